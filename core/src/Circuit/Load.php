@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+/** What one group of one channel draws, as a function of the volts across it. Monotone: more volts, no less current. */
+interface Load
+{
+    /** Amps at nominal volts. */
+    public function nominalAmps(): float;
+
+    /**
+     * Amps and their slope (amps per volt) at each of the voltages.
+     *
+     * @param  list<float>  $volts
+     * @param  list<float>  $amps  filled
+     * @param  list<float>  $slopes  filled
+     */
+    public function evaluate(array $volts, array &$amps, array &$slopes): void;
+
+    /**
+     * SPICE lines of one such load; any node inside is called x_ and the name.
+     *
+     * @return list<string>
+     */
+    public function netlist(string $name, string $plus, string $minus): array;
+
+    /** The .model line that those lines need; null when they need none. */
+    public function modelLine(): ?string;
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+/** A network as SPICE text. Nodes inside a load are called x_…; every other one but 0 is in the solution too. */
+final readonly class Netlist
+{
+    /** @param list<Network> $islands */
+    public static function write(string $title, array $islands): string
+    {
+        $lines = ['* '.preg_replace('/[^\x20-\x7e]/', '?', $title)];
+        $models = [];
+        foreach ($islands as $network) {
+            $name = static fn (int $node): string => $network->nodes[$node];
+            foreach ($network->sources as $source) {
+                array_push($lines, ...$source->netlist($name($source->plus)));
+            }
+            foreach ($network->resistors as $r) {
+                $lines[] = sprintf('R_%s %s %s %.12g', $r->name, $name($r->from), $name($r->to), $r->ohms);
+            }
+            foreach ($network->draws as $draw) {
+                $lines[] = sprintf('I_%s %s %s %.12g', $draw->name, $name($draw->plus), $name($draw->minus), $draw->amps);
+            }
+            foreach ($network->stretches as $stretch) {
+                self::stretch($stretch, $network, $lines, $models);
+            }
+        }
+
+        return implode("\n", [...$lines, ...array_keys($models), '.options reltol=1e-6 vntol=1e-9 itl1=500 numdgt=12 temp=27', '.op', '.end'])."\n";
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @param  array<string, true>  $models
+     */
+    private static function stretch(Stretch $s, Network $network, array &$lines, array &$models): void
+    {
+        foreach ($s->loads as $load) {
+            if (($model = $load->modelLine()) !== null) {
+                $models[$model] = true;
+            }
+        }
+        for ($t = 0; $t <= $s->channels(); $t++) {
+            $rail = $t === 0 ? $s->plusRail : $s->returnRail;
+            for ($g = 0; $g <= $s->groups; $g++) {
+                $from = $g === 0 ? $network->nodes[$s->start[$t]] : $s->node($g - 1, $t);
+                $to = $g === $s->groups ? $network->nodes[$s->end[$t]] : $s->node($g, $t);
+                $length = $s->pitch * ($g === 0 || $g === $s->groups ? 0.5 : 1.0);
+                $lines[] = sprintf('R_rail_%s %s %s %.12g', $to, $from, $to, $rail * $length);
+            }
+        }
+        foreach ($s->loads as $c => $load) {
+            for ($g = 0; $g < $s->groups; $g++) {
+                array_push($lines, ...$load->netlist($s->node($g, $c + 1), $s->node($g, 0), $s->node($g, $c + 1)));
+            }
+        }
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Workings\Range;
+
+/** What was computed of a run at full light. Light is relative: 1 is every channel at its nominal current. */
+final readonly class RunResult
+{
+    /**
+     * @param  list<float>  $light  by group
+     * @param  non-empty-list<list<float>>  $volts  across each group, by channel
+     * @param  list<float>  $railAmps  in the + rail after each group, positive away from the start
+     * @param  array<string, CableResult>  $cables
+     * @param  array<string, FeedResult>  $feeds
+     * @param  non-empty-list<float>  $channelAmps  through the controller
+     * @param  array{list<float>, list<float>}  $spread  light at poor and at rich conditions
+     */
+    public function __construct(
+        public float $pitch,
+        public array $light,
+        public array $volts,
+        public array $railAmps,
+        public array $cables,
+        public array $feeds,
+        public array $channelAmps,
+        public float $supplyVolts,
+        public float $supplyAmps,
+        public array $spread,
+        public Balance $balance,
+        public int $iterations,
+    ) {}
+
+    public function darkest(): float
+    {
+        return min($this->light ?: [0.0]);
+    }
+
+    public function brightest(): float
+    {
+        return max($this->light ?: [0.0]);
+    }
+
+    /** Number of the darkest group. */
+    public function darkestGroup(): int
+    {
+        return (int) array_search($this->darkest(), $this->light, true);
+    }
+
+    public function evenness(): float
+    {
+        return self::even($this->light);
+    }
+
+    public function evennessRange(): Range
+    {
+        return Range::over($this->evenness(), ...array_map(self::even(...), $this->spread));
+    }
+
+    public function darkestRange(): Range
+    {
+        return Range::over($this->darkest(), ...array_map(static fn (array $l): float => min($l ?: [0.0]), $this->spread));
+    }
+
+    /** Difference of the two ends as a share of the brighter one. */
+    public function seam(): float
+    {
+        return self::ends($this->light);
+    }
+
+    public function seamRange(): Range
+    {
+        return Range::over($this->seam(), ...array_map(self::ends(...), $this->spread));
+    }
+
+    /** The feed with the fewest volts. */
+    public function farthestFeed(): FeedResult
+    {
+        $feeds = array_values($this->feeds);
+        usort($feeds, static fn (FeedResult $a, FeedResult $b): int => $a->volts <=> $b->volts);
+
+        return $feeds[0];
+    }
+
+    /** @param list<float> $light */
+    private static function even(array $light): float
+    {
+        $most = max($light ?: [0.0]);
+
+        return $most > 0 ? min($light ?: [0.0]) / $most : 0.0;
+    }
+
+    /** @param list<float> $light */
+    private static function ends(array $light): float
+    {
+        $a = $light[0] ?? 0.0;
+        $b = $light[count($light) - 1] ?? 0.0;
+
+        return max($a, $b) > 0 ? abs($a - $b) / max($a, $b) : 0.0;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Circuit\Solver\Ladder;
+use EmberDusk\Circuit\Solver\Terminals;
+
+/** The solved volts and amps of one island. */
+final readonly class Solution
+{
+    /**
+     * @param  list<float>  $volts  of the network's nodes
+     * @param  list<Ladder>  $ladders  of its stretches, in their order
+     * @param  int  $iterations  that it took
+     */
+    public function __construct(
+        private Network $network,
+        private array $volts,
+        private array $ladders,
+        public int $iterations,
+    ) {}
+
+    public function volt(int $node): float
+    {
+        return $this->volts[$node];
+    }
+
+    /** Amps through a resistor from its first node to its second. */
+    public function amps(Resistor $r): float
+    {
+        return ($this->volts[$r->from] - $this->volts[$r->to]) / $r->ohms;
+    }
+
+    public function delivered(Source $source): float
+    {
+        return $source->at($this->volts[$source->plus])[0];
+    }
+
+    /** @return non-empty-list<list<float>> volts across each group of a stretch, by channel */
+    public function groupVolts(int $stretch): array
+    {
+        return $this->ladders[$stretch]->differences();
+    }
+
+    /** @return non-empty-list<list<float>> amps of each group of a stretch, by channel */
+    public function groupAmps(int $stretch): array
+    {
+        return $this->ladders[$stretch]->amps();
+    }
+
+    /** @return array<string, float> volts of every node but 0, by name */
+    public function nodes(): array
+    {
+        $nodes = [];
+        foreach ($this->network->nodes as $n => $name) {
+            if ($n > 0) {
+                $nodes[$name] = $this->volts[$n];
+            }
+        }
+        foreach ($this->ladders as $ladder) {
+            $nodes += $this->inside($ladder);
+        }
+
+        return $nodes;
+    }
+
+    /** Watts turned to heat in the rails of all stretches. */
+    public function railWatts(): float
+    {
+        $watts = 0.0;
+        foreach ($this->ladders as $n => $ladder) {
+            // What goes in at the pads and is not taken by the loads stays in the copper.
+            foreach (Terminals::amps($ladder, $this->volts) as $node => $amps) {
+                $watts += $this->volts[$node] * $amps;
+            }
+            $watts -= $this->loadWatts($n);
+        }
+
+        return $watts;
+    }
+
+    public function loadWatts(int $stretch): float
+    {
+        $watts = 0.0;
+        foreach ($this->groupVolts($stretch) as $c => $volts) {
+            foreach ($volts as $n => $u) {
+                $watts += $u * $this->groupAmps($stretch)[$c][$n];
+            }
+        }
+
+        return $watts;
+    }
+
+    /** @return array<string, float> */
+    private function inside(Ladder $ladder): array
+    {
+        $s = $ladder->stretch;
+        $weights = $s->weights();
+        $mean = static function (array $terminals, array $volts) use ($weights): float {
+            $sum = 0.0;
+            foreach ($terminals as $t => $node) {
+                $sum += $weights[$t] * $volts[$node];
+            }
+
+            return $sum;
+        };
+        $from = $mean($s->start, $this->volts);
+        $to = $mean($s->end, $this->volts);
+        $differences = $ladder->differences();
+        $nodes = [];
+        for ($g = 0; $g < $s->groups; $g++) {
+            $plus = $from + ($to - $from) * ($g + 0.5) / $s->groups;
+            foreach ($differences as $c => $d) {
+                $plus += $weights[$c + 1] * $d[$g];
+            }
+            $nodes[$s->node($g, 0)] = $plus;
+            foreach ($differences as $c => $d) {
+                $nodes[$s->node($g, $c + 1)] = $plus - $d[$g];
+            }
+        }
+
+        return $nodes;
+    }
+}

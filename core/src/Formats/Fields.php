@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Formats;
+
+use EmberDusk\Workings\Trouble;
+
+/** Typed reading of a decoded JSON object; whatever does not fit is told with its JSON Pointer. */
+final readonly class Fields
+{
+    /** @param array<array-key, mixed> $values */
+    public function __construct(private array $values, public string $pointer = '') {}
+
+    public function string(string $key, int $longest = 20_000): string
+    {
+        $value = $this->values[$key] ?? null;
+        if (! is_string($value) || ! mb_check_encoding($value, 'UTF-8')) {
+            throw $this->trouble($key, 'Text was expected.');
+        }
+        if (mb_strlen($value) > $longest) {
+            throw $this->trouble($key, "The text is longer than {$longest} letters.");
+        }
+
+        return $value;
+    }
+
+    public function stringOrNull(string $key): ?string
+    {
+        return ($this->values[$key] ?? null) === null ? null : $this->string($key);
+    }
+
+    /** A finite number inside the bounds. */
+    public function number(string $key, float $least = -1e12, float $most = 1e12): float
+    {
+        $value = $this->values[$key] ?? null;
+        if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value)) {
+            throw $this->trouble($key, 'A number was expected.');
+        }
+        if ($value < $least || $value > $most) {
+            throw $this->trouble($key, "{$value} lies outside {$this->plain($least)} to {$this->plain($most)}.");
+        }
+
+        return (float) $value;
+    }
+
+    public function numberOr(string $key, float $default, float $least = -1e12, float $most = 1e12): float
+    {
+        return ($this->values[$key] ?? null) === null ? $default : $this->number($key, $least, $most);
+    }
+
+    public function whole(string $key, int $least, int $most): int
+    {
+        $number = $this->number($key, $least, $most);
+        if ($number !== floor($number)) {
+            throw $this->trouble($key, 'A whole number was expected.');
+        }
+
+        return (int) $number;
+    }
+
+    public function flag(string $key): bool
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_bool($value) ? $value : throw $this->trouble($key, 'true or false was expected.');
+    }
+
+    public function has(string $key): bool
+    {
+        return ($this->values[$key] ?? null) !== null;
+    }
+
+    public function object(string $key): self
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_array($value) ? new self($value, "{$this->pointer}/{$key}") : throw $this->trouble($key, 'An object was expected.');
+    }
+
+    /** @return list<self> */
+    public function objects(string $key): array
+    {
+        $list = [];
+        foreach ($this->items($key) as $n => $item) {
+            $list[] = is_array($item) ? new self($item, "{$this->pointer}/{$key}/{$n}") : throw $this->trouble("{$key}/{$n}", 'An object was expected.');
+        }
+
+        return $list;
+    }
+
+    /** @return list<float> */
+    public function numbers(string $key, float $least, float $most): array
+    {
+        $list = new self($this->items($key), "{$this->pointer}/{$key}");
+
+        return array_map(static fn (int $n): float => $list->number((string) $n, $least, $most), array_keys(array_values($list->values)));
+    }
+
+    /** @return list<string> */
+    public function strings(string $key): array
+    {
+        $list = new self($this->items($key), "{$this->pointer}/{$key}");
+
+        return array_map(static fn (int $n): string => $list->string((string) $n), array_keys(array_values($list->values)));
+    }
+
+    /** @return array<array-key, mixed> */
+    public function all(): array
+    {
+        return $this->values;
+    }
+
+    public function trouble(string $key, string $message): Trouble
+    {
+        return Trouble::at("{$this->pointer}/{$key}", $message);
+    }
+
+    /** @return list<mixed> */
+    private function items(string $key): array
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_array($value) && array_is_list($value) ? $value : throw $this->trouble($key, 'A list was expected.');
+    }
+
+    private function plain(float $value): string
+    {
+        return rtrim(rtrim(number_format($value, 6, '.', ''), '0'), '.');
+    }
+}

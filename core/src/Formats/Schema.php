@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Formats;
+
+use EmberDusk\Workings\Trouble;
+use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Validator;
+use stdClass;
+
+/** Holds a document against one of the schemas in core/schema and says where and what was expected. */
+final class Schema
+{
+    private const BASE = 'https://ember-dusk.invalid/schema/';
+
+    private static ?Validator $validator = null;
+
+    /**
+     * @param  string  $name  file name in core/schema without .json, with a #/$defs/… part when wanted
+     *
+     * @throws Trouble at the JSON Pointer of the first slip
+     */
+    public static function check(stdClass $document, string $name): void
+    {
+        $result = self::validator()->validate($document, self::BASE.str_replace('#', '.json#', $name).(str_contains($name, '#') ? '' : '.json'));
+        $error = $result->error();
+        if ($error !== null) {
+            throw self::trouble(self::deepest($error));
+        }
+    }
+
+    private static function validator(): Validator
+    {
+        if (self::$validator === null) {
+            self::$validator = new Validator;
+            self::$validator->resolver()?->registerPrefix(self::BASE, dirname(__DIR__, 2).'/schema');
+        }
+
+        return self::$validator;
+    }
+
+    /** Of several branches of a oneOf, the one that got furthest is what the writer meant. */
+    private static function deepest(ValidationError $error): ValidationError
+    {
+        $best = $error;
+        $depth = -1;
+        foreach ($error->subErrors() as $sub) {
+            $leaf = self::deepest($sub);
+            // A const tag that differs only says that another branch was meant.
+            $rank = count($leaf->data()->fullPath()) - ($leaf->keyword() === 'const' ? 100 : 0);
+            if ($rank > $depth) {
+                [$best, $depth] = [$leaf, $rank];
+            }
+        }
+
+        return $best;
+    }
+
+    private static function trouble(ValidationError $error): Trouble
+    {
+        $path = '/'.implode('/', array_map(static fn (int|string $p): string => strtr((string) $p, ['~' => '~0', '/' => '~1']), $error->data()->fullPath()));
+        $args = $error->args();
+        $value = static fn (string $key): string => is_scalar($args[$key] ?? null) ? (string) $args[$key] : implode(', ', array_filter((array) ($args[$key] ?? []), is_scalar(...)));
+        $message = match ($error->keyword()) {
+            'required' => "“{$value('missing')}” is missing.",
+            'additionalProperties' => "“{$value('properties')}” is not a field here.",
+            'type' => "{$value('expected')} was expected, {$value('type')} was found.",
+            'const', 'enum' => 'The value is none of those allowed here.',
+            default => 'The value does not fit: '.$error->message().'.',
+        };
+
+        return Trouble::at($path === '/' ? '' : $path, $message);
+    }
+}

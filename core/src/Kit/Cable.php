@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Measure\Conductor;
+use EmberDusk\Workings\Trouble;
+
+/** Cable by the metre: cores of one size. */
+final readonly class Cable implements Entry
+{
+    public function __construct(private string $id, private string $name, public int $cores, public Conductor $conductor) {}
+
+    public static function read(Fields $f): self
+    {
+        try {
+            $conductor = Conductor::of($f->string('system'), $f->number('size', 0, 100), $f->string('make'));
+        } catch (Trouble $t) {
+            throw $t->pointer === '' ? $f->trouble('size', $t->getMessage()) : $t;
+        }
+
+        return new self($f->string('id'), $f->string('name'), $f->whole('cores', 2, 7), $conductor);
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Profiles\ControllerProfile;
+
+/** A dimming controller with switched returns: its limits, its resistances, how it resets and joins. */
+final readonly class Controller implements Entry
+{
+    /**
+     * @param  float  $commonOhms  from the supply's + to the common output
+     * @param  float  $channelOhms  from a channel's output to the supply's minus, when on
+     */
+    public function __construct(
+        private string $id,
+        private string $name,
+        public int $channels,
+        public float $channelAmps,
+        public float $totalAmps,
+        public float $inputLeast,
+        public float $inputMost,
+        public float $commonOhms,
+        public float $channelOhms,
+        public float $standbyAmps,
+        public ControllerProfile $profile,
+    ) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('id'), $f->string('name'), $f->whole('channels', 1, 2),
+            $f->number('channelAmps', 0.01, 100), $f->number('totalAmps', 0.01, 200),
+            $f->number('inputLeast', 3, 60), $f->number('inputMost', 3, 60),
+            $f->number('commonOhms', 1e-4, 1), $f->number('channelOhms', 1e-4, 1), $f->number('standbyAmps', 0, 0.5),
+            ControllerProfile::read($f->object('profile')));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    /** Watts that it can carry at so many volts: its total amps count, whatever the volts. */
+    public function wattsAt(float $volts): float
+    {
+        return $this->totalAmps * $volts;
+    }
+}

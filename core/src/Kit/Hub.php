@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Profiles\HubProfile;
+
+/** A hub with its phone app: how it searches, finds and names. */
+final readonly class Hub implements Entry
+{
+    public function __construct(private string $id, private string $name, public HubProfile $profile) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('id'), $f->string('name'), HubProfile::read($f->object('profile')));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Schema;
+use EmberDusk\Workings\Trouble;
+use stdClass;
+
+/** Reads shelf entries of every kind and gives each its content hash. */
+final readonly class Shelf
+{
+    public const FORMAT = 'ember-dusk-shelf';
+
+    /** @throws Trouble when the entry is of no known kind or a value does not fit */
+    public static function entry(Fields $f): Entry
+    {
+        return match ($f->string('kind')) {
+            'strip' => Strip::read($f),
+            'supply' => Supply::read($f),
+            'cable' => Cable::read($f),
+            'controller' => Controller::read($f),
+            'hub' => Hub::read($f),
+            default => throw $f->trouble('kind', 'The kind is none of strip, supply, cable, controller, hub.'),
+        };
+    }
+
+    /**
+     * A shelf file's entries by id, as written, each checked.
+     *
+     * @return array<string, array<array-key, mixed>>
+     *
+     * @throws Trouble with a JSON Pointer
+     */
+    public static function file(string $text): array
+    {
+        $document = Json::object($text);
+        Schema::check($document, 'shelf');
+        $entries = [];
+        foreach ((new Fields(self::plain($document)))->objects('entries') as $f) {
+            $id = self::entry($f)->id();
+            if (isset($entries[$id])) {
+                throw $f->trouble('id', "“{$id}” is on the shelf twice.");
+            }
+            $entries[$id] = $f->all();
+        }
+
+        return $entries;
+    }
+
+    /**
+     * Same content, same hash, whatever the order of the keys.
+     *
+     * @param  array<array-key, mixed>  $entry
+     */
+    public static function hash(array $entry): string
+    {
+        return substr(hash('sha256', Json::compact(self::sorted($entry))), 0, 16);
+    }
+
+    /** @return array<array-key, mixed> */
+    public static function plain(stdClass $document): array
+    {
+        $plain = json_decode(Json::compact($document), true);
+
+        return is_array($plain) ? $plain : [];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $value
+     * @return array<array-key, mixed>
+     */
+    private static function sorted(array $value): array
+    {
+        if (! array_is_list($value)) {
+            ksort($value);
+        }
+
+        return array_map(static fn (mixed $v): mixed => is_array($v) ? self::sorted($v) : (is_int($v) ? (float) $v : $v), $value);
+    }
+}

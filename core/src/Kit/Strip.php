@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** Common-positive strip of resistor-limited groups: one rail for +, one return rail for each channel. */
+final readonly class Strip implements Entry
+{
+    /** Diode slope n VT in volts when the entry has none (engineering practice, no source). */
+    public const SLOPE = 0.05;
+
+    /**
+     * @param  float  $pitch  metres between cut marks
+     * @param  int  $leds  in series in one group and channel; 0 is a plain resistor
+     * @param  float  $ledVolts  forward volts of one LED at nominal current
+     * @param  float  $plusRail  ohm per metre
+     * @param  float  $returnRail  ohm per metre, each channel
+     * @param  non-empty-list<Channel>  $channels
+     */
+    public function __construct(
+        private string $id,
+        private string $name,
+        public float $volts,
+        public float $pitch,
+        public int $leds,
+        public float $ledVolts,
+        public float $slope,
+        public float $plusRail,
+        public float $returnRail,
+        public array $channels,
+    ) {}
+
+    public static function read(Fields $f): self
+    {
+        $channels = array_map(static fn (Fields $c): Channel => new Channel(
+            $c->string('name', 40), $c->number('wattsPerMetre', 0.01, 200), $c->string('colour', 7),
+        ), $f->objects('channels'));
+        if ($channels === [] || count($channels) > 2) {
+            throw $f->trouble('channels', 'A strip has one channel or two.');
+        }
+        $strip = new self($f->string('id'), $f->string('name'), $f->number('volts', 3, 60), $f->number('pitch', 0.005, 2),
+            $f->whole('leds', 0, 20), $f->number('ledVolts', 0, 10), $f->numberOr('slope', self::SLOPE, 0.02, 0.5),
+            $f->number('plusRail', 1e-4, 10), $f->number('returnRail', 1e-4, 10), $channels);
+        if ($strip->leds * $strip->ledVolts >= $strip->volts) {
+            throw $f->trouble('ledVolts', sprintf('%d LEDs of %.2f V leave nothing of %.1f V for the resistor: fewer LEDs or lower volts.',
+                $strip->leds, $strip->ledVolts, $strip->volts));
+        }
+
+        return $strip;
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    /** W/m with every channel on at nominal volts. */
+    public function wattsPerMetre(): float
+    {
+        return array_sum(array_map(static fn (Channel $c): float => $c->wattsPerMetre, $this->channels));
+    }
+
+    /** Nominal amps of one group of a channel: (W/m) p / V. */
+    public function nominalAmps(Channel $channel): float
+    {
+        return $channel->wattsPerMetre * $this->pitch / $this->volts;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Measure;
+
+/** Where a run lies: its sections as lines, their lengths, and the metres of lead between them. */
+final readonly class RunPath
+{
+    /**
+     * @param  list<non-empty-list<Point>>  $sections
+     * @param  list<float>  $lengths  metres
+     * @param  list<float>  $jumps  metres, one fewer than sections
+     */
+    public function __construct(public array $sections, public array $lengths, public array $jumps) {}
+
+    public function length(): float
+    {
+        return array_sum($this->lengths);
+    }
+
+    /** Metres between the run's two ends as the eye sees them; null for a run without sections. */
+    public function endsApart(): ?float
+    {
+        $last = $this->sections[count($this->sections) - 1] ?? null;
+
+        return $last === null ? null : $this->sections[0][0]->to($last[count($last) - 1]);
+    }
+}

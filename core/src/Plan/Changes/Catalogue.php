@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Workings\Trouble;
+
+/** Reads a change from its payload: {"kind": "MoveFeed", …}. */
+final readonly class Catalogue
+{
+    /**
+     * @param  array<array-key, mixed>  $payload
+     *
+     * @throws Trouble with a JSON Pointer into the payload
+     */
+    public static function read(array $payload, ShelfSource $shelf): Change
+    {
+        $f = new Fields($payload);
+
+        return match ($f->string('kind', 40)) {
+            'DescribeJob' => DescribeJob::read($f),
+            'ReviseNotes' => ReviseNotes::read($f),
+            'DropRun' => DropRun::read($f),
+            'ChooseKit' => ChooseKit::read($f, $shelf),
+            'AddFeed' => AddFeed::read($f),
+            'MoveFeed' => MoveFeed::read($f),
+            'RemoveFeed' => RemoveFeed::read($f),
+            'FeedPattern' => FeedPattern::read($f),
+            'SetCable' => SetCable::read($f, $shelf),
+            'NameLight' => NameLight::read($f),
+            default => throw $f->trouble('kind', 'No change of that kind is known.'),
+        };
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\CutMarks;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Trouble;
+
+/** Takes a shelf entry for a run (strip, supply, controller, cable) or for the job (hub), as a frozen copy. */
+final readonly class ChooseKit implements Change
+{
+    /** Metres from supply to controller until somebody measures. */
+    private const TRUNK = 1.0;
+
+    private function __construct(private string $run, private Frozen $kit) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $id = $f->string('kit');
+
+        return new self($f->stringOrNull('run') ?? '', $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $entry = $this->kit->entry;
+        $kept = [$entry->id() => $this->kit] + $plan->kit;
+
+        return match (true) {
+            $entry instanceof Hub => $plan->with(kit: $kept, hubs: ['h1' => new Device('h1', $entry->id())]),
+            $entry instanceof Strip => $this->strip($plan, $entry, $kept),
+            $entry instanceof Supply => $this->supply($plan, $kept),
+            $entry instanceof Controller => $this->controller($plan, $kept),
+            $entry instanceof Cable => $this->cable($plan, $kept),
+            default => throw Trouble::at('/kit', 'That kind of kit has no place in a job yet.'),
+        };
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->kit->entry->name().' chosen'.($this->run === '' || $this->kit->entry instanceof Hub ? '' : ' for '.$plan->run($this->run)->name());
+    }
+
+    /** @param array<string, Frozen> $kit */
+    private function strip(Plan $plan, Strip $strip, array $kit): Plan
+    {
+        $run = $plan->run($this->run);
+        $marks = CutMarks::of($run, $strip);
+        if ($marks->groupCount() === 0) {
+            throw Trouble::at('/kit', sprintf('%s is shorter than one piece of this strip: %.2f m against %.3f m.', $run->name(), $run->length(), $strip->pitch));
+        }
+        $old = $plan->cutMarks($run);
+        $feeds = $old === null
+            ? ['f' => new Feed(Plan::nextId('f', $plan->feeds), $run->id, 0)]
+            : Refit::feeds($plan->feedsOf($run), $old, $marks);
+        $others = array_filter($plan->feeds, static fn (Feed $f): bool => $f->run !== $run->id);
+        foreach ($feeds as $feed) {
+            $others[$feed->id] = $feed;
+        }
+        $lost = array_diff_key($plan->feeds, $others);
+
+        return $plan->with(kit: $kit, feeds: $others, runs: self::set($plan, $run->equipped(strip: $strip->id())),
+            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($lost[$c->to])));
+    }
+
+    /** @param array<string, Frozen> $kit */
+    private function supply(Plan $plan, array $kit): Plan
+    {
+        $run = $plan->run($this->run);
+        $id = $run->supply ?? Plan::nextId('s', $plan->supplies);
+
+        return $plan->with(kit: $kit, supplies: [$id => new Device($id, $this->kit->entry->id())] + $plan->supplies,
+            runs: self::set($plan, $run->equipped(supply: $id)));
+    }
+
+    /** @param array<string, Frozen> $kit */
+    private function controller(Plan $plan, array $kit): Plan
+    {
+        $run = $plan->run($this->run);
+        $id = $run->controller ?? Plan::nextId('c', $plan->controllers);
+
+        return $plan->with(kit: $kit, controllers: [$id => new Device($id, $this->kit->entry->id())] + $plan->controllers,
+            runs: self::set($plan, $run->equipped(controller: $id)));
+    }
+
+    /**
+     * This cable for the trunk and every tail of the run; lengths that are there stay.
+     *
+     * @param  array<string, Frozen>  $kit
+     */
+    private function cable(Plan $plan, array $kit): Plan
+    {
+        $run = $plan->run($this->run);
+        if ($run->supply === null || $run->controller === null || $run->strip === null) {
+            throw Trouble::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
+        }
+        $plan = $plan->with(kit: $kit, cables: [...$plan->cables, ...$this->laid($plan, $run->supply, $run->controller, self::TRUNK)]);
+        foreach ($plan->feedsOf($run) as $feed) {
+            $length = Tails::reckon($plan, $run, $feed->pad);
+            $plan = $plan->with(cables: [...$plan->cables, ...$this->laid($plan, $run->controller, $feed->id, $length)], kit: $kit);
+        }
+
+        return $plan;
+    }
+
+    /** @return array<string, LaidCable> */
+    private function laid(Plan $plan, string $from, string $to, float $length): array
+    {
+        $there = $plan->cableTo($to);
+        $id = $there->id ?? Plan::nextId('k', $plan->cables);
+
+        return [$id => new LaidCable($id, $this->kit->entry->id(), $from, $to, $there->length ?? $length, $there->reckoned ?? true)];
+    }
+
+    /** @return array<string, Run> */
+    private static function set(Plan $plan, Run $run): array
+    {
+        return [$run->id => $run] + $plan->runs;
+    }
+}

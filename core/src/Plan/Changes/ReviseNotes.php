@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Measure\RunPath;
+use EmberDusk\Measure\TapeNotes;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Trouble;
+
+/**
+ * Keeps tape notes as typed. Notes without a slip set the lengths of their runs; with a slip the runs stay as they
+ * were. A run that is no longer in the notes stays too, until it is dropped by name.
+ */
+final readonly class ReviseNotes implements Change
+{
+    private function __construct(private string $place, private string $text) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('place'), $f->string('text'));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $place = $plan->places[$this->place] ?? throw Trouble::at('/place', "The job has no place “{$this->place}”.");
+        $places = $plan->places;
+        $places[$this->place] = new Place($place->id, $place->name, $this->text);
+        $sheet = TapeNotes::read($this->text);
+
+        return $sheet->slips === []
+            ? self::measured($plan->with(places: $places), $place->id, $sheet->runs)
+            : $plan->with(places: $places);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return 'Tape notes of '.($plan->places[$this->place]->name ?? $this->place).' revised';
+    }
+
+    /** @param array<string, RunPath> $paths */
+    private static function measured(Plan $plan, string $place, array $paths): Plan
+    {
+        $runs = $plan->runs;
+        $feeds = $plan->feeds;
+        foreach ($paths as $word => $path) {
+            if ($path->lengths === []) {
+                continue;
+            }
+            $sections = array_map(self::rounded(...), $path->lengths);
+            $jumps = array_map(self::rounded(...), $path->jumps);
+            $known = array_filter($runs, static fn (Run $r): bool => $r->place === $place && $r->word === $word);
+            $before = reset($known);
+            if ($before === false) {
+                $id = self::slug($word, $runs);
+                $runs[$id] = new Run($id, $place, $word, $sections, $jumps);
+            } else {
+                $after = $before->measured($sections, $jumps);
+                $runs[$before->id] = $after;
+                $feeds = self::refit($plan, $before, $after, $feeds);
+            }
+        }
+
+        return $plan->with(runs: $runs, feeds: $feeds);
+    }
+
+    /**
+     * Feeds keep their metre; one at the end stays at the end; two on one pad become one pad further apart.
+     *
+     * @param  array<string, Feed>  $feeds
+     * @return array<string, Feed>
+     */
+    private static function refit(Plan $plan, Run $before, Run $after, array $feeds): array
+    {
+        $old = $plan->cutMarks($before);
+        $new = $plan->cutMarks($after);
+
+        return $old === null || $new === null ? $feeds : Refit::feeds($plan->feedsOf($before), $old, $new) + $feeds;
+    }
+
+    private static function rounded(float $metres): float
+    {
+        return round($metres, 4);
+    }
+
+    /** @param array<string, Run> $taken */
+    private static function slug(string $word, array $taken): string
+    {
+        $plain = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', $word);
+        $slug = preg_replace('/[^a-z0-9]+/', '', $plain === false ? '' : $plain) ?? '';
+        $slug = preg_match('/^[a-z]/', $slug) === 1 ? $slug : 'run'.$slug;
+
+        return isset($taken[$slug]) ? Plan::nextId($slug, $taken) : $slug;
+    }
+}

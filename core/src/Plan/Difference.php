@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Json;
+
+/** Which items differ between two plans, and putting some of them back as they were. */
+final readonly class Difference
+{
+    /** @return list<string> "list/id" of every item that is not the same in both */
+    public static function between(Plan $before, Plan $after): array
+    {
+        $old = array_map(Json::compact(...), Document::items($before));
+        $new = array_map(Json::compact(...), Document::items($after));
+
+        return array_values(array_filter(
+            array_keys($old + $new),
+            static fn (string $key): bool => ($old[$key] ?? null) !== ($new[$key] ?? null),
+        ));
+    }
+
+    /**
+     * The newest plan with some items as they are in another one (absent there: absent).
+     *
+     * @param  list<string>  $items
+     *
+     * @throws \EmberDusk\Workings\Trouble when what results would not hold together
+     */
+    public static function restore(Plan $newest, Plan $source, array $items): Plan
+    {
+        $from = Document::items($source);
+        $document = Document::write($newest);
+        foreach ($items as $key) {
+            [$list, $id] = explode('/', $key, 2);
+            if ($list === 'job') {
+                $document = $from[$key] + $document;
+
+                continue;
+            }
+            $kept = [];
+            foreach ((new Fields($document))->objects($list) as $item) {
+                if ($item->string('id') !== $id) {
+                    $kept[] = $item->all();
+                }
+            }
+            $document[$list] = isset($from[$key]) ? [...$kept, $from[$key]] : $kept;
+        }
+        // Kit that only restored items use is in the source, not in the newest document.
+        $plan = Document::read(new Fields($document));
+        $plan = $plan->with(kit: $plan->kit + $source->kit);
+        Invariants::check($plan);
+
+        return $plan;
+    }
+}

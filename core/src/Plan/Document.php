@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Shelf;
+
+/** A plan as plain data and back; core/schema/job.json describes it. */
+final readonly class Document
+{
+    public const FORMAT = 'ember-dusk-job';
+
+    public const VERSION = 1;
+
+    /** The lists of the plan whose items have ids, in the document's order. */
+    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'feeds', 'cables', 'lights', 'kit'];
+
+    /** @return array<string, mixed> */
+    public static function write(Plan $plan): array
+    {
+        $device = static fn (Device $d): array => ['id' => $d->id, 'kit' => $d->kit];
+
+        return [
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'name' => $plan->name,
+            'client' => $plan->client,
+            'limits' => [
+                'drop' => $plan->limits->drop, 'headroom' => $plan->limits->headroom, 'evenness' => $plan->limits->evenness,
+                'seam' => $plan->limits->seam, 'cableCelsius' => $plan->limits->cableCelsius,
+            ],
+            'places' => self::each($plan->places, static fn (Place $p): array => ['id' => $p->id, 'name' => $p->name, 'notes' => $p->notes]),
+            'runs' => self::each($plan->runs, self::run(...)),
+            'supplies' => self::each($plan->supplies, $device),
+            'controllers' => self::each($plan->controllers, $device),
+            'hubs' => self::each($plan->hubs, $device),
+            'feeds' => self::each($plan->feeds, static fn (Feed $f): array => ['id' => $f->id, 'run' => $f->run, 'pad' => $f->pad]),
+            'cables' => self::each($plan->cables, static fn (LaidCable $c): array => [
+                'id' => $c->id, 'kit' => $c->kit, 'from' => $c->from, 'to' => $c->to, 'length' => $c->length, 'reckoned' => $c->reckoned,
+            ]),
+            'lights' => self::each($plan->lights, static fn (Light $l): array => ['id' => $l->id, 'name' => $l->name, 'room' => $l->room]),
+            'kit' => self::each($plan->kit, static fn (Frozen $f): array => ['id' => $f->entry->id(), 'hash' => $f->hash, 'entry' => $f->written]),
+        ];
+    }
+
+    /**
+     * Reads what {@see Schema} has let through; ranges and references are checked by {@see Invariants}.
+     */
+    public static function read(Fields $f): Plan
+    {
+        $limits = $f->object('limits');
+        $device = static fn (Fields $d): Device => new Device($d->string('id'), $d->string('kit'));
+
+        return new Plan($f->string('name'), $f->string('client'),
+            new Limits($limits->number('drop', 0.005, 0.5), $limits->number('headroom', 0, 0.8), $limits->number('evenness', 0.3, 1),
+                $limits->number('seam', 0.005, 0.5), $limits->number('cableCelsius', -20, 90)),
+            self::keyed($f, 'places', static fn (Fields $p): Place => new Place($p->string('id'), $p->string('name', 60), $p->string('notes'))),
+            self::keyed($f, 'runs', self::readRun(...)),
+            self::keyed($f, 'supplies', $device),
+            self::keyed($f, 'controllers', $device),
+            self::keyed($f, 'hubs', $device),
+            self::keyed($f, 'feeds', static fn (Fields $i): Feed => new Feed($i->string('id'), $i->string('run'), $i->whole('pad', 0, 400_000))),
+            self::keyed($f, 'cables', static fn (Fields $c): LaidCable => new LaidCable($c->string('id'), $c->string('kit'), $c->string('from'),
+                $c->string('to'), $c->number('length', 0.01, 1000), $c->flag('reckoned'))),
+            self::keyed($f, 'lights', static fn (Fields $l): Light => new Light($l->string('id'), $l->string('name', 80), $l->string('room', 80))),
+            self::keyed($f, 'kit', self::readFrozen(...)),
+        );
+    }
+
+    /**
+     * Every item of the plan on its own, by "list/id", with the job's own head under "job/": what a change touches.
+     *
+     * @return array<string, array<array-key, mixed>>
+     */
+    public static function items(Plan $plan): array
+    {
+        $document = self::write($plan);
+        $items = ['job/' => ['name' => $plan->name, 'client' => $plan->client, 'limits' => $document['limits']]];
+        foreach (self::LISTS as $list) {
+            foreach ((new Fields($document))->objects($list) as $item) {
+                $items[$list.'/'.$item->string('id')] = $item->all();
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return array<string, mixed> */
+    private static function run(Run $r): array
+    {
+        return ['id' => $r->id, 'place' => $r->place, 'word' => $r->word, 'sections' => $r->sections, 'jumps' => $r->jumps,
+            'strip' => $r->strip, 'supply' => $r->supply, 'controller' => $r->controller];
+    }
+
+    private static function readRun(Fields $r): Run
+    {
+        $sections = $r->numbers('sections', 0.01, 1000);
+        if ($sections === [] || count($sections) > 200) {
+            throw $r->trouble('sections', 'A run has 1 to 200 sections.');
+        }
+        $jumps = $r->numbers('jumps', 0.0, 1000);
+        if (count($jumps) !== count($sections) - 1) {
+            throw $r->trouble('jumps', 'There is one jump fewer than sections.');
+        }
+
+        return new Run($r->string('id'), $r->string('place'), $r->string('word', 24), $sections, $jumps,
+            $r->stringOrNull('strip'), $r->stringOrNull('supply'), $r->stringOrNull('controller'));
+    }
+
+    private static function readFrozen(Fields $k): Frozen
+    {
+        $entry = $k->object('entry');
+        $read = Shelf::entry($entry);
+        if ($read->id() !== $k->string('id')) {
+            throw $k->trouble('id', "The copy's own id is “{$read->id()}”.");
+        }
+        $hash = Shelf::hash($entry->all());
+        if ($hash !== $k->string('hash')) {
+            throw $k->trouble('hash', "The frozen copy was altered: its content has the hash {$hash}.");
+        }
+
+        return new Frozen($hash, $entry->all(), $read);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<string, T>  $items
+     * @param  callable(T): array<string, mixed>  $write
+     * @return list<array<string, mixed>>
+     */
+    private static function each(array $items, callable $write): array
+    {
+        return array_map($write, array_values($items));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Fields): T  $read
+     * @return array<string, T>
+     */
+    private static function keyed(Fields $f, string $list, callable $read): array
+    {
+        $items = [];
+        foreach ($f->objects($list) as $item) {
+            $id = $item->string('id');
+            if (preg_match('/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/', $id) !== 1 || strlen($id) > 40) {
+                throw $item->trouble('id', 'An id has small letters, digits and single dashes, at most 40, and begins with a letter.');
+            }
+            if (isset($items[$id])) {
+                throw $item->trouble('id', "“{$id}” is there twice.");
+            }
+            $items[$id] = $read($item);
+        }
+
+        return $items;
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Workings\Trouble;
+
+/** What holds in every plan whatever made it: names, references and counts. */
+final readonly class Invariants
+{
+    /** Most groups of all runs of a job together. */
+    public const MOST_GROUPS = 200_000;
+
+    /** @throws Trouble at the JSON Pointer of the first breach */
+    public static function check(Plan $plan): void
+    {
+        self::need(trim($plan->name) !== '' && mb_strlen($plan->name) <= 80, '/name', 'A job has a name of at most 80 letters.');
+        self::need(mb_strlen($plan->client) <= 80, '/client', 'The client has at most 80 letters.');
+        foreach (array_values($plan->runs) as $n => $run) {
+            self::need(isset($plan->places[$run->place]), "/runs/{$n}/place", "There is no place “{$run->place}”.");
+            self::kit($plan, $run->strip, Strip::class, "/runs/{$n}/strip");
+            self::need($run->supply === null || isset($plan->supplies[$run->supply]), "/runs/{$n}/supply", "There is no supply “{$run->supply}”.");
+            self::need($run->controller === null || isset($plan->controllers[$run->controller]), "/runs/{$n}/controller", "There is no controller “{$run->controller}”.");
+        }
+        self::units($plan, 'supplies', $plan->supplies, Supply::class);
+        self::units($plan, 'controllers', $plan->controllers, Controller::class);
+        self::units($plan, 'hubs', $plan->hubs, Hub::class);
+        self::units($plan, 'cables', $plan->cables, Cable::class);
+        self::oneRunEach($plan);
+        self::feeds($plan);
+        self::cables($plan);
+        foreach (array_keys($plan->lights) as $n => $id) {
+            self::need(isset($plan->controllers[$id]), "/lights/{$n}/id", "There is no controller “{$id}”.");
+        }
+    }
+
+    /**
+     * @param  array<string, Device|LaidCable>  $units
+     * @param  class-string  $kind
+     */
+    private static function units(Plan $plan, string $list, array $units, string $kind): void
+    {
+        foreach (array_values($units) as $n => $unit) {
+            self::kit($plan, $unit->kit, $kind, "/{$list}/{$n}/kit");
+        }
+    }
+
+    /** A supply and a controller serve one run each, as far as this version computes. */
+    private static function oneRunEach(Plan $plan): void
+    {
+        $taken = [];
+        foreach (array_values($plan->runs) as $n => $run) {
+            foreach (['supply' => $run->supply, 'controller' => $run->controller] as $field => $id) {
+                self::need($id === null || ! isset($taken["{$field} {$id}"]), "/runs/{$n}/{$field}", "“{$id}” serves another run already.");
+                $taken["{$field} {$id}"] = true;
+            }
+        }
+    }
+
+    private static function feeds(Plan $plan): void
+    {
+        $groups = 0;
+        $last = [];
+        foreach ($plan->runs as $run) {
+            $marks = $plan->cutMarks($run);
+            $groups += $marks?->groupCount() ?? 0;
+            $last[$run->id] = $marks?->lastPad() ?? 0;
+        }
+        self::need($groups <= self::MOST_GROUPS, '/runs', sprintf('The runs have %d groups together; at most %d are computed.', $groups, self::MOST_GROUPS));
+        $seen = [];
+        foreach (array_values($plan->feeds) as $n => $feed) {
+            self::need(isset($plan->runs[$feed->run]), "/feeds/{$n}/run", "There is no run “{$feed->run}”.");
+            self::need($feed->pad <= $last[$feed->run], "/feeds/{$n}/pad", "Run “{$feed->run}” ends at pad {$last[$feed->run]}.");
+            self::need(! isset($seen[$feed->run][$feed->pad]), "/feeds/{$n}/pad", "Pad {$feed->pad} of “{$feed->run}” is fed already.");
+            $seen[$feed->run][$feed->pad] = true;
+        }
+    }
+
+    private static function cables(Plan $plan): void
+    {
+        $ends = [];
+        foreach (array_values($plan->cables) as $n => $cable) {
+            $trunk = isset($plan->supplies[$cable->from], $plan->controllers[$cable->to])
+                && array_filter($plan->runs, static fn (Run $r): bool => $r->supply === $cable->from && $r->controller === $cable->to) !== [];
+            $tail = isset($plan->controllers[$cable->from], $plan->feeds[$cable->to])
+                && $plan->runs[$plan->feeds[$cable->to]->run]->controller === $cable->from;
+            self::need($trunk || $tail, "/cables/{$n}/to", "A cable goes from a run’s supply to its controller, or from that to one of its feeds, not from “{$cable->from}” to “{$cable->to}”.");
+            self::need(! isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
+            $ends[$cable->to] = true;
+        }
+    }
+
+    /** @param class-string $kind */
+    private static function kit(Plan $plan, ?string $id, string $kind, string $pointer): void
+    {
+        self::need($id === null || ($plan->kit[$id]->entry ?? null) instanceof $kind, $pointer,
+            "The job's kit has no ".strtolower(substr((string) strrchr($kind, "\\"), 1))." “{$id}”.");
+    }
+
+    private static function need(bool $holds, string $pointer, string $message): void
+    {
+        if (! $holds) {
+            throw Trouble::at($pointer, $message);
+        }
+    }
+}

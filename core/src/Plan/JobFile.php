@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Schema;
+use EmberDusk\Kit\Shelf;
+use EmberDusk\Workings\Trouble;
+
+/** The job file: JSON by core/schema/job.json, every older version read, a newer one refused by name. */
+final readonly class JobFile
+{
+    /** @throws Trouble with a JSON Pointer and what was expected there */
+    public static function read(string $text): Plan
+    {
+        $document = Json::object($text);
+        if (($document->format ?? null) !== Document::FORMAT) {
+            throw Trouble::at('/format', 'This is not a job file: “'.Document::FORMAT.'” was expected.');
+        }
+        $version = $document->version ?? null;
+        if (! is_int($version) || $version < 1) {
+            throw Trouble::at('/version', 'A whole number from 1 was expected.');
+        }
+        if ($version > Document::VERSION) {
+            throw Trouble::at('/version', "The file has version {$version}; this program reads up to ".Document::VERSION.'. Update it, then import again.');
+        }
+        Schema::check($document, 'job');
+        $plan = Document::read(new Fields(Shelf::plain($document)));
+        Invariants::check($plan);
+
+        return $plan->with();
+    }
+
+    public static function write(Plan $plan): string
+    {
+        return Json::pretty(Document::write($plan));
+    }
+
+    /** A plan from a document that this program wrote itself: no schema, the invariants hold. */
+    public static function own(string $text): Plan
+    {
+        return Document::read(new Fields(Shelf::plain(Json::object($text))));
+    }
+}

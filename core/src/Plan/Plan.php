@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Workings\Trouble;
+
+/** A job's design, whole and immutable. Lists are kept by id, in the natural order of the ids. */
+final readonly class Plan
+{
+    /**
+     * @param  array<string, Place>  $places
+     * @param  array<string, Run>  $runs
+     * @param  array<string, Device>  $supplies
+     * @param  array<string, Device>  $controllers
+     * @param  array<string, Device>  $hubs
+     * @param  array<string, Feed>  $feeds
+     * @param  array<string, LaidCable>  $cables
+     * @param  array<string, Light>  $lights
+     * @param  array<string, Frozen>  $kit
+     */
+    public function __construct(
+        public string $name,
+        public string $client,
+        public Limits $limits = new Limits,
+        public array $places = [],
+        public array $runs = [],
+        public array $supplies = [],
+        public array $controllers = [],
+        public array $hubs = [],
+        public array $feeds = [],
+        public array $cables = [],
+        public array $lights = [],
+        public array $kit = [],
+    ) {}
+
+    /**
+     * The same plan with some lists changed; kit that nothing uses any more is dropped.
+     *
+     * @param  array<string, Place>|null  $places
+     * @param  array<string, Run>|null  $runs
+     * @param  array<string, Device>|null  $supplies
+     * @param  array<string, Device>|null  $controllers
+     * @param  array<string, Device>|null  $hubs
+     * @param  array<string, Feed>|null  $feeds
+     * @param  array<string, LaidCable>|null  $cables
+     * @param  array<string, Light>|null  $lights
+     * @param  array<string, Frozen>|null  $kit
+     */
+    public function with(
+        ?string $name = null, ?string $client = null, ?Limits $limits = null, ?array $places = null, ?array $runs = null,
+        ?array $supplies = null, ?array $controllers = null, ?array $hubs = null, ?array $feeds = null,
+        ?array $cables = null, ?array $lights = null, ?array $kit = null,
+    ): self {
+        $plan = new self($name ?? $this->name, $client ?? $this->client, $limits ?? $this->limits,
+            self::inOrder($places ?? $this->places), self::inOrder($runs ?? $this->runs),
+            self::inOrder($supplies ?? $this->supplies), self::inOrder($controllers ?? $this->controllers),
+            self::inOrder($hubs ?? $this->hubs), self::inOrder($feeds ?? $this->feeds),
+            self::inOrder($cables ?? $this->cables), self::inOrder($lights ?? $this->lights), $kit ?? $this->kit);
+        $used = array_intersect_key($plan->kit, $plan->usedKit());
+
+        return new self($plan->name, $plan->client, $plan->limits, $plan->places, $plan->runs, $plan->supplies,
+            $plan->controllers, $plan->hubs, $plan->feeds, $plan->cables, $plan->lights, self::inOrder($used));
+    }
+
+    public function run(string $id): Run
+    {
+        return $this->runs[$id] ?? throw Trouble::at('/run', "The job has no run “{$id}”.");
+    }
+
+    public function feed(string $id): Feed
+    {
+        return $this->feeds[$id] ?? throw Trouble::at('/feed', "The job has no feed “{$id}”.");
+    }
+
+    public function strip(?string $kit): ?Strip
+    {
+        return $this->entry($kit, Strip::class);
+    }
+
+    public function supply(?string $device): ?Supply
+    {
+        return $this->entry($this->supplies[$device ?? '']->kit ?? null, Supply::class);
+    }
+
+    public function controller(?string $device): ?Controller
+    {
+        return $this->entry($this->controllers[$device ?? '']->kit ?? null, Controller::class);
+    }
+
+    public function hub(?string $device): ?Hub
+    {
+        return $this->entry($this->hubs[$device ?? '']->kit ?? null, Hub::class);
+    }
+
+    public function cable(?string $kit): ?Cable
+    {
+        return $this->entry($kit, Cable::class);
+    }
+
+    /** The cut marks of a run, once its strip is chosen. */
+    public function cutMarks(Run $run): ?CutMarks
+    {
+        $strip = $this->strip($run->strip);
+
+        return $strip === null ? null : CutMarks::of($run, $strip);
+    }
+
+    /** @return list<Feed> of a run, from its start */
+    public function feedsOf(Run $run): array
+    {
+        $feeds = array_values(array_filter($this->feeds, static fn (Feed $f): bool => $f->run === $run->id));
+        usort($feeds, static fn (Feed $a, Feed $b): int => $a->pad <=> $b->pad);
+
+        return $feeds;
+    }
+
+    /** The cable that ends at a device or feed. */
+    public function cableTo(string $id): ?LaidCable
+    {
+        foreach ($this->cables as $cable) {
+            if ($cable->to === $id) {
+                return $cable;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The first unused id of a series: f1, f2 …
+     *
+     * @param  array<string, mixed>  $taken
+     */
+    public static function nextId(string $letter, array $taken): string
+    {
+        for ($n = 1; isset($taken[$letter.$n]); $n++);
+
+        return $letter.$n;
+    }
+
+    /** @return array<string, true> shelf ids in use */
+    private function usedKit(): array
+    {
+        $used = [];
+        foreach ($this->runs as $run) {
+            $used[$run->strip ?? ''] = true;
+        }
+        foreach ([$this->supplies, $this->controllers, $this->hubs, $this->cables] as $list) {
+            foreach ($list as $thing) {
+                $used[$thing->kit] = true;
+            }
+        }
+
+        return $used;
+    }
+
+    /**
+     * @template T of Entry
+     *
+     * @param  class-string<T>  $kind
+     * @return T|null
+     */
+    private function entry(?string $kit, string $kind): ?Entry
+    {
+        $entry = $this->kit[$kit ?? '']->entry ?? null;
+
+        return $entry instanceof $kind ? $entry : null;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<string, T>  $list
+     * @return array<string, T>
+     */
+    private static function inOrder(array $list): array
+    {
+        uksort($list, strnatcmp(...));
+
+        return $list;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Workings;
+
+/**
+ * A computed number that a person sees, with the working behind it.
+ *
+ * Evaluating the formula with the inputs gives the value; the printed text is the value at its decimals.
+ */
+final readonly class Figure
+{
+    /**
+     * @param  string  $formula  an expression over the inputs' symbols: + - * / ( ) and nothing else
+     * @param  list<Input>  $inputs
+     */
+    public function __construct(
+        public string $label,
+        public float $value,
+        public string $unit,
+        public int $decimals,
+        public string $formula,
+        public array $inputs,
+        public string $assumption = '',
+        public string $source = '',
+        public ?Range $range = null,
+    ) {}
+
+    public function text(): string
+    {
+        return self::print($this->value, $this->decimals);
+    }
+
+    /** A value at so many decimals, without a negative zero. */
+    public static function print(float $value, int $decimals): string
+    {
+        $text = number_format($value, $decimals, '.', '');
+
+        return (float) $text === 0.0 ? ltrim($text, '-') : $text;
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/figure */
+    public function toArray(): array
+    {
+        return [
+            'label' => $this->label,
+            'value' => $this->value,
+            'text' => $this->text(),
+            'unit' => $this->unit,
+            'range' => $this->range === null ? null : [
+                self::print($this->range->low, $this->decimals),
+                self::print($this->range->high, $this->decimals),
+            ],
+            'formula' => $this->formula,
+            'inputs' => array_map(static fn (Input $i): array => [
+                'symbol' => $i->symbol, 'meaning' => $i->meaning, 'text' => self::significant($i->value), 'unit' => $i->unit,
+            ], $this->inputs),
+            'assumption' => $this->assumption,
+            'source' => $this->source,
+        ];
+    }
+
+    /** Enough digits that the shown inputs give the shown value. */
+    private static function significant(float $value): string
+    {
+        if ($value === 0.0) {
+            return '0';
+        }
+        $decimals = max(0, 6 - (int) floor(log10(abs($value))));
+        $text = number_format($value, $decimals, '.', '');
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+}

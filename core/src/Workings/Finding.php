@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Workings;
+
+/** What is wrong or undecided: where, how much against which limit, on whose word, and what mends it. */
+final readonly class Finding
+{
+    /** @param list<Fix> $fixes */
+    public function __construct(
+        public string $code,
+        public Severity $severity,
+        public string $title,
+        public string $detail,
+        public Place $place,
+        public ?float $number = null,
+        public ?float $limit = null,
+        public string $source = '',
+        public array $fixes = [],
+    ) {}
+
+    /**
+     * Worst first; among equals in the order they were found.
+     *
+     * @param  list<self>  $findings
+     * @return list<self>
+     */
+    public static function worstFirst(array $findings): array
+    {
+        usort($findings, static fn (self $a, self $b): int => $a->severity->rank() <=> $b->severity->rank());
+
+        return $findings;
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/finding */
+    public function toArray(): array
+    {
+        return [
+            'code' => $this->code,
+            'severity' => $this->severity->value,
+            'title' => $this->title,
+            'detail' => $this->detail,
+            'stage' => $this->place->stage,
+            'place' => $this->place->id,
+            'source' => $this->source,
+            'fixes' => array_map(static fn (Fix $f): array => ['label' => $f->label, 'change' => $f->change], $this->fixes),
+        ];
+    }
+}

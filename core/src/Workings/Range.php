@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Workings;
+
+/** Where a predicted value may lie, low to high. */
+final readonly class Range
+{
+    public function __construct(public float $low, public float $high) {}
+
+    public static function over(float ...$values): self
+    {
+        return new self(min($values), max($values));
+    }
+
+    /** Whether the limit lies inside, so that no verdict can be given. */
+    public function straddles(float $limit): bool
+    {
+        return $this->low < $limit && $limit < $this->high;
+    }
+}
