@@ -34,7 +34,7 @@ final readonly class Readings
 
         return new RunResult($parts->strip->pitch, self::light($network, $solution), self::volts($network, $solution),
             self::railAmps($network, $solution), $cables, self::feeds($plan, $parts, $network, $solution), $channelAmps ?: [0.0],
-            $solution->volt($source->plus), $solution->delivered($source), $spread, self::balance($network, $solution), $solution->iterations);
+            $solution->volt($source->plus), $solution->delivered($source), $spread, self::balance($run, $network, $solution), $solution->iterations);
     }
 
     /** @return list<float> relative light by group */
@@ -120,7 +120,7 @@ final readonly class Readings
         return $feeds;
     }
 
-    private static function balance(Network $network, Solution $solution): Balance
+    private static function balance(Run $run, Network $network, Solution $solution): Balance
     {
         $emf = $inside = 0.0;
         foreach ($network->sources as $source) {
@@ -131,10 +131,10 @@ final readonly class Readings
         $cables = $controller = $load = 0.0;
         foreach ($network->resistors as $r) {
             $watts = $solution->amps($r) ** 2 * $r->ohms;
-            if (str_starts_with($r->part, 'k') || $r->part === 'jumper') {
-                $cables += $watts;
-            } else {
+            if ($r->part === $run->controller) {
                 $controller += $watts;
+            } else {
+                $cables += $watts;
             }
         }
         foreach ($network->draws as $draw) {

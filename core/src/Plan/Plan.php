@@ -10,6 +10,7 @@ use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Workings\Trouble;
 
 /** A job's design, whole and immutable. Lists are kept by id, in the natural order of the ids. */
@@ -120,6 +121,14 @@ final readonly class Plan
         usort($feeds, static fn (Feed $a, Feed $b): int => $a->pad <=> $b->pad);
 
         return $feeds;
+    }
+
+    /** Metres between a run's two ends as they lie in the room; null when the notes do not show it. */
+    public function endsApart(Run $run): ?float
+    {
+        $path = TapeNotes::read($this->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
+
+        return $path?->endsApart();
     }
 
     /** The cable that ends at a device or feed. */

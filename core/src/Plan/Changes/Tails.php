@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes;
 
-use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
@@ -27,7 +26,7 @@ final readonly class Tails
     {
         $marks = $plan->cutMarks($run);
         $best = INF;
-        $apart = self::endsApart($plan, $run);
+        $apart = $plan->endsApart($run);
         foreach ($plan->feedsOf($run) as $feed) {
             $cable = $plan->cableTo($feed->id);
             if ($cable === null || $marks === null) {
@@ -58,12 +57,5 @@ final readonly class Tails
         $id = Plan::nextId('k', $plan->cables);
 
         return $plan->with(cables: [$id => new LaidCable($id, $kit, $run->controller, $feed->id, $length, true)] + $plan->cables);
-    }
-
-    private static function endsApart(Plan $plan, Run $run): ?float
-    {
-        $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
-
-        return $path?->endsApart();
     }
 }

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Rules;
+
+use EmberDusk\Workings\Finding;
+
+/** All rules that a run is held against; adding one is a class and a line here. */
+final readonly class Book
+{
+    /** @return list<Finding> in the order of the rules */
+    public static function check(Judged $case): array
+    {
+        $findings = [];
+        foreach ([new SupplyVolts, new InputRange, new ControllerAmps, new Headroom, new Evenness, new Seam, new Drop, new CableCapacity, new Lengths] as $rule) {
+            array_push($findings, ...$rule->check($case));
+        }
+
+        return $findings;
+    }
+}

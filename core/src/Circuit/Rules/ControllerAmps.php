@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Rules;
+
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Fix;
+use EmberDusk\Workings\Place;
+use EmberDusk\Workings\Severity;
+
+/** A channel and the controller as a whole carry no more than their amps, at nominal load. */
+final readonly class ControllerAmps implements Rule
+{
+    public function check(Judged $case): array
+    {
+        $strip = $case->strip;
+        $controller = $case->controller;
+        if ($strip === null || $controller === null) {
+            return [];
+        }
+        $metres = $case->plan->cutMarks($case->run)?->length() ?? 0.0;
+        $carries = self::metres($strip, $controller);
+        if ($metres <= $carries + 1e-9) {
+            return [];
+        }
+        $volts = $case->supply->volts ?? $strip->volts;
+        $other = $case->smallest(Controller::class,
+            static fn (Controller $c): bool => $c->channels >= count($strip->channels) && $c->inputLeast <= $volts && $volts <= $c->inputMost
+                && self::metres($strip, $c) >= $metres,
+            static fn (Controller $c): float => $c->totalAmps);
+
+        return [new Finding('controller-amps', Severity::Stop,
+            sprintf('%s carries %.1f m of this strip, not %.1f m', $case->device($case->run->controller), $carries, $metres),
+            sprintf('%.2f A of %g A on the fullest channel, %.2f A of %g A in all.', self::fullest($strip) * $metres / $strip->volts,
+                $controller->channelAmps, $strip->wattsPerMetre() * $metres / $strip->volts, $controller->totalAmps),
+            new Place('kit', $case->run->id), $metres, $carries, 'the controller’s leaflet, on the shelf',
+            $other === null ? [] : [new Fix('Take '.$other->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $other->id()])])];
+    }
+
+    /** Metres of a strip that a controller carries at the strip's volts. */
+    public static function metres(Strip $strip, Controller $controller): float
+    {
+        return min($controller->channelAmps * $strip->volts / self::fullest($strip), $controller->wattsAt($strip->volts) / $strip->wattsPerMetre());
+    }
+
+    private static function fullest(Strip $strip): float
+    {
+        return max(array_map(static fn ($c): float => $c->wattsPerMetre, $strip->channels));
+    }
+}

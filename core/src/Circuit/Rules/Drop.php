@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Rules;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Fix;
+use EmberDusk\Workings\Place;
+use EmberDusk\Workings\Severity;
+
+/** At most 5 % of nominal volts from the supply to the farthest feed (IEC 60364-7-715, from memory). */
+final readonly class Drop implements Rule
+{
+    public function check(Judged $case): array
+    {
+        $result = $case->result;
+        if ($result === null || $case->strip === null || $result->feeds === []) {
+            return [];
+        }
+        $feed = $result->farthestFeed();
+        $drop = $result->supplyVolts - $feed->volts;
+        $limit = $case->plan->limits->drop * $case->strip->volts;
+        if ($drop <= $limit) {
+            return [];
+        }
+        $laid = $case->plan->cableTo($feed->id);
+        $now = $case->plan->cable($laid?->kit);
+        $thicker = $now === null ? null : $case->smallest(Cable::class,
+            static fn (Cable $c): bool => $c->cores >= $now->cores && $c->conductor->system === $now->conductor->system
+                && $c->conductor->ohmsPerMetre < $now->conductor->ohmsPerMetre * 0.99,
+            static fn (Cable $c): float => -$c->conductor->ohmsPerMetre + $c->cores * 1e-6);
+
+        return [new Finding('drop', Severity::Stop, sprintf('%.2f V lost before the strip of %s', $drop, $case->run->name()),
+            sprintf('From supply to feed %s; at most %.2f V, %.0f %% of %g V.', strtoupper($feed->id), $limit, 100 * $case->plan->limits->drop, $case->strip->volts),
+            new Place('wire', $feed->id), $drop, $limit, 'IEC 60364-7-715 (from memory)',
+            $thicker === null || $laid === null ? [] : [new Fix(strtoupper($laid->id).' in '.$thicker->conductor->label(),
+                ['kind' => 'SetCable', 'cable' => $laid->id, 'kit' => $thicker->id()])])];
+    }
+}

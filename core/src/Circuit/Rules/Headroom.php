@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Rules;
+
+use EmberDusk\Kit\Supply;
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Fix;
+use EmberDusk\Workings\Place;
+use EmberDusk\Workings\Severity;
+
+/** Part of a supply's rating stays unused: rating x (1 - headroom) >= nominal load (common practice: 144 W asks for 180 W). */
+final readonly class Headroom implements Rule
+{
+    public function check(Judged $case): array
+    {
+        $supply = $case->supply;
+        $strip = $case->strip;
+        if ($supply === null || $strip === null || abs($strip->volts - $supply->volts) >= 0.5) {
+            return [];
+        }
+        $headroom = $case->plan->limits->headroom;
+        $watts = $case->watts();
+        $asks = $watts / (1 - $headroom);
+        if ($supply->ratedWatts() >= $asks - 1e-9) {
+            return [];
+        }
+        $larger = $case->smallest(Supply::class,
+            static fn (Supply $s): bool => abs($s->volts - $strip->volts) < 0.5 && $s->ratedWatts() >= $asks,
+            static fn (Supply $s): float => $s->ratedAmps);
+        $over = $watts > $supply->ratedWatts();
+
+        return [new Finding('headroom', $over ? Severity::Stop : Severity::Watch,
+            sprintf('%s loaded to %.0f %%', $case->device($case->run->supply), 100 * $watts / $supply->ratedWatts()),
+            sprintf('%.1f W of %.1f W with everything full. %.0f %% headroom asks for %.0f W.%s', $watts, $supply->ratedWatts(), 100 * $headroom, $asks,
+                $larger === null ? ' No supply on the shelf is large enough: shorten the run or take a strip with less W/m.' : ''),
+            new Place('kit', $case->run->id), $watts, $supply->ratedWatts() * (1 - $headroom), 'common practice, no source',
+            $larger === null ? [] : [new Fix('Take '.$larger->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $larger->id()])])];
+    }
+}

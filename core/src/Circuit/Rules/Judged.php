@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Rules;
+
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** A run with its kit as far as it is chosen, its result when it was solved, and the shelf that fixes are taken from. */
+final readonly class Judged
+{
+    public ?Strip $strip;
+
+    public ?Supply $supply;
+
+    public ?Controller $controller;
+
+    /** @param list<Entry> $shelf */
+    public function __construct(public Plan $plan, public Run $run, public ?RunResult $result, public array $shelf)
+    {
+        $this->strip = $plan->strip($run->strip);
+        $this->supply = $plan->supply($run->supply);
+        $this->controller = $plan->controller($run->controller);
+    }
+
+    /** Nominal watts of the run's lit length with every channel on. */
+    public function watts(): float
+    {
+        return $this->strip === null ? 0.0 : $this->strip->wattsPerMetre() * ($this->plan->cutMarks($this->run)?->length() ?? 0.0);
+    }
+
+    /**
+     * Entries of a kind from the shelf that will do, the least of them first.
+     *
+     * @template T of Entry
+     *
+     * @param  class-string<T>  $kind
+     * @param  callable(T): bool  $fits
+     * @param  callable(T): float  $size
+     * @return T|null
+     */
+    public function smallest(string $kind, callable $fits, callable $size): ?Entry
+    {
+        $best = null;
+        foreach ($this->shelf as $entry) {
+            if ($entry instanceof $kind && $fits($entry) && ($best === null || $size($entry) < $size($best))) {
+                $best = $entry;
+            }
+        }
+
+        return $best;
+    }
+
+    public function device(?string $id): string
+    {
+        return strtoupper($id ?? '');
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Rules;
+
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Fix;
+use EmberDusk\Workings\Place;
+use EmberDusk\Workings\Severity;
+
+/** A cable length that was reckoned along the run is to be measured. */
+final readonly class Lengths implements Rule
+{
+    public function check(Judged $case): array
+    {
+        $findings = [];
+        foreach ($case->result->cables ?? [] as $id => $_) {
+            $laid = $case->plan->cables[$id];
+            if ($laid->reckoned) {
+                $findings[] = new Finding('reckoned', Severity::Open, strtoupper($id).' is not measured yet',
+                    sprintf('%.2f m is reckoned. Measure its way and type it, or keep the figure.', $laid->length), new Place('wire', $id), $laid->length, null, '',
+                    [new Fix(sprintf('Keep %.2f m', $laid->length), ['kind' => 'SetCable', 'cable' => $id, 'length' => $laid->length])]);
+            }
+        }
+
+        return $findings;
+    }
+}

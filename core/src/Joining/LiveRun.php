@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Workings\Trouble;
+
+/** A join run against the stand-ins: its log so far, what may be done next, and what the clock adds to the log. */
+final class LiveRun
+{
+    /** Seconds between the presses of a gesture that is done in one action. */
+    private const BEAT = 0.35;
+
+    /** @param list<Event> $log in the order of time */
+    public function __construct(public readonly Kit $kit, private readonly int $seed, private array $log) {}
+
+    /** @return list<Event> */
+    public function log(): array
+    {
+        return $this->log;
+    }
+
+    /**
+     * Puts into the log what has come about by itself: a missed window, a light in the app's list.
+     *
+     * @return list<Event> what was added
+     */
+    public function settle(float $now): array
+    {
+        $new = Guide::notices($this->kit, $this->log, $now);
+        foreach ($this->site($now)->list() as $device => $listed) {
+            if (Attempt::of($device, $this->kit, [...$this->log, ...$new])->listedAs === null) {
+                $new[] = new Event($now, 'found', $device, $listed);
+            }
+        }
+        $this->log = [...$this->log, ...$new];
+
+        return $new;
+    }
+
+    /**
+     * Something done or said now, after all that came about by itself.
+     *
+     * @param  int  $presses  of a key, in one action
+     * @return list<Event> what was added by it
+     *
+     * @throws Trouble when the device or the kind is unknown, or when nothing was asked that this would answer
+     */
+    public function act(string $kind, string $device, float $now, int $presses = 1, string $text = ''): array
+    {
+        if ($device !== $this->kit->hubId && ! isset($this->kit->controllers[$device])) {
+            throw Trouble::at('/device', "“{$device}” is no device of this run.");
+        }
+        $hand = in_array($kind, Event::HANDS, true);
+        if (! $hand && ! in_array($kind, Event::SAID, true) && $kind !== 'named') {
+            throw Trouble::at('/kind', "“{$kind}” is nothing that is done or said here.");
+        }
+        if (! $hand && ! in_array($kind, Guide::next($this->kit, $this->log, $now)->answers, true)) {
+            throw Trouble::at('/kind', 'The run has moved on: that answers an earlier step.');
+        }
+        if (($kind === 'search') !== ($device === $this->kit->hubId)) {
+            throw Trouble::at('/device', 'Search belongs to the hub, everything else to a controller.');
+        }
+        $last = $this->log === [] ? 0.0 : $this->log[count($this->log) - 1]->at;
+        $at = max($now, $last);
+        $new = [];
+        for ($n = 0; $n < ($kind === 'press' ? max(1, min(20, $presses)) : 1); $n++) {
+            $new[] = new Event($at + $n * self::BEAT, $kind, $device, $text);
+        }
+        $this->log = [...$this->log, ...$new];
+
+        return $new;
+    }
+
+    public function site(float $now): Site
+    {
+        return Site::after($this->kit, $this->seed, $this->log, $now);
+    }
+
+    public function next(float $now): Step
+    {
+        return Guide::next($this->kit, $this->log, $now);
+    }
+
+    public function done(float $now): bool
+    {
+        return $this->next($now)->kind === 'done';
+    }
+}
