@@ -71,11 +71,10 @@ final readonly class Engine
 
     private static function parts(Plan $plan, Run $run): Parts
     {
-        $parts = Parts::of($plan, $run);
-        if (is_array($parts)) {
-            throw Trouble::at($run->id, $run->name().' cannot be computed yet: it lacks '.implode(', ', $parts).'.');
-        }
+        $lacking = Parts::lacking($plan, $run);
+        $short = array_map(static fn (string $id): string => 'enough cores or channels at '.strtoupper($id), array_keys(Parts::short($plan, $run)));
 
-        return $parts;
+        return Parts::of($plan, $run)
+            ?? throw Trouble::at($run->id, $run->name().' cannot be computed yet. It lacks '.implode(', ', [...$lacking, ...$short]).'.');
     }
 }

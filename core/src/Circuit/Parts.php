@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
@@ -26,60 +25,69 @@ final readonly class Parts
         public array $tails,
     ) {}
 
-    /**
-     * The parts, or in words what is missing: "a supply", "a cable with 3 cores for K2".
-     *
-     * @return self|non-empty-list<string>
-     */
-    public static function of(Plan $plan, Run $run): self|array
+    /** The parts; null while one is lacking or short of cores. */
+    public static function of(Plan $plan, Run $run): ?self
     {
         $strip = $plan->strip($run->strip);
         $marks = $plan->cutMarks($run);
         $supply = $plan->supply($run->supply);
         $controller = $plan->controller($run->controller);
         $trunk = $plan->cableTo($run->controller ?? '');
-        $tails = [];
-        $bare = [];
-        foreach ($plan->feedsOf($run) as $feed) {
-            $tail = $plan->cableTo($feed->id);
-            if ($tail === null) {
-                $bare[] = $feed->id;
-            } else {
-                $tails[$feed->id] = $tail;
-            }
-        }
-        if ($strip !== null && $marks !== null && $supply !== null && $controller !== null && $trunk !== null && $tails !== [] && $bare === []) {
-            $short = self::tooFew($plan, $strip, $controller, $trunk, $tails);
-
-            return $short === [] ? new self($strip, $marks, $supply, $controller, $trunk, $tails) : $short;
+        $tails = self::tails($plan, $run);
+        if ($strip === null || $marks === null || $supply === null || $controller === null || $trunk === null
+            || $tails === [] || self::lacking($plan, $run) !== [] || self::short($plan, $run) !== []) {
+            return null;
         }
 
-        return array_values(array_filter([
-            $strip === null ? 'a strip' : null,
-            $supply === null ? 'a supply' : null,
-            $controller === null ? 'a controller' : null,
-            $trunk === null || $bare !== [] || $tails === [] ? 'cables' : null,
-        ])) ?: ['a part'];
+        return new self($strip, $marks, $supply, $controller, $trunk, $tails);
     }
 
-    /**
-     * @param  non-empty-array<string, LaidCable>  $tails
-     * @return list<string>
-     */
-    private static function tooFew(Plan $plan, Strip $strip, Controller $controller, LaidCable $trunk, array $tails): array
+    /** @return list<string> what is not chosen yet: "a supply" */
+    public static function lacking(Plan $plan, Run $run): array
     {
-        $channels = count($strip->channels);
-        $short = [];
-        if ($controller->channels < $channels) {
-            $short[] = "a controller with {$channels} channels";
+        return array_values(array_filter([
+            $plan->strip($run->strip) === null ? 'a strip' : null,
+            $plan->supply($run->supply) === null ? 'a supply' : null,
+            $plan->controller($run->controller) === null ? 'a controller' : null,
+            $plan->cableTo($run->controller ?? '') === null || count(self::tails($plan, $run)) < max(1, count($plan->feedsOf($run))) ? 'cables' : null,
+        ]));
+    }
+
+    /** @return array<string, array{int, int}> cables and controllers with fewer cores or channels than the strip asks for: has, needs */
+    public static function short(Plan $plan, Run $run): array
+    {
+        $channels = count($plan->strip($run->strip)->channels ?? []);
+        $needs = array_fill_keys(array_map(static fn (LaidCable $c): string => $c->id, self::tails($plan, $run)), $channels + 1);
+        $trunk = $plan->cableTo($run->controller ?? '');
+        if ($trunk !== null) {
+            $needs[$trunk->id] = 2;
         }
-        foreach ([$trunk->id => [$trunk, 2]] + array_map(static fn (LaidCable $c): array => [$c, $channels + 1], array_column($tails, null, 'id')) as $id => [$cable, $cores]) {
-            $kit = $plan->cable($cable->kit);
-            if ($kit instanceof Cable && $kit->cores < $cores) {
-                $short[] = "{$cores} cores in ".strtoupper((string) $id);
+        $short = [];
+        foreach ($needs as $id => $cores) {
+            $has = $plan->cable($plan->cables[$id]->kit)->cores ?? 0;
+            if ($has < $cores) {
+                $short[$id] = [$has, $cores];
             }
+        }
+        $controller = $plan->controller($run->controller);
+        if ($controller !== null && $controller->channels < $channels) {
+            $short[$run->controller ?? ''] = [$controller->channels, $channels];
         }
 
         return $short;
+    }
+
+    /** @return array<string, LaidCable> by feed id */
+    private static function tails(Plan $plan, Run $run): array
+    {
+        $tails = [];
+        foreach ($plan->feedsOf($run) as $feed) {
+            $tail = $plan->cableTo($feed->id);
+            if ($tail !== null) {
+                $tails[$feed->id] = $tail;
+            }
+        }
+
+        return $tails;
     }
 }

@@ -19,11 +19,10 @@ final readonly class Readings
         $source = $network->sources[0];
         $cables = [];
         foreach (self::cores($network, $plan) as $id => $cores) {
-            $drops = array_map(static fn (Resistor $r): float => abs($solution->amps($r) * $r->ohms), $cores);
-            $amps = max(array_map(static fn (Resistor $r): float => abs($solution->amps($r)), $cores));
-            // Out on the first core, back on the worst of the others.
-            $cables[$id] = new CableResult($id, $amps, $drops[0] + max(array_slice($drops, 1) ?: [0.0]),
-                max($amps, ...array_map(static fn (array $a): float => $a[$id] ?? 0.0, $open ?: [[]])), $cores[0]->ohms);
+            $amps = array_map(static fn (Resistor $r): float => abs($solution->amps($r)), $cores);
+            $back = max(array_slice($amps, 1) ?: [0.0]);
+            $cables[$id] = new CableResult($id, $amps[0], $back, ($amps[0] + $back) * $cores[0]->ohms,
+                max($amps[0], $back, ...array_map(static fn (array $a): float => $a[$id] ?? 0.0, $open)), $cores[0]->ohms);
         }
         $channelAmps = [];
         foreach ($network->resistors as $r) {

@@ -35,7 +35,7 @@ final readonly class CableCapacity implements Rule
                     'The tables do not hold this size; ask the cable’s maker.', new Place('wire', $id));
             } elseif ($result->openAmps > $capacity) {
                 $findings[] = new Finding('cable-amps', Severity::Stop, sprintf('%s carries %.1f A, may carry %g A', $name, $result->openAmps, $capacity),
-                    $result->openAmps > $result->amps + 0.01 ? 'That much flows when another feed is open: a dead feed is not seen, the cable gets warm.' : 'The cable gets warm.',
+                    $result->openAmps > $result->amps() + 0.01 ? 'That much flows when another feed is open: a dead feed is not seen, the cable gets warm.' : 'The cable gets warm.',
                     new Place('wire', $id), $result->openAmps, $capacity, $source, self::thicker($case, $laid, $cable, $overload));
             } elseif ($overload > $capacity) {
                 $findings[] = new Finding('cable-protection', Severity::Watch, sprintf('%s is not protected by %s', $name, $case->device($case->run->supply)),

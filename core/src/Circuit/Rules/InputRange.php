@@ -10,7 +10,7 @@ use EmberDusk\Workings\Fix;
 use EmberDusk\Workings\Place;
 use EmberDusk\Workings\Severity;
 
-/** A controller works inside its input range and has a channel for each of the strip's. */
+/** A controller works inside its input range. */
 final readonly class InputRange implements Rule
 {
     public function check(Judged $case): array
@@ -31,12 +31,6 @@ final readonly class InputRange implements Rule
                 sprintf('Its input goes from %g V to %g V.', $controller->inputLeast, $controller->inputMost),
                 new Place('kit', $case->run->id), $case->supply->volts, $controller->inputMost, 'the controller’s leaflet, on the shelf', $fixes);
         }
-        if ($channels > $controller->channels) {
-            $findings[] = new Finding('channels', Severity::Stop, sprintf('%s has too few channels', $name),
-                sprintf('%s has %d, the strip needs %d.', $controller->name(), $controller->channels, $channels),
-                new Place('kit', $case->run->id), $channels, $controller->channels, 'the controller’s leaflet, on the shelf', $fixes);
-        }
-
         return $findings;
     }
 }

@@ -34,6 +34,11 @@ final readonly class ChooseKit implements Change
         return new self($f->stringOrNull('run') ?? '', $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."));
     }
 
+    public static function of(string $run, Frozen $kit): self
+    {
+        return new self($run, $kit);
+    }
+
     public function apply(Plan $plan): Plan
     {
         $entry = $this->kit->entry;

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Circuit\Rules\Book;
+use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Measure\TapeNotes;
+use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Fix;
+use EmberDusk\Workings\Place;
+use EmberDusk\Workings\Severity;
+use EmberDusk\Workings\Trouble;
+
+/** Everything that is wrong or undecided in a job, worst first. */
+final readonly class Slate
+{
+    /** @return list<Finding> */
+    public static function of(Work $work): array
+    {
+        $findings = self::survey($work);
+        if ($work->plan->runs !== [] && $work->plan->hubs === []) {
+            $findings[] = new Finding('no-hub', Severity::Open, 'No hub yet', 'Phones reach a Zigbee controller through a hub.', new Place('kit', 'hub'));
+        }
+        foreach ($work->plan->runs as $id => $run) {
+            array_push($findings, ...Book::check(new Judged($work->plan, $run, $work->result($id), $work->entries())));
+            $trouble = $work->results[$id] ?? null;
+            if ($trouble instanceof Trouble && \EmberDusk\Circuit\Parts::of($work->plan, $run) !== null) {
+                $findings[] = new Finding('unsolved', Severity::Stop, $run->name().' has no solution', $trouble->getMessage(), new Place('wire', $id));
+            }
+        }
+        foreach (array_keys($work->plan->controllers) as $id) {
+            if (! in_array($id, $work->joined, true)) {
+                $findings[] = new Finding('not-joined', Severity::Open, strtoupper($id).' is not joined yet', 'Nothing but its own key switches it so far.', new Place('join', $id));
+            }
+        }
+
+        return Finding::worstFirst($findings);
+    }
+
+    /** @return list<Finding> */
+    private static function survey(Work $work): array
+    {
+        $findings = [];
+        $words = [];
+        foreach ($work->plan->places as $id => $place) {
+            $sheet = TapeNotes::read($place->notes);
+            foreach (array_keys($sheet->runs) as $word) {
+                $words[$id][$word] = true;
+            }
+            foreach ($sheet->slips as $slip) {
+                $findings[] = new Finding('slip', Severity::Stop, "Line {$slip->line} cannot be read", $slip->message, new Place('survey', "{$id}:{$slip->line}"), null, null, '',
+                    $slip->instead === null ? [] : [new Fix("Write {$slip->instead}", ['kind' => 'ReviseNotes', 'place' => $id, 'text' => Mended::text($place->notes, $slip)])]);
+            }
+            if ($sheet->slips === []) {
+                array_push($findings, ...self::lost($work->plan->runs, $id, $words[$id] ?? []));
+            }
+            if (trim($place->notes) === '') {
+                $findings[] = new Finding('no-notes', Severity::Open, $place->name.' is not measured yet', 'Type the first line of tape notes, such as “start door”.', new Place('survey', $id));
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  array<string, Run>  $runs
+     * @param  array<string, true>  $words
+     * @return list<Finding>
+     */
+    private static function lost(array $runs, string $place, array $words): array
+    {
+        $lost = array_filter($runs, static fn (Run $r): bool => $r->place === $place && ! isset($words[$r->word]));
+
+        return array_values(array_map(static fn (Run $r): Finding => new Finding('run-lost', Severity::Open, "{$r->name()} is no longer in the notes",
+            sprintf('Its %.2f m, kit and feeds are kept. Write its word on a leg again, or drop it.', $r->length()), new Place('survey', $place), null, null, '',
+            [new Fix("Drop {$r->name()}", ['kind' => 'DropRun', 'run' => $r->id])]), $lost));
+    }
+}

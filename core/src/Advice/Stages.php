@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Workings\Finding;
+
+/** The stages of a job and how far each is: unlit, glowing (open points), lit (done). */
+final readonly class Stages
+{
+    /** Number (its key on the keyboard) and name of every stage that there is. */
+    public const ALL = ['survey' => [1, 'Survey'], 'kit' => [2, 'Kit'], 'wire' => [3, 'Wire'], 'join' => [7, 'Join'], 'handover' => [9, 'Hand over']];
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<array{id: string, number: int, name: string, state: string, open: int}>
+     */
+    public static function of(Work $work, array $findings): array
+    {
+        $plan = $work->plan;
+        $begun = [
+            'survey' => array_filter($plan->places, static fn ($p): bool => trim($p->notes) !== '') !== [],
+            'kit' => $plan->kit !== [],
+            'wire' => $plan->cables !== [],
+            'join' => $work->joined !== [],
+        ];
+        $stages = [];
+        $allLit = true;
+        foreach (self::ALL as $id => [$number, $name]) {
+            $open = count(array_filter($findings, static fn (Finding $f): bool => $f->place->stage === $id));
+            $state = match (true) {
+                $id === 'handover' => $allLit ? 'lit' : 'unlit',
+                ! $begun[$id] => 'unlit',
+                $open > 0 => 'glowing',
+                default => 'lit',
+            };
+            $allLit = $allLit && $state === 'lit';
+            $stages[] = ['id' => $id, 'number' => $number, 'name' => $name, 'state' => $state, 'open' => $open];
+        }
+
+        return $stages;
+    }
+}

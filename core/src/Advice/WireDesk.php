@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Circuit\Rules\Seam;
+use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Channel;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Figure;
+use EmberDusk\Workings\Trouble;
+
+/** Ribbons: every run at true length with its feeds, its cables and the curves along it. */
+final readonly class WireDesk
+{
+    /** @return array<string, mixed> */
+    public static function picture(Work $work): array
+    {
+        $cables = array_filter($work->entries(), static fn ($e): bool => $e instanceof Cable);
+
+        return [
+            'runs' => array_map(static fn (Run $r): array => self::run($work, $r), array_values($work->plan->runs)),
+            'cables' => array_values(array_map(static fn (Cable $c): array => ['id' => $c->id(), 'name' => $c->name(), 'label' => $c->cores.' x '.$c->conductor->label()], $cables)),
+        ];
+    }
+
+    /** @return list<Figure> */
+    public static function ledger(Work $work): array
+    {
+        $figures = [];
+        $several = count($work->plan->runs) > 1;
+        foreach ($work->plan->runs as $run) {
+            $strip = $work->plan->strip($run->strip);
+            $supply = $work->plan->supply($run->supply);
+            $result = $work->result($run->id);
+            if ($strip === null) {
+                continue;
+            }
+            $of = $several ? ' '.$run->name() : '';
+            $figures[] = RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'.$of);
+            if ($result === null || $supply === null) {
+                continue;
+            }
+            $figures[] = RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply));
+            $figures[] = RunFigures::darkest($result, $strip);
+            $figures[] = RunFigures::evenness($result);
+            if (Seam::applies($work->plan, $run)) {
+                $figures[] = RunFigures::seam($result);
+            }
+            $figures[] = RunFigures::drop($result);
+        }
+        if ($work->plan->cables !== []) {
+            $figures[] = RunFigures::copper($work->plan);
+        }
+
+        return $figures;
+    }
+
+    /** @return array<string, mixed> */
+    private static function run(Work $work, Run $run): array
+    {
+        $plan = $work->plan;
+        $strip = $plan->strip($run->strip);
+        $marks = $plan->cutMarks($run);
+        $result = $work->result($run->id);
+        $trouble = $work->results[$run->id] ?? null;
+        $trunk = $plan->cableTo($run->controller ?? '');
+
+        return [
+            'id' => $run->id,
+            'name' => $run->name(),
+            'length' => Figure::print($marks?->length() ?? $run->length(), 2),
+            'metres' => $marks?->length() ?? $run->length(),
+            'pitch' => $marks->pitch ?? 0.0,
+            'lastPad' => $marks?->lastPad() ?? 0,
+            'strip' => $strip?->name(),
+            'colours' => array_map(static fn (Channel $c): string => $c->colour, $strip->channels ?? []),
+            'channels' => array_map(static fn (Channel $c): string => $c->name, $strip->channels ?? []),
+            'nominalVolts' => $strip->volts ?? 0.0,
+            'evennessLimit' => $plan->limits->evenness,
+            'endsMeet' => Seam::applies($plan, $run),
+            'trouble' => $trouble instanceof Trouble ? $trouble->getMessage() : null,
+            'supply' => self::device($plan->supply($run->supply)?->name(), $run->supply,
+                $result !== null && ($supply = $plan->supply($run->supply)) !== null ? RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply)) : null),
+            'controller' => self::device($plan->controller($run->controller)?->name(), $run->controller,
+                $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller))),
+            'trunk' => $trunk === null ? null : self::cable($work, $trunk, $result),
+            'feeds' => self::feeds($work, $run, $result),
+            'light' => self::rounded($result->light ?? [], 5),
+            'volts' => array_map(static fn (array $v): array => self::rounded($v, 4), $result->volts ?? []),
+            'amps' => self::rounded($result->railAmps ?? [], 4),
+            'spread' => $result === null ? [] : array_map(static fn (array $l): array => self::rounded($l, 4), $result->spread),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function feeds(Work $work, Run $run, ?RunResult $result): array
+    {
+        $marks = $work->plan->cutMarks($run);
+        $feeds = [];
+        foreach ($work->plan->feedsOf($run) as $feed) {
+            $cable = $work->plan->cableTo($feed->id);
+            $feeds[] = ['id' => $feed->id, 'pad' => $feed->pad, 'at' => $marks?->position($feed->pad) ?? 0.0,
+                'cable' => $cable === null ? null : self::cable($work, $cable, $result)];
+        }
+
+        return $feeds;
+    }
+
+    /** @return array<string, mixed> */
+    private static function cable(Work $work, LaidCable $cable, ?RunResult $result): array
+    {
+        $kit = $work->plan->cable($cable->kit);
+        $of = $result->cables[$cable->id] ?? null;
+
+        return ['id' => $cable->id, 'kit' => $cable->kit, 'label' => $kit === null ? '' : $kit->cores.' x '.$kit->conductor->label(), 'length' => Figure::print($cable->length, 2),
+            'reckoned' => $cable->reckoned, 'drop' => $of === null ? null : RunFigures::cableDrop($work->plan, $of)->toArray(),
+            'amps' => $of === null ? null : RunFigures::cableAmps($of)->toArray()];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function device(?string $name, ?string $id, ?Figure $figure): ?array
+    {
+        return $name === null || $id === null ? null : ['id' => $id, 'name' => $name, 'figure' => $figure?->toArray()];
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    private static function rounded(array $values, int $decimals): array
+    {
+        return array_map(static fn (float $v): float => round($v, $decimals), $values);
+    }
+}

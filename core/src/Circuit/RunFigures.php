@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Measure\Copper;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Figure;
+use EmberDusk\Workings\Input;
+use EmberDusk\Workings\Range;
+
+/** The numbers of a run that people see, each with its working. */
+final readonly class RunFigures
+{
+    private const SOLVED = 'Volts and amps from the solved circuit at full light: every channel on, nominal rails and supply.';
+
+    /** Nominal load: what the strip's label says, before any drop. */
+    public static function load(Strip $strip, float $metres, string $label): Figure
+    {
+        return new Figure($label, $strip->wattsPerMetre() * $metres, 'W', 1, 'w * L', [
+            new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m'),
+            new Input('L', 'lit length, whole pieces', $metres, 'm'),
+        ], 'Nominal: as labelled, before any drop.', 'common practice, no source');
+    }
+
+    public static function supplyShare(RunResult $r, Supply $supply, string $name): Figure
+    {
+        return new Figure($name.' loaded to', 100 * $r->supplyAmps / $supply->ratedAmps, '%', 0, '100 * I / Ir', [
+            new Input('I', 'amps delivered', $r->supplyAmps, 'A'),
+            new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
+        ], self::SOLVED);
+    }
+
+    public static function darkest(RunResult $r, Strip $strip): Figure
+    {
+        $nominal = array_sum(array_map(static fn ($c): float => $strip->nominalAmps($c), $strip->channels));
+        $light = $r->darkest();
+
+        return new Figure('Darkest light', $light, 'of full', 2, 'I / In', [
+            new Input('I', sprintf('amps of the group at %.2f m', ($r->darkestGroup() + 0.5) * $r->pitch), $light * $nominal, 'A'),
+            new Input('In', 'its nominal amps', $nominal, 'A'),
+        ], self::SOLVED.' The range has rails 10 % and the supply 1 % off.', '', $r->darkestRange());
+    }
+
+    public static function evenness(RunResult $r): Figure
+    {
+        return new Figure('Evenness', $r->evenness(), '', 2, 'd / b', [
+            new Input('d', 'darkest group', $r->darkest(), 'of full'),
+            new Input('b', 'brightest group', $r->brightest(), 'of full'),
+        ], self::SOLVED.' The range has rails 10 % and the supply 1 % off.', 'limits: common practice, no source', $r->evennessRange());
+    }
+
+    public static function seam(RunResult $r): Figure
+    {
+        $a = $r->light[0] ?? 0.0;
+        $b = $r->light[count($r->light) - 1] ?? 0.0;
+        $range = $r->seamRange();
+
+        return new Figure('Seam', 100 * $r->seam(), '%', 1, '100 * (b - d) / b', [
+            new Input('b', 'brighter end', max($a, $b), 'of full'),
+            new Input('d', 'darker end', min($a, $b), 'of full'),
+        ], self::SOLVED, 'limit: common practice, no source', new Range(100 * $range->low, 100 * $range->high));
+    }
+
+    public static function drop(RunResult $r): Figure
+    {
+        $feed = $r->farthestFeed();
+
+        return new Figure('Lost before the strip', $r->supplyVolts - $feed->volts, 'V', 2, 'Vs - Vf', [
+            new Input('Vs', 'at the supply', $r->supplyVolts, 'V'),
+            new Input('Vf', 'at feed '.strtoupper($feed->id).', fewest volts', $feed->volts, 'V'),
+        ], self::SOLVED, 'limit: IEC 60364-7-715 (from memory)');
+    }
+
+    public static function cableDrop(Plan $plan, CableResult $c): Figure
+    {
+        $laid = $plan->cables[$c->id];
+        $conductor = $plan->cable($laid->kit)?->conductor;
+
+        return new Figure('Lost in '.strtoupper($c->id), $c->drop, 'V', 2, '(Io + Ib) * (2 * j + r * (1 + a * (T - 20)) * L)', [
+            new Input('Io', 'amps out', $c->outAmps, 'A'),
+            new Input('Ib', 'amps back, fullest return', $c->backAmps, 'A'),
+            new Input('j', 'a soldered joint', Wiring::SOLDER, 'ohm'),
+            new Input('r', 'core at 20 °C', $conductor->ohmsPerMetre ?? 0.0, 'ohm/m'),
+            new Input('a', 'copper', Copper::TEMPERATURE_COEFFICIENT, '1/K'),
+            new Input('T', 'cable', $plan->limits->cableCelsius, '°C'),
+            new Input('L', 'one way', $laid->length, 'm'),
+        ], self::SOLVED, $conductor->resistanceSource ?? '');
+    }
+
+    public static function cableAmps(CableResult $c): Figure
+    {
+        return new Figure('Fullest core of '.strtoupper($c->id), $c->amps(), 'A', 2, 'max(Io, Ib)', [
+            new Input('Io', 'amps out', $c->outAmps, 'A'),
+            new Input('Ib', 'amps back, fullest return', $c->backAmps, 'A'),
+        ], self::SOLVED);
+    }
+
+    public static function controllerAmps(RunResult $r, string $name): Figure
+    {
+        $inputs = [];
+        foreach ($r->channelAmps as $n => $amps) {
+            $inputs[] = new Input('I'.($n + 1), 'channel '.($n + 1), $amps, 'A');
+        }
+
+        return new Figure($name.' carries', array_sum($r->channelAmps), 'A', 2,
+            implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, self::SOLVED);
+    }
+
+    /** Metres of cable in the whole job. */
+    public static function copper(Plan $plan): Figure
+    {
+        $inputs = [];
+        foreach ($plan->cables as $id => $cable) {
+            $inputs[] = new Input(strtoupper(str_replace('-', '_', $id)), $plan->cable($cable->kit)?->name() ?? '', $cable->length, 'm');
+        }
+
+        return new Figure('Cable', array_sum(array_map(static fn ($c): float => $c->length, $plan->cables)), 'm', 1,
+            implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)) ?: '0', $inputs, 'One-way lengths, no slack.');
+    }
+
+    /** Watts that a supply must be rated for. */
+    public static function asks(Strip $strip, Plan $plan, Run $run): Figure
+    {
+        $watts = $strip->wattsPerMetre() * ($plan->cutMarks($run)?->length() ?? 0.0);
+
+        return new Figure('Supply asked for', $watts / (1 - $plan->limits->headroom), 'W', 0, 'P / (1 - h)', [
+            new Input('P', 'nominal load', $watts, 'W'),
+            new Input('h', 'headroom', $plan->limits->headroom, ''),
+        ], 'Everything at full.', 'common practice, no source');
+    }
+}
