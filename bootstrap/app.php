@@ -1,18 +1,30 @@
 <?php
 
+declare(strict_types=1);
+
+use App\Http\Middleware\HandleInertiaRequests;
+use App\Plans\Conflict;
+use EmberDusk\Workings\Trouble;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Exceptions\PostTooLargeException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(
-        web: __DIR__.'/../routes/web.php',
-        commands: __DIR__.'/../routes/console.php',
-        health: '/up',
-    )
+    ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
-        //
+        $middleware->web(append: [HandleInertiaRequests::class]);
+        $middleware->redirectGuestsTo(static fn (): string => route('sign-in'));
+        $middleware->redirectUsersTo(static fn (): string => route('home'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        //
+        $exceptions->dontReport([Trouble::class, Conflict::class]);
+        $exceptions->render(static fn (Trouble $t, Request $request): JsonResponse|null => $request->expectsJson()
+            ? new JsonResponse(['message' => $t->getMessage(), 'pointer' => $t->pointer], 422) : null);
+        $exceptions->render(static fn (Conflict $c): JsonResponse => new JsonResponse(
+            ['message' => $c->getMessage(), 'yours' => $c->yours, 'theirs' => $c->theirs, 'revision' => $c->newest], 409));
+        $exceptions->render(static fn (PostTooLargeException $e, Request $request): JsonResponse => new JsonResponse(
+            ['message' => 'The file is too large: at most 2 MB are read. Nothing was kept of it.'], 413));
     })->create();

@@ -1,7 +1,43 @@
 <?php
 
+declare(strict_types=1);
+
+use App\Http\Controllers\EditController;
+use App\Http\Controllers\HandoverController;
+use App\Http\Controllers\JobController;
+use App\Http\Controllers\JoinController;
+use App\Http\Controllers\SessionController;
 use Illuminate\Support\Facades\Route;
 
-Route::get('/', function () {
-    return view('welcome');
+Route::middleware('guest')->group(static function (): void {
+    Route::get('sign-in', [SessionController::class, 'show'])->name('sign-in');
+    Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');
+    Route::post('sign-in/demo', [SessionController::class, 'demo'])->middleware('throttle:sign-in')->name('sign-in.demo');
+});
+
+Route::middleware('auth')->group(static function (): void {
+    Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out');
+    Route::get('/', [JobController::class, 'index'])->name('home');
+    Route::post('jobs', [JobController::class, 'store'])->name('jobs.store');
+    Route::post('jobs/import', [JobController::class, 'import'])->name('jobs.import');
+
+    Route::prefix('jobs/{job}')->middleware('can:work,job')->scopeBindings()->group(static function (): void {
+        Route::get('join', [JoinController::class, 'show'])->name('jobs.join');
+        Route::get('handover', [HandoverController::class, 'show'])->name('jobs.handover');
+        Route::get('sheet', [HandoverController::class, 'html'])->name('jobs.sheet');
+        Route::get('sheet.pdf', [HandoverController::class, 'pdf'])->name('jobs.pdf');
+        Route::get('export', [JobController::class, 'export'])->name('jobs.export');
+        Route::get('netlist', [JobController::class, 'netlist'])->name('jobs.netlist');
+        Route::get('state', [EditController::class, 'show'])->name('jobs.state');
+        Route::get('history', [EditController::class, 'history'])->name('jobs.history');
+        Route::post('change', [EditController::class, 'change'])->name('jobs.change');
+        Route::post('preview', [EditController::class, 'preview'])->name('jobs.preview');
+        Route::post('undo', [EditController::class, 'undo'])->name('jobs.undo');
+        Route::post('redo', [EditController::class, 'redo'])->name('jobs.redo');
+        Route::post('join', [JoinController::class, 'begin'])->name('join.begin');
+        Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
+        Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
+        Route::post('join/{joinRun}/pace', [JoinController::class, 'pace'])->name('join.pace');
+        Route::get('{stage}', [JobController::class, 'stage'])->whereIn('stage', ['survey', 'kit', 'wire'])->name('jobs.stage');
+    });
 });

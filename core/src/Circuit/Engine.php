@@ -45,6 +45,15 @@ final readonly class Engine
         return Wiring::of($plan, $run, self::parts($plan, $run));
     }
 
+    /** @return list<Network> of every run that has all its parts */
+    public static function networks(Plan $plan): array
+    {
+        return array_values(array_map(
+            static fn (Run $run): Network => self::network($plan, $run),
+            array_filter($plan->runs, static fn (Run $run): bool => Parts::of($plan, $run) !== null),
+        ));
+    }
+
     /** Same circuit, same engine, same fingerprint: names, notes and other runs play no part. */
     public static function fingerprint(Plan $plan, Run $run): string
     {

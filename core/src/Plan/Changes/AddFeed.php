@@ -12,33 +12,37 @@ use EmberDusk\Workings\Trouble;
 /** Feeds a run at one more pad, with a tail like the others. */
 final readonly class AddFeed implements Change
 {
-    private function __construct(private string $run, private int $pad) {}
+    /** @param int|float $where a pad, or metres from the run's start when a float */
+    private function __construct(private string $run, private int|float $where) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('run'), $f->whole('pad', 0, 400_000));
+        return new self($f->string('run'), $f->has('at') ? $f->number('at', 0, 10_000) : $f->whole('pad', 0, 400_000));
     }
 
     public function apply(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $marks = $plan->cutMarks($run) ?? throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
-        if ($this->pad > $marks->lastPad()) {
+        $pad = $marks->pad($this->where);
+        if ($pad > $marks->lastPad()) {
             throw Trouble::at('/pad', "The run ends at pad {$marks->lastPad()}.");
         }
         foreach ($plan->feedsOf($run) as $feed) {
-            if ($feed->pad === $this->pad) {
-                throw Trouble::at('/pad', sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($this->pad)));
+            if ($feed->pad === $pad) {
+                throw Trouble::at('/pad', sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)));
             }
         }
 
-        return Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $this->pad));
+        return Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
     }
 
     public function words(Plan $plan): string
     {
         $run = $plan->run($this->run);
 
-        return sprintf('Feed added to %s at %.2f m', $run->name(), $plan->cutMarks($run)?->position($this->pad) ?? 0);
+        $marks = $plan->cutMarks($run);
+
+        return sprintf('Feed added to %s at %.2f m', $run->name(), $marks?->position($marks->pad($this->where)) ?? 0);
     }
 }

@@ -12,11 +12,12 @@ use EmberDusk\Workings\Trouble;
 /** Moves a feed to another pad; its cable keeps its length. */
 final readonly class MoveFeed implements Change
 {
-    private function __construct(private string $feed, private int $pad) {}
+    /** @param int|float $where a pad, or metres from the run's start when a float */
+    private function __construct(private string $feed, private int|float $where) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('feed'), $f->whole('pad', 0, 400_000));
+        return new self($f->string('feed'), $f->has('at') ? $f->number('at', 0, 10_000) : $f->whole('pad', 0, 400_000));
     }
 
     public function apply(Plan $plan): Plan
@@ -24,16 +25,17 @@ final readonly class MoveFeed implements Change
         $feed = $plan->feed($this->feed);
         $run = $plan->run($feed->run);
         $marks = $plan->cutMarks($run);
-        if ($marks === null || $this->pad > $marks->lastPad()) {
+        $pad = $marks?->pad($this->where) ?? 0;
+        if ($marks === null || $pad > $marks->lastPad()) {
             throw Trouble::at('/pad', 'The run ends before that pad.');
         }
         foreach ($plan->feedsOf($run) as $other) {
-            if ($other->pad === $this->pad && $other->id !== $feed->id) {
-                throw Trouble::at('/pad', sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($this->pad)));
+            if ($other->pad === $pad && $other->id !== $feed->id) {
+                throw Trouble::at('/pad', sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)));
             }
         }
 
-        return $plan->with(feeds: [$feed->id => new Feed($feed->id, $feed->run, $this->pad)] + $plan->feeds);
+        return $plan->with(feeds: [$feed->id => new Feed($feed->id, $feed->run, $pad)] + $plan->feeds);
     }
 
     public function words(Plan $plan): string
@@ -42,6 +44,6 @@ final readonly class MoveFeed implements Change
         $run = $plan->run($feed->run);
         $marks = $plan->cutMarks($run);
 
-        return sprintf('Feed of %s moved from %.2f m to %.2f m', $run->name(), $marks?->position($feed->pad) ?? 0, $marks?->position($this->pad) ?? 0);
+        return sprintf('Feed of %s moved from %.2f m to %.2f m', $run->name(), $marks?->position($feed->pad) ?? 0, $marks?->position($marks->pad($this->where)) ?? 0);
     }
 }

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Job;
+use App\Plans\Revisions;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Netlist;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Workings\Trouble;
+use Illuminate\Console\Command;
+
+final class ExportCommand extends Command
+{
+    use ReadsJobFile;
+
+    protected $signature = 'ember:export {file? : a job file, - for standard input} {--job= : a stored job by its number, instead of a file} {--as=job : job or spice}';
+
+    protected $description = 'Write a job as a job file or as a SPICE netlist';
+
+    public function handle(): int
+    {
+        return $this->answering(function (): int {
+            $number = $this->option('job');
+            if ($number !== null) {
+                $job = Job::query()->find($number) ?? throw new Trouble("There is no job {$number}.");
+                $plan = Revisions::newest($job)->plan();
+            } else {
+                $plan = $this->plan();
+            }
+            $this->output->write(match ($this->option('as')) {
+                'job' => JobFile::write($plan),
+                'spice' => Netlist::write($plan->name, Engine::networks($plan)),
+                default => throw new Trouble('--as takes job or spice.'),
+            }, false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+
+            return 0;
+        });
+    }
+}

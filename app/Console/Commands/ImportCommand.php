@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Crew;
+use App\Plans\Revisions;
+use EmberDusk\Workings\Trouble;
+use Illuminate\Console\Command;
+
+final class ImportCommand extends Command
+{
+    use ReadsJobFile;
+
+    protected $signature = 'ember:import {file : a job file, - for standard input} {--crew= : the crew that gets the job}';
+
+    protected $description = 'Take a job file into a crew';
+
+    public function handle(): int
+    {
+        return $this->answering(function (): int {
+            $name = $this->option('crew') ?? throw new Trouble('Name the crew: --crew="…".');
+            $crew = Crew::query()->where('name', $name)->first() ?? throw new Trouble("There is no crew “{$name}”.");
+            $job = Revisions::begin($crew, null, $this->plan(), 'Imported from a job file');
+            $this->line("Job {$job->id}: {$job->name}");
+
+            return 0;
+        });
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Plans\Shelves;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Severity;
+use EmberDusk\Workings\Trouble;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+
+/** Reads FILE (- is standard input) and answers with the exit codes of the command line: 0, 1 must stop, 2 bad input. */
+trait ReadsJobFile
+{
+    /** @param callable(): int $work */
+    protected function answering(callable $work): int
+    {
+        try {
+            return $work();
+        } catch (Trouble $t) {
+            $output = $this->getOutput()->getOutput();
+            $error = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
+            $error->writeln(($t->pointer === '' ? '' : $t->pointer.': ').$t->getMessage());
+
+            return 2;
+        }
+    }
+
+    protected function text(): string
+    {
+        $file = $this->argument('file');
+        $path = $file === '-' ? 'php://stdin' : (is_string($file) ? $file : '');
+        $text = $file === '-' || is_file($path) ? file_get_contents($path) : false;
+
+        return $text === false ? throw new Trouble("“{$path}” cannot be read.") : $text;
+    }
+
+    protected function plan(): Plan
+    {
+        return JobFile::read($this->text());
+    }
+
+    protected function demoShelf(): Shelves
+    {
+        return Shelves::ofFile(database_path('demo/shelf.json'));
+    }
+
+    /** @param list<Finding> $findings */
+    protected function verdict(array $findings): int
+    {
+        foreach ($findings as $finding) {
+            if ($finding->severity === Severity::Stop) {
+                return 1;
+            }
+        }
+
+        return 0;
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\EditRequest;
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\User;
+use App\Plans\Revisions;
+use App\Plans\Shelves;
+use App\Plans\Workshop;
+use EmberDusk\Advice\Desk;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+
+/** Edits are JSON: a change, undo and redo answer with the new state of the open stage; a preview writes nothing. */
+final readonly class EditController
+{
+    public function __construct(private Workshop $workshop) {}
+
+    public function show(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($job, $user, Revisions::newest($job), $request);
+    }
+
+    public function change(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($job, $user, Revisions::change($job, $user, $request->integer('base'), $request->change()), $request);
+    }
+
+    public function preview(EditRequest $request, Job $job): JsonResponse
+    {
+        $shelf = Shelves::ofCrew($job->crew);
+        $plan = Revisions::preview($job, $shelf, Revisions::newest($job)->plan(), $request->change());
+
+        return new JsonResponse(['desk' => Desk::of($request->stage(), $this->workshop->work($job, $plan, $shelf))]);
+    }
+
+    public function undo(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($job, $user, Revisions::restore($job, $user, 'undo'), $request);
+    }
+
+    public function redo(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        return $this->answer($job, $user, Revisions::restore($job, $user, 'redo'), $request);
+    }
+
+    public function history(Job $job): JsonResponse
+    {
+        return new JsonResponse(['history' => $job->revisions()->with('user')->orderByDesc('number')->limit(500)->get()->map(static fn (Revision $r): array => [
+            'number' => $r->number, 'words' => $r->words, 'who' => $r->user?->name, 'at' => $r->created_at->toIso8601String(),
+        ])->all()]);
+    }
+
+    private function answer(Job $job, User $user, Revision $revision, EditRequest $request): JsonResponse
+    {
+        return new JsonResponse($this->workshop->answer($job, $user, $revision, $request->stage()));
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Joining\Runs;
+use App\Models\Job;
+use App\Models\User;
+use App\Plans\Revisions;
+use App\Plans\Solutions;
+use App\Plans\Workshop;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use EmberDusk\Handover\Sheet;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Guide;
+use EmberDusk\Joining\Words;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Inertia\Inertia;
+use Inertia\Response as Page;
+
+/** The Hand over stage: one sheet as page, as printable HTML and as PDF. */
+final readonly class HandoverController
+{
+    public function __construct(private Solutions $solutions) {}
+
+    public function show(Job $job, #[CurrentUser] User $user, Workshop $workshop): Page
+    {
+        return Inertia::render('Handover', [
+            'answer' => $workshop->answer($job, $user, Revisions::newest($job), 'handover'),
+            'sheet' => $this->sheet($job),
+        ]);
+    }
+
+    public function html(Job $job): View
+    {
+        return view('sheet', ['sheet' => $this->sheet($job)]);
+    }
+
+    public function pdf(Job $job): Response
+    {
+        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'fontCache' => storage_path('framework/cache')]));
+        $pdf->loadHtml(view('sheet', ['sheet' => $this->sheet($job)])->render());
+        $pdf->setPaper('A4');
+        $pdf->render();
+
+        return new Response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="'.Str::slug($job->name).'.pdf"']);
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/sheetPicture */
+    private function sheet(Job $job): array
+    {
+        $revision = Revisions::newest($job);
+        $plan = $revision->plan();
+        $log = [];
+        $run = $job->joinRuns()->latest('id')->first();
+        if ($run !== null) {
+            $live = Runs::live($job, $run);
+            $log = array_map(static fn (Event $e): string => Guide::clock($e->at).'  '.Words::of($e, $live->kit),
+                array_values(array_filter($live->log(), static fn (Event $e): bool => $e->kind !== 'press')));
+        }
+
+        return ['printed' => now()->format('Y-m-d'), 'joined' => $run?->created_at?->format('Y-m-d H:i')] + Sheet::of($plan, $this->solutions->of($plan), $log, $revision->number);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\SignInRequest;
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class SessionController
+{
+    public function show(): Response
+    {
+        return Inertia::render('SignIn', ['demo' => self::demoUser() !== null]);
+    }
+
+    public function store(SignInRequest $request): RedirectResponse
+    {
+        if (! Auth::attempt($request->safe()->only(['email', 'password']), $request->boolean('remember'))) {
+            throw ValidationException::withMessages(['email' => 'No account has this address and password. Check both, then try again.']);
+        }
+
+        return $this->welcome($request);
+    }
+
+    public function demo(Request $request): RedirectResponse
+    {
+        Auth::login(self::demoUser() ?? abort(404));
+
+        return $this->welcome($request);
+    }
+
+    public function destroy(Request $request): RedirectResponse
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect()->route('sign-in');
+    }
+
+    private function welcome(Request $request): RedirectResponse
+    {
+        $request->session()->regenerate();
+
+        return redirect()->intended(route('home'));
+    }
+
+    /** Only in demo mode, and only the user that the seeder made. */
+    private static function demoUser(): ?User
+    {
+        return config('ember.demo') === true ? User::query()->where('email', config('ember.demo_email'))->first() : null;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use EmberDusk\Advice\Stages;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** What the editing of a job asks for: the stage that is open, and for a change the revision it was made on and itself (read by the core). */
+final class EditRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'base' => [$this->routeIs('jobs.change') ? 'required' : 'nullable', 'integer', 'min:1'],
+            'stage' => ['required', 'string', Rule::in(array_keys(Stages::ALL))],
+            'change' => [$this->routeIs('jobs.change', 'jobs.preview') ? 'required' : 'nullable', 'array', 'max:10'],
+        ];
+    }
+
+    public function stage(): string
+    {
+        return $this->string('stage')->toString();
+    }
+
+    /** @return array<array-key, mixed> */
+    public function change(): array
+    {
+        return $this->array('change');
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+final class SignInRequest extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['email' => ['required', 'string', 'email', 'max:200'], 'password' => ['required', 'string', 'max:200'], 'remember' => ['boolean']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['email.required' => 'Type your address.', 'email.email' => 'An address has the form name@firm.example.', 'password.required' => 'Type your password.'];
+    }
+}

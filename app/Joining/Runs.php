@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Joining;
+
+use App\Models\Job;
+use App\Models\JoinEvent;
+use App\Models\JoinRun;
+use App\Models\User;
+use App\Plans\Immediate;
+use App\Plans\Revisions;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Kit;
+use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Picture;
+use EmberDusk\Workings\Trouble;
+use Illuminate\Support\Carbon;
+
+/** Join runs against the stand-ins: the wall clock and the log's rows around the core's live run. */
+final readonly class Runs
+{
+    public const SPEEDS = [0, 1, 20];
+
+    public static function begin(Job $job, User $user, int $speed): JoinRun
+    {
+        return Immediate::run(static function () use ($job, $user, $speed): JoinRun {
+            $newest = Revisions::newest($job);
+            Kit::of($newest->plan());
+
+            return $job->joinRuns()->create(['user_id' => $user->id, 'revision' => $newest->number, 'seed' => $job->id * 1000 + $job->joinRuns()->count(),
+                'clock_seconds' => 0, 'clock_since' => self::wall(), 'speed' => $speed]);
+        });
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/joinAnswer */
+    public static function look(Job $job, JoinRun $run): array
+    {
+        return Immediate::run(static function () use ($job, $run): array {
+            $now = $run->clockAt(self::wall());
+            $live = self::live($job, $run);
+            self::keep($run, $live->settle($now));
+
+            return self::answer($run, $live, $now);
+        });
+    }
+
+    /** @return array<string, mixed> */
+    public static function act(Job $job, JoinRun $run, User $user, string $kind, string $device, int $presses, string $name, string $room): array
+    {
+        return Immediate::run(static function () use ($job, $run, $user, $kind, $device, $presses, $name, $room): array {
+            $run->refresh();
+            if ($run->speed === 0) {
+                throw new Trouble('The run is paused. Go on first.');
+            }
+            $now = $run->clockAt(self::wall());
+            $live = self::live($job, $run);
+            self::keep($run, $live->settle($now));
+            $text = '';
+            if ($kind === 'named') {
+                // The name goes into the plan, where its rules are; only then is it a fact of the log.
+                $revision = Revisions::newest($job);
+                Revisions::change($job, $user, $revision->number, ['kind' => 'NameLight', 'controller' => $device, 'name' => $name, 'room' => $room]);
+                $text = trim($name).', '.trim($room);
+            }
+            self::keep($run, $live->act($kind, $device, $now, $presses, $text));
+
+            return self::answer($run, $live, $now);
+        });
+    }
+
+    /** @return array<string, mixed> */
+    public static function pace(Job $job, JoinRun $run, int $speed): array
+    {
+        Immediate::run(static function () use ($run, $speed): void {
+            $wall = self::wall();
+            $run->update(['clock_seconds' => $run->clockAt($wall), 'clock_since' => $wall, 'speed' => $speed]);
+        });
+
+        return self::look($job, $run);
+    }
+
+    public static function live(Job $job, JoinRun $run): LiveRun
+    {
+        $plan = $job->revisions()->where('number', $run->revision)->firstOrFail()->plan();
+        $log = $run->events()->orderBy('number')->get()->map(static fn (JoinEvent $e): Event => $e->event())->all();
+
+        return new LiveRun(Kit::of($plan), $run->seed, array_values($log));
+    }
+
+    /** @return array<string, mixed> */
+    private static function answer(JoinRun $run, LiveRun $live, float $now): array
+    {
+        return ['run' => $run->id, 'speed' => $run->speed, 'picture' => Picture::of($live, $now)];
+    }
+
+    /** @param list<Event> $events */
+    private static function keep(JoinRun $run, array $events): void
+    {
+        $number = (int) $run->events()->max('number');
+        foreach ($events as $e) {
+            $run->events()->create(['number' => ++$number, 'at' => $e->at, 'kind' => $e->kind, 'device' => $e->device, 'text' => mb_substr($e->text, 0, 300), 'created_at' => now()]);
+        }
+    }
+
+    private static function wall(): float
+    {
+        return (float) Carbon::now()->format('U.u');
+    }
+}

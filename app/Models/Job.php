@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A job of a crew. Name and client are copies from its newest plan, so that lists need not open it.
+ *
+ * @property int $id
+ * @property int $crew_id
+ * @property string $name
+ * @property string $client
+ * @property-read Crew $crew
+ */
+final class Job extends Model
+{
+    protected $fillable = ['name', 'client'];
+
+    /** @return BelongsTo<Crew, $this> */
+    public function crew(): BelongsTo
+    {
+        return $this->belongsTo(Crew::class);
+    }
+
+    /** @return HasMany<Revision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(Revision::class);
+    }
+
+    /** @return HasMany<JoinRun, $this> */
+    public function joinRuns(): HasMany
+    {
+        return $this->hasMany(JoinRun::class);
+    }
+}

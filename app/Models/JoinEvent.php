@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use EmberDusk\Joining\Event;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A line of a join run's log. Facts: never changed, never undone.
+ *
+ * @property int $number
+ * @property float $at
+ * @property string $kind
+ * @property string $device
+ * @property string $text
+ */
+final class JoinEvent extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['number', 'at', 'kind', 'device', 'text', 'created_at'];
+
+    protected $casts = ['at' => 'float'];
+
+    public function event(): Event
+    {
+        return new Event($this->at, $this->kind, $this->device, $this->text);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A live run of the Join stage: which plan, which stand-ins, how fast its clock goes.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property int $revision
+ * @property int $seed
+ * @property float $clock_seconds
+ * @property float $clock_since
+ * @property int $speed
+ */
+final class JoinRun extends Model
+{
+    protected $fillable = ['user_id', 'revision', 'seed', 'clock_seconds', 'clock_since', 'speed'];
+
+    protected $casts = ['clock_seconds' => 'float', 'clock_since' => 'float', 'speed' => 'integer', 'seed' => 'integer', 'revision' => 'integer'];
+
+    /** @return HasMany<JoinEvent, $this> */
+    public function events(): HasMany
+    {
+        return $this->hasMany(JoinEvent::class);
+    }
+
+    /** Run seconds at a moment of the wall clock, in seconds. */
+    public function clockAt(float $wall): float
+    {
+        return $this->clock_seconds + max(0.0, $wall - $this->clock_since) * $this->speed;
+    }
+}

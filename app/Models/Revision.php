@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use RuntimeException;
+
+/**
+ * One state of a job's plan and what led to it. Never changed once written.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property int|null $user_id
+ * @property int $number
+ * @property int|null $parent
+ * @property array<string, mixed>|null $change
+ * @property string $kind first, change, undo or redo
+ * @property int|null $restores
+ * @property string $words
+ * @property list<string> $touched
+ * @property string $document
+ * @property Carbon $created_at
+ * @property-read User|null $user
+ */
+final class Revision extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['user_id', 'number', 'parent', 'change', 'kind', 'restores', 'words', 'touched', 'document', 'created_at'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    public function plan(): Plan
+    {
+        $text = gzuncompress($this->document);
+
+        return $text === false ? throw new RuntimeException("Revision {$this->id} cannot be inflated.") : JobFile::own($text);
+    }
+
+    public static function deflate(Plan $plan): string
+    {
+        return (string) gzcompress(JobFile::write($plan), 6);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['change' => 'array', 'touched' => 'array', 'created_at' => 'datetime'];
+    }
+}

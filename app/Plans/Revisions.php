@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\Crew;
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\User;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Difference;
+use EmberDusk\Plan\Invariants;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Workings\Trouble;
+
+/** The history of a job's plan: every accepted change is a revision; undo and redo are revisions too. */
+final readonly class Revisions
+{
+    /** A new job with its first plan. */
+    public static function begin(Crew $crew, ?User $user, Plan $plan, string $words): Job
+    {
+        return Immediate::run(static function () use ($crew, $user, $plan, $words): Job {
+            $job = $crew->jobs()->create(['name' => $plan->name, 'client' => $plan->client]);
+            self::write($job, $user, null, $plan, 'first', $words, Difference::between(new Plan('', ''), $plan));
+
+            return $job;
+        });
+    }
+
+    public static function newest(Job $job): Revision
+    {
+        return $job->revisions()->orderByDesc('number')->firstOrFail();
+    }
+
+    /**
+     * Applies a change that was made on a revision to the newest plan.
+     *
+     * @param  array<array-key, mixed>  $payload
+     *
+     * @throws Trouble when the change does not fit
+     * @throws Conflict when the same items were changed since its base
+     */
+    public static function change(Job $job, User $user, int $base, array $payload): Revision
+    {
+        $change = Catalogue::read($payload, Shelves::ofCrew($job->crew));
+
+        return Immediate::run(static function () use ($job, $user, $base, $payload, $change): Revision {
+            $newest = self::newest($job);
+            $before = $newest->plan();
+            if ($base !== $newest->number) {
+                self::refuseWhenStale($job, $base, $newest, $change);
+            }
+            $after = self::applied($change, $before);
+            $touched = Difference::between($before, $after);
+
+            return $touched === [] ? $newest
+                : self::write($job, $user, $newest, $after, 'change', $change->words($before), $touched, $payload);
+        });
+    }
+
+    /** The plan that a change would make of the newest one. */
+    public static function preview(Job $job, Shelves $shelf, Plan $plan, mixed $payload): Plan
+    {
+        return self::applied(Catalogue::read((array) $payload, $shelf), $plan);
+    }
+
+    /**
+     * Takes back, or does again, one's own last change.
+     *
+     * @param  'undo'|'redo'  $kind
+     *
+     * @throws Trouble when there is nothing to take back
+     * @throws Conflict when somebody else has touched the same since
+     */
+    public static function restore(Job $job, User $user, string $kind): Revision
+    {
+        return Immediate::run(static function () use ($job, $user, $kind): Revision {
+            $number = UndoStack::of($job, $user)->top($kind)
+                ?? throw new Trouble($kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.');
+            $change = self::numbered($job, $number);
+            $newest = self::newest($job);
+            $later = $job->revisions()->where('number', '>', $number)->where('user_id', '!=', $user->id)->get()
+                ->first(static fn (Revision $r): bool => array_intersect($r->touched, $change->touched) !== []);
+            if ($later !== null) {
+                throw new Conflict($kind === 'undo' ? "taking back “{$change->words}”" : "“{$change->words}” again", self::told($later), $newest->number);
+            }
+            $source = $kind === 'undo' ? self::numbered($job, (int) $change->parent) : $change;
+            $before = $newest->plan();
+            $after = Difference::restore($before, $source->plan(), $change->touched);
+
+            return self::write($job, $user, $newest, $after, $kind, ($kind === 'undo' ? 'Undone: ' : 'Redone: ').$change->words,
+                Difference::between($before, $after), null, $number);
+        });
+    }
+
+    private static function applied(Change $change, Plan $plan): Plan
+    {
+        $after = $change->apply($plan);
+        Invariants::check($after);
+
+        return $after;
+    }
+
+    /** @throws Conflict when what the change touches on its base was touched since */
+    private static function refuseWhenStale(Job $job, int $base, Revision $newest, Change $change): void
+    {
+        $from = $job->revisions()->where('number', $base)->first() ?? throw new Trouble("The job has no revision {$base}.", '/base');
+        $plan = $from->plan();
+        $touches = Difference::between($plan, self::applied($change, $plan));
+        $since = $job->revisions()->where('number', '>', $base)->orderBy('number')->get()
+            ->filter(static fn (Revision $r): bool => array_intersect($r->touched, $touches) !== []);
+        if ($since->isNotEmpty()) {
+            throw new Conflict($change->words($plan), $since->map(self::told(...))->implode('; '), $newest->number);
+        }
+    }
+
+    private static function told(Revision $r): string
+    {
+        return $r->words.' ('.($r->user->name ?? 'somebody').', '.$r->created_at->format('H:i').')';
+    }
+
+    private static function numbered(Job $job, int $number): Revision
+    {
+        return $job->revisions()->where('number', $number)->firstOrFail();
+    }
+
+    /**
+     * @param  list<string>  $touched
+     * @param  array<array-key, mixed>|null  $payload
+     */
+    private static function write(
+        Job $job, ?User $user, ?Revision $parent, Plan $plan, string $kind, string $words, array $touched, ?array $payload = null, ?int $restores = null,
+    ): Revision {
+        $document = Revision::deflate($plan);
+        $revision = $job->revisions()->create([
+            'user_id' => $user?->id, 'number' => ($parent->number ?? 0) + 1, 'parent' => $parent?->number, 'change' => $payload,
+            'kind' => $kind, 'restores' => $restores, 'words' => mb_substr($words, 0, 250), 'touched' => $touched,
+            'document' => $document, 'created_at' => now(),
+        ]);
+        $job->update(['name' => $plan->name, 'client' => $plan->client]);
+        $job->touch();
+
+        return $revision;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\User;
+
+/** What one user can undo and redo in a job, told by the history alone. Any other change of theirs clears redo. */
+final readonly class UndoStack
+{
+    /**
+     * @param  array<int, string>  $undo  words by revision number, oldest first
+     * @param  array<int, string>  $redo
+     */
+    private function __construct(private array $undo, private array $redo) {}
+
+    public static function of(Job $job, User $user): self
+    {
+        $undo = $redo = [];
+        foreach ($job->revisions()->where('user_id', $user->id)->orderBy('number')->get(['number', 'kind', 'restores', 'words']) as $r) {
+            /** @var Revision $r */
+            $of = (int) $r->restores;
+            if ($r->kind === 'change') {
+                $undo[$r->number] = $r->words;
+                $redo = [];
+            } elseif ($r->kind === 'undo') {
+                $redo[$of] = $undo[$of] ?? '';
+                unset($undo[$of]);
+            } elseif ($r->kind === 'redo') {
+                $undo[$of] = $redo[$of] ?? '';
+                unset($redo[$of]);
+            }
+        }
+
+        return new self($undo, $redo);
+    }
+
+    /** Number of the revision that comes next, if any. */
+    public function top(string $kind): ?int
+    {
+        return array_key_last($kind === 'undo' ? $this->undo : $this->redo);
+    }
+
+    public function words(string $kind): ?string
+    {
+        $stack = $kind === 'undo' ? $this->undo : $this->redo;
+        $top = array_key_last($stack);
+
+        return $top === null ? null : $stack[$top];
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\Job;
+use App\Models\JoinEvent;
+use App\Models\Revision;
+use App\Models\User;
+use EmberDusk\Advice\Desk;
+use EmberDusk\Advice\Work;
+use EmberDusk\Plan\Plan;
+
+/** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
+final readonly class Workshop
+{
+    public function __construct(private Solutions $solutions) {}
+
+    public function work(Job $job, Plan $plan, ?Shelves $shelf = null): Work
+    {
+        return new Work($plan, $this->solutions->of($plan), ($shelf ?? Shelves::ofCrew($job->crew))->all(), self::joined($job));
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/answer */
+    public function answer(Job $job, User $user, Revision $revision, string $stage): array
+    {
+        $stack = UndoStack::of($job, $user);
+
+        return [
+            'job' => $job->id,
+            'revision' => $revision->number,
+            'keptAt' => $revision->created_at->toIso8601String(),
+            'undo' => $stack->words('undo'),
+            'redo' => $stack->words('redo'),
+            'desk' => Desk::of($stage, $this->work($job, $revision->plan())),
+        ];
+    }
+
+    /** @return list<string> controllers that a run has named */
+    private static function joined(Job $job): array
+    {
+        return array_values(JoinEvent::query()->whereIn('join_run_id', $job->joinRuns()->select('id'))->where('kind', 'named')
+            ->distinct()->pluck('device')->map(static fn (mixed $d): string => is_string($d) ? $d : '')->all());
+    }
+}

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
+import type { Figure } from '@/types/generated/responses';
+
+withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?: boolean }>(), { large: false, up: false, right: false });
+</script>
+
+<template>
+    <Popover as="span" class="relative inline-block">
+        <PopoverButton
+            class="fig dotted whitespace-nowrap leading-tight" :class="large ? 'text-xl font-semibold' : ''"
+            :aria-label="`${figure.label}: ${figure.text} ${figure.unit}. Show its working`"
+        >
+            {{ figure.text }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span>
+        </PopoverButton>
+        <PopoverPanel class="panel absolute z-30 w-96 p-4 text-left" :class="[up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']">
+            <h3 class="font-semibold">
+                {{ figure.label }}
+            </h3>
+            <p class="fig mt-2 break-words">
+                {{ figure.formula }} = <b>{{ figure.text }}</b> {{ figure.unit }}
+            </p>
+            <table class="fig mt-2 w-full text-[12.5px]">
+                <tbody>
+                    <tr v-for="input in figure.inputs" :key="input.symbol" class="border-t border-rule2 align-top">
+                        <th scope="row" class="pr-2 text-left font-semibold">{{ input.symbol }}</th>
+                        <td class="pr-2 font-words text-ink2">{{ input.meaning }}</td>
+                        <td class="whitespace-nowrap text-right">{{ input.text }} {{ input.unit }}</td>
+                    </tr>
+                </tbody>
+            </table>
+            <p v-if="figure.range" class="mt-2">
+                May lie from <span class="fig">{{ figure.range[0] }}</span> to <span class="fig">{{ figure.range[1] }}</span> {{ figure.unit }}.
+            </p>
+            <p v-if="figure.assumption" class="mt-2 text-ink2">{{ figure.assumption }}</p>
+            <p v-if="figure.source" class="mt-1 text-ink2">Source: {{ figure.source }}</p>
+        </PopoverPanel>
+    </Popover>
+</template>

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Slip } from '@/types/generated/responses';
+
+const props = defineProps<{ slips: Slip[]; label: string }>();
+const text = defineModel<string>({ required: true });
+const area = ref<HTMLTextAreaElement>();
+const emit = defineEmits<{ back: [what: 'undo' | 'redo'] }>();
+
+type Bit = { text: string; kind: string };
+
+/** A line in bits: numbers, words of the notation, names, remarks, and the slips underlined where they stand. */
+function bits(line: string, number: number): Bit[] {
+    const slip = props.slips.find((s) => s.line === number);
+    const cut = slip ? [line.slice(0, slip.column), line.slice(slip.column, slip.column + slip.length), line.slice(slip.column + slip.length)] : [line];
+    return cut.flatMap((part, n) => {
+        if (n === 1 || (slip && n === 0 && slip.length === 0)) {
+            return [...(n === 1 ? [] : plain(part)), { text: n === 1 ? part || ' ' : '', kind: 'slip' }].filter((b) => b.text !== '');
+        }
+        return plain(part);
+    });
+}
+
+function plain(part: string): Bit[] {
+    return [...part.matchAll(/#.*|\d[\d.,]*|\p{L}[\p{L}\p{N}_-]*|[^\p{L}\p{N}#]+/gu)].map(([word]) => ({
+        text: word,
+        kind: word.startsWith('#') ? 'remark' : /^\d/.test(word) ? 'number' : /^(start|left|right|close|gap|at)$/i.test(word) ? 'word' : 'name',
+    }));
+}
+
+const lines = computed(() => text.value.split('\n').map((line, n) => ({ number: n + 1, bits: bits(line, n + 1), slip: props.slips.find((s) => s.line === n + 1) })));
+
+function keys(event: KeyboardEvent): void {
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+        event.preventDefault();
+        event.stopPropagation();
+        emit('back', event.shiftKey ? 'redo' : 'undo');
+    }
+}
+
+defineExpose({
+    /** Puts the caret into a line. */
+    goTo(line: number): void {
+        const at = text.value.split('\n').slice(0, line - 1).join('\n').length + (line > 1 ? 1 : 0);
+        area.value?.focus();
+        area.value?.setSelectionRange(at, at);
+    },
+});
+</script>
+
+<template>
+    <div class="editor fig">
+        <div class="behind" aria-hidden="true">
+            <div v-for="line in lines" :key="line.number" class="line" :class="{ slipped: line.slip }">
+                <span class="no">{{ line.number }}</span><span v-for="(bit, n) in line.bits" :key="n" :class="bit.kind">{{ bit.text }}</span>
+            </div>
+        </div>
+        <textarea ref="area" v-model="text" :aria-label="label" :aria-invalid="slips.length > 0" spellcheck="false" autocapitalize="off" autocomplete="off" @keydown="keys" />
+    </div>
+</template>
+
+<style scoped>
+.editor {
+    position: relative;
+    font-size: 14px;
+    line-height: 32px;
+    min-height: 256px;
+}
+.behind {
+    min-height: 256px;
+    pointer-events: none;
+}
+.line {
+    min-height: 32px;
+    padding-left: 34px;
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+    border-bottom: 1px solid var(--rule);
+    position: relative;
+}
+.slipped {
+    background: var(--strip);
+    box-shadow: inset 3px 0 var(--ember);
+}
+.no {
+    position: absolute;
+    left: 8px;
+    font-size: 11px;
+    color: var(--ink-2);
+}
+textarea {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    padding: 0 0 0 34px;
+    border: 0;
+    resize: none;
+    background: transparent;
+    color: transparent;
+    caret-color: var(--ink);
+    font: inherit;
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+    overflow: hidden;
+}
+textarea:focus-visible {
+    outline-offset: 4px;
+}
+.number {
+    color: var(--ember);
+    font-weight: 600;
+}
+.name {
+    color: var(--dusk);
+}
+.remark {
+    color: var(--ink-2);
+    font-style: italic;
+}
+.slip {
+    color: var(--stop);
+    text-decoration: underline wavy var(--stop);
+    text-underline-offset: 5px;
+}
+</style>

@@ -1,0 +1,30 @@
+import { onBeforeUnmount, onMounted } from 'vue';
+
+export type Shortcut = { key: string; what: string; act: (event: KeyboardEvent) => void; ctrl?: boolean; shift?: boolean };
+
+function inField(event: KeyboardEvent): boolean {
+    const at = event.target as HTMLElement;
+    return at.matches?.('input, textarea, select, [contenteditable]') ?? false;
+}
+
+/** Shortcuts of the page that is open. Without Ctrl they rest while somebody types or a dialog is open. */
+export function useKeys(shortcuts: () => Shortcut[]): void {
+    function hear(event: KeyboardEvent): void {
+        if (event.defaultPrevented || document.querySelector('[role=dialog]')) {
+            return;
+        }
+        const ctrl = event.ctrlKey || event.metaKey;
+        if (event.altKey || (!ctrl && inField(event))) {
+            return;
+        }
+        const found = shortcuts().find(
+            (s) => s.key.toLowerCase() === event.key.toLowerCase() && (s.ctrl ?? false) === ctrl && (s.shift === undefined || s.shift === event.shiftKey),
+        );
+        if (found) {
+            event.preventDefault();
+            found.act(event);
+        }
+    }
+    onMounted(() => window.addEventListener('keydown', hear));
+    onBeforeUnmount(() => window.removeEventListener('keydown', hear));
+}

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue';
+import CableTable from '@/controls/CableTable.vue';
+import JobFrame from '@/controls/JobFrame.vue';
+import { provideDesk } from '@/lib/desk';
+import LightKey from '@/pictures/LightKey.vue';
+import Ribbon from '@/pictures/Ribbon.vue';
+import type { Shown } from '@/pictures/ribbon';
+import type { Answer } from '@/types/generated/responses';
+
+const props = defineProps<{ answer: Answer }>();
+const { desk, change, preview } = provideDesk(props.answer);
+const runs = computed(() => desk.value.wire?.runs ?? []);
+const longest = computed(() => Math.max(1, ...runs.value.map((r) => r.metres)));
+const shown = ref<Shown>('light');
+const views: { id: Shown; name: string; key: string }[] = [{ id: 'light', name: 'Light', key: 'l' }, { id: 'volts', name: 'Volts', key: 'v' }, { id: 'amps', name: 'Amps', key: 'a' }];
+const pattern = (run: string | undefined, at: 'ends' | 'middle') => void change({ kind: 'FeedPattern', run, pattern: at });
+
+/** Goes to a feed, a cable's row or a run's ribbon. */
+async function go(place: string): Promise<void> {
+    await nextTick();
+    const feed = runs.value.flatMap((r) => r.feeds).find((f) => f.id === place || f.cable?.id === place);
+    const field = document.querySelector<HTMLElement>(`[aria-label="Length of ${place.toUpperCase()} in metres"]`);
+    (field ?? document.querySelector<HTMLElement>(feed ? `[data-feed="${feed.id}"]` : '[data-feed]'))?.focus();
+}
+const shortcuts = computed(() => [
+    ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
+    { key: 'b', what: 'Feed both ends', act: () => pattern(runs.value[0]?.id, 'ends') },
+    { key: 'm', what: 'Feed the middle', act: () => pattern(runs.value[0]?.id, 'middle') },
+    { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
+    { key: 'r', what: 'Go to the ribbon, to read along it', act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus() },
+]);
+const things = computed(() => runs.value.flatMap((r) => [
+    { what: 'Feed both ends', where: r.name, act: () => pattern(r.id, 'ends') },
+    { what: 'Feed the middle', where: r.name, act: () => pattern(r.id, 'middle') },
+]));
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts" :things="things" @go="go">
+        <p v-if="runs.length === 0" class="text-ink2">There is no run yet. Type tape notes at Survey, then choose a strip at Kit.</p>
+        <div v-else class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+            <div role="group" aria-label="Show along the run" class="flex gap-4">
+                <span class="text-ink2">Show</span>
+                <button v-for="v in views" :key="v.id" type="button" :aria-pressed="shown === v.id" :class="shown === v.id ? 'border-b-2 border-ember font-semibold' : 'text-ink2'" @click="shown = v.id">{{ v.name }}</button>
+                <span class="text-ink2">at everything full</span>
+            </div>
+            <LightKey class="ml-auto" :colours="runs[0]?.colours ?? []" />
+        </div>
+        <article v-for="run in runs" :key="run.id" class="mb-6">
+            <Ribbon
+                :run="run" :longest="longest" :shown="shown" @add="change({ kind: 'AddFeed', run: run.id, at: $event })" @aim="(feed, where) => preview({ kind: 'MoveFeed', feed, ...where })"
+                @move="(feed, where) => change({ kind: 'MoveFeed', feed, ...where })" @remove="change({ kind: 'RemoveFeed', feed: $event })"
+            />
+            <div class="flex flex-wrap gap-3 pb-3">
+                <button type="button" class="quiet" @click="pattern(run.id, 'ends')">Feed both ends <kbd>B</kbd></button>
+                <button type="button" class="quiet" @click="pattern(run.id, 'middle')">Feed the middle <kbd>M</kbd></button>
+                <p class="text-[13px] leading-[30px] text-ink2">A pin moves by arrow keys or dragging and goes with Delete. A click on the ribbon feeds it there.</p>
+            </div>
+            <CableTable :run="run" :options="desk.wire?.cables ?? []" />
+        </article>
+    </JobFrame>
+</template>

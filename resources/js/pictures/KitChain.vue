@@ -1,0 +1,17 @@
+<template>
+    <!-- Supply, controller, cable and strip hang on one line of copper; the hub reaches them by radio. -->
+    <div class="chain"><slot /></div>
+</template>
+
+<style scoped>
+.chain {
+    display: grid;
+    grid-template-columns: repeat(5, minmax(0, 1fr));
+    gap: 16px;
+}
+@media (max-width: 900px) {
+    .chain {
+        grid-template-columns: repeat(2, minmax(0, 1fr));
+    }
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref } from 'vue';
+import type { WireFeed } from '@/types/generated/responses';
+import { ROW, useRibbon } from './ribbon';
+
+const props = defineProps<{ feed: WireFeed; number: number }>();
+const emit = defineEmits<{ aim: [where: object]; move: [where: object]; remove: [] }>();
+const { run, x, width } = useRibbon();
+const REST = 400;
+const held = ref(false);
+let aimed: number | null = null;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+const at = computed(() => x.value(props.feed.at));
+const label = computed(() => {
+    const cable = props.feed.cable;
+    return cable ? `${cable.id.toUpperCase()}${cable.drop ? ` ${cable.drop.text} V` : ''}` : 'no cable';
+});
+const toLeft = computed(() => at.value > width.value - 110);
+
+/** The keys move by whole cut marks; after a rest the last aim is kept. */
+function keys(event: KeyboardEvent): void {
+    const far = event.shiftKey ? 10 : 1;
+    const now = aimed ?? props.feed.pad;
+    const to = { ArrowLeft: now - far, ArrowRight: now + far, Home: 0, End: run.value.lastPad }[event.key];
+    if (to !== undefined) {
+        event.preventDefault();
+        aimed = Math.max(0, Math.min(run.value.lastPad, to));
+        emit('aim', { pad: aimed });
+        clearTimeout(timer);
+        timer = setTimeout(keep, REST);
+    } else if (event.key === 'Delete' || event.key === 'Backspace') {
+        event.preventDefault();
+        emit('remove');
+    }
+}
+
+function keep(): void {
+    clearTimeout(timer);
+    if (aimed !== null && aimed !== undefined) {
+        emit('move', { pad: aimed });
+        aimed = null;
+    }
+}
+onBeforeUnmount(keep);
+
+let dragged: number | null = null;
+
+function metres(event: PointerEvent): number {
+    const svg = (event.currentTarget as SVGElement).ownerSVGElement;
+    const left = svg?.getBoundingClientRect().left ?? 0;
+    return Math.max(0, Math.min(run.value.metres, x.value.invert(event.clientX - left)));
+}
+
+function grab(event: PointerEvent): void {
+    (event.currentTarget as SVGElement).setPointerCapture(event.pointerId);
+    held.value = true;
+    dragged = null;
+}
+
+function drag(event: PointerEvent): void {
+    if (held.value) {
+        dragged = metres(event);
+        emit('aim', { at: dragged });
+    }
+}
+
+function drop(): void {
+    if (held.value && dragged !== null) {
+        emit('move', { at: dragged });
+    }
+    held.value = false;
+}
+</script>
+
+<template>
+    <g
+        class="pin" :class="{ held }" role="slider" tabindex="0" :aria-label="`Feed ${feed.id.toUpperCase()} of ${run.name}`" :aria-valuemin="0" :aria-valuemax="run.lastPad" :aria-valuenow="feed.pad"
+        :aria-valuetext="`${feed.at.toFixed(2)} m`" :data-feed="feed.id" @keydown="keys" @blur="keep" @pointerdown="grab" @pointermove="drag" @pointerup="drop" @pointercancel="held = false"
+    >
+        <path :d="`M${at},${ROW.pin + 8}V${ROW.strip + ROW.stripHeight}`" stroke="var(--ink)" stroke-width="2" />
+        <rect :x="at - 9" :y="ROW.pin - 11" width="18" height="18" rx="2" :transform="`rotate(45 ${at} ${ROW.pin - 2})`" fill="var(--ink)" />
+        <text :x="at" :y="ROW.pin + 2" text-anchor="middle" class="fig no">{{ number }}</text>
+        <text :x="toLeft ? at - 17 : at + 17" :y="ROW.pin + 3" :text-anchor="toLeft ? 'end' : 'start'" class="fig label">{{ label }}</text>
+    </g>
+</template>
+
+<style scoped>
+.pin {
+    cursor: ew-resize;
+    touch-action: none;
+}
+.pin:focus-visible {
+    outline: none;
+}
+.pin:focus-visible rect,
+.pin.held rect {
+    fill: var(--ember);
+    stroke: var(--ember);
+    stroke-width: 4;
+}
+.no {
+    font-size: 11px;
+    font-weight: 700;
+    color: var(--sheet);
+}
+[data-face='night'] .pin:focus-visible .no {
+    color: var(--paper);
+}
+.label {
+    font-size: 12px;
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 4px;
+}
+</style>

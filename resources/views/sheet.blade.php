@@ -1,0 +1,65 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <title>{{ $sheet['job'] }}, revision {{ $sheet['revision'] }}</title>
+    <style>
+        @page { margin: 16mm 15mm; }
+        body { font: 10pt/1.4 'DejaVu Sans', sans-serif; color: #2c1a2f; margin: 0 auto; max-width: 180mm; }
+        h1 { font-size: 17pt; margin: 0; }
+        h2 { font-size: 12.5pt; margin: 14pt 0 3pt; }
+        h3 { font-size: 10pt; margin: 9pt 0 2pt; }
+        .head { border-bottom: 1.5pt solid #2c1a2f; padding-bottom: 4pt; }
+        .small { font-size: 8.5pt; color: #66505f; }
+        table { width: 100%; border-collapse: collapse; }
+        th { text-align: left; font-weight: normal; color: #66505f; font-size: 8.5pt; }
+        td, th { padding: 2.5pt 6pt 2.5pt 0; vertical-align: top; border-bottom: .5pt solid #dccdb9; font-size: 9pt; }
+        .right { text-align: right; }
+        td b { white-space: nowrap; }
+        .log { font-size: 8.5pt; margin: 2pt 0 0; padding: 0; list-style: none; }
+        .caution { border-top: .5pt solid #2c1a2f; margin-top: 14pt; padding-top: 4pt; font-size: 8.5pt; }
+    </style>
+</head>
+<body>
+    <div class="head">
+        <h1>{{ $sheet['job'] }}</h1>
+        <span class="small">{{ $sheet['client'] }} · revision {{ $sheet['revision'] }} · engine {{ $sheet['engine'] }} · printed {{ $sheet['printed'] }}</span>
+    </div>
+    @foreach ($sheet['runs'] as $run)
+        <h2>{{ $run['name'] }}, {{ $run['place'] }}</h2>
+        <table>
+            <tr><th>Said as</th><td>{{ $run['light'] === null ? 'not named yet' : '“'.$run['light'].'” in '.$run['room'] }}</td><th>Strip</th><td>{{ $run['strip'] ?? 'not chosen' }}, {{ $run['length'] }}</td></tr>
+            <tr><th>Supply</th><td>{{ $run['supply'] ?? 'not chosen' }}</td><th>Controller</th><td>{{ $run['controller'] ?? 'not chosen' }}</td></tr>
+        </table>
+        <h3>Feeds and cables</h3>
+        <table>
+            <tr><th>Cable</th><th>Way</th><th>Kind</th><th class="right">Length</th><th class="right">Core</th><th class="right">Lost</th><th class="right">At the strip</th></tr>
+            @foreach ($run['cables'] as $cable)
+                <tr><td><b>{{ $cable['id'] }}</b></td><td>{{ $cable['way'] }}</td><td>{{ $cable['kit'] }}</td><td class="right">{{ $cable['length'] }}</td><td class="right">{{ $cable['amps'] }}</td><td class="right">{{ $cable['drop'] }}</td><td class="right">{{ $cable['volts'] }}</td></tr>
+            @endforeach
+        </table>
+        @if ($run['figures'] !== [])
+            <h3>Predicted, everything full</h3>
+            <table>
+                @foreach ($run['figures'] as $figure)
+                    <tr><td>{{ $figure['label'] }}</td><td class="right"><b>{{ $figure['text'] }}</b> {{ $figure['unit'] }}</td><td class="small">{{ $figure['range'] === null ? '' : 'may lie from '.$figure['range'][0].' to '.$figure['range'][1] }}</td></tr>
+                @endforeach
+            </table>
+        @endif
+        <h3>To reset and join again</h3>
+        <div>{{ $run['reset'] ?? 'No controller chosen.' }}</div>
+    @endforeach
+    <h2>Join record{{ $sheet['joined'] === null ? '' : ', '.$sheet['joined'] }}</h2>
+    <div class="small">{{ $sheet['hub'] === null ? 'No hub chosen.' : 'Hub: '.$sheet['hub'] }} Run against stand-ins; the joins on site follow the same order.</div>
+    @if ($sheet['join'] === [])
+        <div>Nothing has been joined yet.</div>
+    @else
+        <ul class="log">
+            @foreach ($sheet['join'] as $line)
+                <li>{{ $line }}</li>
+            @endforeach
+        </ul>
+    @endif
+    <div class="caution">{{ $sheet['caution'] }}</div>
+</body>
+</html>

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use RuntimeException;
+use Symfony\Component\Process\Process;
+
+/** The application on a free port with a database of its own, in demo mode with the demo jobs. */
+final class Server
+{
+    private function __construct(public readonly string $url, private readonly Process $process, private readonly string $directory) {}
+
+    public static function start(): self
+    {
+        $root = dirname(__DIR__, 2);
+        $directory = sys_get_temp_dir().'/ember-server-'.bin2hex(random_bytes(6));
+        mkdir($directory.'/storage/framework/cache/data', 0777, true);
+        foreach (['views', 'sessions'] as $name) {
+            mkdir("{$directory}/storage/framework/{$name}");
+        }
+        mkdir($directory.'/storage/logs');
+        touch($directory.'/ember.sqlite');
+        $port = Browser::freePort();
+        $env = ['APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(random_bytes(32)), 'APP_DEBUG' => 'false', 'APP_URL' => "http://127.0.0.1:{$port}",
+            'DB_DATABASE' => $directory.'/ember.sqlite', 'EMBER_DEMO' => 'true', 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
+            'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'sync'];
+        $migrate = new Process(['php', 'artisan', 'migrate', '--seed', '--force'], $root, $env);
+        if ($migrate->run() !== 0) {
+            throw new RuntimeException($migrate->getOutput().$migrate->getErrorOutput());
+        }
+        $process = Process::fromShellCommandline("exec php -d opcache.enable_cli=1 -d upload_max_filesize=8M -d post_max_size=9M -S 127.0.0.1:{$port} ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php", $root.'/public', $env, null, null);
+        $process->start();
+        Browser::await("http://127.0.0.1:{$port}/up");
+
+        return new self("http://127.0.0.1:{$port}", $process, $directory);
+    }
+
+    public function stop(): void
+    {
+        $this->process->stop(2);
+        (new Process(['rm', '-rf', $this->directory]))->run();
+    }
+
+    public function log(): string
+    {
+        return (string) @file_get_contents($this->directory.'/storage/logs/laravel.log');
+    }
+}
