@@ -21,7 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Trouble::class, Conflict::class]);
-        $exceptions->render(static fn (Trouble $t, Request $request): JsonResponse|null => $request->expectsJson()
+        $exceptions->render(static fn (Trouble $t, Request $request): ?JsonResponse => $request->expectsJson()
             ? new JsonResponse(['message' => $t->getMessage(), 'pointer' => $t->pointer], 422) : null);
         $exceptions->render(static fn (Conflict $c): JsonResponse => new JsonResponse(
             ['message' => $c->getMessage(), 'yours' => $c->yours, 'theirs' => $c->theirs, 'revision' => $c->newest], 409));

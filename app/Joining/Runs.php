@@ -94,7 +94,7 @@ final readonly class Runs
         return ['run' => $run->id, 'speed' => $run->speed, 'picture' => Picture::of($live, $now)];
     }
 
-    /** @param list<Event> $events */
+    /** @param  list<Event>  $events */
     private static function keep(JoinRun $run, array $events): void
     {
         $number = (int) $run->events()->max('number');

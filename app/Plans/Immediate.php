@@ -8,8 +8,10 @@ use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /** A write transaction that takes the database's write lock at once, so that what it reads first still holds when it writes. */
-final readonly class Immediate
+final class Immediate
 {
+    private static bool $open = false;
+
     /**
      * @template T
      *
@@ -19,11 +21,12 @@ final readonly class Immediate
     public static function run(callable $work): mixed
     {
         $pdo = DB::connection()->getPdo();
-        if (DB::transactionLevel() > 0) {
-            return DB::transaction(fn () => $work());
+        if (self::$open || DB::transactionLevel() > 0) {
+            return $work();
         }
         // Laravel's own transaction_mode needs PHP 8.4.
         $pdo->exec('BEGIN IMMEDIATE');
+        self::$open = true;
         try {
             $result = $work();
             $pdo->exec('COMMIT');
@@ -33,6 +36,8 @@ final readonly class Immediate
             $pdo->exec('ROLLBACK');
 
             throw $e;
+        } finally {
+            self::$open = false;
         }
     }
 }

@@ -18,7 +18,7 @@ final class Shelves implements ShelfSource
     /** @var array<string, array{entry: Entry, written: array<array-key, mixed>}> */
     private array $entries = [];
 
-    /** @param iterable<array<array-key, mixed>> $written */
+    /** @param  iterable<array<array-key, mixed>>  $written */
     private function __construct(iterable $written)
     {
         foreach ($written as $document) {

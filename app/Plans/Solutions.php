@@ -15,7 +15,9 @@ final readonly class Solutions
 {
     private const DAY = 86_400;
 
-    public function __construct(private Repository $cache) {}
+    public function __construct(private Repository $cache)
+    {
+    }
 
     /** @return array<string, RunResult|Trouble> by run */
     public function of(Plan $plan): array

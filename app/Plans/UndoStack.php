@@ -15,7 +15,9 @@ final readonly class UndoStack
      * @param  array<int, string>  $undo  words by revision number, oldest first
      * @param  array<int, string>  $redo
      */
-    private function __construct(private array $undo, private array $redo) {}
+    private function __construct(private array $undo, private array $redo)
+    {
+    }
 
     public static function of(Job $job, User $user): self
     {

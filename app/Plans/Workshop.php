@@ -15,7 +15,9 @@ use EmberDusk\Plan\Plan;
 /** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
 final readonly class Workshop
 {
-    public function __construct(private Solutions $solutions) {}
+    public function __construct(private Solutions $solutions)
+    {
+    }
 
     public function work(Job $job, Plan $plan, ?Shelves $shelf = null): Work
     {

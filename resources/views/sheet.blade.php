@@ -50,7 +50,7 @@
         <div>{{ $run['reset'] ?? 'No controller chosen.' }}</div>
     @endforeach
     <h2>Join record{{ $sheet['joined'] === null ? '' : ', '.$sheet['joined'] }}</h2>
-    <div class="small">{{ $sheet['hub'] === null ? 'No hub chosen.' : 'Hub: '.$sheet['hub'] }} Run against stand-ins; the joins on site follow the same order.</div>
+    <div class="small">{{ $sheet['hub'] === null ? 'No hub chosen.' : 'Hub: '.$sheet['hub'].'.' }} Run against stand-ins; the joins on site follow the same order.</div>
     @if ($sheet['join'] === [])
         <div>Nothing has been joined yet.</div>
     @else

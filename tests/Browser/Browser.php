@@ -14,7 +14,9 @@ use Symfony\Component\Process\Process;
 /** A ChromeDriver of its own on a free port, with one headless Chromium whose page has exactly the size asked for. */
 final class Browser
 {
-    private function __construct(public readonly RemoteWebDriver $driver, private readonly Process $chromeDriver, private readonly string $profile) {}
+    private function __construct(public readonly RemoteWebDriver $driver, private readonly Process $chromeDriver, private readonly string $profile)
+    {
+    }
 
     public static function start(int $width = 1280, int $height = 800): self
     {

@@ -10,7 +10,9 @@ use Symfony\Component\Process\Process;
 /** The application on a free port with a database of its own, in demo mode with the demo jobs. */
 final class Server
 {
-    private function __construct(public readonly string $url, private readonly Process $process, private readonly string $directory) {}
+    private function __construct(public readonly string $url, private readonly Process $process, private readonly string $directory)
+    {
+    }
 
     public static function start(): self
     {
@@ -30,7 +32,7 @@ final class Server
         if ($migrate->run() !== 0) {
             throw new RuntimeException($migrate->getOutput().$migrate->getErrorOutput());
         }
-        $process = Process::fromShellCommandline("exec php -d opcache.enable_cli=1 -d upload_max_filesize=8M -d post_max_size=9M -S 127.0.0.1:{$port} ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php", $root.'/public', $env, null, null);
+        $process = Process::fromShellCommandline("exec php -d variables_order=EGPCS -d opcache.enable_cli=1 -d upload_max_filesize=8M -d post_max_size=9M -S 127.0.0.1:{$port} ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php", $root.'/public', $env, null, null);
         $process->start();
         Browser::await("http://127.0.0.1:{$port}/up");
 

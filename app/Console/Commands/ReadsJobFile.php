@@ -15,7 +15,7 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 /** Reads FILE (- is standard input) and answers with the exit codes of the command line: 0, 1 must stop, 2 bad input. */
 trait ReadsJobFile
 {
-    /** @param callable(): int $work */
+    /** @param  callable(): int  $work */
     protected function answering(callable $work): int
     {
         try {
@@ -48,7 +48,7 @@ trait ReadsJobFile
         return Shelves::ofFile(database_path('demo/shelf.json'));
     }
 
-    /** @param list<Finding> $findings */
+    /** @param  list<Finding>  $findings */
     protected function verdict(array $findings): int
     {
         foreach ($findings as $finding) {

@@ -18,7 +18,9 @@ use Illuminate\Http\JsonResponse;
 /** Edits are JSON: a change, undo and redo answer with the new state of the open stage; a preview writes nothing. */
 final readonly class EditController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private Workshop $workshop)
+    {
+    }
 
     public function show(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {

@@ -13,8 +13,6 @@ use App\Plans\Workshop;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use EmberDusk\Handover\Sheet;
-use EmberDusk\Joining\Event;
-use EmberDusk\Joining\Guide;
 use EmberDusk\Joining\Words;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -26,7 +24,9 @@ use Inertia\Response as Page;
 /** The Hand over stage: one sheet as page, as printable HTML and as PDF. */
 final readonly class HandoverController
 {
-    public function __construct(private Solutions $solutions) {}
+    public function __construct(private Solutions $solutions)
+    {
+    }
 
     public function show(Job $job, #[CurrentUser] User $user, Workshop $workshop): Page
     {
@@ -61,8 +61,7 @@ final readonly class HandoverController
         $run = $job->joinRuns()->latest('id')->first();
         if ($run !== null) {
             $live = Runs::live($job, $run);
-            $log = array_map(static fn (Event $e): string => Guide::clock($e->at).'  '.Words::of($e, $live->kit),
-                array_values(array_filter($live->log(), static fn (Event $e): bool => $e->kind !== 'press')));
+            $log = array_map(static fn (array $line): string => $line['at'].'  '.$line['text'], Words::lines($live->log(), $live->kit));
         }
 
         return ['printed' => now()->format('Y-m-d'), 'joined' => $run?->created_at?->format('Y-m-d H:i')] + Sheet::of($plan, $this->solutions->of($plan), $log, $revision->number);

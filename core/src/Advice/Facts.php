@@ -19,7 +19,7 @@ final readonly class Facts
     {
         return match (true) {
             $e instanceof Strip => [sprintf('%g V', $e->volts), sprintf('%g W/m', $e->wattsPerMetre()),
-                count($e->channels) === 1 ? 'single colour' : 'tunable white', sprintf('cut every %g mm', 1000 * $e->pitch)],
+                count($e->channels) === 1 ? 'single colour' : 'tunable white', sprintf('cut %g mm', 1000 * $e->pitch)],
             $e instanceof Supply => [sprintf('%g V', $e->volts), sprintf('%g A', $e->ratedAmps), sprintf('%.0f W', $e->ratedWatts())],
             $e instanceof Controller => ["{$e->channels} ch", sprintf('%g A a channel, %g A in all', $e->channelAmps, $e->totalAmps),
                 sprintf('%g-%g V', $e->inputLeast, $e->inputMost), sprintf('listens %g s', $e->profile->listens)],

@@ -27,7 +27,8 @@ use EmberDusk\Workings\Trouble;
 /** The chain of kit of every run, and for each place in it what the shelf has, with what speaks against it here. */
 final readonly class KitDesk
 {
-    private const KINDS = ['strip' => Strip::class, 'supply' => Supply::class, 'controller' => Controller::class, 'cable' => Cable::class];
+    /** In the order of the current. */
+    private const KINDS = ['supply' => Supply::class, 'controller' => Controller::class, 'cable' => Cable::class, 'strip' => Strip::class];
 
     /** @return array<string, mixed> */
     public static function picture(Work $work): array

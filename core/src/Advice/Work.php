@@ -17,7 +17,9 @@ final readonly class Work
      * @param  array<string, array{entry: Entry, written: array<array-key, mixed>}>  $shelf  by id
      * @param  list<string>  $joined  controllers
      */
-    public function __construct(public Plan $plan, public array $results, public array $shelf, public array $joined) {}
+    public function __construct(public Plan $plan, public array $results, public array $shelf, public array $joined)
+    {
+    }
 
     public function result(string $run): ?RunResult
     {

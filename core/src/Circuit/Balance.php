@@ -14,7 +14,8 @@ final readonly class Balance
         public float $controller,
         public float $rails,
         public float $load,
-    ) {}
+    ) {
+    }
 
     /** What is not accounted for, as a share of the EMF's power. */
     public function gap(): float

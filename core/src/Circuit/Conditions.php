@@ -12,7 +12,9 @@ final readonly class Conditions
 
     private const SUPPLY = 0.01;
 
-    public function __construct(public float $rail = 1.0, public float $supply = 1.0, public ?string $openFeed = null) {}
+    public function __construct(public float $rail = 1.0, public float $supply = 1.0, public ?string $openFeed = null)
+    {
+    }
 
     /** Thin rails and low volts. */
     public static function poor(): self

@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit;
 /** A network as SPICE text. Nodes inside a load are called x_…; every other one but 0 is in the solution too. */
 final readonly class Netlist
 {
-    /** @param list<Network> $islands */
+    /** @param  list<Network>  $islands */
     public static function write(string $title, array $islands): string
     {
         $lines = ['* '.preg_replace('/[^\x20-\x7e]/', '?', $title)];

@@ -15,7 +15,7 @@ use EmberDusk\Plan\Run;
 /** Everything that a run needs before it can be computed, found in the plan. */
 final readonly class Parts
 {
-    /** @param non-empty-array<string, LaidCable> $tails by feed id */
+    /** @param  non-empty-array<string, LaidCable>  $tails by feed id */
     private function __construct(
         public Strip $strip,
         public CutMarks $marks,
@@ -23,7 +23,8 @@ final readonly class Parts
         public Controller $controller,
         public LaidCable $trunk,
         public array $tails,
-    ) {}
+    ) {
+    }
 
     /** The parts; null while one is lacking or short of cores. */
     public static function of(Plan $plan, Run $run): ?self

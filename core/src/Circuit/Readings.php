@@ -78,14 +78,12 @@ final readonly class Readings
     /** @return non-empty-list<list<float>> */
     private static function volts(Network $network, Solution $solution): array
     {
-        $volts = [[]];
-        foreach (array_keys($network->stretches) as $n) {
-            foreach ($solution->groupVolts($n) as $c => $u) {
-                $volts[$c] = [...($volts[$c] ?? []), ...$u];
-            }
-        }
+        $stretches = array_map($solution->groupVolts(...), array_keys($network->stretches));
 
-        return $volts;
+        return array_map(
+            static fn (int $c): array => array_merge(...array_map(static fn (array $volts): array => $volts[$c] ?? [], $stretches)),
+            array_keys($stretches[0] ?? [[]]),
+        );
     }
 
     /** @return list<float> */

@@ -31,7 +31,8 @@ final readonly class RunResult
         public array $spread,
         public Balance $balance,
         public int $iterations,
-    ) {}
+    ) {
+    }
 
     public function darkest(): float
     {
@@ -84,7 +85,7 @@ final readonly class RunResult
         return $feeds[0];
     }
 
-    /** @param list<float> $light */
+    /** @param  list<float>  $light */
     private static function even(array $light): float
     {
         $most = max($light ?: [0.0]);
@@ -92,7 +93,7 @@ final readonly class RunResult
         return $most > 0 ? min($light ?: [0.0]) / $most : 0.0;
     }
 
-    /** @param list<float> $light */
+    /** @param  list<float>  $light */
     private static function ends(array $light): float
     {
         $a = $light[0] ?? 0.0;

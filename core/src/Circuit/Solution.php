@@ -11,7 +11,7 @@ use EmberDusk\Circuit\Solver\Terminals;
 final readonly class Solution
 {
     /**
-     * @param  list<float>  $volts  of the network's nodes
+     * @param  array<int, float>  $volts  of the network's nodes
      * @param  list<Ladder>  $ladders  of its stretches, in their order
      * @param  int  $iterations  that it took
      */
@@ -20,7 +20,8 @@ final readonly class Solution
         private array $volts,
         private array $ladders,
         public int $iterations,
-    ) {}
+    ) {
+    }
 
     public function volt(int $node): float
     {
@@ -98,16 +99,11 @@ final readonly class Solution
     {
         $s = $ladder->stretch;
         $weights = $s->weights();
-        $mean = static function (array $terminals, array $volts) use ($weights): float {
-            $sum = 0.0;
-            foreach ($terminals as $t => $node) {
-                $sum += $weights[$t] * $volts[$node];
-            }
-
-            return $sum;
-        };
-        $from = $mean($s->start, $this->volts);
-        $to = $mean($s->end, $this->volts);
+        $from = $to = 0.0;
+        foreach ($weights as $t => $w) {
+            $from += $w * $this->volts[$s->start[$t]];
+            $to += $w * $this->volts[$s->end[$t]];
+        }
         $differences = $ladder->differences();
         $nodes = [];
         for ($g = 0; $g < $s->groups; $g++) {

@@ -30,7 +30,8 @@ final readonly class Stretch
         public array $loads,
         public array $start,
         public array $end,
-    ) {}
+    ) {
+    }
 
     public function channels(): int
     {

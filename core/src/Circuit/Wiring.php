@@ -69,7 +69,7 @@ final class Wiring
         foreach ($this->parts->tails as $id => $cable) {
             if ($id !== $this->conditions->openFeed) {
                 $pad = $this->pads[$this->plan->feeds[$id]->pad];
-                $this->cores($cable, array_map(null, $out, $pad));
+                $this->cores($cable, array_map(static fn (int $from, int $to): array => [$from, $to], $out, $pad));
             }
         }
     }
@@ -131,7 +131,7 @@ final class Wiring
         return $this->pads[$pad];
     }
 
-    /** @param list<array{int, int}> $ends of each core */
+    /** @param  list<array{int, int}>  $ends of each core */
     private function cores(LaidCable $cable, array $ends): void
     {
         $kit = $this->plan->cable($cable->kit);

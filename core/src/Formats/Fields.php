@@ -9,8 +9,10 @@ use EmberDusk\Workings\Trouble;
 /** Typed reading of a decoded JSON object; whatever does not fit is told with its JSON Pointer. */
 final readonly class Fields
 {
-    /** @param array<array-key, mixed> $values */
-    public function __construct(private array $values, public string $pointer = '') {}
+    /** @param  array<array-key, mixed>  $values */
+    public function __construct(private array $values, public string $pointer = '')
+    {
+    }
 
     public function string(string $key, int $longest = 20_000): string
     {

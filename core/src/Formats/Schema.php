@@ -46,6 +46,9 @@ final class Schema
         $best = $error;
         $depth = -1;
         foreach ($error->subErrors() as $sub) {
+            if (! $sub instanceof ValidationError) {
+                continue;
+            }
             $leaf = self::deepest($sub);
             // A const tag that differs only says that another branch was meant.
             $rank = count($leaf->data()->fullPath()) - ($leaf->keyword() === 'const' ? 100 : 0);

@@ -37,7 +37,7 @@ final class Attempt
 
     public int $misses = 0;
 
-    /** @param list<Event> $log */
+    /** @param  list<Event>  $log */
     public static function of(string $device, Kit $kit, array $log): self
     {
         $attempt = new self;

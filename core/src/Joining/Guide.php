@@ -14,7 +14,11 @@ use EmberDusk\Kit\Profiles\ControllerProfile;
  */
 final readonly class Guide
 {
-    /** A search with less left than a window takes is started again first. */
+    /**
+     * A search with less left than a join takes is started again first.
+     *
+     * @param  list<Event>  $log
+     */
     public static function next(Kit $kit, array $log, float $now): Step
     {
         foreach (array_keys($kit->controllers) as $device) {
@@ -95,7 +99,7 @@ final readonly class Guide
         return self::app($device, $a, $where, $kit);
     }
 
-    /** @param array{float, float} $search */
+    /** @param  array{float, float}  $search */
     private static function reset(Kit $kit, string $device, Attempt $a, ControllerProfile $profile, string $where, array $search): Step
     {
         $name = strtoupper($device);

@@ -17,7 +17,9 @@ final readonly class Kit
      * @param  non-empty-array<string, ControllerProfile>  $controllers  by id
      * @param  array<string, string>  $names  what each controller is called on the sheet: the run that it lights
      */
-    private function __construct(public string $hubId, public HubProfile $hub, public array $controllers, public array $names) {}
+    private function __construct(public string $hubId, public HubProfile $hub, public array $controllers, public array $names)
+    {
+    }
 
     /** @throws Trouble when hub or controllers are not chosen yet */
     public static function of(Plan $plan): self

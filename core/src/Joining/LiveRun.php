@@ -13,8 +13,10 @@ final class LiveRun
     /** Seconds between the presses of a gesture that is done in one action. */
     private const BEAT = 0.35;
 
-    /** @param list<Event> $log in the order of time */
-    public function __construct(public readonly Kit $kit, private readonly int $seed, private array $log) {}
+    /** @param  list<Event>  $log in the order of time */
+    public function __construct(public readonly Kit $kit, private readonly int $seed, private array $log)
+    {
+    }
 
     /** @return list<Event> */
     public function log(): array

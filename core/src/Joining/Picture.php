@@ -27,7 +27,7 @@ final readonly class Picture
             ], array_keys($run->kit->controllers)),
             'list' => array_map(static fn (string $d, string $n): array => ['device' => $d, 'name' => $n], array_keys($site->list()), array_values($site->list())),
             'letters' => $run->kit->hub->letters,
-            'log' => array_map(static fn (Event $e): array => ['at' => Guide::clock($e->at), 'kind' => $e->kind, 'text' => Words::of($e, $run->kit)], $log),
+            'log' => Words::lines($log, $run->kit),
             'missed' => count(array_filter($log, static fn (Event $e): bool => $e->kind === 'missed')),
             'named' => count(array_filter($log, static fn (Event $e): bool => $e->kind === 'named')),
             'nextAt' => self::soonest($now, [$site->nextChange(), $closes === null ? null : $closes + 0.05]),
@@ -86,7 +86,7 @@ final readonly class Picture
         return $signal === null ? null : ['from' => $signal[0], 'times' => $signal[1]->times];
     }
 
-    /** @param list<float|null> $times */
+    /** @param  list<float|null>  $times */
     private static function soonest(float $now, array $times): ?float
     {
         $coming = array_filter($times, static fn (?float $t): bool => $t !== null && $t > $now);

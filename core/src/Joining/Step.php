@@ -24,5 +24,6 @@ final readonly class Step
         public ?array $window = null,
         public string $alert = '',
         public string $caution = '',
-    ) {}
+    ) {
+    }
 }

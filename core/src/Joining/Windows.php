@@ -63,7 +63,7 @@ final readonly class Windows
                     $windows[] = [$event->at, $event->at + $profile->listens];
                     $presses = [];
                 }
-            } elseif (in_array($event->kind, ['saw-joined', 'power-off'], true) && $windows !== []) {
+            } elseif (in_array($event->kind, ['saw-joined', 'found', 'power-off'], true) && $windows !== []) {
                 $last = count($windows) - 1;
                 $windows[$last][1] = max($windows[$last][0], min($windows[$last][1], $event->at));
             }

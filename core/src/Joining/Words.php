@@ -7,6 +7,31 @@ namespace EmberDusk\Joining;
 /** A line of the log in words. */
 final readonly class Words
 {
+    /**
+     * A whole log in words; the presses of one gesture are one line.
+     *
+     * @param  list<Event>  $log
+     * @return list<array{at: string, kind: string, text: string}>
+     */
+    public static function lines(array $log, Kit $kit): array
+    {
+        $lines = [];
+        $presses = 0;
+        foreach ($log as $n => $e) {
+            $before = $log[$n - 1] ?? null;
+            $same = $e->kind === 'press' && $before?->kind === 'press' && $before->device === $e->device && $e->at - $before->at < 2.0;
+            $presses = $same ? $presses + 1 : 1;
+            $line = ['at' => Guide::clock($e->at), 'kind' => $e->kind, 'text' => self::of($e, $kit).($same ? " {$presses} times" : '')];
+            if ($same) {
+                $lines[count($lines) - 1] = $line;
+            } else {
+                $lines[] = $line;
+            }
+        }
+
+        return array_values($lines);
+    }
+
     public static function of(Event $e, Kit $kit): string
     {
         $name = strtoupper($e->device);

@@ -26,7 +26,8 @@ final readonly class Controller implements Entry
         public float $channelOhms,
         public float $standbyAmps,
         public ControllerProfile $profile,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

@@ -10,7 +10,9 @@ use EmberDusk\Kit\Profiles\HubProfile;
 /** A hub with its phone app: how it searches, finds and names. */
 final readonly class Hub implements Entry
 {
-    public function __construct(private string $id, private string $name, public HubProfile $profile) {}
+    public function __construct(private string $id, private string $name, public HubProfile $profile)
+    {
+    }
 
     public static function read(Fields $f): self
     {

@@ -31,7 +31,8 @@ final readonly class Strip implements Entry
         public float $plusRail,
         public float $returnRail,
         public array $channels,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

@@ -17,7 +17,8 @@ final readonly class Supply implements Entry
         public float $sourceOhms,
         public float $limitAmps,
         public float $overloadAmps,
-    ) {}
+    ) {
+    }
 
     /** Limit 1.1 and sustained overload 1.5 times the rating where the leaflet is silent (engineering.md 4 and 7). */
     public static function read(Fields $f): self

@@ -11,8 +11,10 @@ final class Clause
 
     private int $at = 0;
 
-    /** @param non-empty-list<Word> $words */
-    public function __construct(private readonly array $words) {}
+    /** @param  non-empty-list<Word>  $words */
+    public function __construct(private readonly array $words)
+    {
+    }
 
     public function peek(int $ahead = 0): ?Word
     {

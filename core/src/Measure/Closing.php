@@ -10,7 +10,7 @@ final readonly class Closing
     /** A tape on two walls is not better than this, in metres. */
     private const TOLERANCE = 0.02;
 
-    /** @param list<Leg> $legs */
+    /** @param  list<Leg>  $legs */
     public static function slip(TapeSheet $sheet, array $legs, Word $close): ?Slip
     {
         $corners = $sheet->corners;

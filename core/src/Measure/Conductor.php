@@ -33,7 +33,8 @@ final readonly class Conductor
         public ?float $capacity,
         public string $resistanceSource,
         public string $capacitySource,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $system  mm2 or awg

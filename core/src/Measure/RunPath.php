@@ -12,7 +12,9 @@ final readonly class RunPath
      * @param  list<float>  $lengths  metres
      * @param  list<float>  $jumps  metres, one fewer than sections
      */
-    public function __construct(public array $sections, public array $lengths, public array $jumps) {}
+    public function __construct(public array $sections, public array $lengths, public array $jumps)
+    {
+    }
 
     public function length(): float
     {

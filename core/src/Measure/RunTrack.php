@@ -7,10 +7,10 @@ namespace EmberDusk\Measure;
 /** Collects a run's straight bits along the walls into sections and the gaps between them. */
 final class RunTrack
 {
-    /** @var list<non-empty-list<Point>> */
+    /** @var array<int, non-empty-list<Point>> */
     private array $sections = [];
 
-    /** @var list<float> */
+    /** @var array<int, float> */
     private array $lengths = [];
 
     /** @var list<float> */
@@ -24,7 +24,7 @@ final class RunTrack
         $last = count($this->sections) - 1;
         if ($last >= 0 && abs($start - $this->end) < 1e-9) {
             $this->sections[$last][] = $to;
-            $this->lengths[$last] += $length;
+            $this->lengths[$last] = ($this->lengths[$last] ?? 0.0) + $length;
         } else {
             if ($last >= 0) {
                 $this->jumps[] = $start - $this->end;
@@ -37,6 +37,6 @@ final class RunTrack
 
     public function path(): RunPath
     {
-        return new RunPath($this->sections, $this->lengths, $this->jumps);
+        return new RunPath(array_values($this->sections), array_values($this->lengths), $this->jumps);
     }
 }

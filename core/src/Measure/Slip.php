@@ -19,5 +19,6 @@ final readonly class Slip
         public int $length,
         public string $message,
         public ?string $instead = null,
-    ) {}
+    ) {
+    }
 }

@@ -27,7 +27,9 @@ final class TapeNotes
 
     private float $heading = 0.0;
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     public static function read(string $text): TapeSheet
     {
@@ -120,7 +122,7 @@ final class TapeNotes
         return mb_strtolower($word->text);
     }
 
-    /** @param list<Gap> $before */
+    /** @param  list<Gap>  $before */
     private function readGap(Clause $clause, float $leg, array $before): Gap
     {
         $clause->keyword('gap', 'After a comma comes “gap”, its length, “at” and its place.');

@@ -20,9 +20,10 @@ final readonly class TapeSheet
         public array $openings,
         public array $runs,
         public array $slips,
-    ) {}
+    ) {
+    }
 
-    /** @param list<Leg> $legs */
+    /** @param  list<Leg>  $legs */
     public static function of(string $start, array $legs, bool $closed): self
     {
         $at = new Point(0.0, 0.0);
@@ -51,7 +52,7 @@ final readonly class TapeSheet
         return new self($start, $corners, $closed, $openings, array_map(static fn (RunTrack $t): RunPath => $t->path(), $tracks), []);
     }
 
-    /** @param list<Slip> $slips */
+    /** @param  list<Slip>  $slips */
     public function with(array $slips): self
     {
         return new self($this->start, $this->corners, $this->closed, $this->openings, $this->runs, $slips);

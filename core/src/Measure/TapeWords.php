@@ -7,7 +7,7 @@ namespace EmberDusk\Measure;
 /** Cuts tape notes into clauses (a line, or after `;`) of words; a comma right between digits is part of a number. */
 final readonly class TapeWords
 {
-    /** @return list<list<Word>> clauses without empty ones; a remark after # is left out */
+    /** @return list<non-empty-list<Word>> clauses without empty ones; a remark after # is left out */
     public static function clauses(string $text): array
     {
         $clauses = [];

@@ -9,6 +9,8 @@ use EmberDusk\Kit\Entry;
 /** A frozen copy of a shelf entry: as written on the shelf that day, as read, and its content hash. */
 final readonly class Frozen
 {
-    /** @param array<array-key, mixed> $written */
-    public function __construct(public string $hash, public array $written, public Entry $entry) {}
+    /** @param  array<array-key, mixed>  $written */
+    public function __construct(public string $hash, public array $written, public Entry $entry)
+    {
+    }
 }

@@ -96,11 +96,11 @@ final readonly class Invariants
         }
     }
 
-    /** @param class-string $kind */
+    /** @param  class-string  $kind */
     private static function kit(Plan $plan, ?string $id, string $kind, string $pointer): void
     {
         self::need($id === null || ($plan->kit[$id]->entry ?? null) instanceof $kind, $pointer,
-            "The job's kit has no ".strtolower(substr((string) strrchr($kind, "\\"), 1))." “{$id}”.");
+            "The job's kit has no ".strtolower(substr((string) strrchr($kind, '\\'), 1))." “{$id}”.");
     }
 
     private static function need(bool $holds, string $pointer, string $message): void

@@ -13,5 +13,6 @@ final readonly class Limits
         public float $evenness = 0.90,
         public float $seam = 0.05,
         public float $cableCelsius = 40.0,
-    ) {}
+    ) {
+    }
 }

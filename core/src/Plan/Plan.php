@@ -40,7 +40,8 @@ final readonly class Plan
         public array $cables = [],
         public array $lights = [],
         public array $kit = [],
-    ) {}
+    ) {
+    }
 
     /**
      * The same plan with some lists changed; kit that nothing uses any more is dropped.

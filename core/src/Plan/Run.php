@@ -21,7 +21,8 @@ final readonly class Run
         public ?string $strip = null,
         public ?string $supply = null,
         public ?string $controller = null,
-    ) {}
+    ) {
+    }
 
     public function name(): string
     {

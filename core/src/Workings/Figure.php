@@ -25,7 +25,8 @@ final readonly class Figure
         public string $assumption = '',
         public string $source = '',
         public ?Range $range = null,
-    ) {}
+    ) {
+    }
 
     public function text(): string
     {

@@ -7,7 +7,7 @@ namespace EmberDusk\Workings;
 /** What is wrong or undecided: where, how much against which limit, on whose word, and what mends it. */
 final readonly class Finding
 {
-    /** @param list<Fix> $fixes */
+    /** @param  list<Fix>  $fixes */
     public function __construct(
         public string $code,
         public Severity $severity,
@@ -18,7 +18,8 @@ final readonly class Finding
         public ?float $limit = null,
         public string $source = '',
         public array $fixes = [],
-    ) {}
+    ) {
+    }
 
     /**
      * Worst first; among equals in the order they were found.

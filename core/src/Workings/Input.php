@@ -12,5 +12,6 @@ final readonly class Input
         public string $meaning,
         public float $value,
         public string $unit,
-    ) {}
+    ) {
+    }
 }

@@ -7,11 +7,13 @@ namespace EmberDusk\Workings;
 /** Where a predicted value may lie, low to high. */
 final readonly class Range
 {
-    public function __construct(public float $low, public float $high) {}
-
-    public static function over(float ...$values): self
+    public function __construct(public float $low, public float $high)
     {
-        return new self(min($values), max($values));
+    }
+
+    public static function over(float $value, float ...$others): self
+    {
+        return new self(min($value, ...$others), max($value, ...$others));
     }
 
     /** Whether the limit lies inside, so that no verdict can be given. */

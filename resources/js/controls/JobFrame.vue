@@ -19,7 +19,7 @@ const emit = defineEmits<{ go: [place: string] }>();
 const { desk, answer, status, message, change, undo, redo } = useDesk();
 const shown = ref<'' | 'find' | 'keys' | 'history'>('');
 const user = computed(() => usePage().props.user as { name: string; crew: string } | null);
-const time = computed(() => new Date(answer.value.keptAt).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' }));
+const time = computed(() => new Date(answer.value.keptAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }));
 const kept = computed(() => ({ kept: `Kept ${time.value} · revision ${answer.value.revision}`, keeping: 'Keeping …', waiting: 'Not kept yet' })[status.value]);
 
 const frameKeys = computed<Shortcut[]>(() => [

@@ -70,7 +70,7 @@ useKeys(() => [
                 <div class="flex flex-wrap items-baseline gap-x-3">
                     <h2 class="text-lg font-semibold"><Link :href="`/jobs/${job.id}/${job.next?.stage ?? 'handover'}`" class="hover:underline">{{ job.name }}</Link></h2>
                     <span class="text-ink2">{{ job.client }}</span>
-                    <span class="ml-auto text-ink2">revision <span class="fig">{{ job.revision }}</span>, {{ new Date(job.changed).toLocaleDateString() }}</span>
+                    <span class="ml-auto text-ink2">revision <span class="fig">{{ job.revision }}</span>, {{ new Date(job.changed).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }) }}</span>
                 </div>
                 <StageStrip class="mt-2" :stages="job.stages" :job="job.id" small />
                 <p class="mt-2">

@@ -90,7 +90,7 @@ watch(() => picture.value?.done, (done, before) => {
             <JoinStepCard :picture="picture" :now="now" :said-yes="YES[picture.step.kind]" :said-no="NO[picture.step.kind]" @hand="hand" @press="press(device?.presses ?? 1)" @power="power(true)" @name="name" />
             <div class="min-w-0">
                 <Lanes :lanes="picture.lanes" :now="now" />
-                <div class="mt-3 grid gap-4 border-t border-rule pt-3 xl:grid-cols-[auto_minmax(0,1fr)]">
+                <div class="mt-3 grid gap-4 border-t border-rule pt-3 md:grid-cols-[minmax(0,1fr)_190px]">
                     <section aria-label="Drawn kit">
                         <h3 class="mb-1 text-[13px] text-ink2">The kit, as stand-ins</h3>
                         <StandIn v-for="d in picture.devices" :key="d.id" :device="d" :now="now" @power="power($event, d.id)" @press="press($event, d.id)" />
@@ -109,7 +109,7 @@ watch(() => picture.value?.done, (done, before) => {
                 </div>
                 <section aria-labelledby="log" class="mt-3 border-t border-rule pt-2">
                     <h3 id="log" class="mb-1 text-[13px] text-ink2">Log</h3>
-                    <ol class="max-h-36 overflow-y-auto" tabindex="0" aria-labelledby="log">
+                    <ol class="max-h-[168px] overflow-y-auto" tabindex="0" aria-labelledby="log">
                         <li v-for="(entry, n) in [...picture.log].reverse()" :key="n" class="grid grid-cols-[5ch_1fr] gap-2 leading-5" :class="{ 'font-semibold text-watch': entry.kind === 'missed' }">
                             <span class="fig text-ink2">{{ entry.at }}</span>{{ entry.text }}
                         </li>

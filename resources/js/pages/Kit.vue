@@ -13,7 +13,12 @@ const runs = computed(() => desk.value.kit?.runs ?? []);
 const at = ref(0);
 const run = computed(() => runs.value[Math.min(at.value, runs.value.length - 1)]);
 const slots = computed<Slot[]>(() => (run.value && desk.value.kit ? [...run.value.slots, desk.value.kit.hub] : []));
-const open = ref(Math.max(0, slots.value.findIndex((s) => s.chosen === null)));
+/** The strip decides what the rest must do, so it is chosen first. */
+function undecided(): number {
+    const free = slots.value.filter((s) => s.chosen === null);
+    return Math.max(0, slots.value.findIndex((s) => s.slot === (free.find((f) => f.slot === 'strip') ?? free[0])?.slot));
+}
+const open = ref(undecided());
 
 function choose(slot: Slot, kit: string): void {
     void change({ kind: 'ChooseKit', run: slot.slot === 'hub' ? '' : run.value?.id, kit });
@@ -24,7 +29,7 @@ function go(place: string): void {
         open.value = slots.value.length - 1;
     } else {
         at.value = Math.max(0, runs.value.findIndex((r) => r.id === place));
-        open.value = Math.max(0, slots.value.findIndex((s) => s.chosen === null));
+        open.value = undecided();
     }
 }
 const KEYS: Record<string, string> = { strip: 's', supply: 'p', controller: 'c', cable: 'b', hub: 'u' };
@@ -89,7 +94,7 @@ function step(event: KeyboardEvent): void {
 <style scoped>
 .row {
     display: grid;
-    grid-template-columns: 20px minmax(0, 1.1fr) minmax(0, 1.2fr) minmax(0, 1fr);
+    grid-template-columns: 20px minmax(0, 1fr) minmax(0, 1.35fr) minmax(0, 1fr);
     gap: 12px;
     align-items: start;
     width: 100%;

@@ -90,7 +90,7 @@ const shortcuts = [
                     <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig">right 3.80 cove</span>
                 </p>
             </section>
-            <section aria-label="Tape sheet" class="max-h-[560px] min-h-[320px]">
+            <section aria-label="Tape sheet" class="h-[calc(100vh-190px)] min-h-[320px] max-h-[640px]">
                 <TapeSheet :sheet="place.sheet" :title="place.name" />
             </section>
         </div>

@@ -8,13 +8,14 @@ const props = defineProps<{ lanes: JoinLane[]; now: number }>();
 const box = ref<HTMLElement>();
 const width = useWidth(box, 700);
 const LABEL = 96;
-const LANE = 62;
 const TOP = 28;
 const BACK = 60;
 const AHEAD = 60;
-const x = computed(() => scaleLinear([-BACK, AHEAD], [LABEL, width.value - 12]));
+const x = computed(() => scaleLinear([-BACK, AHEAD], [LABEL, width.value - 24]));
 const ticks = [-60, -45, -30, -15, 0, 15, 30, 45, 60];
-const height = computed(() => TOP + props.lanes.length * LANE + 6);
+/** Few devices get taller lanes. */
+const each = computed(() => Math.max(62, Math.min(72, 280 / props.lanes.length)));
+const height = computed(() => TOP + props.lanes.length * each.value + 6);
 const clip = (t: number) => x.value(Math.max(-BACK, Math.min(AHEAD, t - props.now)));
 const seen = (from: number, to: number) => to - props.now > -BACK && from - props.now < AHEAD;
 
@@ -41,7 +42,7 @@ function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
                     <text :x="x(t)" y="14" text-anchor="middle">{{ t === 0 ? 'now' : `${t > 0 ? '+' : '−'}${Math.abs(t)} s` }}</text>
                 </g>
             </g>
-            <g v-for="(lane, n) in lanes" :key="lane.id" :transform="`translate(0 ${TOP + n * LANE})`">
+            <g v-for="(lane, n) in lanes" :key="lane.id" :transform="`translate(0 ${TOP + n * each})`">
                 <text x="0" y="20" class="fig font-semibold">{{ lane.label }}</text>
                 <text x="0" y="37" class="note">{{ lane.note }}</text>
                 <path :d="`M${x(-BACK)},15H${x(AHEAD)}`" stroke="var(--ink-2)" stroke-width="1.2" />
@@ -49,14 +50,14 @@ function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
                     <g v-if="seen(bar.from, bar.to)" :class="bar.kind">
                         <rect :x="clip(bar.from)" y="3" :width="Math.max(0, clip(bar.to) - clip(bar.from))" height="24" class="past" />
                         <rect v-if="bar.to > now" :x="clip(Math.max(bar.from, now))" y="3" :width="Math.max(0, clip(bar.to) - clip(Math.max(bar.from, now)))" height="24" class="ahead" />
-                        <text v-if="clip(bar.to) - clip(bar.from) > 56" :x="clip(bar.to) - 6" y="19" text-anchor="end" class="fig bartext">{{ bar.text }}</text>
+                        <text v-if="clip(bar.to) - clip(bar.from) > 56" :x="clip(bar.to) - 6" y="19" text-anchor="end" class="fig bartext" :class="{ over: bar.to <= now }">{{ bar.text }}</text>
                     </g>
                 </template>
                 <g v-for="(mark, m) in marks(lane)" :key="m">
                     <circle :cx="mark.x" cy="15" r="4.5" fill="var(--paper)" stroke="var(--ink)" stroke-width="2" />
                     <text :x="mark.x + 2" :y="41 + mark.row * 13" class="note">{{ mark.text }}</text>
                 </g>
-                <path :d="`M0,${LANE - 4}H${width}`" stroke="var(--rule-2)" />
+                <path :d="`M0,${each - 4}H${width}`" stroke="var(--rule-2)" />
             </g>
             <path :d="`M${x(0)},${TOP - 6}V${height}`" stroke="var(--ember)" stroke-width="2" />
         </svg>
@@ -84,7 +85,7 @@ function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
 .listens .ahead {
     fill: var(--copper);
 }
-.listens .bartext {
+.listens .bartext:not(.over) {
     color: #2c1a2f;
     font-weight: 600;
 }

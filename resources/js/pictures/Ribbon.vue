@@ -26,10 +26,10 @@ const reading = ref<number | null>(null);
 
 <template>
     <section :aria-labelledby="`run-${run.id}`" ref="box" class="relative">
-        <h2 :id="`run-${run.id}`" class="text-base font-semibold">{{ run.name }}</h2>
-        <p class="mb-2 text-[13px] text-ink2">
-            <span class="fig">{{ run.length }}</span> m{{ run.endsMeet ? ', both ends meet' : '' }} · {{ run.strip ?? 'no strip yet' }}
-        </p>
+        <h2 :id="`run-${run.id}`" class="mb-2 text-base font-semibold">
+            {{ run.name }}
+            <span class="ml-2 font-words text-[13px] font-normal tracking-normal text-ink2"><span class="fig">{{ run.length }}</span> m{{ run.endsMeet ? ', both ends meet' : '' }} · {{ run.strip ?? 'no strip yet' }}</span>
+        </h2>
         <p v-if="run.trouble" class="border-l-4 border-watch bg-sheet px-3 py-2">{{ run.trouble }}</p>
         <div class="relative">
             <div v-if="run.supply" class="device left-0 w-[210px]">

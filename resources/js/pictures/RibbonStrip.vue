@@ -61,7 +61,7 @@ function keys(event: KeyboardEvent): void {
             @pointermove="reading = where($event)" @pointerleave="focused || (reading = null)" @click="emit('add', where($event))"
         >
             <rect :x="x(0)" :y="ROW.strip" :width="Math.max(1, x(run.metres) - x(0))" :height="ROW.stripHeight" :fill="run.light.length ? `url(#light-${run.id})` : 'var(--rule-2)'" stroke="var(--ink-2)" />
-            <path v-for="m in marks" :key="m" :d="`M${x(m)},${ROW.strip + ROW.stripHeight - 4}v4`" stroke="var(--ink-2)" stroke-width="0.8" />
+            <path v-for="m in marks" :key="m" :d="`M${x(m)},${ROW.strip + ROW.stripHeight - 4}v4`" stroke="#fff3e2" stroke-opacity="0.75" stroke-width="1" />
         </g>
         <g v-if="reading !== null">
             <path :d="`M${x(reading)},${ROW.strip - 4}V${ROW.curve + ROW.curveHeight}`" stroke="var(--ember)" stroke-width="1.2" stroke-dasharray="3 3" />

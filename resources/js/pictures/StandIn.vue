@@ -14,8 +14,8 @@ const lit = computed(() => {
 
 <template>
     <!-- The drawn kit: a controller with its switch and key, and the strip that hangs on it. -->
-    <div class="flex flex-wrap items-center gap-3" role="group" :aria-label="`Stand-in for ${device.id.toUpperCase()}`">
-        <svg viewBox="0 0 250 58" class="h-14 w-60" role="img" :aria-label="`${device.name} strip is ${lit ? 'lit' : 'dark'}`" :data-lit="lit">
+    <div class="flex flex-wrap items-center gap-2" role="group" :aria-label="`Stand-in for ${device.id.toUpperCase()}`">
+        <svg viewBox="0 0 250 58" class="h-[84px] w-full max-w-[362px]" role="img" :aria-label="`${device.name} strip is ${lit ? 'lit' : 'dark'}`" :data-lit="lit">
             <rect x="1" y="8" width="64" height="42" rx="4" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />
             <text x="33" y="26" text-anchor="middle" class="fig text-[13px] font-bold">{{ device.id.toUpperCase() }}</text>
             <circle cx="22" cy="39" r="4" :fill="device.powered ? 'var(--lit)' : 'none'" stroke="var(--ink)" />

@@ -6,7 +6,7 @@ import type { Sheet } from '@/types/generated/responses';
 
 const props = defineProps<{ sheet: Sheet; title: string }>();
 const WIDTH = 620;
-const HEIGHT = 520;
+const HEIGHT = 600;
 const MARGIN = 78;
 
 const corners = computed(() => props.sheet.corners as [number, number][]);
@@ -98,7 +98,7 @@ const middle = computed(() => ({ x: px.value((box.value.x0 + box.value.x1) / 2),
                 </g>
             </g>
             <circle :cx="px(corners[0]?.[0] ?? 0)" :cy="py(corners[0]?.[1] ?? 0)" r="6" fill="var(--paper)" stroke="var(--ink)" stroke-width="2" />
-            <text :x="px(corners[0]?.[0] ?? 0) + 20" :y="py(corners[0]?.[1] ?? 0) - 18" class="text-[13px] text-ink2">{{ sheet.start ? `start, ${sheet.start}` : 'start' }}</text>
+            <text :x="px(corners[0]?.[0] ?? 0) + 32" :y="py(corners[0]?.[1] ?? 0) - 30" class="text-[13px] text-ink2">{{ sheet.start ? `start, ${sheet.start}` : 'start' }}</text>
             <text :x="middle.x" :y="middle.y - 4" text-anchor="middle" class="font-head text-lg font-semibold">{{ title }}</text>
             <text v-for="(run, n) in sheet.runs" :key="run.word" :x="middle.x" :y="middle.y + 18 + 18 * n" text-anchor="middle" class="text-[13px] text-ink2">{{ run.word }} {{ run.length.toFixed(2) }} m</text>
         </g>

@@ -13,7 +13,7 @@ export interface RibbonFrame {
 
 export const RIBBON: InjectionKey<RibbonFrame> = Symbol('ribbon');
 
-export const ROW = { box: 0, boxHeight: 50, tails: 50, pin: 128, strip: 146, stripHeight: 26, ruler: 172, curve: 208, curveHeight: 118, all: 352 };
+export const ROW = { box: 0, boxHeight: 50, tails: 50, pin: 120, strip: 138, stripHeight: 26, ruler: 164, curve: 196, curveHeight: 112, all: 334 };
 
 export function useRibbon(): RibbonFrame {
     const frame = inject(RIBBON);

@@ -31,6 +31,7 @@ final readonly class InputRange implements Rule
                 sprintf('Its input goes from %g V to %g V.', $controller->inputLeast, $controller->inputMost),
                 new Place('kit', $case->run->id), $case->supply->volts, $controller->inputMost, 'the controller’s leaflet, on the shelf', $fixes);
         }
+
         return $findings;
     }
 }

@@ -21,7 +21,7 @@ final readonly class Judged
 
     public ?Controller $controller;
 
-    /** @param list<Entry> $shelf */
+    /** @param  list<Entry>  $shelf */
     public function __construct(public Plan $plan, public Run $run, public ?RunResult $result, public array $shelf)
     {
         $this->strip = $plan->strip($run->strip);

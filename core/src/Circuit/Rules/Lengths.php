@@ -15,9 +15,8 @@ final readonly class Lengths implements Rule
     public function check(Judged $case): array
     {
         $findings = [];
-        foreach ($case->result->cables ?? [] as $id => $_) {
-            $laid = $case->plan->cables[$id];
-            if ($laid->reckoned) {
+        foreach ($case->plan->cables as $id => $laid) {
+            if ($laid->reckoned && isset($case->result->cables[$id])) {
                 $findings[] = new Finding('reckoned', Severity::Open, strtoupper($id).' is not measured yet',
                     sprintf('%.2f m is reckoned. Measure its way and type it, or keep the figure.', $laid->length), new Place('wire', $id), $laid->length, null, '',
                     [new Fix(sprintf('Keep %.2f m', $laid->length), ['kind' => 'SetCable', 'cable' => $id, 'length' => $laid->length])]);

@@ -20,5 +20,6 @@ final readonly class Condensed
         public array $endEnd,
         public array $start,
         public array $end,
-    ) {}
+    ) {
+    }
 }

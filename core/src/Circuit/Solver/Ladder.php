@@ -15,13 +15,15 @@ use EmberDusk\Circuit\Stretch;
  */
 abstract class Ladder
 {
-    /** Siemens metre, the matrix Y row by row: [c][d]. @var list<list<float>> */
-    protected array $y;
+    /** Siemens metre: Y on its diagonal and off it, the same for every channel because all returns have one rail. */
+    protected readonly float $own;
+
+    protected readonly float $other;
 
     /** Siemens between two groups and between a pad and its group: multiples of Y. */
-    protected float $perPitch;
+    protected readonly float $perPitch;
 
-    protected float $perHalf;
+    protected readonly float $perHalf;
 
     public static function of(Stretch $stretch): self
     {
@@ -33,11 +35,8 @@ abstract class Ladder
         $n = $stretch->channels();
         $g = 1 / $stretch->returnRail;
         $total = 1 / $stretch->plusRail + $n * $g;
-        for ($c = 0; $c < $n; $c++) {
-            for ($d = 0; $d < $n; $d++) {
-                $this->y[$c][$d] = ($c === $d ? $g : 0.0) - $g * $g / $total;
-            }
-        }
+        $this->own = $g - $g * $g / $total;
+        $this->other = -$g * $g / $total;
         $this->perPitch = 1 / $stretch->pitch;
         $this->perHalf = 2 / $stretch->pitch;
     }
@@ -92,4 +91,21 @@ abstract class Ladder
 
     /** @return non-empty-list<list<float>> load amps by channel and group */
     abstract public function amps(): array;
+
+    /**
+     * The largest size among the numbers.
+     *
+     * @param  list<float>  ...$lists
+     */
+    final protected static function largest(array ...$lists): float
+    {
+        $most = 0.0;
+        foreach ($lists as $list) {
+            foreach ($list as $value) {
+                $most = max($most, abs($value));
+            }
+        }
+
+        return $most;
+    }
 }

@@ -29,13 +29,13 @@ final class Newton
 
     private readonly SymmetricFactor $factor;
 
-    /** @var list<float> volts of the hubs */
+    /** @var array<int, float> volts of the hubs */
     private array $volts;
 
-    /** @var list<float> */
+    /** @var array<int, float> */
     private array $step;
 
-    /** @var list<float> amps out of each hub into what hangs on it, at the moved volts */
+    /** @var array<int, float> amps out of each hub into what hangs on it, at the moved volts */
     private array $out = [];
 
     private function __construct(private readonly Network $network)
@@ -94,8 +94,7 @@ final class Newton
         }
         $step = $this->factor->solve($right);
         $step[0] = 0.0;
-        ksort($step);
-        $this->step = array_values($step);
+        $this->step = $step;
         foreach ($this->ladders as $ladder) {
             $ladder->expand($this->difference($ladder->stretch->start, $this->step), $this->difference($ladder->stretch->end, $this->step));
         }
@@ -184,7 +183,7 @@ final class Newton
         $this->out = $out;
     }
 
-    /** @param list<float> $right */
+    /** @param  array<int, float>  $right */
     private function stamp(Ladder $ladder, array &$right): void
     {
         $s = $ladder->stretch;
@@ -245,7 +244,7 @@ final class Newton
 
     /**
      * @param  non-empty-list<int>  $terminals
-     * @param  list<float>  $values
+     * @param  array<int, float>  $values
      * @return list<float>
      */
     private function difference(array $terminals, array $values): array

@@ -6,8 +6,6 @@ namespace EmberDusk\Circuit\Solver;
 
 /**
  * Two channels: a tridiagonal system of symmetric 2 x 2 blocks, written out because it is the inner loop.
- *
- * Both returns have the same rail, so Y has equal diagonals: a on it, b off it.
  */
 final class PairLadder extends Ladder
 {
@@ -59,7 +57,8 @@ final class PairLadder extends Ladder
             $this->moved[$c] = $moved;
             $this->stretch->loads[$c]->evaluate($moved, $this->i[$c], $this->g[$c]);
         }
-        [[$a, $b]] = $this->y;
+        $a = $this->own;
+        $b = $this->other;
         [$u, $v] = $this->moved;
         [$iu, $iv] = $this->i;
         $last = count($u) - 1;
@@ -97,7 +96,8 @@ final class PairLadder extends Ladder
 
     public function condense(): Condensed
     {
-        [[$a, $b]] = $this->y;
+        $a = $this->own;
+        $b = $this->other;
         [$gu, $gv] = $this->g;
         [$fu, $fv] = $this->f;
         $last = count($fu) - 1;
@@ -173,21 +173,21 @@ final class PairLadder extends Ladder
 
     public function expand(array $start, array $end): void
     {
-        [[$a, $b]] = $this->y;
+        $a = $this->own;
+        $b = $this->other;
         [$su, $sv] = $start;
         [$u, $v] = $end;
         $after = $this->perHalf;
-        $stepU = $this->step[0];
-        $stepV = $this->step[1];
+        $stepU = $stepV = [];
         for ($n = count($this->rows) - 1; $n >= 0; $n--) {
             [$p00, $p01, $p11, $ru, $rv, $c00, $c01, $c10, $c11] = $this->rows[$n];
             $x = $ru + $c00 * $su + $c01 * $sv + $after * ($a * $u + $b * $v);
             $y = $rv + $c10 * $su + $c11 * $sv + $after * ($b * $u + $a * $v);
-            $stepU[$n] = $u = $p00 * $x + $p01 * $y;
-            $stepV[$n] = $v = $p01 * $x + $p11 * $y;
+            $stepU[] = $u = $p00 * $x + $p01 * $y;
+            $stepV[] = $v = $p01 * $x + $p11 * $y;
             $after = $this->perPitch;
         }
-        $this->step = [$stepU, $stepV];
+        $this->step = [array_reverse($stepU), array_reverse($stepV)];
     }
 
     public function descent(): float
@@ -204,12 +204,12 @@ final class PairLadder extends Ladder
 
     public function residual(): float
     {
-        return max(max($this->f[0]), -min($this->f[0]), max($this->f[1]), -min($this->f[1]));
+        return self::largest(...$this->f);
     }
 
     public function step(): float
     {
-        return max(max($this->step[0]), -min($this->step[0]), max($this->step[1]), -min($this->step[1]));
+        return self::largest(...$this->step);
     }
 
     public function startAmps(): array

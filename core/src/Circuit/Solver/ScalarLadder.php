@@ -55,8 +55,8 @@ final class ScalarLadder extends Ladder
         }
         $this->moved = $moved;
         $this->stretch->loads[0]->evaluate($moved, $this->i, $this->g);
-        $half = $this->y[0][0] * $this->perHalf;
-        $full = $this->y[0][0] * $this->perPitch;
+        $half = $this->own * $this->perHalf;
+        $full = $this->own * $this->perPitch;
         $last = count($moved) - 1;
         $in = $half * ($start[0] - $moved[0]);
         $this->startAmps = $in;
@@ -77,8 +77,8 @@ final class ScalarLadder extends Ladder
 
     public function condense(): Condensed
     {
-        $half = $this->y[0][0] * $this->perHalf;
-        $full = $this->y[0][0] * $this->perPitch;
+        $half = $this->own * $this->perHalf;
+        $full = $this->own * $this->perPitch;
         $last = count($this->d) - 1;
         $before = $half;
         $coupling = $half;
@@ -111,16 +111,17 @@ final class ScalarLadder extends Ladder
 
     public function expand(array $start, array $end): void
     {
-        $half = $this->y[0][0] * $this->perHalf;
-        $full = $this->y[0][0] * $this->perPitch;
-        $last = count($this->d) - 1;
+        $half = $this->own * $this->perHalf;
+        $full = $this->own * $this->perPitch;
         $next = $end[0];
         $after = $half;
-        for ($n = $last; $n >= 0; $n--) {
+        $step = [];
+        for ($n = count($this->d) - 1; $n >= 0; $n--) {
             $next = ($this->rights[$n] + $this->couplings[$n] * $start[0] + $after * $next) / $this->pivots[$n];
-            $this->step[$n] = $next;
+            $step[] = $next;
             $after = $full;
         }
+        $this->step = array_reverse($step);
     }
 
     public function descent(): float
@@ -135,12 +136,12 @@ final class ScalarLadder extends Ladder
 
     public function residual(): float
     {
-        return max(max($this->f), -min($this->f));
+        return self::largest($this->f);
     }
 
     public function step(): float
     {
-        return max(max($this->step), -min($this->step));
+        return self::largest($this->step);
     }
 
     public function startAmps(): array

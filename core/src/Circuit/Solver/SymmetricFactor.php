@@ -18,7 +18,7 @@ final class SymmetricFactor
     /** @var list<array{int, int, list<int>, list<int>, list<int>}> node, own slot, neighbours, their slots, targets */
     private array $steps = [];
 
-    /** @var list<float> */
+    /** @var array<int, float> */
     private array $values = [];
 
     private int $count = 0;
@@ -97,7 +97,7 @@ final class SymmetricFactor
         return $right;
     }
 
-    /** @param array<int, array<int, true>> $near */
+    /** @param  array<int, array<int, true>>  $near */
     private static function least(array $near): int
     {
         $best = 0;
@@ -111,7 +111,7 @@ final class SymmetricFactor
         return $best;
     }
 
-    /** @param array<int, array<int, true>> $near */
+    /** @param  array<int, array<int, true>>  $near */
     private function eliminate(int $node, array &$near): void
     {
         $others = array_keys($near[$node]);

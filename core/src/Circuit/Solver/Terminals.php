@@ -9,7 +9,7 @@ final readonly class Terminals
 {
     /**
      * @param  non-empty-list<int>  $terminals
-     * @param  list<float>  $values
+     * @param  array<int, float>  $values
      * @return list<float> + less each return
      */
     public static function differences(array $terminals, array $values): array
@@ -26,7 +26,7 @@ final readonly class Terminals
     /**
      * Amps out of every terminal node into the stretch: what the ladder takes, and what all rails carry together.
      *
-     * @param  list<float>  $volts
+     * @param  array<int, float>  $volts
      * @return array<int, float> by node
      */
     public static function amps(Ladder $ladder, array $volts): array

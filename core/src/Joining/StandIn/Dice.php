@@ -7,7 +7,9 @@ namespace EmberDusk\Joining\StandIn;
 /** Chance that is the same for the same seed and occasion. */
 final readonly class Dice
 {
-    public function __construct(private int $seed) {}
+    public function __construct(private int $seed)
+    {
+    }
 
     /** A number from least to most. */
     public function between(float $least, float $most, string $occasion): float

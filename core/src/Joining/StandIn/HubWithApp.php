@@ -14,9 +14,9 @@ final class HubWithApp
     /** @var array<string, array{float, string}> by device: when the app lists it, and as what */
     private array $listed = [];
 
-    private int $number = 0;
-
-    public function __construct(private readonly HubProfile $profile) {}
+    public function __construct(private readonly HubProfile $profile)
+    {
+    }
 
     public function search(float $at): void
     {
@@ -36,11 +36,10 @@ final class HubWithApp
 
     public function joined(string $device, float $at, Dice $dice): void
     {
-        $this->number++;
-        $this->listed[$device] = [
-            $at + $dice->between($this->profile->lagLeast, $this->profile->lagMost, "lag {$device} {$this->number}"),
-            str_replace('#', (string) $this->number, $this->profile->numbering),
-        ];
+        // The app gives the first number that is free.
+        $taken = array_column($this->listed, 1);
+        for ($number = 1; in_array($name = str_replace('#', (string) $number, $this->profile->numbering), $taken, true); $number++);
+        $this->listed[$device] = [$at + $dice->between($this->profile->lagLeast, $this->profile->lagMost, "lag {$device} ".round($at)), $name];
     }
 
     public function forget(string $device): void

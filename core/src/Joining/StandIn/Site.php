@@ -25,7 +25,7 @@ final class Site
 
     private float $now = 0.0;
 
-    /** @param list<string> $used controllers that still hold an old network */
+    /** @param  list<string>  $used controllers that still hold an old network */
     public function __construct(private readonly Kit $kit, int $seed, array $used = [])
     {
         foreach ($kit->controllers as $id => $profile) {
@@ -35,7 +35,7 @@ final class Site
         $this->dice = new Dice($seed);
     }
 
-    /** @param list<Event> $log in the order of time */
+    /** @param  list<Event>  $log in the order of time */
     public static function after(Kit $kit, int $seed, array $log, float $now): self
     {
         $site = new self($kit, $seed);
@@ -111,7 +111,7 @@ final class Site
         foreach ($this->controllers as $id => $controller) {
             $times[] = $this->joinsAt($id, $controller, INF);
         }
-        $times = array_filter($times, static fn (?float $t): bool => $t !== null && $t > $this->now);
+        $times = array_filter($times, fn (?float $t): bool => $t !== null && $t > $this->now);
 
         return $times === [] ? null : min($times);
     }

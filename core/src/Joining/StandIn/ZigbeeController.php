@@ -26,8 +26,10 @@ final class ZigbeeController
 
     private float $signalFrom = 0.0;
 
-    /** @param string|null $network the network it is in; one that it was sold or used with, when the box was opened before */
-    public function __construct(private readonly ControllerProfile $profile, private ?string $network = null) {}
+    /** @param  string|null  $network the network it is in; one that it was sold or used with, when the box was opened before */
+    public function __construct(private readonly ControllerProfile $profile, private ?string $network = null)
+    {
+    }
 
     public function powerOn(float $at): void
     {

@@ -25,7 +25,8 @@ final readonly class ControllerProfile
         public float $takesMost,
         public Signal $resetDone,
         public Signal $joined,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

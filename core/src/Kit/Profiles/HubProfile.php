@@ -22,7 +22,8 @@ final readonly class HubProfile
         public float $lagMost,
         public int $letters,
         public string $numbering,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $f): self
     {

@@ -12,8 +12,10 @@ final readonly class Signal
     /** A flash of up to so many seconds is called quick. */
     private const QUICK = 0.4;
 
-    /** @param list<float> $times seconds, on, off, on, off … */
-    public function __construct(public array $times) {}
+    /** @param  list<float>  $times seconds, on, off, on, off … */
+    public function __construct(public array $times)
+    {
+    }
 
     public static function read(Fields $f, string $key): self
     {

@@ -12,8 +12,10 @@ use EmberDusk\Workings\Trouble;
 /** Feeds a run at one more pad, with a tail like the others. */
 final readonly class AddFeed implements Change
 {
-    /** @param int|float $where a pad, or metres from the run's start when a float */
-    private function __construct(private string $run, private int|float $where) {}
+    /** @param  int|float  $where a pad, or metres from the run's start when a float */
+    private function __construct(private string $run, private int|float $where)
+    {
+    }
 
     public static function read(Fields $f): self
     {

@@ -25,7 +25,9 @@ final readonly class ChooseKit implements Change
     /** Metres from supply to controller until somebody measures. */
     private const TRUNK = 1.0;
 
-    private function __construct(private string $run, private Frozen $kit) {}
+    private function __construct(private string $run, private Frozen $kit)
+    {
+    }
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
@@ -59,7 +61,7 @@ final readonly class ChooseKit implements Change
         return $this->kit->entry->name().' chosen'.($this->run === '' || $this->kit->entry instanceof Hub ? '' : ' for '.$plan->run($this->run)->name());
     }
 
-    /** @param array<string, Frozen> $kit */
+    /** @param  array<string, Frozen>  $kit */
     private function strip(Plan $plan, Strip $strip, array $kit): Plan
     {
         $run = $plan->run($this->run);
@@ -81,7 +83,7 @@ final readonly class ChooseKit implements Change
             cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($lost[$c->to])));
     }
 
-    /** @param array<string, Frozen> $kit */
+    /** @param  array<string, Frozen>  $kit */
     private function supply(Plan $plan, array $kit): Plan
     {
         $run = $plan->run($this->run);
@@ -91,7 +93,7 @@ final readonly class ChooseKit implements Change
             runs: self::set($plan, $run->equipped(supply: $id)));
     }
 
-    /** @param array<string, Frozen> $kit */
+    /** @param  array<string, Frozen>  $kit */
     private function controller(Plan $plan, array $kit): Plan
     {
         $run = $plan->run($this->run);

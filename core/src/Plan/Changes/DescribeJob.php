@@ -11,7 +11,9 @@ use EmberDusk\Plan\Plan;
 /** Names the job, its client and its one place. */
 final readonly class DescribeJob implements Change
 {
-    private function __construct(private string $name, private string $client, private string $place) {}
+    private function __construct(private string $name, private string $client, private string $place)
+    {
+    }
 
     public static function read(Fields $f): self
     {

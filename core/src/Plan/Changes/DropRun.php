@@ -12,7 +12,9 @@ use EmberDusk\Plan\Plan;
 /** Takes a run out with its feeds, cables, supply, controller and name. */
 final readonly class DropRun implements Change
 {
-    private function __construct(private string $run) {}
+    private function __construct(private string $run)
+    {
+    }
 
     public static function read(Fields $f): self
     {

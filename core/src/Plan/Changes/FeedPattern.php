@@ -12,7 +12,9 @@ use EmberDusk\Workings\Trouble;
 /** Adds the feeds that are missing for both ends, or for the middle, in one action. */
 final readonly class FeedPattern implements Change
 {
-    private function __construct(private string $run, private string $pattern) {}
+    private function __construct(private string $run, private string $pattern)
+    {
+    }
 
     public static function read(Fields $f): self
     {

@@ -12,8 +12,10 @@ use EmberDusk\Workings\Trouble;
 /** Moves a feed to another pad; its cable keeps its length. */
 final readonly class MoveFeed implements Change
 {
-    /** @param int|float $where a pad, or metres from the run's start when a float */
-    private function __construct(private string $feed, private int|float $where) {}
+    /** @param  int|float  $where a pad, or metres from the run's start when a float */
+    private function __construct(private string $feed, private int|float $where)
+    {
+    }
 
     public static function read(Fields $f): self
     {

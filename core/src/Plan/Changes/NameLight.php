@@ -15,7 +15,9 @@ final readonly class NameLight implements Change
     /** Letters where no hub says how many it takes. */
     private const LETTERS = 32;
 
-    private function __construct(private string $controller, private string $name, private string $room) {}
+    private function __construct(private string $controller, private string $name, private string $room)
+    {
+    }
 
     public static function read(Fields $f): self
     {

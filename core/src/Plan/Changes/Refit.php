@@ -30,7 +30,7 @@ final readonly class Refit
         return $moved;
     }
 
-    /** @param array<int, true> $taken */
+    /** @param  array<int, true>  $taken */
     private static function free(int $pad, array $taken, int $last): ?int
     {
         for ($step = 0; $step <= $last; $step++) {

@@ -12,7 +12,9 @@ use EmberDusk\Workings\Trouble;
 /** Takes a feed away with its cable; the last one of a run stays. */
 final readonly class RemoveFeed implements Change
 {
-    private function __construct(private string $feed) {}
+    private function __construct(private string $feed)
+    {
+    }
 
     public static function read(Fields $f): self
     {

@@ -19,7 +19,9 @@ use EmberDusk\Workings\Trouble;
  */
 final readonly class ReviseNotes implements Change
 {
-    private function __construct(private string $place, private string $text) {}
+    private function __construct(private string $place, private string $text)
+    {
+    }
 
     public static function read(Fields $f): self
     {
@@ -43,7 +45,7 @@ final readonly class ReviseNotes implements Change
         return 'Tape notes of '.($plan->places[$this->place]->name ?? $this->place).' revised';
     }
 
-    /** @param array<string, RunPath> $paths */
+    /** @param  array<string, RunPath>  $paths */
     private static function measured(Plan $plan, string $place, array $paths): Plan
     {
         $runs = $plan->runs;
@@ -88,7 +90,7 @@ final readonly class ReviseNotes implements Change
         return round($metres, 4);
     }
 
-    /** @param array<string, Run> $taken */
+    /** @param  array<string, Run>  $taken */
     private static function slug(string $word, array $taken): string
     {
         $plain = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', $word);

@@ -14,7 +14,9 @@ use EmberDusk\Workings\Trouble;
 /** Another kind or another length for one cable; a length that is given counts as measured. */
 final readonly class SetCable implements Change
 {
-    private function __construct(private string $cable, private ?Frozen $kit, private ?float $length) {}
+    private function __construct(private string $cable, private ?Frozen $kit, private ?float $length)
+    {
+    }
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
