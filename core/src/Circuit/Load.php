@@ -14,10 +14,9 @@ interface Load
      * Amps and their slope (amps per volt) at each of the voltages.
      *
      * @param  list<float>  $volts
-     * @param  list<float>  $amps  filled
-     * @param  list<float>  $slopes  filled
+     * @return array{list<float>, list<float>}
      */
-    public function evaluate(array $volts, array &$amps, array &$slopes): void;
+    public function evaluate(array $volts): array;
 
     /**
      * SPICE lines of one such load; any node inside is called x_ and the name.

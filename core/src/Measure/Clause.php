@@ -73,6 +73,12 @@ final class Clause
         return new Slip($last->line, $last->column + $last->length(), 0, $message, $instead);
     }
 
+    /** One letter off, or the same letters in another order. */
+    private static function alike(string $word, string $known): bool
+    {
+        return strlen($known) > 2 && (levenshtein($word, $known) === 1 || count_chars($word, 1) === count_chars($known, 1));
+    }
+
     private function notNumber(Word $word, string $expected): Slip
     {
         // A letter O for a nought, a letter l or I for a one: the slips of a thumb.
@@ -81,7 +87,7 @@ final class Clause
             return $this->slip($word, "“{$word->text}” has a letter among its digits. Meant {$mended}?", $mended);
         }
         foreach (self::NOTATION as $known) {
-            if (levenshtein(mb_strtolower($word->text), $known) <= 2 && abs(strlen($word->text) - strlen($known)) <= 1) {
+            if (self::alike(mb_strtolower($word->text), $known)) {
                 return $this->slip($word, "“{$word->text}” is not a word of the notation. Meant {$known}?", $known);
             }
         }

@@ -124,6 +124,19 @@ final readonly class Plan
         return $feeds;
     }
 
+    /**
+     * The plan with exactly these feeds on a run; cables to feeds that are gone go with them.
+     *
+     * @param  array<string, Feed>  $feeds  by id
+     */
+    public function fedBy(Run $run, array $feeds): self
+    {
+        $kept = $feeds + array_filter($this->feeds, static fn (Feed $f): bool => $f->run !== $run->id);
+        $lost = array_diff_key($this->feeds, $kept);
+
+        return $this->with(feeds: $kept, cables: array_filter($this->cables, static fn (LaidCable $c): bool => ! isset($lost[$c->to])));
+    }
+
     /** Metres between a run's two ends as they lie in the room; null when the notes do not show it. */
     public function endsApart(Run $run): ?float
     {

@@ -97,14 +97,16 @@ const shortcuts = [
     </JobFrame>
     <DialogBox :open="help" title="Words of the notation" @close="help = false">
         <dl class="space-y-2">
-            <div v-for="[word, meaning] in [
-                ['start door', 'where the tape begins; up the page is the first heading'],
-                ['5.20 cove', 'a leg of 5.20 m with the run “cove” along it; 5,20 is the same'],
-                ['right 3.80 cove', 'turn right, then a leg; left and right take degrees: right 45 3.80'],
-                ['5.20 cove, gap 0.90 at 1.30 window', 'an opening of 0.90 m that begins 1.30 m into the leg; the run leaves it out'],
-                ['close', 'the walls are back at the start'],
-                ['# remark', 'kept, not read; a semicolon parts clauses on one line'],
-            ]" :key="word" class="grid grid-cols-[1fr_1.4fr] gap-4">
+            <div
+                v-for="[word, meaning] in [
+                    ['start door', 'where the tape begins; up the page is the first heading'],
+                    ['5.20 cove', 'a leg of 5.20 m with the run “cove” along it; 5,20 is the same'],
+                    ['right 3.80 cove', 'turn right, then a leg; left and right take degrees: right 45 3.80'],
+                    ['5.20 cove, gap 0.90 at 1.30 window', 'an opening of 0.90 m that begins 1.30 m into the leg; the run leaves it out'],
+                    ['close', 'the walls are back at the start'],
+                    ['# remark', 'kept, not read; a semicolon parts clauses on one line'],
+                ]" :key="word" class="grid grid-cols-[1fr_1.4fr] gap-4"
+            >
                 <dt class="fig">{{ word }}</dt>
                 <dd class="text-ink2">{{ meaning }}</dd>
             </div>

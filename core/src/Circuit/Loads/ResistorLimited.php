@@ -40,7 +40,7 @@ final readonly class ResistorLimited implements Load
         return $this->nominal;
     }
 
-    public function evaluate(array $volts, array &$amps, array &$slopes): void
+    public function evaluate(array $volts): array
     {
         $amps = [];
         $slopes = [];
@@ -50,7 +50,7 @@ final readonly class ResistorLimited implements Load
                 $slopes[] = 1 / $this->ohms;
             }
 
-            return;
+            return [$amps, $slopes];
         }
         $rI0 = $this->ohms * self::I0;
         $bend = $this->bend;
@@ -80,6 +80,8 @@ final readonly class ResistorLimited implements Load
             $amps[] = $diode - self::I0;
             $slopes[] = 1 / ($this->ohms + $bend / $diode);
         }
+
+        return [$amps, $slopes];
     }
 
     public function netlist(string $name, string $plus, string $minus): array

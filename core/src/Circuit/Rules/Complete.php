@@ -6,7 +6,6 @@ namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Circuit\Parts;
 use EmberDusk\Kit\Cable;
-use EmberDusk\Kit\Controller;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Fix;
 use EmberDusk\Workings\Place;
@@ -44,11 +43,7 @@ final readonly class Complete implements Rule
 
     private function channels(Judged $case, string $id, int $has, int $needs): Finding
     {
-        $more = $case->smallest(Controller::class,
-            static fn (Controller $c): bool => $c->channels >= $needs, static fn (Controller $c): float => $c->totalAmps);
-
         return new Finding('channels', Severity::Stop, strtoupper($id).' has too few channels', "It has {$has}, the strip needs {$needs}.",
-            new Place('kit', $case->run->id), $has, $needs, 'the controller’s leaflet, on the shelf',
-            $more === null ? [] : [new Fix('Take '.$more->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $more->id()])]);
+            new Place('kit', $case->run->id), $has, $needs, 'the controller’s leaflet, on the shelf', $case->takeFittingController());
     }
 }

@@ -7,7 +7,6 @@ namespace EmberDusk\Circuit\Rules;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
 use EmberDusk\Workings\Place;
 use EmberDusk\Workings\Severity;
 
@@ -26,18 +25,13 @@ final readonly class ControllerAmps implements Rule
         if ($metres <= $carries + 1e-9) {
             return [];
         }
-        $volts = $case->supply->volts ?? $strip->volts;
-        $other = $case->smallest(Controller::class,
-            static fn (Controller $c): bool => $c->channels >= count($strip->channels) && $c->inputLeast <= $volts && $volts <= $c->inputMost
-                && self::metres($strip, $c) >= $metres,
-            static fn (Controller $c): float => $c->totalAmps);
 
         return [new Finding('controller-amps', Severity::Stop,
             sprintf('%s carries %.1f m of this strip, not %.1f m', $case->device($case->run->controller), $carries, $metres),
             sprintf('%.2f A of %g A on the fullest channel, %.2f A of %g A in all.', self::fullest($strip) * $metres / $strip->volts,
                 $controller->channelAmps, $strip->wattsPerMetre() * $metres / $strip->volts, $controller->totalAmps),
             new Place('kit', $case->run->id), $metres, $carries, 'the controller’s leaflet, on the shelf',
-            $other === null ? [] : [new Fix('Take '.$other->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $other->id()])])];
+            $case->takeFittingController())];
     }
 
     /** Metres of a strip that a controller carries at the strip's volts. */

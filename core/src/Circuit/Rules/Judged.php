@@ -11,6 +11,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Fix;
 
 /** A run with its kit as far as it is chosen, its result when it was solved, and the shelf that fixes are taken from. */
 final readonly class Judged
@@ -55,6 +56,27 @@ final readonly class Judged
         }
 
         return $best;
+    }
+
+    /** The smallest controller on the shelf that has the channels, takes the volts and carries the run. */
+    public function fittingController(): ?Controller
+    {
+        $strip = $this->strip;
+        $volts = $this->supply->volts ?? $strip?->volts;
+        $metres = $this->plan->cutMarks($this->run)?->length() ?? 0.0;
+
+        return $this->smallest(Controller::class,
+            static fn (Controller $c): bool => ($volts === null || ($c->inputLeast <= $volts && $volts <= $c->inputMost))
+                && ($strip === null || ($c->channels >= count($strip->channels) && ControllerAmps::metres($strip, $c) >= $metres)),
+            static fn (Controller $c): float => $c->totalAmps);
+    }
+
+    /** @return list<Fix> that take the smallest fitting controller */
+    public function takeFittingController(): array
+    {
+        $other = $this->fittingController();
+
+        return $other === null ? [] : [new Fix('Take '.$other->name(), ['kind' => 'ChooseKit', 'run' => $this->run->id, 'kit' => $other->id()])];
     }
 
     public function device(?string $id): string

@@ -55,7 +55,7 @@ final class PairLadder extends Ladder
                 $moved[] = $d + $part * $this->step[$c][$n];
             }
             $this->moved[$c] = $moved;
-            $this->stretch->loads[$c]->evaluate($moved, $this->i[$c], $this->g[$c]);
+            [$this->i[$c], $this->g[$c]] = $this->stretch->loads[$c]->evaluate($moved);
         }
         $a = $this->own;
         $b = $this->other;

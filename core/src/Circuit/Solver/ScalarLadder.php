@@ -54,7 +54,7 @@ final class ScalarLadder extends Ladder
             $moved[] = $d + $part * $this->step[$n];
         }
         $this->moved = $moved;
-        $this->stretch->loads[0]->evaluate($moved, $this->i, $this->g);
+        [$this->i, $this->g] = $this->stretch->loads[0]->evaluate($moved);
         $half = $this->own * $this->perHalf;
         $full = $this->own * $this->perPitch;
         $last = count($moved) - 1;

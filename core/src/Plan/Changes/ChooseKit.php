@@ -70,17 +70,10 @@ final readonly class ChooseKit implements Change
             throw Trouble::at('/kit', sprintf('%s is shorter than one piece of this strip: %.2f m against %.3f m.', $run->name(), $run->length(), $strip->pitch));
         }
         $old = $plan->cutMarks($run);
-        $feeds = $old === null
-            ? ['f' => new Feed(Plan::nextId('f', $plan->feeds), $run->id, 0)]
-            : Refit::feeds($plan->feedsOf($run), $old, $marks);
-        $others = array_filter($plan->feeds, static fn (Feed $f): bool => $f->run !== $run->id);
-        foreach ($feeds as $feed) {
-            $others[$feed->id] = $feed;
-        }
-        $lost = array_diff_key($plan->feeds, $others);
+        $first = Plan::nextId('f', $plan->feeds);
+        $feeds = $old === null ? [$first => new Feed($first, $run->id, 0)] : Refit::feeds($plan->feedsOf($run), $old, $marks);
 
-        return $plan->with(kit: $kit, feeds: $others, runs: self::set($plan, $run->equipped(strip: $strip->id())),
-            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($lost[$c->to])));
+        return $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run->equipped(strip: $strip->id())));
     }
 
     /** @param  array<string, Frozen>  $kit */

@@ -7,7 +7,6 @@ namespace EmberDusk\Plan\Changes;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Measure\RunPath;
 use EmberDusk\Measure\TapeNotes;
-use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -48,41 +47,40 @@ final readonly class ReviseNotes implements Change
     /** @param  array<string, RunPath>  $paths */
     private static function measured(Plan $plan, string $place, array $paths): Plan
     {
-        $runs = $plan->runs;
-        $feeds = $plan->feeds;
         foreach ($paths as $word => $path) {
             if ($path->lengths === []) {
                 continue;
             }
             $sections = array_map(self::rounded(...), $path->lengths);
             $jumps = array_map(self::rounded(...), $path->jumps);
-            $known = array_filter($runs, static fn (Run $r): bool => $r->place === $place && $r->word === $word);
+            $known = array_filter($plan->runs, static fn (Run $r): bool => $r->place === $place && $r->word === $word);
             $before = reset($known);
             if ($before === false) {
-                $id = self::slug($word, $runs);
-                $runs[$id] = new Run($id, $place, $word, $sections, $jumps);
+                $id = self::slug($word, $plan->runs);
+                $plan = $plan->with(runs: [$id => new Run($id, $place, $word, $sections, $jumps)] + $plan->runs);
             } else {
-                $after = $before->measured($sections, $jumps);
-                $runs[$before->id] = $after;
-                $feeds = self::refit($plan, $before, $after, $feeds);
+                $plan = self::refit($plan, $before, $before->measured($sections, $jumps));
             }
         }
 
-        return $plan->with(runs: $runs, feeds: $feeds);
+        return $plan;
     }
 
-    /**
-     * Feeds keep their metre; one at the end stays at the end; two on one pad become one pad further apart.
-     *
-     * @param  array<string, Feed>  $feeds
-     * @return array<string, Feed>
-     */
-    private static function refit(Plan $plan, Run $before, Run $after, array $feeds): array
+    /** Feeds keep their metre. A run that is now shorter than one piece of its strip has no strip and no feeds any more. */
+    private static function refit(Plan $plan, Run $before, Run $after): Plan
     {
         $old = $plan->cutMarks($before);
         $new = $plan->cutMarks($after);
+        if ($old === null || $new === null) {
+            return $plan->with(runs: [$after->id => $after] + $plan->runs);
+        }
+        if ($new->groupCount() === 0) {
+            $bare = new Run($after->id, $after->place, $after->word, $after->sections, $after->jumps, null, $after->supply, $after->controller);
 
-        return $old === null || $new === null ? $feeds : Refit::feeds($plan->feedsOf($before), $old, $new) + $feeds;
+            return $plan->fedBy($after, [])->with(runs: [$bare->id => $bare] + $plan->runs);
+        }
+
+        return $plan->fedBy($before, Refit::feeds($plan->feedsOf($before), $old, $new))->with(runs: [$after->id => $after] + $plan->runs);
     }
 
     private static function rounded(float $metres): float

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Circuit;
+
+use EmberDusk\Advice\WireDesk;
+use EmberDusk\Advice\Work;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Workings\Figure;
+use EmberDusk\Workings\Trouble;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\ExpressionLanguage\ExpressionFunction;
+use Symfony\Component\ExpressionLanguage\ExpressionLanguage;
+
+final class EngineTest extends TestCase
+{
+    public function test_every_watt_of_the_emf_is_accounted_for(): void
+    {
+        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
+        $balance = Engine::solve($plan, $plan->run('cove'))->balance;
+        self::assertLessThan(1e-6, $balance->gap());
+        foreach ([$balance->source, $balance->cables, $balance->controller, $balance->rails] as $part) {
+            self::assertGreaterThan(0, $part);
+        }
+    }
+
+    /** Common practice, no source: fed at one end a long run is dull at the other; both ends are better, the middle better still. */
+    public function test_more_feeds_make_it_more_even(): void
+    {
+        $one = Demo::plan();
+        $two = Demo::with($one, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
+        $three = Demo::with($two, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
+        $even = array_map(static fn ($p): float => Engine::solve($p, $p->run('cove'))->evenness(), [$one, $two, $three]);
+        self::assertLessThan(0.80, $even[0]);
+        self::assertGreaterThan($even[0] + 0.1, $even[1]);
+        self::assertGreaterThan($even[1] + 0.02, $even[2]);
+    }
+
+    /** Fed alike at both ends the ends look alike and the darkest place is in the middle. */
+    public function test_symmetry_of_a_run_fed_alike_at_both_ends(): void
+    {
+        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
+        $result = Engine::solve($plan, $plan->run('cove'));
+        self::assertEqualsWithDelta(0.0, $result->seam(), 1e-9);
+        self::assertEqualsWithDelta(179.5, $result->darkestGroup(), 1.0);
+        self::assertCount(360, $result->light);
+        self::assertEqualsWithDelta($result->cables['k2']->outAmps, $result->cables['k3']->outAmps, 1e-9);
+    }
+
+    /** With one of two feeds open the other carries everything: more than with both, less than both together. */
+    public function test_a_dead_feed_loads_the_other_cable(): void
+    {
+        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
+        $cable = Engine::solve($plan, $plan->run('cove'))->cables['k2'];
+        $alone = Engine::solve(Demo::plan(), Demo::plan()->run('cove'))->cables['k2'];
+        self::assertEqualsWithDelta($alone->amps(), $cable->openAmps, 0.01);
+        self::assertGreaterThan(1.5 * $cable->amps(), $cable->openAmps);
+    }
+
+    public function test_ranges_hold_the_value(): void
+    {
+        $result = Engine::solve(Demo::plan(), Demo::plan()->run('cove'));
+        foreach ([[$result->evenness(), $result->evennessRange()], [$result->darkest(), $result->darkestRange()], [$result->seam(), $result->seamRange()]] as [$value, $range]) {
+            self::assertGreaterThan($range->low, $value);
+            self::assertLessThan($range->high, $value);
+        }
+    }
+
+    public function test_a_run_that_lacks_parts_says_which(): void
+    {
+        $plan = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "5 cove\n2 shelf"]);
+        $this->expectException(Trouble::class);
+        $this->expectExceptionMessage('It lacks a strip, a supply, a controller, cables.');
+        Engine::solve($plan, $plan->run('shelf'));
+    }
+
+    public function test_a_fingerprint_knows_the_circuit_and_nothing_else(): void
+    {
+        $plan = Demo::plan();
+        $print = static fn ($p): string => Engine::fingerprint($p, $p->run('cove'));
+        self::assertSame($print($plan), $print(Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'Else', 'client' => '', 'place' => 'Hall'])));
+        self::assertNotSame($print($plan), $print(Demo::with($plan, ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 3.3])));
+        self::assertNotSame($print($plan), $print(Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 1])));
+    }
+
+    /** Every figure of the demo job: an independent evaluator gives the shown formula with the shown inputs the shown value. */
+    public function test_every_working_gives_its_value(): void
+    {
+        $language = new ExpressionLanguage;
+        foreach (['min', 'max'] as $name) {
+            $language->addFunction(ExpressionFunction::fromPhp($name));
+        }
+        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
+        $work = new Work($plan, ['cove' => Engine::solve($plan, $plan->run('cove'))], Demo::shelf()->all(), []);
+        $figures = array_map(static fn (Figure $f): array => $f->toArray(), [
+            ...WireDesk::ledger($work), ...\EmberDusk\Advice\KitDesk::ledger($work), ...\EmberDusk\Advice\SurveyDesk::ledger($work),
+        ]);
+        $picture = json_decode(json_encode(WireDesk::picture($work), JSON_THROW_ON_ERROR), true);
+        self::assertIsArray($picture);
+        $figures = [...$figures, ...self::figuresIn($picture)];
+        self::assertGreaterThan(20, count($figures));
+        foreach ($figures as $figure) {
+            $inputs = [];
+            foreach ($figure['inputs'] as $input) {
+                $inputs[$input['symbol']] = (float) $input['text'];
+            }
+            $value = $language->evaluate($figure['formula'], $inputs);
+            self::assertIsNumeric($value);
+            $decimals = str_contains($figure['text'], '.') ? strlen($figure['text']) - (int) strpos($figure['text'], '.') - 1 : 0;
+            self::assertSame($figure['text'], Figure::print((float) $value, $decimals), $figure['label']);
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $tree
+     * @return list<array<string, mixed>>
+     */
+    private static function figuresIn(array $tree): array
+    {
+        if (isset($tree['formula'])) {
+            return [$tree];
+        }
+
+        return array_merge(...array_values(array_map(static fn (mixed $v): array => is_array($v) ? self::figuresIn($v) : [], $tree)), ...[[]]);
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Shelf;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\Invariants;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+
+/** The demo shelf and job, and plans made from them by changes. */
+final class Demo implements ShelfSource
+{
+    /** @var array<string, array<array-key, mixed>> */
+    private array $written;
+
+    private function __construct()
+    {
+        $this->written = Shelf::file((string) file_get_contents(dirname(__DIR__, 2).'/database/demo/shelf.json'));
+    }
+
+    public static function shelf(): self
+    {
+        static $shelf = null;
+
+        return $shelf instanceof self ? $shelf : $shelf = new self;
+    }
+
+    public function find(string $id): ?Frozen
+    {
+        $written = $this->written[$id] ?? null;
+
+        return $written === null ? null : new Frozen(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
+    }
+
+    /** @return list<Entry> */
+    public function entries(): array
+    {
+        return array_values(array_map(static fn (array $w): Entry => Shelf::entry(new Fields($w)), $this->written));
+    }
+
+    /** @return array<string, array{entry: Entry, written: array<array-key, mixed>}> */
+    public function all(): array
+    {
+        return array_map(static fn (array $w): array => ['entry' => Shelf::entry(new Fields($w)), 'written' => $w], $this->written);
+    }
+
+    public static function text(): string
+    {
+        return (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-observatory.json');
+    }
+
+    /** The demo job: an 18 m tunable-white cove whose ends meet, fed at its start. */
+    public static function plan(): Plan
+    {
+        return JobFile::read(self::text());
+    }
+
+    /** @param  array<string, mixed>  ...$changes */
+    public static function with(Plan $plan, array ...$changes): Plan
+    {
+        foreach ($changes as $change) {
+            $plan = Catalogue::read($change, self::shelf())->apply($plan);
+            Invariants::check($plan);
+        }
+
+        return $plan;
+    }
+
+    /** A plan with one straight run of that length and kit, fed at its start. */
+    public static function run(string $metres, string $strip, string $supply, string $controller, string $cable): Plan
+    {
+        return self::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n{$metres} line"],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $strip],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $supply],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $controller],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $cable]);
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests;
+
+use PHPUnit\Framework\TestCase;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+
+/** The rooms of the core: each may use only what stands before it, and nothing of the application or the framework. */
+final class LayeringTest extends TestCase
+{
+    private const ROOMS = ['Workings', 'Measure', 'Formats', 'Kit', 'Plan', 'Circuit', 'Reach', 'Joining', 'Control', 'Parts', 'Build', 'Bench', 'Handover', 'Advice'];
+
+    /** Packages that the core may use. */
+    private const PACKAGES = ['Opis'];
+
+    public function test_rooms_import_only_rooms_to_their_left(): void
+    {
+        $seen = 0;
+        foreach (self::files() as $file) {
+            $room = explode('/', substr($file->getPathname(), strlen(self::root()) + 1))[0];
+            $rank = array_search($room, self::ROOMS, true);
+            self::assertIsInt($rank, "{$room} is no room");
+            foreach (self::names($file) as $name) {
+                $parts = explode('\\', $name);
+                if ($parts[0] !== 'EmberDusk') {
+                    self::assertTrue(count($parts) === 1 || in_array($parts[0], self::PACKAGES, true), "{$file->getFilename()} uses {$name}");
+
+                    continue;
+                }
+                $other = array_search($parts[1], self::ROOMS, true);
+                self::assertIsInt($other);
+                self::assertLessThanOrEqual($rank, $other, "{$room}/{$file->getFilename()} uses {$name}");
+                $seen++;
+            }
+        }
+        self::assertGreaterThan(100, $seen);
+    }
+
+    /** The guide must not know what the stand-ins know: both are built from profiles alone. */
+    public function test_guide_and_stand_ins_know_nothing_of_each_other(): void
+    {
+        foreach (self::files() as $file) {
+            $text = (string) file_get_contents($file->getPathname());
+            if (in_array($file->getFilename(), ['Guide.php', 'Attempt.php', 'Windows.php'], true)) {
+                self::assertStringNotContainsString('StandIn', $text, $file->getFilename());
+            }
+            if (str_contains($file->getPathname(), '/StandIn/')) {
+                self::assertDoesNotMatchRegularExpression('/\b(Guide|Attempt|Windows)\b/', $text, $file->getFilename());
+            }
+        }
+    }
+
+    public function test_no_source_file_is_longer_than_three_hundred_lines(): void
+    {
+        foreach (self::files() as $file) {
+            self::assertLessThan(300, count((array) file($file->getPathname())), $file->getPathname());
+        }
+    }
+
+    private static function root(): string
+    {
+        return dirname(__DIR__).'/src';
+    }
+
+    /** @return list<SplFileInfo> */
+    private static function files(): array
+    {
+        $files = [];
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(self::root(), RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
+            if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
+                $files[] = $file;
+            }
+        }
+
+        return $files;
+    }
+
+    /** @return list<string> every class name that a file imports or writes out in full */
+    private static function names(SplFileInfo $file): array
+    {
+        $names = [];
+        foreach (token_get_all((string) file_get_contents($file->getPathname())) as $token) {
+            if (is_array($token) && in_array($token[0], [T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED], true)) {
+                $names[] = ltrim($token[1], '\\');
+            }
+        }
+
+        return $names;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Plan;
+
+use EmberDusk\Formats\Json;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Workings\Trouble;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class JobFileTest extends TestCase
+{
+    public function test_what_is_written_reads_back_the_same(): void
+    {
+        self::assertSame(Demo::text(), JobFile::write(Demo::plan()));
+        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => 'Lecture room']);
+        self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
+    }
+
+    /** Every released version is read for ever; this one was written by version 1 and is never changed. */
+    public function test_version_one_is_read(): void
+    {
+        $plan = JobFile::read((string) file_get_contents(dirname(__DIR__).'/golden/job-v1.json'));
+        self::assertEqualsWithDelta(18.0, $plan->runs['cove']->length(), 1e-9);
+        self::assertSame('3.2', (string) $plan->cables['k2']->length);
+    }
+
+    /** @return iterable<string, array{callable(array<string, mixed>): mixed, string, string}> */
+    public static function faults(): iterable
+    {
+        $set = static fn (string $path, mixed $value): callable => static function (array $d) use ($path, $value): array {
+            $at = &$d;
+            foreach (explode('/', $path) as $key) {
+                $at = &$at[$key];
+            }
+            $at = $value;
+
+            return $d;
+        };
+        yield 'newer version' => [$set('version', 2), '/version', 'reads up to 1'];
+        yield 'no version' => [$set('version', null), '/version', 'whole number'];
+        yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
+        yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];
+        yield 'missing field' => [static function (array $d): array {
+            unset($d['client']);
+
+            return $d;
+        }, '', '“client” is missing'];
+        yield 'wrong type' => [$set('feeds/0/pad', 'first'), '/feeds/0/pad', 'integer was expected'];
+        yield 'missing place' => [$set('runs/0/place', 'attic'), '/runs/0/place', 'no place “attic”'];
+        yield 'missing kit' => [$set('supplies/0/kit', 'none'), '/supplies/0/kit', 'supply “none”'];
+        yield 'kit of another kind' => [$set('supplies/0/kit', 'hub-zigbee'), '/supplies/0/kit', 'supply “hub-zigbee”'];
+        yield 'negative length' => [$set('cables/0/length', -1), '/cables/0/length', 'outside'];
+        yield 'absurd length' => [$set('cables/0/length', 1e300), '/cables/0/length', 'outside'];
+        yield 'absurd run' => [$set('runs/0/sections', array_fill(0, 200, 1000.0)), '/runs/0/jumps', 'one jump fewer'];
+        yield 'too many groups' => [static function (array $d): array {
+            $d['runs'][0]['sections'] = array_fill(0, 20, 1000.0);
+            $d['runs'][0]['jumps'] = array_fill(0, 19, 1.0);
+
+            return $d;
+        }, '/runs', '200000'];
+        yield 'feed off the strip' => [$set('feeds/0/pad', 361), '/feeds/0/pad', 'ends at pad 360'];
+        yield 'cable to nowhere' => [$set('cables/1/to', 'f9'), '/cables/1/to', 'not from “c1” to “f9”'];
+        yield 'altered copy' => [$set('kit/0/entry/name', 'Better'), '/kit/0/hash', 'altered'];
+        yield 'id twice' => [static function (array $d): array {
+            $d['feeds'][] = $d['feeds'][0];
+
+            return $d;
+        }, '/feeds/1/id', 'twice'];
+        yield 'id with a slash' => [$set('places/0/id', '../x'), '/places/0/id', 'small letters'];
+        yield 'no name' => [$set('name', ' '), '/name', 'has a name'];
+        yield 'limit out of range' => [$set('limits/headroom', 0.95), '/limits/headroom', 'outside'];
+    }
+
+    /** @param  callable(array<string, mixed>): mixed  $spoil */
+    #[DataProvider('faults')]
+    public function test_a_faulty_file_is_refused_at_its_place(callable $spoil, string $pointer, string $said): void
+    {
+        /** @var array<string, mixed> $document */
+        $document = json_decode(Demo::text(), true);
+        try {
+            JobFile::read(Json::compact($spoil($document)));
+            self::fail('it was read');
+        } catch (Trouble $t) {
+            self::assertSame($pointer, $t->pointer, $t->getMessage());
+            self::assertStringContainsString($said, $t->getMessage());
+        }
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function texts(): iterable
+    {
+        yield 'empty' => ['', 'not JSON'];
+        yield 'not JSON' => ["{\n\"a\": nonsense}", 'line 2 has “nonsense}”'];
+        yield 'NaN' => ['{"a": NaN}', 'line 1 has “NaN}”'];
+        yield 'cut short' => ['{"a": [1, 2', 'ends too early'];
+        yield 'a list' => ['[1]', 'not an object'];
+        yield 'deep' => [str_repeat('{"a":', 5000).'1'.str_repeat('}', 5000), 'nested deeper than 32'];
+        yield 'large' => ['{"a": "'.str_repeat('x', 50_000_000).'"}', '50.0 MB'];
+        yield 'not UTF-8' => ["{\"a\": \"\xff\"}", 'not UTF-8'];
+    }
+
+    #[DataProvider('texts')]
+    public function test_a_text_that_is_no_job_file_says_why(string $text, string $said): void
+    {
+        $this->expectException(Trouble::class);
+        $this->expectExceptionMessage($said);
+        JobFile::read($text);
+    }
+}
