@@ -56,14 +56,12 @@ final readonly class Runs
             $now = $run->clockAt(self::wall());
             $live = self::live($job, $run);
             self::keep($run, $live->settle($now));
-            $text = '';
+            $new = $live->act($kind, $device, $now, $presses, $kind === 'named' ? trim($name).', '.trim($room) : '');
             if ($kind === 'named') {
-                // The name goes into the plan, where its rules are; only then is it a fact of the log.
-                $revision = Revisions::newest($job);
-                Revisions::change($job, $user, $revision->number, ['kind' => 'NameLight', 'controller' => $device, 'name' => $name, 'room' => $room]);
-                $text = trim($name).', '.trim($room);
+                // The name goes into the plan, where its rules are; refused there, it is no fact of the log either.
+                Revisions::change($job, $user, Revisions::newest($job)->number, ['kind' => 'NameLight', 'controller' => $device, 'name' => $name, 'room' => $room]);
             }
-            self::keep($run, $live->act($kind, $device, $now, $presses, $text));
+            self::keep($run, $new);
 
             return self::answer($run, $live, $now);
         });

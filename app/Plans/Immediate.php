@@ -21,8 +21,11 @@ final class Immediate
     public static function run(callable $work): mixed
     {
         $pdo = DB::connection()->getPdo();
-        if (self::$open || DB::transactionLevel() > 0) {
+        if (self::$open) {
             return $work();
+        }
+        if (DB::transactionLevel() > 0) {
+            return DB::transaction(fn () => $work());
         }
         // Laravel's own transaction_mode needs PHP 8.4.
         $pdo->exec('BEGIN IMMEDIATE');

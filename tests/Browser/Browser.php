@@ -22,8 +22,9 @@ final class Browser
     {
         $port = self::freePort();
         $chromeDriver = new Process(['chromedriver', "--port={$port}", '--log-level=WARNING']);
+        $chromeDriver->disableOutput();
         $chromeDriver->start();
-        self::await("http://127.0.0.1:{$port}/status");
+        self::await($port);
         $profile = sys_get_temp_dir().'/ember-chromium-'.bin2hex(random_bytes(6));
         $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic',
             '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', "--user-data-dir={$profile}"]);
@@ -58,15 +59,16 @@ final class Browser
         return (int) substr((string) strrchr($name, ':'), 1);
     }
 
-    /** Waits until an address answers. */
-    public static function await(string $url, float $seconds = 20): void
+    /** Waits until something listens on a port. */
+    public static function await(int $port, float $seconds = 20): void
     {
         $until = microtime(true) + $seconds;
-        while (@file_get_contents($url) === false) {
+        while (($socket = @stream_socket_client("tcp://127.0.0.1:{$port}", timeout: 1)) === false) {
             if (microtime(true) > $until) {
-                throw new RuntimeException("{$url} does not answer.");
+                throw new RuntimeException("Nothing listens on port {$port}.");
             }
-            usleep(50_000);
+            usleep(30_000);
         }
+        fclose($socket);
     }
 }

@@ -37,7 +37,7 @@ final class Ngspice
         $theirs = self::nodes($netlist);
         Assert::assertSame([], array_diff_key($ours, $theirs), 'nodes that ngspice has not');
         Assert::assertSame([], array_diff_key($theirs, $ours), 'nodes that only ngspice has');
-        $worst = max(array_map(static fn (string $n): float => abs($ours[$n] - $theirs[$n]), array_keys($ours)));
+        $worst = max(0.0, ...array_map(static fn (string $n): float => abs($ours[$n] - $theirs[$n]), array_keys($ours)));
         Assert::assertLessThan(1e-3, $worst, 'volts apart at the worst node');
     }
 }

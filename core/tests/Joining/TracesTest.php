@@ -56,10 +56,10 @@ final class TracesTest extends TestCase
         $kit = Kit::of(Demo::plan());
         $log = [new Event(0, 'power-on', 'c1'), new Event(20, 'search', 'h1'), ...self::presses(25, 5)];
         $reset = Site::after($kit, 1, $log, 26.7)->signal('c1');
-        self::assertSame('3 quick, then 2 slow', $reset[1]->words() ?? '');
+        self::assertSame('3 quick, then 2 slow', $reset === null ? '' : $reset[1]->words());
         self::assertEqualsWithDelta(26.6, $reset[0] ?? 0, 1e-9);
         $joined = Site::after($kit, 1, $log, 40)->signal('c1');
-        self::assertSame('5 quick', $joined[1]->words() ?? '');
+        self::assertSame('5 quick', $joined === null ? '' : $joined[1]->words());
         self::assertGreaterThanOrEqual(26.6 + 3.5, $joined[0] ?? 0);
         self::assertLessThanOrEqual(26.6 + 7.5, $joined[0] ?? 0);
     }

@@ -21,8 +21,8 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
         return;
     }
     refused.value = { ...refused.value, [cable.id]: '' };
-    if (metres.toFixed(2) !== cable.length || cable.reckoned) {
-        await change({ kind: 'SetCable', cable: cable.id, length: metres });
+    const kept = metres.toFixed(2) === cable.length && !cable.reckoned;
+    if (kept || !(await change({ kind: 'SetCable', cable: cable.id, length: metres }))) {
         field.value = cable.length;
     }
 }

@@ -9,9 +9,9 @@ withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?
     <Popover as="span" class="relative inline-block">
         <PopoverButton
             class="fig dotted whitespace-nowrap leading-tight" :class="large ? 'text-xl font-semibold' : ''"
-            :aria-label="`${figure.label}: ${figure.text} ${figure.unit}. Show its working`"
+            :data-figure="figure.label"
         >
-            {{ figure.text }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span>
+            <span class="sr-only">{{ figure.label }}: </span>{{ figure.text }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span><span class="sr-only">, show its working</span>
         </PopoverButton>
         <PopoverPanel class="panel absolute z-30 w-96 p-4 text-left" :class="[up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']">
             <h3 class="font-semibold">

@@ -22,7 +22,7 @@ watch(
 </script>
 
 <template>
-    <DialogBox :open="open" title="History" @close="emit('close')">
+    <DialogBox :open="open" title="History" reading @close="emit('close')">
         <ol>
             <li v-for="line in lines" :key="line.number" class="grid grid-cols-[3ch_1fr_auto] gap-3 border-t border-rule2 py-1.5">
                 <span class="fig text-right text-ink2">{{ line.number }}</span>

@@ -79,7 +79,7 @@ watch(status, (now) => (said.value = now === 'kept' ? 'Kept' : now === 'waiting'
     </div>
     <FindBox :open="shown === 'find'" :things="doable" @close="shown = ''" />
     <HistoryBox :open="shown === 'history'" @close="shown = ''" />
-    <DialogBox :open="shown === 'keys'" title="Keys" @close="shown = ''">
+    <DialogBox :open="shown === 'keys'" title="Keys" reading @close="shown = ''">
         <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
             <template v-for="key in [...shortcuts, ...frameKeys]" :key="key.what">
                 <dt><kbd>{{ key.ctrl ? 'Ctrl ' : '' }}{{ key.shift ? 'Shift ' : '' }}{{ key.key === ' ' ? 'Space' : key.key.toUpperCase() }}</kbd></dt>

@@ -11,7 +11,7 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
     <nav aria-label="Stages" class="strip" :class="{ small }">
         <Link
             v-for="stage in stages" :key="stage.id" :href="`/jobs/${job}/${stage.id}`" class="seg" :class="[stage.state, { now: stage.id === here }]"
-            :aria-current="stage.id === here ? 'page' : undefined" :aria-label="`${stage.number} ${stage.name}: ${said[stage.state]}${stage.open ? ', ' + stage.open + ' open' : ''}`"
+            :aria-current="stage.id === here ? 'page' : undefined"
         >
             <StageLamp :state="stage.state" />
             <span class="whitespace-nowrap">{{ stage.name }}</span>
@@ -106,7 +106,10 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
     font-size: 13px;
 }
 .small .seg .state {
-    display: none;
+    position: absolute;
+    clip-path: inset(50%);
+    width: 1px;
+    overflow: hidden;
 }
 @media (max-width: 760px) {
     .strip {
@@ -119,7 +122,12 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
         padding: 0 4px;
         font-size: 12px;
     }
-    .state,
+    .state {
+        position: absolute;
+        clip-path: inset(50%);
+        width: 1px;
+        overflow: hidden;
+    }
     .seg kbd {
         display: none;
     }

@@ -7,6 +7,8 @@ export function useLive(job: number, first: JoinAnswer | null) {
     const live = shallowRef<JoinAnswer | null>(first);
     const now = ref(first?.picture.now ?? 0);
     const message = ref('');
+    /** The field that the message is about, as a JSON Pointer. */
+    const pointer = ref('');
     let base = { run: now.value, wall: performance.now() };
     let frame = 0;
     let due = true;
@@ -23,10 +25,11 @@ export function useLive(job: number, first: JoinAnswer | null) {
         busy = true;
         try {
             take(await ask<JoinAnswer>(method, url, body));
-            message.value = '';
+            message.value = pointer.value = '';
             return true;
         } catch (error) {
             message.value = error instanceof Refusal ? error.message : String(error);
+            pointer.value = error instanceof Refusal ? error.pointer : '';
             return false;
         } finally {
             busy = false;
@@ -52,6 +55,7 @@ export function useLive(job: number, first: JoinAnswer | null) {
         live,
         now,
         message,
+        pointer,
         picture: computed(() => live.value?.picture ?? null),
         begin: (speed: number) => say('POST', `/jobs/${job}/join`, { speed }),
         pace: (speed: number) => say('POST', `/jobs/${job}/join/${live.value?.run}/pace`, { speed }),

@@ -11,9 +11,11 @@ import type { Answer, JoinAnswer } from '@/types/generated/responses';
 
 const props = defineProps<{ answer: Answer; live: JoinAnswer | null }>();
 const { desk, reload } = provideDesk(props.answer);
-const { live, now, message, picture, begin, pace, act } = useLive(props.answer.job, props.live);
+const { live, now, message, pointer, picture, begin, pace, act } = useLive(props.answer.job, props.live);
 const speed = computed(() => live.value?.speed ?? 1);
 const ready = computed(() => !desk.value.findings.some((f) => f.code === 'no-hub' || f.code === 'lacking') && desk.value.stages.some((s) => s.id === 'kit' && s.state !== 'unlit'));
+/** A name or room that was refused is told at its field. */
+const atField = computed(() => picture.value?.step.kind === 'name' && ['/name', '/room'].includes(pointer.value));
 const last = ref(1);
 const device = computed(() => {
     const p = picture.value;
@@ -74,7 +76,7 @@ watch(() => picture.value?.done, (done, before) => {
 
 <template>
     <JobFrame :shortcuts="shortcuts" :slate="!picture">
-        <p v-if="message" role="alert" class="mb-3 border-l-4 border-stop bg-sheet px-3 py-2">{{ message }}</p>
+        <p v-if="message && !atField" role="alert" class="mb-3 border-l-4 border-stop bg-sheet px-3 py-2">{{ message }}</p>
         <div v-if="!picture" class="max-w-xl">
             <h2 class="text-2xl font-semibold">Join against stand-ins</h2>
             <p class="mt-2 text-ink2">
@@ -87,7 +89,7 @@ watch(() => picture.value?.done, (done, before) => {
             </div>
         </div>
         <div v-else class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,400px)_minmax(0,1fr)]">
-            <JoinStepCard :picture="picture" :now="now" :said-yes="YES[picture.step.kind]" :said-no="NO[picture.step.kind]" @hand="hand" @press="press(device?.presses ?? 1)" @power="power(true)" @name="name" />
+            <JoinStepCard :picture="picture" :now="now" :said-yes="YES[picture.step.kind]" :said-no="NO[picture.step.kind]" :refused="atField ? { at: pointer.slice(1), message } : undefined" @hand="hand" @press="press(device?.presses ?? 1)" @power="power(true)" @name="name" />
             <div class="min-w-0">
                 <Lanes :lanes="picture.lanes" :now="now" />
                 <div class="mt-3 grid gap-4 border-t border-rule pt-3 md:grid-cols-[minmax(0,1fr)_190px]">

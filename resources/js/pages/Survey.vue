@@ -95,7 +95,7 @@ const shortcuts = [
             </section>
         </div>
     </JobFrame>
-    <DialogBox :open="help" title="Words of the notation" @close="help = false">
+    <DialogBox :open="help" title="Words of the notation" reading @close="help = false">
         <dl class="space-y-2">
             <div
                 v-for="[word, meaning] in [

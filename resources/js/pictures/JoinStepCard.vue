@@ -5,7 +5,7 @@ import { useDesk } from '@/lib/desk';
 import type { JoinPicture } from '@/types/generated/responses';
 import SignalBars from './SignalBars.vue';
 
-const props = defineProps<{ picture: JoinPicture; now: number; saidYes?: string; saidNo?: string }>();
+const props = defineProps<{ picture: JoinPicture; now: number; saidYes?: string; saidNo?: string; refused?: { at: string; message: string } }>();
 const emit = defineEmits<{ hand: [kind: string]; press: []; power: []; name: [given: { name: string; room: string }] }>();
 const { answer } = useDesk();
 const step = computed(() => props.picture.step);
@@ -50,8 +50,10 @@ const window = { reset: 'of the hub’s search left', 'look-reset': 'left to lis
                 <button type="button" class="quiet big" @click="emit('hand', saidNo)">{{ step.kind === 'identify' ? 'No, another one' : 'Saw nothing' }} <kbd>N</kbd></button>
             </template>
             <form v-if="step.kind === 'name'" class="space-y-2" @submit.prevent="emit('name', given)">
-                <label class="block">Name that people will say, at most {{ picture.letters }} letters <input ref="first" v-model="given.name" class="field" /></label>
-                <label class="block">Room <input v-model="given.room" class="field" /></label>
+                <label class="block">Name that people will say, at most {{ picture.letters }} letters <input ref="first" v-model="given.name" class="field" name="name" :aria-invalid="refused?.at === 'name'" aria-describedby="name-said" /></label>
+                <p v-if="refused?.at === 'name'" id="name-said" role="alert" class="text-stop">{{ refused.message }}</p>
+                <label class="block">Room <input v-model="given.room" class="field" name="room" :aria-invalid="refused?.at === 'room'" aria-describedby="room-said" /></label>
+                <p v-if="refused?.at === 'room'" id="room-said" role="alert" class="text-stop">{{ refused.message }}</p>
                 <button class="press big w-full">Name it</button>
             </form>
             <Link v-if="step.kind === 'done'" :href="`/jobs/${answer.job}/handover`" class="press big text-center">Hand over</Link>

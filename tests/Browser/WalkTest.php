@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Key;
+
+/** A new job from the tape measure to the sheet, with the keyboard alone; axe-core on every screen on the way. */
+final class WalkTest extends BrowserTestCase
+{
+    public function test_a_job_goes_from_the_tape_to_the_sheet_by_keyboard(): void
+    {
+        $this->open('/');
+        $this->find('form button.press');
+        $this->assertAccessible('sign-in');
+        $this->tabTo('form button.press');
+        $this->press(Key::ENTER);
+        $this->see('Jobs of Saltmarsh Lighting');
+        $this->assertAccessible('home');
+        $this->press('n');
+        $this->find('[role=dialog] input');
+        $this->press('Lecture cove', Key::TAB, 'Observatory', Key::TAB, 'Lecture room', Key::ENTER);
+
+        $this->survey();
+        $this->kit();
+        $this->wire();
+        $this->join();
+        $this->handOver();
+    }
+
+    private function survey(): void
+    {
+        $this->see('is not measured yet');
+        $this->press('e');
+        $this->press("start door\n5.20 cove\nright 3,8O cove");
+        $this->see('has a letter among its digits. Meant 3,80?');
+        self::assertSame('3,8O', $this->find('.behind .slip')->getText());
+        $this->assertAccessible('survey with a slip');
+        $this->press(...array_fill(0, 6, Key::BACKSPACE), ...['0 cove', "\nright 5.20 cove\nright 3.80 cove\nclose"]);
+        $this->see('cove 18.00 m');
+        $this->see('Cove lacks a strip');
+        $this->assertAccessible('survey');
+        // Undo takes the last typing back, redo brings it again.
+        $this->undoKeys();
+        $this->dontSee('cove 18.00 m');
+        $this->redoKeys();
+        $this->see('cove 18.00 m');
+        $this->press(Key::ESCAPE);
+        $this->leaveField();
+        $this->press('2');
+    }
+
+    private function kit(): void
+    {
+        $this->see('5 on the shelf');
+        $this->assertAccessible('kit');
+        foreach (['s' => 'Tunable white 24 V', 'p' => '24 V supply, 10 A', 'c' => 'Zigbee two-channel controller, 12-36 V', 'b' => '3 x 1.5 mm²', 'u' => 'Zigbee hub with phone app'] as $key => $name) {
+            $this->leaveField();
+            $this->press((string) $key);
+            $this->choose($name);
+        }
+        $this->see('Cove: visibly dull');
+        $this->leaveField();
+        $this->press('3');
+    }
+
+    private function choose(string $name): void
+    {
+        $this->eventually(function () use ($name): bool {
+            return $this->browser()->driver->executeScript('const row = [...document.querySelectorAll("button.row")].find((r) => r.innerText.startsWith(arguments[0])); row?.focus(); return !!row', [$name]) === true;
+        }, "“{$name}” is not on the shelf");
+        $this->press(Key::ENTER);
+        $this->eventually(fn (): bool => str_contains($this->find('button.row.chosen')->getText(), $name), "“{$name}” is not chosen");
+    }
+
+    private function wire(): void
+    {
+        $this->find('[data-feed=f1]');
+        $this->assertAccessible('wire');
+        $this->press('b');
+        $this->find('[data-feed=f2]');
+        $this->press('m');
+        $this->find('[data-feed=f3]');
+        $this->dontSee('visibly dull');
+        // The middle feed moves by its cut marks: three to the left, then kept.
+        $this->tabTo('[data-feed=f3]');
+        $this->press(Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT);
+        $this->see('C1 to 8.85 m');
+        $this->eventually(fn (): bool => $this->find('[data-feed=f3]')->getAttribute('aria-valuenow') === '177', 'the feed is not at pad 177');
+        // A feed comes at the reading point and goes with Delete.
+        $this->leaveField();
+        $this->press('r', Key::END, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ENTER);
+        $this->find('[data-feed=f4]');
+        $this->tabTo('[data-feed=f4]');
+        $this->press(Key::DELETE);
+        $this->eventually(fn (): bool => ! str_contains($this->text(), 'C1 to 17.90 m'), 'the feed is still there');
+        // Another length answers in volts lost; a comma will do.
+        $this->tabTo('[aria-label="Length of K2 in metres"]');
+        $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, 'a', Key::NULL]);
+        $this->press('12,5', Key::TAB);
+        $this->eventually(fn (): bool => $this->find('[aria-label="Length of K2 in metres"]')->getAttribute('value') === '12.50', 'the length is not kept');
+        // Another kind of cable, by the list's own keys.
+        $this->tabTo('[aria-label^="Kind of K2"]');
+        $this->press(Key::ENTER, Key::END, Key::ARROW_UP, Key::ENTER);
+        $this->see('2 x 14 AWG');
+        $this->see('K2 has 2 cores, 3 are needed');
+        $this->undoKeys();
+        $this->dontSee('K2 has 2 cores');
+        // A number opens its working.
+        $this->tabTo('footer [data-figure="Evenness"]', 120);
+        $this->press(Key::ENTER);
+        $this->see('d / b = ');
+        $this->assertAccessible('wire with a working open');
+        $this->press(Key::ESCAPE);
+        // Lengths that were reckoned are kept, from the find-and-do box.
+        for ($n = 0; $n < 5 && str_contains($this->text(), 'is not measured yet'); $n++) {
+            $this->leaveField();
+            $open = substr_count($this->text(), 'is not measured yet');
+            $this->press('/');
+            $this->find('[role=dialog] input');
+            $this->press('keep', Key::ENTER);
+            $this->eventually(fn (): bool => substr_count($this->text(), 'is not measured yet') < $open, 'nothing was kept');
+        }
+        $this->leaveField();
+        $this->press('7');
+    }
+
+    private function join(): void
+    {
+        $this->see('Join against stand-ins');
+        $this->assertAccessible('join before a run');
+        $this->press('b');
+        $this->see('Switch C1 on');
+        $this->press('o');
+        $this->see('Press Search');
+        // Twenty times as fast; the reset first, so that its window passes unused.
+        $this->press('q');
+        $this->see('20 ×');
+        $this->press('P');
+        $this->see('no hub was searching', 12);
+        $this->assertAccessible('join after a missed window');
+        $this->press('q');
+        $this->see('1 ×');
+        $this->press('s');
+        $this->see('Press PROG on C1 5 times');
+        $this->press('P');
+        $this->see('Did the strip flash 3 quick, then 2 slow?');
+        $this->press('y');
+        $this->see('Look for 5 quick');
+        $this->press('q');
+        $this->see('Switch “Light 1” in the app', 12);
+        $this->press('t');
+        $this->see('Did the strip of Cove answer?');
+        $this->press('y');
+        $this->find('form input');
+        $this->press(Key::TAB, 'Lecture room', Key::ENTER);
+        $this->see('Type what people will say');
+        $this->expectedErrors = ['422'];
+        $this->tabTo('input[name=name]');
+        $this->press('Cove', Key::ENTER);
+        $this->see('Every controller is joined and named');
+        $this->assertAccessible('join done');
+        $this->leaveField();
+        $this->press('9');
+    }
+
+    private function handOver(): void
+    {
+        $this->see('“Cove” in Lecture room');
+        $this->see('Press PROG 5 times within 3 s');
+        $this->see('Window missed');
+        $this->assertAccessible('hand over');
+        $this->press('h');
+        $this->see('C1 named “Cove” in Lecture room');
+        $this->assertAccessible('history');
+        $this->press(Key::ESCAPE);
+        $this->eventually(fn (): bool => ! str_contains($this->text(), 'C1 named'), 'the history is still open');
+        $this->press('?');
+        $this->see('Day or night');
+        $this->press(Key::ESCAPE);
+    }
+
+    /** Out of a field, as a click on the page does; keys are then shortcuts again. */
+    private function leaveField(): void
+    {
+        $this->browser()->driver->executeScript('document.activeElement.blur()');
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use EmberDusk\Tests\Circuit\Ngspice;
+use EmberDusk\Tests\Demo;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Artisan;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+
+final class CommandsTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private function demo(): string
+    {
+        return database_path('demo/job-observatory.json');
+    }
+
+    /** @param array<string, mixed> $with */
+    private function printed(string $command, int $code, array $with = []): string
+    {
+        self::assertSame($code, Artisan::call($command, ['file' => $this->demo()] + $with));
+
+        return Artisan::output();
+    }
+
+    /** The volts that solve prints are those of the netlist that export prints, by ngspice and by name. */
+    public function test_solve_and_export_speak_of_the_same_nodes(): void
+    {
+        $solved = json_decode($this->printed('ember:solve', 1, ['--json' => true]), true);
+        self::assertIsArray($solved);
+        /** @var array<string, float> $nodes */
+        $nodes = $solved['nodes'];
+        self::assertGreaterThan(1000, count($nodes));
+        Ngspice::assertAgrees($this->printed('ember:export', 0, ['--as' => 'spice']), $nodes);
+        self::assertContains('evenness', array_column($solved['findings'], 'code'));
+    }
+
+    public function test_exit_codes_tell_fine_from_findings_from_bad_input(): void
+    {
+        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
+        $run = fn (string $input): Process => tap(new Process(['php', 'artisan', 'ember:solve', '-'], base_path(), null, $input))->run();
+        self::assertSame(0, $run(\EmberDusk\Plan\JobFile::write($plan))->getExitCode());
+        self::assertSame(1, $run($this->jobFile())->getExitCode());
+        $bad = $run(str_replace('"pad": 0', '"pad": 999', $this->jobFile()));
+        self::assertSame([2, '', "/feeds/0/pad: Run “cove” ends at pad 360.\n"], [$bad->getExitCode(), $bad->getOutput(), $bad->getErrorOutput()]);
+    }
+
+    public function test_a_file_that_is_not_there_is_bad_input(): void
+    {
+        foreach (['solve', 'join', 'rehearse', 'export'] as $command) {
+            self::assertSame(2, Artisan::call("ember:{$command}", ['file' => '/nowhere.json']));
+        }
+    }
+
+    public function test_import_and_export_keep_the_document(): void
+    {
+        $this->crew('Night Crew');
+        self::assertSame(2, Artisan::call('ember:import', ['file' => $this->demo(), '--crew' => 'Nobody']));
+        self::assertSame(0, Artisan::call('ember:import', ['file' => $this->demo(), '--crew' => 'Night Crew']));
+        $job = Job::query()->firstOrFail();
+        self::assertSame('Night Crew', $job->crew->name);
+        self::assertSame(0, Artisan::call('ember:export', ['--job' => $job->id]));
+        self::assertSame($this->jobFile(), Artisan::output());
+    }
+
+    public function test_join_prints_the_order_and_rehearse_the_log(): void
+    {
+        $order = json_decode($this->printed('ember:join', 0, ['--json' => true]), true);
+        self::assertIsArray($order);
+        self::assertSame('Press Search in the hub’s app', $order[1]['title']);
+        self::assertStringContainsString('Window missed', $this->printed('ember:rehearse', 0, ['--hasty' => true]));
+        self::assertSame($this->printed('ember:rehearse', 0, ['--seed' => 3]), $this->printed('ember:rehearse', 0, ['--seed' => 3]));
+    }
+
+    public function test_the_demo_is_seeded_once(): void
+    {
+        $this->seed();
+        $this->seed();
+        self::assertSame(count(glob(database_path('demo/job-*.json')) ?: []), Job::query()->count());
+    }
+}

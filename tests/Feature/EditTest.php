@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use App\Models\User;
+use App\Plans\Revisions;
+use EmberDusk\Plan\JobFile;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Testing\TestResponse;
+use Inertia\Testing\AssertableInertia;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+final class EditTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private Job $job;
+
+    private User $one;
+
+    private User $two;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $crew = $this->crew();
+        $this->job = $this->job($crew);
+        $this->one = $this->user($crew);
+        $this->two = $this->user($crew, 'two@firm.example');
+        $this->actingAs($this->one);
+    }
+
+    /**
+     * @param  array<string, mixed>  $change
+     * @return TestResponse<Response>
+     */
+    private function change(array $change, int $base, ?User $as = null): TestResponse
+    {
+        return $this->actingAs($as ?? $this->one)->postJson("/jobs/{$this->job->id}/change", ['stage' => 'wire', 'base' => $base, 'change' => $change]);
+    }
+
+    private function document(): string
+    {
+        return JobFile::write(Revisions::newest($this->job)->plan());
+    }
+
+    private const ENDS = ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'];
+
+    public function test_a_change_makes_a_revision_and_answers_with_the_new_state(): void
+    {
+        $before = $this->document();
+        $answer = $this->answer($this->change(self::ENDS, 1));
+        self::assertSame(2, $answer['revision']);
+        self::assertSame('Cove fed at both ends', $answer['undo']);
+        self::assertCount(2, $answer['desk']['wire']['runs'][0]['feeds']);
+        self::assertCount(360, $answer['desk']['wire']['runs'][0]['light']);
+        self::assertNotSame($before, $this->document());
+    }
+
+    public function test_a_change_that_alters_nothing_makes_no_revision(): void
+    {
+        $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 0], 1)->assertOk()->assertJsonPath('revision', 1);
+    }
+
+    public function test_a_refused_change_says_where_and_leaves_nothing(): void
+    {
+        $before = $this->document();
+        $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 9999], 1)->assertStatus(422)
+            ->assertExactJson(['message' => 'The run ends before that pad.', 'pointer' => '/pad']);
+        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => -2], 1)->assertStatus(422)->assertJsonPath('pointer', '/length');
+        $this->postJson("/jobs/{$this->job->id}/change", ['stage' => 'cellar', 'base' => 'x'])->assertStatus(422);
+        self::assertSame($before, $this->document());
+        self::assertSame(1, $this->job->revisions()->count());
+    }
+
+    public function test_a_preview_writes_nothing(): void
+    {
+        $response = $this->postJson("/jobs/{$this->job->id}/preview", ['stage' => 'wire', 'change' => ['kind' => 'MoveFeed', 'feed' => 'f1', 'at' => 9.01]]);
+        $response->assertOk()->assertJsonPath('desk.wire.runs.0.feeds.0.pad', 180);
+        self::assertSame(1, $this->job->revisions()->count());
+    }
+
+    public function test_undo_and_redo_go_all_the_way_and_a_change_clears_redo(): void
+    {
+        $documents = [$this->document()];
+        foreach ([self::ENDS, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'], ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5]] as $n => $change) {
+            $this->change($change, $n + 1)->assertOk();
+            $documents[] = $this->document();
+        }
+        $step = fn (string $what): TestResponse => $this->postJson("/jobs/{$this->job->id}/{$what}", ['stage' => 'wire']);
+        foreach ([2, 1, 0] as $n) {
+            $this->answer($step('undo'));
+            self::assertSame($documents[$n], $this->document());
+        }
+        $step('undo')->assertStatus(422)->assertJsonPath('message', 'There is nothing of yours left to undo.');
+        foreach ([1, 2, 3] as $n) {
+            $step('redo')->assertOk();
+            self::assertSame($documents[$n], $this->document());
+        }
+        $step('undo')->assertOk()->assertJsonPath('redo', 'K1 is 5.00 m long');
+        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 6], Revisions::newest($this->job)->number)->assertOk()->assertJsonPath('redo', null);
+        $step('redo')->assertStatus(422);
+    }
+
+    public function test_a_stale_change_to_other_things_is_merged(): void
+    {
+        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5], 1)->assertOk();
+        $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 40], 1, $this->two)->assertOk();
+        $plan = Revisions::newest($this->job)->plan();
+        self::assertSame([40, 5.0], [$plan->feeds['f1']->pad, $plan->cables['k1']->length]);
+    }
+
+    public function test_a_stale_change_to_the_same_thing_is_told_in_words_and_kept_out(): void
+    {
+        $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 40], 1)->assertOk();
+        $response = $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 80], 1, $this->two);
+        $response->assertStatus(409)->assertJsonPath('yours', 'Feed of Cove moved from 0.00 m to 4.00 m')->assertJsonPath('revision', 2);
+        self::assertStringContainsString('Feed of Cove moved from 0.00 m to 2.00 m (One,', (string) $response->json('theirs'));
+        self::assertSame(40, Revisions::newest($this->job)->plan()->feeds['f1']->pad);
+    }
+
+    public function test_undo_takes_back_ones_own_change_and_leaves_the_others(): void
+    {
+        $this->change(self::ENDS, 1)->assertOk();
+        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5], 2, $this->two)->assertOk();
+        $this->actingAs($this->one)->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertOk();
+        $plan = Revisions::newest($this->job)->plan();
+        self::assertSame(['f1'], array_keys($plan->feeds));
+        self::assertSame(5.0, $plan->cables['k1']->length);
+    }
+
+    public function test_undo_is_refused_by_name_when_somebody_touched_the_same_since(): void
+    {
+        $this->change(self::ENDS, 1)->assertOk();
+        $this->change(['kind' => 'MoveFeed', 'feed' => 'f2', 'pad' => 300], 2, $this->two)->assertOk();
+        $response = $this->actingAs($this->one)->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertStatus(409);
+        self::assertStringContainsString('(Two,', (string) $response->json('theirs'));
+        self::assertSame(300, Revisions::newest($this->job)->plan()->feeds['f2']->pad);
+    }
+
+    public function test_the_shelf_can_change_without_moving_a_plan(): void
+    {
+        $entry = $this->job->crew->kitEntries()->where('entry_id', 'supply-24-240')->firstOrFail();
+        $entry->update(['document' => ['ratedAmps' => 5] + $entry->document]);
+        $this->get("/jobs/{$this->job->id}/kit")->assertInertia(function (AssertableInertia $page): void {
+            $page->component('Kit');
+            $slots = collect((array) $page->toArray()['props']['answer']['desk']['kit']['runs'][0]['slots'])->keyBy('slot');
+            self::assertContains('10 A', $slots['supply']['facts']);
+            $option = collect((array) $slots['supply']['options'])->firstWhere('id', 'supply-24-240');
+            self::assertTrue($option['moved'] ?? false);
+        });
+    }
+
+    public function test_history_is_told_in_words_newest_first(): void
+    {
+        $this->change(self::ENDS, 1)->assertOk();
+        $history = $this->answer($this->getJson("/jobs/{$this->job->id}/history"), 'history');
+        self::assertSame(['Cove fed at both ends', 'Imported'], array_column($history['history'], 'words'));
+        self::assertSame(['One', null], array_column($history['history'], 'who'));
+    }
+
+    public function test_every_stage_is_a_page_whose_answer_fits_its_schema(): void
+    {
+        foreach (['survey', 'kit', 'wire'] as $stage) {
+            $this->get("/jobs/{$this->job->id}/{$stage}")->assertInertia(fn (AssertableInertia $page) => $page->component(ucfirst($stage)));
+            $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage={$stage}"));
+        }
+        $this->get("/jobs/{$this->job->id}/attic")->assertNotFound();
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\UploadedFile;
+use Inertia\Testing\AssertableInertia;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+final class ImportTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_an_export_imports_as_the_same_document(): void
+    {
+        $job = $this->job($this->crew());
+        $user = $this->user($job->crew);
+        $exported = (string) $this->actingAs($user)->get("/jobs/{$job->id}/export")->assertOk()->getContent();
+        $url = $this->postJson('/jobs/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $exported)])->assertCreated()->json('url');
+        self::assertIsString($url);
+        $copy = Job::query()->latest('id')->firstOrFail();
+        self::assertStringContainsString("/jobs/{$copy->id}/survey", $url);
+        self::assertSame($job->crew_id, $copy->crew_id);
+        self::assertSame($exported, $this->get("/jobs/{$copy->id}/export")->getContent());
+        self::assertSame($this->jobFile(), $exported);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function faults(): iterable
+    {
+        yield 'not JSON' => ['hello', 'not JSON'];
+        yield 'too large' => [str_repeat('x', 2_100_000), 'at most 2 MB'];
+        yield 'newer' => ['{"format": "ember-dusk-job", "version": 2}', 'reads up to 1'];
+    }
+
+    #[DataProvider('faults')]
+    public function test_a_file_that_cannot_be_read_leaves_nothing(string $text, string $said): void
+    {
+        $this->actingAs($this->user($this->crew()));
+        $response = $this->postJson('/jobs/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $text)])->assertStatus(422);
+        self::assertStringContainsString($said, (string) $response->json('message'));
+        self::assertSame(0, Job::query()->count());
+    }
+
+    public function test_a_new_job_begins_at_survey_with_its_place(): void
+    {
+        $this->actingAs($this->user($this->crew()));
+        $this->post('/jobs', ['name' => ' ', 'place' => ''])->assertSessionHasErrors(['name' => 'Give the job a name.', 'place' => 'Name the first room or place.']);
+        $this->post('/jobs', ['name' => 'Dome', 'client' => '', 'place' => 'Dome'])->assertRedirect('/jobs/1/survey');
+        $this->get('/jobs/1/survey')->assertInertia(fn (AssertableInertia $page) => $page->where('answer.desk.survey.places.0.name', 'Dome')->where('answer.desk.findings.0.code', 'no-notes'));
+        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->component('Home')->where('jobs.0.next.title', 'Dome is not measured yet'));
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use App\Plans\Revisions;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Carbon;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/** The live run over HTTP; the wall clock is set, nothing sleeps. */
+final class JoinRunTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private Job $job;
+
+    private int $run;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Carbon::setTestNow('2026-11-25 09:00:00');
+        $this->job = $this->job($this->crew());
+        $this->actingAs($this->user($this->job->crew));
+        $this->run = $this->answer($this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1]), 'joinAnswer')['run'];
+    }
+
+    private function pass(float $seconds): void
+    {
+        Carbon::setTestNow(Carbon::now()->addMicroseconds((int) round($seconds * 1e6)));
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return TestResponse<Response>
+     */
+    private function act(string $kind, string $device = 'c1', array $more = []): TestResponse
+    {
+        return $this->postJson("/jobs/{$this->job->id}/join/{$this->run}", ['kind' => $kind, 'device' => $device] + $more);
+    }
+
+    /** @return array<string, mixed> */
+    private function look(): array
+    {
+        return $this->answer($this->getJson("/jobs/{$this->job->id}/join/{$this->run}"), 'joinAnswer')['picture'];
+    }
+
+    public function test_a_run_goes_from_power_to_a_named_light_with_a_missed_window_on_the_way(): void
+    {
+        $this->act('power-on')->assertOk();
+        $this->pass(20);
+        $this->act('press', more: ['presses' => 5])->assertOk();
+        $this->pass(17);
+        $missed = $this->look();
+        self::assertSame(1, $missed['missed']);
+        self::assertSame('search', $missed['step']['kind']);
+        self::assertStringContainsString('no hub was searching', $missed['step']['alert']);
+        $this->act('search', 'h1')->assertOk();
+        $this->pass(2);
+        $this->answer($this->act('press', more: ['presses' => 5]), 'joinAnswer');
+        $this->pass(5);
+        $this->act('saw-reset')->assertOk();
+        $this->pass(15);
+        $found = $this->look();
+        self::assertSame([['device' => 'c1', 'name' => 'Light 1']], $found['list']);
+        $this->act('toggle')->assertOk()->assertJsonPath('picture.devices.0.lit', false);
+        $this->act('identified')->assertOk();
+        foreach ([['name' => '', 'room' => 'Hall'], ['name' => str_repeat('x', 30), 'room' => 'Hall']] as $bad) {
+            $this->act('named', more: $bad)->assertStatus(422)->assertJsonPath('pointer', '/name');
+        }
+        $done = $this->answer($this->act('named', more: ['name' => 'Cove', 'room' => 'Lecture room']), 'joinAnswer');
+        self::assertTrue($done['picture']['done']);
+        self::assertSame('Cove', Revisions::newest($this->job)->plan()->lights['c1']->name);
+        self::assertSame(['power-on', 'press', 'missed', 'search', 'press', 'saw-reset', 'found', 'toggle', 'identified', 'named'], array_column($done['picture']['log'], 'kind'));
+        $this->getJson("/jobs/{$this->job->id}/state?stage=wire")->assertJsonMissing(['code' => 'not-joined']);
+    }
+
+    public function test_twenty_times_as_fast_and_a_pause(): void
+    {
+        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 20])->assertOk();
+        $this->pass(2);
+        self::assertEqualsWithDelta(40, $this->look()['now'], 0.01);
+        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 0])->assertOk();
+        $this->pass(60);
+        self::assertEqualsWithDelta(40, $this->look()['now'], 0.01);
+        $this->act('power-on')->assertStatus(422)->assertJsonPath('message', 'The run is paused. Go on first.');
+        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 1])->assertOk();
+        $this->pass(1);
+        self::assertEqualsWithDelta(41, $this->look()['now'], 0.01);
+        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 3])->assertStatus(422);
+    }
+
+    public function test_a_name_that_is_refused_leaves_plan_and_log_as_they_were(): void
+    {
+        $this->act('named', more: ['name' => 'Cove', 'room' => 'Hall'])->assertStatus(422);
+        self::assertSame([], Revisions::newest($this->job)->plan()->lights);
+        self::assertSame([], $this->look()['log']);
+    }
+
+    public function test_join_events_are_not_undone(): void
+    {
+        $this->act('power-on')->assertOk();
+        $this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertStatus(422);
+        self::assertCount(1, $this->look()['log']);
+    }
+
+    public function test_the_sheet_holds_the_record_and_prints_as_pdf(): void
+    {
+        $this->act('power-on')->assertOk();
+        $html = (string) $this->get("/jobs/{$this->job->id}/sheet")->assertOk()->getContent();
+        foreach (['revision 1', 'engine 1.0', 'Press PROG 5 times within 3 s', 'C1 switched on', '3 x 1.5 mm² flexible', 'not named yet', 'does not say that the installation complies'] as $words) {
+            self::assertStringContainsString($words, $html);
+        }
+        $pdf = $this->get("/jobs/{$this->job->id}/sheet.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+        self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
+        $page = $this->get("/jobs/{$this->job->id}/handover", ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) inertia()->getVersion()])->assertOk();
+        $sheet = (array) $page->json('props.sheet');
+        \EmberDusk\Formats\Schema::check(\EmberDusk\Formats\Json::object(json_encode($sheet, JSON_THROW_ON_ERROR)), 'responses#/$defs/sheetPicture');
+    }
+}

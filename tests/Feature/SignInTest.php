@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Hash;
+use Inertia\Testing\AssertableInertia;
+use Tests\TestCase;
+
+final class SignInTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_an_account_made_by_command_can_sign_in_and_out(): void
+    {
+        self::assertSame(0, $this->artisan('ember:account', ['name' => 'Ana', 'email' => 'ana@firm.example', '--crew' => 'Two Lamps', '--password' => 'ten letters or more']));
+        $user = User::query()->where('email', 'ana@firm.example')->firstOrFail();
+        self::assertTrue(Hash::check('ten letters or more', $user->password));
+        self::assertGreaterThan(20, $user->crew->kitEntries()->count());
+        $this->post('/sign-in', ['email' => 'ana@firm.example', 'password' => 'ten letters or more'])->assertRedirect('/');
+        $this->assertAuthenticatedAs($user);
+        $this->post('/sign-out')->assertRedirect('/sign-in');
+        $this->assertGuest();
+    }
+
+    public function test_an_account_needs_a_fit_password_and_a_free_address(): void
+    {
+        self::assertSame(2, $this->artisan('ember:account', ['name' => 'Ana', 'email' => 'ana@firm.example', '--crew' => 'C', '--password' => 'short']));
+        $this->user($this->crew(), 'ana@firm.example');
+        self::assertSame(2, $this->artisan('ember:account', ['name' => 'Ana', 'email' => 'ana@firm.example', '--crew' => 'C', '--password' => 'ten letters or more']));
+    }
+
+    public function test_a_wrong_password_says_what_to_do_and_is_slowed_down(): void
+    {
+        $this->user($this->crew());
+        for ($n = 0; $n < 6; $n++) {
+            $this->from('/sign-in')->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'wrong'])->assertSessionHasErrors(['email' => 'No account has this address and password. Check both, then try again.']);
+        }
+        $this->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'wrong'])->assertStatus(429);
+        $this->assertGuest();
+    }
+
+    public function test_the_demo_user_is_let_in_in_demo_mode_only(): void
+    {
+        $this->seed();
+        $this->get('/sign-in')->assertInertia(fn (AssertableInertia $page) => $page->component('SignIn')->where('demo', false));
+        $this->post('/sign-in/demo')->assertNotFound();
+        config(['ember.demo' => true]);
+        $this->get('/sign-in')->assertInertia(fn (AssertableInertia $page) => $page->where('demo', true));
+        $this->post('/sign-in/demo')->assertRedirect('/');
+        $this->assertAuthenticated();
+    }
+
+    public function test_without_a_token_nothing_is_taken(): void
+    {
+        // The framework leaves the check out while it runs tests; here it is put back.
+        $this->app->instance('env', 'production');
+        $this->user($this->crew());
+        $this->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'long enough a word'])->assertStatus(419);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Crew;
+use App\Models\Job;
+use App\Models\User;
+use App\Plans\Revisions;
+use App\Plans\Shelves;
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Schema;
+use EmberDusk\Plan\JobFile;
+use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+
+abstract class TestCase extends BaseTestCase
+{
+    /** Commands are run for real; their output is read, not expected beforehand. */
+    public $mockConsoleOutput = false;
+
+    protected function crew(string $name = 'Crew A'): Crew
+    {
+        $crew = Crew::query()->firstOrCreate(['name' => $name]);
+        Shelves::stock($crew, database_path('demo/shelf.json'));
+
+        return $crew;
+    }
+
+    protected function user(Crew $crew, string $email = 'one@firm.example'): User
+    {
+        return User::query()->firstOrCreate(['email' => $email], ['name' => ucfirst(explode('@', $email)[0]), 'password' => 'long enough a word', 'crew_id' => $crew->id]);
+    }
+
+    /** The demo job in a crew. */
+    protected function job(Crew $crew): Job
+    {
+        return Revisions::begin($crew, null, JobFile::read($this->jobFile()), 'Imported');
+    }
+
+    protected function jobFile(): string
+    {
+        return (string) file_get_contents(database_path('demo/job-observatory.json'));
+    }
+
+    /**
+     * Holds a JSON answer against the schema that the screens' types are made from.
+     *
+     * @param  TestResponse<Response>  $response
+     * @return array<string, mixed>
+     */
+    protected function answer(TestResponse $response, string $as = 'answer'): array
+    {
+        $response->assertSuccessful();
+        Schema::check(Json::object((string) $response->getContent()), 'responses#/$defs/'.$as);
+
+        return (array) $response->json();
+    }
+}
