@@ -175,7 +175,7 @@ final class WalkTest extends BrowserTestCase
         $this->see('C1 named “Cove” in Lecture room');
         $this->assertAccessible('history');
         $this->press(Key::ESCAPE);
-        $this->eventually(fn (): bool => ! str_contains($this->text(), 'C1 named'), 'the history is still open');
+        $this->eventually(fn (): bool => $this->browser()->driver->executeScript('return !document.querySelector("[role=dialog]")') === true, 'the history is still open');
         $this->press('?');
         $this->see('Day or night');
         $this->press(Key::ESCAPE);

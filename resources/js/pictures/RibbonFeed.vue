@@ -45,38 +45,48 @@ function keep(): void {
 onBeforeUnmount(keep);
 
 let dragged: number | null = null;
-
-function metres(event: PointerEvent): number {
-    const svg = (event.currentTarget as SVGElement).ownerSVGElement;
-    const left = svg?.getBoundingClientRect().left ?? 0;
-    return Math.max(0, Math.min(run.value.metres, x.value.invert(event.clientX - left)));
-}
+let svg: SVGSVGElement | null = null;
 
 function grab(event: PointerEvent): void {
-    (event.currentTarget as SVGElement).setPointerCapture(event.pointerId);
+    svg = (event.currentTarget as SVGElement).ownerSVGElement;
     held.value = true;
     dragged = null;
+    // The hand may leave the pin, even the picture: the window hears it out.
+    window.addEventListener('pointermove', drag);
+    window.addEventListener('pointerup', drop);
+    window.addEventListener('pointercancel', letGo);
 }
 
 function drag(event: PointerEvent): void {
-    if (held.value) {
-        dragged = metres(event);
-        emit('aim', { at: dragged });
+    const left = svg?.getBoundingClientRect().left ?? 0;
+    const metres = Math.max(0, Math.min(run.value.metres, x.value.invert(event.clientX - left)));
+    if (dragged !== null || Math.abs(metres - props.feed.at) >= run.value.pitch) {
+        dragged = metres;
+        emit('aim', { at: metres });
     }
 }
 
 function drop(): void {
-    if (held.value && dragged !== null) {
+    if (dragged !== null) {
         emit('move', { at: dragged });
     }
-    held.value = false;
+    letGo();
 }
+
+function letGo(): void {
+    held.value = false;
+    dragged = null;
+    window.removeEventListener('pointermove', drag);
+    window.removeEventListener('pointerup', drop);
+    window.removeEventListener('pointercancel', letGo);
+}
+onBeforeUnmount(letGo);
 </script>
 
 <template>
     <g
         class="pin" :class="{ held }" role="slider" tabindex="0" :aria-label="`Feed ${feed.id.toUpperCase()} of ${run.name}`" :aria-valuemin="0" :aria-valuemax="run.lastPad" :aria-valuenow="feed.pad"
-        :aria-valuetext="`${feed.at.toFixed(2)} m`" :data-feed="feed.id" @keydown="keys" @blur="keep" @pointerdown="grab" @pointermove="drag" @pointerup="drop" @pointercancel="held = false"
+        :aria-valuetext="`${feed.at.toFixed(2)} m`" :data-feed="feed.id" @keydown="keys" @blur="keep" @pointerdown="grab"
     >
         <path :d="`M${at},${ROW.pin + 8}V${ROW.strip + ROW.stripHeight}`" stroke="var(--ink)" stroke-width="2" />
         <rect :x="at - 9" :y="ROW.pin - 11" width="18" height="18" rx="2" :transform="`rotate(45 ${at} ${ROW.pin - 2})`" fill="var(--ink)" />

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Key;
+
+/** What the walk does not pass: the mouse, two tabs, a phone, the night face, bad files. */
+final class ScreensTest extends BrowserTestCase
+{
+    protected function setUp(): void
+    {
+        $this->browser()->size(1280, 800);
+        $this->signIn();
+    }
+
+    public function test_a_feed_is_dragged_along_the_cut_marks_with_the_mouse(): void
+    {
+        $this->open('/jobs/1/wire');
+        $pin = $this->find('[data-feed=f1] rect');
+        (new WebDriverActions($this->browser()->driver))->dragAndDropBy($pin, 240, 0)->perform();
+        $this->eventually(fn (): bool => (int) $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') > 60, 'the feed stayed');
+        $pad = (int) $this->find('[data-feed=f1]')->getAttribute('aria-valuenow');
+        $this->open('/jobs/1/wire');
+        self::assertSame((string) $pad, $this->find('[data-feed=f1]')->getAttribute('aria-valuenow'), 'it was kept');
+        // A click on the ribbon feeds it there; undo takes both back.
+        (new WebDriverActions($this->browser()->driver))->moveToElement($this->find('.strip rect'), 200, 0)->click()->perform();
+        $this->find('[data-feed=f2]');
+        $this->undoKeys();
+        $this->eventually(fn (): bool => $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-feed=f2]')) === [], 'the feed is still there');
+        $this->undoKeys();
+        $this->eventually(fn (): bool => $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') === '0', 'the feed did not come back');
+    }
+
+    public function test_a_stale_tab_is_told_what_happened_and_shows_it(): void
+    {
+        $driver = $this->browser()->driver;
+        $this->open('/jobs/1/wire');
+        $this->find('[data-feed=f1]')->sendKeys('');
+        $first = $driver->getWindowHandle();
+        $driver->switchTo()->newWindow('tab');
+        $this->open('/jobs/1/wire');
+        $this->find('[data-feed=f1]')->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
+        $this->see('C1 to 0.10 m');
+        $this->eventually(fn (): bool => $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') === '2', 'not kept');
+        usleep(700_000);
+        $driver->close();
+        $driver->switchTo()->window($first);
+        $this->find('[data-feed=f1]')->sendKeys([Key::ARROW_RIGHT]);
+        $this->see('Meanwhile: Feed of Cove moved from 0.00 m to 0.10 m');
+        $this->see('C1 to 0.10 m');
+        self::assertSame('2', $this->find('[data-feed=f1]')->getAttribute('aria-valuenow'));
+        $this->expectedErrors = ['409'];
+        $this->undoKeys();
+        $this->see('C1 to 0.00 m');
+    }
+
+    public function test_a_faulty_file_is_refused_on_the_page_and_a_good_one_is_taken(): void
+    {
+        $this->open('/');
+        $file = (string) tempnam(sys_get_temp_dir(), 'job');
+        file_put_contents($file, str_replace('"pad": 0', '"pad": 999', (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-observatory.json')));
+        $picker = $this->browser()->driver->findElement(WebDriverBy::cssSelector('input[type=file]'));
+        $picker->sendKeys($file);
+        $this->see('ends at pad 360. At /feeds/0/pad.');
+        file_put_contents($file, (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-observatory.json'));
+        $picker->sendKeys($file);
+        $this->see('Tape notes');
+        self::assertMatchesRegularExpression('#^/jobs/\d+/survey$#', $this->path());
+        unlink($file);
+        $this->expectedErrors = ['422'];
+    }
+
+    public function test_a_lost_connection_is_said_and_what_was_typed_is_kept_when_it_is_back(): void
+    {
+        $this->open('/jobs/1/survey');
+        $this->find('textarea');
+        $this->browser()->driver->executeScript('window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError("gone"))');
+        $this->press('e');
+        $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, Key::END, Key::NULL]);
+        $this->press('; # checked');
+        $this->see('the server is not reached');
+        $this->browser()->driver->executeScript('window.fetch = window.realFetch');
+        $this->dontSee('the server is not reached');
+        $this->open('/jobs/1/survey');
+        $this->eventually(fn (): bool => str_contains((string) $this->find('textarea')->getAttribute('value'), '# checked'), 'the typing was lost');
+        self::assertStringEndsWith('; # checked', (string) $this->find('textarea')->getAttribute('value'));
+    }
+
+    public function test_every_screen_is_accessible_by_night_and_on_a_phone(): void
+    {
+        foreach (['survey', 'kit', 'wire', 'join', 'handover'] as $stage) {
+            $this->browser()->size(1280, 800);
+            $this->open("/jobs/1/{$stage}");
+            $this->find('main');
+            $this->press('d');
+            $this->assertAccessible("{$stage} by night");
+            $this->press('d');
+            $this->browser()->size(390, 844);
+            $this->assertAccessible("{$stage} on a phone");
+            $wide = $this->browser()->driver->executeScript('return document.documentElement.scrollWidth - document.documentElement.clientWidth');
+            self::assertLessThanOrEqual(in_array($stage, ['survey', 'join'], true) ? 0 : 1000, $wide, "{$stage} is wider than the phone");
+        }
+    }
+}
