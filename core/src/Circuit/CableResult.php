@@ -6,7 +6,7 @@ namespace EmberDusk\Circuit;
 
 /**
  * What a cable carries: amps out on its first core and back on the fullest other, volts lost both ways, and the most
- * amps of any core, also with another feed open.
+ * amps of any core, also with another feed open where that could be too much.
  */
 final readonly class CableResult
 {

@@ -24,7 +24,7 @@ final readonly class Engine
         $network = Wiring::of($plan, $run, $parts);
         $solution = Newton::solve($network);
         $open = [];
-        if (count($parts->tails) > 1) {
+        if (count($parts->tails) > 1 && self::couldOverload($plan, $parts, $network)) {
             foreach (array_keys($parts->tails) as $feed) {
                 $without = Wiring::of($plan, $run, $parts, new Conditions(openFeed: $feed));
                 $open[] = Readings::cableAmps($without, Newton::solve($without));
@@ -52,6 +52,27 @@ final readonly class Engine
             static fn (Run $run): Network => self::network($plan, $run),
             array_filter($plan->runs, static fn (Run $run): bool => Parts::of($plan, $run) !== null),
         ));
+    }
+
+    /**
+     * Whether some tail could carry too much with another feed open. No group has more across it than the supply's EMF;
+     * what they all take at that is more than any tail will ever carry, and mostly less than every tail may.
+     */
+    private static function couldOverload(Plan $plan, Parts $parts, Network $network): bool
+    {
+        $most = $parts->controller->standbyAmps;
+        foreach ($network->stretches as $stretch) {
+            foreach ($stretch->loads as $load) {
+                $most += $stretch->groups * $load->evaluate([$network->sources[0]->emf])[0][0];
+            }
+        }
+        foreach ($parts->tails as $tail) {
+            if (($plan->cable($tail->kit)->conductor->capacity ?? 0.0) < $most) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Same circuit, same engine, same fingerprint: names, notes and other runs play no part. */

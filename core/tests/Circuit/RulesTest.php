@@ -68,17 +68,17 @@ final class RulesTest extends TestCase
     /** The amps of a cable that carries all when the other feed is dead: 18 AWG carries 6 A (NEC 402.5, from memory). */
     public function test_a_dead_feed_is_not_hidden_by_the_other(): void
     {
-        $plan = Demo::run('14', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-3x12awg');
-        $plan = Demo::with($plan, ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends'], ['kind' => 'AddFeed', 'run' => 'line', 'at' => 7],
-            ['kind' => 'RemoveFeed', 'feed' => 'f1'], ['kind' => 'SetCable', 'cable' => 'k4', 'kit' => 'cable-2x18awg', 'length' => 1],
-            ['kind' => 'RemoveFeed', 'feed' => 'f2'], ['kind' => 'AddFeed', 'run' => 'line', 'at' => 7.05], ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x18awg', 'length' => 1]);
-        $result = Engine::solve($plan, $plan->run('line'));
-        foreach ($result->cables as $id => $cable) {
-            if ($id !== 'k1') {
-                self::assertLessThan(3.5, $cable->amps(), $id);
-                self::assertGreaterThan(4.0, $cable->openAmps, $id);
-            }
+        $plan = Demo::run('20', 'strip-single-24', 'supply-24-320', 'controller-zigbee-1', 'cable-2x18awg');
+        $plan = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 200], ['kind' => 'AddFeed', 'run' => 'line', 'pad' => 201],
+            ['kind' => 'SetCable', 'cable' => 'k1', 'kit' => 'cable-3x12awg'], ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 0.5], ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 0.5]);
+        $cables = Engine::solve($plan, $plan->run('line'))->cables;
+        foreach (['k2', 'k3'] as $id) {
+            self::assertLessThan(4.0, $cables[$id]->amps());
+            self::assertGreaterThan(6.0, $cables[$id]->openAmps);
         }
+        $found = self::coded(self::findings($plan), 'cable-amps');
+        self::assertCount(2, $found);
+        self::assertStringContainsString('a dead feed is not seen', $found[0]->detail);
     }
 
     public function test_a_plan_that_holds_says_nothing(): void

@@ -67,12 +67,18 @@ final readonly class ResistorLimited implements Load
             $w = $drive / $bend;
             if ($drive > $rI0) {
                 $w = min($w, log($drive / $rI0));
+                // Well lit, the resistor takes most: what the bound leaves for it is a bound from below, and nearer.
+                $rest = $drive - $bend * $w;
+                if ($rest > 0.1 * $drive) {
+                    $w = log($rest / $rI0);
+                }
             }
             for ($n = 0; $n < 50; $n++) {
                 $e = $rI0 * exp($w);
                 $step = ($e + $bend * $w - $drive) / ($e + $bend);
                 $w -= $step;
-                if ($step < 1e-13 * (1 + abs($w))) {
+                // Newton doubles the digits: what is left after such a step is below the last one.
+                if (abs($step) < 1e-7) {
                     break;
                 }
             }

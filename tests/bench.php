@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Plan\JobFile;
+use GuzzleHttp\Client;
+use GuzzleHttp\Cookie\CookieJar;
+use Tests\Browser\Server;
+
+require __DIR__.'/../vendor/autoload.php';
+
+$median = static function (array $times): float {
+    sort($times);
+
+    return $times[intdiv(count($times), 2)];
+};
+$row = static fn (string $what, string $number, string $conditions) => printf("%-46s %12s   %s\n", $what, $number, $conditions);
+
+printf("PHP %s, %s, %d cores\n\n", PHP_VERSION, php_uname('m'), (int) shell_exec('nproc'));
+
+// Edits at the server, over HTTP on loopback: another pad each time, so that nothing is answered from the cache.
+$server = Server::start();
+$client = new Client(['base_uri' => $server->url, 'cookies' => $jar = new CookieJar, 'http_errors' => true]);
+$client->get('/sign-in');
+$post = static function (string $path, array $body) use ($client, $jar): array {
+    $token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
+    $response = $client->post($path, ['json' => $body, 'headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json']]);
+
+    return (array) json_decode((string) $response->getBody(), true);
+};
+$post('/sign-in/demo', []);
+foreach (['one feed' => null, 'both ends and the middle' => ['ends', 'middle']] as $name => $patterns) {
+    $revision = 0;
+    foreach ($patterns ?? [] as $pattern) {
+        $state = (array) json_decode((string) $client->get('/jobs/1/state?stage=wire', ['headers' => ['Accept' => 'application/json']])->getBody(), true);
+        $post('/jobs/1/change', ['stage' => 'wire', 'base' => $state['revision'], 'change' => ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => $pattern]]);
+    }
+    $state = (array) json_decode((string) $client->get('/jobs/1/state?stage=wire', ['headers' => ['Accept' => 'application/json']])->getBody(), true);
+    $revision = $state['revision'];
+    $times = [];
+    for ($n = 0; $n < 55; $n++) {
+        $at = hrtime(true);
+        $answer = $post('/jobs/1/change', ['stage' => 'wire', 'base' => $revision, 'change' => ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => ($patterns === null ? 10 : 80) + $n]]);
+        $times[] = (hrtime(true) - $at) / 1e6;
+        $revision = $answer['revision'];
+    }
+    $row("Edit on Wire, {$name}", sprintf('%.0f ms', $median(array_slice($times, 5))), 'median of 50 over HTTP, warm, each solved anew; at most 100 ms');
+}
+$server->stop();
+
+// The solver alone.
+$plan = JobFile::read((string) file_get_contents(__DIR__.'/../database/demo/job-observatory.json'));
+$times = [];
+$rounds = 0;
+for ($n = 0; $n < 25; $n++) {
+    $network = Engine::network($plan, $plan->run('cove'));
+    $at = hrtime(true);
+    $rounds = Newton::solve($network)->iterations;
+    $times[] = (hrtime(true) - $at) / 1e6;
+}
+$row('Solve of the 18 m cove, 720 loads', sprintf('%.1f ms', $median(array_slice($times, 5))), "median of 20, {$rounds} iterations");
+
+// What a first visit loads in script, the Wire page being the largest.
+$manifest = (array) json_decode((string) file_get_contents(__DIR__.'/../public/build/manifest.json'), true);
+$load = static function (string $key, array &$seen) use (&$load, $manifest): int {
+    if (isset($seen[$key])) {
+        return 0;
+    }
+    $seen[$key] = true;
+    $bytes = strlen((string) gzencode((string) file_get_contents(__DIR__.'/../public/build/'.$manifest[$key]['file']), 6));
+    foreach ($manifest[$key]['imports'] ?? [] as $import) {
+        $bytes += $load($import, $seen);
+    }
+
+    return $bytes;
+};
+$largest = 0;
+foreach (array_keys($manifest) as $key) {
+    if (str_starts_with($key, 'resources/js/pages/')) {
+        $seen = [];
+        $largest = max($largest, $load('resources/js/app.ts', $seen) + $load($key, $seen));
+    }
+}
+$row('Script of a first visit, largest page', sprintf('%.0f kB', $largest / 1000), 'gzip; at most 250 kB');
