@@ -106,6 +106,7 @@ final readonly class KitDesk
                 $verdict = $run === null ? null : self::verdict($work, $run, new Frozen($hash, $written, $entry));
                 $options[] = ['id' => $id, 'name' => $entry->name(), 'facts' => Facts::of($entry), 'chosen' => $id === $chosen,
                     'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $hash,
+                    'gauge' => $run === null ? null : Gauge::of($work->plan, $run, $entry)?->toArray(),
                     'verdict' => $verdict?->title, 'severity' => $verdict?->severity->value];
             }
         }

@@ -60,6 +60,7 @@ watch(status, (now) => (said.value = now === 'kept' ? 'Kept' : now === 'waiting'
             <div class="ml-auto flex shrink-0 items-center gap-4 text-ink2">
                 <button type="button" class="hidden w-52 justify-between border-b border-ink3 py-1 text-left text-ink2 md:flex" @click="shown = 'find'">Find or do <kbd>/</kbd></button>
                 <button type="button" class="hidden sm:inline" :title="user?.name" @click="shown = 'history'">{{ kept }}</button>
+                <span class="text-[13px] sm:hidden">{{ { kept: 'Kept', keeping: 'Keeping', waiting: 'Not kept' }[status] }}</span>
                 <button type="button" :disabled="!answer.undo" :title="answer.undo ?? 'Nothing to undo'" :class="{ 'opacity-50': !answer.undo }" @click="undo()">Undo <kbd class="hidden sm:inline">Ctrl Z</kbd></button>
                 <button type="button" :disabled="!answer.redo" :title="answer.redo ?? 'Nothing to redo'" :class="{ 'opacity-50': !answer.redo }" @click="redo()">Redo</button>
                 <button type="button" @click="turnFace()">{{ face === 'day' ? 'Night' : 'Day' }}</button>
@@ -72,7 +73,7 @@ watch(status, (now) => (said.value = now === 'kept' ? 'Kept' : now === 'waiting'
             {{ message }} <button type="button" class="act ml-2" @click="message = ''">Understood</button>
         </p>
         <div class="body" :class="{ withslate: slate }">
-            <main class="min-h-0 min-w-0 overflow-auto"><slot /></main>
+            <main class="min-h-0 min-w-0 overflow-auto px-1 -mx-1"><slot /></main>
             <SlateList v-if="slate" class="no-print slate" @go="emit('go', $event)" />
         </div>
         <slot name="ledger"><LedgerRow :figures="desk.ledger" /></slot>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import JobFrame from '@/controls/JobFrame.vue';
 import SeverityMark from '@/controls/SeverityMark.vue';
 import { provideDesk } from '@/lib/desk';
+import FitBar from '@/pictures/FitBar.vue';
 import KitChain from '@/pictures/KitChain.vue';
 import type { Answer, Slot } from '@/types/generated/responses';
 
@@ -34,6 +35,9 @@ function go(place: string): void {
 }
 const KEYS: Record<string, string> = { strip: 's', supply: 'p', controller: 'c', cable: 'b', hub: 'u' };
 const shortcuts = computed(() => slots.value.map((s, n) => ({ key: KEYS[s.slot] ?? '', what: s.label, act: () => (open.value = n) })));
+
+/** All bars of a slot share one scale. */
+const most = (slot: Slot) => Math.max(...slot.options.map((o) => Math.max(o.gauge?.offers ?? 0, o.gauge?.asks ?? 0)));
 
 /** Up and down go from row to row. */
 function step(event: KeyboardEvent): void {
@@ -76,7 +80,10 @@ function step(event: KeyboardEvent): void {
                                         <circle v-if="option.chosen" cx="10" cy="10" r="4" fill="var(--ember)" />
                                     </svg>
                                     <span :class="option.chosen ? 'font-semibold' : ''">{{ option.name }}</span>
-                                    <span class="fig text-[12.5px] text-ink2">{{ option.facts.join(' · ') }}</span>
+                                    <span>
+                                        <span class="fig block text-[12.5px] text-ink2">{{ option.facts.join(' · ') }}</span>
+                                        <FitBar v-if="option.gauge" :gauge="option.gauge" :most="most(slot)" class="mt-1" />
+                                    </span>
                                     <span v-if="option.verdict" class="flex gap-2 text-[13px]"><SeverityMark :severity="option.severity ?? 'open'" class="mt-0.5" /> {{ option.verdict }}</span>
                                     <span v-else-if="option.moved" class="act text-[13px]">The shelf has changed since: take the new one</span>
                                     <span v-else-if="option.chosen" class="text-[13px] text-lit">In the plan</span>
@@ -117,7 +124,10 @@ function step(event: KeyboardEvent): void {
     position: relative;
     text-align: left;
     padding: 8px 12px;
-    min-height: 74px;
+    min-height: 78px;
+    display: flex;
+    flex-direction: column;
+    justify-content: flex-start;
     background: var(--sheet);
     border: 1px solid var(--rule);
     border-radius: 3px;

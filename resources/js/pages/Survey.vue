@@ -90,8 +90,8 @@ const shortcuts = [
                     <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig">right 3.80 cove</span>
                 </p>
             </section>
-            <section aria-label="Tape sheet" class="h-[calc(100vh-190px)] min-h-[320px] max-h-[640px]">
-                <TapeSheet :sheet="place.sheet" :title="place.name" />
+            <section aria-label="Tape sheet" class="min-w-0">
+                <TapeSheet :sheet="place.sheet" :title="place.name" :tall="610" />
             </section>
         </div>
     </JobFrame>

@@ -1,34 +1,37 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { useWidth } from '@/lib/width';
 import type { Sheet } from '@/types/generated/responses';
 
-const props = defineProps<{ sheet: Sheet; title: string }>();
-const WIDTH = 620;
-const HEIGHT = 600;
-const MARGIN = 78;
+const props = defineProps<{ sheet: Sheet; title: string; tall: number }>();
+const box = ref<HTMLElement>();
+/** Drawn at the size that it is shown in, so that its words are as large on a phone as on a desk. */
+const WIDTH = useWidth(box, 620);
+const HEIGHT = computed(() => Math.max(300, Math.min(props.tall, WIDTH.value)));
+const MARGIN = computed(() => (WIDTH.value < 500 ? 56 : 78));
 
 const corners = computed(() => props.sheet.corners as [number, number][]);
-const box = computed(() => {
+const extent = computed(() => {
     const x = corners.value.map((c) => c[0]);
     const y = corners.value.map((c) => c[1]);
     return { x0: Math.min(...x), x1: Math.max(...x), y0: Math.min(...y), y1: Math.max(...y) };
 });
 /** Pixels of one metre, the same both ways: the sheet is at true scale. */
 const metre = computed(() => {
-    const { x0, x1, y0, y1 } = box.value;
-    return Math.min((WIDTH - 2 * MARGIN) / Math.max(x1 - x0, 0.5), (HEIGHT - 2 * MARGIN) / Math.max(y1 - y0, 0.5));
+    const { x0, x1, y0, y1 } = extent.value;
+    return Math.min((WIDTH.value - 2 * MARGIN.value) / Math.max(x1 - x0, 0.5), (HEIGHT.value - 2 * MARGIN.value) / Math.max(y1 - y0, 0.5));
 });
 const px = computed(() => {
-    const { x0, x1 } = box.value;
+    const { x0, x1 } = extent.value;
     const middle = (x0 + x1) / 2;
-    return scaleLinear([middle, middle + 1], [WIDTH / 2, WIDTH / 2 + metre.value]);
+    return scaleLinear([middle, middle + 1], [WIDTH.value / 2, WIDTH.value / 2 + metre.value]);
 });
 const py = computed(() => {
-    const { y0, y1 } = box.value;
+    const { y0, y1 } = extent.value;
     const middle = (y0 + y1) / 2;
-    return scaleLinear([middle, middle + 1], [HEIGHT / 2, HEIGHT / 2 - metre.value]);
+    return scaleLinear([middle, middle + 1], [HEIGHT.value / 2, HEIGHT.value / 2 - metre.value]);
 });
 const path = computed(() => line<[number, number]>((p) => px.value(p[0]), (p) => py.value(p[1])));
 const walls = computed(() => (path.value(corners.value) ?? '') + (props.sheet.closed ? 'z' : ''));
@@ -75,36 +78,38 @@ const measures = computed(() =>
         };
     }),
 );
-const middle = computed(() => ({ x: px.value((box.value.x0 + box.value.x1) / 2), y: py.value((box.value.y0 + box.value.y1) / 2) }));
+const middle = computed(() => ({ x: px.value((extent.value.x0 + extent.value.x1) / 2), y: py.value((extent.value.y0 + extent.value.y1) / 2) }));
 </script>
 
 <template>
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="`${title} at true scale`" class="h-full max-h-full w-full">
-        <g v-if="sheet.corners.length > 1">
-            <path v-if="sheet.closed" :d="walls" fill="var(--sheet)" />
-            <path :d="walls" fill="none" stroke="var(--ink)" stroke-width="5" stroke-linejoin="miter" />
-            <g v-for="opening in sheet.openings" :key="`${opening.from}`">
-                <line :x1="px(opening.from[0] ?? 0)" :y1="py(opening.from[1] ?? 0)" :x2="px(opening.to[0] ?? 0)" :y2="py(opening.to[1] ?? 0)" stroke="var(--paper)" stroke-width="7" />
-                <line :x1="px(opening.from[0] ?? 0)" :y1="py(opening.from[1] ?? 0)" :x2="px(opening.to[0] ?? 0)" :y2="py(opening.to[1] ?? 0)" stroke="var(--dusk)" stroke-width="2" />
-            </g>
-            <g v-for="run in sheet.runs" :key="run.word">
-                <path v-for="(section, n) in run.sections" :key="n" :d="beside(section)" fill="none" stroke="var(--glow)" stroke-width="11" stroke-linecap="round" />
-                <path v-for="(section, n) in run.sections" :key="`c${n}`" :d="beside(section)" fill="none" stroke="var(--ember)" stroke-width="2.5" />
-            </g>
-            <g class="fig text-[13px]">
-                <g v-for="(m, n) in measures" :key="n">
-                    <path :d="m.path + m.ends" stroke="var(--ink-2)" fill="none" />
-                    <text :x="m.x" :y="m.y" text-anchor="middle" :transform="m.turn ? `rotate(${m.turn} ${m.x} ${m.y})` : undefined" :dy="m.turn ? 4 : 0">{{ m.text }}</text>
+    <div ref="box">
+        <svg :width="WIDTH" :height="HEIGHT" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="`${title} at true scale`" class="block">
+            <g v-if="sheet.corners.length > 1">
+                <path v-if="sheet.closed" :d="walls" fill="var(--sheet)" />
+                <path :d="walls" fill="none" stroke="var(--ink)" stroke-width="5" stroke-linejoin="miter" />
+                <g v-for="opening in sheet.openings" :key="`${opening.from}`">
+                    <line :x1="px(opening.from[0] ?? 0)" :y1="py(opening.from[1] ?? 0)" :x2="px(opening.to[0] ?? 0)" :y2="py(opening.to[1] ?? 0)" stroke="var(--paper)" stroke-width="7" />
+                    <line :x1="px(opening.from[0] ?? 0)" :y1="py(opening.from[1] ?? 0)" :x2="px(opening.to[0] ?? 0)" :y2="py(opening.to[1] ?? 0)" stroke="var(--dusk)" stroke-width="2" />
                 </g>
+                <g v-for="run in sheet.runs" :key="run.word">
+                    <path v-for="(section, n) in run.sections" :key="n" :d="beside(section)" fill="none" stroke="var(--glow)" stroke-width="11" stroke-linecap="round" />
+                    <path v-for="(section, n) in run.sections" :key="`c${n}`" :d="beside(section)" fill="none" stroke="var(--ember)" stroke-width="2.5" />
+                </g>
+                <g class="fig text-[13px]">
+                    <g v-for="(m, n) in measures" :key="n">
+                        <path :d="m.path + m.ends" stroke="var(--ink-2)" fill="none" />
+                        <text :x="m.x" :y="m.y" text-anchor="middle" :transform="m.turn ? `rotate(${m.turn} ${m.x} ${m.y})` : undefined" :dy="m.turn ? 4 : 0">{{ m.text }}</text>
+                    </g>
+                </g>
+                <circle :cx="px(corners[0]?.[0] ?? 0)" :cy="py(corners[0]?.[1] ?? 0)" r="6" fill="var(--paper)" stroke="var(--ink)" stroke-width="2" />
+                <text :x="px(corners[0]?.[0] ?? 0) + 32" :y="py(corners[0]?.[1] ?? 0) - 30" class="text-[13px] text-ink2">{{ sheet.start ? `start, ${sheet.start}` : 'start' }}</text>
+                <text :x="middle.x" :y="middle.y - 4" text-anchor="middle" class="font-head text-lg font-semibold">{{ title }}</text>
+                <text v-for="(run, n) in sheet.runs" :key="run.word" :x="middle.x" :y="middle.y + 18 + 18 * n" text-anchor="middle" class="text-[13px] text-ink2">{{ run.word }} {{ run.length.toFixed(2) }} m</text>
             </g>
-            <circle :cx="px(corners[0]?.[0] ?? 0)" :cy="py(corners[0]?.[1] ?? 0)" r="6" fill="var(--paper)" stroke="var(--ink)" stroke-width="2" />
-            <text :x="px(corners[0]?.[0] ?? 0) + 32" :y="py(corners[0]?.[1] ?? 0) - 30" class="text-[13px] text-ink2">{{ sheet.start ? `start, ${sheet.start}` : 'start' }}</text>
-            <text :x="middle.x" :y="middle.y - 4" text-anchor="middle" class="font-head text-lg font-semibold">{{ title }}</text>
-            <text v-for="(run, n) in sheet.runs" :key="run.word" :x="middle.x" :y="middle.y + 18 + 18 * n" text-anchor="middle" class="text-[13px] text-ink2">{{ run.word }} {{ run.length.toFixed(2) }} m</text>
-        </g>
-        <g v-if="sheet.corners.length > 1" class="fig text-[12px]">
-            <path :d="`M${WIDTH - 16 - metre},${HEIGHT - 14}h${metre}m0,-4v8m${-metre},-8v8`" stroke="var(--ink)" stroke-width="1.5" fill="none" />
-            <text :x="WIDTH - 16 - metre / 2" :y="HEIGHT - 22" text-anchor="middle">1 m</text>
-        </g>
-    </svg>
+            <g v-if="sheet.corners.length > 1" class="fig text-[12px]">
+                <path :d="`M${WIDTH - 16 - metre},${HEIGHT - 14}h${metre}m0,-4v8m${-metre},-8v8`" stroke="var(--ink)" stroke-width="1.5" fill="none" />
+                <text :x="WIDTH - 16 - metre / 2" :y="HEIGHT - 22" text-anchor="middle">1 m</text>
+            </g>
+        </svg>
+    </div>
 </template>

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Key;
+use Tests\Browser\Browser;
+use Tests\Browser\Server;
+
+require __DIR__.'/../vendor/autoload.php';
+
+$directory = __DIR__.'/../docs/screenshots';
+@mkdir($directory, 0777, true);
+$server = Server::start();
+$browser = Browser::start();
+$driver = $browser->driver;
+
+$open = static function (string $path, string $until) use ($driver, $server): void {
+    $driver->get($server->url.$path);
+    $driver->wait(10)->until(static fn (): bool => $driver->findElements(WebDriverBy::cssSelector($until)) !== []);
+    usleep(400_000);
+};
+$press = static function (string $key, int $rest = 700_000) use ($driver): void {
+    $driver->getKeyboard()->sendKeys($key);
+    usleep($rest);
+};
+$shot = static function (string $name, int $width = 1280, int $height = 800) use ($driver, $directory): void {
+    $file = "{$directory}/{$name}.png";
+    $driver->takeScreenshot($file);
+    [$w, $h] = getimagesize($file) ?: [0, 0];
+    if ([$w, $h] !== [$width, $height]) {
+        throw new RuntimeException("{$name} is {$w} x {$h}.");
+    }
+    echo "docs/screenshots/{$name}.png\n";
+};
+
+try {
+    $open('/sign-in', 'form button.press');
+    $shot('sign-in');
+    $driver->findElement(WebDriverBy::cssSelector('form button.press'))->click();
+    $driver->wait(10)->until(static fn (): bool => $driver->findElements(WebDriverBy::cssSelector('article')) !== []);
+    usleep(700_000);
+    $shot('home');
+    $open('/jobs/1/survey', 'textarea');
+    $shot('survey');
+    $browser->size(390, 844);
+    usleep(400_000);
+    $shot('survey-phone', 390, 844);
+    $browser->size(1280, 800);
+    $open('/jobs/1/kit', 'button.row');
+    $press('c');
+    $shot('kit');
+    $open('/jobs/1/wire', '[data-feed]');
+    $shot('wire-one-end');
+    $press('b');
+    $press('m');
+    $driver->findElement(WebDriverBy::cssSelector('[data-feed=f3]'))->sendKeys([Key::ARROW_RIGHT]);
+    usleep(900_000);
+    $shot('wire');
+    $driver->findElement(WebDriverBy::cssSelector('tr:nth-child(2) [data-figure^="Lost in"]'))->click();
+    usleep(300_000);
+    $shot('wire-working');
+    $open('/jobs/1/join', 'main button');
+    $driver->executeScript('document.documentElement.dataset.face = "night"');
+    $press('b');
+    $press('o');
+    $press('P', 300_000);
+    $press('q', 1_800_000);
+    $press('q');
+    $press('s');
+    $press('P', 2_300_000);
+    $press('y');
+    $shot('join');
+    $press('q', 1_500_000);
+    $press('q');
+    $press('t');
+    $press('y');
+    $driver->findElement(WebDriverBy::cssSelector('input[name=name]'))->sendKeys(['Cove', Key::TAB, 'Lecture room', Key::ENTER]);
+    usleep(900_000);
+    $driver->executeScript('document.documentElement.dataset.face = "day"');
+    $open('/jobs/1/handover', 'article');
+    $shot('hand-over');
+} finally {
+    $browser->stop();
+    $server->stop();
+}
