@@ -165,7 +165,7 @@ abstract class BrowserTestCase extends TestCase
         self::assertSame([], $result, "axe-core on {$screen}");
     }
 
-    /** @param callable(): bool $holds */
+    /** @param  callable(): bool  $holds */
     protected function eventually(callable $holds, string $else, float $seconds = 8): void
     {
         $until = microtime(true) + $seconds;

@@ -21,7 +21,7 @@ final class CommandsTest extends TestCase
         return database_path('demo/job-observatory.json');
     }
 
-    /** @param array<string, mixed> $with */
+    /** @param  array<string, mixed>  $with */
     private function printed(string $command, int $code, array $with = []): string
     {
         self::assertSame($code, Artisan::call($command, ['file' => $this->demo()] + $with));

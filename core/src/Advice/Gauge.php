@@ -17,7 +17,9 @@ use EmberDusk\Workings\Figure;
 /** What an entry offers against what this run asks of it, in one unit: watts, metres or amps. */
 final readonly class Gauge
 {
-    private function __construct(public float $offers, public float $asks, public string $unit, public string $of) {}
+    private function __construct(public float $offers, public float $asks, public string $unit, public string $of)
+    {
+    }
 
     /** Null where there is nothing to hold it against yet. */
     public static function of(Plan $plan, Run $run, Entry $entry): ?self
