@@ -81,7 +81,7 @@ final readonly class Revisions
                 ?? throw new Trouble($kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.');
             $change = self::numbered($job, $number);
             $newest = self::newest($job);
-            $later = $job->revisions()->where('number', '>', $number)->where('user_id', '!=', $user->id)->get()
+            $later = $job->revisions()->where('number', '>', $number)->where('user_id', '!=', $user->id)->with('user')->get()
                 ->first(static fn (Revision $r): bool => array_intersect($r->touched, $change->touched) !== []);
             if ($later !== null) {
                 throw new Conflict($kind === 'undo' ? "taking back “{$change->words}”" : "“{$change->words}” again", self::told($later), $newest->number);
@@ -109,7 +109,7 @@ final readonly class Revisions
         $from = $job->revisions()->where('number', $base)->first() ?? throw new Trouble("The job has no revision {$base}.", '/base');
         $plan = $from->plan();
         $touches = Difference::between($plan, self::applied($change, $plan));
-        $since = $job->revisions()->where('number', '>', $base)->orderBy('number')->get()
+        $since = $job->revisions()->where('number', '>', $base)->orderBy('number')->with('user')->get()
             ->filter(static fn (Revision $r): bool => array_intersect($r->touched, $touches) !== []);
         if ($since->isNotEmpty()) {
             throw new Conflict($change->words($plan), $since->map(self::told(...))->implode('; '), $newest->number);

@@ -20,7 +20,7 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?Browser $browser = null;
 
-    /** Messages of the console that the test itself provoked. */
+    /** @var list<string> messages of the console that the test itself provoked */
     protected array $expectedErrors = [];
 
     public static function setUpBeforeClass(): void

@@ -22,7 +22,7 @@ use PHPUnit\Framework\TestCase;
 
 final class DesksTest extends TestCase
 {
-    /** @param list<string> $joined */
+    /** @param  list<string>  $joined */
     private static function work(Plan $plan, array $joined = []): Work
     {
         $results = [];

@@ -29,7 +29,9 @@ final class NgspiceTest extends TestCase
             ['kind' => 'SetCable', 'cable' => 'k4', 'length' => 14, 'kit' => 'cable-3x075'],
         )];
         yield 'starved 12 V single colour, 9 m from one end' => [static fn (): Plan => Demo::run('9', 'strip-single-12', 'supply-12-240', 'controller-zigbee-1', 'cable-2x18awg')];
-        yield 'supply in its current limit' => [static fn (): Plan => Demo::run('20', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25')];
+        yield 'supply deep in its current limit' => [static fn (): Plan => Demo::with(
+            Demo::run('20', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25'), ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends'],
+        )];
         yield '12 V tunable white in two sections over a gap' => [static fn (): Plan => Demo::with(
             Demo::run('6', 'strip-tunable-12', 'supply-12-240', 'controller-zigbee-2', 'cable-3x14awg'),
             ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => '6 line, gap 0.9 at 2.4 window'],

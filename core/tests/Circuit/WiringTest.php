@@ -111,10 +111,11 @@ final class WiringTest extends TestCase
 
     public function test_a_supply_in_its_limit_gives_its_limit_and_no_more(): void
     {
-        $plan = Demo::run('20', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25');
+        // 20 m fed at both ends would take over 6 A of a supply that ends at 4.62 A.
+        $plan = Demo::with(Demo::run('20', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25'), ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends']);
         $result = Engine::solve($plan, $plan->run('line'));
         self::assertEqualsWithDelta(1.1 * 4.2, $result->supplyAmps, 0.05);
-        self::assertLessThan(23.0, $result->supplyVolts);
+        self::assertLessThan(22.5, $result->supplyVolts);
         self::assertLessThan(1e-6, $result->balance->gap());
     }
 

@@ -45,7 +45,7 @@ final class WindowsTest extends TestCase
         yield 'the longer of two, not their sum' => [[[0.0, 12.0], [20.0, 90.0]], 5.0];
     }
 
-    /** @param list<array{float, float}> $windows */
+    /** @param  list<array{float, float}>  $windows */
     #[DataProvider('overlaps')]
     public function test_the_longest_meeting_with_a_window_from_10_to_25(array $windows, float $seconds): void
     {

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Plan;
+
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Difference;
+use EmberDusk\Plan\Invariants;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Workings\Trouble;
+use PHPUnit\Framework\TestCase;
+
+/** Long random histories: whatever is accepted holds together, reads back the same, and is undone to the letter. */
+final class RandomChangesTest extends TestCase
+{
+    private const NOTES = ["start door\n5.20 cove\nright 3.80 cove", "4 cove, gap 1 at 1 door\n2 shelf", '0.03 cove', 'nonsense', '', "7 cove\nright 2\nright 7 cove", "3 shelf\n3 cove"];
+
+    private const KIT = ['strip-single-24', 'strip-tunable-24', 'strip-tunable-12', 'supply-24-150', 'supply-12-240', 'controller-zigbee-1', 'controller-zigbee-2', 'cable-3x15', 'cable-2x14awg'];
+
+    public function test_whatever_is_accepted_holds_and_is_undone_to_the_letter(): void
+    {
+        $accepted = $refused = 0;
+        $kinds = [];
+        for ($seed = 1; $seed <= 25; $seed++) {
+            mt_srand($seed);
+            $plan = Demo::plan();
+            $history = [];
+            for ($n = 0; $n < 40; $n++) {
+                $change = self::change($plan);
+                try {
+                    $after = Catalogue::read($change, Demo::shelf())->apply($plan);
+                } catch (Trouble $t) {
+                    self::assertNotSame('', $t->getMessage());
+                    $refused++;
+
+                    continue;
+                }
+                Invariants::check($after);
+                self::assertSame(JobFile::write($after), JobFile::write(JobFile::read(JobFile::write($after))));
+                $history[] = [JobFile::write($plan), $plan, Difference::between($plan, $after)];
+                $plan = $after;
+                $kinds[$change['kind']] = ($kinds[$change['kind']] ?? 0) + 1;
+                $accepted++;
+            }
+            foreach (array_reverse($history) as [$text, $before, $touched]) {
+                $plan = Difference::restore($plan, $before, $touched);
+                self::assertSame($text, JobFile::write($plan), "seed {$seed}");
+            }
+        }
+        // The generator reaches every kind of change, and both answers.
+        self::assertGreaterThan(300, $accepted);
+        self::assertGreaterThan(50, $refused);
+        self::assertCount(10, $kinds);
+    }
+
+    /** @return array<string, mixed> */
+    private static function change(Plan $plan): array
+    {
+        $one = static fn (array $list): mixed => $list === [] ? 'none' : $list[mt_rand(0, count($list) - 1)];
+        $run = $one(array_keys($plan->runs));
+        $feed = $one(array_keys($plan->feeds));
+
+        return match (mt_rand(0, 9)) {
+            0 => ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $one(self::NOTES)],
+            1, 2 => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $one(self::KIT)],
+            3 => ['kind' => 'AddFeed', 'run' => $run, 'at' => mt_rand(0, 200) / 10],
+            4 => ['kind' => 'MoveFeed', 'feed' => $feed, 'pad' => mt_rand(0, 400)],
+            5 => ['kind' => 'RemoveFeed', 'feed' => $feed],
+            6 => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => $one(['ends', 'middle'])],
+            7 => ['kind' => 'SetCable', 'cable' => $one(array_keys($plan->cables)), 'length' => mt_rand(-2, 40) / 2],
+            8 => ['kind' => 'NameLight', 'controller' => $one(array_keys($plan->controllers)), 'name' => $one(['Cove', 'Shelf', '']), 'room' => 'Hall'],
+            default => mt_rand(0, 3) === 0 ? ['kind' => 'DropRun', 'run' => $run] : ['kind' => 'DescribeJob', 'name' => 'Job '.mt_rand(1, 9), 'client' => '', 'place' => 'Hall'],
+        };
+    }
+}

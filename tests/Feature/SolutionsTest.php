@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Plans\Solutions;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Workings\Trouble;
+use Illuminate\Cache\ArrayStore;
+use Illuminate\Cache\Repository;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+final class SolutionsTest extends TestCase
+{
+    use RefreshDatabase;
+
+    /** Two runs, each with kit of its own. */
+    private function plan(): Plan
+    {
+        return Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove\n2 shelf"],
+            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'strip-single-24'], ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'supply-24-100'],
+            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'controller-zigbee-1'], ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'cable-2x15']);
+    }
+
+    public function test_an_edit_solves_only_the_run_that_it_touched(): void
+    {
+        $cache = new Repository(new ArrayStore);
+        $plan = $this->plan();
+        $first = (new Solutions($cache))->of($plan);
+        self::assertSame(['cove', 'shelf'], array_keys($first));
+        // What is kept is answered, not solved: a marked result comes back for the run that was not touched.
+        $marked = clone $first['shelf'];
+        $cache->put('solved.'.Engine::fingerprint($plan, $plan->run('shelf')), $marked);
+        $edited = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 30]);
+        $second = (new Solutions($cache))->of($edited);
+        self::assertSame($marked, $second['shelf']);
+        self::assertInstanceOf(RunResult::class, $second['cove']);
+        self::assertNotEquals($first['cove'], $second['cove']);
+    }
+
+    public function test_what_was_kept_is_what_was_solved(): void
+    {
+        $cache = new Repository(new ArrayStore(true));
+        $plan = $this->plan();
+        self::assertEquals((new Solutions($cache))->of($plan), (new Solutions($cache))->of($plan));
+    }
+
+    public function test_a_run_that_cannot_be_solved_is_told_and_not_kept(): void
+    {
+        $cache = new Repository(new ArrayStore);
+        $plan = Demo::with($this->plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
+        $results = (new Solutions($cache))->of($plan);
+        self::assertInstanceOf(Trouble::class, $results['cove']);
+        self::assertStringContainsString('K2', $results['cove']->getMessage());
+        self::assertInstanceOf(RunResult::class, $results['shelf']);
+        self::assertFalse($cache->has('solved.'.Engine::fingerprint($plan, $plan->run('cove'))));
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+// A worker of ConcurrencyTest: describes the demo job anew so many times, or reports the history.
+
+use App\Models\Job;
+use App\Models\User;
+use App\Plans\Revisions;
+use Illuminate\Contracts\Console\Kernel;
+
+require __DIR__.'/../vendor/autoload.php';
+(require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
+
+$job = Job::query()->firstOrFail();
+if ($argv[1] === 'report') {
+    $history = $job->revisions()->orderBy('number')->get();
+    echo json_encode(['numbers' => $history->pluck('number')->all(), 'words' => $history->pluck('words')->all()]);
+    exit(0);
+}
+$user = User::query()->firstOrFail();
+for ($n = 1; $n <= (int) $argv[2]; $n++) {
+    do {
+        // Another worker may have written between reading the base and taking the lock: then it is told, and done again.
+        try {
+            Revisions::change($job, $user, Revisions::newest($job)->number, ['kind' => 'DescribeJob', 'name' => "Worker {$argv[1]}, change {$n}", 'client' => '', 'place' => 'Room']);
+            $kept = true;
+        } catch (App\Plans\Conflict) {
+            $kept = false;
+        }
+    } while (! $kept);
+}
