@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use EmberDusk\Formats\Json;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Workings\Trouble;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -47,9 +49,15 @@ final class Revision extends Model
         return $text === false ? throw new RuntimeException("Revision {$this->id} cannot be inflated.") : JobFile::own($text);
     }
 
+    /** @throws Trouble when the plan is larger than could be read again */
     public static function deflate(Plan $plan): string
     {
-        return (string) gzcompress(JobFile::write($plan), 6);
+        $text = JobFile::write($plan);
+        if (strlen($text) > Json::LARGEST) {
+            throw new Trouble(sprintf('The job has grown to %.1f MB; at most %d MB are kept. Part it into two jobs.', strlen($text) / 1e6, intdiv(Json::LARGEST, 1_000_000)));
+        }
+
+        return (string) gzcompress($text, 6);
     }
 
     /** @return array<string, string> */

@@ -60,6 +60,16 @@
             @endforeach
         </ul>
     @endif
+    <h2>Open when this was printed</h2>
+    @if ($sheet['open'] === [])
+        <div>Nothing. Checked: volts, headroom, controller, cores and cables, drop, evenness, seam, joins.</div>
+    @else
+        <ul class="log">
+            @foreach ($sheet['open'] as $title)
+                <li>{{ $title }}</li>
+            @endforeach
+        </ul>
+    @endif
     <div class="caution">{{ $sheet['caution'] }}</div>
 </body>
 </html>

@@ -58,6 +58,50 @@ final class ScreensTest extends BrowserTestCase
         $this->see('C1 to 0.00 m');
     }
 
+    public function test_notes_typed_in_a_stale_tab_are_not_lost(): void
+    {
+        $driver = $this->browser()->driver;
+        $type = function (string $text): void {
+            $this->press('e');
+            $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, Key::END, Key::NULL]);
+            $this->press($text);
+        };
+        $this->open('/jobs/1/survey');
+        $this->find('textarea');
+        $first = $driver->getWindowHandle();
+        $driver->switchTo()->newWindow('tab');
+        $this->open('/jobs/1/survey');
+        $this->find('textarea');
+        $type('; # theirs');
+        $this->eventually(fn (): bool => $this->find('[title^="Tape notes"]')->isDisplayed(), 'not kept');
+        $driver->close();
+        $driver->switchTo()->window($first);
+        $type('; # mine');
+        $this->see('because they were changed elsewhere meanwhile');
+        self::assertStringEndsWith('; # theirs', (string) $this->find('textarea')->getAttribute('value'));
+        self::assertStringEndsWith('; # mine', $this->find('[role=alert] pre')->getText());
+        $this->browser()->driver->executeScript('[...document.querySelectorAll("button")].find((b) => b.innerText === "Put these in").click()');
+        $this->eventually(fn (): bool => str_ends_with((string) $this->find('textarea')->getAttribute('value'), '; # mine'), 'not put in');
+        $this->expectedErrors = ['409'];
+    }
+
+    public function test_the_limits_of_the_job_are_set_in_their_box(): void
+    {
+        $this->open('/jobs/1/wire');
+        $this->find('[data-feed=f1]');
+        $this->press('i');
+        $this->find('input[name=drop]');
+        $this->assertAccessible('limits');
+        $this->press('zwei', Key::ENTER);
+        $this->see('is no number');
+        $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, 'a', Key::NULL]);
+        $this->press('2,5', Key::ENTER);
+        $this->see('at most 0.60 V, 2.5 % of 24 V');
+        self::assertStringContainsString('V lost before the strip', $this->text());
+        $this->undoKeys();
+        $this->dontSee('at most 0.60 V');
+    }
+
     public function test_a_faulty_file_is_refused_on_the_page_and_a_good_one_is_taken(): void
     {
         $this->open('/');

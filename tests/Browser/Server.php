@@ -44,7 +44,7 @@ final class Server
     public function stop(): void
     {
         // The server's workers are its children: the whole group ends.
-        (new Process(['kill', '--', '-'.$this->process->getPid()]))->run();
+        posix_kill(-(int) $this->process->getPid(), SIGTERM);
         $this->process->stop(2);
         (new Process(['rm', '-rf', $this->directory]))->run();
     }

@@ -44,6 +44,7 @@ final class HandoverTest extends TestCase
         self::assertStringContainsString('revision 2', $html);
         self::assertStringContainsString('C1 to 18.00 m of Cove', $html);
         self::assertStringContainsString('3.20 m (reckoned)', $html);
+        self::assertMatchesRegularExpression('/Open when this was printed.*K3 is not measured yet/s', $html);
     }
 
     public function test_the_netlist_downloads_under_the_jobs_name(): void

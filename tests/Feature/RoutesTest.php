@@ -51,6 +51,15 @@ final class RoutesTest extends TestCase
         self::assertSame(1, $job->revisions()->count());
     }
 
+    public function test_what_is_not_there_says_what_to_do(): void
+    {
+        $job = $this->job($this->crew('Crew B'));
+        $this->actingAs($this->user($this->crew()));
+        foreach (["/jobs/{$job->id}/wire", '/jobs/9999/wire', '/nowhere'] as $path) {
+            $this->get($path)->assertNotFound()->assertSee('the job belongs to another crew')->assertSee('All jobs');
+        }
+    }
+
     /** @return list<array{string, string}> */
     private function routes(): array
     {

@@ -8,12 +8,13 @@ use App\Joining\Runs;
 use App\Models\Job;
 use App\Models\User;
 use App\Plans\Revisions;
-use App\Plans\Solutions;
 use App\Plans\Workshop;
 use Dompdf\Dompdf;
 use Dompdf\Options;
+use EmberDusk\Advice\Slate;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Joining\Words;
+use EmberDusk\Workings\Finding;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
@@ -24,14 +25,14 @@ use Inertia\Response as Page;
 /** The Hand over stage: one sheet as page, as printable HTML and as PDF. */
 final readonly class HandoverController
 {
-    public function __construct(private Solutions $solutions)
+    public function __construct(private Workshop $workshop)
     {
     }
 
-    public function show(Job $job, #[CurrentUser] User $user, Workshop $workshop): Page
+    public function show(Job $job, #[CurrentUser] User $user): Page
     {
         return Inertia::render('Handover', [
-            'answer' => $workshop->answer($job, $user, Revisions::newest($job), 'handover'),
+            'answer' => $this->workshop->answer($job, $user, Revisions::newest($job), 'handover'),
             'sheet' => $this->sheet($job),
         ]);
     }
@@ -64,6 +65,9 @@ final readonly class HandoverController
             $log = array_map(static fn (array $line): string => $line['at'].'  '.$line['text'], Words::lines($live->log(), $live->kit));
         }
 
-        return ['printed' => now()->format('Y-m-d'), 'joined' => $run?->created_at?->format('Y-m-d H:i')] + Sheet::of($plan, $this->solutions->of($plan), $log, $revision->number);
+        $work = $this->workshop->work($job, $plan);
+        $open = array_map(static fn (Finding $f): string => $f->title, Slate::of($work));
+
+        return ['printed' => now()->format('Y-m-d'), 'joined' => $run?->created_at?->format('Y-m-d H:i')] + Sheet::of($plan, $work->results, $log, $open, $revision->number);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Plan\Document;
 use EmberDusk\Workings\Figure;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Trouble;
@@ -31,6 +32,7 @@ final readonly class Desk
             'job' => $work->plan->name,
             'client' => $work->plan->client,
             'stage' => $stage,
+            'limits' => Document::write($work->plan)['limits'],
             'stages' => Stages::of($work, $findings),
             'findings' => array_map(static fn (Finding $f): array => $f->toArray(), $findings),
             'ledger' => array_map(static fn (Figure $f): array => $f->toArray(), $ledger),

@@ -111,6 +111,18 @@ final readonly class RunFigures
             implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, self::SOLVED);
     }
 
+    /** Heat that the profile or the wall must take from the strip, LEDs and copper together. */
+    public static function heat(RunResult $r): Figure
+    {
+        $metres = count($r->light) * $r->pitch;
+
+        return new Figure('Heat of the strip', ($r->balance->load + $r->balance->rails) / $metres, 'W/m', 1, '(P + Pr) / L', [
+            new Input('P', 'LEDs and their resistors', $r->balance->load, 'W'),
+            new Input('Pr', 'copper of the strip', $r->balance->rails, 'W'),
+            new Input('L', 'lit length', $metres, 'm'),
+        ], self::SOLVED.' Mean over the run; what leaves as light is counted as heat.');
+    }
+
     /** Metres of cable in the whole job. */
     public static function copper(Plan $plan): Figure
     {

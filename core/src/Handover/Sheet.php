@@ -21,9 +21,10 @@ final readonly class Sheet
     /**
      * @param  array<string, RunResult|mixed>  $results  by run
      * @param  list<string>  $joinLog  the last join run in words, with its times
+     * @param  list<string>  $open  what was still wrong or undecided, worst first
      * @return array<string, mixed> as in core/schema/responses.json, $defs/sheetPicture
      */
-    public static function of(Plan $plan, array $results, array $joinLog, int $revision): array
+    public static function of(Plan $plan, array $results, array $joinLog, array $open, int $revision): array
     {
         return [
             'job' => $plan->name,
@@ -33,6 +34,7 @@ final readonly class Sheet
             'runs' => array_map(static fn (Run $r): array => self::run($plan, $r, ($results[$r->id] ?? null) instanceof RunResult ? $results[$r->id] : null), array_values($plan->runs)),
             'hub' => $plan->hub(array_key_first($plan->hubs))?->name(),
             'join' => $joinLog,
+            'open' => $open,
             'caution' => self::CAUTION,
         ];
     }
@@ -64,6 +66,7 @@ final readonly class Sheet
                 RunFigures::darkest($result, $strip),
                 RunFigures::evenness($result),
                 RunFigures::drop($result),
+                RunFigures::heat($result),
             ]),
         ];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Kit\Profiles\ControllerProfile;
+
 /** How far one controller has come, read from the log alone: what was done by hand and what was said to be seen. */
 final class Attempt
 {
@@ -43,20 +45,20 @@ final class Attempt
         $attempt = new self;
         foreach ($log as $event) {
             if ($event->device === $device || $event->device === $kit->hubId) {
-                $attempt->take($event, $kit->controllers[$device]->presses, $kit->controllers[$device]->pressesWithin);
+                $attempt->take($event, $kit->controllers[$device]);
             }
         }
 
         return $attempt;
     }
 
-    private function take(Event $event, int $presses, float $within): void
+    private function take(Event $event, ControllerProfile $profile): void
     {
         match ($event->kind) {
             'power-on' => $this->powered = true,
             'power-off' => $this->powered = false,
             'search' => $this->searchFrom = $event->at,
-            'press' => $this->press($event->at, $presses, $within),
+            'press' => $this->press($event->at, $profile),
             'saw-reset' => $this->resetSeen = true,
             'saw-joined' => $this->joinedSeen = $this->resetSeen = true,
             'saw-nothing' => $this->nothing(),
@@ -71,14 +73,13 @@ final class Attempt
         };
     }
 
-    private function press(float $at, int $presses, float $within): void
+    private function press(float $at, ControllerProfile $profile): void
     {
         if (! $this->powered) {
             return;
         }
         $this->presses[] = $at;
-        $last = array_slice($this->presses, -$presses);
-        if (count($last) === $presses && $at - $last[0] <= $within + 1e-9) {
+        if (Gesture::isWhole($this->presses, $profile)) {
             $this->resetAt = $at;
             $this->presses = [];
             $this->resetSeen = $this->joinedSeen = $this->nothingSeen = $this->wrongSeen = false;

@@ -58,8 +58,7 @@ final readonly class Windows
             }
             if ($event->kind === 'press') {
                 $presses[] = $event->at;
-                $last = array_slice($presses, -$profile->presses);
-                if (count($last) === $profile->presses && $event->at - $last[0] <= $profile->pressesWithin + 1e-9) {
+                if (Gesture::isWhole($presses, $profile)) {
                     $windows[] = [$event->at, $event->at + $profile->listens];
                     $presses = [];
                 }

@@ -50,12 +50,10 @@ final readonly class Document
      */
     public static function read(Fields $f): Plan
     {
-        $limits = $f->object('limits');
         $device = static fn (Fields $d): Device => new Device($d->string('id'), $d->string('kit'));
 
         return new Plan($f->string('name'), $f->string('client'),
-            new Limits($limits->number('drop', 0.005, 0.5), $limits->number('headroom', 0, 0.8), $limits->number('evenness', 0.3, 1),
-                $limits->number('seam', 0.005, 0.5), $limits->number('cableCelsius', -20, 90)),
+            Limits::read($f->object('limits')),
             self::keyed($f, 'places', static fn (Fields $p): Place => new Place($p->string('id'), $p->string('name', 60), $p->string('notes'))),
             self::keyed($f, 'runs', self::readRun(...)),
             self::keyed($f, 'supplies', $device),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Fields;
+
 /** What the job is judged by (engineering.md 1, 4, 6). Shares of one; degrees Celsius. */
 final readonly class Limits
 {
@@ -14,5 +16,12 @@ final readonly class Limits
         public float $seam = 0.05,
         public float $cableCelsius = 40.0,
     ) {
+    }
+
+    /** @throws \EmberDusk\Workings\Trouble at the first value outside what can be judged by */
+    public static function read(Fields $f): self
+    {
+        return new self($f->number('drop', 0.005, 0.5), $f->number('headroom', 0, 0.8), $f->number('evenness', 0.3, 1),
+            $f->number('seam', 0.005, 0.5), $f->number('cableCelsius', -20, 90));
     }
 }

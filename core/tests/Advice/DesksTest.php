@@ -84,7 +84,7 @@ final class DesksTest extends TestCase
             foreach (array_keys(Stages::ALL) as $stage) {
                 Schema::check(Json::object(Json::compact(Desk::of($stage, self::work($plan)))), 'responses#/$defs/desk');
             }
-            $sheet = ['printed' => '', 'joined' => null] + Sheet::of($plan, self::work($plan)->results, ['0:01  C1 switched on'], 7);
+            $sheet = ['printed' => '', 'joined' => null] + Sheet::of($plan, self::work($plan)->results, ['0:01  C1 switched on'], ['K3 is not measured yet'], 7);
             Schema::check(Json::object(Json::compact($sheet)), 'responses#/$defs/sheetPicture');
         }
         self::assertCount(4, $plans);
@@ -128,7 +128,7 @@ final class DesksTest extends TestCase
     public function test_the_sheet_has_cables_in_order_with_their_figures(): void
     {
         $plan = Demo::with(self::good(), ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => 'Lecture room']);
-        $sheet = json_decode(Json::compact(Sheet::of($plan, self::work($plan)->results, [], 12)), true);
+        $sheet = json_decode(Json::compact(Sheet::of($plan, self::work($plan)->results, [], [], 12)), true);
         self::assertIsArray($sheet);
         $run = $sheet['runs'][0];
         self::assertSame(['K1', 'K2', 'K4', 'K3'], array_column($run['cables'], 'id'));

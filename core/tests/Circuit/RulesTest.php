@@ -88,6 +88,18 @@ final class RulesTest extends TestCase
         self::assertSame([], array_map(static fn (Finding $f): string => $f->title, self::findings($plan)));
     }
 
+    /** The same plan is judged by the job's own limits; warmer cables lose more. */
+    public function test_limits_of_the_job_decide(): void
+    {
+        $limits = ['kind' => 'SetLimits', 'drop' => 0.05, 'headroom' => 0.2, 'evenness' => 0.9, 'seam' => 0.05, 'cableCelsius' => 40];
+        $plan = Demo::with(Demo::plan(), ['drop' => 0.02, 'headroom' => 0.3] + $limits);
+        self::assertNotSame([], self::coded(self::findings($plan), 'drop'));
+        self::assertNotSame([], self::coded(self::findings($plan), 'headroom'));
+        $warm = Demo::with(Demo::plan(), ['cableCelsius' => 70] + $limits);
+        $of = static fn (Plan $p): float => Engine::solve($p, $p->run('cove'))->cables['k2']->coreOhms;
+        self::assertEqualsWithDelta((0.002 + 0.0133 * 1.1965 * 3.2) / (0.002 + 0.0133 * 1.0786 * 3.2), $of($warm) / $of(Demo::plan()), 1e-9);
+    }
+
     /** 5 A a channel at 24 V and 4.8 W/m a channel are 25 m; 10 A in all at 9.6 W/m are 25 m as well. */
     public function test_how_many_metres_a_controller_carries(): void
     {

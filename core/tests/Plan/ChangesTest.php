@@ -101,6 +101,7 @@ final class ChangesTest extends TestCase
         yield 'no such feed' => [['kind' => 'MoveFeed', 'feed' => 'f9', 'pad' => 1], '/feed', 'no feed “f9”'];
         yield 'off the strip' => [['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 361], '/pad', 'ends before'];
         yield 'onto another' => [['kind' => 'AddFeed', 'run' => 'cove', 'pad' => 0], '/pad', 'fed at 0.00 m already'];
+        yield 'limit out of range' => [['kind' => 'SetLimits', 'drop' => 0.9, 'headroom' => 0.2, 'evenness' => 0.9, 'seam' => 0.05, 'cableCelsius' => 40], '/drop', 'outside'];
         yield 'last feed' => [['kind' => 'RemoveFeed', 'feed' => 'f1'], '/feed', 'only feed'];
         yield 'no such kit' => [['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'x'], '/kit', 'no “x”'];
         yield 'not a cable' => [['kind' => 'SetCable', 'cable' => 'k1', 'kit' => 'hub-zigbee'], '/kit', 'is no cable'];
@@ -141,6 +142,8 @@ final class ChangesTest extends TestCase
         self::assertSame('Feed added to Cove at 6.00 m', $words(['kind' => 'AddFeed', 'run' => 'cove', 'pad' => 120]));
         self::assertSame('Feed of Cove moved from 0.00 m to 0.10 m', $words(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 2]));
         self::assertSame('K2 becomes 3 x 2.5 mm² flexible and K2 is 4.00 m long', $words(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x25', 'length' => 4]));
+        self::assertSame('Limits set: drop 3 %, headroom 25 %, evenness 0.85, seam 4 %, cables at 55 °C',
+            $words(['kind' => 'SetLimits', 'drop' => 0.03, 'headroom' => 0.25, 'evenness' => 0.85, 'seam' => 0.04, 'cableCelsius' => 55]));
         self::assertSame('Cove fed at both ends', $words(['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']));
     }
 

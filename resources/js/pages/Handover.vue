@@ -57,6 +57,11 @@ const shortcuts = [
                 <p v-if="sheet.join.length === 0" class="text-[13px]">Nothing has been joined yet.</p>
                 <ol class="fig mt-1 columns-2 gap-6 text-[12px] leading-[18px]"><li v-for="(line, n) in sheet.join" :key="n">{{ line }}</li></ol>
             </section>
+            <section class="mt-4">
+                <h3 class="font-semibold">Open when this was printed</h3>
+                <p v-if="sheet.open.length === 0" class="text-[13px]">Nothing. Checked: volts, headroom, controller, cores and cables, drop, evenness, seam, joins.</p>
+                <ul class="list-disc pl-5 text-[13px]"><li v-for="title in sheet.open" :key="title">{{ title }}</li></ul>
+            </section>
             <p class="mt-4 border-t border-rule pt-2 text-[12px] text-ink2">{{ sheet.caution }}</p>
         </article>
     </JobFrame>

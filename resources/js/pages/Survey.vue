@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
 import DialogBox from '@/controls/DialogBox.vue';
 import JobFrame from '@/controls/JobFrame.vue';
 import NotesEditor from '@/controls/NotesEditor.vue';
@@ -16,14 +16,26 @@ const REST = 400;
 const notes = ref(place.value?.notes ?? '');
 let timer: ReturnType<typeof setTimeout> | undefined;
 let typed = notes.value;
+/** What was typed here when somebody else's change came first: it is shown until it is put in or let go. */
+const mine = ref('');
+
+async function putMine(): Promise<void> {
+    notes.value = mine.value;
+    mine.value = '';
+    await keep();
+}
 
 /** Keeps what was typed after a rest of the hand; returns when it is kept. */
 async function keep(): Promise<void> {
     clearTimeout(timer);
     timer = undefined;
     if (place.value && notes.value !== typed) {
-        typed = notes.value;
-        await change({ kind: 'ReviseNotes', place: place.value.id, text: notes.value });
+        const text = (typed = notes.value);
+        const kept = await change({ kind: 'ReviseNotes', place: place.value.id, text });
+        await nextTick();
+        if (!kept && notes.value !== text) {
+            mine.value = text;
+        }
     }
 }
 
@@ -82,6 +94,12 @@ const shortcuts = [
                 </div>
                 <button type="button" class="mb-1 ml-[34px] mt-1 font-semibold hover:underline" @click="describe()">{{ place.name }}</button>
                 <NotesEditor ref="editor" v-model="notes" :slips="place.sheet.slips" :label="`Tape notes of ${place.name}`" @back="back" />
+                <div v-if="mine" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
+                    <p>These notes were typed here and are not kept, because they were changed elsewhere meanwhile:</p>
+                    <pre class="fig my-1 whitespace-pre-wrap text-[13px]">{{ mine }}</pre>
+                    <button type="button" class="act mr-4" @click="putMine()">Put these in</button>
+                    <button type="button" class="act" @click="mine = ''">Let them go</button>
+                </div>
                 <ul aria-live="polite">
                     <li v-for="slip in place.sheet.slips" :key="`${slip.line}:${slip.column}`" class="mt-1 text-stop">Line {{ slip.line }}: {{ slip.message }}</li>
                 </ul>

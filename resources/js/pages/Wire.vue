@@ -2,6 +2,7 @@
 import { computed, nextTick, ref } from 'vue';
 import CableTable from '@/controls/CableTable.vue';
 import JobFrame from '@/controls/JobFrame.vue';
+import LimitsBox from '@/controls/LimitsBox.vue';
 import { provideDesk } from '@/lib/desk';
 import LightKey from '@/pictures/LightKey.vue';
 import Ribbon from '@/pictures/Ribbon.vue';
@@ -16,6 +17,8 @@ const shown = ref<Shown>('light');
 const views: { id: Shown; name: string; key: string }[] = [{ id: 'light', name: 'Light', key: 'l' }, { id: 'volts', name: 'Volts', key: 'v' }, { id: 'amps', name: 'Amps', key: 'a' }];
 const pattern = (run: string | undefined, at: 'ends' | 'middle') => void change({ kind: 'FeedPattern', run, pattern: at });
 
+const limits = ref(false);
+
 /** Goes to a feed, a cable's row or a run's ribbon. */
 async function go(place: string): Promise<void> {
     await nextTick();
@@ -27,13 +30,14 @@ const shortcuts = computed(() => [
     ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
     { key: 'b', what: 'Feed both ends', act: () => pattern(runs.value[0]?.id, 'ends') },
     { key: 'm', what: 'Feed the middle', act: () => pattern(runs.value[0]?.id, 'middle') },
+    { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
     { key: 'r', what: 'Go to the ribbon, to read along it', act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus() },
 ]);
-const things = computed(() => runs.value.flatMap((r) => [
+const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: () => (limits.value = true) }, ...runs.value.flatMap((r) => [
     { what: 'Feed both ends', where: r.name, act: () => pattern(r.id, 'ends') },
     { what: 'Feed the middle', where: r.name, act: () => pattern(r.id, 'middle') },
-]));
+])]);
 </script>
 
 <template>
@@ -44,6 +48,7 @@ const things = computed(() => runs.value.flatMap((r) => [
                 <span class="text-ink2">Show</span>
                 <button v-for="v in views" :key="v.id" type="button" :aria-pressed="shown === v.id" :class="shown === v.id ? 'border-b-2 border-ember font-semibold' : 'text-ink2'" @click="shown = v.id">{{ v.name }}</button>
                 <span class="text-ink2">at everything full</span>
+                <button type="button" class="text-ink2" @click="limits = true">Limits <kbd>I</kbd></button>
             </div>
             <LightKey class="ml-auto" :colours="runs[0]?.colours ?? []" />
         </div>
@@ -59,5 +64,6 @@ const things = computed(() => runs.value.flatMap((r) => [
             </div>
             <CableTable :run="run" :options="desk.wire?.cables ?? []" />
         </article>
+        <LimitsBox :open="limits" @close="limits = false" />
     </JobFrame>
 </template>

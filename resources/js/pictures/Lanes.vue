@@ -12,7 +12,7 @@ const TOP = 28;
 const BACK = 60;
 const AHEAD = 60;
 const x = computed(() => scaleLinear([-BACK, AHEAD], [LABEL, width.value - 24]));
-const ticks = [-60, -45, -30, -15, 0, 15, 30, 45, 60];
+const ticks = computed(() => (width.value < 520 ? [-60, -30, 0, 30, 60] : [-60, -45, -30, -15, 0, 15, 30, 45, 60]));
 /** Few devices get taller lanes. */
 const each = computed(() => Math.max(62, Math.min(72, 280 / props.lanes.length)));
 const height = computed(() => TOP + props.lanes.length * each.value + 6);

@@ -35,7 +35,7 @@ final readonly class Drop implements Rule
             static fn (Cable $c): float => -$c->conductor->ohmsPerMetre + $c->cores * 1e-6);
 
         return [new Finding('drop', Severity::Stop, sprintf('%.2f V lost before the strip of %s', $drop, $case->run->name()),
-            sprintf('From supply to feed %s; at most %.2f V, %.0f %% of %g V.', strtoupper($feed->id), $limit, 100 * $case->plan->limits->drop, $case->strip->volts),
+            sprintf('From supply to feed %s; at most %.2f V, %g %% of %g V.', strtoupper($feed->id), $limit, 100 * $case->plan->limits->drop, $case->strip->volts),
             new Place('wire', $feed->id), $drop, $limit, 'IEC 60364-7-715 (from memory)',
             $thicker === null ? [] : [new Fix(strtoupper($laid->id).' in '.$thicker->conductor->label(),
                 ['kind' => 'SetCable', 'cable' => $laid->id, 'kit' => $thicker->id()])])];

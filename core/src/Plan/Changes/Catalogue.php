@@ -21,6 +21,7 @@ final readonly class Catalogue
 
         return match ($f->string('kind', 40)) {
             'DescribeJob' => DescribeJob::read($f),
+            'SetLimits' => SetLimits::read($f),
             'ReviseNotes' => ReviseNotes::read($f),
             'DropRun' => DropRun::read($f),
             'ChooseKit' => ChooseKit::read($f, $shelf),
