@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Measure\Climb;
 use EmberDusk\Measure\Opening;
 use EmberDusk\Measure\Point;
 use EmberDusk\Measure\RunPath;
@@ -37,6 +38,7 @@ final readonly class SurveyDesk
                 'word' => $word, 'length' => round($r->length(), 4),
                 'sections' => array_map(static fn (array $points): array => array_map(self::point(...), $points), $r->sections),
             ], array_keys($sheet->runs), array_values($sheet->runs)),
+            'climbs' => array_map(static fn (Climb $c): array => ['at' => self::point($c->at), 'length' => $c->length, 'down' => $c->down], $sheet->climbs),
             'slips' => array_map(static fn (Slip $s): array => [
                 'line' => $s->line, 'column' => $s->column, 'length' => $s->length, 'message' => $s->message, 'instead' => $s->instead,
             ], $sheet->slips),

@@ -7,7 +7,7 @@ namespace EmberDusk\Measure;
 /** A clause of the tape notes being read word by word. */
 final class Clause
 {
-    private const NOTATION = ['start', 'left', 'right', 'close', 'gap', 'at'];
+    private const NOTATION = ['start', 'left', 'right', 'close', 'gap', 'at', 'down'];
 
     private int $at = 0;
 
@@ -90,9 +90,6 @@ final class Clause
             if (self::alike(mb_strtolower($word->text), $known)) {
                 return $this->slip($word, "“{$word->text}” is not a word of the notation. Meant {$known}?", $known);
             }
-        }
-        if (preg_match('/^('.Number::PATTERN.')m$/i', $word->text, $found) === 1) {
-            return $this->slip($word, "Lengths are in metres without a unit. Write {$found[1]}.", $found[1]);
         }
 
         return $this->slip($word, "“{$word->text}” stands where {$expected} belongs.");

@@ -16,7 +16,8 @@ final readonly class Closing
         $corners = $sheet->corners;
         $end = $corners[count($corners) - 1];
         $missing = $end->to($corners[0]);
-        $last = end($legs);
+        $walls = array_values(array_filter($legs, static fn (Leg $l): bool => ! $l->climbs));
+        $last = end($walls);
         if ($missing <= self::TOLERANCE || $last === false) {
             return null;
         }
@@ -25,9 +26,10 @@ final readonly class Closing
         $along = ($corners[0]->x - $end->x) * sin(deg2rad($last->heading)) + ($corners[0]->y - $end->y) * cos(deg2rad($last->heading));
         $length = $last->length + $along;
         if (abs(abs($along) - $missing) < self::TOLERANCE && $length > 0) {
-            $word = $last->lengthWord;
+            $word = $last->measured->word;
+            $instead = Length::write($length, $last->measured->system);
 
-            return new Slip($word->line, $word->column, $word->length(), $message.sprintf(' Meant %.2f?', $length), sprintf('%.2f', $length));
+            return new Slip($word->line, $word->column, $word->length(), $message." Meant {$instead}?", $instead);
         }
 
         return new Slip($close->line, $close->column, $close->length(), $message.' Measure the legs again, or leave “close” out.');

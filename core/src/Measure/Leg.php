@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace EmberDusk\Measure;
 
-/** One straight leg of the tape notes. Metres; heading in degrees clockwise from up the page. */
+/** One straight leg of the tape notes, along the walls or up and down. Metres; heading in degrees clockwise from up the page. */
 final readonly class Leg
 {
-    /** @param  list<Gap>  $gaps in order along the leg */
+    public float $length;
+
+    /**
+     * @param  list<Gap>  $gaps  in order along the leg
+     * @param  bool  $climbs  it goes up or down and moves nothing on the sheet
+     */
     public function __construct(
-        public Word $lengthWord,
-        public float $length,
+        public MeasuredWord $measured,
         public float $heading,
         public ?string $run,
         public array $gaps,
+        public bool $climbs = false,
+        public bool $down = false,
     ) {
+        $this->length = $measured->metres;
     }
 }

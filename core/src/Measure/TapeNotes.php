@@ -6,7 +6,8 @@ namespace EmberDusk\Measure;
 
 /**
  * Reads tape notes: a clause a line or after `;`,
- * `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`, `close`.
+ * `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`,
+ * `up|down LENGTH [run]`, `close`. Lengths in metres, or in feet and inches, but not both in one text.
  *
  * A clause with a slip is left out of the sheet; the others stand.
  */
@@ -26,6 +27,9 @@ final class TapeNotes
     private ?Word $close = null;
 
     private float $heading = 0.0;
+
+    /** The system of the first length, which all others keep to. */
+    private ?string $system = null;
 
     private function __construct()
     {
@@ -80,12 +84,16 @@ final class TapeNotes
     private function readLeg(Clause $clause): Leg
     {
         $word = $clause->peek();
+        $climbs = $word?->is('up', 'down') === true;
+        if ($climbs) {
+            $clause->take();
+        }
         if ($word?->is('left', 'right')) {
             $clause->take();
             $next = $clause->peek(1);
             $turn = 90.0;
             // "right 45 3.80": the first of two numbers is the angle.
-            if ($next !== null && Number::read($next->text) !== null) {
+            if ($next !== null && LengthReader::begins($next)) {
                 $turnWord = $clause->take();
                 $turn = $clause->number($turnWord, 'an angle in degrees');
                 if ($turn <= 0 || $turn >= 180) {
@@ -94,18 +102,21 @@ final class TapeNotes
             }
             $this->heading += $word->is('left') ? -$turn : $turn;
         }
-        [$lengthWord, $length] = $this->length($clause, 'a length in metres, such as 3.80');
+        $measured = $this->length($clause, 'a length, such as 3.80');
         $run = $clause->peek() !== null && $clause->peek()->text !== ',' ? $this->runName($clause) : null;
+        if ($climbs) {
+            $clause->end('A climb has no gap: nothing may follow its run.');
+        }
         $gaps = [];
         while (($next = $clause->peek()) !== null) {
             if ($next->text !== ',') {
                 throw new SlipFound($clause->slip($next, "“{$next->text}” is not expected here: after the run comes a comma and “gap”."));
             }
             $clause->take();
-            $gaps[] = $this->readGap($clause, $length, $gaps);
+            $gaps[] = $this->readGap($clause, $measured->metres, $gaps);
         }
 
-        return new Leg($lengthWord, $length, $this->heading, $run, $gaps);
+        return new Leg($measured, $this->heading, $run, $gaps, $climbs, $word?->is('down') === true);
     }
 
     private function runName(Clause $clause): string
@@ -114,7 +125,7 @@ final class TapeNotes
         if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
             throw new SlipFound($clause->slip($word, 'A run has a name of one word that begins with a letter, at most 24 letters.'));
         }
-        if ($word->is('start', 'close', 'left', 'right', 'gap', 'at')) {
+        if ($word->is('start', 'close', 'left', 'right', 'up', 'down', 'gap', 'at') || isset(Length::UNITS[mb_strtolower($word->text)])) {
             throw new SlipFound($clause->slip($word, $word->is('gap')
                 ? 'A comma stands before “gap”.' : "“{$word->text}” is a word of the notation and cannot name a run."));
         }
@@ -126,16 +137,16 @@ final class TapeNotes
     private function readGap(Clause $clause, float $leg, array $before): Gap
     {
         $clause->keyword('gap', 'After a comma comes “gap”, its length, “at” and its place.');
-        [$lengthWord, $length] = $this->length($clause, 'the length of the gap');
+        $gap = $this->length($clause, 'the length of the gap');
         $clause->keyword('at', 'After the gap’s length comes “at” and its distance from the leg’s start.');
-        $atWord = $clause->take();
-        $at = $clause->number($atWord, 'the gap’s distance from the leg’s start');
+        $place = $this->length($clause, 'the gap’s distance from the leg’s start', nought: true);
+        [$length, $at] = [$gap->metres, $place->metres];
         if ($at + $length > $leg + 1e-9) {
-            throw new SlipFound($clause->slip($lengthWord, sprintf('The gap ends at %.2f m, beyond its leg of %.2f m.', $at + $length, $leg)));
+            throw new SlipFound($clause->slip($gap->word, sprintf('The gap ends at %.2f m, beyond its leg of %.2f m.', $at + $length, $leg)));
         }
         $last = end($before);
         if ($last !== false && $at < $last->at + $last->length - 1e-9) {
-            throw new SlipFound($clause->slip($atWord, sprintf('This gap begins before the one before it ends, at %.2f m.', $last->at + $last->length)));
+            throw new SlipFound($clause->slip($place->word, sprintf('This gap begins before the one before it ends, at %.2f m.', $last->at + $last->length)));
         }
         $what = '';
         while ($clause->peek() !== null && $clause->peek()->text !== ',') {
@@ -145,18 +156,22 @@ final class TapeNotes
         return new Gap($length, $at, $what);
     }
 
-    /** @return array{Word, float} */
-    private function length(Clause $clause, string $expected): array
+    private function length(Clause $clause, string $expected, bool $nought = false): MeasuredWord
     {
-        $word = $clause->take();
-        $length = $clause->number($word, $expected);
-        if ($word === null || $length <= 0) {
-            throw new SlipFound($clause->slip($word, 'A length is more than nothing.'));
+        $measured = LengthReader::take($clause, $expected);
+        if ($measured->metres <= 0 && ! $nought) {
+            throw new SlipFound($clause->slip($measured->word, 'A length is more than nothing.'));
         }
-        if ($length > self::LONGEST) {
-            throw new SlipFound($clause->slip($word, sprintf('%s m is longer than the %d m that one leg may have. Was it meant in metres?', $word->text, self::LONGEST)));
+        if ($measured->metres > self::LONGEST) {
+            throw new SlipFound($clause->slip($measured->word, sprintf('%s is longer than the %d m that one leg may have. Was it meant in metres?', $measured->word->text, self::LONGEST)));
+        }
+        $this->system ??= $measured->system;
+        if ($measured->system !== $this->system) {
+            throw new SlipFound($clause->slip($measured->word, $this->system === Length::METRIC
+                ? 'These notes began in metres; write this length in metres too.' : 'These notes began in feet and inches; write this length so too.',
+                Length::write($measured->metres, $this->system)));
         }
 
-        return [$word, $length];
+        return $measured;
     }
 }

@@ -11,6 +11,7 @@ final readonly class TapeSheet
      * @param  non-empty-list<Point>  $corners  from the start
      * @param  list<Opening>  $openings
      * @param  array<string, RunPath>  $runs  by the run's word
+     * @param  list<Climb>  $climbs
      * @param  list<Slip>  $slips
      */
     private function __construct(
@@ -19,6 +20,7 @@ final readonly class TapeSheet
         public bool $closed,
         public array $openings,
         public array $runs,
+        public array $climbs,
         public array $slips,
     ) {
     }
@@ -30,6 +32,7 @@ final readonly class TapeSheet
         $corners = [$at];
         $openings = [];
         $tracks = [];
+        $climbs = [];
         $walked = 0.0;
         foreach ($legs as $leg) {
             $from = 0.0;
@@ -37,24 +40,29 @@ final readonly class TapeSheet
                 $to = $gap === null ? $leg->length : $gap->at;
                 if ($leg->run !== null && $to > $from + 1e-9) {
                     $tracks[$leg->run] ??= new RunTrack;
-                    $tracks[$leg->run]->add($walked + $from, $at->go($from, $leg->heading), $at->go($to, $leg->heading), $to - $from);
+                    $tracks[$leg->run]->add($walked + $from, $leg->climbs ? $at : $at->go($from, $leg->heading),
+                        $leg->climbs ? $at : $at->go($to, $leg->heading), $to - $from);
                 }
                 if ($gap !== null) {
                     $openings[] = new Opening($at->go($gap->at, $leg->heading), $at->go($gap->at + $gap->length, $leg->heading), $gap->what);
                     $from = $gap->at + $gap->length;
                 }
             }
-            $at = $at->go($leg->length, $leg->heading);
             $walked += $leg->length;
-            $corners[] = $at;
+            if ($leg->climbs) {
+                $climbs[] = new Climb($at, $leg->length, $leg->down);
+            } else {
+                $at = $at->go($leg->length, $leg->heading);
+                $corners[] = $at;
+            }
         }
 
-        return new self($start, $corners, $closed, $openings, array_map(static fn (RunTrack $t): RunPath => $t->path(), $tracks), []);
+        return new self($start, $corners, $closed, $openings, array_map(static fn (RunTrack $t): RunPath => $t->path(), $tracks), $climbs, []);
     }
 
     /** @param  list<Slip>  $slips */
     public function with(array $slips): self
     {
-        return new self($this->start, $this->corners, $this->closed, $this->openings, $this->runs, $slips);
+        return new self($this->start, $this->corners, $this->closed, $this->openings, $this->runs, $this->climbs, $slips);
     }
 }

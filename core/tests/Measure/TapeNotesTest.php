@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Measure;
 
 use EmberDusk\Advice\Mended;
+use EmberDusk\Measure\Length;
 use EmberDusk\Measure\Point;
 use EmberDusk\Measure\TapeNotes;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -49,6 +50,60 @@ final class TapeNotesTest extends TestCase
         self::assertEqualsWithDelta(4 + sqrt(2), $sheet->corners[3]->y, 1e-9);
     }
 
+    /** @return iterable<string, array{string, float}> */
+    public static function lengths(): iterable
+    {
+        // 1 in is 25.4 mm exactly (international yard and pound agreement, 1959).
+        yield 'metres' => ['3.80', 3.80];
+        yield 'metres, comma and unit' => ['3,80 m', 3.80];
+        yield 'joined unit' => ['3.80m', 3.80];
+        yield 'centimetres' => ['380 cm', 3.80];
+        yield 'millimetres' => ['3800 mm', 3.80];
+        yield 'feet, inches and a fraction' => ['3 ft 4 1/2 in', 40.5 * 0.0254];
+        yield 'joined' => ['3ft 4in', 40 * 0.0254];
+        yield 'inches' => ['40 1/2 in', 40.5 * 0.0254];
+        yield 'feet alone' => ['12 ft', 12 * 0.3048];
+        yield 'decimal feet' => ['12.5 ft', 12.5 * 0.3048];
+        yield 'signs' => ['3\' 4"', 40 * 0.0254];
+    }
+
+    #[DataProvider('lengths')]
+    public function test_lengths_are_read_as_hands_write_them(string $text, float $metres): void
+    {
+        $sheet = TapeNotes::read("start\n{$text} cove\nright 45 {$text} cove");
+        self::assertSame([], $sheet->slips);
+        self::assertEqualsWithDelta(2 * $metres, $sheet->runs['cove']->length(), 1e-9);
+        self::assertEqualsWithDelta($metres * M_SQRT1_2, $sheet->corners[2]->x, 1e-9);
+    }
+
+    public function test_lengths_are_written_to_the_sixteenth_of_an_inch(): void
+    {
+        self::assertSame('3 ft 4 1/2 in', Length::write(40.5 * 0.0254, Length::IMPERIAL));
+        self::assertSame('12 ft', Length::write(3.6576, Length::IMPERIAL));
+        self::assertSame('5/8 in', Length::write(0.0159, Length::IMPERIAL));
+        self::assertSame('3.80', Length::write(3.8, Length::METRIC));
+    }
+
+    public function test_a_room_in_feet_that_does_not_close_is_mended_in_feet(): void
+    {
+        $text = "17 ft cove\nright 12 ft 6 in cove\nright 17 ft cove\nright 11 ft 6 in cove\nclose";
+        $slip = TapeNotes::read($text)->slips[0];
+        self::assertSame([4, 6, 10, '12 ft 6 in'], [$slip->line, $slip->column, $slip->length, $slip->instead]);
+        self::assertSame([], TapeNotes::read(Mended::text($text, $slip))->slips);
+    }
+
+    public function test_a_run_climbs_and_comes_down_without_moving_on_the_sheet(): void
+    {
+        $sheet = TapeNotes::read("2 band\nup 1.2 band\n0.9 band\ndown 1.2 band\n2 band");
+        self::assertSame([], $sheet->slips);
+        self::assertCount(4, $sheet->corners);
+        self::assertEqualsWithDelta(4.9, $sheet->corners[3]->y, 1e-9);
+        self::assertCount(1, $sheet->runs['band']->sections);
+        self::assertEqualsWithDelta(7.3, $sheet->runs['band']->length(), 1e-9);
+        self::assertSame([false, true], array_map(static fn ($c): bool => $c->down, $sheet->climbs));
+        self::assertEqualsWithDelta(2.0, $sheet->climbs[0]->at->y, 1e-9);
+    }
+
     public function test_a_leg_without_the_run_makes_a_jump_of_its_length(): void
     {
         $run = TapeNotes::read("2 band\nright 1.5\nright 2 band")->runs['band'];
@@ -64,7 +119,13 @@ final class TapeNotesTest extends TestCase
         yield 'missing length' => ['right', 1, 5, 0, 'is missing'];
         yield 'nothing' => ['0 cove', 1, 0, 1, 'more than nothing'];
         yield 'negative' => ['-3 cove', 1, 0, 2, 'stands where a length'];
-        yield 'unit' => ['5.20m cove', 1, 0, 5, 'Write 5.20'];
+        yield 'a run named by a unit' => ['5.20 cm ft', 1, 8, 2, 'cannot name a run'];
+        yield 'feet after metres' => ["5.20 cove\nright 3 ft 4 in", 2, 6, 9, 'began in metres'];
+        yield 'metres after feet' => ["17 ft cove\nright 3.80", 2, 6, 4, 'began in feet'];
+        yield 'inches without in' => ['3 ft 4 cove', 1, 7, 4, 'come inches'];
+        yield 'no fraction' => ['3 ft 4 5/4 in', 1, 7, 3, 'no fraction'];
+        yield 'fraction without in' => ['40 1/2 cove', 1, 3, 3, 'comes “in”'];
+        yield 'gap in a climb' => ['up 2 cove, gap 1 at 0', 1, 9, 1, 'has no gap'];
         yield 'millimetres' => ['5200 cove', 1, 0, 4, 'longer than the 500 m'];
         yield 'two points' => ['5.2.0 cove', 1, 0, 5, 'stands where'];
         yield 'turn' => ['rihgt 3.80', 1, 0, 5, 'Meant right?'];
