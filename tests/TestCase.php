@@ -12,6 +12,7 @@ use App\Plans\Shelves;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -34,7 +35,7 @@ abstract class TestCase extends BaseTestCase
         return User::query()->firstOrCreate(['email' => $email], ['name' => ucfirst(explode('@', $email)[0]), 'password' => 'long enough a word', 'crew_id' => $crew->id]);
     }
 
-    /** The demo job in a crew. */
+    /** A job of one room in a crew. */
     protected function job(Crew $crew): Job
     {
         return Revisions::begin($crew, null, JobFile::read($this->jobFile()), 'Imported');
@@ -42,7 +43,7 @@ abstract class TestCase extends BaseTestCase
 
     protected function jobFile(): string
     {
-        return (string) file_get_contents(database_path('demo/job-observatory.json'));
+        return Demo::text();
     }
 
     /**

@@ -23,7 +23,7 @@ for ($n = 1; $n <= (int) $argv[2]; $n++) {
     do {
         // Another worker may have written between reading the base and taking the lock: then it is told, and done again.
         try {
-            Revisions::change($job, $user, Revisions::newest($job)->number, ['kind' => 'DescribeJob', 'name' => "Worker {$argv[1]}, change {$n}", 'client' => '', 'place' => 'Room']);
+            Revisions::change($job, $user, Revisions::newest($job)->number, ['kind' => 'DescribeJob', 'name' => "Worker {$argv[1]}, change {$n}", 'client' => '']);
             $kept = true;
         } catch (App\Plans\Conflict) {
             $kept = false;

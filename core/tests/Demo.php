@@ -54,13 +54,22 @@ final class Demo implements ShelfSource
 
     public static function text(): string
     {
-        return (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-observatory.json');
+        return JobFile::write(self::plan());
     }
 
-    /** The demo job: an 18 m tunable-white cove whose ends meet, fed at its start. */
+    /** One room of the demo world: an 18 m tunable-white cove whose ends meet, fed at its start. */
     public static function plan(): Plan
     {
-        return JobFile::read(self::text());
+        $plan = JobFile::read((string) file_get_contents(__DIR__.'/golden/job-v1.json'));
+        $notes = $plan->places['lecture']->notes;
+
+        return self::with($plan, ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $notes."\ndry\nrun cove, profile, room light"]);
+    }
+
+    /** A job file that ships as demo data. */
+    public static function file(string $name): string
+    {
+        return (string) file_get_contents(dirname(__DIR__, 2)."/database/demo/job-{$name}.json");
     }
 
     /** @param  array<string, mixed>  ...$changes */

@@ -7,6 +7,7 @@ namespace EmberDusk\Advice;
 use EmberDusk\Circuit\Rules\Book;
 use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Measure\TapeNotes;
+use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Fix;
@@ -52,7 +53,7 @@ final readonly class Slate
             }
             foreach ($sheet->slips as $slip) {
                 $findings[] = new Finding('slip', Severity::Stop, "Line {$slip->line} cannot be read", $slip->message, new Place('survey', "{$id}:{$slip->line}"), null, null, '',
-                    $slip->instead === null ? [] : [new Fix("Write {$slip->instead}", ['kind' => 'ReviseNotes', 'place' => $id, 'text' => Mended::text($place->notes, $slip)])]);
+                    $slip->instead === null ? [] : [new Fix("Write {$slip->instead}", ['kind' => 'ReviseNotes', 'place' => $id, 'text' => TapeText::mended($place->notes, $slip)])]);
             }
             if ($sheet->slips === []) {
                 array_push($findings, ...self::lost($work->plan->runs, $id, $words[$id] ?? []));

@@ -27,6 +27,29 @@ final readonly class Fields
         return $value;
     }
 
+    /**
+     * @template T of string
+     *
+     * @param  non-empty-list<T>  $allowed
+     * @return T
+     */
+    public function oneOf(string $key, array $allowed): string
+    {
+        $value = $this->string($key);
+        foreach ($allowed as $one) {
+            if ($one === $value) {
+                return $one;
+            }
+        }
+
+        throw $this->trouble($key, "“{$value}” is none of ".implode(', ', $allowed).'.');
+    }
+
+    public function numberOrNull(string $key, float $least = -1e12, float $most = 1e12): ?float
+    {
+        return ($this->values[$key] ?? null) === null ? null : $this->number($key, $least, $most);
+    }
+
     public function stringOrNull(string $key): ?string
     {
         return ($this->values[$key] ?? null) === null ? null : $this->string($key);

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace EmberDusk\Measure;
 
+use EmberDusk\Measure\Site\SiteReader;
+
 /** A clause of the tape notes being read word by word. */
 final class Clause
 {
-    private const NOTATION = ['start', 'left', 'right', 'close', 'gap', 'at', 'down'];
+    private const NOTATION = ['start', 'left', 'right', 'close', 'gap', 'at', 'down', ...SiteReader::KEYWORDS];
 
     private int $at = 0;
 
@@ -24,6 +26,90 @@ final class Clause
     public function take(): ?Word
     {
         return $this->words[$this->at++] ?? null;
+    }
+
+    public function first(): Word
+    {
+        return $this->words[0];
+    }
+
+    /** The word that was taken last. */
+    public function last(): Word
+    {
+        return $this->words[max(0, min($this->at, count($this->words)) - 1)];
+    }
+
+    /**
+     * The word after the next comma; null at the clause's end.
+     *
+     * @throws SlipFound when there is no comma, or nothing behind it
+     */
+    public function attribute(): ?Word
+    {
+        $comma = $this->peek();
+        if ($comma === null) {
+            return null;
+        }
+        if ($comma->text !== ',') {
+            throw new SlipFound($this->slip($comma, "“{$comma->text}” is not expected here: what is said next comes after a comma."));
+        }
+        $this->take();
+
+        return $this->take() ?? throw new SlipFound($this->slip(null, 'After the comma something is missing.'));
+    }
+
+    /**
+     * What to throw when a word means nothing there.
+     *
+     * @param  list<string>  $known
+     */
+    public function unknown(Word $word, string $of, array $known, string $also = ''): SlipFound
+    {
+        foreach ($known as $one) {
+            if (self::alike(mb_strtolower($word->text), $one)) {
+                return new SlipFound($this->slip($word, "“{$word->text}” says nothing of {$of}. Meant {$one}?", $one));
+            }
+        }
+
+        return new SlipFound($this->slip($word, "“{$word->text}” says nothing of {$of}. Known are ".implode(', ', $known).$also.'.'));
+    }
+
+    /** @throws SlipFound when the word is no whole number from 1 to the most */
+    public function count(?Word $word, string $expected, int $most): int
+    {
+        if ($word === null || preg_match('/^\d{1,4}$/', $word->text) !== 1 || (int) $word->text < 1 || (int) $word->text > $most) {
+            throw new SlipFound($this->slip($word, "Here stands {$expected}, a whole number from 1 to {$most}."));
+        }
+
+        return (int) $word->text;
+    }
+
+    /**
+     * A number with its unit, in one word or two: 8V, 8 V.
+     *
+     * @param  list<string>  $units
+     *
+     * @throws SlipFound
+     */
+    public function quantity(?Word $word, array $units, string $expected, float $least, float $most): float
+    {
+        $found = [];
+        $pattern = '/^('.Number::PATTERN.')('.implode('|', $units).')?$/i';
+        if ($word === null || preg_match($pattern, $word->text, $found) !== 1) {
+            throw new SlipFound($this->slip($word, "Here stands {$expected}."));
+        }
+        if (! isset($found[2])) {
+            $unit = $this->take();
+            if ($unit === null || ! $unit->is(...$units)) {
+                throw new SlipFound($this->slip($unit, "Here stands {$expected}: the unit is missing."));
+            }
+        }
+        $value = Number::read($found[1]) ?? 0.0;
+        if ($value < $least || $value > $most) {
+            throw new SlipFound($this->slip($word, "Here stands {$expected}, from {$least} to {$most}."));
+        }
+
+        return $value;
     }
 
     public function rest(): string

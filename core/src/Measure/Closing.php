@@ -21,7 +21,7 @@ final readonly class Closing
         if ($missing <= self::TOLERANCE || $last === false) {
             return null;
         }
-        $message = sprintf('The room does not close: %.2f m lie between its last corner and its start.', $missing);
+        $message = 'The room does not close: '.Length::say($missing, $sheet->system).' lie between its last corner and its start.';
         // When the missing stretch lies on the last leg's own line, its length is what was misread.
         $along = ($corners[0]->x - $end->x) * sin(deg2rad($last->heading)) + ($corners[0]->y - $end->y) * cos(deg2rad($last->heading));
         $length = $last->length + $along;

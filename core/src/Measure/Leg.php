@@ -10,13 +10,14 @@ final readonly class Leg
     public float $length;
 
     /**
+     * @param  list<string>  $runs  the words of the runs along it
      * @param  list<Gap>  $gaps  in order along the leg
      * @param  bool  $climbs  it goes up or down and moves nothing on the sheet
      */
     public function __construct(
         public MeasuredWord $measured,
         public float $heading,
-        public ?string $run,
+        public array $runs,
         public array $gaps,
         public bool $climbs = false,
         public bool $down = false,

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace EmberDusk\Measure;
 
+use EmberDusk\Measure\Site\SiteReader;
+
 /**
  * Reads tape notes: a clause a line or after `;`,
  * `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`,
- * `up|down LENGTH [run]`, `close`. Lengths in metres, or in feet and inches, but not both in one text.
+ * `up|down LENGTH [run]`, `close`, runs of one leg parted by “and”; what is not wall begins with its kind (Site\SiteReader).
+ * Lengths in metres, or in feet and inches, but not both in one text.
  *
  * A clause with a slip is left out of the sheet; the others stand.
  */
 final class TapeNotes
 {
-    /** No room that is measured by tape has a longer leg, in metres. */
-    private const LONGEST = 500.0;
-
     /** @var list<Leg> */
     private array $legs = [];
 
@@ -24,24 +24,29 @@ final class TapeNotes
 
     private string $start = '';
 
+    private bool $started = false;
+
     private ?Word $close = null;
 
     private float $heading = 0.0;
 
-    /** The system of the first length, which all others keep to. */
-    private ?string $system = null;
+    private readonly TapeLengths $lengths;
+
+    private readonly SiteReader $site;
 
     private function __construct()
     {
+        $this->lengths = new TapeLengths;
+        $this->site = new SiteReader;
     }
 
     public static function read(string $text): TapeSheet
     {
         $reader = new self;
-        foreach (TapeWords::clauses($text) as $n => $clause) {
-            $reader->clause(new Clause($clause), $n === 0);
+        foreach (TapeWords::clauses($text) as $clause) {
+            $reader->clause(new Clause($clause));
         }
-        $sheet = TapeSheet::of($reader->start, $reader->legs, $reader->close !== null);
+        $sheet = TapeSheet::of($reader->start, $reader->legs, $reader->close !== null, $reader->site->site(), $reader->lengths->system());
         if ($reader->close !== null && $reader->slips === [] && ($slip = Closing::slip($sheet, $reader->legs, $reader->close)) !== null) {
             $reader->slips[] = $slip;
         }
@@ -49,16 +54,21 @@ final class TapeNotes
         return $sheet->with($reader->slips);
     }
 
-    private function clause(Clause $clause, bool $first): void
+    private function clause(Clause $clause): void
     {
         $heading = $this->heading;
         try {
             $word = $clause->peek();
+            if ($word?->is(...SiteReader::KEYWORDS)) {
+                $this->site->read($clause, $this->lengths, $this->close === null ? $this->legs : []);
+
+                return;
+            }
             if ($this->close !== null) {
-                throw new SlipFound($clause->slip($word, 'Nothing may follow “close”. Put this line before it.'));
+                throw new SlipFound($clause->slip($word, 'No wall may follow “close”. Put this line before it.'));
             }
             if ($word?->is('start')) {
-                $this->readStart($clause, $first);
+                $this->readStart($clause);
             } elseif ($word?->is('close')) {
                 $clause->take();
                 $clause->end('“close” stands alone.');
@@ -72,12 +82,13 @@ final class TapeNotes
         }
     }
 
-    private function readStart(Clause $clause, bool $first): void
+    private function readStart(Clause $clause): void
     {
         $word = $clause->take();
-        if (! $first) {
-            throw new SlipFound($clause->slip($word, '“start” belongs on the first line only.'));
+        if ($this->started || $this->legs !== []) {
+            throw new SlipFound($clause->slip($word, '“start” stands once, before the first wall.'));
         }
+        $this->started = true;
         $this->start = $clause->rest();
     }
 
@@ -102,8 +113,8 @@ final class TapeNotes
             }
             $this->heading += $word->is('left') ? -$turn : $turn;
         }
-        $measured = $this->length($clause, 'a length, such as 3.80');
-        $run = $clause->peek() !== null && $clause->peek()->text !== ',' ? $this->runName($clause) : null;
+        $measured = $this->lengths->take($clause, 'a length, such as 3.80');
+        $runs = $clause->peek() !== null && $clause->peek()->text !== ',' ? $this->runNames($clause) : [];
         if ($climbs) {
             $clause->end('A climb has no gap: nothing may follow its run.');
         }
@@ -116,7 +127,23 @@ final class TapeNotes
             $gaps[] = $this->readGap($clause, $measured->metres, $gaps);
         }
 
-        return new Leg($measured, $this->heading, $run, $gaps, $climbs, $word?->is('down') === true);
+        return new Leg($measured, $this->heading, $runs, $gaps, $climbs, $word?->is('down') === true);
+    }
+
+    /** @return non-empty-list<string> the runs along one leg, parted by “and” */
+    private function runNames(Clause $clause): array
+    {
+        $names = [$this->runName($clause)];
+        while ($clause->peek()?->is('and')) {
+            $and = $clause->take();
+            $name = $this->runName($clause);
+            if (in_array($name, $names, true)) {
+                throw new SlipFound($clause->slip($and, "“{$name}” stands on this leg twice."));
+            }
+            $names[] = $name;
+        }
+
+        return $names;
     }
 
     private function runName(Clause $clause): string
@@ -125,7 +152,7 @@ final class TapeNotes
         if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
             throw new SlipFound($clause->slip($word, 'A run has a name of one word that begins with a letter, at most 24 letters.'));
         }
-        if ($word->is('start', 'close', 'left', 'right', 'up', 'down', 'gap', 'at') || isset(Length::UNITS[mb_strtolower($word->text)])) {
+        if ($word->is('start', 'close', 'left', 'right', 'up', 'down', 'gap', 'at', 'and') || isset(Length::UNITS[mb_strtolower($word->text)])) {
             throw new SlipFound($clause->slip($word, $word->is('gap')
                 ? 'A comma stands before “gap”.' : "“{$word->text}” is a word of the notation and cannot name a run."));
         }
@@ -137,16 +164,16 @@ final class TapeNotes
     private function readGap(Clause $clause, float $leg, array $before): Gap
     {
         $clause->keyword('gap', 'After a comma comes “gap”, its length, “at” and its place.');
-        $gap = $this->length($clause, 'the length of the gap');
+        $gap = $this->lengths->take($clause, 'the length of the gap');
         $clause->keyword('at', 'After the gap’s length comes “at” and its distance from the leg’s start.');
-        $place = $this->length($clause, 'the gap’s distance from the leg’s start', nought: true);
+        $place = $this->lengths->take($clause, 'the gap’s distance from the leg’s start', nought: true);
         [$length, $at] = [$gap->metres, $place->metres];
         if ($at + $length > $leg + 1e-9) {
-            throw new SlipFound($clause->slip($gap->word, sprintf('The gap ends at %.2f m, beyond its leg of %.2f m.', $at + $length, $leg)));
+            throw new SlipFound($clause->slip($gap->word, "The gap ends at {$this->lengths->say($at + $length)}, beyond its leg of {$this->lengths->say($leg)}."));
         }
         $last = end($before);
         if ($last !== false && $at < $last->at + $last->length - 1e-9) {
-            throw new SlipFound($clause->slip($place->word, sprintf('This gap begins before the one before it ends, at %.2f m.', $last->at + $last->length)));
+            throw new SlipFound($clause->slip($place->word, "This gap begins before the one before it ends, at {$this->lengths->say($last->at + $last->length)}."));
         }
         $what = '';
         while ($clause->peek() !== null && $clause->peek()->text !== ',') {
@@ -154,24 +181,5 @@ final class TapeNotes
         }
 
         return new Gap($length, $at, $what);
-    }
-
-    private function length(Clause $clause, string $expected, bool $nought = false): MeasuredWord
-    {
-        $measured = LengthReader::take($clause, $expected);
-        if ($measured->metres <= 0 && ! $nought) {
-            throw new SlipFound($clause->slip($measured->word, 'A length is more than nothing.'));
-        }
-        if ($measured->metres > self::LONGEST) {
-            throw new SlipFound($clause->slip($measured->word, sprintf('%s is longer than the %d m that one leg may have. Was it meant in metres?', $measured->word->text, self::LONGEST)));
-        }
-        $this->system ??= $measured->system;
-        if ($measured->system !== $this->system) {
-            throw new SlipFound($clause->slip($measured->word, $this->system === Length::METRIC
-                ? 'These notes began in metres; write this length in metres too.' : 'These notes began in feet and inches; write this length so too.',
-                Length::write($measured->metres, $this->system)));
-        }
-
-        return $measured;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Measure;
 
+use EmberDusk\Measure\Site\Site;
+
 /** What the tape notes say, as geometry at true scale. */
 final readonly class TapeSheet
 {
@@ -12,6 +14,9 @@ final readonly class TapeSheet
      * @param  list<Opening>  $openings
      * @param  array<string, RunPath>  $runs  by the run's word
      * @param  list<Climb>  $climbs
+     * @param  array<string, Point|null>  $spots  where outlets, boxes and batteries are, by name; null inside the room
+     * @param  list<Leg>  $legs
+     * @param  string  $system  of the lengths as written
      * @param  list<Slip>  $slips
      */
     private function __construct(
@@ -21,12 +26,16 @@ final readonly class TapeSheet
         public array $openings,
         public array $runs,
         public array $climbs,
+        public Site $site,
+        public array $spots,
+        public array $legs,
+        public string $system,
         public array $slips,
     ) {
     }
 
     /** @param  list<Leg>  $legs */
-    public static function of(string $start, array $legs, bool $closed): self
+    public static function of(string $start, array $legs, bool $closed, Site $site, string $system): self
     {
         $at = new Point(0.0, 0.0);
         $corners = [$at];
@@ -34,13 +43,15 @@ final readonly class TapeSheet
         $tracks = [];
         $climbs = [];
         $walked = 0.0;
+        $starts = [];
         foreach ($legs as $leg) {
+            $starts[] = $at;
             $from = 0.0;
             foreach ([...$leg->gaps, null] as $gap) {
                 $to = $gap === null ? $leg->length : $gap->at;
-                if ($leg->run !== null && $to > $from + 1e-9) {
-                    $tracks[$leg->run] ??= new RunTrack;
-                    $tracks[$leg->run]->add($walked + $from, $leg->climbs ? $at : $at->go($from, $leg->heading),
+                foreach ($to > $from + 1e-9 ? $leg->runs : [] as $run) {
+                    $tracks[$run] ??= new RunTrack;
+                    $tracks[$run]->add($walked + $from, $leg->climbs ? $at : $at->go($from, $leg->heading),
                         $leg->climbs ? $at : $at->go($to, $leg->heading), $to - $from);
                 }
                 if ($gap !== null) {
@@ -57,12 +68,19 @@ final readonly class TapeSheet
             }
         }
 
-        return new self($start, $corners, $closed, $openings, array_map(static fn (RunTrack $t): RunPath => $t->path(), $tracks), $climbs, []);
+        $spots = [];
+        foreach ($site->spots() as $spot) {
+            $from = $spot->leg === null ? null : $starts[$spot->leg] ?? null;
+            $spots[$spot->name] = $from?->go($legs[(int) $spot->leg]->climbs ? 0.0 : $spot->at, $legs[(int) $spot->leg]->heading);
+        }
+
+        return new self($start, $corners, $closed, $openings, array_map(static fn (RunTrack $t): RunPath => $t->path(), $tracks), $climbs,
+            $site, $spots, $legs, $system, []);
     }
 
     /** @param  list<Slip>  $slips */
     public function with(array $slips): self
     {
-        return new self($this->start, $this->corners, $this->closed, $this->openings, $this->runs, $this->climbs, $slips);
+        return new self($this->start, $this->corners, $this->closed, $this->openings, $this->runs, $this->climbs, $this->site, $this->spots, $this->legs, $this->system, $slips);
     }
 }

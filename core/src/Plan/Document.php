@@ -6,16 +6,17 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Shelf;
+use EmberDusk\Measure\Site\RunNote;
 
 /** A plan as plain data and back; core/schema/job.json describes it. */
 final readonly class Document
 {
     public const FORMAT = 'ember-dusk-job';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /** The lists of the plan whose items have ids, in the document's order. */
-    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'feeds', 'cables', 'lights', 'kit'];
+    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'feeds', 'cables', 'lights', 'owned', 'options', 'kit'];
 
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array
@@ -31,6 +32,7 @@ final readonly class Document
                 'drop' => $plan->limits->drop, 'headroom' => $plan->limits->headroom, 'evenness' => $plan->limits->evenness,
                 'seam' => $plan->limits->seam, 'cableCelsius' => $plan->limits->cableCelsius,
             ],
+            'terms' => $plan->terms->write(),
             'places' => self::each($plan->places, static fn (Place $p): array => ['id' => $p->id, 'name' => $p->name, 'notes' => $p->notes]),
             'runs' => self::each($plan->runs, self::run(...)),
             'supplies' => self::each($plan->supplies, $device),
@@ -41,6 +43,8 @@ final readonly class Document
                 'id' => $c->id, 'kit' => $c->kit, 'from' => $c->from, 'to' => $c->to, 'length' => $c->length, 'reckoned' => $c->reckoned,
             ]),
             'lights' => self::each($plan->lights, static fn (Light $l): array => ['id' => $l->id, 'name' => $l->name, 'room' => $l->room]),
+            'owned' => self::each($plan->owned, static fn (Owned $o): array => ['id' => $o->id, 'count' => $o->count]),
+            'options' => self::each($plan->options, static fn (Wish $w): array => $w->write()),
             'kit' => self::each($plan->kit, static fn (Frozen $f): array => ['id' => $f->entry->id(), 'hash' => $f->hash, 'entry' => $f->written]),
         ];
     }
@@ -53,7 +57,7 @@ final readonly class Document
         $device = static fn (Fields $d): Device => new Device($d->string('id'), $d->string('kit'));
 
         return new Plan($f->string('name'), $f->string('client'),
-            Limits::read($f->object('limits')),
+            Limits::read($f->object('limits')), Terms::read($f->object('terms')),
             self::keyed($f, 'places', static fn (Fields $p): Place => new Place($p->string('id'), $p->string('name', 60), $p->string('notes'))),
             self::keyed($f, 'runs', self::readRun(...)),
             self::keyed($f, 'supplies', $device),
@@ -63,6 +67,8 @@ final readonly class Document
             self::keyed($f, 'cables', static fn (Fields $c): LaidCable => new LaidCable($c->string('id'), $c->string('kit'), $c->string('from'),
                 $c->string('to'), $c->number('length', 0.01, 1000), $c->flag('reckoned'))),
             self::keyed($f, 'lights', static fn (Fields $l): Light => new Light($l->string('id'), $l->string('name', 80), $l->string('room', 80))),
+            self::keyed($f, 'owned', static fn (Fields $o): Owned => new Owned($o->string('id'), $o->whole('count', 1, 1000))),
+            self::keyed($f, 'options', Wish::read(...)),
             self::keyed($f, 'kit', self::readFrozen(...)),
         );
     }
@@ -75,7 +81,7 @@ final readonly class Document
     public static function items(Plan $plan): array
     {
         $document = self::write($plan);
-        $items = ['job/' => ['name' => $plan->name, 'client' => $plan->client, 'limits' => $document['limits']]];
+        $items = ['job/' => ['name' => $plan->name, 'client' => $plan->client, 'limits' => $document['limits'], 'terms' => $document['terms']]];
         foreach (self::LISTS as $list) {
             foreach ((new Fields($document))->objects($list) as $item) {
                 $items[$list.'/'.$item->string('id')] = $item->all();
@@ -89,6 +95,7 @@ final readonly class Document
     private static function run(Run $r): array
     {
         return ['id' => $r->id, 'place' => $r->place, 'word' => $r->word, 'sections' => $r->sections, 'jumps' => $r->jumps,
+            'mounting' => $r->mounting, 'light' => $r->light, 'height' => $r->height,
             'strip' => $r->strip, 'supply' => $r->supply, 'controller' => $r->controller];
     }
 
@@ -104,7 +111,21 @@ final readonly class Document
         }
 
         return new Run($r->string('id'), $r->string('place'), $r->string('word', 24), $sections, $jumps,
-            $r->stringOrNull('strip'), $r->stringOrNull('supply'), $r->stringOrNull('controller'));
+            $r->stringOrNull('strip'), $r->stringOrNull('supply'), $r->stringOrNull('controller'),
+            self::mounting($r), $r->string('light', 10), $r->numberOrNull('height', 0, 1000));
+    }
+
+    /** @return list<string> */
+    private static function mounting(Fields $r): array
+    {
+        $mounting = $r->strings('mounting');
+        foreach ($mounting as $n => $one) {
+            if (! in_array($one, RunNote::MOUNTINGS, true)) {
+                throw $r->trouble("mounting/{$n}", "“{$one}” is none of ".implode(', ', RunNote::MOUNTINGS).'.');
+            }
+        }
+
+        return $mounting;
     }
 
     private static function readFrozen(Fields $k): Frozen

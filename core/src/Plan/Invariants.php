@@ -17,6 +17,9 @@ final readonly class Invariants
     /** Most groups of all runs of a job together. */
     public const MOST_GROUPS = 200_000;
 
+    /** Most places of a job. */
+    public const MOST_PLACES = 100;
+
     /** @throws Trouble at the JSON Pointer of the first breach */
     public static function check(Plan $plan): void
     {
@@ -28,6 +31,13 @@ final readonly class Invariants
             self::need($run->supply === null || isset($plan->supplies[$run->supply]), "/runs/{$n}/supply", "There is no supply “{$run->supply}”.");
             self::need($run->controller === null || isset($plan->controllers[$run->controller]), "/runs/{$n}/controller", "There is no controller “{$run->controller}”.");
         }
+        foreach (array_values($plan->options) as $n => $wish) {
+            self::need(isset($plan->runs[$wish->run]), "/options/{$n}/run", "There is no run “{$wish->run}”.");
+        }
+        foreach (array_keys($plan->owned) as $n => $id) {
+            self::need(isset($plan->kit[$id]), "/owned/{$n}/id", "The job's kit has no “{$id}”.");
+        }
+        self::need(count($plan->places) <= self::MOST_PLACES, '/places', sprintf('A job has at most %d places.', self::MOST_PLACES));
         self::units($plan, 'supplies', $plan->supplies, Supply::class);
         self::units($plan, 'controllers', $plan->controllers, Controller::class);
         self::units($plan, 'hubs', $plan->hubs, Hub::class);

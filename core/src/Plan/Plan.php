@@ -25,12 +25,15 @@ final readonly class Plan
      * @param  array<string, Feed>  $feeds
      * @param  array<string, LaidCable>  $cables
      * @param  array<string, Light>  $lights
+     * @param  array<string, Owned>  $owned
+     * @param  array<string, Wish>  $options
      * @param  array<string, Frozen>  $kit
      */
     public function __construct(
         public string $name,
         public string $client,
         public Limits $limits = new Limits,
+        public Terms $terms = new Terms,
         public array $places = [],
         public array $runs = [],
         public array $supplies = [],
@@ -39,6 +42,8 @@ final readonly class Plan
         public array $feeds = [],
         public array $cables = [],
         public array $lights = [],
+        public array $owned = [],
+        public array $options = [],
         public array $kit = [],
     ) {
     }
@@ -54,22 +59,35 @@ final readonly class Plan
      * @param  array<string, Feed>|null  $feeds
      * @param  array<string, LaidCable>|null  $cables
      * @param  array<string, Light>|null  $lights
+     * @param  array<string, Owned>|null  $owned
+     * @param  array<string, Wish>|null  $options
      * @param  array<string, Frozen>|null  $kit
      */
     public function with(
-        ?string $name = null, ?string $client = null, ?Limits $limits = null, ?array $places = null, ?array $runs = null,
+        ?string $name = null, ?string $client = null, ?Limits $limits = null, ?Terms $terms = null, ?array $places = null, ?array $runs = null,
         ?array $supplies = null, ?array $controllers = null, ?array $hubs = null, ?array $feeds = null,
-        ?array $cables = null, ?array $lights = null, ?array $kit = null,
+        ?array $cables = null, ?array $lights = null, ?array $owned = null, ?array $options = null, ?array $kit = null,
     ): self {
-        $plan = new self($name ?? $this->name, $client ?? $this->client, $limits ?? $this->limits,
+        $plan = new self($name ?? $this->name, $client ?? $this->client, $limits ?? $this->limits, $terms ?? $this->terms,
             self::inOrder($places ?? $this->places), self::inOrder($runs ?? $this->runs),
             self::inOrder($supplies ?? $this->supplies), self::inOrder($controllers ?? $this->controllers),
             self::inOrder($hubs ?? $this->hubs), self::inOrder($feeds ?? $this->feeds),
-            self::inOrder($cables ?? $this->cables), self::inOrder($lights ?? $this->lights), $kit ?? $this->kit);
-        $used = array_intersect_key($plan->kit, $plan->usedKit());
+            self::inOrder($cables ?? $this->cables), self::inOrder($lights ?? $this->lights),
+            self::inOrder($owned ?? $this->owned), self::inOrder($options ?? $this->options), $kit ?? $this->kit);
 
-        return new self($plan->name, $plan->client, $plan->limits, $plan->places, $plan->runs, $plan->supplies,
-            $plan->controllers, $plan->hubs, $plan->feeds, $plan->cables, $plan->lights, self::inOrder($used));
+        return $plan->holding(array_intersect_key($plan->kit, $plan->usedKit()));
+    }
+
+    /** @param  array<string, Frozen>  $kit */
+    private function holding(array $kit): self
+    {
+        return new self($this->name, $this->client, $this->limits, $this->terms, $this->places, $this->runs, $this->supplies, $this->controllers,
+            $this->hubs, $this->feeds, $this->cables, $this->lights, $this->owned, $this->options, self::inOrder($kit));
+    }
+
+    public function place(string $id): Place
+    {
+        return $this->places[$id] ?? throw Trouble::at('/place', "The job has no place “{$id}”.");
     }
 
     public function run(string $id): Run
@@ -176,6 +194,7 @@ final readonly class Plan
         foreach ($this->runs as $run) {
             $used[$run->strip ?? ''] = true;
         }
+        $used += array_fill_keys(array_keys($this->owned), true);
         foreach ([$this->supplies, $this->controllers, $this->hubs, $this->cables] as $list) {
             foreach ($list as $thing) {
                 $used[$thing->kit] = true;

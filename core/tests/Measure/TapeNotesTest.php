@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Measure;
 
-use EmberDusk\Advice\Mended;
 use EmberDusk\Measure\Length;
 use EmberDusk\Measure\Point;
 use EmberDusk\Measure\TapeNotes;
+use EmberDusk\Measure\TapeText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -89,7 +89,7 @@ final class TapeNotesTest extends TestCase
         $text = "17 ft cove\nright 12 ft 6 in cove\nright 17 ft cove\nright 11 ft 6 in cove\nclose";
         $slip = TapeNotes::read($text)->slips[0];
         self::assertSame([4, 6, 10, '12 ft 6 in'], [$slip->line, $slip->column, $slip->length, $slip->instead]);
-        self::assertSame([], TapeNotes::read(Mended::text($text, $slip))->slips);
+        self::assertSame([], TapeNotes::read(TapeText::mended($text, $slip))->slips);
     }
 
     public function test_a_run_climbs_and_comes_down_without_moving_on_the_sheet(): void
@@ -130,8 +130,8 @@ final class TapeNotesTest extends TestCase
         yield 'two points' => ['5.2.0 cove', 1, 0, 5, 'stands where'];
         yield 'turn' => ['rihgt 3.80', 1, 0, 5, 'Meant right?'];
         yield 'wide turn' => ['right 190 3', 1, 6, 3, 'between 0 and 180'];
-        yield 'second start' => ["2\nstart door", 2, 0, 5, 'first line only'];
-        yield 'after close' => ["2\nright 2\nright 2\nright 2\nclose\n3", 6, 0, 1, 'Nothing may follow'];
+        yield 'second start' => ["2\nstart door", 2, 0, 5, 'stands once'];
+        yield 'after close' => ["2\nright 2\nright 2\nright 2\nclose\n3", 6, 0, 1, 'No wall may follow'];
         yield 'gap without comma' => ['5 cove gap 1 at 1', 1, 7, 3, 'comma'];
         yield 'gap misspelt' => ['5 cove, gpa 1 at 1', 1, 8, 3, 'comes “gap”'];
         yield 'gap without at' => ['5 cove, gap 0.9 1.3', 1, 16, 3, '“at”'];
@@ -166,14 +166,14 @@ final class TapeNotesTest extends TestCase
         $text = "5.20 cove\nright 3.80 cove\nright 5.20 cove\nright 3.50 cove\nclose";
         $slip = TapeNotes::read($text)->slips[0];
         self::assertSame([4, '3.80'], [$slip->line, $slip->instead]);
-        self::assertSame([], TapeNotes::read(Mended::text($text, $slip))->slips);
+        self::assertSame([], TapeNotes::read(TapeText::mended($text, $slip))->slips);
     }
 
     public function test_mending_replaces_the_word_and_nothing_else(): void
     {
         $text = "# grüße\r\nright 3,8O cove # keep";
         $slip = TapeNotes::read($text)->slips[0];
-        self::assertSame("# grüße\r\nright 3,80 cove # keep", Mended::text($text, $slip));
+        self::assertSame("# grüße\r\nright 3,80 cove # keep", TapeText::mended($text, $slip));
     }
 
     public function test_no_text_brings_it_down(): void

@@ -154,7 +154,7 @@ final class ChangesTest extends TestCase
             Demo::with($plan, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']),
             Demo::with($plan, ['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'supply-24-320']),
             Demo::with($plan, ['kind' => 'DropRun', 'run' => 'cove']),
-            Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'New', 'client' => '', 'place' => 'Hall']),
+            Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'New', 'client' => '']),
             Demo::with($plan, ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => '0.03 cove']),
         ];
         foreach ($plans as $after) {

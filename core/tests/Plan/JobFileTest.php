@@ -15,7 +15,9 @@ final class JobFileTest extends TestCase
 {
     public function test_what_is_written_reads_back_the_same(): void
     {
-        self::assertSame(Demo::text(), JobFile::write(Demo::plan()));
+        foreach (['observatory', 'narrowboat'] as $name) {
+            self::assertSame(Demo::file($name), JobFile::write(JobFile::read(Demo::file($name))));
+        }
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
             ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => 'Lecture room']);
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
@@ -27,6 +29,9 @@ final class JobFileTest extends TestCase
         $plan = JobFile::read((string) file_get_contents(dirname(__DIR__).'/golden/job-v1.json'));
         self::assertEqualsWithDelta(18.0, $plan->runs['cove']->length(), 1e-9);
         self::assertSame('3.2', (string) $plan->cables['k2']->length);
+        // What version 1 did not know stands at its default, and what is written is version 2.
+        self::assertSame(['metric', 4.0, [], ''], [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light]);
+        self::assertStringContainsString('"version": 2', JobFile::write($plan));
     }
 
     /** @return iterable<string, array{callable(array<string, mixed>): mixed, string, string}> */
@@ -41,7 +46,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 2), '/version', 'reads up to 1'];
+        yield 'newer version' => [$set('version', 3), '/version', 'reads up to 2'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

@@ -72,7 +72,7 @@ final class RandomChangesTest extends TestCase
             6 => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => $one(['ends', 'middle'])],
             7 => ['kind' => 'SetCable', 'cable' => $one(array_keys($plan->cables)), 'length' => mt_rand(-2, 40) / 2],
             8 => ['kind' => 'NameLight', 'controller' => $one(array_keys($plan->controllers)), 'name' => $one(['Cove', 'Shelf', '']), 'room' => 'Hall'],
-            default => mt_rand(0, 3) === 0 ? ['kind' => 'DropRun', 'run' => $run] : ['kind' => 'DescribeJob', 'name' => 'Job '.mt_rand(1, 9), 'client' => '', 'place' => 'Hall'],
+            default => mt_rand(0, 3) === 0 ? ['kind' => 'DropRun', 'run' => $run] : ['kind' => 'DescribeJob', 'name' => 'Job '.mt_rand(1, 9), 'client' => ''],
         };
     }
 }

@@ -21,6 +21,13 @@ final readonly class Catalogue
 
         return match ($f->string('kind', 40)) {
             'DescribeJob' => DescribeJob::read($f),
+            'SetTerms' => SetTerms::read($f),
+            'AddPlace' => AddPlace::read($f),
+            'RenamePlace' => RenamePlace::read($f),
+            'RemovePlace' => RemovePlace::read($f),
+            'SetLeg' => SetLeg::read($f),
+            'NoteRun' => NoteRun::read($f),
+            'RecordTrace' => RecordTrace::read($f),
             'SetLimits' => SetLimits::read($f),
             'ReviseNotes' => ReviseNotes::read($f),
             'DropRun' => DropRun::read($f),

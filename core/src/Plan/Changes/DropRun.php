@@ -8,12 +8,18 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Wish;
 
 /** Takes a run out with its feeds, cables, supply, controller and name. */
 final readonly class DropRun implements Change
 {
     private function __construct(private string $run)
     {
+    }
+
+    public static function of(string $run): self
+    {
+        return new self($run);
     }
 
     public static function read(Fields $f): self
@@ -35,6 +41,7 @@ final readonly class DropRun implements Change
             feeds: $feeds,
             cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($gone[$c->to])),
             lights: array_diff_key($plan->lights, [$id => true]),
+            options: array_filter($plan->options, static fn (Wish $w): bool => $w->run !== $run->id),
         );
     }
 

@@ -6,6 +6,7 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Measure\RunPath;
+use EmberDusk\Measure\Site\RunNote;
 use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -22,6 +23,11 @@ final readonly class ReviseNotes implements Change
     {
     }
 
+    public static function of(string $place, string $text): self
+    {
+        return new self($place, $text);
+    }
+
     public static function read(Fields $f): self
     {
         return new self($f->string('place'), $f->string('text'));
@@ -35,13 +41,19 @@ final readonly class ReviseNotes implements Change
         $sheet = TapeNotes::read($this->text);
 
         return $sheet->slips === []
-            ? self::measured($plan->with(places: $places), $place->id, $sheet->runs)
+            ? self::described(self::measured($plan->with(places: $places), $place->id, $sheet->runs), $place->id, $sheet->site->runs)
             : $plan->with(places: $places);
     }
 
     public function words(Plan $plan): string
     {
         return 'Tape notes of '.($plan->places[$this->place]->name ?? $this->place).' revised';
+    }
+
+    /** @param  array<string, RunNote>  $notes */
+    private static function described(Plan $plan, string $place, array $notes): Plan
+    {
+        return $plan->with(runs: array_map(static fn (Run $r): Run => $r->place === $place ? $r->described($notes[$r->word] ?? null) : $r, $plan->runs));
     }
 
     /** @param  array<string, RunPath>  $paths */
@@ -75,9 +87,7 @@ final readonly class ReviseNotes implements Change
             return $plan->with(runs: [$after->id => $after] + $plan->runs);
         }
         if ($new->groupCount() === 0) {
-            $bare = new Run($after->id, $after->place, $after->word, $after->sections, $after->jumps, null, $after->supply, $after->controller);
-
-            return $plan->fedBy($after, [])->with(runs: [$bare->id => $bare] + $plan->runs);
+            return $plan->fedBy($after, [])->with(runs: [$after->id => $after->bare()] + $plan->runs);
         }
 
         return $plan->fedBy($before, Refit::feeds($plan->feedsOf($before), $old, $new))->with(runs: [$after->id => $after] + $plan->runs);

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Measure\TapeNotes;
+use EmberDusk\Measure\TapeText;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Workings\Trouble;
+
+/** A wall measured anew on the sheet: its word in the notes changes, and nothing else in them. */
+final readonly class SetLeg implements Change
+{
+    private function __construct(private string $place, private int $leg, private float $metres)
+    {
+    }
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('place'), $f->whole('leg', 0, 100_000), $f->number('metres', 0.01, 500));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $place = $plan->place($this->place);
+        if (! isset(TapeNotes::read($place->notes)->legs[$this->leg])) {
+            throw Trouble::at('/leg', "{$place->name} has no wall ".($this->leg + 1).'.');
+        }
+
+        return ReviseNotes::of($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->apply($plan);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return sprintf('Wall %d of %s is %s', $this->leg + 1, $plan->places[$this->place]->name ?? $this->place, $plan->terms->say($this->metres));
+    }
+}

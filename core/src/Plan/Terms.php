@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Measure\Length;
+
+/** How a job is written and reckoned: lengths, wire sizes, currency, an hour's price, how long the light burns a day. */
+final readonly class Terms
+{
+    public function __construct(
+        public string $length = Length::METRIC,
+        public string $wire = 'mm2',
+        public string $currency = 'EUR',
+        public float $hourRate = 40.0,
+        public float $hoursADay = 4.0,
+    ) {
+    }
+
+    /** @throws \EmberDusk\Workings\Trouble at the first value that cannot be */
+    public static function read(Fields $f): self
+    {
+        $currency = $f->string('currency', 3);
+        if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
+            throw $f->trouble('currency', 'A currency has three capital letters (ISO 4217), such as EUR.');
+        }
+
+        return new self($f->oneOf('length', [Length::METRIC, Length::IMPERIAL]), $f->oneOf('wire', ['mm2', 'awg']), $currency,
+            $f->number('hourRate', 0, 10_000), $f->number('hoursADay', 0, 24));
+    }
+
+    /** @return array<string, string|float> */
+    public function write(): array
+    {
+        return ['length' => $this->length, 'wire' => $this->wire, 'currency' => $this->currency, 'hourRate' => $this->hourRate, 'hoursADay' => $this->hoursADay];
+    }
+
+    public function say(float $metres): string
+    {
+        return Length::say($metres, $this->length);
+    }
+}
