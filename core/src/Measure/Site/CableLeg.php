@@ -24,6 +24,7 @@ final readonly class CableLeg
      * @param  string|null  $to  null while nobody knows where it ends
      * @param  float|null  $length  metres, one way
      * @param  bool  $guessed  size or length were not read or measured
+     * @param  bool  $open  no tone at all: a core is broken, which one is not known
      * @param  list<int>  $broken  cores that gave no tone
      * @param  string|null  $joined  the leg that it is joined with somewhere on the way
      * @param  Span  $span  of its words
@@ -40,6 +41,7 @@ final readonly class CableLeg
         public string $laid,
         public bool $guessed,
         public bool $traced,
+        public bool $open,
         public array $broken,
         public ?string $joined,
         public Span $span,
@@ -48,7 +50,7 @@ final readonly class CableLeg
     }
 
     /**
-     * Reads `A FROM to TO 3x2.5 [awg] [LENGTH] {, wall … | solid … | known | guessed | traced | core N broken | joined B}`.
+     * Reads `A FROM to TO 3x2.5 [awg] [LENGTH] {, wall … | solid … | known | guessed | traced | open | core N broken | joined B}`.
      *
      * @throws SlipFound
      */
@@ -67,7 +69,7 @@ final readonly class CableLeg
             $length = $lengths->take($clause, 'the leg’s length')->metres;
         }
         $make = $laid = '';
-        $guessed = $traced = false;
+        $guessed = $traced = $open = false;
         $broken = [];
         $joined = null;
         $marks = [];
@@ -76,6 +78,8 @@ final readonly class CableLeg
             $mark = true;
             if ($attribute->is('traced')) {
                 $traced = true;
+            } elseif ($attribute->is('open')) {
+                $open = true;
             } elseif ($attribute->is('core')) {
                 $broken[] = $clause->count($clause->take(), 'the number of the core', $cores);
                 $clause->keyword('broken', 'After the core’s number stands “broken”.');
@@ -91,7 +95,7 @@ final readonly class CableLeg
                 } elseif ($attribute->is('known', 'guessed')) {
                     $guessed = $text === 'guessed';
                 } else {
-                    throw $clause->unknown($attribute, 'a leg', [...self::LAID, ...self::MAKES, 'known', 'guessed', 'traced', 'core', 'joined']);
+                    throw $clause->unknown($attribute, 'a leg', [...self::LAID, ...self::MAKES, 'known', 'guessed', 'traced', 'open', 'core', 'joined']);
                 }
             }
             if ($mark && $comma !== null) {
@@ -101,7 +105,7 @@ final readonly class CableLeg
         }
 
         return new self($word, $word->text, $from, $to?->text === '?' ? null : $to?->text, $cores, self::conductor($clause, $sizeWord, $system, $size, $make),
-            $length, $laid, $guessed, $traced, $broken, $joined, Span::over($clause->first(), $clause->last()), $marks);
+            $length, $laid, $guessed, $traced, $open, $broken, $joined, Span::over($clause->first(), $clause->last()), $marks);
     }
 
     /** @return array{int, string, float} cores, system, size */
