@@ -66,7 +66,7 @@ final class CommandsTest extends TestCase
         $job = Job::query()->firstOrFail();
         self::assertSame('Night Crew', $job->crew->name);
         self::assertSame(0, Artisan::call('ember:export', ['--job' => $job->id]));
-        self::assertSame($this->jobFile(), Artisan::output());
+        self::assertSame(Demo::file('observatory'), Artisan::output());
     }
 
     public function test_join_prints_the_order_and_rehearse_the_log(): void

@@ -4,29 +4,70 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Kinds;
+use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 
 /** The few facts of a shelf entry that a choice is made by. */
 final readonly class Facts
 {
+    private const MOST = 4;
+
+    private const COLOURS = ['single' => 'single colour', 'tunable' => 'tunable white', 'rgb' => 'RGB', 'rgbw' => 'RGBW', 'rgbcct' => 'RGB and tunable white'];
+
     /** @return list<string> */
     public static function of(Entry $e): array
     {
         return match (true) {
             $e instanceof Strip => [sprintf('%g V', $e->volts), sprintf('%g W/m', $e->wattsPerMetre()),
-                count($e->channels) === 1 ? 'single colour' : 'tunable white', sprintf('cut %g mm', 1000 * $e->pitch)],
+                self::COLOURS[$e->colours()] ?? '', sprintf('cut %g mm', 1000 * $e->pitch)],
             $e instanceof Supply => [sprintf('%g V', $e->volts), sprintf('%g A', $e->ratedAmps), sprintf('%.0f W', $e->ratedWatts())],
             $e instanceof Controller => ["{$e->channels} ch", sprintf('%g A a channel, %g A in all', $e->channelAmps, $e->totalAmps),
-                sprintf('%g-%g V', $e->inputLeast, $e->inputMost), sprintf('listens %g s', $e->profile->listens)],
+                sprintf('%g-%g V', $e->inputLeast, $e->inputMost), $e->profile === null ? self::way($e->family) : sprintf('listens %g s', $e->profile->listens)],
             $e instanceof Cable => [$e->conductor->label(), "{$e->cores} cores", sprintf('%.1f mohm/m', 1000 * $e->conductor->ohmsPerMetre),
                 $e->conductor->capacity === null ? 'capacity not known' : sprintf('%g A', $e->conductor->capacity)],
             $e instanceof Hub => [sprintf('searches %g s', $e->profile->search), sprintf('list lags up to %g s', $e->profile->lagMost), "{$e->profile->letters} letters a name"],
             default => [],
         };
+    }
+
+    /**
+     * Facts of an entry as written, of whatever kind.
+     *
+     * @param  array<array-key, mixed>  $written
+     * @return list<string>
+     */
+    public static function written(array $written): array
+    {
+        $f = new Fields($written);
+        $facts = self::of(Shelf::entry($f));
+        if ($facts !== []) {
+            return $facts;
+        }
+        foreach (Kinds::of($f->string('kind'))->fields ?? [] as $key => $field) {
+            if (count($facts) < self::MOST && ! str_contains($key, '.') && ! in_array($key, ['price', 'lead', 'note'], true) && $f->has($key)) {
+                $facts[] = match ($field->type) {
+                    'number', 'whole' => trim(sprintf('%s %g %s', $field->unit === '' || $field->unit === 'share' ? mb_strtolower($field->label) : '', $f->number($key), $field->unit === 'share' ? '' : $field->unit)),
+                    'choices' => implode(', ', array_map(self::way(...), $f->strings($key))),
+                    'flag' => $f->flag($key) ? mb_strtolower($field->label) : '',
+                    'text', 'choice' => $f->string($key),
+                    default => '',
+                };
+            }
+        }
+
+        return array_values(array_filter($facts, static fn (string $fact): bool => $fact !== ''));
+    }
+
+    /** The way of control, or the kind of light, in words. */
+    public static function way(string $word): string
+    {
+        return ['zigbee' => 'Zigbee', 'bluetooth' => 'Bluetooth', 'mesh' => 'Bluetooth mesh', 'wifi' => 'Wi-Fi', 'rf' => '2.4 GHz remote'][$word] ?? self::COLOURS[$word] ?? $word;
     }
 }

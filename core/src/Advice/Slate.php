@@ -33,7 +33,7 @@ final readonly class Slate
             }
         }
         foreach (array_keys($work->plan->controllers) as $id) {
-            if (! in_array($id, $work->joined, true)) {
+            if ($work->plan->controller($id)?->profile !== null && ! in_array($id, $work->joined, true)) {
                 $findings[] = new Finding('not-joined', Severity::Open, strtoupper($id).' is not joined yet', 'Nothing but its own key switches it so far.', new Place('join', $id));
             }
         }

@@ -28,7 +28,7 @@ final readonly class Kit
         $names = [];
         foreach (array_keys($plan->controllers) as $id) {
             $entry = $plan->controller($id);
-            if ($entry !== null) {
+            if ($entry?->profile !== null) {
                 $controllers[$id] = $entry->profile;
                 $lit = array_filter($plan->runs, static fn (Run $r): bool => $r->controller === $id);
                 $names[$id] = ($first = reset($lit)) === false ? '' : $first->name();

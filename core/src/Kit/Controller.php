@@ -10,8 +10,14 @@ use EmberDusk\Kit\Profiles\ControllerProfile;
 /** A dimming controller with switched returns: its limits, its resistances, how it resets and joins. */
 final readonly class Controller implements Entry
 {
+    private const MODES = ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'];
+
     /**
      * @param  float  $commonOhms  from the supply's + to the common output
+     * @param  ControllerProfile|null  $profile  how it resets and joins; null when it has no network of its own to join
+     * @param  string  $family  its way of control
+     * @param  list<string>  $modes  kinds of light that it can drive
+     * @param  string  $setBy  what tells it which: none, switch, jumper or app
      * @param  float  $channelOhms  from a channel's output to the supply's minus, when on
      */
     public function __construct(
@@ -25,17 +31,22 @@ final readonly class Controller implements Entry
         public float $commonOhms,
         public float $channelOhms,
         public float $standbyAmps,
-        public ControllerProfile $profile,
+        public ?ControllerProfile $profile,
+        public string $family = 'zigbee',
+        public array $modes = self::MODES,
+        public string $setBy = 'none',
+        public string $setting = '',
     ) {
     }
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('id'), $f->string('name'), $f->whole('channels', 1, 2),
+        return new self($f->string('id'), $f->string('name'), $f->whole('channels', 1, 6),
             $f->number('channelAmps', 0.01, 100), $f->number('totalAmps', 0.01, 200),
             $f->number('inputLeast', 3, 60), $f->number('inputMost', 3, 60),
             $f->number('commonOhms', 1e-4, 1), $f->number('channelOhms', 1e-4, 1), $f->number('standbyAmps', 0, 0.5),
-            ControllerProfile::read($f->object('profile')));
+            $f->has('profile') ? ControllerProfile::read($f->object('profile')) : null, $f->stringOrNull('family') ?? 'zigbee',
+            $f->has('modes') ? $f->strings('modes') : self::MODES, $f->stringOrNull('setBy') ?? 'none', $f->stringOrNull('setting') ?? '');
     }
 
     public function id(): string

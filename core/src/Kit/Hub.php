@@ -10,13 +10,18 @@ use EmberDusk\Kit\Profiles\HubProfile;
 /** A hub with its phone app: how it searches, finds and names. */
 final readonly class Hub implements Entry
 {
-    public function __construct(private string $id, private string $name, public HubProfile $profile)
+    /**
+     * @param  list<string>  $speaks  ways of control
+     * @param  list<string>  $sets  kinds of light that its app can set
+     */
+    public function __construct(private string $id, private string $name, public HubProfile $profile, public array $speaks, public array $sets)
     {
     }
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('id'), $f->string('name'), HubProfile::read($f->object('profile')));
+        return new self($f->string('id'), $f->string('name'), HubProfile::read($f->object('profile')),
+            $f->has('speaks') ? $f->strings('speaks') : ['zigbee'], $f->has('sets') ? $f->strings('sets') : ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct']);
     }
 
     public function id(): string

@@ -18,13 +18,24 @@ final readonly class Shelf
     /** @throws Trouble when the entry is of no known kind or a value does not fit */
     public static function entry(Fields $f): Entry
     {
-        return match ($f->string('kind')) {
+        $kind = Kinds::of($f->string('kind', 40)) ?? throw $f->trouble('kind', '“'.$f->string('kind', 40).'” is none of '.implode(', ', array_keys(Kinds::all())).'.');
+        if (preg_match('/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/', $f->string('id')) !== 1 || strlen($f->string('id')) > 40) {
+            throw $f->trouble('id', 'An id has small letters, digits and single dashes, at most 40, and begins with a letter.');
+        }
+        if (trim($f->string('name', 120)) === '') {
+            throw $f->trouble('name', 'The entry needs a name.');
+        }
+        $kind->check($f);
+
+        return match ($kind->kind) {
             'strip' => Strip::read($f),
             'supply' => Supply::read($f),
             'cable' => Cable::read($f),
             'controller' => Controller::read($f),
             'hub' => Hub::read($f),
-            default => throw $f->trouble('kind', 'The kind is none of strip, supply, cable, controller, hub.'),
+            'converter' => Converter::read($f),
+            'remote', 'panel', 'bridge', 'assistant', 'phone' => Control::read($f),
+            default => Thing::read($f),
         };
     }
 

@@ -12,6 +12,8 @@ final readonly class Strip implements Entry
     /** Diode slope n VT in volts when the entry has none (engineering practice, no source). */
     public const SLOPE = 0.05;
 
+    public const MOST_CHANNELS = 6;
+
     /**
      * @param  float  $pitch  metres between cut marks
      * @param  int  $leds  in series in one group and channel; 0 is a plain resistor
@@ -31,6 +33,7 @@ final readonly class Strip implements Entry
         public float $plusRail,
         public float $returnRail,
         public array $channels,
+        public bool $copperRails = false,
     ) {
     }
 
@@ -39,18 +42,32 @@ final readonly class Strip implements Entry
         $channels = array_map(static fn (Fields $c): Channel => new Channel(
             $c->string('name', 40), $c->number('wattsPerMetre', 0.01, 200), $c->string('colour', 7),
         ), $f->objects('channels'));
-        if ($channels === [] || count($channels) > 2) {
-            throw $f->trouble('channels', 'A strip has one channel or two.');
+        if ($channels === [] || count($channels) > self::MOST_CHANNELS) {
+            throw $f->trouble('channels', 'A strip has one to six channels.');
         }
+        foreach ($channels as $n => $channel) {
+            if (preg_match('/^#[0-9a-f]{6}$/i', $channel->colour) !== 1) {
+                throw $f->trouble("channels/{$n}/colour", 'A colour is written #rrggbb, such as #ffb46b.');
+            }
+        }
+        $leds = $f->whole('leds', 0, 20);
+        $ledVolts = $f->number('ledVolts', 0, 10);
+        $slope = $f->numberOr('slope', self::SLOPE, 0.02, 0.5);
+        $rails = Rails::read($f, count($channels), $leds * ($ledVolts - $slope));
         $strip = new self($f->string('id'), $f->string('name'), $f->number('volts', 3, 60), $f->number('pitch', 0.005, 2),
-            $f->whole('leds', 0, 20), $f->number('ledVolts', 0, 10), $f->numberOr('slope', self::SLOPE, 0.02, 0.5),
-            $f->number('plusRail', 1e-4, 10), $f->number('returnRail', 1e-4, 10), $channels);
+            $leds, $ledVolts, $slope, $rails->plus, $rails->return, $channels, $rails->copper);
         if ($strip->leds * $strip->ledVolts >= $strip->volts) {
             throw $f->trouble('ledVolts', sprintf('%d LEDs of %.2f V leave nothing of %.1f V for the resistor: fewer LEDs or lower volts.',
                 $strip->leds, $strip->ledVolts, $strip->volts));
         }
 
         return $strip;
+    }
+
+    /** single, tunable, rgb, rgbw or rgbcct, by the number of its channels. */
+    public function colours(): string
+    {
+        return [1 => 'single', 2 => 'tunable', 3 => 'rgb', 4 => 'rgbw', 5 => 'rgbcct'][count($this->channels)] ?? 'rgbcct';
     }
 
     public function id(): string

@@ -20,9 +20,6 @@ final readonly class Tracer
 
     private const TWO_FAULTS = 5;
 
-    /** Questions are as good as each other within 1/8 of evenness: then the links stay, which saves a walk. */
-    private const EVEN = 8;
-
     /**
      * The next measurement, or what was found.
      *
@@ -101,7 +98,7 @@ final readonly class Tracer
                 foreach ($heard as $mask => $weight) {
                     $tone += ($mask & $linked) !== 0 ? $weight : 0.0;
                 }
-                $rank = [floor(abs($tone / $total - 0.5) * self::EVEN), $linked === $set ? 0 : 1, substr_count(decbin($linked), '1'), $end, $linked];
+                $rank = [round(abs($tone / $total - 0.5), 9), $linked === $set ? 0 : 1, substr_count(decbin($linked), '1'), $end, $linked];
                 if ($tone > 0 && $tone < $total * (1 - 1e-12) && ($best === null || $rank < $best)) {
                     [$best, $found] = [$rank, new Probe($linked, $end)];
                 }

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** What a hand works lights by: remote, panel, bridge, assistant or phone; the ways it speaks and the kinds of light it can set. */
+final readonly class Control implements Entry
+{
+    /**
+     * @param  list<string>  $speaks  ways of control
+     * @param  list<string>  $sets  kinds of light
+     */
+    public function __construct(private string $id, private string $name, public string $kind, public array $speaks, public array $sets, public bool $readsHub)
+    {
+    }
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('id'), $f->string('name'), $f->string('kind'), $f->strings('speaks'), $f->strings('sets'), $f->has('readsHub') && $f->flag('readsHub'));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** Makes steady volts of a battery's: input range, output, rated amps, the least load it regulates at. */
+final readonly class Converter implements Entry
+{
+    public function __construct(
+        private string $id,
+        private string $name,
+        public float $inputLeast,
+        public float $inputMost,
+        public float $volts,
+        public float $ratedAmps,
+        public float $leastAmps,
+        public float $efficiency,
+    ) {
+    }
+
+    public static function read(Fields $f): self
+    {
+        $converter = new self($f->string('id'), $f->string('name'), $f->number('inputLeast', 3, 120), $f->number('inputMost', 3, 120),
+            $f->number('volts', 3, 60), $f->number('ratedAmps', 0.1, 200), $f->numberOr('leastAmps', 0, 0, 20), $f->number('efficiency', 0.3, 1));
+
+        return $converter->inputMost > $converter->inputLeast ? $converter : throw $f->trouble('inputMost', 'The input range ends before it begins.');
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+}

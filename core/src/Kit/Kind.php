@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** A kind of kit: its words and its fields. */
+final readonly class Kind
+{
+    /**
+     * @param  string  $group  light, power, control, wire, mounting or hand
+     * @param  non-empty-array<string, KindField>  $fields  by key
+     */
+    private function __construct(public string $kind, public string $name, public string $plural, public string $group, public array $fields)
+    {
+    }
+
+    public static function read(Fields $f): self
+    {
+        $fields = [];
+        foreach ($f->objects('fields') as $field) {
+            $read = KindField::read($field);
+            $fields[$read->key] = $read;
+        }
+
+        return new self($f->string('kind'), $f->string('name'), $f->string('plural'), $f->string('group'), $fields === [] ? throw $f->trouble('fields', 'A kind has fields.') : $fields);
+    }
+
+    /**
+     * Every field of an entry is known and fits.
+     *
+     * @throws \EmberDusk\Workings\Trouble at the first that does not
+     */
+    public function check(Fields $entry): void
+    {
+        foreach ($this->fields as $field) {
+            $field->check($entry);
+        }
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/kind */
+    public function toArray(): array
+    {
+        return ['kind' => $this->kind, 'name' => $this->name, 'plural' => $this->plural, 'group' => $this->group,
+            'fields' => array_map(static fn (KindField $f): array => $f->toArray(), array_values($this->fields))];
+    }
+}

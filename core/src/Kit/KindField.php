@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** One field of a kind of kit: what a form asks, a column holds and a file must have. */
+final readonly class KindField
+{
+    /**
+     * @param  string  $key  with dots for what lies inside an object: profile.presses
+     * @param  string  $type  text, number, whole, flag, choice, choices, numbers or channels
+     * @param  list<string>  $choices
+     */
+    private function __construct(
+        public string $key,
+        public string $label,
+        public string $type,
+        public string $unit,
+        public ?float $least,
+        public ?float $most,
+        public bool $required,
+        public array $choices,
+        public string $hint,
+    ) {
+    }
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('key'), $f->string('label'), $f->string('type'), $f->stringOrNull('unit') ?? '',
+            $f->numberOrNull('least'), $f->numberOrNull('most'), $f->has('required') && $f->flag('required'),
+            $f->has('choices') ? $f->strings('choices') : [], $f->stringOrNull('hint') ?? '');
+    }
+
+    /**
+     * Holds an entry's value against the field.
+     *
+     * @throws \EmberDusk\Workings\Trouble
+     */
+    public function check(Fields $entry): void
+    {
+        [$in, $key] = $this->inside($entry);
+        if ($in === null || ! $in->has($key)) {
+            if ($this->required && ! str_contains($this->key, '.')) {
+                throw $entry->trouble($this->key, "{$this->label} is missing.");
+            }
+
+            return;
+        }
+        match ($this->type) {
+            'number' => $in->number($key, $this->least ?? -1e12, $this->most ?? 1e12),
+            'whole' => $in->whole($key, (int) $this->least, (int) $this->most),
+            'flag' => $in->flag($key),
+            'choice' => $in->oneOf($key, $this->choices === [] ? [''] : $this->choices),
+            'choices' => $this->several($in, $key),
+            'numbers' => $in->numbers($key, $this->least ?? -1e12, $this->most ?? 1e12),
+            'channels' => $in->objects($key),
+            default => $in->string($key, 400),
+        };
+    }
+
+    /** @return array{Fields|null, string} where the value lies and under which key */
+    private function inside(Fields $entry): array
+    {
+        $parts = explode('.', $this->key);
+        if (count($parts) === 1) {
+            return [$entry, $parts[0]];
+        }
+
+        return [$entry->has($parts[0]) ? $entry->object($parts[0]) : null, $parts[1]];
+    }
+
+    private function several(Fields $in, string $key): void
+    {
+        foreach ($in->strings($key) as $n => $one) {
+            if (! in_array($one, $this->choices, true)) {
+                throw $in->trouble("{$key}/{$n}", "“{$one}” is none of ".implode(', ', $this->choices).'.');
+            }
+        }
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/kindField */
+    public function toArray(): array
+    {
+        return ['key' => $this->key, 'label' => $this->label, 'type' => $this->type, 'unit' => $this->unit, 'required' => $this->required,
+            'choices' => $this->choices, 'hint' => $this->hint];
+    }
+}

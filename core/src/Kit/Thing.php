@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** Kit of a kind that no rule needs a class of its own for: its values by field. */
+final readonly class Thing implements Entry
+{
+    public function __construct(private string $id, private string $name, public string $kind, public Fields $values)
+    {
+    }
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('id'), $f->string('name'), $f->string('kind'), $f);
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+}
