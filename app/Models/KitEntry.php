@@ -4,17 +4,36 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use EmberDusk\Advice\Facts;
+use EmberDusk\Kit\Kinds;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Str;
 
 /**
- * A shelf entry of a crew, as written.
+ * A shelf entry of a crew, as written. Kind, name and search are copies from it, so that lists need not open it.
  *
+ * @property int $id
  * @property string $entry_id
- * @property array<array-key, mixed> $document
+ * @property string $kind
+ * @property string $name
+ * @property array<string, mixed> $document
  */
 final class KitEntry extends Model
 {
-    protected $fillable = ['entry_id', 'document'];
+    protected $fillable = ['entry_id', 'document', 'kind', 'name', 'search'];
+
+    /**
+     * @param  array<array-key, mixed>  $document
+     * @return array{kind: string, name: string, search: string}
+     */
+    public static function columns(array $document): array
+    {
+        $text = static fn (string $key): string => is_string($document[$key] ?? null) ? $document[$key] : '';
+        $kind = $text('kind');
+
+        return ['kind' => $kind, 'name' => $text('name'),
+            'search' => Str::lower(implode(' ', [$text('name'), $text('id'), Kinds::of($kind)->name ?? $kind, ...Facts::written($document), $text('note')]))];
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -7,54 +7,77 @@ namespace App\Plans;
 use App\Models\Crew;
 use App\Models\KitEntry;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Frozen;
 
-/** A crew's shelf, read once. */
+/** A shelf: a crew's, read kind by kind as it is asked for, or a shelf file's. */
 final class Shelves implements ShelfSource
 {
-    /** @var array<string, array{entry: Entry, written: array<array-key, mixed>}> */
-    private array $entries = [];
+    /** @var array<string, Frozen|null> */
+    private array $found = [];
 
-    /** @param  iterable<array<array-key, mixed>>  $written */
-    private function __construct(iterable $written)
+    /** @var array<string, list<Frozen>> */
+    private array $kinds = [];
+
+    /** @param  array<string, array<array-key, mixed>>  $written  of a file, by id */
+    private function __construct(private readonly ?Crew $crew, private readonly array $written)
     {
-        foreach ($written as $document) {
-            $entry = Shelf::entry(new Fields($document));
-            $this->entries[$entry->id()] = ['entry' => $entry, 'written' => $document];
-        }
     }
 
     public static function ofCrew(Crew $crew): self
     {
-        return new self($crew->kitEntries()->orderBy('id')->get()->map(static fn (KitEntry $e): array => $e->document)->all());
+        return new self($crew, []);
     }
 
     public static function ofFile(string $path): self
     {
-        return new self(Shelf::file((string) file_get_contents($path)));
+        return new self(null, Shelf::file((string) file_get_contents($path)));
     }
 
     /** Puts a shelf file's entries on a crew's shelf. */
     public static function stock(Crew $crew, string $path): void
     {
-        foreach (Shelf::file((string) file_get_contents($path)) as $id => $document) {
-            $crew->kitEntries()->updateOrCreate(['entry_id' => $id], ['document' => $document]);
-        }
+        self::put($crew, Shelf::file((string) file_get_contents($path)));
+    }
+
+    /**
+     * Puts entries that were checked on a crew's shelf; what has the same id is replaced.
+     *
+     * @param  array<string, array<array-key, mixed>>  $entries
+     */
+    public static function put(Crew $crew, array $entries): void
+    {
+        Immediate::run(static function () use ($crew, $entries): void {
+            foreach (array_chunk($entries, 200, true) as $chunk) {
+                $crew->kitEntries()->upsert(array_map(static fn (array $e): array => ['crew_id' => $crew->id, 'entry_id' => $e['id'],
+                    'document' => json_encode($e, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+                    'created_at' => now(), 'updated_at' => now()] + KitEntry::columns($e), array_values($chunk)),
+                    ['crew_id', 'entry_id'], ['document', 'kind', 'name', 'search', 'updated_at']);
+            }
+        });
     }
 
     public function find(string $id): ?Frozen
     {
-        $found = $this->entries[$id] ?? null;
+        if (! array_key_exists($id, $this->found)) {
+            $written = $this->written[$id] ?? $this->crew?->kitEntries()->where('entry_id', $id)->first()?->document;
+            $this->found[$id] = $written === null ? null : self::frozen($written);
+        }
 
-        return $found === null ? null : new Frozen(Shelf::hash($found['written']), $found['written'], $found['entry']);
+        return $this->found[$id];
     }
 
-    /** @return array<string, array{entry: Entry, written: array<array-key, mixed>}> */
-    public function all(): array
+    public function ofKind(string $kind): array
     {
-        return $this->entries;
+        return $this->kinds[$kind] ??= array_map(self::frozen(...), $this->crew === null
+            ? array_values(array_filter($this->written, static fn (array $w): bool => $w['kind'] === $kind))
+            : array_values($this->crew->kitEntries()->where('kind', $kind)->orderBy('id')->get()->map(static fn (KitEntry $e): array => $e->document)->all()));
+    }
+
+    /** @param  array<array-key, mixed>  $written */
+    private static function frozen(array $written): Frozen
+    {
+        return new Frozen(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
     }
 }

@@ -46,10 +46,16 @@ final class Demo implements ShelfSource
         return array_values(array_map(static fn (array $w): Entry => Shelf::entry(new Fields($w)), $this->written));
     }
 
-    /** @return array<string, array{entry: Entry, written: array<array-key, mixed>}> */
-    public function all(): array
+    public function ofKind(string $kind): array
     {
-        return array_map(static fn (array $w): array => ['entry' => Shelf::entry(new Fields($w)), 'written' => $w], $this->written);
+        $found = [];
+        foreach ($this->written as $id => $written) {
+            if ($written['kind'] === $kind) {
+                $found[] = $this->find($id);
+            }
+        }
+
+        return array_values(array_filter($found));
     }
 
     public static function text(): string

@@ -29,7 +29,7 @@ final class SolveCommand extends Command
     {
         return $this->answering(function (): int {
             $plan = $this->plan();
-            $work = new Work($plan, self::results($plan), $this->demoShelf()->all(), []);
+            $work = new Work($plan, self::results($plan), $this->demoShelf(), []);
             $findings = array_values(array_filter(Slate::of($work), static fn (Finding $f): bool => $f->place->stage !== 'join'));
             $figures = WireDesk::ledger($work);
             if ($this->option('json')) {

@@ -42,6 +42,12 @@ final readonly class Gauge
         };
     }
 
+    /** @return array{int, float} what is enough before what is not, the least of it first */
+    public function rank(): array
+    {
+        return [$this->offers >= $this->asks - 1e-9 ? 0 : 1, $this->offers];
+    }
+
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/gauge */
     public function toArray(): array
     {

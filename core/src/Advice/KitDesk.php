@@ -10,10 +10,6 @@ use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
-use EmberDusk\Kit\Entry;
-use EmberDusk\Kit\Hub;
-use EmberDusk\Kit\Shelf;
-use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\ChooseKit;
 use EmberDusk\Plan\Frozen;
@@ -28,7 +24,10 @@ use EmberDusk\Workings\Trouble;
 final readonly class KitDesk
 {
     /** In the order of the current. */
-    private const KINDS = ['supply' => Supply::class, 'controller' => Controller::class, 'cable' => Cable::class, 'strip' => Strip::class];
+    private const SLOTS = ['supply', 'controller', 'cable', 'strip'];
+
+    /** Entries shown for one place in the chain; a larger shelf is searched on its own page. */
+    private const MOST = 60;
 
     /** @return array<string, mixed> */
     public static function picture(Work $work): array
@@ -38,10 +37,10 @@ final readonly class KitDesk
         return [
             'runs' => array_map(static fn (Run $run): array => [
                 'id' => $run->id, 'name' => $run->name(), 'length' => Figure::print($run->length(), 2),
-                'slots' => array_map(static fn (string $slot): array => self::slot($work, $run, $slot), array_keys(self::KINDS)),
+                'slots' => array_map(static fn (string $slot): array => self::slot($work, $run, $slot), self::SLOTS),
             ], array_values($work->plan->runs)),
             'hub' => ['slot' => 'hub', 'label' => 'Hub', 'chosen' => $hub, 'name' => $work->plan->hub(array_key_first($work->plan->hubs))?->name(),
-                'facts' => self::chosenFacts($work, $hub), 'options' => self::options($work, null, Hub::class, $hub)],
+                'facts' => self::chosenFacts($work, $hub), 'options' => self::options($work, null, 'hub', $hub)],
         ];
     }
 
@@ -82,7 +81,7 @@ final readonly class KitDesk
         };
 
         return ['slot' => $slot, 'label' => ucfirst($slot), 'chosen' => $kit, 'name' => $kit === null ? null : ($work->plan->kit[$kit] ?? null)?->entry->name(),
-            'facts' => self::chosenFacts($work, $kit), 'options' => self::options($work, $run, self::KINDS[$slot], $kit)];
+            'facts' => self::chosenFacts($work, $kit), 'options' => self::options($work, $run, $slot, $kit)];
     }
 
     /** @return list<string> */
@@ -94,21 +93,25 @@ final readonly class KitDesk
     }
 
     /**
-     * @param  class-string<Entry>  $kind
+     * What will do comes first, the least of it at the top; what is chosen is always there.
+     *
      * @return list<array<string, mixed>>
      */
     private static function options(Work $work, ?Run $run, string $kind, ?string $chosen): array
     {
+        $ranked = [];
+        foreach ($work->shelf->ofKind($kind) as $n => $frozen) {
+            $gauge = $run === null ? null : Gauge::of($work->plan, $run, $frozen->entry);
+            $ranked[] = [$frozen->entry->id() === $chosen ? 0 : 1, ...($gauge?->rank() ?? [0, 0.0]), $n, $frozen, $gauge];
+        }
+        usort($ranked, static fn (array $a, array $b): int => array_slice($a, 0, 4) <=> array_slice($b, 0, 4));
         $options = [];
-        foreach ($work->shelf as $id => ['entry' => $entry, 'written' => $written]) {
-            if ($entry instanceof $kind) {
-                $hash = Shelf::hash($written);
-                $verdict = $run === null ? null : self::verdict($work, $run, new Frozen($hash, $written, $entry));
-                $options[] = ['id' => $id, 'name' => $entry->name(), 'facts' => Facts::of($entry), 'chosen' => $id === $chosen,
-                    'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $hash,
-                    'gauge' => $run === null ? null : Gauge::of($work->plan, $run, $entry)?->toArray(),
-                    'verdict' => $verdict?->title, 'severity' => $verdict?->severity->value];
-            }
+        foreach (array_slice($ranked, 0, self::MOST) as [, , , , $frozen, $gauge]) {
+            $id = $frozen->entry->id();
+            $verdict = $run === null ? null : self::verdict($work, $run, $frozen);
+            $options[] = ['id' => $id, 'name' => $frozen->entry->name(), 'facts' => Facts::of($frozen->entry), 'chosen' => $id === $chosen,
+                'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $frozen->hash,
+                'gauge' => $gauge?->toArray(), 'verdict' => $verdict?->title, 'severity' => $verdict?->severity->value];
         }
 
         return $options;
@@ -129,7 +132,7 @@ final readonly class KitDesk
             $kind instanceof Cable => $f->code === 'cores',
             default => $f->code !== 'cores',
         };
-        $findings = Finding::worstFirst(array_values(array_filter(Book::check(new Judged($plan, $plan->run($run->id), null, [])), $about)));
+        $findings = Finding::worstFirst(array_values(array_filter(Book::check(new Judged($plan, $plan->run($run->id), null, null)), $about)));
 
         return $findings[0] ?? null;
     }

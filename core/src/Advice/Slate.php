@@ -26,7 +26,7 @@ final readonly class Slate
             $findings[] = new Finding('no-hub', Severity::Open, 'No hub yet', 'Phones reach a Zigbee controller through a hub.', new Place('kit', 'hub'));
         }
         foreach ($work->plan->runs as $id => $run) {
-            array_push($findings, ...Book::check(new Judged($work->plan, $run, $work->result($id), $work->entries())));
+            array_push($findings, ...Book::check(new Judged($work->plan, $run, $work->result($id), $work->shelf)));
             $trouble = $work->results[$id] ?? null;
             if ($trouble instanceof Trouble && \EmberDusk\Circuit\Parts::of($work->plan, $run) !== null) {
                 $findings[] = new Finding('unsolved', Severity::Stop, $run->name().' has no solution', $trouble->getMessage(), new Place('wire', $id));

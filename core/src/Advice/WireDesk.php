@@ -9,6 +9,7 @@ use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Channel;
+use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Figure;
@@ -20,11 +21,11 @@ final readonly class WireDesk
     /** @return array<string, mixed> */
     public static function picture(Work $work): array
     {
-        $cables = array_filter($work->entries(), static fn ($e): bool => $e instanceof Cable);
 
         return [
             'runs' => array_map(static fn (Run $r): array => self::run($work, $r), array_values($work->plan->runs)),
-            'cables' => array_values(array_map(static fn (Cable $c): array => ['id' => $c->id(), 'name' => $c->name(), 'label' => $c->cores.' x '.$c->conductor->label()], $cables)),
+            'cables' => array_map(static fn (Frozen $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name(),
+                'label' => $f->entry instanceof Cable ? $f->entry->cores.' x '.$f->entry->conductor->label() : ''], $work->shelf->ofKind('cable')),
         ];
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice;
 
 use EmberDusk\Circuit\RunResult;
-use EmberDusk\Kit\Entry;
+use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Trouble;
 
@@ -14,10 +14,9 @@ final readonly class Work
 {
     /**
      * @param  array<string, RunResult|Trouble>  $results  by run
-     * @param  array<string, array{entry: Entry, written: array<array-key, mixed>}>  $shelf  by id
      * @param  list<string>  $joined  controllers
      */
-    public function __construct(public Plan $plan, public array $results, public array $shelf, public array $joined)
+    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined)
     {
     }
 
@@ -26,11 +25,5 @@ final readonly class Work
         $result = $this->results[$run] ?? null;
 
         return $result instanceof RunResult ? $result : null;
-    }
-
-    /** @return list<Entry> */
-    public function entries(): array
-    {
-        return array_column($this->shelf, 'entry');
     }
 }

@@ -32,7 +32,7 @@ final class DesksTest extends TestCase
             }
         }
 
-        return new Work($plan, $results, Demo::shelf()->all(), $joined);
+        return new Work($plan, $results, Demo::shelf(), $joined);
     }
 
     private static function good(): Plan

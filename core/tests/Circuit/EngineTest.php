@@ -95,7 +95,7 @@ final class EngineTest extends TestCase
             $language->addFunction(ExpressionFunction::fromPhp($name));
         }
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
-        $work = new Work($plan, ['cove' => Engine::solve($plan, $plan->run('cove'))], Demo::shelf()->all(), []);
+        $work = new Work($plan, ['cove' => Engine::solve($plan, $plan->run('cove'))], Demo::shelf(), []);
         $figures = array_map(static fn (Figure $f): array => $f->toArray(), [
             ...WireDesk::ledger($work), ...\EmberDusk\Advice\KitDesk::ledger($work), ...\EmberDusk\Advice\SurveyDesk::ledger($work),
         ]);

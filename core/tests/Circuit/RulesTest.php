@@ -116,7 +116,7 @@ final class RulesTest extends TestCase
         $findings = [];
         foreach ($plan->runs as $run) {
             $result = Parts::of($plan, $run) === null ? null : Engine::solve($plan, $run);
-            $findings = [...$findings, ...Book::check(new Judged($plan, $run, $result, Demo::shelf()->entries()))];
+            $findings = [...$findings, ...Book::check(new Judged($plan, $run, $result, Demo::shelf()))];
         }
 
         return $findings;

@@ -9,6 +9,7 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Fix;
@@ -22,8 +23,7 @@ final readonly class Judged
 
     public ?Controller $controller;
 
-    /** @param  list<Entry>  $shelf */
-    public function __construct(public Plan $plan, public Run $run, public ?RunResult $result, public array $shelf)
+    public function __construct(public Plan $plan, public Run $run, public ?RunResult $result, public ?ShelfSource $shelf)
     {
         $this->strip = $plan->strip($run->strip);
         $this->supply = $plan->supply($run->supply);
@@ -49,7 +49,9 @@ final readonly class Judged
     public function smallest(string $kind, callable $fits, callable $size): ?Entry
     {
         $best = null;
-        foreach ($this->shelf as $entry) {
+        $name = strtolower(substr((string) strrchr($kind, '\\'), 1));
+        foreach ($this->shelf?->ofKind($name) ?? [] as $frozen) {
+            $entry = $frozen->entry;
             if ($entry instanceof $kind && $fits($entry) && ($best === null || $size($entry) < $size($best))) {
                 $best = $entry;
             }

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A photo of a place, made small and without what the camera wrote into it. A fact: never undone.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property string $place
+ * @property string $caption
+ * @property int $width
+ * @property int $height
+ * @property string $image JPEG
+ * @property Carbon $created_at
+ */
+final class Photo extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['user_id', 'place', 'caption', 'width', 'height', 'image', 'created_at'];
+
+    protected $casts = ['created_at' => 'datetime'];
+}

@@ -1,0 +1,58 @@
+<?php
+
+use App\Models\KitEntry;
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('kit_entries', function (Blueprint $table): void {
+            $table->string('kind', 20)->default('');
+            $table->string('name', 120)->default('');
+            // What a search looks through: name, kind and facts in small letters.
+            $table->text('search')->default('');
+            $table->index(['crew_id', 'kind']);
+        });
+        foreach (DB::table('kit_entries')->get(['id', 'document']) as $row) {
+            DB::table('kit_entries')->where('id', $row->id)->update(KitEntry::columns((array) json_decode($row->document, true)));
+        }
+        Schema::create('photos', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('job_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
+            $table->string('place', 40);
+            $table->string('caption', 200);
+            $table->unsignedInteger('width');
+            $table->unsignedInteger('height');
+            $table->binary('image');
+            $table->timestamp('created_at');
+            $table->index(['job_id', 'place']);
+        });
+        Schema::create('traces', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('job_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
+            $table->string('place', 40);
+            $table->string('near', 40);
+            // Name, far end and cores of each leg as they were when the trace began, and every answer so far.
+            $table->json('legs');
+            $table->json('answers');
+            $table->timestamp('recorded_at')->nullable();
+            $table->timestamps();
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::dropIfExists('traces');
+        Schema::dropIfExists('photos');
+        Schema::table('kit_entries', function (Blueprint $table): void {
+            $table->dropIndex(['crew_id', 'kind']);
+            $table->dropColumn(['kind', 'name', 'search']);
+        });
+    }
+};
