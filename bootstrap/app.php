@@ -26,5 +26,5 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static fn (Conflict $c): JsonResponse => new JsonResponse(
             ['message' => $c->getMessage(), 'yours' => $c->yours, 'theirs' => $c->theirs, 'revision' => $c->newest], 409));
         $exceptions->render(static fn (PostTooLargeException $e, Request $request): JsonResponse => new JsonResponse(
-            ['message' => 'The file is too large: at most 2 MB are read. Nothing was kept of it.'], 413));
+            ['message' => 'The file is too large: job and shelf files have at most 2 MB, photos 20 MB. Nothing was kept of it.'], 413));
     })->create();

@@ -6,7 +6,9 @@ use App\Http\Controllers\EditController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JoinController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\TraceController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(static function (): void {
@@ -38,6 +40,13 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
         Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
         Route::post('join/{joinRun}/pace', [JoinController::class, 'pace'])->name('join.pace');
+        Route::post('traces', [TraceController::class, 'begin'])->name('traces.begin');
+        Route::post('traces/{trace}', [TraceController::class, 'act'])->name('traces.act');
+        Route::post('traces/{trace}/record', [TraceController::class, 'record'])->name('traces.record');
+        Route::get('places/{place}/photos', [PhotoController::class, 'index'])->name('photos.index');
+        Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');
+        Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
+        Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
         Route::get('{stage}', [JobController::class, 'stage'])->whereIn('stage', ['survey', 'kit', 'wire'])->name('jobs.stage');
     });
 });

@@ -33,6 +33,18 @@ final class Job extends Model
         return $this->hasMany(Revision::class);
     }
 
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class);
+    }
+
+    /** @return HasMany<Trace, $this> */
+    public function traces(): HasMany
+    {
+        return $this->hasMany(Trace::class);
+    }
+
     /** @return HasMany<JoinRun, $this> */
     public function joinRuns(): HasMany
     {

@@ -22,7 +22,8 @@ final class DatabaseSeeder extends Seeder
         }
         $user = $crew->users()->firstOrCreate(['email' => config('ember.demo_email')], ['name' => 'Demo installer', 'password' => Str::random(40)]);
         Shelves::stock($crew, database_path('demo/shelf.json'));
-        foreach (glob(database_path('demo/job-*.json')) ?: [] as $file) {
+        // The observatory is the demo job: it comes first.
+        foreach (array_reverse(glob(database_path('demo/job-*.json')) ?: []) as $file) {
             Revisions::begin($crew, $user, JobFile::read((string) file_get_contents($file)), 'Taken from the demo job file');
         }
     }

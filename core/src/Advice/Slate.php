@@ -21,7 +21,7 @@ final readonly class Slate
     /** @return list<Finding> */
     public static function of(Work $work): array
     {
-        $findings = self::survey($work);
+        $findings = [...self::survey($work), ...SiteSlate::of($work)];
         if ($work->plan->runs !== [] && $work->plan->hubs === []) {
             $findings[] = new Finding('no-hub', Severity::Open, 'No hub yet', 'Phones reach a Zigbee controller through a hub.', new Place('kit', 'hub'));
         }

@@ -39,6 +39,21 @@ final readonly class LengthReader
         return new MeasuredWord($first->to($last), $metres, Length::system($unit ?? 'm'));
     }
 
+    /**
+     * A length that stands alone, in metres.
+     *
+     * @throws SlipFound when the text is none
+     */
+    public static function text(string $text): float
+    {
+        $clauses = TapeWords::clauses($text);
+        $clause = new Clause($clauses[0] ?? [new Word('', 1, 0)]);
+        $metres = self::take($clause, 'a length, such as 3.80 or 12 ft 5 in')->metres;
+        $clause->end('Only a length is expected here.');
+
+        return $metres;
+    }
+
     /** Whether a length can begin with this word. */
     public static function begins(Word $word): bool
     {

@@ -37,6 +37,17 @@ final readonly class Terms
         return ['length' => $this->length, 'wire' => $this->wire, 'currency' => $this->currency, 'hourRate' => $this->hourRate, 'hoursADay' => $this->hoursADay];
     }
 
+    /** Unit of lengths in figures, and how many of it one metre is: feet with decimals where the job is in feet and inches. */
+    public function unit(): string
+    {
+        return $this->length === Length::IMPERIAL ? 'ft' : 'm';
+    }
+
+    public function inUnit(float $metres): float
+    {
+        return $this->length === Length::IMPERIAL ? $metres / Length::UNITS['ft'] : $metres;
+    }
+
     public function say(float $metres): string
     {
         return Length::say($metres, $this->length);

@@ -42,7 +42,7 @@ final class TracerTest extends TestCase
     }
 
     /**
-     * @param  list<TracedLeg>  $legs
+     * @param  non-empty-list<TracedLeg>  $legs
      * @param  list<int>  $order
      * @param  array<int, list<int>>  $broken
      * @param  list<array{int, int}>  $joined
@@ -50,7 +50,6 @@ final class TracerTest extends TestCase
      */
     private static function trace(array $legs, array $order, array $broken = [], array $joined = []): array
     {
-        self::assertNotSame([], $legs);
         $answers = [];
         while (($next = Tracer::next($legs, $answers)) instanceof Probe) {
             $answers[] = [$next, self::tone($next, $legs, $order, $broken, $joined)];
@@ -60,7 +59,7 @@ final class TracerTest extends TestCase
         return [$next, $answers];
     }
 
-    /** @return list<TracedLeg> */
+    /** @return non-empty-list<TracedLeg> */
     private static function legs(int $count, int $cores = 2): array
     {
         return array_map(static fn (int $n): TracedLeg => new TracedLeg(chr(65 + $n % 26).($n >= 26 ? '2' : ''), "place{$n}", $cores), range(0, $count - 1));
@@ -75,7 +74,11 @@ final class TracerTest extends TestCase
         return $order;
     }
 
-    /** @param  list<TracedLeg>  $legs @param  list<int>  $order @return list<list<string>> */
+    /**
+     * @param  list<TracedLeg>  $legs
+     * @param  list<int>  $order
+     * @return list<list<string>>
+     */
     private static function truth(array $legs, array $order): array
     {
         return array_map(static fn (int $leg): array => [$legs[$leg]->name], $order);

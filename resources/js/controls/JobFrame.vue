@@ -73,7 +73,7 @@ watch(status, (now) => (said.value = now === 'kept' ? 'Kept' : now === 'waiting'
             {{ message }} <button type="button" class="act ml-2" @click="message = ''">Understood</button>
         </p>
         <div class="body" :class="{ withslate: slate }">
-            <main class="min-h-0 min-w-0 overflow-auto px-1 -mx-1"><slot /></main>
+            <main class="relative min-h-0 min-w-0 overflow-auto px-1 -mx-1"><slot /></main>
             <SlateList v-if="slate" class="no-print slate" @go="emit('go', $event)" />
         </div>
         <slot name="ledger"><LedgerRow :figures="desk.ledger" /></slot>

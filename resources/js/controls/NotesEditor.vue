@@ -7,6 +7,8 @@ const text = defineModel<string>({ required: true });
 const area = ref<HTMLTextAreaElement>();
 const emit = defineEmits<{ back: [what: 'undo' | 'redo'] }>();
 
+const WORDS = /^(start|left|right|close|gap|at|up|down|and|floor|high|damp|dry|outlet|spur|box|battery|leg|wifi|hub|run|to)$/i;
+
 type Bit = { text: string; kind: string };
 
 /** A line in bits: numbers, words of the notation, names, remarks, and the slips underlined where they stand. */
@@ -24,7 +26,7 @@ function bits(line: string, number: number): Bit[] {
 function plain(part: string): Bit[] {
     return [...part.matchAll(/#.*|\d[\d.,]*|\p{L}[\p{L}\p{N}_-]*|[^\p{L}\p{N}#]+/gu)].map(([word]) => ({
         text: word,
-        kind: word.startsWith('#') ? 'remark' : /^\d/.test(word) ? 'number' : /^(start|left|right|close|gap|at)$/i.test(word) ? 'word' : 'name',
+        kind: word.startsWith('#') ? 'remark' : /^\d/.test(word) ? 'number' : WORDS.test(word) ? 'word' : 'name',
     }));
 }
 
@@ -39,6 +41,15 @@ function keys(event: KeyboardEvent): void {
 }
 
 defineExpose({
+    /** Puts words in where the caret stands. */
+    put(words: string): void {
+        const field = area.value;
+        if (field) {
+            field.focus();
+            field.setRangeText(words, field.selectionStart, field.selectionEnd, 'end');
+            text.value = field.value;
+        }
+    },
     /** Puts the caret into a line. */
     goTo(line: number): void {
         const at = text.value.split('\n').slice(0, line - 1).join('\n').length + (line > 1 ? 1 : 0);
@@ -63,7 +74,7 @@ defineExpose({
 .editor {
     position: relative;
     font-size: 14px;
-    line-height: 32px;
+    line-height: 28px;
     min-height: 256px;
 }
 .behind {
@@ -71,7 +82,7 @@ defineExpose({
     pointer-events: none;
 }
 .line {
-    min-height: 32px;
+    min-height: 28px;
     padding-left: 34px;
     white-space: pre-wrap;
     overflow-wrap: anywhere;

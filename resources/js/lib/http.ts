@@ -22,7 +22,7 @@ const SAID: Record<number, string> = {
 };
 
 /** Asks the server for JSON and says in plain words what went wrong. */
-export async function ask<T>(method: 'GET' | 'POST', url: string, body?: object | FormData): Promise<T> {
+export async function ask<T>(method: 'GET' | 'POST' | 'DELETE', url: string, body?: object | FormData): Promise<T> {
     const form = body instanceof FormData;
     let response: Response;
     try {

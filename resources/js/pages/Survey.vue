@@ -1,8 +1,17 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
 import DialogBox from '@/controls/DialogBox.vue';
+import JobBox from '@/controls/JobBox.vue';
 import JobFrame from '@/controls/JobFrame.vue';
+import LegTable from '@/controls/LegTable.vue';
 import NotesEditor from '@/controls/NotesEditor.vue';
+import NotesKeys from '@/controls/NotesKeys.vue';
+import NotesWords from '@/controls/NotesWords.vue';
+import PhotoStrip from '@/controls/PhotoStrip.vue';
+import PlaceTabs from '@/controls/PlaceTabs.vue';
+import RunMounting from '@/controls/RunMounting.vue';
+import SiteFacts from '@/controls/SiteFacts.vue';
+import TraceBox from '@/controls/TraceBox.vue';
 import { provideDesk } from '@/lib/desk';
 import TapeSheet from '@/pictures/TapeSheet.vue';
 import type { Answer } from '@/types/generated/responses';
@@ -10,12 +19,16 @@ import type { Answer } from '@/types/generated/responses';
 const props = defineProps<{ answer: Answer }>();
 const store = provideDesk(props.answer);
 const { desk, change } = store;
-const place = computed(() => desk.value.survey?.places[0]);
+const places = computed(() => desk.value.survey?.places ?? []);
+const at = ref(places.value[0]?.id ?? '');
+const place = computed(() => places.value.find((p) => p.id === at.value) ?? places.value[0]);
 const REST = 400;
 
 const notes = ref(place.value?.notes ?? '');
 let timer: ReturnType<typeof setTimeout> | undefined;
 let typed = notes.value;
+/** Which place the text in the editor belongs to. */
+let typedOf = at.value;
 /** What was typed here when somebody else's change came first: it is shown until it is put in or let go. */
 const mine = ref('');
 
@@ -31,9 +44,10 @@ async function keep(): Promise<void> {
     timer = undefined;
     if (place.value && notes.value !== typed) {
         const text = (typed = notes.value);
-        const kept = await change({ kind: 'ReviseNotes', place: place.value.id, text });
+        const of = typedOf;
+        const kept = await change({ kind: 'ReviseNotes', place: of, text });
         await nextTick();
-        if (!kept && notes.value !== text) {
+        if (!kept && of === at.value && notes.value !== text) {
             mine.value = text;
         }
     }
@@ -45,6 +59,14 @@ watch(notes, () => {
         timer = setTimeout(() => void keep(), REST);
     }
 });
+/** Another place: what was typed in the last one is kept first. */
+watch(at, () => {
+    void keep();
+    typedOf = at.value;
+    typed = notes.value = place.value?.notes ?? '';
+    clearTimeout(timer);
+    timer = undefined;
+});
 // What came from elsewhere (undo, a fix of the slate, another hand) is shown unless somebody is typing.
 watch(() => place.value?.notes, (now) => {
     if (timer === undefined && now !== undefined) {
@@ -55,18 +77,20 @@ watch(() => place.value?.notes, (now) => {
 onBeforeUnmount(() => void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
+const tabs = ref<InstanceType<typeof PlaceTabs>>();
 const help = ref(false);
 const describing = ref(false);
-const about = ref({ name: '', client: '', place: '' });
+const near = ref('');
+const wall = ref<{ leg: number; text: string } | null>(null);
 
-function describe(): void {
-    about.value = { name: desk.value.job, client: desk.value.client, place: place.value?.name ?? '' };
-    describing.value = true;
+function measure(leg: number, text: string): void {
+    wall.value = { leg, text };
 }
 
-async function keepDescription(): Promise<void> {
-    if (await change({ kind: 'DescribeJob', ...about.value })) {
-        describing.value = false;
+async function keepWall(): Promise<void> {
+    await keep();
+    if (wall.value && (await change({ kind: 'SetLeg', place: at.value, leg: wall.value.leg, length: wall.value.text }))) {
+        wall.value = null;
     }
 }
 
@@ -75,25 +99,57 @@ async function back(what: 'undo' | 'redo'): Promise<void> {
     await store[what]();
 }
 
-function go(where: string): void {
-    editor.value?.goTo(Number(where.split(':')[1] ?? 1));
+/** place, place:line, place:run:word or place:trace. */
+async function go(where: string): Promise<void> {
+    const [id, what] = where.split(':');
+    at.value = id || at.value;
+    await nextTick();
+    if (what === 'trace') {
+        near.value = place.value?.near[0]?.near ?? '';
+    } else if (what === 'run') {
+        document.getElementById('runs')?.scrollIntoView({ block: 'nearest' });
+    } else {
+        editor.value?.goTo(Number(what ?? 1));
+    }
+}
+
+function beside(by: number): void {
+    const n = places.value.findIndex((p) => p.id === at.value);
+    at.value = places.value[(n + by + places.value.length) % places.value.length]?.id ?? at.value;
 }
 const shortcuts = [
-    { key: 'e', what: 'Edit the tape notes', act: () => editor.value?.goTo(1) },
+    { key: 'e', what: 'Edit the notes', act: () => editor.value?.goTo(1) },
     { key: 'w', what: 'Words of the notation', act: () => (help.value = true) },
+    { key: 'n', what: 'Next place', act: () => beside(1) },
+    { key: 'b', what: 'Place before', act: () => beside(-1) },
+    { key: 'a', what: 'Add a place', act: () => tabs.value?.ask('add') },
+    { key: 't', what: 'Trace the legs', act: () => (near.value = place.value?.near[0]?.near ?? '') },
 ];
+const things = computed(() => [
+    { what: 'Describe the job, its units and terms', where: 'survey', act: () => (describing.value = true) },
+    { what: 'Add a place', where: 'survey', act: () => tabs.value?.ask('add') },
+    ...(place.value ? [{ what: `Rename ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('rename') }, { what: `Remove ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('remove') }] : []),
+    ...places.value.map((p) => ({ what: p.name, where: 'place', act: () => (at.value = p.id) })),
+]);
 </script>
 
 <template>
-    <JobFrame :shortcuts="shortcuts" :things="[{ what: 'Describe the job', where: 'survey', act: describe }]" @go="go">
-        <div v-if="place" class="grid min-h-full gap-6 lg:grid-cols-[320px_minmax(0,1fr)]">
-            <section aria-labelledby="notes">
-                <div class="flex items-baseline justify-between">
+    <JobFrame :shortcuts="shortcuts" :things="things" @go="go">
+        <PlaceTabs ref="tabs" v-model="at" :places="places" />
+        <div v-if="place" class="grid gap-6 lg:grid-cols-[340px_minmax(0,1fr)]">
+            <section aria-labelledby="notes" class="min-w-0">
+                <div class="flex items-baseline justify-between gap-3">
                     <h2 id="notes" class="font-semibold">Tape notes</h2>
-                    <button type="button" class="text-ink2" @click="help = true">metres, <kbd>W</kbd> words</button>
+                    <span class="flex gap-3 text-ink2">
+                        <button type="button" @click="describing = true">{{ desk.survey?.terms.length === 'imperial' ? 'feet and inches' : 'metres' }}</button>
+                        <button type="button" @click="help = true"><kbd>W</kbd> words</button>
+                    </span>
                 </div>
-                <button type="button" class="mb-1 ml-[34px] mt-1 font-semibold hover:underline" @click="describe()">{{ place.name }}</button>
+                <p class="mb-1 ml-[34px] mt-1 flex items-baseline gap-2">
+                    <button type="button" class="font-semibold hover:underline" title="Rename" @click="tabs?.ask('rename')">{{ place.name }}</button><span class="text-ink2">{{ place.facts }}</span>
+                </p>
                 <NotesEditor ref="editor" v-model="notes" :slips="place.sheet.slips" :label="`Tape notes of ${place.name}`" @back="back" />
+                <NotesKeys :runs="place.runs.map((r) => r.name.toLowerCase())" @put="editor?.put($event)" />
                 <div v-if="mine" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
                     <p>These notes were typed here and are not kept, because they were changed elsewhere meanwhile:</p>
                     <pre class="fig my-1 whitespace-pre-wrap text-[13px]">{{ mine }}</pre>
@@ -104,39 +160,35 @@ const shortcuts = [
                     <li v-for="slip in place.sheet.slips" :key="`${slip.line}:${slip.column}`" class="mt-1 text-stop">Line {{ slip.line }}: {{ slip.message }}</li>
                 </ul>
                 <p v-if="notes.trim() === ''" class="mt-3 text-ink2">
-                    Stand at the door and write what the tape says, a wall a line:<br />
-                    <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig">right 3.80 cove</span>
+                    Stand at the door and write what the tape says, a wall a line; then what else is there:<br />
+                    <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig">right 3.80 cove</span><br /><span class="fig">outlet P1 dais, circuit C2</span>
                 </p>
             </section>
-            <section aria-label="Tape sheet" class="min-w-0">
-                <TapeSheet :sheet="place.sheet" :title="place.name" :tall="610" />
+            <section aria-label="Tape sheet" class="min-w-0 space-y-5">
+                <TapeSheet :sheet="place.sheet" :title="place.name" :tall="470" @measure="measure" />
+                <div class="grid gap-x-8 gap-y-5 xl:grid-cols-2">
+                    <div v-if="place.runs.length" id="runs">
+                        <h2 class="border-b border-rule pb-1 font-semibold">Runs and how they are mounted</h2>
+                        <RunMounting v-for="run in place.runs" :key="run.id" :run="run" />
+                    </div>
+                    <div v-if="place.legs.length">
+                        <h2 class="border-b border-rule pb-1 font-semibold">Cable legs that are there</h2>
+                        <LegTable :place="place" @trace="near = $event" @go="editor?.goTo($event)" />
+                    </div>
+                    <SiteFacts v-if="place.batteries.length || place.radios.length" :place="place" />
+                    <PhotoStrip :place="place.id" :name="place.name" />
+                </div>
             </section>
         </div>
     </JobFrame>
-    <DialogBox :open="help" title="Words of the notation" reading @close="help = false">
-        <dl class="space-y-2">
-            <div
-                v-for="[word, meaning] in [
-                    ['start door', 'where the tape begins; up the page is the first heading'],
-                    ['5.20 cove', 'a leg of 5.20 m with the run “cove” along it; 5,20 is the same'],
-                    ['right 3.80 cove', 'turn right, then a leg; left and right take degrees: right 45 3.80'],
-                    ['5.20 cove, gap 0.90 at 1.30 window', 'an opening of 0.90 m that begins 1.30 m into the leg; the run leaves it out'],
-                    ['close', 'the walls are back at the start'],
-                    ['# remark', 'kept, not read; a semicolon parts clauses on one line'],
-                ]" :key="word" class="grid grid-cols-[1fr_1.4fr] gap-4"
-            >
-                <dt class="fig">{{ word }}</dt>
-                <dd class="text-ink2">{{ meaning }}</dd>
-            </div>
-        </dl>
-    </DialogBox>
-    <DialogBox :open="describing" title="The job" @close="describing = false">
-        <form class="space-y-3" @submit.prevent="keepDescription()">
-            <label class="block">Job <input v-model="about.name" class="field" maxlength="80" /></label>
-            <label class="block">Client <input v-model="about.client" class="field" maxlength="80" /></label>
-            <label class="block">Room or place <input v-model="about.place" class="field" maxlength="60" /></label>
+    <NotesWords :open="help" @close="help = false" />
+    <JobBox v-if="desk.survey" :open="describing" :terms="desk.survey.terms" @close="describing = false" />
+    <TraceBox :place="at" :near="near" @close="near = ''" />
+    <DialogBox :open="wall !== null" title="The wall measured anew" @close="wall = null">
+        <form v-if="wall" class="space-y-3" @submit.prevent="keepWall()">
+            <label class="block">Length <input v-model="wall.text" class="fig field" name="wall" /></label>
             <p v-if="store.message.value" role="alert" class="text-stop">{{ store.message.value }}</p>
-            <button class="press">Keep</button>
+            <button class="press">Write it into the notes</button>
         </form>
     </DialogBox>
 </template>

@@ -6,6 +6,7 @@ import { useWidth } from '@/lib/width';
 import type { Sheet } from '@/types/generated/responses';
 
 const props = defineProps<{ sheet: Sheet; title: string; tall: number }>();
+const emit = defineEmits<{ measure: [leg: number, text: string] }>();
 const box = ref<HTMLElement>();
 /** Drawn at the size that it is shown in, so that its words are as large on a phone as on a desk. */
 const WIDTH = useWidth(box, 620);
@@ -61,15 +62,21 @@ function beside(points: number[][]): string {
         .join('');
 }
 
+/** A leg goes along the walls: first across, then up or down the page. */
+function way(from: number[], to: number[], known: boolean): string {
+    const [ax, ay, bx, by] = [px.value(from[0] ?? 0), py.value(from[1] ?? 0), px.value(to[0] ?? 0), py.value(to[1] ?? 0)];
+    return known ? `M${ax},${ay}H${bx}V${by}` : `M${ax},${ay}L${bx},${by}`;
+}
+
 const measures = computed(() =>
     corners.value.slice(1).map((to, n) => {
         const from = corners.value[n] ?? to;
         const [ax, ay, bx, by] = [px.value(from[0]), py.value(from[1]), px.value(to[0]), py.value(to[1])];
         const length = Math.hypot(bx - ax, by - ay) || 1;
         const [ox, oy] = [((by - ay) / length) * inward.value, (-(bx - ax) / length) * inward.value];
-        const upright = Math.abs(bx - ax) < Math.abs(by - ay);
+        const upright = Math.abs(bx - ax) < 0.3 * Math.abs(by - ay);
         return {
-            text: Math.hypot(to[0] - from[0], to[1] - from[1]).toFixed(2),
+            wall: props.sheet.walls[n],
             path: `M${ax + ox * 26},${ay + oy * 26}L${bx + ox * 26},${by + oy * 26}`,
             ends: [[ax, ay], [bx, by]].map(([x, y]) => `M${(x ?? 0) + ox * 20},${(y ?? 0) + oy * 20}L${(x ?? 0) + ox * 32},${(y ?? 0) + oy * 32}`).join(''),
             x: (ax + bx) / 2 + ox * 42,
@@ -79,12 +86,15 @@ const measures = computed(() =>
     }),
 );
 const middle = computed(() => ({ x: px.value((extent.value.x0 + extent.value.x1) / 2), y: py.value((extent.value.y0 + extent.value.y1) / 2) }));
+/** The name stands in the room; beside the walls when they enclose none, or a narrow one. */
+const roomy = computed(() => props.sheet.closed && metre.value * (extent.value.x1 - extent.value.x0) > 150);
+const name = computed(() => (roomy.value ? { ...middle.value, anchor: 'middle' as const } : { x: 12, y: 34, anchor: 'start' as const }));
 </script>
 
 <template>
     <div ref="box">
         <svg :width="WIDTH" :height="HEIGHT" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="`${title} at true scale`" class="block">
-            <g v-if="sheet.corners.length > 1">
+            <g v-if="sheet.corners.length > 1 || sheet.spots.length">
                 <path v-if="sheet.closed" :d="walls" fill="var(--sheet)" />
                 <path :d="walls" fill="none" stroke="var(--ink)" stroke-width="5" stroke-linejoin="miter" />
                 <g v-for="opening in sheet.openings" :key="`${opening.from}`">
@@ -98,13 +108,34 @@ const middle = computed(() => ({ x: px.value((extent.value.x0 + extent.value.x1)
                 <g class="fig text-[13px]">
                     <g v-for="(m, n) in measures" :key="n">
                         <path :d="m.path + m.ends" stroke="var(--ink-2)" fill="none" />
-                        <text :x="m.x" :y="m.y" text-anchor="middle" :transform="m.turn ? `rotate(${m.turn} ${m.x} ${m.y})` : undefined" :dy="m.turn ? 4 : 0">{{ m.text }}</text>
+                        <text
+                            v-if="m.wall" :x="m.x" :y="m.y" text-anchor="middle" :transform="m.turn ? `rotate(${m.turn} ${m.x} ${m.y})` : undefined" :dy="m.turn ? 4 : 0"
+                            role="button" tabindex="0" class="measure" :aria-label="`Wall ${n + 1}, ${m.wall.text}: measure anew`"
+                            @click="emit('measure', m.wall.leg, m.wall.text)" @keydown.enter="emit('measure', m.wall.leg, m.wall.text)"
+                        >{{ m.wall.text }}</text>
                     </g>
+                </g>
+                <g v-for="leg in sheet.legs" :key="`l${leg.name}`" class="fig text-[12px]">
+                    <template v-if="leg.from && leg.to">
+                        <path :d="way(leg.from, leg.to, leg.known)" fill="none" stroke="var(--dusk)" stroke-width="2" :stroke-dasharray="leg.traced ? undefined : '3 4'" />
+                        <text v-if="!leg.known" :x="px(leg.to[0] ?? 0) + 4" :y="py(leg.to[1] ?? 0)" class="text-dusk">{{ leg.name }} to {{ leg.far }}</text>
+                        <text v-else :x="(px(leg.from[0] ?? 0) + px(leg.to[0] ?? 0)) / 2" :y="py(leg.from[1] ?? 0) - 6" text-anchor="middle" class="text-dusk">{{ leg.name }} {{ leg.text }}</text>
+                    </template>
+                </g>
+                <g v-for="climb in sheet.climbs" :key="`${climb.at}${climb.text}`" class="fig text-[12px]">
+                    <path :d="`M${px(climb.at[0] ?? 0) + 14},${py(climb.at[1] ?? 0)}v${climb.down ? 18 : -18}m-4,${climb.down ? -6 : 6}l4,${climb.down ? 6 : -6}l4,${climb.down ? -6 : 6}`" stroke="var(--ember)" stroke-width="2" fill="none" />
+                    <text :x="px(climb.at[0] ?? 0) + 24" :y="py(climb.at[1] ?? 0) + (climb.down ? 16 : -8)">{{ climb.down ? 'down' : 'up' }} {{ climb.text }}</text>
+                </g>
+                <g v-for="spot in sheet.spots" :key="spot.name" :transform="`translate(${px(spot.at[0] ?? 0)} ${py(spot.at[1] ?? 0)})`">
+                    <rect x="-17" y="-12" width="34" height="24" :rx="spot.kind === 'outlet' || spot.kind === 'spur' ? 12 : 3" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.5" :stroke-dasharray="spot.kind === 'spur' ? '4 2' : undefined" />
+                    <path v-if="spot.kind === 'battery'" d="M-9 -16v4M9 -16v4M-12 -14h6M6 -14h6" stroke="var(--ink)" stroke-width="1.5" />
+                    <text y="4" text-anchor="middle" class="fig text-[12px] font-semibold">{{ spot.name }}</text>
+                    <text :y="py(spot.at[1] ?? 0) > middle.y + 40 ? -18 : 26" text-anchor="middle" class="text-[12px] text-ink2">{{ spot.where || spot.kind }}</text>
                 </g>
                 <circle :cx="px(corners[0]?.[0] ?? 0)" :cy="py(corners[0]?.[1] ?? 0)" r="6" fill="var(--paper)" stroke="var(--ink)" stroke-width="2" />
                 <text :x="px(corners[0]?.[0] ?? 0) + 32" :y="py(corners[0]?.[1] ?? 0) - 30" class="text-[13px] text-ink2">{{ sheet.start ? `start, ${sheet.start}` : 'start' }}</text>
-                <text :x="middle.x" :y="middle.y - 4" text-anchor="middle" class="font-head text-lg font-semibold">{{ title }}</text>
-                <text v-for="(run, n) in sheet.runs" :key="run.word" :x="middle.x" :y="middle.y + 18 + 18 * n" text-anchor="middle" class="text-[13px] text-ink2">{{ run.word }} {{ run.length.toFixed(2) }} m</text>
+                <text :x="name.x" :y="name.y - 4" :text-anchor="name.anchor" class="font-head text-lg font-semibold">{{ title }}</text>
+                <text v-for="(run, n) in sheet.runs" :key="run.word" :x="name.x" :y="name.y + 18 + 18 * n" :text-anchor="name.anchor" class="text-[13px] text-ink2">{{ run.word }} {{ run.text }}</text>
             </g>
             <g v-if="sheet.corners.length > 1" class="fig text-[12px]">
                 <path :d="`M${WIDTH - 16 - metre},${HEIGHT - 14}h${metre}m0,-4v8m${-metre},-8v8`" stroke="var(--ink)" stroke-width="1.5" fill="none" />
@@ -113,3 +144,12 @@ const middle = computed(() => ({ x: px.value((extent.value.x0 + extent.value.x1)
         </svg>
     </div>
 </template>
+
+<style scoped>
+.measure {
+    cursor: pointer;
+}
+.measure:hover {
+    text-decoration: underline;
+}
+</style>

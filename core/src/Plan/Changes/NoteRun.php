@@ -25,8 +25,10 @@ final readonly class NoteRun implements Change
                 throw $f->trouble("mounting/{$n}", "“{$one}” is none of ".implode(', ', RunNote::MOUNTINGS).'.');
             }
         }
-        if (in_array('profile', $mounting, true) && in_array('bare', $mounting, true)) {
-            throw $f->trouble('mounting', 'A run lies in a profile or is bare, not both.');
+        // A run lies in a profile or is bare: what was said last holds.
+        [$profile, $bare] = [array_search('profile', $mounting, true), array_search('bare', $mounting, true)];
+        if ($profile !== false && $bare !== false) {
+            unset($mounting[min($profile, $bare)]);
         }
         $light = $f->oneOf('light', ['', ...RunNote::LIGHTS]);
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Measure\LengthReader;
+use EmberDusk\Measure\SlipFound;
 use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Plan;
@@ -19,7 +21,18 @@ final readonly class SetLeg implements Change
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('place'), $f->whole('leg', 0, 100_000), $f->number('metres', 0.01, 500));
+        return new self($f->string('place'), $f->whole('leg', 0, 100_000), self::metres($f));
+    }
+
+    private static function metres(Fields $f): float
+    {
+        try {
+            $metres = LengthReader::text($f->string('length', 40));
+        } catch (SlipFound $found) {
+            throw $f->trouble('length', $found->getMessage());
+        }
+
+        return $metres > 0 && $metres <= 500 ? $metres : throw $f->trouble('length', 'A wall is longer than nothing and at most 500 m.');
     }
 
     public function apply(Plan $plan): Plan

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use EmberDusk\Workings\Trouble;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
+
+final class PhotoRequest extends FormRequest
+{
+    /** Kilobytes of one photo as it comes from a camera. */
+    private const MOST = 20_000;
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['place' => ['required', 'string', 'max:40'], 'caption' => ['nullable', 'string', 'max:200'], 'photo' => ['required', 'file', 'max:'.self::MOST]];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        $large = 'The photo is too large: at most '.intdiv(self::MOST, 1000).' MB are taken. Let the camera make smaller ones, or send a part of it.';
+
+        return ['photo.required' => 'Choose a photo.', 'photo.file' => 'The photo did not arrive whole. Try again.', 'photo.uploaded' => $large, 'photo.max' => $large,
+            'caption.max' => 'A caption has at most 200 letters.'];
+    }
+
+    public function bytes(): string
+    {
+        $file = $this->file('photo');
+
+        return $file instanceof UploadedFile ? (string) $file->get() : throw new Trouble('Choose a photo.', '/photo');
+    }
+}

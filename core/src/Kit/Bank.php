@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Measure\Site\Battery;
+
+/**
+ * A battery bank at its lowest, nominal and charging volts, and whether a tap gives the volts that are wanted.
+ *
+ * A bank of 12 V lies at 11.0, 12.6 and 14.4 V (common practice, no source); other banks in proportion.
+ */
+final readonly class Bank
+{
+    private const LOWEST = 11.0;
+
+    private const NOMINAL = 12.6;
+
+    private const CHARGING = 14.4;
+
+    private const OF = 12.0;
+
+    /** Blocks from the minus end that give the wanted volts; null when none do. */
+    public ?int $tap;
+
+    public function __construct(public Battery $battery)
+    {
+        $blocks = $battery->wants === null ? null : $battery->wants / $battery->blockVolts;
+        $this->tap = $blocks !== null && abs($blocks - round($blocks)) < 1e-9 && $blocks <= $battery->blocks ? (int) round($blocks) : null;
+    }
+
+    /** A tap across part of the bank drains its blocks unevenly. */
+    public function unbalances(): bool
+    {
+        return $this->tap !== null && $this->tap < $this->battery->blocks;
+    }
+
+    /** @return array{float, float, float} lowest, nominal and charging volts between so many blocks */
+    public function volts(?int $blocks = null): array
+    {
+        $share = ($blocks ?? $this->battery->blocks) * $this->battery->blockVolts / self::OF;
+
+        return [self::LOWEST * $share, self::NOMINAL * $share, self::CHARGING * $share];
+    }
+
+    /** Whether a converter takes the bank's volts at all times and makes those that are wanted. */
+    public function suits(Converter $converter): bool
+    {
+        [$lowest, , $charging] = $this->volts();
+
+        return $this->battery->wants !== null && abs($converter->volts - $this->battery->wants) < 1e-9
+            && $converter->inputLeast <= $lowest && $charging <= $converter->inputMost;
+    }
+}

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { readNumber } from '@/lib/number';
+import { useDesk } from '@/lib/desk';
+import type { Terms } from '@/types/generated/responses';
+import DialogBox from './DialogBox.vue';
+
+const props = defineProps<{ open: boolean; terms: Terms }>();
+const emit = defineEmits<{ close: [] }>();
+const { desk, change, message } = useDesk();
+const form = ref({ name: '', client: '', length: 'metric', wire: 'mm2', currency: '', hourRate: '', hoursADay: '' });
+const refused = ref('');
+
+watch(() => props.open, () => {
+    const t = props.terms;
+    form.value = { name: desk.value.job, client: desk.value.client, length: t.length, wire: t.wire, currency: t.currency, hourRate: String(t.hourRate), hoursADay: String(t.hoursADay) };
+    refused.value = '';
+});
+
+async function keep(): Promise<void> {
+    const { name, client, length, wire, currency } = form.value;
+    const [hourRate, hoursADay] = [readNumber(form.value.hourRate), readNumber(form.value.hoursADay)];
+    if (hourRate === null || hoursADay === null) {
+        refused.value = `“${hourRate === null ? form.value.hourRate : form.value.hoursADay}” is no number. Write one such as 40 or 4,5.`;
+        return;
+    }
+    const done = (await change({ kind: 'DescribeJob', name, client })) && (await change({ kind: 'SetTerms', length, wire, currency: currency.toUpperCase(), hourRate, hoursADay }));
+    if (done) {
+        emit('close');
+    } else {
+        refused.value = message.value;
+    }
+}
+</script>
+
+<template>
+    <DialogBox :open="open" title="The job" @close="emit('close')">
+        <form class="space-y-3" @submit.prevent="keep()">
+            <label class="block">Job <input v-model="form.name" class="field" maxlength="80" /></label>
+            <label class="block">Client <input v-model="form.client" class="field" maxlength="80" /></label>
+            <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
+                <legend class="sr-only">Lengths</legend>
+                <label><input v-model="form.length" type="radio" value="metric" /> metres</label>
+                <label><input v-model="form.length" type="radio" value="imperial" /> feet and inches</label>
+            </fieldset>
+            <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
+                <legend class="sr-only">Wire sizes</legend>
+                <label><input v-model="form.wire" type="radio" value="mm2" /> mm²</label>
+                <label><input v-model="form.wire" type="radio" value="awg" /> AWG</label>
+            </fieldset>
+            <div class="grid grid-cols-3 gap-3">
+                <label class="block">Currency <input v-model="form.currency" class="fig field" maxlength="3" /></label>
+                <label class="block">An hour costs <input v-model="form.hourRate" class="fig field" inputmode="decimal" /></label>
+                <label class="block">Lit, hours a day <input v-model="form.hoursADay" class="fig field" inputmode="decimal" /></label>
+            </div>
+            <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
+            <button class="press">Keep</button>
+        </form>
+    </DialogBox>
+</template>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { ask, Refusal } from '@/lib/http';
+import { useDesk } from '@/lib/desk';
+import type { Photo, Photos } from '@/types/generated/responses';
+import DialogBox from './DialogBox.vue';
+
+const props = defineProps<{ place: string; name: string }>();
+const { answer } = useDesk();
+const photos = ref<Photo[]>([]);
+const picker = ref<HTMLInputElement>();
+const message = ref('');
+const busy = ref(false);
+const shown = ref<Photo | null>(null);
+const url = (what: string) => `/jobs/${answer.value.job}/${what}`;
+
+async function take(method: 'GET' | 'POST' | 'DELETE', path: string, body?: FormData): Promise<void> {
+    try {
+        photos.value = (await ask<Photos>(method, url(path), body)).photos;
+        message.value = '';
+    } catch (error) {
+        message.value = error instanceof Refusal ? error.message : String(error);
+    }
+}
+watch(() => props.place, (place) => void take('GET', `places/${place}/photos`), { immediate: true });
+
+async function send(): Promise<void> {
+    busy.value = true;
+    for (const file of picker.value?.files ?? []) {
+        const body = new FormData();
+        body.append('place', props.place);
+        body.append('caption', file.name.replace(/\.[^.]+$/, '').slice(0, 200));
+        body.append('photo', file);
+        await take('POST', 'photos', body);
+        if (message.value) {
+            message.value = `${file.name} was not taken. ${message.value}`;
+            break;
+        }
+    }
+    busy.value = false;
+    if (picker.value) {
+        picker.value.value = '';
+    }
+}
+
+async function remove(photo: Photo): Promise<void> {
+    shown.value = null;
+    await take('DELETE', `photos/${photo.id}`);
+}
+</script>
+
+<template>
+    <section aria-labelledby="photos">
+        <div class="flex items-baseline gap-4">
+            <h2 id="photos" class="font-semibold">Photos</h2>
+            <input ref="picker" type="file" accept="image/*" multiple class="sr-only" tabindex="-1" :aria-label="`Photos of ${name}`" @change="send()" />
+            <button type="button" class="act" :disabled="busy" @click="picker?.click()">{{ busy ? 'Sending …' : 'Add a photo' }}</button>
+        </div>
+        <p v-if="message" role="alert" class="mt-1 text-stop">{{ message }}</p>
+        <ul v-if="photos.length" class="mt-2 flex gap-2 overflow-x-auto">
+            <li v-for="photo in photos" :key="photo.id">
+                <button type="button" @click="shown = photo"><img :src="photo.url" :alt="photo.caption || `Photo of ${name}`" class="h-24 rounded-[2px]" loading="lazy" /></button>
+            </li>
+        </ul>
+        <p v-else class="text-[13px] text-ink2">None yet. They are made smaller; where they were taken is left out.</p>
+        <DialogBox :open="shown !== null" :title="shown?.caption || name" reading @close="shown = null">
+            <img v-if="shown" :src="shown.url" :alt="shown.caption || `Photo of ${name}`" class="w-full" />
+            <button v-if="shown" type="button" class="act mt-3" @click="remove(shown)">Remove this photo for good</button>
+        </DialogBox>
+    </section>
+</template>

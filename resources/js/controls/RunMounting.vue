@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { useDesk } from '@/lib/desk';
+import type { SurveyRun } from '@/types/generated/responses';
+import FigureText from './FigureText.vue';
+
+const props = defineProps<{ run: SurveyRun }>();
+const { change } = useDesk();
+const MOUNTINGS = ['profile', 'bare', 'outdoors', 'moving', 'removable'];
+const LIGHTS = ['room', 'mood'];
+
+function mount(how: string): void {
+    const { mounting } = props.run;
+    void change({ kind: 'NoteRun', run: props.run.id, light: props.run.light, mounting: mounting.includes(how) ? mounting.filter((m) => m !== how) : [...mounting, how] });
+}
+
+function light(kind: string): void {
+    void change({ kind: 'NoteRun', run: props.run.id, mounting: props.run.mounting, light: props.run.light === kind ? '' : kind });
+}
+</script>
+
+<template>
+    <div class="border-b border-rule2 py-2">
+        <p class="flex flex-wrap items-baseline gap-x-3">
+            <b class="font-semibold">{{ run.name }}</b> <FigureText :figure="run.length" />
+            <span v-if="run.apart" class="text-[13px] text-ink2">ends <FigureText :figure="run.apart" /> apart</span>
+            <span v-if="run.height" class="text-[13px] text-ink2">up {{ run.height }}</span>
+        </p>
+        <p class="mt-1 flex flex-wrap gap-1" role="group" :aria-label="`Mounting of ${run.name}`">
+            <button v-for="how in MOUNTINGS" :key="how" type="button" class="chip" :aria-pressed="run.mounting.includes(how)" @click="mount(how)">{{ how }}</button>
+            <span class="mx-1 border-l border-rule" />
+            <button v-for="kind in LIGHTS" :key="kind" type="button" class="chip" :aria-pressed="run.light === kind" @click="light(kind)">{{ kind }} light</button>
+        </p>
+    </div>
+</template>
