@@ -8,6 +8,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TraceController;
 use Illuminate\Support\Facades\Route;
 
@@ -22,6 +23,14 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/', [JobController::class, 'index'])->name('home');
     Route::post('jobs', [JobController::class, 'store'])->name('jobs.store');
     Route::post('jobs/import', [JobController::class, 'import'])->name('jobs.import');
+
+    Route::get('shelf', [ShelfController::class, 'index'])->name('shelf');
+    Route::get('shelf/entries', [ShelfController::class, 'search'])->name('shelf.search');
+    Route::post('shelf/entries', [ShelfController::class, 'store'])->name('shelf.store');
+    Route::get('shelf/entries/{entry}', [ShelfController::class, 'show'])->name('shelf.show');
+    Route::delete('shelf/entries/{entry}', [ShelfController::class, 'destroy'])->name('shelf.destroy');
+    Route::post('shelf/import', [ShelfController::class, 'import'])->name('shelf.import');
+    Route::get('shelf/export.{format}', [ShelfController::class, 'export'])->whereIn('format', ['csv', 'json'])->name('shelf.export');
 
     Route::prefix('jobs/{job}')->middleware('can:work,job')->scopeBindings()->group(static function (): void {
         Route::get('join', [JoinController::class, 'show'])->name('jobs.join');

@@ -17,10 +17,10 @@ final readonly class Json
     private const DEEPEST = 32;
 
     /** @throws Trouble when it is too large, too deep, not JSON or not an object */
-    public static function object(string $text): stdClass
+    public static function object(string $text, int $largest = self::LARGEST): stdClass
     {
-        if (strlen($text) > self::LARGEST) {
-            throw new Trouble(sprintf('The file has %.1f MB; at most %d MB are read.', strlen($text) / 1e6, self::LARGEST / 1_000_000));
+        if (strlen($text) > $largest) {
+            throw new Trouble(sprintf('The file has %.1f MB; at most %d MB are read.', strlen($text) / 1e6, intdiv($largest, 1_000_000)));
         }
         try {
             $value = json_decode($text, false, self::DEEPEST, JSON_THROW_ON_ERROR);

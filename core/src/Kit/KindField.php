@@ -62,7 +62,7 @@ final readonly class KindField
     }
 
     /** @return array{Fields|null, string} where the value lies and under which key */
-    private function inside(Fields $entry): array
+    public function inside(Fields $entry): array
     {
         $parts = explode('.', $this->key);
         if (count($parts) === 1) {

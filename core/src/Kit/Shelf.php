@@ -15,6 +15,9 @@ final readonly class Shelf
 {
     public const FORMAT = 'ember-dusk-shelf';
 
+    /** Bytes of the largest shelf file that is read. */
+    public const LARGEST = 8_000_000;
+
     /** @throws Trouble when the entry is of no known kind or a value does not fit */
     public static function entry(Fields $f): Entry
     {
@@ -48,18 +51,53 @@ final readonly class Shelf
      */
     public static function file(string $text): array
     {
-        $document = Json::object($text);
+        $document = Json::object($text, self::LARGEST);
+        $written = $document->entries ?? null;
+        $document->entries = is_array($written) ? [] : $written;
         Schema::check($document, 'shelf');
         $entries = [];
-        foreach ((new Fields(self::plain($document)))->objects('entries') as $f) {
-            $id = self::entry($f)->id();
-            if (isset($entries[$id])) {
-                throw $f->trouble('id', "“{$id}” is on the shelf twice.");
+        foreach (is_array($written) ? $written : [] as $n => $entry) {
+            try {
+                $plain = $entry instanceof stdClass ? self::plain($entry) : throw Trouble::at('', 'An entry was expected.');
+                $checked = self::check($plain);
+            } catch (Trouble $t) {
+                throw Trouble::at("/entries/{$n}{$t->pointer}", $t->getMessage());
             }
-            $entries[$id] = $f->all();
+            if (isset($entries[$checked->id()])) {
+                throw Trouble::at("/entries/{$n}/id", "“{$checked->id()}” is on the shelf twice.");
+            }
+            $entries[$checked->id()] = $plain;
         }
 
         return $entries;
+    }
+
+    /**
+     * A shelf file of entries as written.
+     *
+     * @param  list<array<array-key, mixed>>  $entries
+     */
+    public static function write(array $entries): string
+    {
+        return Json::pretty(['format' => self::FORMAT, 'version' => 1, 'entries' => $entries]);
+    }
+
+    /**
+     * Holds an entry against its kind's schema and bounds.
+     *
+     * @param  array<array-key, mixed>  $entry
+     *
+     * @throws Trouble with a JSON Pointer into the entry
+     */
+    public static function check(array $entry): Entry
+    {
+        $kind = is_string($entry['kind'] ?? null) ? Kinds::of($entry['kind']) : null;
+        if ($kind === null) {
+            throw Trouble::at('/kind', 'The kind is none of '.implode(', ', array_keys(Kinds::all())).'.');
+        }
+        Schema::check(Json::object(Json::compact($entry)), "shelf#/\$defs/{$kind->kind}");
+
+        return self::entry(new Fields($entry));
     }
 
     /**

@@ -43,6 +43,7 @@ const doable = computed<Doable[]>(() => [
     { what: 'History', where: 'job', act: () => (shown.value = 'history') },
     { what: 'Export the job file', where: 'job', act: () => (window.location.href = `/jobs/${answer.value.job}/export`) },
     { what: 'Export the circuit as SPICE', where: 'job', act: () => (window.location.href = `/jobs/${answer.value.job}/netlist`) },
+    { what: 'Kit shelf', where: 'crew', act: () => router.visit('/shelf') },
     { what: 'All jobs', where: 'home', act: () => router.visit('/') },
     { what: 'Day or night', where: 'face', act: turnFace },
 ]);

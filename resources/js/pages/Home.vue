@@ -42,6 +42,7 @@ async function importFile(): Promise<void> {
 
 useKeys(() => [
     { key: 'n', what: 'New job', act: () => (opened.value = true) },
+    { key: 's', what: 'Kit shelf', act: () => router.visit('/shelf') },
     { key: 'i', what: 'Import', act: () => picker.value?.click() },
     { key: 'd', what: 'Day or night', act: turnFace },
 ]);
@@ -61,6 +62,7 @@ useKeys(() => [
             <div class="flex flex-wrap items-baseline gap-3 border-b border-ink pb-2">
                 <h1 class="mr-auto text-2xl font-semibold">Jobs of {{ user?.crew }}</h1>
                 <input ref="picker" type="file" accept=".json,application/json" class="sr-only" tabindex="-1" aria-label="Job file" @change="importFile()" />
+                <Link href="/shelf" class="quiet">Kit shelf <kbd>S</kbd></Link>
                 <button type="button" class="quiet" :disabled="importing" @click="picker?.click()">{{ importing ? 'Importing …' : 'Import a job file' }} <kbd>I</kbd></button>
                 <button type="button" class="press" @click="opened = true">New job <kbd>N</kbd></button>
             </div>

@@ -32,6 +32,7 @@ final readonly class Catalogue
             'ReviseNotes' => ReviseNotes::read($f),
             'DropRun' => DropRun::read($f),
             'ChooseKit' => ChooseKit::read($f, $shelf),
+            'RefreshKit' => RefreshKit::read($f, $shelf),
             'AddFeed' => AddFeed::read($f),
             'MoveFeed' => MoveFeed::read($f),
             'RemoveFeed' => RemoveFeed::read($f),

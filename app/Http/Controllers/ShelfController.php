@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ShelfRequest;
+use App\Models\Crew;
+use App\Models\KitEntry;
+use App\Models\User;
+use App\Plans\Immediate;
+use App\Plans\ShelfUses;
+use App\Plans\Shelves;
+use EmberDusk\Advice\Facts;
+use EmberDusk\Kit\EntryCells;
+use EmberDusk\Kit\Kind;
+use EmberDusk\Kit\Kinds;
+use EmberDusk\Kit\Shelf;
+use EmberDusk\Kit\ShelfCsv;
+use EmberDusk\Workings\Trouble;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Inertia\Inertia;
+use Inertia\Response as Page;
+
+/** A crew's kit shelf: searched, changed by form, taken in and given out as JSON and CSV. */
+final readonly class ShelfController
+{
+    private const PAGE = 60;
+
+    private const MOST = 20_000;
+
+    public function index(ShelfRequest $request, #[CurrentUser] User $user): Page
+    {
+        return Inertia::render('Shelf', [
+            'kinds' => array_map(static fn (Kind $k): array => $k->toArray(), array_values(Kinds::all())),
+            'found' => self::found($request, $user->crew),
+        ]);
+    }
+
+    public function search(ShelfRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse(self::found($request, $user->crew));
+    }
+
+    public function show(string $entry, #[CurrentUser] User $user, ShelfUses $uses): JsonResponse
+    {
+        $written = self::entry($user->crew, $entry)->document;
+
+        return new JsonResponse(['cells' => EntryCells::of($written), 'uses' => $uses->of($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry))]);
+    }
+
+    /** Keeps an entry; a new one gets an id from its name. What open jobs hold stays as it is until somebody takes it anew. */
+    public function store(ShelfRequest $request, #[CurrentUser] User $user, ShelfUses $uses): JsonResponse
+    {
+        $cells = $request->cells();
+        if (($cells['id'] ?? '') === '') {
+            $cells['id'] = self::id($user->crew, $cells['kind'] ?? '', $cells['name'] ?? '');
+        }
+        $entry = EntryCells::read($cells);
+        if ($user->crew->kitEntries()->count() >= self::MOST) {
+            throw new Trouble('The shelf is full: '.self::MOST.' entries. Remove some that no job uses.');
+        }
+        Shelves::put($user->crew, [$cells['id'] => $entry]);
+
+        return $this->show($cells['id'], $user, $uses);
+    }
+
+    public function destroy(string $entry, #[CurrentUser] User $user): JsonResponse
+    {
+        $found = self::entry($user->crew, $entry);
+        Immediate::run(static fn (): ?bool => $found->delete());
+
+        return new JsonResponse(['gone' => $entry]);
+    }
+
+    public function import(ShelfRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        $text = $request->text();
+        $entries = str_starts_with(ltrim($text), '{') ? Shelf::file($text) : ShelfCsv::read($text);
+        if ($user->crew->kitEntries()->count() + count($entries) > self::MOST) {
+            throw new Trouble('The shelf takes '.self::MOST.' entries; with these it would have more. Nothing was taken in.');
+        }
+        $before = $user->crew->kitEntries()->whereIn('entry_id', array_keys($entries))->get()->mapWithKeys(static fn (KitEntry $e): array => [$e->entry_id => Shelf::hash($e->document)]);
+        Shelves::put($user->crew, $entries);
+        $same = count(array_filter($entries, static fn (array $e, string $id): bool => $before->get($id) === Shelf::hash($e), ARRAY_FILTER_USE_BOTH));
+
+        return new JsonResponse(['new' => count($entries) - $before->count(), 'changed' => $before->count() - $same, 'same' => $same]);
+    }
+
+    public function export(ShelfRequest $request, string $format, #[CurrentUser] User $user): Response
+    {
+        $entries = array_values($user->crew->kitEntries()->when($request->kind() !== '', static fn ($q) => $q->where('kind', $request->kind()))->orderBy('id')->get()
+            ->map(static fn (KitEntry $e): array => $e->document)->all());
+        $name = 'shelf'.($request->kind() === '' ? '' : '-'.$request->kind()).'.'.$format;
+
+        return new Response($format === 'csv' ? ShelfCsv::write($entries) : Shelf::write($entries), 200,
+            ['Content-Type' => $format === 'csv' ? 'text/csv; charset=utf-8' : 'application/json', 'Content-Disposition' => 'attachment; filename="'.$name.'"']);
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/found */
+    private static function found(ShelfRequest $request, Crew $crew): array
+    {
+        $matching = $crew->kitEntries();
+        foreach (preg_split('/\s+/u', Str::lower($request->find()), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            $matching->where('search', 'like', '%'.addcslashes($word, '\\%_').'%');
+        }
+        $counts = (clone $matching)->toBase()->selectRaw('kind, count(*) as n')->groupBy('kind')->pluck('n', 'kind')->all();
+        $shown = $matching->when($request->kind() !== '', static fn ($q) => $q->where('kind', $request->kind()));
+        $total = $request->kind() === '' ? array_sum($counts) : ($counts[$request->kind()] ?? 0);
+
+        return [
+            'total' => $total,
+            'page' => $request->page(),
+            'pages' => max(1, (int) ceil($total / self::PAGE)),
+            'counts' => array_map(static fn (string $kind, mixed $n): array => ['kind' => $kind, 'count' => is_numeric($n) ? (int) $n : 0], array_keys($counts), $counts),
+            'entries' => $shown->orderBy('kind')->orderBy('id')->offset(($request->page() - 1) * self::PAGE)->limit(self::PAGE)->get()->map(static fn (KitEntry $e): array => [
+                'id' => $e->entry_id, 'kind' => $e->kind, 'name' => $e->name, 'facts' => Facts::written($e->document),
+                'price' => is_numeric($e->document['price'] ?? null) ? (float) $e->document['price'] : null,
+            ])->all(),
+        ];
+    }
+
+    private static function entry(Crew $crew, string $id): KitEntry
+    {
+        return $crew->kitEntries()->where('entry_id', $id)->firstOr(static fn () => abort(404));
+    }
+
+    private static function id(Crew $crew, string $kind, string $name): string
+    {
+        $slug = Str::limit(Str::slug("{$kind} {$name}"), 34, '');
+        $slug = trim(preg_match('/^[a-z]/', $slug) === 1 ? $slug : "kit-{$slug}", '-');
+        for ($n = 1, $id = $slug; $crew->kitEntries()->where('entry_id', $id)->exists(); $n++, $id = "{$slug}-{$n}");
+
+        return $id;
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Measure\Number;
+use EmberDusk\Workings\Trouble;
+
+/**
+ * An entry as words in cells, one for each field: what a form shows and a column holds. Lists are parted by spaces,
+ * channels by | with name:W/m:colour; yes and no for flags; an empty cell is a field that is not there.
+ */
+final readonly class EntryCells
+{
+    public const HEAD = ['kind', 'id', 'name'];
+
+    /**
+     * @param  array<array-key, mixed>  $entry  as written
+     * @return array<string, string> by column
+     */
+    public static function of(array $entry): array
+    {
+        $f = new Fields($entry);
+        $cells = ['kind' => $f->string('kind'), 'id' => $f->string('id'), 'name' => $f->string('name')];
+        foreach (Kinds::of($cells['kind'])->fields ?? [] as $key => $field) {
+            $cells[$key] = self::cell($field, $f);
+        }
+
+        return $cells;
+    }
+
+    /**
+     * The entry that cells describe, checked.
+     *
+     * @param  array<string, string>  $cells
+     * @return array<string, mixed> as written
+     *
+     * @throws Trouble with the column as its pointer
+     */
+    public static function read(array $cells): array
+    {
+        $cells = array_filter(array_map(trim(...), $cells), static fn (string $c): bool => $c !== '');
+        $kind = Kinds::of($cells['kind'] ?? '') ?? throw Trouble::at('/kind', '“'.($cells['kind'] ?? '').'” is none of '.implode(', ', array_keys(Kinds::all())).'.');
+        $entry = ['kind' => $kind->kind, 'id' => $cells['id'] ?? '', 'name' => $cells['name'] ?? ''];
+        foreach (array_diff_key($cells, array_flip(self::HEAD)) as $key => $cell) {
+            $field = $kind->fields[$key] ?? throw Trouble::at("/{$key}", "{$kind->name} has no such field. Leave the cell empty.");
+            self::put($entry, (string) $key, self::value($field, $cell));
+        }
+        try {
+            Shelf::check($entry);
+        } catch (Trouble $t) {
+            throw Trouble::at('/'.strtr(ltrim($t->pointer, '/'), '/', '.'), $t->getMessage());
+        }
+
+        return $entry;
+    }
+
+    private static function cell(KindField $field, Fields $entry): string
+    {
+        [$in, $key] = $field->inside($entry);
+        if ($in === null || ! $in->has($key)) {
+            return '';
+        }
+
+        return match ($field->type) {
+            'number', 'whole' => self::number($in->number($key)),
+            'flag' => $in->flag($key) ? 'yes' : 'no',
+            'choices' => implode(' ', $in->strings($key)),
+            'numbers' => implode(' ', array_map(self::number(...), $in->numbers($key, -1e12, 1e12))),
+            'channels' => implode(' | ', array_map(static fn (Fields $c): string => $c->string('name').':'.self::number($c->number('wattsPerMetre')).':'.$c->string('colour'), $in->objects($key))),
+            default => $in->string($key),
+        };
+    }
+
+    private static function value(KindField $field, string $cell): mixed
+    {
+        $no = static fn (string $expected): Trouble => Trouble::at("/{$field->key}", "“{$cell}” is no {$expected}.");
+
+        return match ($field->type) {
+            'number' => self::decimal($cell) ?? throw $no('number'),
+            'whole' => preg_match('/^\d+$/', $cell) === 1 ? (int) $cell : throw $no('whole number'),
+            'flag' => ['yes' => true, 'no' => false][mb_strtolower($cell)] ?? throw $no('yes or no'),
+            'choices' => self::words($cell),
+            'numbers' => array_map(static fn (string $w): float => self::decimal($w) ?? throw $no('list of numbers'), self::words($cell)),
+            'channels' => array_map(static fn (string $c): array => self::channel(trim($c)) ?? throw $no('list of channels, such as warm white:4.8:#ffb46b | cool white:4.8:#dfe9ff'), explode('|', $cell)),
+            default => $cell,
+        };
+    }
+
+    /** @return array{name: string, wattsPerMetre: float, colour: string}|null */
+    private static function channel(string $text): ?array
+    {
+        $parts = array_map(trim(...), explode(':', $text));
+        $watts = self::decimal($parts[1] ?? '');
+
+        return count($parts) !== 3 || $watts === null ? null : ['name' => $parts[0], 'wattsPerMetre' => $watts, 'colour' => $parts[2]];
+    }
+
+    /** @return list<string> */
+    private static function words(string $cell): array
+    {
+        return array_values(array_filter(explode(' ', $cell), static fn (string $w): bool => $w !== ''));
+    }
+
+    private static function decimal(string $cell): ?float
+    {
+        $number = Number::read(ltrim($cell, '-'));
+
+        return $number === null || substr_count($cell, '-') > 1 ? null : (str_starts_with($cell, '-') ? -$number : $number);
+    }
+
+    private static function number(float $value): string
+    {
+        return str_contains($text = (string) json_encode($value), 'e') ? rtrim(rtrim(number_format($value, 12, '.', ''), '0'), '.') : $text;
+    }
+
+    /**
+     * @param  array<string, mixed>  $entry
+     *
+     * @param-out  array<string, mixed>  $entry
+     */
+    private static function put(array &$entry, string $key, mixed $value): void
+    {
+        $parts = explode('.', $key);
+        if (count($parts) === 1) {
+            $entry[$key] = $value;
+
+            return;
+        }
+        $inside = is_array($entry[$parts[0]] ?? null) ? $entry[$parts[0]] : [];
+        $entry[$parts[0]] = [...$inside, $parts[1] => $value];
+    }
+}
