@@ -37,6 +37,9 @@ final class NgspiceTest extends TestCase
             ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => '6 line, gap 0.9 at 2.4 window'],
             ['kind' => 'AddFeed', 'run' => 'line', 'at' => 5.1],
         )];
+        yield 'RGB starved at 12 V, 8 m from one end' => [static fn (): Plan => Demo::run('8', 'strip-rgb-12', 'supply-12-360', 'controller-wifi-4', 'cable-4x075')];
+        yield 'RGBW ring fed at four points' => [static fn (): Plan => Demo::with(Demo::run('12.8', 'strip-rgbw-24', 'supply-24-480', 'controller-zigbee-4', 'cable-5x075'),
+            ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends'], ['kind' => 'AddFeed', 'run' => 'line', 'at' => 4.2], ['kind' => 'AddFeed', 'run' => 'line', 'at' => 8.7])];
         yield '24 V on a 12 V strip' => [static fn (): Plan => Demo::run('2', 'strip-single-12', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15')];
     }
 

@@ -26,7 +26,7 @@ final class SolverTest extends TestCase
      */
     public function test_a_resistive_ladder_follows_cosh(): void
     {
-        foreach ([1, 2] as $channels) {
+        foreach ([1, 2, 3, 4] as $channels) {
             [$groups, $pitch, $rail, $ohms] = [80, 0.05, 0.9, 1000.0];
             $load = new ResistorLimited(24, 24 / $ohms, 0, 0, 0.05);
             $solution = Newton::solve(self::line($groups, $pitch, $rail, array_fill(0, $channels, $load), fedAtEnd: false));
@@ -58,9 +58,9 @@ final class SolverTest extends TestCase
     public function test_currents_balance_on_random_circuits(): void
     {
         mt_srand(20261125);
-        $seen = ['both' => 0, 'two' => 0, 'starved' => 0];
+        $seen = ['both' => 0, 'two' => 0, 'more' => 0, 'starved' => 0];
         for ($n = 0; $n < 160; $n++) {
-            $channels = mt_rand(1, 2);
+            $channels = mt_rand(1, 4);
             $both = mt_rand(0, 1) === 1;
             $leds = mt_rand(0, 6);
             $loads = array_map(static fn (): ResistorLimited => new ResistorLimited(24, mt_rand(2, 60) / 1000, $leds, $leds === 0 ? 0.0 : 2 + mt_rand(0, 90) / 100, 0.05), range(1, $channels));
@@ -68,6 +68,7 @@ final class SolverTest extends TestCase
             $solution = Newton::solve($network);
             $seen['both'] += (int) $both;
             $seen['two'] += (int) ($channels === 2);
+            $seen['more'] += (int) ($channels > 2);
             $seen['starved'] += (int) (min([24.0, ...$solution->groupVolts(0)[0]]) < 16);
             self::assertLessThan(1e-6, self::imbalance($network, $solution), "circuit {$n}");
         }

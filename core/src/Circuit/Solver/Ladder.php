@@ -27,7 +27,11 @@ abstract class Ladder
 
     public static function of(Stretch $stretch): self
     {
-        return $stretch->channels() === 1 ? new ScalarLadder($stretch) : new PairLadder($stretch);
+        return match ($stretch->channels()) {
+            1 => new ScalarLadder($stretch),
+            2 => new PairLadder($stretch),
+            default => new BlockLadder($stretch),
+        };
     }
 
     final protected function __construct(public readonly Stretch $stretch)

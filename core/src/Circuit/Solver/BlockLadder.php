@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Solver;
+
+/** Three channels and more: a tridiagonal system of symmetric blocks, one row and column a channel. */
+final class BlockLadder extends Ladder
+{
+    /** @var list<list<float>> by channel and group */
+    private array $d = [];
+
+    /** @var list<list<float>> */
+    private array $moved = [];
+
+    /** @var list<list<float>> */
+    private array $step = [];
+
+    /** @var list<list<float>> */
+    private array $i = [];
+
+    /** @var list<list<float>> */
+    private array $g = [];
+
+    /** @var list<list<float>> */
+    private array $f = [];
+
+    /** @var list<array{list<list<float>>, list<float>, list<list<float>>}> inverse pivot, right side, coupling to the pad before */
+    private array $rows = [];
+
+    /** @var list<float> */
+    private array $startAmps = [];
+
+    /** @var list<float> */
+    private array $endAmps = [];
+
+    public function begin(array $start, array $end): void
+    {
+        $m = $this->stretch->groups;
+        foreach ($start as $c => $first) {
+            $d = [];
+            for ($n = 0; $n < $m; $n++) {
+                $d[] = $first + ($end[$c] - $first) * ($n + 0.5) / $m;
+            }
+            $this->d[] = $d;
+            $this->step[] = array_fill(0, $m, 0.0);
+        }
+    }
+
+    public function evaluate(float $part, array $start, array $end): void
+    {
+        $moved = $amps = $slopes = [];
+        foreach ($this->d as $c => $row) {
+            $steps = $this->step[$c];
+            foreach ($row as $n => $d) {
+                $row[$n] = $d + $part * $steps[$n];
+            }
+            $moved[] = $row;
+            [$amps[], $slopes[]] = $this->stretch->loads[$c]->evaluate($row);
+        }
+        $this->moved = $moved;
+        $this->i = $amps;
+        $this->g = $slopes;
+        $last = count($moved[0]) - 1;
+        $in = $this->through($start, array_column($moved, 0), $this->perHalf);
+        $this->startAmps = $in;
+        $f = array_fill(0, count($moved), []);
+        for ($n = 0; $n <= $last; $n++) {
+            $out = $n === $last ? $this->through(array_column($moved, $n), $end, $this->perHalf)
+                : $this->through(array_column($moved, $n), array_column($moved, $n + 1), $this->perPitch);
+            foreach ($in as $c => $amps) {
+                $f[$c][] = $amps - $out[$c] - $this->i[$c][$n];
+            }
+            $in = $out;
+        }
+        $this->endAmps = array_map(static fn (float $a): float => -$a, $in);
+        $this->f = $f;
+    }
+
+    public function accept(): void
+    {
+        $this->d = $this->moved;
+    }
+
+    public function condense(): Condensed
+    {
+        $last = count($this->f[0]) - 1;
+        $before = $this->perHalf;
+        $coupling = $startStart = $this->y($before);
+        $start = array_fill(0, count($this->f), 0.0);
+        $inverse = $right = [];
+        $this->rows = [];
+        for ($n = 0; $n <= $last; $n++) {
+            $after = $n === $last ? $this->perHalf : $this->perPitch;
+            $pivot = $this->y($before + $after, array_column($this->g, $n));
+            $residual = array_column($this->f, $n);
+            if ($n === 0) {
+                $right = $residual;
+            } else {
+                $e = Block::times($this->y($before), $inverse);
+                $pivot = Block::less($pivot, Block::times($e, $this->y($before)));
+                $right = Block::sum($residual, Block::on($e, $right));
+                $coupling = Block::times($e, $coupling);
+            }
+            $inverse = Block::inverse($pivot);
+            $seen = Block::times($inverse, $coupling);
+            $startStart = Block::less($startStart, Block::times(Block::turned($coupling), $seen));
+            $start = Block::sum($start, Block::on(Block::turned($seen), $right));
+            $this->rows[] = [$inverse, $right, $coupling];
+            $before = $after;
+        }
+        $half = $this->y($this->perHalf);
+        $e = Block::times($half, $inverse);
+        $endStart = Block::times($e, $coupling);
+
+        return new Condensed($startStart, array_map(static fn (array $row): array => array_map(static fn (float $v): float => -$v, $row), Block::turned($endStart)),
+            Block::less($half, Block::times($e, $half)), $start, Block::on($e, $right));
+    }
+
+    public function expand(array $start, array $end): void
+    {
+        $next = $end;
+        $after = $this->y($this->perHalf);
+        $full = $this->y($this->perPitch);
+        $steps = [];
+        for ($n = count($this->rows) - 1; $n >= 0; $n--) {
+            [$inverse, $right, $coupling] = $this->rows[$n];
+            $next = Block::on($inverse, Block::sum(Block::sum($right, Block::on($coupling, $start)), Block::on($after, $next)));
+            $steps[] = $next;
+            $after = $full;
+        }
+        $steps = array_reverse($steps);
+        $this->step = array_map(static fn (int $c): array => array_column($steps, $c), array_keys($this->d));
+    }
+
+    public function descent(): float
+    {
+        $sum = 0.0;
+        foreach ($this->f as $c => $residuals) {
+            foreach ($residuals as $n => $f) {
+                $sum += $f * $this->step[$c][$n];
+            }
+        }
+
+        return $sum;
+    }
+
+    public function residual(): float
+    {
+        return self::largest(...$this->f);
+    }
+
+    public function step(): float
+    {
+        return self::largest(...$this->step);
+    }
+
+    public function startAmps(): array
+    {
+        return $this->startAmps;
+    }
+
+    public function endAmps(): array
+    {
+        return $this->endAmps;
+    }
+
+    public function differences(): array
+    {
+        return $this->d === [] ? [[]] : $this->d;
+    }
+
+    public function amps(): array
+    {
+        return $this->i === [] ? [[]] : $this->i;
+    }
+
+    /**
+     * Y over a length, and what loads add on its diagonal.
+     *
+     * @param  list<float>  $loads
+     * @return list<list<float>>
+     */
+    private function y(float $perLength, array $loads = []): array
+    {
+        $y = [];
+        foreach (array_keys($this->d) as $c) {
+            $row = [];
+            foreach (array_keys($this->d) as $d) {
+                $row[] = $c === $d ? $this->own * $perLength + ($loads[$c] ?? 0.0) : $this->other * $perLength;
+            }
+            $y[] = $row;
+        }
+
+        return $y;
+    }
+
+    /**
+     * Amps from one place to the next, a channel each: Y times the difference, which is own and all others' sum.
+     *
+     * @param  list<float>  $from
+     * @param  list<float>  $to
+     * @return list<float>
+     */
+    private function through(array $from, array $to, float $perLength): array
+    {
+        $sum = 0.0;
+        $apart = [];
+        foreach ($from as $c => $volts) {
+            $apart[] = $d = $volts - $to[$c];
+            $sum += $d;
+        }
+        $amps = [];
+        foreach ($apart as $d) {
+            $amps[] = $perLength * (($this->own - $this->other) * $d + $this->other * $sum);
+        }
+
+        return $amps;
+    }
+}
