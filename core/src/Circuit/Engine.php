@@ -39,6 +39,21 @@ final readonly class Engine
         return Readings::of($plan, $run, $parts, $network, $solution, $spread, $open);
     }
 
+    /**
+     * The run as planned only, without ranges and without open feeds: enough to compare options by.
+     *
+     * @throws Trouble when parts are missing or the circuit has no solution
+     */
+    public static function nominal(Plan $plan, Run $run): RunResult
+    {
+        $parts = self::parts($plan, $run);
+        $network = Wiring::of($plan, $run, $parts);
+        $solution = Newton::solve($network);
+        $light = Readings::light($network, $solution);
+
+        return Readings::of($plan, $run, $parts, $network, $solution, [$light, $light], []);
+    }
+
     /** @throws Trouble when parts are missing */
     public static function network(Plan $plan, Run $run): Network
     {

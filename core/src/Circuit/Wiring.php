@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 use EmberDusk\Circuit\Loads\ResistorLimited;
+use EmberDusk\Measure\Copper;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -113,8 +114,10 @@ final class Wiring
         $loads = array_map(static fn ($channel): ResistorLimited => new ResistorLimited(
             $strip->volts, $strip->nominalAmps($channel), $strip->leds, $strip->ledVolts, $strip->slope,
         ), $strip->channels);
+        // Only rails reckoned from copper at 20 °C know what warmth does to them.
+        $rails = $this->conditions->rail * ($strip->copperRails ? Copper::factor($this->plan->limits->cableCelsius) : 1.0);
         $this->network->stretches[] = new Stretch($this->prefix, $first, $groups, $strip->pitch,
-            $strip->plusRail * $this->conditions->rail, $strip->returnRail * $this->conditions->rail, $loads, $start, $end);
+            $strip->plusRail * $rails, $strip->returnRail * $rails, $loads, $start, $end);
     }
 
     /** @return non-empty-list<int> terminals */

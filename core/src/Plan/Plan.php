@@ -158,6 +158,9 @@ final readonly class Plan
     /** Metres between a run's two ends as they lie in the room; null when the notes do not show it. */
     public function endsApart(Run $run): ?float
     {
+        if ($run->parts > 1) {
+            return null;
+        }
         $path = TapeNotes::read($this->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
 
         return $path?->endsApart();

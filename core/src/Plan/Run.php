@@ -16,6 +16,9 @@ final readonly class Run
      * @param  list<string>  $mounting  of RunNote::MOUNTINGS
      * @param  string  $light  room, mood, or empty
      * @param  float|null  $height  metres above the floor
+     * @param  int  $part  which of the equal parts that the measured run is cut into, each with a controller of its own
+     * @param  float  $cap  share of full load that the supply is sized for
+     * @param  bool  $capChecked  whether the limit that the cap needs was set in the controller and checked
      */
     public function __construct(
         public string $id,
@@ -29,12 +32,16 @@ final readonly class Run
         public array $mounting = [],
         public string $light = '',
         public ?float $height = null,
+        public int $part = 1,
+        public int $parts = 1,
+        public float $cap = 1.0,
+        public bool $capChecked = false,
     ) {
     }
 
     public function name(): string
     {
-        return mb_strtoupper(mb_substr($this->word, 0, 1)).mb_substr($this->word, 1);
+        return mb_strtoupper(mb_substr($this->word, 0, 1)).mb_substr($this->word, 1).($this->parts > 1 ? " {$this->part} of {$this->parts}" : '');
     }
 
     public function length(): float
@@ -49,26 +56,42 @@ final readonly class Run
     public function measured(array $sections, array $jumps): self
     {
         return new self($this->id, $this->place, $this->word, $sections, $jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height);
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked);
     }
 
     /** As the notes describe it; as nobody has described it without a note. */
     public function described(?RunNote $note): self
     {
         return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $note->mounting ?? [], $note->light ?? '', $note?->height);
+            $note->mounting ?? [], $note->light ?? '', $note?->height, $this->part, $this->parts, $this->cap, $this->capChecked);
     }
 
     public function equipped(?string $strip = null, ?string $supply = null, ?string $controller = null): self
     {
-        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps,
-            $strip ?? $this->strip, $supply ?? $this->supply, $controller ?? $this->controller, $this->mounting, $this->light, $this->height);
+        return $this->holding($strip ?? $this->strip, $supply ?? $this->supply, $controller ?? $this->controller);
     }
 
     /** Without its strip: it has become too short for one. */
     public function bare(): self
     {
-        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, null, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height);
+        return $this->holding(null, $this->supply, $this->controller);
+    }
+
+    public function capped(float $cap, bool $checked): self
+    {
+        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $cap, $checked);
+    }
+
+    /** One of several equal parts, with nothing chosen for it yet. */
+    public function partOf(string $id, int $part, int $parts): self
+    {
+        return new self($id, $this->place, $this->word, $this->sections, $this->jumps, null, null, null, $this->mounting, $this->light, $this->height, $part, $parts);
+    }
+
+    private function holding(?string $strip, ?string $supply, ?string $controller): self
+    {
+        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $strip, $supply, $controller,
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked);
     }
 }

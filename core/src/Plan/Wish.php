@@ -18,6 +18,7 @@ final readonly class Wish
 
     public const CONTROLS = ['zigbee', 'bluetooth', 'mesh', 'wifi', 'rf'];
 
+    /** @param  float  $cap  share of full load that the supply is sized for; below 1 a limit must be set in the controller */
     public function __construct(
         public string $id,
         public string $run,
@@ -27,6 +28,7 @@ final readonly class Wish
         public int $controllers,
         public string $control,
         public string $source,
+        public float $cap = 1.0,
     ) {
     }
 
@@ -34,13 +36,13 @@ final readonly class Wish
     public static function read(Fields $f): self
     {
         return new self($f->string('id', 40), $f->string('run', 40), $f->number('volts', 3, 60), $f->oneOf('light', self::LIGHTS),
-            $f->oneOf('colour', self::COLOURS), $f->whole('controllers', 1, 4), $f->oneOf('control', self::CONTROLS), $f->oneOf('source', self::SOURCES));
+            $f->oneOf('colour', self::COLOURS), $f->whole('controllers', 1, 4), $f->oneOf('control', self::CONTROLS), $f->oneOf('source', self::SOURCES), $f->number('cap', 0.2, 1));
     }
 
     /** @return array<string, string|int|float> */
     public function write(): array
     {
         return ['id' => $this->id, 'run' => $this->run, 'volts' => $this->volts, 'light' => $this->light, 'colour' => $this->colour,
-            'controllers' => $this->controllers, 'control' => $this->control, 'source' => $this->source];
+            'controllers' => $this->controllers, 'control' => $this->control, 'source' => $this->source, 'cap' => $this->cap];
     }
 }

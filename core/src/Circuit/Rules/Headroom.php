@@ -21,7 +21,7 @@ final readonly class Headroom implements Rule
             return [];
         }
         $headroom = $case->plan->limits->headroom;
-        $watts = $case->watts();
+        $watts = $case->watts() * $case->run->cap;
         $asks = $watts / (1 - $headroom);
         if ($supply->ratedWatts() >= $asks - 1e-9) {
             return [];
@@ -33,7 +33,7 @@ final readonly class Headroom implements Rule
 
         return [new Finding('headroom', $over ? Severity::Stop : Severity::Watch,
             sprintf('%s loaded to %.0f %%', $case->device($case->run->supply), 100 * $watts / $supply->ratedWatts()),
-            sprintf('%.1f W of %.1f W with everything full. %.0f %% headroom asks for %.0f W.%s', $watts, $supply->ratedWatts(), 100 * $headroom, $asks,
+            sprintf('%.1f W of %.1f W with %s. %.0f %% headroom asks for %.0f W.%s', $watts, $supply->ratedWatts(), $case->run->cap < 1 ? sprintf('the limit of %.0f %% set', 100 * $case->run->cap) : 'everything full', 100 * $headroom, $asks,
                 $larger === null ? ' No supply on the shelf is large enough: shorten the run or take a strip with less W/m.' : ''),
             new Place('kit', $case->run->id), $watts, $supply->ratedWatts() * (1 - $headroom), 'common practice, no source',
             $larger === null ? [] : [new Fix('Take '.$larger->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $larger->id()])])];

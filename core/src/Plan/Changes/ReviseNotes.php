@@ -11,6 +11,7 @@ use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Slices;
 use EmberDusk\Workings\Trouble;
 
 /**
@@ -66,12 +67,13 @@ final readonly class ReviseNotes implements Change
             $sections = array_map(self::rounded(...), $path->lengths);
             $jumps = array_map(self::rounded(...), $path->jumps);
             $known = array_filter($plan->runs, static fn (Run $r): bool => $r->place === $place && $r->word === $word);
-            $before = reset($known);
-            if ($before === false) {
+            foreach ($known as $before) {
+                [$cut, $leads] = Slices::of($sections, $jumps, $before->part, $before->parts);
+                $plan = $cut === [] ? $plan : self::refit($plan, $before, $before->measured($cut, $leads));
+            }
+            if ($known === []) {
                 $id = self::slug($word, $plan->runs);
                 $plan = $plan->with(runs: [$id => new Run($id, $place, $word, $sections, $jumps)] + $plan->runs);
-            } else {
-                $plan = self::refit($plan, $before, $before->measured($sections, $jumps));
             }
         }
 

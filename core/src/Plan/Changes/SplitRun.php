@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Slices;
+
+/** Cuts a measured run into equal parts, each with kit of its own; one part makes it whole again. What was chosen for it goes. */
+final readonly class SplitRun implements Change
+{
+    private function __construct(private string $run, private int $parts)
+    {
+    }
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('run'), $f->whole('parts', 1, 8));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $all = array_filter($plan->runs, static fn (Run $r): bool => $r->place === $run->place && $r->word === $run->word);
+        usort($all, static fn (Run $a, Run $b): int => $a->part <=> $b->part);
+        [$sections, $jumps] = self::whole($all);
+        $first = $all[0];
+        $options = $plan->options;
+        foreach ($all as $part) {
+            $plan = DropRun::of($part->id)->apply($plan);
+        }
+        $runs = $plan->runs;
+        for ($part = 1; $part <= $this->parts; $part++) {
+            $id = $part === 1 ? $first->id : Plan::nextId("{$first->id}-", $runs);
+            [$cut, $leads] = Slices::of($sections, $jumps, $part, $this->parts);
+            if ($cut !== []) {
+                $runs[$id] = $first->partOf($id, $part, $this->parts)->measured($cut, $leads);
+            }
+        }
+
+        return $plan->with(runs: $runs, options: $options);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return ucfirst($plan->run($this->run)->word).($this->parts === 1 ? ' made whole again' : " cut into {$this->parts} parts");
+    }
+
+    /**
+     * The sections of all parts put together: what one part ends in, the next one goes on with.
+     *
+     * @param  list<Run>  $parts  in their order
+     * @return array{list<float>, list<float>}
+     */
+    private static function whole(array $parts): array
+    {
+        $sections = $jumps = [];
+        foreach ($parts as $part) {
+            foreach ($part->sections as $n => $length) {
+                if ($n === 0 && $sections !== []) {
+                    $sections[count($sections) - 1] += $length;
+                } else {
+                    $jumps = $sections === [] ? $jumps : [...$jumps, $part->jumps[$n - 1] ?? 0.0];
+                    $sections[] = $length;
+                }
+            }
+        }
+
+        return [array_map(static fn (float $l): float => round($l, 4), $sections), $jumps];
+    }
+}
