@@ -10,9 +10,11 @@ use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\ChooseKit;
 use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\Owned;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Figure;
 use EmberDusk\Workings\Finding;
@@ -39,35 +41,61 @@ final readonly class KitDesk
                 'id' => $run->id, 'name' => $run->name(), 'length' => Figure::print($run->length(), 2),
                 'slots' => array_map(static fn (string $slot): array => self::slot($work, $run, $slot), self::SLOTS),
             ], array_values($work->plan->runs)),
+            'owned' => array_map(static fn (Owned $o): array => ['kit' => $o->id, 'name' => ($work->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id, 'count' => $o->count], array_values($work->plan->owned)),
             'hub' => ['slot' => 'hub', 'label' => 'Hub', 'chosen' => $hub, 'name' => $work->plan->hub(array_key_first($work->plan->hubs))?->name(),
                 'facts' => self::chosenFacts($work, $hub), 'options' => self::options($work, null, 'hub', $hub)],
         ];
     }
 
-    /** @return list<Figure> */
+    /** @return list<Figure> of the one run that has a strip, or sums over all that have */
     public static function ledger(Work $work): array
     {
-        $figures = [];
-        foreach ($work->plan->runs as $run) {
-            $strip = $work->plan->strip($run->strip);
-            $controller = $work->plan->controller($run->controller);
-            if ($strip === null) {
-                continue;
-            }
-            $metres = $work->plan->cutMarks($run)?->length() ?? 0.0;
-            $figures[] = RunFigures::load($strip, $metres, 'Load, all full');
-            $figures[] = RunFigures::asks($strip, $work->plan, $run);
-            if ($controller !== null) {
-                $fullest = max(array_map(static fn ($c): float => $c->wattsPerMetre, $strip->channels));
-                $figures[] = new Figure(strtoupper((string) $run->controller).' carries', ControllerAmps::metres($strip, $controller), 'm of it', 1, 'min(Ic * V / wc, It * V / w)', [
-                    new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A'), new Input('It', 'amps in all', $controller->totalAmps, 'A'),
-                    new Input('V', 'strip', $strip->volts, 'V'), new Input('wc', 'fullest channel', $fullest, 'W/m'), new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m'),
-                ], 'Nominal load.', 'the controller’s leaflet, on the shelf');
-            }
-            $figures[] = new Figure('Cut mark every', 1000 * $strip->pitch, 'mm', 1, '1000 * p', [new Input('p', 'pitch', $strip->pitch, 'm')], 'As on the shelf.');
+        $runs = array_values(array_filter($work->plan->runs, static fn (Run $r): bool => $work->plan->strip($r->strip) !== null));
+        if (count($runs) !== 1) {
+            return $runs === [] ? [] : [self::total($work, $runs, 'Load, all full', 'W', static fn (Figure $load): float => $load->value),
+                self::total($work, $runs, 'Supplies asked for', 'W', static fn (Figure $load): float => $load->value / (1 - $work->plan->limits->headroom))];
         }
+        $run = $runs[0];
+        $strip = $work->plan->strip($run->strip);
+        $controller = $work->plan->controller($run->controller);
+        if ($strip === null) {
+            return [];
+        }
+        $figures = [RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'), RunFigures::asks($strip, $work->plan, $run)];
+        if ($controller !== null) {
+            $figures[] = self::carries($run, $strip, $controller);
+        }
+        $figures[] = new Figure('Cut mark every', 1000 * $strip->pitch, 'mm', 1, '1000 * p', [new Input('p', 'pitch', $strip->pitch, 'm')], 'As on the shelf.');
 
         return $figures;
+    }
+
+    /**
+     * @param  list<Run>  $runs
+     * @param  callable(Figure): float  $of
+     */
+    private static function total(Work $work, array $runs, string $label, string $unit, callable $of): Figure
+    {
+        $inputs = [];
+        foreach ($runs as $n => $run) {
+            $strip = $work->plan->strip($run->strip);
+            if ($strip !== null) {
+                $inputs[] = new Input('P'.($n + 1), $run->name(), $of(RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, $label)), $unit);
+            }
+        }
+
+        return new Figure($label, array_sum(array_map(static fn (Input $i): float => $i->value, $inputs)), $unit, 0,
+            implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)) ?: '0', $inputs, 'Nominal: as labelled, before any drop.', 'common practice, no source');
+    }
+
+    private static function carries(Run $run, Strip $strip, Controller $controller): Figure
+    {
+        $fullest = max(array_map(static fn ($c): float => $c->wattsPerMetre, $strip->channels));
+
+        return new Figure(strtoupper((string) $run->controller).' carries', ControllerAmps::metres($strip, $controller), 'm of it', 1, 'min(Ic * V / wc, It * V / w)', [
+            new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A'), new Input('It', 'amps in all', $controller->totalAmps, 'A'),
+            new Input('V', 'strip', $strip->volts, 'V'), new Input('wc', 'fullest channel', $fullest, 'W/m'), new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m'),
+        ], 'Nominal load.', 'the controller’s leaflet, on the shelf');
     }
 
     /** @return array<string, mixed> */

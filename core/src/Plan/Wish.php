@@ -18,7 +18,10 @@ final readonly class Wish
 
     public const CONTROLS = ['zigbee', 'bluetooth', 'mesh', 'wifi', 'rf'];
 
-    /** @param  float  $cap  share of full load that the supply is sized for; below 1 a limit must be set in the controller */
+    /**
+     * @param  int  $controllers  0 for as many as are needed
+     * @param  float  $cap  share of full load that the supply is sized for; below 1 a limit must be set in the controller
+     */
     public function __construct(
         public string $id,
         public string $run,
@@ -32,11 +35,16 @@ final readonly class Wish
     ) {
     }
 
+    public function with(int $controllers): self
+    {
+        return new self($this->id, $this->run, $this->volts, $this->light, $this->colour, $controllers, $this->control, $this->source, $this->cap);
+    }
+
     /** @throws \EmberDusk\Workings\Trouble at the first value that cannot be */
     public static function read(Fields $f): self
     {
         return new self($f->string('id', 40), $f->string('run', 40), $f->number('volts', 3, 60), $f->oneOf('light', self::LIGHTS),
-            $f->oneOf('colour', self::COLOURS), $f->whole('controllers', 1, 4), $f->oneOf('control', self::CONTROLS), $f->oneOf('source', self::SOURCES), $f->number('cap', 0.2, 1));
+            $f->oneOf('colour', self::COLOURS), $f->whole('controllers', 0, 4), $f->oneOf('control', self::CONTROLS), $f->oneOf('source', self::SOURCES), $f->number('cap', 0.2, 1));
     }
 
     /** @return array<string, string|int|float> */

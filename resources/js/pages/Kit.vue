@@ -2,6 +2,8 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, ref } from 'vue';
 import JobFrame from '@/controls/JobFrame.vue';
+import OptionTable from '@/controls/OptionTable.vue';
+import OwnedBox from '@/controls/OwnedBox.vue';
 import SeverityMark from '@/controls/SeverityMark.vue';
 import { provideDesk } from '@/lib/desk';
 import FitBar from '@/pictures/FitBar.vue';
@@ -11,7 +13,8 @@ import type { Answer, Slot } from '@/types/generated/responses';
 const props = defineProps<{ answer: Answer }>();
 const { desk, change } = provideDesk(props.answer);
 const runs = computed(() => desk.value.kit?.runs ?? []);
-const at = ref(0);
+/** Where somebody has begun to choose, work goes on. */
+const at = ref(Math.max(0, runs.value.findIndex((r) => r.slots.some((s) => s.chosen !== null))));
 const run = computed(() => runs.value[Math.min(at.value, runs.value.length - 1)]);
 const slots = computed<Slot[]>(() => (run.value && desk.value.kit ? [...run.value.slots, desk.value.kit.hub] : []));
 /** The strip decides what the rest must do, so it is chosen first. */
@@ -28,13 +31,22 @@ function choose(slot: Slot, kit: string): void {
 function go(place: string): void {
     if (place === 'hub') {
         open.value = slots.value.length - 1;
+        view.value = 'piece';
     } else {
         at.value = Math.max(0, runs.value.findIndex((r) => r.id === place));
         open.value = undecided();
     }
 }
 const KEYS: Record<string, string> = { strip: 's', supply: 'p', controller: 'c', cable: 'b', hub: 'u' };
-const shortcuts = computed(() => slots.value.map((s, n) => ({ key: KEYS[s.slot] ?? '', what: s.label, act: () => (open.value = n) })));
+const view = ref<'side' | 'piece'>(run.value && slots.value.every((s) => s.chosen === null || s.slot === 'hub') ? 'side' : 'piece');
+const owning = ref(false);
+const shortcuts = computed(() => [
+    { key: 'o', what: 'Options side by side', act: () => (view.value = 'side') },
+    { key: 'k', what: 'Piece by piece', act: () => (view.value = 'piece') },
+    { key: 'w', what: 'What the client owns', act: () => (owning.value = true) },
+    { key: 'n', what: 'Next run', act: () => (at.value = (at.value + 1) % Math.max(1, runs.value.length)) },
+    ...slots.value.map((s, n) => ({ key: KEYS[s.slot] ?? '', what: s.label, act: () => { view.value = 'piece'; open.value = n; } })),
+]);
 
 /** All bars of a slot share one scale. */
 const most = (slot: Slot) => Math.max(...slot.options.map((o) => Math.max(o.gauge?.offers ?? 0, o.gauge?.asks ?? 0)));
@@ -54,10 +66,18 @@ function step(event: KeyboardEvent): void {
     <JobFrame :shortcuts="shortcuts" @go="go">
         <p v-if="!run" class="text-ink2">There is no run yet. Type tape notes at Survey; a word behind a length is a run.</p>
         <template v-else>
-            <div v-if="runs.length > 1" class="mb-3 flex gap-4" role="group" aria-label="Runs">
-                <button v-for="(r, n) in runs" :key="r.id" type="button" :aria-pressed="r.id === run.id" :class="r.id === run.id ? 'border-b-2 border-ember font-semibold' : 'text-ink2'" @click="at = n">{{ r.name }}</button>
+            <div class="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
+                <div v-if="runs.length > 1" class="flex flex-wrap gap-x-4" role="group" aria-label="Runs">
+                    <button v-for="(r, n) in runs" :key="r.id" type="button" :aria-pressed="r.id === run.id" :class="r.id === run.id ? 'border-b-2 border-ember font-semibold' : 'text-ink2'" @click="at = n">{{ r.name }}</button>
+                </div>
+                <div class="ml-auto flex gap-2" role="group" aria-label="View">
+                    <button type="button" class="chip" :aria-pressed="view === 'side'" @click="view = 'side'">side by side <kbd>O</kbd></button>
+                    <button type="button" class="chip" :aria-pressed="view === 'piece'" @click="view = 'piece'">piece by piece <kbd>K</kbd></button>
+                    <button type="button" class="act ml-2" @click="owning = true">The client owns <span class="fig">{{ desk.kit?.owned.length ?? 0 }}</span></button>
+                </div>
             </div>
-            <TabGroup :selected-index="open" @change="open = $event">
+            <OptionTable v-if="view === 'side'" :run="run.id" />
+            <TabGroup v-else :selected-index="open" @change="open = $event">
                 <h2 class="font-semibold">{{ run.name }} <span class="font-normal text-ink2"><span class="fig">{{ run.length }}</span> m, from supply to strip</span></h2>
                 <TabList class="mt-2">
                     <KitChain>
@@ -95,6 +115,7 @@ function step(event: KeyboardEvent): void {
                 </TabPanels>
             </TabGroup>
         </template>
+        <OwnedBox :open="owning" :owned="desk.kit?.owned ?? []" @close="owning = false" />
     </JobFrame>
 </template>
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Rules;
 
+use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Fix;
@@ -13,6 +14,9 @@ use EmberDusk\Workings\Severity;
 /** Part of a supply's rating stays unused: rating x (1 - headroom) >= nominal load (common practice: 144 W asks for 180 W). */
 final readonly class Headroom implements Rule
 {
+    /** Below this a limit leaves too little light to be worth a strip. */
+    private const LEAST_CAP = 0.3;
+
     public function check(Judged $case): array
     {
         $supply = $case->supply;
@@ -36,6 +40,27 @@ final readonly class Headroom implements Rule
             sprintf('%.1f W of %.1f W with %s. %.0f %% headroom asks for %.0f W.%s', $watts, $supply->ratedWatts(), $case->run->cap < 1 ? sprintf('the limit of %.0f %% set', 100 * $case->run->cap) : 'everything full', 100 * $headroom, $asks,
                 $larger === null ? ' No supply on the shelf is large enough: shorten the run or take a strip with less W/m.' : ''),
             new Place('kit', $case->run->id), $watts, $supply->ratedWatts() * (1 - $headroom), 'common practice, no source',
-            $larger === null ? [] : [new Fix('Take '.$larger->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $larger->id()])])];
+            [...($larger === null ? [] : [new Fix('Take '.$larger->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $larger->id()])]),
+                ...self::limit($case, $supply), ...self::less($case, $strip, $supply)])];
+    }
+
+    /** @return list<Fix> the second school: a limit in the controller, in whole twentieths, that the supply carries with its headroom */
+    private static function limit(Judged $case, Supply $supply): array
+    {
+        $cap = floor(20 * $supply->ratedWatts() * (1 - $case->plan->limits->headroom) / $case->watts() + 1e-9) / 20;
+
+        return $cap < self::LEAST_CAP || $cap >= 1 ? [] : [new Fix(sprintf('Set a limit of %.0f %%', 100 * $cap), ['kind' => 'SetCap', 'run' => $case->run->id, 'cap' => $cap])];
+    }
+
+    /** @return list<Fix> less light: the brightest strip of the same kind that the supply carries */
+    private static function less(Judged $case, Strip $strip, Supply $supply): array
+    {
+        $metres = $case->plan->cutMarks($case->run)?->length() ?? 0.0;
+        $dimmer = $case->smallest(Strip::class,
+            static fn (Strip $s): bool => abs($s->volts - $strip->volts) < 0.5 && count($s->channels) === count($strip->channels)
+                && $s->wattsPerMetre() * $metres * $case->run->cap <= $supply->ratedWatts() * (1 - $case->plan->limits->headroom),
+            static fn (Strip $s): float => -$s->wattsPerMetre());
+
+        return $dimmer === null ? [] : [new Fix('Less light: '.$dimmer->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $dimmer->id()])];
     }
 }

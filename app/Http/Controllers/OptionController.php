@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Job;
+use App\Plans\Revisions;
+use App\Plans\Shelves;
+use EmberDusk\Advice\Options\Options;
+use Illuminate\Http\JsonResponse;
+
+/** The options of a run side by side, each solved. */
+final readonly class OptionController
+{
+    public function show(Job $job, string $run): JsonResponse
+    {
+        $plan = Revisions::newest($job)->plan();
+        $of = $plan->run($run);
+
+        return new JsonResponse(['run' => $of->id, 'name' => ucfirst($of->word), 'options' => Options::of($plan, $of, Shelves::ofCrew($job->crew))]);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice\Options;
+
+use EmberDusk\Kit\Entry;
+use EmberDusk\Plan\Frozen;
+
+/** The least dear entry that fits; owned ones first where that is wanted. Ties go to the order of the shelf. */
+final readonly class Choice
+{
+    public function __construct(private Prices $prices, private bool $ownedFirst)
+    {
+    }
+
+    /**
+     * @template T of Entry
+     *
+     * @param  list<Frozen>  $entries
+     * @param  class-string<T>  $kind
+     * @param  callable(T): bool  $fits
+     * @param  (callable(T, Frozen): list<int|float>)|null  $before  what counts before the price, less is better
+     */
+    public function least(array $entries, string $kind, callable $fits, ?callable $before = null): ?Frozen
+    {
+        $best = null;
+        $rank = null;
+        foreach ($entries as $frozen) {
+            $entry = $frozen->entry;
+            if (! $entry instanceof $kind || ! $fits($entry)) {
+                continue;
+            }
+            $own = [$this->ownedFirst && $this->prices->owns($entry->id()) ? 0 : 1,
+                ...($before === null ? [] : $before($entry, $frozen)), $this->prices->for($frozen, 1) ?? INF];
+            if ($rank === null || $own < $rank) {
+                [$best, $rank] = [$frozen, $own];
+            }
+        }
+
+        return $best;
+    }
+}

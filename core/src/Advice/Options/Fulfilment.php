@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice\Options;
+
+use EmberDusk\Circuit\Rules\ControllerAmps;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Plan\CutMarks;
+use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Wish;
+use EmberDusk\Workings\Trouble;
+
+/** The kit of the shelf that fulfils a wish at least cost: what is asked of each follows from the strip and the run. */
+final readonly class Fulfilment
+{
+    /** W/m that are wanted for each kind of light (common practice, no source: room light about 10 W/m, mood light less). */
+    private const DENSITY = ['room' => 10.0, 'mood' => 5.0];
+
+    private const MOST_PARTS = 4;
+
+    /** W/m from which light is room light. */
+    private const ROOM = 7.0;
+
+    /** @param  Frozen|null  $hub  what phones reach the controllers through, where one is needed and none is there yet */
+    private function __construct(public Frozen $strip, public Frozen $supply, public Frozen $controller, public Frozen $cable, public ?Frozen $hub, public Wish $wish)
+    {
+    }
+
+    /**
+     * With as many controllers as the wish says, or with the fewest that do.
+     *
+     * @throws Trouble that says what the shelf has none of
+     */
+    public static function of(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): self
+    {
+        $first = null;
+        foreach ($wish->controllers === 0 ? range(1, self::MOST_PARTS) : [$wish->controllers] as $controllers) {
+            try {
+                return self::with($plan, $run, $wish->with($controllers), $shelf);
+            } catch (Trouble $t) {
+                $first ??= $t;
+            }
+        }
+
+        throw $first;
+    }
+
+    /** @throws Trouble */
+    private static function with(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): self
+    {
+        $choice = new Choice(new Prices($plan->owned), $wish->source === 'owned');
+        $sheltered = array_intersect($run->mounting, ['profile']) !== [] || ! in_array('outdoors', $run->mounting, true);
+        $strip = $choice->least($shelf->ofKind('strip'), Strip::class, static fn (Strip $s): bool => $s->volts === $wish->volts && $s->colours() === $wish->colour
+            && ($s->wattsPerMetre() >= self::ROOM * self::whole($s)) === ($wish->light === 'room'),
+            static fn (Strip $s, Frozen $f): array => [$sheltered || ($f->written['sealed'] ?? 'none') !== 'none' ? 0 : 1, abs($s->wattsPerMetre() - self::DENSITY[$wish->light] * self::whole($s))])
+            ?? throw new Trouble(sprintf('The shelf has no %g V %s strip for %s light.', $wish->volts, $wish->colour, $wish->light));
+        $of = $strip->entry;
+        if (! $of instanceof Strip) {
+            throw new Trouble('The shelf has no such strip.');
+        }
+        $metres = CutMarks::of($run, $of)->length() / $wish->controllers;
+        $watts = $of->wattsPerMetre() * $metres;
+        $channels = count($of->channels);
+        $controller = $choice->least($shelf->ofKind('controller'), Controller::class, static fn (Controller $c): bool => $c->family === $wish->control && in_array($wish->colour, $c->modes, true)
+            && $c->channels >= $channels && $c->inputLeast <= $wish->volts && $wish->volts <= $c->inputMost && ControllerAmps::metres($of, $c) >= $metres - 1e-9)
+            ?? throw new Trouble(sprintf('No %s controller on the shelf carries %.1f m of this strip (%.1f A at %g V). Cut the run into more parts.',
+                \EmberDusk\Advice\Facts::way($wish->control), $metres, $watts / $wish->volts, $wish->volts));
+        $supply = $choice->least($shelf->ofKind('supply'), Supply::class, static fn (Supply $s): bool => abs($s->volts - $wish->volts) < 0.5
+            && $s->ratedWatts() * (1 - $plan->limits->headroom) >= $watts * $wish->cap - 1e-9)
+            ?? throw new Trouble(sprintf('No %g V supply on the shelf is rated for %.0f W.', $wish->volts, $watts * $wish->cap / (1 - $plan->limits->headroom)));
+        $overload = $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0;
+        $cable = $choice->least($shelf->ofKind('cable'), Cable::class, static fn (Cable $c): bool => $c->cores > $channels && $c->conductor->system === $plan->terms->wire
+            && ($c->conductor->capacity ?? 0.0) >= $overload)
+            ?? throw new Trouble(sprintf('No cable on the shelf has %d cores that carry the %.1f A that the supply keeps up.', $channels + 1, $overload));
+
+        return new self($strip, $supply, $controller, $cable, self::hub($plan, $wish, $shelf, $choice), $wish);
+    }
+
+    /**
+     * The changes that put it into a plan, whose runs are cut and fed as said.
+     *
+     * @param  list<float>  $shares  where each part is fed
+     * @return list<array<string, mixed>>
+     */
+    public function changes(Plan $plan, Run $run, Wish $wish, array $shares): array
+    {
+        $changes = [['kind' => 'SplitRun', 'run' => $run->id, 'parts' => $wish->controllers]];
+        $cut = \EmberDusk\Plan\Changes\Catalogue::read($changes[0], new NoShelf)->apply($plan);
+        foreach ($cut->runs as $part) {
+            if ($part->place !== $run->place || $part->word !== $run->word) {
+                continue;
+            }
+            foreach ([$this->strip, $this->supply, $this->controller, $this->cable] as $kit) {
+                $changes[] = ['kind' => 'ChooseKit', 'run' => $part->id, 'kit' => $kit->entry->id()];
+            }
+            $changes[] = ['kind' => 'SetFeeds', 'run' => $part->id, 'shares' => $shares];
+            if ($wish->cap < 1) {
+                $changes[] = ['kind' => 'SetCap', 'run' => $part->id, 'cap' => $wish->cap];
+            }
+        }
+        if ($this->hub !== null) {
+            $changes[] = ['kind' => 'ChooseKit', 'run' => null, 'kit' => $this->hub->entry->id()];
+        }
+
+        return $changes;
+    }
+
+    /** Colour strips share their watts among channels that are seldom lit together: they are measured by their white or by a third. */
+    private static function whole(Strip $strip): float
+    {
+        return count($strip->channels) >= 3 ? count($strip->channels) / 2 : 1.0;
+    }
+
+    private static function hub(Plan $plan, Wish $wish, ShelfSource $shelf, Choice $choice): ?Frozen
+    {
+        $there = $plan->hub(array_key_first($plan->hubs));
+        if ($wish->control !== 'zigbee' || ($there !== null && in_array('zigbee', $there->speaks, true))) {
+            return null;
+        }
+
+        return $choice->least($shelf->ofKind('hub'), Hub::class, static fn (Hub $h): bool => in_array('zigbee', $h->speaks, true) && in_array($wish->colour, $h->sets, true));
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice\Options;
+
+use EmberDusk\Plan\Wish;
+use EmberDusk\Workings\Figure;
+use EmberDusk\Workings\Finding;
+
+/** One option as a column: its kit, its figures by row, what can work it, what speaks against it, and what takes it over. */
+final readonly class OptionCard
+{
+    /** Rows of figures, and whether more is better there. */
+    public const ROWS = ['load' => false, 'darkest' => true, 'evenness' => true, 'joints' => false, 'boxes' => false, 'cost' => false, 'hours' => false, 'energy' => false];
+
+    /**
+     * @param  list<string>  $kit  names
+     * @param  array<string, Figure>  $figures  by row
+     * @param  list<array{label: string, reach: string, text: string}>  $reach
+     * @param  list<Finding>  $findings
+     * @param  array<string, mixed>|null  $take  the change that takes it over
+     */
+    public function __construct(
+        public Wish $wish,
+        public array $kit,
+        public array $figures,
+        public array $reach,
+        public array $findings,
+        public ?array $take = null,
+        public string $refused = '',
+    ) {
+    }
+
+    public static function refused(Wish $wish, string $why): self
+    {
+        return new self($wish, [], [], [], [], null, $why);
+    }
+
+    /**
+     * @param  array<string, float>  $best  by row, over all options
+     * @return array<string, mixed> as in core/schema/responses.json, $defs/optionCard
+     */
+    public function toArray(array $best): array
+    {
+        $rows = [];
+        $leads = [];
+        foreach (array_keys(self::ROWS) as $row) {
+            $figure = $this->figures[$row] ?? null;
+            $rows[$row] = $figure?->toArray();
+            if ($figure !== null && isset($best[$row]) && abs($figure->value - $best[$row]) < 1e-9) {
+                $leads[] = $row;
+            }
+        }
+
+        return ['wish' => array_diff_key($this->wish->write(), ['id' => true, 'run' => true]), 'kit' => $this->kit, ...$rows, 'reach' => $this->reach,
+            'findings' => array_map(static fn (Finding $f): array => ['severity' => $f->severity->value, 'title' => $f->title, 'detail' => $f->detail], $this->findings),
+            'refused' => $this->refused === '' ? null : $this->refused, 'take' => $this->take, 'best' => $leads];
+    }
+}

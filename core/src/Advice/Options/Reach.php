@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice\Options;
+
+use EmberDusk\Advice\Facts;
+use EmberDusk\Kit\Control;
+use EmberDusk\Kit\Hub;
+use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\Plan;
+
+/** What can work a light, and how far: all of it, on, off and dimming only, or not at all. */
+final readonly class Reach
+{
+    public const ALL = 'all';
+
+    public const DIMS = 'dims';
+
+    public const NOT = 'not';
+
+    private const KINDS = ['remote' => 'Remote', 'panel' => 'Wall panel', 'assistant' => 'Assistant', 'phone' => 'Phone alone', 'bridge' => 'Bridge'];
+
+    /**
+     * The best of each kind for a way of control and a kind of light; the hub is the job's own.
+     *
+     * @return list<array{label: string, reach: string, text: string}>
+     */
+    public static function of(Plan $plan, ?Frozen $taken, string $control, string $colour, ShelfSource $shelf): array
+    {
+        $hub = $taken->entry ?? $plan->hub(array_key_first($plan->hubs));
+        $hub = $hub instanceof Hub && in_array($control, $hub->speaks, true) ? $hub : null;
+        $app = $hub === null ? self::NOT : self::reach($hub->sets, $colour);
+        $rows = [['label' => 'Hub’s app', 'reach' => $app, 'text' => $hub === null ? 'no hub here speaks '.Facts::way($control) : self::words($app, $hub->name(), $colour)]];
+        foreach (self::KINDS as $kind => $label) {
+            $best = [self::NOT, 'none on the shelf speaks '.Facts::way($control)];
+            foreach ($shelf->ofKind($kind) as $frozen) {
+                $entry = $frozen->entry;
+                if (! $entry instanceof Control) {
+                    continue;
+                }
+                $direct = in_array($control, $entry->speaks, true);
+                $reach = $direct ? self::reach($entry->sets, $colour) : self::NOT;
+                // An assistant that reads a hub sets no more than the hub's app does.
+                if ($entry->readsHub && $app !== self::NOT) {
+                    $reach = self::better($reach, self::reach($entry->sets, $colour) === self::ALL ? $app : self::DIMS);
+                }
+                if ($reach !== self::NOT && self::better($best[0], $reach) !== $best[0]) {
+                    $best = [$reach, self::words($reach, $entry->name(), $colour)];
+                }
+            }
+            $rows[] = ['label' => $label, 'reach' => $best[0], 'text' => $best[1]];
+        }
+
+        return $rows;
+    }
+
+    /** @param  list<string>  $sets */
+    private static function reach(array $sets, string $colour): string
+    {
+        return in_array($colour, $sets, true) ? self::ALL : (in_array('single', $sets, true) ? self::DIMS : self::NOT);
+    }
+
+    private static function better(string $a, string $b): string
+    {
+        $rank = [self::NOT => 0, self::DIMS => 1, self::ALL => 2];
+
+        return $rank[$b] > $rank[$a] ? $b : $a;
+    }
+
+    private static function words(string $reach, string $name, string $colour): string
+    {
+        return match ($reach) {
+            self::ALL => $colour === 'single' ? "dims: {$name}" : 'sets '.Facts::way($colour).": {$name}",
+            self::DIMS => "on, off and dimming only: {$name} does not set ".Facts::way($colour),
+            default => "cannot: {$name}",
+        };
+    }
+}

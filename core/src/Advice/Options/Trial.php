@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice\Options;
+
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Rules\Book;
+use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Plan\Invariants;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Wish;
+use EmberDusk\Workings\Finding;
+
+/** A wish put into the plan and solved on the real run: fed at as few points as hold the limits, or else as even as it gets. */
+final readonly class Trial
+{
+    /** Where a part is fed, fewest joints first. */
+    private const FEEDS = [[0.0], [0.5], [0.0, 1.0], [0.0, 0.5, 1.0]];
+
+    /**
+     * @param  list<array<string, mixed>>  $changes  what takes it over
+     * @param  array<string, RunResult>  $results  by part of the run
+     * @param  list<Finding>  $findings
+     */
+    private function __construct(public Plan $plan, public array $changes, public array $results, public array $findings, public int $feeds)
+    {
+    }
+
+    /** @throws \EmberDusk\Workings\Trouble when it cannot be solved */
+    public static function of(Plan $plan, Run $run, Wish $wish, Fulfilment $kit, ShelfSource $shelf): self
+    {
+        $best = null;
+        foreach (self::FEEDS as $shares) {
+            $changes = $kit->changes($plan, $run, $wish, $shares);
+            $trial = self::solved(self::applied($plan, $changes, $shelf), $run, $changes, count($shares) * $wish->controllers);
+            if ($trial->holds()) {
+                return $trial;
+            }
+            if ($best === null || $trial->evenness() > $best->evenness()) {
+                $best = $trial;
+            }
+        }
+
+        return $best;
+    }
+
+    public function darkest(): float
+    {
+        return min(array_map(static fn (RunResult $r): float => $r->darkest(), $this->results) ?: [0.0]);
+    }
+
+    /** Over all parts, since the eye sees them side by side. */
+    public function evenness(): float
+    {
+        $brightest = max(array_map(static fn (RunResult $r): float => $r->brightest(), $this->results) ?: [0.0]);
+
+        return $brightest > 0 ? $this->darkest() / $brightest : 0.0;
+    }
+
+    /** Watts from all supplies at full. */
+    public function watts(): float
+    {
+        return array_sum(array_map(static fn (RunResult $r): float => $r->balance->emf, $this->results));
+    }
+
+    private function holds(): bool
+    {
+        return array_filter($this->findings, static fn (Finding $f): bool => in_array($f->code, ['evenness', 'seam', 'drop'], true)) === []
+            && $this->evenness() >= $this->plan->limits->evenness;
+    }
+
+    /** @param  list<array<string, mixed>>  $changes */
+    private static function applied(Plan $plan, array $changes, ShelfSource $shelf): Plan
+    {
+        foreach ($changes as $change) {
+            $plan = Catalogue::read($change, $shelf)->apply($plan);
+        }
+        Invariants::check($plan);
+
+        return $plan;
+    }
+
+    /** @param  list<array<string, mixed>>  $changes */
+    private static function solved(Plan $plan, Run $run, array $changes, int $feeds): self
+    {
+        $results = [];
+        $findings = [];
+        foreach ($plan->runs as $id => $part) {
+            if ($part->place === $run->place && $part->word === $run->word) {
+                $results[$id] = Engine::nominal($plan, $part);
+                array_push($findings, ...Book::check(new Judged($plan, $part, $results[$id], null)));
+            }
+        }
+
+        return new self($plan, $changes, $results, Finding::worstFirst($findings), $feeds);
+    }
+}
