@@ -62,7 +62,7 @@ final readonly class SiteSlate
         $findings = [];
         foreach ($runs as $id => $run) {
             $note = $site->runs[$run->word] ?? null;
-            $fix = static fn (string $how): Fix => new Fix(ucfirst($how), ['kind' => 'NoteRun', 'run' => $id, 'mounting' => [$how], 'light' => $run->light]);
+            $fix = static fn (string $how): Fix => new Fix(ucfirst($how), ['kind' => 'NoteRun', 'run' => $id, 'word' => $how, 'on' => true]);
             if ($run->mounting === []) {
                 $findings[] = new Finding('mounting', Severity::Open, "How is {$run->name()} mounted?", 'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
                     new Place('survey', "{$run->place}:run:{$run->word}"), null, null, '', array_map($fix, ['profile', 'bare']));
@@ -70,7 +70,7 @@ final readonly class SiteSlate
             if ($site->damp === true && $note !== null && array_intersect($run->mounting, ['profile', 'outdoors']) === []) {
                 $findings[] = new Finding('damp-run', Severity::Watch, "{$run->name()} is bare in a damp place", 'Water on pads lets the copper rot. Put it into a gasketed profile or take a splash-proof strip.',
                     new Place('survey', "{$run->place}:run:{$run->word}"), null, null, 'common practice, no source',
-                    [new Fix('Into a profile', ['kind' => 'NoteRun', 'run' => $id, 'mounting' => array_values(array_diff(['profile', ...$run->mounting], ['bare'])), 'light' => $run->light])]);
+                    [new Fix('Into a profile', ['kind' => 'NoteRun', 'run' => $id, 'word' => 'profile', 'on' => true])]);
             }
         }
         foreach (array_diff_key($site->runs, array_column($runs, null, 'word')) as $word => $note) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Measure\Length;
 use EmberDusk\Measure\Site\Battery;
 use EmberDusk\Measure\Site\CableLeg;
 use EmberDusk\Measure\Site\Radio;
@@ -65,7 +66,7 @@ final readonly class SurveyDesk
     private static function place(Plan $plan, Place $place, TapeSheet $sheet): array
     {
         $site = $sheet->site;
-        $say = $plan->terms->say(...);
+        $say = static fn (float $metres): string => Length::say($metres, $sheet->system);
         $runs = array_values(array_filter($plan->runs, static fn (Run $r): bool => $r->place === $place->id));
 
         return [
@@ -73,10 +74,10 @@ final readonly class SurveyDesk
             'facts' => implode(', ', array_filter([self::floor($site->floor), $site->height === null ? '' : $say($site->height).' high',
                 $site->damp === null ? '' : ($site->damp ? 'damp' : 'dry')])),
             'state' => trim($place->notes) === '' ? 'empty' : ($sheet->slips === [] ? 'read' : 'slips'),
-            'sheet' => SheetPicture::of($sheet, $plan->terms->length),
+            'sheet' => SheetPicture::of($sheet, $sheet->system),
             'runs' => array_map(static fn (Run $r): array => ['id' => $r->id, 'name' => $r->name(), 'length' => self::length($plan, $r)->toArray(),
                 'apart' => self::apart($plan, $r)?->toArray(), 'mounting' => $r->mounting, 'light' => $r->light, 'height' => $r->height === null ? '' : $say($r->height)], $runs),
-            'legs' => array_map(static fn (CableLeg $l): array => ['name' => $l->name, 'way' => "{$l->from} to ".($l->to ?? '?'), 'text' => SheetPicture::legText($l, $plan->terms->length),
+            'legs' => array_map(static fn (CableLeg $l): array => ['name' => $l->name, 'way' => "{$l->from} to ".($l->to ?? '?'), 'text' => SheetPicture::legText($l, $sheet->system),
                 'laid' => trim($l->laid.($l->guessed ? ', guessed' : ''), ', '), 'state' => self::legState($l), 'line' => $l->span->line], $site->legs),
             'near' => array_map(static fn (array $legs, string $near): array => ['near' => $near, 'legs' => $legs], $near = self::near($site), array_keys($near)),
             'batteries' => array_map(static fn (Battery $b): array => ['name' => $b->spot->name, 'text' => self::battery($b),

@@ -26,7 +26,7 @@ final readonly class Readings
         }
         $channelAmps = [];
         foreach ($network->resistors as $r) {
-            if ($r->part === $run->controller && $r->name !== "{$run->controller}_com") {
+            if ($r->part === $run->controller && $r->name !== Wiring::name((string) $run->controller).'_com') {
                 $channelAmps[] = $solution->amps($r);
             }
         }

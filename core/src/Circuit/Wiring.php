@@ -32,7 +32,7 @@ final class Wiring
         private readonly Conditions $conditions,
         private readonly Network $network,
     ) {
-        $this->prefix = 'r_'.$run->id;
+        $this->prefix = 'r_'.self::name($run->id);
     }
 
     public static function of(Plan $plan, Run $run, Parts $parts, Conditions $conditions = new Conditions): Network
@@ -43,15 +43,21 @@ final class Wiring
         return $wiring->network;
     }
 
+    /** An id as part of a node's name: there are dashes in ids and none in names, and underscores the other way round. */
+    public static function name(string $id): string
+    {
+        return str_replace('-', '_', $id);
+    }
+
     private function lay(): void
     {
         $net = $this->network;
         $supply = $this->parts->supply;
         $emf = $supply->volts * $this->conditions->supply;
-        $s = $this->run->supply;
-        $c = $this->run->controller;
+        $s = self::name((string) $this->run->supply);
+        $c = self::name((string) $this->run->controller);
         $plus = $net->node("{$s}_p", $emf);
-        $net->sources[] = new Source((string) $s, $plus, $emf, $supply->sourceOhms, $supply->limitAmps);
+        $net->sources[] = new Source($s, $plus, $emf, $supply->sourceOhms, $supply->limitAmps);
 
         $controller = $this->parts->controller;
         $in = $net->node("{$c}_p", $emf);
@@ -61,10 +67,10 @@ final class Wiring
             $net->draws[] = new Draw("{$c}_standby", $in, $minus, $controller->standbyAmps);
         }
         $out = [$net->node("{$c}_com", $emf)];
-        $net->resistor("{$c}_com", (string) $c, $in, $out[0], $controller->commonOhms);
+        $net->resistor("{$c}_com", (string) $this->run->controller, $in, $out[0], $controller->commonOhms);
         foreach ($this->parts->strip->channels as $n => $_) {
             $out[] = $net->node("{$c}_".($n + 1), 0.0);
-            $net->resistor("{$c}_".($n + 1), (string) $c, $out[$n + 1], $minus, $controller->channelOhms);
+            $net->resistor("{$c}_".($n + 1), (string) $this->run->controller, $out[$n + 1], $minus, $controller->channelOhms);
         }
         $this->strip($emf);
         foreach ($this->parts->tails as $id => $cable) {
@@ -140,7 +146,7 @@ final class Wiring
         $kit = $this->plan->cable($cable->kit);
         $ohms = 2 * self::SOLDER + ($kit?->conductor->ohms($cable->length, $this->plan->limits->cableCelsius) ?? 0.0);
         foreach ($ends as $n => [$from, $to]) {
-            $this->network->resistor("{$cable->id}_".($n + 1), $cable->id, $from, $to, $ohms);
+            $this->network->resistor(self::name($cable->id).'_'.($n + 1), $cable->id, $from, $to, $ohms);
         }
     }
 

@@ -15,7 +15,7 @@ final readonly class Thing implements Entry
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('id'), $f->string('name'), $f->string('kind'), $f);
+        return new self($f->string('id'), $f->string('name'), $f->string('kind'), new Fields($f->all()));
     }
 
     public function id(): string

@@ -16,6 +16,13 @@ final readonly class LengthReader
     /** @throws SlipFound when no length stands there */
     public static function take(Clause $clause, string $expected): MeasuredWord
     {
+        if (self::isFraction($clause->peek())) {
+            // Less than an inch: 3/4 in.
+            $first = $clause->peek();
+            [$metres, $last] = self::inches($clause, $first ?? $clause->first());
+
+            return new MeasuredWord(($first ?? $last)->to($last), $metres, Length::IMPERIAL);
+        }
         $first = $clause->take();
         [$number, $unit] = self::split($first);
         if ($first === null || $number === null) {
@@ -57,17 +64,18 @@ final readonly class LengthReader
     /** Whether a length can begin with this word. */
     public static function begins(Word $word): bool
     {
-        return self::split($word)[0] !== null;
+        return self::split($word)[0] !== null || self::isFraction($word);
     }
 
     /** @return array{float, Word} metres of the inches that follow feet, none when none do */
     private static function inches(Clause $clause, Word $last): array
     {
-        [$number, $unit] = self::split($clause->peek());
+        $bare = self::isFraction($clause->peek());
+        [$number, $unit] = $bare ? [0.0, null] : self::split($clause->peek());
         if ($number === null || ($unit !== null && ! in_array($unit, ['in', '"'], true))) {
             return [0.0, $last];
         }
-        $last = $clause->take() ?? $last;
+        $last = $bare ? $last : $clause->take() ?? $last;
         if ($unit === null) {
             [$number, $last] = self::fraction($clause, $number, $last);
             $word = $clause->take();
@@ -103,6 +111,17 @@ final readonly class LengthReader
         }
 
         return [Number::read($found[1]), isset($found[2]) ? mb_strtolower($found[2]) : null];
+    }
+
+    /** Whether a number, with a unit or without, stands there; a fraction belongs to the number before it. */
+    public static function isNumber(Word $word): bool
+    {
+        return self::split($word)[0] !== null;
+    }
+
+    private static function isFraction(?Word $word): bool
+    {
+        return $word !== null && preg_match(self::FRACTION, $word->text) === 1;
     }
 
     private static function isUnit(?Word $word): bool

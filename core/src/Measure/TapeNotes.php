@@ -104,7 +104,7 @@ final class TapeNotes
             $next = $clause->peek(1);
             $turn = 90.0;
             // "right 45 3.80": the first of two numbers is the angle.
-            if ($next !== null && LengthReader::begins($next)) {
+            if ($next !== null && LengthReader::isNumber($next)) {
                 $turnWord = $clause->take();
                 $turn = $clause->number($turnWord, 'an angle in degrees');
                 if ($turn <= 0 || $turn >= 180) {

@@ -86,12 +86,14 @@ defineExpose({
     padding-left: 34px;
     white-space: pre-wrap;
     overflow-wrap: anywhere;
-    border-bottom: 1px solid var(--rule);
+    box-shadow: inset 0 -1px var(--rule);
     position: relative;
 }
 .slipped {
     background: var(--strip);
-    box-shadow: inset 3px 0 var(--ember);
+    box-shadow:
+        inset 3px 0 var(--ember),
+        inset 0 -1px var(--rule);
 }
 .no {
     position: absolute;
@@ -108,7 +110,8 @@ textarea {
     border: 0;
     resize: none;
     background: transparent;
-    color: transparent;
+    color: var(--ink);
+    -webkit-text-fill-color: transparent;
     caret-color: var(--ink);
     font: inherit;
     white-space: pre-wrap;

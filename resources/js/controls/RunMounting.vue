@@ -8,14 +8,7 @@ const { change } = useDesk();
 const MOUNTINGS = ['profile', 'bare', 'outdoors', 'moving', 'removable'];
 const LIGHTS = ['room', 'mood'];
 
-function mount(how: string): void {
-    const { mounting } = props.run;
-    void change({ kind: 'NoteRun', run: props.run.id, light: props.run.light, mounting: mounting.includes(how) ? mounting.filter((m) => m !== how) : [...mounting, how] });
-}
-
-function light(kind: string): void {
-    void change({ kind: 'NoteRun', run: props.run.id, mounting: props.run.mounting, light: props.run.light === kind ? '' : kind });
-}
+const say = (word: string, on: boolean) => void change({ kind: 'NoteRun', run: props.run.id, word, on });
 </script>
 
 <template>
@@ -26,9 +19,9 @@ function light(kind: string): void {
             <span v-if="run.height" class="text-[13px] text-ink2">up {{ run.height }}</span>
         </p>
         <p class="mt-1 flex flex-wrap gap-1" role="group" :aria-label="`Mounting of ${run.name}`">
-            <button v-for="how in MOUNTINGS" :key="how" type="button" class="chip" :aria-pressed="run.mounting.includes(how)" @click="mount(how)">{{ how }}</button>
+            <button v-for="how in MOUNTINGS" :key="how" type="button" class="chip" :aria-pressed="run.mounting.includes(how)" @click="say(how, !run.mounting.includes(how))">{{ how }}</button>
             <span class="mx-1 border-l border-rule" />
-            <button v-for="kind in LIGHTS" :key="kind" type="button" class="chip" :aria-pressed="run.light === kind" @click="light(kind)">{{ kind }} light</button>
+            <button v-for="kind in LIGHTS" :key="kind" type="button" class="chip" :aria-pressed="run.light === kind" @click="say(kind, run.light !== kind)">{{ kind }} light</button>
         </p>
     </div>
 </template>

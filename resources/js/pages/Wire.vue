@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Link } from '@inertiajs/vue3';
 import { computed, nextTick, ref } from 'vue';
 import CableTable from '@/controls/CableTable.vue';
 import JobFrame from '@/controls/JobFrame.vue';
@@ -10,9 +11,15 @@ import type { Shown } from '@/pictures/ribbon';
 import type { Answer } from '@/types/generated/responses';
 
 const props = defineProps<{ answer: Answer }>();
-const { desk, change, preview } = provideDesk(props.answer);
+const store = provideDesk(props.answer);
+const { desk, change, preview } = store;
 const runs = computed(() => desk.value.wire?.runs ?? []);
-const longest = computed(() => Math.max(1, ...runs.value.map((r) => r.metres)));
+/** Runs that have a strip; the others are only named. */
+const wired = computed(() => runs.value.filter((r) => r.strip));
+const bare = computed(() => runs.value.filter((r) => !r.strip));
+const longest = computed(() => Math.max(1, ...wired.value.map((r) => r.metres)));
+/** The run that the hand is at, or the first. */
+const current = () => document.activeElement?.closest<HTMLElement>('[data-run]')?.dataset.run ?? wired.value[0]?.id;
 const shown = ref<Shown>('light');
 const views: { id: Shown; name: string; key: string }[] = [{ id: 'light', name: 'Light', key: 'l' }, { id: 'volts', name: 'Volts', key: 'v' }, { id: 'amps', name: 'Amps', key: 'a' }];
 const pattern = (run: string | undefined, at: 'ends' | 'middle') => void change({ kind: 'FeedPattern', run, pattern: at });
@@ -28,13 +35,13 @@ async function go(place: string): Promise<void> {
 }
 const shortcuts = computed(() => [
     ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
-    { key: 'b', what: 'Feed both ends', act: () => pattern(runs.value[0]?.id, 'ends') },
-    { key: 'm', what: 'Feed the middle', act: () => pattern(runs.value[0]?.id, 'middle') },
+    { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
+    { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
     { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
     { key: 'r', what: 'Go to the ribbon, to read along it', act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus() },
 ]);
-const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: () => (limits.value = true) }, ...runs.value.flatMap((r) => [
+const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: () => (limits.value = true) }, ...wired.value.flatMap((r) => [
     { what: 'Feed both ends', where: r.name, act: () => pattern(r.id, 'ends') },
     { what: 'Feed the middle', where: r.name, act: () => pattern(r.id, 'middle') },
 ])]);
@@ -50,9 +57,9 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
                 <span class="text-ink2">at everything full</span>
                 <button type="button" class="text-ink2" @click="limits = true">Limits <kbd>I</kbd></button>
             </div>
-            <LightKey class="ml-auto" :colours="runs[0]?.colours ?? []" />
+            <LightKey class="ml-auto" :colours="wired[0]?.colours ?? []" />
         </div>
-        <article v-for="run in runs" :key="run.id" class="mb-6">
+        <article v-for="run in wired" :key="run.id" class="mb-6" :data-run="run.id">
             <Ribbon
                 :run="run" :longest="longest" :shown="shown" @add="change({ kind: 'AddFeed', run: run.id, at: $event })" @aim="(feed, where) => preview({ kind: 'MoveFeed', feed, ...where })"
                 @move="(feed, where) => change({ kind: 'MoveFeed', feed, ...where })" @remove="change({ kind: 'RemoveFeed', feed: $event })"
@@ -64,6 +71,9 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
             </div>
             <CableTable :run="run" :options="desk.wire?.cables ?? []" />
         </article>
+        <p v-if="bare.length" class="border-t border-rule pt-2 text-ink2">
+            Without a strip yet: {{ bare.map((r) => `${r.name} ${r.length} m`).join(', ') }}. <Link :href="`/jobs/${store.answer.value.job}/kit`" class="act">Choose at Kit</Link>
+        </p>
         <LimitsBox :open="limits" @close="limits = false" />
     </JobFrame>
 </template>

@@ -93,7 +93,7 @@ const name = computed(() => (roomy.value ? { ...middle.value, anchor: 'middle' a
 
 <template>
     <div ref="box">
-        <svg :width="WIDTH" :height="HEIGHT" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="`${title} at true scale`" class="block">
+        <svg :width="WIDTH" :height="HEIGHT" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="group" :aria-label="`${title} at true scale`" class="block">
             <g v-if="sheet.corners.length > 1 || sheet.spots.length">
                 <path v-if="sheet.closed" :d="walls" fill="var(--sheet)" />
                 <path :d="walls" fill="none" stroke="var(--ink)" stroke-width="5" stroke-linejoin="miter" />

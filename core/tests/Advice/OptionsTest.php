@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Advice;
+
+use EmberDusk\Advice\Options\Options;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Netlist;
+use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Schema;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Tests\Circuit\Ngspice;
+use EmberDusk\Tests\Demo;
+use PHPUnit\Framework\TestCase;
+
+/** Options side by side: each a plan of its own that can be solved, priced by hand and taken over. */
+final class OptionsTest extends TestCase
+{
+    /**
+     * @param  array<string, mixed>  ...$wishes
+     * @return list<array<string, mixed>>
+     */
+    private static function cards(Plan $plan, array ...$wishes): array
+    {
+        $plan = $wishes === [] ? $plan : Demo::with($plan, ['kind' => 'SetOptions', 'run' => 'cove', 'options' => array_map(self::wish(...), array_values($wishes))]);
+        $cards = Options::of($plan, $plan->run('cove'), Demo::shelf());
+        Schema::check(Json::object(Json::compact(['run' => 'cove', 'name' => 'Cove', 'options' => $cards])), 'responses#/$defs/options');
+
+        return $cards;
+    }
+
+    /**
+     * @param  array<string, mixed>  $wish
+     * @return array<string, mixed>
+     */
+    private static function wish(array $wish): array
+    {
+        return $wish + ['volts' => 24.0, 'light' => 'room', 'colour' => 'single', 'controllers' => 0, 'control' => 'zigbee', 'source' => 'shelf', 'cap' => 1.0];
+    }
+
+    public function test_six_options_ask_the_usual_questions_and_each_is_taken_over_as_shown(): void
+    {
+        $cards = self::cards(Demo::plan());
+        self::assertCount(6, $cards);
+        foreach ($cards as $n => $card) {
+            if ($card['take'] === null) {
+                continue;
+            }
+            $plan = Demo::with(Demo::plan(), $card['take']);
+            $parts = array_filter($plan->runs, static fn (Run $r): bool => $r->word === 'cove');
+            self::assertCount($card['wish']['controllers'], $parts);
+            $light = array_merge(...array_values(array_map(static fn (Run $r): array => Engine::solve($plan, $r)->light, $parts)));
+            self::assertEqualsWithDelta($card['darkest']['value'], min($light), 1e-9, "option {$n}");
+            self::assertEqualsWithDelta($card['evenness']['value'], min($light) / max($light), 1e-9);
+            self::assertSame([], $plan->options === [] ? [] : ['options were lost']);
+        }
+        self::assertGreaterThanOrEqual(5, count(array_filter(array_column($cards, 'take'))));
+    }
+
+    /** What is taken over is what the reference simulator solves. */
+    public function test_a_taken_option_agrees_with_the_reference_simulator(): void
+    {
+        $cards = self::cards(Demo::plan(), ['colour' => 'rgbw', 'light' => 'mood'], ['volts' => 12.0, 'light' => 'mood']);
+        foreach ($cards as $card) {
+            $networks = Engine::networks(Demo::with(Demo::plan(), $card['take'] ?? []));
+            $nodes = [];
+            foreach ($networks as $network) {
+                $nodes += Newton::solve($network)->nodes();
+            }
+            Ngspice::assertAgrees(Netlist::write('option', $networks), $nodes);
+        }
+    }
+
+    /** A controller for 144 W at 24 V carries 72 W at 12 V (common practice): half the volts, half the metres, twice the parts. */
+    public function test_half_the_volts_ask_for_more_controllers(): void
+    {
+        [$high, $low] = self::cards(Demo::plan(), ['volts' => 24.0], ['volts' => 12.0]);
+        // 8 A carry 24 x 8 / 9.6 = 20 m and 12 x 8 / 9.6 = 10 m: 18 m want one and at least two.
+        self::assertSame(1, $high['wish']['controllers']);
+        self::assertGreaterThanOrEqual(2, $low['wish']['controllers']);
+        self::assertContains('Its controller carries 20.0 m of this strip', array_column($high['findings'], 'title'));
+        self::assertContains('Its controller carries 10.0 m of this strip', array_column($low['findings'], 'title'));
+        self::assertGreaterThan($high['boxes']['value'], $low['boxes']['value']);
+    }
+
+    /** By hand: 18 m x 6.40 + supply 49 + controller 22 + (1 + 1 + 19) m of 2 x 1.5 mm² at 1.50 ..., as many lines as there are. */
+    public function test_the_cost_is_the_sum_of_its_lines(): void
+    {
+        [$card] = self::cards(Demo::plan(), []);
+        $plan = Demo::with(Demo::plan(), $card['take']);
+        $price = static fn (string $id): float => (float) (Demo::shelf()->find($id)->written['price'] ?? 0);
+        $parts = 18.0 * $price('strip-single-24') + $price('supply-24-240') + $price('controller-zigbee-1');
+        $joints = 4;
+        foreach ($plan->cables as $cable) {
+            $parts += ceil(round($cable->length * 10, 6)) / 10 * $price($cable->kit);
+        }
+        $joints += 4 * count($plan->feedsOf($plan->run('cove')));
+        $hours = ($joints * 6 + 18 * 5 + 2 * 15) / 60;
+        self::assertSame((float) $joints, $card['joints']['value']);
+        self::assertEqualsWithDelta($hours, $card['hours']['value'], 1e-9);
+        self::assertEqualsWithDelta(round($parts, 2) + 40 * $hours, $card['cost']['value'], 0.011);
+    }
+
+    public function test_what_the_client_owns_counts_as_nothing_and_a_missing_hub_is_extra(): void
+    {
+        $plan = Demo::plan();
+        [$card] = self::cards($plan, []);
+        [$owned] = self::cards(Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-240', 'count' => 1]), []);
+        self::assertEqualsWithDelta(49.0, $card['cost']['value'] - $owned['cost']['value'], 0.011);
+        [$hubless] = self::cards($plan->with(hubs: []), []);
+        // The least dear hub whose app sets a single colour costs 48.
+        self::assertEqualsWithDelta(48.0, $hubless['cost']['value'] - $card['cost']['value'], 0.011);
+        // Owned first: a larger supply than is needed, because it is there.
+        [$first] = self::cards(Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-320', 'count' => 1]), ['source' => 'owned', 'light' => 'mood']);
+        self::assertContains('24 V supply, 13.4 A', $first['kit']);
+    }
+
+    public function test_what_can_work_it_and_what_cannot(): void
+    {
+        $plan = Demo::with(Demo::plan(), ['kind' => 'ChooseKit', 'run' => null, 'kit' => 'hub-zigbee-short']);
+        [$tunable, $remote] = self::cards($plan, ['colour' => 'tunable'], ['colour' => 'tunable', 'control' => 'rf']);
+        $reach = array_column($tunable['reach'], 'reach', 'label');
+        // This hub's app does not set tunable white, and an assistant that reads it can do no more.
+        self::assertSame(['dims', 'all', 'dims'], [$reach['Hub’s app'], $reach['Remote'], $reach['Assistant']]);
+        self::assertSame('not', array_column($remote['reach'], 'reach', 'label')['Hub’s app']);
+        self::assertStringContainsString('does not set tunable white', array_column($tunable['reach'], 'text', 'label')['Hub’s app']);
+    }
+
+    /** Second school: 60 % of 172.8 W with 20 % to spare ask for 129.6 W, so 150 W will do where the first school takes 240; a step and a check come with it. */
+    public function test_the_second_supply_school_comes_with_a_step_and_a_check(): void
+    {
+        [$full, $capped] = self::cards(Demo::plan(), [], ['cap' => 0.6]);
+        self::assertContains('24 V supply, 10 A', $full['kit']);
+        self::assertContains('24 V supply, 6.25 A', $capped['kit']);
+        self::assertContains('A limit of 60 % must be set in the controller', array_column($capped['findings'], 'title'));
+        $plan = Demo::with(Demo::plan(), $capped['take']);
+        self::assertSame([0.6, false], [$plan->run('cove')->cap, $plan->run('cove')->capChecked]);
+    }
+
+    public function test_the_ready_made_set_says_only_what_its_box_says(): void
+    {
+        [$set, $short] = self::cards(Demo::plan(), ['colour' => 'tunable', 'source' => 'set'], ['colour' => 'rgb', 'source' => 'set']);
+        self::assertSame([['Ready-made set 20 m, tunable white, remote'], null, null], [$set['kit'], $set['darkest'], $set['take']]);
+        self::assertEqualsWithDelta(96 * 18 / 20, $set['load']['value'], 1e-9);
+        self::assertStringContainsString('Sets cannot be joined', (string) $short['refused']);
+    }
+
+    public function test_the_site_speaks_before_anything_is_bought(): void
+    {
+        $notes = "start\n6 cove\ndamp\nbattery E1, 6 of 8 V, want 12 V\nrun cove, bare";
+        [$card] = self::cards(Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $notes]), ['colour' => 'rgbw']);
+        $titles = array_column($card['findings'], 'title');
+        self::assertContains('An open strip in a damp place', $titles);
+        self::assertContains('There is no mains here: the supply must be a converter on the bank', $titles);
+        self::assertContains('Set the switch before power', $titles);
+    }
+}
