@@ -48,6 +48,40 @@ foreach (['one feed' => null, 'both ends and the middle' => ['ends', 'middle']] 
     }
     $row("Edit on Wire, {$name}", sprintf('%.0f ms', $median(array_slice($times, 5))), 'median of 50 over HTTP, warm, each solved anew; at most 100 ms');
 }
+$ask = static function (string $path) use ($client): void {
+    $client->get($path, ['headers' => ['Accept' => 'application/json']])->getBody()->getContents();
+};
+$timed = static function (callable $work, int $times = 25) use ($median): float {
+    $taken = [];
+    for ($n = 0; $n < $times; $n++) {
+        $at = hrtime(true);
+        $work($n);
+        $taken[] = (hrtime(true) - $at) / 1e6;
+    }
+
+    return $median(array_slice($taken, 5));
+};
+// Tape notes of 500 words, one of them another each time, kept and read at the server.
+$state = (array) json_decode((string) $client->get('/jobs/1/state?stage=survey', ['headers' => ['Accept' => 'application/json']])->getBody(), true);
+$revision = $state['revision'];
+$words = static fn (int $n): string => "start door\n".implode("\n", array_map(static fn (int $i): string => ($i % 2 === 0 ? 'right ' : 'left ').'1.'.(10 + ($i + $n) % 80).' shelf, gap 0.20 at 0.30 beam', range(1, 62)))."\ndry";
+$row('Tape notes of '.(1 + str_word_count($words(0), 0, '0..9.,')).' words', sprintf('%.0f ms', $timed(static function (int $n) use ($post, &$revision, $words): void {
+    $revision = $post('/jobs/1/change', ['stage' => 'survey', 'base' => $revision, 'change' => ['kind' => 'ReviseNotes', 'place' => 'place4', 'text' => $words($n)]])['revision'];
+})), 'median of 20 over HTTP, warm, kept as a revision; at most 50 ms');
+// Six options of the cove, each solved.
+$row('Six options of the 18 m cove side by side', sprintf('%.0f ms', $timed(static fn () => $ask('/jobs/1/options/cove'))), 'median of 20 over HTTP, warm, all solved anew; at most 500 ms');
+// A shelf of 5,000 entries.
+$entries = (array) json_decode((string) file_get_contents(__DIR__.'/../database/demo/shelf.json'), true)['entries'];
+$many = [];
+for ($n = 0; count($many) < 5000 - count($entries); $n++) {
+    $many[] = ['id' => "more-{$n}"] + $entries[$n % count($entries)];
+}
+$token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
+$client->post('/shelf/import', ['headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json'],
+    'multipart' => [['name' => 'file', 'filename' => 'shelf.json', 'contents' => json_encode(['format' => 'ember-dusk-shelf', 'version' => 1, 'entries' => $many])]]]);
+foreach (['24 v tunable', 'mm² 3 cores', 'nothing like this'] as $find) {
+    $row("Shelf search at 5,000 entries, “{$find}”", sprintf('%.0f ms', $timed(static fn () => $ask('/shelf/entries?find='.rawurlencode($find)))), 'median of 20 over HTTP, warm; at most 50 ms');
+}
 $server->stop();
 
 // The solver alone.

@@ -34,6 +34,8 @@ final class Revision extends Model
 {
     public $timestamps = false;
 
+    private ?Plan $read = null;
+
     protected $fillable = ['user_id', 'number', 'parent', 'change', 'kind', 'restores', 'words', 'touched', 'document', 'created_at'];
 
     /** @return BelongsTo<User, $this> */
@@ -42,7 +44,21 @@ final class Revision extends Model
         return $this->belongsTo(User::class);
     }
 
+    /** Read once; a revision never changes. */
     public function plan(): Plan
+    {
+        return $this->read ??= $this->inflated();
+    }
+
+    /** The plan that was just written as this revision. */
+    public function holding(Plan $plan): self
+    {
+        $this->read = $plan;
+
+        return $this;
+    }
+
+    private function inflated(): Plan
     {
         $text = gzuncompress($this->document);
 

@@ -139,9 +139,8 @@ final readonly class Revisions
             'kind' => $kind, 'restores' => $restores, 'words' => mb_substr($words, 0, 250), 'touched' => $touched,
             'document' => $document, 'created_at' => now(),
         ]);
-        $job->update(['name' => $plan->name, 'client' => $plan->client]);
-        $job->touch();
+        $job->fill(['name' => $plan->name, 'client' => $plan->client])->touch();
 
-        return $revision;
+        return $revision->holding($plan);
     }
 }

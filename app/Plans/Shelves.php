@@ -53,7 +53,7 @@ final class Shelves implements ShelfSource
                 $crew->kitEntries()->upsert(array_map(static fn (array $e): array => ['crew_id' => $crew->id, 'entry_id' => $e['id'],
                     'document' => json_encode($e, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
                     'created_at' => now(), 'updated_at' => now()] + KitEntry::columns($e), array_values($chunk)),
-                    ['crew_id', 'entry_id'], ['document', 'kind', 'name', 'search', 'updated_at']);
+                    ['crew_id', 'entry_id'], ['document', 'kind', 'name', 'search', 'facts', 'updated_at']);
             }
         });
     }

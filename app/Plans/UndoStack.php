@@ -22,8 +22,9 @@ final readonly class UndoStack
     public static function of(Job $job, User $user): self
     {
         $undo = $redo = [];
-        foreach ($job->revisions()->where('user_id', $user->id)->orderBy('number')->get(['number', 'kind', 'restores', 'words']) as $r) {
-            /** @var Revision $r */
+        foreach ($job->revisions()->where('user_id', $user->id)->orderBy('number')->toBase()->get(['number', 'kind', 'restores', 'words']) as $row) {
+            /** @var object{number: int, kind: string, restores: int|null, words: string} $r */
+            $r = $row;
             $of = (int) $r->restores;
             if ($r->kind === 'change') {
                 $undo[$r->number] = $r->words;

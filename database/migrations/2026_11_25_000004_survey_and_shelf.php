@@ -15,6 +15,7 @@ return new class extends Migration
             $table->string('name', 120)->default('');
             // What a search looks through: name, kind and facts in small letters.
             $table->text('search')->default('');
+            $table->string('facts', 400)->default('');
             $table->index(['crew_id', 'kind']);
         });
         foreach (DB::table('kit_entries')->get(['id', 'document']) as $row) {
@@ -52,7 +53,7 @@ return new class extends Migration
         Schema::dropIfExists('photos');
         Schema::table('kit_entries', function (Blueprint $table): void {
             $table->dropIndex(['crew_id', 'kind']);
-            $table->dropColumn(['kind', 'name', 'search']);
+            $table->dropColumn(['kind', 'name', 'search', 'facts']);
         });
     }
 };

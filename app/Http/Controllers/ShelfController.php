@@ -11,7 +11,6 @@ use App\Models\User;
 use App\Plans\Immediate;
 use App\Plans\ShelfUses;
 use App\Plans\Shelves;
-use EmberDusk\Advice\Facts;
 use EmberDusk\Kit\EntryCells;
 use EmberDusk\Kit\Kind;
 use EmberDusk\Kit\Kinds;
@@ -117,7 +116,7 @@ final readonly class ShelfController
             'pages' => max(1, (int) ceil($total / self::PAGE)),
             'counts' => array_map(static fn (string $kind, mixed $n): array => ['kind' => $kind, 'count' => is_numeric($n) ? (int) $n : 0], array_keys($counts), $counts),
             'entries' => $shown->orderBy('kind')->orderBy('id')->offset(($request->page() - 1) * self::PAGE)->limit(self::PAGE)->get()->map(static fn (KitEntry $e): array => [
-                'id' => $e->entry_id, 'kind' => $e->kind, 'name' => $e->name, 'facts' => Facts::written($e->document),
+                'id' => $e->entry_id, 'kind' => $e->kind, 'name' => $e->name, 'facts' => $e->facts === '' ? [] : explode(' · ', $e->facts),
                 'price' => is_numeric($e->document['price'] ?? null) ? (float) $e->document['price'] : null,
             ])->all(),
         ];

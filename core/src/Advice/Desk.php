@@ -33,6 +33,7 @@ final readonly class Desk
             'client' => $work->plan->client,
             'stage' => $stage,
             'limits' => Document::write($work->plan)['limits'],
+            'joinable' => $work->plan->hubs !== [] && array_filter(array_keys($work->plan->controllers), static fn (string $id): bool => $work->plan->controller($id)?->profile !== null) !== [],
             'stages' => Stages::of($work, $findings),
             'findings' => array_map(static fn (Finding $f): array => $f->toArray(), $findings),
             'ledger' => array_map(static fn (Figure $f): array => $f->toArray(), $ledger),

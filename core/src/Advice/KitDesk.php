@@ -38,7 +38,7 @@ final readonly class KitDesk
 
         return [
             'runs' => array_map(static fn (Run $run): array => [
-                'id' => $run->id, 'name' => $run->name(), 'length' => Figure::print($run->length(), 2),
+                'id' => $run->id, 'name' => $run->name(), 'length' => $work->plan->terms->say($run->length()),
                 'slots' => array_map(static fn (string $slot): array => self::slot($work, $run, $slot), self::SLOTS),
             ], array_values($work->plan->runs)),
             'owned' => array_map(static fn (Owned $o): array => ['kit' => $o->id, 'name' => ($work->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id, 'count' => $o->count], array_values($work->plan->owned)),

@@ -32,6 +32,7 @@ final readonly class Slate
                 $findings[] = new Finding('unsolved', Severity::Stop, $run->name().' has no solution', $trouble->getMessage(), new Place('wire', $id));
             }
         }
+        array_push($findings, ...self::trials($work));
         foreach (array_keys($work->plan->controllers) as $id) {
             if ($work->plan->controller($id)?->profile !== null && ! in_array($id, $work->joined, true)) {
                 $findings[] = new Finding('not-joined', Severity::Open, strtoupper($id).' is not joined yet', 'Nothing but its own key switches it so far.', new Place('join', $id));
@@ -39,6 +40,22 @@ final readonly class Slate
         }
 
         return Finding::worstFirst($findings);
+    }
+
+    /** @return list<Finding> solderless trial boards that are counted on for permanent work */
+    private static function trials(Work $work): array
+    {
+        $findings = [];
+        foreach (array_keys($work->plan->owned) as $id) {
+            $kit = $work->plan->kit[$id] ?? null;
+            if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
+                $findings[] = new Finding('trial', Severity::Watch, $kit->entry->name().' is for trying only',
+                    'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse protection, level shifter and capacitor.', new Place('kit', ''), null, null, 'common practice, no source',
+                    [new Fix('Do not count on it', ['kind' => 'SetOwned', 'kit' => $id, 'count' => 0])]);
+            }
+        }
+
+        return $findings;
     }
 
     /** @return list<Finding> */

@@ -16,6 +16,11 @@ use EmberDusk\Measure\Site\SiteReader;
  */
 final class TapeNotes
 {
+    private const KEPT = 120;
+
+    /** @var array<array-key, TapeSheet> by text */
+    private static array $kept = [];
+
     /** @var list<Leg> */
     private array $legs = [];
 
@@ -40,7 +45,17 @@ final class TapeNotes
         $this->site = new SiteReader;
     }
 
+    /** The same text gives the same sheet, and one answer of the server asks for it many times: the last ones are kept. */
     public static function read(string $text): TapeSheet
+    {
+        if (! isset(self::$kept[$text])) {
+            self::$kept = [$text => self::sheet($text)] + array_slice(self::$kept, 0, self::KEPT, true);
+        }
+
+        return self::$kept[$text];
+    }
+
+    private static function sheet(string $text): TapeSheet
     {
         $reader = new self;
         foreach (TapeWords::clauses($text) as $clause) {

@@ -13,7 +13,7 @@ const props = defineProps<{ answer: Answer; live: JoinAnswer | null }>();
 const { desk, reload } = provideDesk(props.answer);
 const { live, now, message, pointer, picture, begin, pace, act } = useLive(props.answer.job, props.live);
 const speed = computed(() => live.value?.speed ?? 1);
-const ready = computed(() => !desk.value.findings.some((f) => f.code === 'no-hub' || f.code === 'lacking') && desk.value.stages.some((s) => s.id === 'kit' && s.state !== 'unlit'));
+const ready = computed(() => desk.value.joinable);
 /** A name or room that was refused is told at its field. */
 const atField = computed(() => picture.value?.step.kind === 'name' && ['/name', '/room'].includes(pointer.value));
 const last = ref(1);

@@ -78,7 +78,7 @@ function step(event: KeyboardEvent): void {
             </div>
             <OptionTable v-if="view === 'side'" :run="run.id" />
             <TabGroup v-else :selected-index="open" @change="open = $event">
-                <h2 class="font-semibold">{{ run.name }} <span class="font-normal text-ink2"><span class="fig">{{ run.length }}</span> m, from supply to strip</span></h2>
+                <h2 class="font-semibold">{{ run.name }} <span class="font-normal text-ink2"><span class="fig">{{ run.length }}</span>, from supply to strip</span></h2>
                 <TabList class="mt-2">
                     <KitChain>
                         <Tab v-for="slot in slots" :key="slot.slot" v-slot="{ selected }" as="template">
