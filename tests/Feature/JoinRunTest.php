@@ -113,7 +113,7 @@ final class JoinRunTest extends TestCase
     {
         $this->act('power-on')->assertOk();
         $html = (string) $this->get("/jobs/{$this->job->id}/sheet")->assertOk()->getContent();
-        foreach (['revision 1', 'engine 1.0', 'Press PROG 5 times within 3 s', 'C1 switched on', '3 x 1.5 mm² flexible', 'not named yet', 'does not say that the installation complies'] as $words) {
+        foreach (['revision 1', 'engine '.\EmberDusk\Circuit\Engine::VERSION.'', 'Press PROG 5 times within 3 s', 'C1 switched on', '3 x 1.5 mm² flexible', 'not named yet', 'does not say that the installation complies'] as $words) {
             self::assertStringContainsString($words, $html);
         }
         $pdf = $this->get("/jobs/{$this->job->id}/sheet.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');

@@ -8,7 +8,6 @@ use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\WireDesk;
 use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
-use EmberDusk\Circuit\Parts;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Plan;
@@ -72,10 +71,8 @@ final class SolveCommand extends Command
     private static function nodes(Plan $plan): array
     {
         $nodes = [];
-        foreach ($plan->runs as $run) {
-            if (Parts::of($plan, $run) !== null) {
-                $nodes += Newton::solve(Engine::network($plan, $run))->nodes();
-            }
+        foreach (Engine::networks($plan) as $network) {
+            $nodes += Newton::solve($network)->nodes();
         }
 
         return $nodes;

@@ -19,7 +19,7 @@ final readonly class Facts
 {
     private const MOST = 4;
 
-    private const COLOURS = ['single' => 'single colour', 'tunable' => 'tunable white', 'rgb' => 'RGB', 'rgbw' => 'RGBW', 'rgbcct' => 'RGB and tunable white'];
+    private const COLOURS = ['single' => 'single colour', 'tunable' => 'tunable white', 'rgb' => 'RGB', 'rgbw' => 'RGBW', 'rgbcct' => 'RGB and tunable white', 'pixels' => 'pixels'];
 
     /** @return list<string> */
     public static function of(Entry $e): array

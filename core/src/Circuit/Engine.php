@@ -11,32 +11,39 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Trouble;
 
-/** Solves one run of a plan at full light: as planned, at both ends of what may be off, and with each feed open. */
+/** Solves an island of a plan at full light: as planned, at both ends of what may be off, and with each feed open. */
 final readonly class Engine
 {
     /** Goes up whenever the same plan may give other numbers; printed on what is handed over. */
-    public const VERSION = '1.0';
+    public const VERSION = '1.1';
 
     /** @throws Trouble when parts are missing or the circuit has no solution */
     public static function solve(Plan $plan, Run $run): RunResult
     {
-        $parts = self::parts($plan, $run);
-        $network = Wiring::of($plan, $run, $parts);
+        return self::island($plan, self::islandOf($plan, $run))[$run->id];
+    }
+
+    /**
+     * @return array<string, RunResult> by run
+     *
+     * @throws Trouble when the circuit has no solution
+     */
+    public static function island(Plan $plan, Island $island): array
+    {
+        $network = Wiring::of($plan, $island);
         $solution = Newton::solve($network);
         $open = [];
-        if (count($parts->tails) > 1 && self::couldOverload($plan, $parts, $network)) {
-            foreach (array_keys($parts->tails) as $feed) {
-                $without = Wiring::of($plan, $run, $parts, new Conditions(openFeed: $feed));
-                $open[] = Readings::cableAmps($without, Newton::solve($without));
-            }
+        foreach (self::openable($plan, $island, $network) as $feed) {
+            $without = Wiring::of($plan, $island, new Conditions(openFeed: $feed));
+            $open[] = Readings::cableAmps($without, Newton::solve($without));
         }
         $spread = [];
         foreach ([Conditions::poor(), Conditions::rich()] as $conditions) {
-            $other = Wiring::of($plan, $run, $parts, $conditions);
+            $other = Wiring::of($plan, $island, $conditions);
             $spread[] = Readings::light($other, Newton::solve($other));
         }
 
-        return Readings::of($plan, $run, $parts, $network, $solution, $spread, $open);
+        return Readings::of($plan, $island, $network, $solution, $spread, $open);
     }
 
     /**
@@ -46,64 +53,48 @@ final readonly class Engine
      */
     public static function nominal(Plan $plan, Run $run): RunResult
     {
-        $parts = self::parts($plan, $run);
-        $network = Wiring::of($plan, $run, $parts);
+        $island = self::islandOf($plan, $run);
+        $network = Wiring::of($plan, $island);
         $solution = Newton::solve($network);
         $light = Readings::light($network, $solution);
 
-        return Readings::of($plan, $run, $parts, $network, $solution, [$light, $light], []);
+        return Readings::of($plan, $island, $network, $solution, [$light, $light], [])[$run->id];
     }
 
     /** @throws Trouble when parts are missing */
     public static function network(Plan $plan, Run $run): Network
     {
-        return Wiring::of($plan, $run, self::parts($plan, $run));
+        return Wiring::of($plan, self::islandOf($plan, $run));
     }
 
-    /** @return list<Network> of every run that has all its parts */
+    /** @return list<Network> of every island */
     public static function networks(Plan $plan): array
     {
-        return array_values(array_map(
-            static fn (Run $run): Network => self::network($plan, $run),
-            array_filter($plan->runs, static fn (Run $run): bool => Parts::of($plan, $run) !== null),
-        ));
+        return array_map(static fn (Island $i): Network => Wiring::of($plan, $i), Island::all($plan));
     }
 
-    /**
-     * Whether some tail could carry too much with another feed open. No group has more across it than the supply's EMF;
-     * what they all take at that is more than any tail will ever carry, and mostly less than every tail may.
-     */
-    private static function couldOverload(Plan $plan, Parts $parts, Network $network): bool
+    /** Same circuit, same engine, same fingerprint: names, notes and other islands play no part. */
+    public static function fingerprint(Plan $plan, Island $island): string
     {
-        $most = $parts->controller->standbyAmps;
-        foreach ($network->stretches as $stretch) {
-            foreach ($stretch->loads as $load) {
-                $most += $stretch->groups * $load->evaluate([$network->sources[0]->emf])[0][0];
-            }
+        $feeds = array_filter($plan->feeds, static fn ($f): bool => isset($island->parts[$f->run]));
+        $cables = $island->cables();
+        $devices = array_fill_keys([...$island->supplies, ...$island->controllers], true);
+        $kit = [];
+        foreach ([...$cables, ...array_intersect_key($plan->supplies, $devices), ...array_intersect_key($plan->controllers, $devices)] as $thing) {
+            $kit[$thing->kit] = true;
         }
-        foreach ($parts->tails as $tail) {
-            if (($plan->cable($tail->kit)->conductor->capacity ?? 0.0) < $most) {
-                return true;
-            }
+        foreach ($island->parts as $parts) {
+            $kit[(string) $parts->run->strip] = true;
         }
-
-        return false;
-    }
-
-    /** Same circuit, same engine, same fingerprint: names, notes and other runs play no part. */
-    public static function fingerprint(Plan $plan, Run $run): string
-    {
-        $items = Document::items($plan);
         $of = [];
-        foreach ($items as $key => $item) {
+        foreach (Document::items($plan) as $key => $item) {
             [$list, $id] = explode('/', $key, 2);
             $mine = match ($list) {
-                'runs' => $id === $run->id,
-                'feeds' => ($item['run'] ?? null) === $run->id,
-                'supplies' => $id === $run->supply,
-                'controllers' => $id === $run->controller,
-                'cables' => true,
-                'kit' => true,
+                'runs' => isset($island->parts[$id]),
+                'feeds' => isset($feeds[$id]),
+                'supplies', 'controllers' => isset($devices[$id]),
+                'cables' => isset($cables[$id]),
+                'kit' => isset($kit[$id]),
                 default => false,
             };
             if ($mine) {
@@ -114,12 +105,41 @@ final readonly class Engine
         return hash('sha256', Json::compact([self::VERSION, $plan->limits->cableCelsius, $of]));
     }
 
-    private static function parts(Plan $plan, Run $run): Parts
+    /**
+     * Feeds that are worth leaving open: some tail could then carry too much. No group has more across it than the
+     * greatest EMF; what they all take at that is more than any tail will ever carry, and mostly less than every tail may.
+     *
+     * @return list<string>
+     */
+    private static function openable(Plan $plan, Island $island, Network $network): array
+    {
+        $most = array_sum(array_map(static fn (Draw $d): float => $d->amps, $network->draws));
+        $emf = max(array_map(static fn (Source $s): float => $s->emf, $network->sources) ?: [0.0]);
+        foreach ($network->stretches as $stretch) {
+            foreach ($stretch->loads as $load) {
+                $most += $stretch->groups * $load->evaluate([$emf])[0][0];
+            }
+        }
+        $feeds = [];
+        foreach ($island->parts as $parts) {
+            foreach ($parts->tails as $tail) {
+                if (count($parts->tails) > 1 && ($plan->cable($tail->kit)->conductor->capacity ?? 0.0) < $most) {
+                    array_push($feeds, ...array_keys($parts->tails));
+                    break;
+                }
+            }
+        }
+
+        return $feeds;
+    }
+
+    /** @throws Trouble that says what the run lacks */
+    public static function islandOf(Plan $plan, Run $run): Island
     {
         $lacking = Parts::lacking($plan, $run);
         $short = array_map(static fn (string $id): string => 'enough cores or channels at '.strtoupper($id), array_keys(Parts::short($plan, $run)));
 
-        return Parts::of($plan, $run)
+        return Island::of($plan, $run)
             ?? throw Trouble::at($run->id, $run->name().' cannot be computed yet. It lacks '.implode(', ', [...$lacking, ...$short]).'.');
     }
 }

@@ -15,7 +15,7 @@ final readonly class Netlist
         foreach ($islands as $network) {
             $name = static fn (int $node): string => $network->nodes[$node];
             foreach ($network->sources as $source) {
-                array_push($lines, ...$source->netlist($name($source->plus)));
+                array_push($lines, ...$source->netlist($name($source->plus), $name($source->minus)));
             }
             foreach ($network->resistors as $r) {
                 $lines[] = sprintf('R_%s %s %s %.12g', $r->name, $name($r->from), $name($r->to), $r->ohms);

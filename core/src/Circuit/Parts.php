@@ -12,16 +12,20 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** Everything that a run needs before it can be computed, found in the plan. */
+/** Everything that a run needs before it can be computed, found in the plan. A pixel strip needs no controller for its power. */
 final readonly class Parts
 {
-    /** @param  non-empty-array<string, LaidCable>  $tails by feed id */
+    /**
+     * @param  LaidCable|null  $trunk  from supply to controller; null for pixels
+     * @param  non-empty-array<string, LaidCable>  $tails by feed id
+     */
     private function __construct(
+        public Run $run,
         public Strip $strip,
         public CutMarks $marks,
         public Supply $supply,
-        public Controller $controller,
-        public LaidCable $trunk,
+        public ?Controller $controller,
+        public ?LaidCable $trunk,
         public array $tails,
     ) {
     }
@@ -32,34 +36,35 @@ final readonly class Parts
         $strip = $plan->strip($run->strip);
         $marks = $plan->cutMarks($run);
         $supply = $plan->supply($run->supply);
-        $controller = $plan->controller($run->controller);
-        $trunk = $plan->cableTo($run->controller ?? '');
         $tails = self::tails($plan, $run);
-        if ($strip === null || $marks === null || $supply === null || $controller === null || $trunk === null
-            || $tails === [] || self::lacking($plan, $run) !== [] || self::short($plan, $run) !== []) {
+        if ($strip === null || $marks === null || $supply === null || $tails === [] || self::lacking($plan, $run) !== [] || self::short($plan, $run) !== []) {
             return null;
         }
 
-        return new self($strip, $marks, $supply, $controller, $trunk, $tails);
+        return new self($run, $strip, $marks, $supply, $strip->switched() ? $plan->controller($run->controller) : null,
+            $strip->switched() ? $plan->cableTo($run->controller ?? '') : null, $tails);
     }
 
     /** @return list<string> what is not chosen yet: "a supply" */
     public static function lacking(Plan $plan, Run $run): array
     {
+        $switched = $plan->strip($run->strip)?->switched() ?? true;
+
         return array_values(array_filter([
             $plan->strip($run->strip) === null ? 'a strip' : null,
             $plan->supply($run->supply) === null ? 'a supply' : null,
-            $plan->controller($run->controller) === null ? 'a controller' : null,
-            $plan->cableTo($run->controller ?? '') === null || count(self::tails($plan, $run)) < max(1, count($plan->feedsOf($run))) ? 'cables' : null,
+            $switched && $plan->controller($run->controller) === null ? 'a controller' : null,
+            ($switched && $plan->cableTo($run->controller ?? '') === null) || count(self::tails($plan, $run)) < max(1, count($plan->feedsOf($run))) ? 'cables' : null,
         ]));
     }
 
     /** @return array<string, array{int, int}> cables and controllers with fewer cores or channels than the strip asks for: has, needs */
     public static function short(Plan $plan, Run $run): array
     {
-        $channels = count($plan->strip($run->strip)->channels ?? []);
+        $strip = $plan->strip($run->strip);
+        $channels = count($strip->channels ?? []);
         $needs = array_fill_keys(array_map(static fn (LaidCable $c): string => $c->id, self::tails($plan, $run)), $channels + 1);
-        $trunk = $plan->cableTo($run->controller ?? '');
+        $trunk = $strip?->switched() === false ? null : $plan->cableTo($run->controller ?? '');
         if ($trunk !== null) {
             $needs[$trunk->id] = 2;
         }
@@ -71,7 +76,7 @@ final readonly class Parts
             }
         }
         $controller = $plan->controller($run->controller);
-        if ($controller !== null && $controller->channels < $channels) {
+        if ($controller !== null && $strip?->switched() === true && $controller->channels < $channels) {
             $short[$run->controller ?? ''] = [$controller->channels, $channels];
         }
 

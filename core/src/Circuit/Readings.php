@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -11,32 +12,32 @@ use EmberDusk\Plan\Run;
 final readonly class Readings
 {
     /**
-     * @param  array{list<float>, list<float>}  $spread
+     * @param  list<array<string, list<float>>>  $spread  light by run, at poor and at rich conditions
      * @param  list<array<string, float>>  $open  amps by cable with one feed open each
+     * @return array<string, RunResult> by run
      */
-    public static function of(Plan $plan, Run $run, Parts $parts, Network $network, Solution $solution, array $spread, array $open): RunResult
+    public static function of(Plan $plan, Island $island, Network $network, Solution $solution, array $spread, array $open): array
     {
-        $source = $network->sources[0];
-        $cables = [];
-        foreach (self::cores($network, $plan) as $id => $cores) {
-            $amps = array_map(static fn (Resistor $r): float => abs($solution->amps($r)), $cores);
-            $back = max(array_slice($amps, 1) ?: [0.0]);
-            $cables[$id] = new CableResult($id, $amps[0], $back, ($amps[0] + $back) * $cores[0]->ohms,
-                max($amps[0], $back, ...array_map(static fn (array $a): float => $a[$id] ?? 0.0, $open)), $cores[0]->ohms);
-        }
-        $channelAmps = [];
-        foreach ($network->resistors as $r) {
-            if ($r->part === $run->controller && $r->name !== Wiring::name((string) $run->controller).'_com') {
-                $channelAmps[] = $solution->amps($r);
-            }
+        $cables = self::cables($plan, $network, $solution, $open);
+        $balance = self::balance($plan, $network, $solution);
+        $light = self::light($network, $solution);
+        $results = [];
+        foreach ($island->parts as $id => $parts) {
+            $run = $parts->run;
+            $mine = self::stretches($network, $id);
+            $source = self::source($network, (string) $run->supply);
+            $own = array_filter($cables, static fn (CableResult $c): bool => $c->id === $parts->trunk?->id
+                || array_filter($parts->tails, static fn (LaidCable $t): bool => $t->id === $c->id) !== []);
+            $results[$id] = new RunResult($parts->strip->pitch, $light[$id] ?? [], self::volts($mine, $solution), self::railAmps($network, $mine, $solution),
+                $own, self::feeds($plan, $parts, $network, $solution), self::channelAmps($run, $network, $solution),
+                $solution->across($source), $solution->delivered($source), [$spread[0][$id] ?? [], $spread[1][$id] ?? []], $balance,
+                array_sum(array_map($solution->loadWatts(...), array_keys($mine))), $solution->railWatts(array_keys($mine)), $solution->iterations);
         }
 
-        return new RunResult($parts->strip->pitch, self::light($network, $solution), self::volts($network, $solution),
-            self::railAmps($network, $solution), $cables, self::feeds($plan, $parts, $network, $solution), $channelAmps ?: [0.0],
-            $solution->volt($source->plus), $solution->delivered($source), $spread, self::balance($run, $network, $solution), $solution->iterations);
+        return $results;
     }
 
-    /** @return list<float> relative light by group */
+    /** @return array<string, list<float>> relative light of each group, by run */
     public static function light(Network $network, Solution $solution): array
     {
         $light = [];
@@ -44,7 +45,7 @@ final readonly class Readings
             $nominal = array_sum(array_map(static fn (Load $l): float => $l->nominalAmps(), $stretch->loads));
             $amps = $solution->groupAmps($n);
             foreach (array_keys($amps[0]) as $g) {
-                $light[] = array_sum(array_column($amps, $g)) / $nominal;
+                $light[$stretch->run][] = array_sum(array_column($amps, $g)) / $nominal;
             }
         }
 
@@ -62,6 +63,36 @@ final readonly class Readings
         return $amps;
     }
 
+    /**
+     * @param  list<array<string, float>>  $open
+     * @return array<string, CableResult>
+     */
+    private static function cables(Plan $plan, Network $network, Solution $solution, array $open): array
+    {
+        $cables = [];
+        foreach (self::cores($network, $plan) as $id => $cores) {
+            $amps = array_map(static fn (Resistor $r): float => abs($solution->amps($r)), $cores);
+            $back = max(array_slice($amps, 1) ?: [0.0]);
+            $cables[$id] = new CableResult($id, $amps[0], $back, ($amps[0] + $back) * $cores[0]->ohms,
+                max($amps[0], $back, ...array_map(static fn (array $a): float => $a[$id] ?? 0.0, $open)), $cores[0]->ohms);
+        }
+
+        return $cables;
+    }
+
+    /** @return non-empty-list<float> through the controller's channels; what the supply gives where there is none */
+    private static function channelAmps(Run $run, Network $network, Solution $solution): array
+    {
+        $amps = [];
+        foreach ($network->resistors as $r) {
+            if ($r->part === $run->controller && $r->name !== Wiring::name((string) $run->controller).'_com') {
+                $amps[] = $solution->amps($r);
+            }
+        }
+
+        return $amps ?: [0.0];
+    }
+
     /** @return array<string, non-empty-list<Resistor>> */
     private static function cores(Network $network, Plan $plan): array
     {
@@ -75,23 +106,46 @@ final readonly class Readings
         return $cores;
     }
 
-    /** @return non-empty-list<list<float>> */
-    private static function volts(Network $network, Solution $solution): array
+    private static function source(Network $network, string $id): Source
     {
-        $stretches = array_map($solution->groupVolts(...), array_keys($network->stretches));
+        foreach ($network->sources as $source) {
+            if ($source->name === Wiring::name($id)) {
+                return $source;
+            }
+        }
+
+        return $network->sources[0];
+    }
+
+    /** @return array<int, Stretch> of a run, by their numbers in the network */
+    private static function stretches(Network $network, string $run): array
+    {
+        return array_filter($network->stretches, static fn (Stretch $s): bool => $s->run === $run);
+    }
+
+    /**
+     * @param  array<int, Stretch>  $stretches
+     * @return non-empty-list<list<float>>
+     */
+    private static function volts(array $stretches, Solution $solution): array
+    {
+        $parts = array_map($solution->groupVolts(...), array_keys($stretches));
 
         return array_map(
-            static fn (int $c): array => array_merge(...array_map(static fn (array $volts): array => $volts[$c] ?? [], $stretches)),
-            array_keys($stretches[0] ?? [[]]),
+            static fn (int $c): array => array_merge(...array_map(static fn (array $volts): array => $volts[$c] ?? [], $parts)),
+            array_keys($parts[0] ?? [[]]),
         );
     }
 
-    /** @return list<float> */
-    private static function railAmps(Network $network, Solution $solution): array
+    /**
+     * @param  array<int, Stretch>  $stretches
+     * @return list<float>
+     */
+    private static function railAmps(Network $network, array $stretches, Solution $solution): array
     {
         $nodes = $solution->nodes();
         $amps = [];
-        foreach ($network->stretches as $s) {
+        foreach ($stretches as $s) {
             for ($g = 0; $g < $s->groups; $g++) {
                 $last = $g === $s->groups - 1;
                 $next = $last ? $solution->volt($s->end[0]) : $nodes[$s->node($g + 1, 0)];
@@ -117,18 +171,18 @@ final readonly class Readings
         return $feeds;
     }
 
-    private static function balance(Run $run, Network $network, Solution $solution): Balance
+    private static function balance(Plan $plan, Network $network, Solution $solution): Balance
     {
         $emf = $inside = 0.0;
         foreach ($network->sources as $source) {
             $amps = $solution->delivered($source);
             $emf += $source->emf * $amps;
-            $inside += ($source->emf - $solution->volt($source->plus)) * $amps;
+            $inside += ($source->emf - $solution->across($source)) * $amps;
         }
         $cables = $controller = $load = 0.0;
         foreach ($network->resistors as $r) {
             $watts = $solution->amps($r) ** 2 * $r->ohms;
-            if ($r->part === $run->controller) {
+            if (isset($plan->controllers[$r->part])) {
                 $controller += $watts;
             } else {
                 $cables += $watts;
@@ -141,6 +195,6 @@ final readonly class Readings
             $load += $solution->loadWatts($n);
         }
 
-        return new Balance($emf, $inside, $cables, $controller, $solution->railWatts(), $load);
+        return new Balance($emf, $inside, $cables, $controller, $solution->railWatts(array_keys($network->stretches)), $load);
     }
 }

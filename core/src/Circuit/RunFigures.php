@@ -116,9 +116,9 @@ final readonly class RunFigures
     {
         $metres = count($r->light) * $r->pitch;
 
-        return new Figure('Heat of the strip', ($r->balance->load + $r->balance->rails) / $metres, 'W/m', 1, '(P + Pr) / L', [
-            new Input('P', 'LEDs and their resistors', $r->balance->load, 'W'),
-            new Input('Pr', 'copper of the strip', $r->balance->rails, 'W'),
+        return new Figure('Heat of the strip', ($r->loadWatts + $r->railWatts) / $metres, 'W/m', 1, '(P + Pr) / L', [
+            new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W'),
+            new Input('Pr', 'copper of the strip', $r->railWatts, 'W'),
             new Input('L', 'lit length', $metres, 'm'),
         ], self::SOLVED.' Mean over the run; what leaves as light is counted as heat.');
     }

@@ -17,6 +17,9 @@ final readonly class RunResult
      * @param  array<string, FeedResult>  $feeds
      * @param  non-empty-list<float>  $channelAmps  through the controller
      * @param  array{list<float>, list<float>}  $spread  light at poor and at rich conditions
+     * @param  Balance  $balance  of the whole island
+     * @param  float  $loadWatts  of this run's groups
+     * @param  float  $railWatts  lost in this run's copper
      */
     public function __construct(
         public float $pitch,
@@ -30,6 +33,8 @@ final readonly class RunResult
         public float $supplyAmps,
         public array $spread,
         public Balance $balance,
+        public float $loadWatts,
+        public float $railWatts,
         public int $iterations,
     ) {
     }

@@ -34,9 +34,15 @@ final readonly class Solution
         return ($this->volts[$r->from] - $this->volts[$r->to]) / $r->ohms;
     }
 
+    /** Volts between a supply's terminals. */
+    public function across(Source $source): float
+    {
+        return $this->volts[$source->plus] - $this->volts[$source->minus];
+    }
+
     public function delivered(Source $source): float
     {
-        return $source->at($this->volts[$source->plus])[0];
+        return $source->at($this->across($source))[0];
     }
 
     /** @return non-empty-list<list<float>> volts across each group of a stretch, by channel */
@@ -67,11 +73,16 @@ final readonly class Solution
         return $nodes;
     }
 
-    /** Watts turned to heat in the rails of all stretches. */
-    public function railWatts(): float
+    /**
+     * Watts turned to heat in the rails of some stretches.
+     *
+     * @param  list<int>  $stretches  numbers
+     */
+    public function railWatts(array $stretches): float
     {
         $watts = 0.0;
-        foreach ($this->ladders as $n => $ladder) {
+        foreach ($stretches as $n) {
+            $ladder = $this->ladders[$n];
             // What goes in at the pads and is not taken by the loads stays in the copper.
             foreach (Terminals::amps($ladder, $this->volts) as $node => $amps) {
                 $watts += $this->volts[$node] * $amps;

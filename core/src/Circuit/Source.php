@@ -18,11 +18,12 @@ final readonly class Source
         public float $emf,
         public float $ohms,
         public float $limit,
+        public int $minus = 0,
     ) {
         $this->soft = 0.01 * $limit;
     }
 
-    /** @return array{float, float} amps delivered at so many terminal volts, and how they fall per volt */
+    /** @return array{float, float} amps delivered at so many volts between its terminals, and how they fall per volt */
     public function at(float $volts): array
     {
         $y = ($this->emf - $volts) / $this->ohms;
@@ -35,13 +36,13 @@ final readonly class Source
     }
 
     /** @return list<string> */
-    public function netlist(string $plus): array
+    public function netlist(string $plus, string $minus): array
     {
-        $y = sprintf('((%.12g-V(%s))/%.12g)', $this->emf, $plus, $this->ohms);
+        $y = sprintf($minus === '0' ? '((%.12g-V(%s))/%.12g)' : '((%1$.12g-V(%2$s,%4$s))/%3$.12g)', $this->emf, $plus, $this->ohms, $minus);
         $over = sprintf('(%s-%.12g)', $y, $this->limit);
 
         return [
-            sprintf('B_%s 0 %s I=%s-max(0,%s)-%.12g*ln(1+exp(-abs(%s)/%.12g))', $this->name, $plus, $y, $over, $this->soft, $over, $this->soft),
+            sprintf('B_%s %s %s I=%s-max(0,%s)-%.12g*ln(1+exp(-abs(%s)/%.12g))', $this->name, $minus, $plus, $y, $over, $this->soft, $over, $this->soft),
             sprintf('.nodeset V(%s)=%.12g', $plus, $this->emf),
         ];
     }

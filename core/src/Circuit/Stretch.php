@@ -11,6 +11,7 @@ namespace EmberDusk\Circuit;
 final readonly class Stretch
 {
     /**
+     * @param  string  $run  its run's id
      * @param  string  $prefix  of its groups' node names
      * @param  int  $first  number of its first group in the run
      * @param  float  $pitch  metres
@@ -21,6 +22,7 @@ final readonly class Stretch
      * @param  non-empty-list<int>  $end  terminals of the pad after it
      */
     public function __construct(
+        public string $run,
         public string $prefix,
         public int $first,
         public int $groups,

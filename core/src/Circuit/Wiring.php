@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Circuit\Loads\ConstantCurrent;
 use EmberDusk\Circuit\Loads\ResistorLimited;
+use EmberDusk\Kit\Channel;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Measure\Copper;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Plan\Run;
 
 /**
- * Turns a run of the plan with all that feeds it into a network: supply, trunk, controller, tails, strip.
+ * Turns an island of the plan into a network: supplies, trunks, controllers, tails, strips.
  *
  * Every core of a cable is one resistor, joint + r(T) l + joint; the joints are soldered.
  */
@@ -20,25 +22,26 @@ final class Wiring
     /** Ohm of a soldered or crimped joint (common practice, no source). */
     public const SOLDER = 0.001;
 
-    /** @var array<int, non-empty-list<int>> terminals by pad */
-    private array $pads = [];
+    /** @var array<string, non-empty-list<int>> what a cable can begin at: + and - of supplies, common and channels of controllers */
+    private array $outputs = [];
 
-    private readonly string $prefix;
+    /** @var array<string, non-empty-list<int>> + and - of controllers */
+    private array $inputs = [];
+
+    /** @var array<string, array<int, non-empty-list<int>>> terminals by run and pad; at a cut pad those of the zone after it */
+    private array $pads = [];
 
     private function __construct(
         private readonly Plan $plan,
-        private readonly Run $run,
-        private readonly Parts $parts,
         private readonly Conditions $conditions,
         private readonly Network $network,
     ) {
-        $this->prefix = 'r_'.self::name($run->id);
     }
 
-    public static function of(Plan $plan, Run $run, Parts $parts, Conditions $conditions = new Conditions): Network
+    public static function of(Plan $plan, Island $island, Conditions $conditions = new Conditions): Network
     {
-        $wiring = new self($plan, $run, $parts, $conditions, new Network);
-        $wiring->lay();
+        $wiring = new self($plan, $conditions, new Network);
+        $wiring->lay($island);
 
         return $wiring->network;
     }
@@ -49,62 +52,106 @@ final class Wiring
         return str_replace('-', '_', $id);
     }
 
-    private function lay(): void
+    /** What the names of a run's nodes begin with. */
+    public static function prefix(string $run): string
     {
-        $net = $this->network;
-        $supply = $this->parts->supply;
-        $emf = $supply->volts * $this->conditions->supply;
-        $s = self::name((string) $this->run->supply);
-        $c = self::name((string) $this->run->controller);
-        $plus = $net->node("{$s}_p", $emf);
-        $net->sources[] = new Source($s, $plus, $emf, $supply->sourceOhms, $supply->limitAmps);
+        return 'r_'.self::name($run);
+    }
 
-        $controller = $this->parts->controller;
-        $in = $net->node("{$c}_p", $emf);
-        $minus = $net->node("{$c}_m", 0.0);
-        $this->cores($this->parts->trunk, [[$plus, $in], [0, $minus]]);
-        if ($controller->standbyAmps > 0) {
-            $net->draws[] = new Draw("{$c}_standby", $in, $minus, $controller->standbyAmps);
+    private function lay(Island $island): void
+    {
+        foreach ($island->supplies as $n => $id) {
+            $this->supply($id, $n === 0);
         }
-        $out = [$net->node("{$c}_com", $emf)];
-        $net->resistor("{$c}_com", (string) $this->run->controller, $in, $out[0], $controller->commonOhms);
-        foreach ($this->parts->strip->channels as $n => $_) {
-            $out[] = $net->node("{$c}_".($n + 1), 0.0);
-            $net->resistor("{$c}_".($n + 1), (string) $this->run->controller, $out[$n + 1], $minus, $controller->channelOhms);
+        foreach ($island->controllers as $id) {
+            $this->controller($id, $island);
         }
-        $this->strip($emf);
-        foreach ($this->parts->tails as $id => $cable) {
-            if ($id !== $this->conditions->openFeed) {
-                $pad = $this->pads[$this->plan->feeds[$id]->pad];
-                $this->cores($cable, array_map(static fn (int $from, int $to): array => [$from, $to], $out, $pad));
+        foreach ($island->parts as $id => $parts) {
+            $this->strip($id, $parts);
+        }
+        foreach ($island->cables() as $cable) {
+            $to = $this->inputs[$cable->to] ?? null;
+            if ($to === null && $cable->to !== $this->conditions->openFeed) {
+                $feed = $this->plan->feeds[$cable->to];
+                $to = $this->pads[$feed->run][$feed->pad];
+            }
+            if ($to !== null) {
+                $this->cores($cable, array_map(static fn (int $a, int $b): array => [$a, $b], array_slice($this->outputs[$cable->from], 0, count($to)), $to));
             }
         }
     }
 
-    /** Pads that are cut or fed become nodes; between them lie stretches, between sections jumper leads. */
-    private function strip(float $emf): void
+    private function supply(string $id, bool $ground): void
     {
-        $fed = [];
-        foreach ($this->parts->tails as $id => $_) {
+        $supply = $this->plan->supply($id);
+        if ($supply === null) {
+            return;
+        }
+        $emf = $supply->volts * $this->conditions->supply;
+        $s = self::name($id);
+        $plus = $this->network->node("{$s}_p", $emf);
+        $minus = $ground ? 0 : $this->network->node("{$s}_m", 0.0);
+        $this->network->sources[] = new Source($s, $plus, $emf, $supply->sourceOhms, $supply->limitAmps, $minus);
+        $this->outputs[$id] = [$plus, $minus];
+    }
+
+    /** Its outputs are as many as the strips on it have channels. */
+    private function controller(string $id, Island $island): void
+    {
+        $controller = $this->plan->controller($id);
+        if ($controller === null) {
+            return;
+        }
+        $channels = 0;
+        $emf = 0.0;
+        foreach ($island->parts as $parts) {
+            if ($parts->run->controller === $id && $parts->controller !== null) {
+                $channels = max($channels, count($parts->strip->channels));
+                $emf = $parts->supply->volts * $this->conditions->supply;
+            }
+        }
+        $net = $this->network;
+        $c = self::name($id);
+        $in = $net->node("{$c}_p", $emf);
+        $minus = $net->node("{$c}_m", 0.0);
+        $this->inputs[$id] = [$in, $minus];
+        if ($controller->standbyAmps > 0) {
+            $net->draws[] = new Draw("{$c}_standby", $in, $minus, $controller->standbyAmps);
+        }
+        $out = [$net->node("{$c}_com", $emf)];
+        $net->resistor("{$c}_com", $id, $in, $out[0], $controller->commonOhms);
+        for ($n = 1; $n <= $channels; $n++) {
+            $out[] = $net->node("{$c}_{$n}", 0.0);
+            $net->resistor("{$c}_{$n}", $id, $out[$n], $minus, $controller->channelOhms);
+        }
+        $this->outputs[$id] = $out;
+    }
+
+    /** Pads that are cut or fed become nodes; between them lie stretches, between sections jumper leads. */
+    private function strip(string $run, Parts $parts): void
+    {
+        $fed = array_fill_keys($parts->run->zones, true);
+        foreach (array_keys($parts->tails) as $id) {
             $fed[$this->plan->feeds[$id]->pad] = true;
         }
-        $marks = $this->parts->marks;
-        $pad = 0;
-        $group = 0;
-        foreach ($marks->groups as $section => $count) {
-            $previous = $this->pad($pad, $emf);
+        $emf = $parts->supply->volts * $this->conditions->supply;
+        $pad = $group = 0;
+        foreach ($parts->marks->groups as $section => $count) {
+            $previous = $this->pad($run, $parts, $pad, $emf);
             $last = $pad;
             for ($n = 1; $n <= $count; $n++) {
                 $pad++;
                 if ($n === $count || isset($fed[$pad])) {
-                    $next = $this->pad($pad, $emf);
-                    $this->stretch($group, $pad - $last, $previous, $next);
+                    $next = $this->pad($run, $parts, $pad, $emf);
+                    // Where the + is cut, this stretch ends at a + of its own; the returns go through.
+                    $end = in_array($pad, $parts->run->zones, true) ? [$this->network->node(self::prefix($run)."_a{$pad}_q", $emf), ...array_slice($next, 1)] : $next;
+                    $this->stretch($run, $parts->strip, $group, $pad - $last, $previous, $end);
                     $group += $pad - $last;
                     [$previous, $last] = [$next, $pad];
                 }
             }
-            if ($section < count($marks->groups) - 1) {
-                $this->jumper($section, $previous, $this->pad($pad + 1, $emf), $marks->jumps[$section]);
+            if ($section < count($parts->marks->groups) - 1) {
+                $this->jumper($run, $parts, $section, $previous, $this->pad($run, $parts, $pad + 1, $emf), $parts->marks->jumps[$section]);
                 $pad++;
             }
         }
@@ -114,37 +161,40 @@ final class Wiring
      * @param  non-empty-list<int>  $start
      * @param  non-empty-list<int>  $end
      */
-    private function stretch(int $first, int $groups, array $start, array $end): void
+    private function stretch(string $run, Strip $strip, int $first, int $groups, array $start, array $end): void
     {
-        $strip = $this->parts->strip;
-        $loads = array_map(static fn ($channel): ResistorLimited => new ResistorLimited(
-            $strip->volts, $strip->nominalAmps($channel), $strip->leds, $strip->ledVolts, $strip->slope,
-        ), $strip->channels);
         // Only rails reckoned from copper at 20 °C know what warmth does to them.
         $rails = $this->conditions->rail * ($strip->copperRails ? Copper::factor($this->plan->limits->cableCelsius) : 1.0);
-        $this->network->stretches[] = new Stretch($this->prefix, $first, $groups, $strip->pitch,
-            $strip->plusRail * $rails, $strip->returnRail * $rails, $loads, $start, $end);
+        $this->network->stretches[] = new Stretch($run, self::prefix($run), $first, $groups, $strip->pitch,
+            $strip->plusRail * $rails, $strip->returnRail * $rails, array_map(static fn (Channel $c): Load => self::load($strip, $c), $strip->channels), $start, $end);
+    }
+
+    private static function load(Strip $strip, Channel $channel): Load
+    {
+        return $strip->pixels === null
+            ? new ResistorLimited($strip->volts, $strip->nominalAmps($channel), $strip->leds, $strip->ledVolts, $strip->slope)
+            : new ConstantCurrent($strip->pixels->amps + $strip->pixels->idle, $strip->pixels->turnOn, $strip->pixels->full);
     }
 
     /** @return non-empty-list<int> terminals */
-    private function pad(int $pad, float $emf): array
+    private function pad(string $run, Parts $parts, int $pad, float $emf): array
     {
-        if (! isset($this->pads[$pad])) {
-            $terminals = [$this->network->node("{$this->prefix}_a{$pad}_p", $emf)];
-            foreach ($this->parts->strip->channels as $n => $_) {
-                $terminals[] = $this->network->node("{$this->prefix}_a{$pad}_".($n + 1), 0.0);
+        if (! isset($this->pads[$run][$pad])) {
+            $name = self::prefix($run)."_a{$pad}";
+            $terminals = [$this->network->node("{$name}_p", $emf)];
+            foreach ($parts->strip->channels as $n => $_) {
+                $terminals[] = $this->network->node("{$name}_".($n + 1), 0.0);
             }
-            $this->pads[$pad] = $terminals;
+            $this->pads[$run][$pad] = $terminals;
         }
 
-        return $this->pads[$pad];
+        return $this->pads[$run][$pad];
     }
 
     /** @param  list<array{int, int}>  $ends of each core */
     private function cores(LaidCable $cable, array $ends): void
     {
-        $kit = $this->plan->cable($cable->kit);
-        $ohms = 2 * self::SOLDER + ($kit?->conductor->ohms($cable->length, $this->plan->limits->cableCelsius) ?? 0.0);
+        $ohms = $this->ohms($cable, $cable->length);
         foreach ($ends as $n => [$from, $to]) {
             $this->network->resistor(self::name($cable->id).'_'.($n + 1), $cable->id, $from, $to, $ohms);
         }
@@ -156,12 +206,16 @@ final class Wiring
      * @param  non-empty-list<int>  $from
      * @param  non-empty-list<int>  $to
      */
-    private function jumper(int $section, array $from, array $to, float $length): void
+    private function jumper(string $run, Parts $parts, int $section, array $from, array $to, float $length): void
     {
-        $tail = $this->parts->tails[array_key_first($this->parts->tails)];
-        $ohms = 2 * self::SOLDER + ($this->plan->cable($tail->kit)?->conductor->ohms($length, $this->plan->limits->cableCelsius) ?? 0.0);
+        $ohms = $this->ohms($parts->tails[array_key_first($parts->tails)], $length);
         foreach ($from as $t => $node) {
-            $this->network->resistor("{$this->prefix}_j{$section}_{$t}", 'jumper', $node, $to[$t], $ohms);
+            $this->network->resistor(self::prefix($run)."_j{$section}_{$t}", 'jumper', $node, $to[$t], $ohms);
         }
+    }
+
+    private function ohms(LaidCable $cable, float $length): float
+    {
+        return 2 * self::SOLDER + ($this->plan->cable($cable->kit)?->conductor->ohms($length, $this->plan->limits->cableCelsius) ?? 0.0);
     }
 }

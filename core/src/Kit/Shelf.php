@@ -32,6 +32,7 @@ final readonly class Shelf
 
         return match ($kind->kind) {
             'strip' => Strip::read($f),
+            'pixels' => Strip::ofPixels($f),
             'supply' => Supply::read($f),
             'cable' => Cable::read($f),
             'controller' => Controller::read($f),

@@ -34,7 +34,20 @@ final readonly class Strip implements Entry
         public float $returnRail,
         public array $channels,
         public bool $copperRails = false,
+        public ?PixelGroup $pixels = null,
     ) {
+    }
+
+    /** A pixel strip, as its supply sees it: + and - only, one current for all colours. */
+    public static function ofPixels(Fields $f): self
+    {
+        $pixels = PixelGroup::read($f);
+        $volts = $f->number('volts', 3, 60);
+        $pitch = $f->number('pitch', 0.003, 2);
+        $rails = Rails::read($f, 1, $pixels->turnOn);
+
+        return new self($f->string('id'), $f->string('name'), $volts, $pitch, 0, 0.0, self::SLOPE, $rails->plus, $rails->return,
+            [new Channel('all colours', ($pixels->amps + $pixels->idle) * $volts / $pitch, '#ffe9c8')], $rails->copper, $pixels);
     }
 
     public static function read(Fields $f): self
@@ -64,10 +77,16 @@ final readonly class Strip implements Entry
         return $strip;
     }
 
+    /** Whether it is switched by a controller's channels; pixels switch themselves and hang on the supply. */
+    public function switched(): bool
+    {
+        return $this->pixels === null;
+    }
+
     /** single, tunable, rgb, rgbw or rgbcct, by the number of its channels. */
     public function colours(): string
     {
-        return [1 => 'single', 2 => 'tunable', 3 => 'rgb', 4 => 'rgbw', 5 => 'rgbcct'][count($this->channels)] ?? 'rgbcct';
+        return $this->pixels !== null ? 'pixels' : [1 => 'single', 2 => 'tunable', 3 => 'rgb', 4 => 'rgbw', 5 => 'rgbcct'][count($this->channels)] ?? 'rgbcct';
     }
 
     public function id(): string

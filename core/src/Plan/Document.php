@@ -96,7 +96,7 @@ final readonly class Document
     {
         return ['id' => $r->id, 'place' => $r->place, 'word' => $r->word, 'sections' => $r->sections, 'jumps' => $r->jumps,
             'mounting' => $r->mounting, 'light' => $r->light, 'height' => $r->height,
-            'part' => $r->part, 'parts' => $r->parts, 'cap' => $r->cap, 'capChecked' => $r->capChecked,
+            'part' => $r->part, 'parts' => $r->parts, 'cap' => $r->cap, 'capChecked' => $r->capChecked, 'zones' => $r->zones,
             'strip' => $r->strip, 'supply' => $r->supply, 'controller' => $r->controller];
     }
 
@@ -114,7 +114,8 @@ final readonly class Document
         return new Run($r->string('id'), $r->string('place'), $r->string('word', 24), $sections, $jumps,
             $r->stringOrNull('strip'), $r->stringOrNull('supply'), $r->stringOrNull('controller'),
             self::mounting($r), $r->string('light', 10), $r->numberOrNull('height', 0, 1000),
-            $r->whole('part', 1, 8), $r->whole('parts', 1, 8), $r->number('cap', 0.2, 1), $r->flag('capChecked'));
+            $r->whole('part', 1, 8), $r->whole('parts', 1, 8), $r->number('cap', 0.2, 1), $r->flag('capChecked'),
+            array_map(static fn (float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)));
     }
 
     /** @return list<string> */

@@ -42,7 +42,7 @@ final readonly class Invariants
         self::units($plan, 'controllers', $plan->controllers, Controller::class);
         self::units($plan, 'hubs', $plan->hubs, Hub::class);
         self::units($plan, 'cables', $plan->cables, Cable::class);
-        self::oneRunEach($plan);
+        self::shared($plan);
         self::feeds($plan);
         self::cables($plan);
         foreach (array_keys($plan->lights) as $n => $id) {
@@ -61,15 +61,22 @@ final readonly class Invariants
         }
     }
 
-    /** A supply and a controller serve one run each, as far as this version computes. */
-    private static function oneRunEach(Plan $plan): void
+    /** Runs of one controller share its supply, and their strips are of one kind; zones are cut inside pixel runs only. */
+    private static function shared(Plan $plan): void
     {
-        $taken = [];
+        $first = [];
         foreach (array_values($plan->runs) as $n => $run) {
-            foreach (['supply' => $run->supply, 'controller' => $run->controller] as $field => $id) {
-                self::need($id === null || ! isset($taken["{$field} {$id}"]), "/runs/{$n}/{$field}", "“{$id}” serves another run already.");
-                $taken["{$field} {$id}"] = true;
+            $strip = $plan->strip($run->strip);
+            foreach ($run->zones as $k => $pad) {
+                self::need($strip !== null && ! $strip->switched() && $pad < ($plan->cutMarks($run)?->lastPad() ?? 0), "/runs/{$n}/zones/{$k}", 'The + is cut inside a pixel run only.');
             }
+            if ($run->controller === null || $strip?->switched() === false) {
+                continue;
+            }
+            $other = $first[$run->controller] ??= $run;
+            self::need($other->supply === $run->supply, "/runs/{$n}/supply", "“{$run->controller}” drives another run from another supply.");
+            $of = $plan->strip($other->strip);
+            self::need($of === null || $strip === null || count($of->channels) === count($strip->channels), "/runs/{$n}/strip", "“{$run->controller}” drives a strip of another kind already.");
         }
     }
 
@@ -98,8 +105,9 @@ final readonly class Invariants
         foreach (array_values($plan->cables) as $n => $cable) {
             $trunk = isset($plan->supplies[$cable->from], $plan->controllers[$cable->to])
                 && array_filter($plan->runs, static fn (Run $r): bool => $r->supply === $cable->from && $r->controller === $cable->to) !== [];
-            $tail = isset($plan->controllers[$cable->from], $plan->feeds[$cable->to])
-                && $plan->runs[$plan->feeds[$cable->to]->run]->controller === $cable->from;
+            $run = isset($plan->feeds[$cable->to]) ? $plan->runs[$plan->feeds[$cable->to]->run] : null;
+            $pixels = $run !== null && $plan->strip($run->strip)?->switched() === false;
+            $tail = $run !== null && ($pixels ? isset($plan->supplies[$cable->from]) : isset($plan->controllers[$cable->from]) && $run->controller === $cable->from);
             self::need($trunk || $tail, "/cables/{$n}/to", "A cable goes from a run’s supply to its controller, or from that to one of its feeds, not from “{$cable->from}” to “{$cable->to}”.");
             self::need(! isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
             $ends[$cable->to] = true;

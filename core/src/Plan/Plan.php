@@ -125,6 +125,12 @@ final readonly class Plan
         return $this->entry($kit, Cable::class);
     }
 
+    /** What the cables to a run's feeds begin at: its controller, or for pixels its supply. */
+    public function origin(Run $run): ?string
+    {
+        return $this->strip($run->strip)?->switched() === false ? $run->supply : $run->controller;
+    }
+
     /** The cut marks of a run, once its strip is chosen. */
     public function cutMarks(Run $run): ?CutMarks
     {

@@ -18,6 +18,7 @@ final readonly class Run
      * @param  float|null  $height  metres above the floor
      * @param  int  $part  which of the equal parts that the measured run is cut into, each with a controller of its own
      * @param  float  $cap  share of full load that the supply is sized for
+     * @param  list<int>  $zones  pads where the + rail is cut and the returns are not, so that two supplies never meet
      * @param  bool  $capChecked  whether the limit that the cap needs was set in the controller and checked
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class Run
         public int $parts = 1,
         public float $cap = 1.0,
         public bool $capChecked = false,
+        public array $zones = [],
     ) {
     }
 
@@ -56,14 +58,14 @@ final readonly class Run
     public function measured(array $sections, array $jumps): self
     {
         return new self($this->id, $this->place, $this->word, $sections, $jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked);
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones);
     }
 
     /** As the notes describe it; as nobody has described it without a note. */
     public function described(?RunNote $note): self
     {
         return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $note->mounting ?? [], $note->light ?? '', $note?->height, $this->part, $this->parts, $this->cap, $this->capChecked);
+            $note->mounting ?? [], $note->light ?? '', $note?->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones);
     }
 
     public function equipped(?string $strip = null, ?string $supply = null, ?string $controller = null): self
@@ -80,7 +82,7 @@ final readonly class Run
     public function capped(float $cap, bool $checked): self
     {
         return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $cap, $checked);
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $cap, $checked, $this->zones);
     }
 
     /** One of several equal parts, with nothing chosen for it yet. */
@@ -89,9 +91,16 @@ final readonly class Run
         return new self($id, $this->place, $this->word, $this->sections, $this->jumps, null, null, null, $this->mounting, $this->light, $this->height, $part, $parts);
     }
 
+    /** @param  list<int>  $zones */
+    public function cut(array $zones): self
+    {
+        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $zones);
+    }
+
     private function holding(?string $strip, ?string $supply, ?string $controller): self
     {
         return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $strip, $supply, $controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked);
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones);
     }
 }

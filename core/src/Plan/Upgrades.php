@@ -27,6 +27,6 @@ final readonly class Upgrades
         $runs = is_array($document['runs'] ?? null) ? $document['runs'] : [];
 
         return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [],
-            'runs' => array_map(static fn (mixed $run): mixed => is_array($run) ? $run + ['mounting' => [], 'light' => '', 'height' => null, 'part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false] : $run, $runs)] + $document;
+            'runs' => array_map(static fn (mixed $run): mixed => is_array($run) ? $run + ['mounting' => [], 'light' => '', 'height' => null, 'part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false, 'zones' => []] : $run, $runs)] + $document;
     }
 }

@@ -81,7 +81,7 @@ final class EngineTest extends TestCase
     public function test_a_fingerprint_knows_the_circuit_and_nothing_else(): void
     {
         $plan = Demo::plan();
-        $print = static fn ($p): string => Engine::fingerprint($p, $p->run('cove'));
+        $print = static fn ($p): string => Engine::fingerprint($p, Engine::islandOf($p, $p->run('cove')));
         self::assertSame($print($plan), $print(Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'Else', 'client' => ''])));
         self::assertNotSame($print($plan), $print(Demo::with($plan, ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 3.3])));
         self::assertNotSame($print($plan), $print(Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 1])));

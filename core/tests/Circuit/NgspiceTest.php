@@ -7,6 +7,7 @@ namespace EmberDusk\Tests\Circuit;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -40,6 +41,28 @@ final class NgspiceTest extends TestCase
         yield 'RGB starved at 12 V, 8 m from one end' => [static fn (): Plan => Demo::run('8', 'strip-rgb-12', 'supply-12-360', 'controller-wifi-4', 'cable-4x075')];
         yield 'RGBW ring fed at four points' => [static fn (): Plan => Demo::with(Demo::run('12.8', 'strip-rgbw-24', 'supply-24-480', 'controller-zigbee-4', 'cable-5x075'),
             ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends'], ['kind' => 'AddFeed', 'run' => 'line', 'at' => 4.2], ['kind' => 'AddFeed', 'run' => 'line', 'at' => 8.7])];
+        $two = static fn (string $first, string $second, string $strip = 'strip-tunable-24'): Plan => Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n{$first} line\n{$second} shelf"],
+            ...array_merge(...array_map(static fn (string $run): array => [
+                ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $strip], ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'supply-24-480'],
+                ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'controller-zigbee-2'], ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'cable-3x15'],
+            ], ['line', 'shelf'])));
+        yield 'two controllers on one supply' => [static fn (): Plan => Demo::with($two('7', '11'), ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => 's1'])];
+        yield 'parallel halves on one controller' => [static fn (): Plan => Demo::with($two('9', '9'), ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => 'c1'])];
+        $pixels = static fn (string $metres, string $kit, string $supply, string $cable): Plan => Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $metres],
+            ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => $kit], ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => $supply], ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => $cable]);
+        yield 'starved 5 V pixels fed at one end' => [static fn (): Plan => $pixels('5 band', 'pixels-5-rgb', 'supply-5-300', 'cable-2x25')];
+        yield '5 V pixels in six sections with a feed in each' => [static fn (): Plan => Demo::with(
+            $pixels('10.5 band, gap 0.3 at 1.5 b, gap 0.3 at 3.3 b, gap 0.3 at 5.1 b, gap 0.3 at 6.9 b, gap 0.3 at 8.7 b', 'pixels-5-rgb', 'supply-5-300', 'cable-2x25'),
+            ['kind' => 'SetFeeds', 'run' => 'band', 'shares' => [0, 0.2, 0.4, 0.6, 0.8, 1]])];
+        yield 'two supply zones with the + cut and the minus common' => [static fn (): Plan => Demo::with(
+            $pixels('4 band', 'pixels-5-rgb', 'supply-5-100', 'cable-2x15'), ['kind' => 'SetFeeds', 'run' => 'band', 'shares' => [0, 1]], ['kind' => 'AddSupply', 'kit' => 'supply-5-300'],
+            ['kind' => 'SetZones', 'run' => 'band', 'pads' => [120], 'feeds' => [['feed' => 'f2', 'supply' => 's2']]])];
+        yield '12 V pixels, 60 feeds' => [static fn (): Plan => Demo::with($pixels('20 band', 'pixels-12-rgb', 'supply-12-360', 'cable-2x15'),
+            ['kind' => 'SetFeeds', 'run' => 'band', 'shares' => array_map(static fn (int $n): float => $n / 59, range(0, 59))])];
+        yield 'rails reckoned from copper in a warm job' => [static fn (): Plan => Demo::with(Demo::run('6', 'strip-single-24-copper', 'supply-24-150', 'controller-zigbee-1', 'cable-2x15'),
+            ['kind' => 'SetLimits', 'drop' => 0.05, 'headroom' => 0.2, 'evenness' => 0.9, 'seam' => 0.05, 'cableCelsius' => 70])];
         yield '24 V on a 12 V strip' => [static fn (): Plan => Demo::run('2', 'strip-single-12', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15')];
     }
 

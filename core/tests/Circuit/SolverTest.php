@@ -155,7 +155,7 @@ final class SolverTest extends TestCase
                 }
             }
         }
-        $net->stretches[] = new Stretch('r', 0, $groups, $pitch, $rail, $rail, $loads, $pads['a'], $pads['b']);
+        $net->stretches[] = new Stretch('r', 'r', 0, $groups, $pitch, $rail, $rail, $loads, $pads['a'], $pads['b']);
 
         return $net;
     }

@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Circuit;
 
 use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Parts;
@@ -24,7 +25,7 @@ final class WiringTest extends TestCase
     {
         $run = $plan->runs[array_key_first($plan->runs)];
 
-        return Wiring::of($plan, $run, Parts::of($plan, $run) ?? self::fail('parts are lacking'), $conditions);
+        return Wiring::of($plan, Island::of($plan, $run) ?? self::fail('parts are lacking'), $conditions);
     }
 
     /** @return array<string, array{string, string, float}> by name: from, to, ohms */

@@ -46,6 +46,9 @@ final class Newton
         foreach ($network->resistors as $r) {
             $pairs[] = [$r->from, $r->to];
         }
+        foreach ($network->sources as $source) {
+            $pairs[] = [$source->plus, $source->minus];
+        }
         foreach ($network->stretches as $s) {
             $terminals = [...$s->start, ...$s->end];
             foreach ($terminals as $a) {
@@ -87,7 +90,7 @@ final class Newton
             $this->conductance($r->from, $r->to, 1 / $r->ohms);
         }
         foreach ($this->network->sources as $source) {
-            $this->factor->add($source->plus, $source->plus, $source->at($this->volts[$source->plus])[1]);
+            $this->conductance($source->plus, $source->minus, $source->at($this->volts[$source->plus] - $this->volts[$source->minus])[1]);
         }
         foreach ($this->ladders as $ladder) {
             $this->stamp($ladder, $right);
@@ -166,7 +169,9 @@ final class Newton
             $out[$r->to] -= $amps;
         }
         foreach ($this->network->sources as $source) {
-            $out[$source->plus] -= $source->at($volts[$source->plus])[0];
+            $amps = $source->at($volts[$source->plus] - $volts[$source->minus])[0];
+            $out[$source->plus] -= $amps;
+            $out[$source->minus] += $amps;
         }
         foreach ($this->network->draws as $draw) {
             $out[$draw->plus] += $draw->amps;

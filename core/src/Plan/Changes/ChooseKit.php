@@ -73,7 +73,28 @@ final readonly class ChooseKit implements Change
         $first = Plan::nextId('f', $plan->feeds);
         $feeds = $old === null ? [$first => new Feed($first, $run->id, 0)] : Refit::feeds($plan->feedsOf($run), $old, $marks);
 
-        return $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run->equipped(strip: $strip->id())));
+        $run = $run->equipped(strip: $strip->id())->cut([]);
+        $plan = $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run));
+
+        return self::hung($plan, $run);
+    }
+
+    /** Cables to feeds begin where they now must: pixels hang on the supply, other strips on the controller. */
+    private static function hung(Plan $plan, Run $run): Plan
+    {
+        $from = $plan->origin($run);
+        $mine = array_fill_keys(array_map(static fn (Feed $f): string => $f->id, $plan->feedsOf($run)), true);
+        $cables = [];
+        foreach ($plan->cables as $id => $cable) {
+            $wrong = isset($mine[$cable->to]) && ! (isset($plan->supplies[$cable->from]) && $from === $run->supply) && $cable->from !== $from;
+            if (! $wrong) {
+                $cables[$id] = $cable;
+            } elseif ($from !== null) {
+                $cables[$id] = new LaidCable($id, $cable->kit, $from, $cable->to, $cable->length, $cable->reckoned);
+            }
+        }
+
+        return $plan->with(cables: $cables);
     }
 
     /** @param  array<string, Frozen>  $kit */
@@ -104,13 +125,16 @@ final readonly class ChooseKit implements Change
     private function cable(Plan $plan, array $kit): Plan
     {
         $run = $plan->run($this->run);
-        if ($run->supply === null || $run->controller === null || $run->strip === null) {
+        $from = $plan->origin($run);
+        if ($run->supply === null || $from === null || $run->strip === null) {
             throw Trouble::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
         }
-        $plan = $plan->with(kit: $kit, cables: [...$plan->cables, ...$this->laid($plan, $run->supply, $run->controller, self::TRUNK)]);
+        if ($from !== $run->supply) {
+            $plan = $plan->with(kit: $kit, cables: [...$plan->cables, ...$this->laid($plan, $run->supply, $from, self::TRUNK)]);
+        }
         foreach ($plan->feedsOf($run) as $feed) {
             $length = Tails::reckon($plan, $run, $feed->pad);
-            $plan = $plan->with(cables: [...$plan->cables, ...$this->laid($plan, $run->controller, $feed->id, $length)], kit: $kit);
+            $plan = $plan->with(cables: [...$plan->cables, ...$this->laid($plan, $from, $feed->id, $length)], kit: $kit);
         }
 
         return $plan;

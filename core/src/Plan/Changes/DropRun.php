@@ -8,6 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;
 
 /** Takes a run out with its feeds, cables, supply, controller and name. */
@@ -30,17 +31,23 @@ final readonly class DropRun implements Change
     public function apply(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
+        $others = array_filter($plan->runs, static fn (Run $r): bool => $r->id !== $run->id);
+        $shared = [];
+        foreach ($others as $other) {
+            $shared[$other->supply ?? ''] = $shared[$other->controller ?? ''] = true;
+        }
+        // What other runs use stays.
+        $gone = array_diff_key([($run->supply ?? '') => true, ($run->controller ?? '') => true], $shared);
         $feeds = array_filter($plan->feeds, static fn (Feed $f): bool => $f->run !== $run->id);
-        $gone = array_diff_key($plan->feeds, $feeds) + [($run->controller ?? '') => true];
-        $id = $run->controller ?? '';
+        $ends = array_diff_key($plan->feeds, $feeds) + $gone;
 
         return $plan->with(
-            runs: array_diff_key($plan->runs, [$run->id => true]),
-            supplies: array_diff_key($plan->supplies, [($run->supply ?? '') => true]),
-            controllers: array_diff_key($plan->controllers, [$id => true]),
+            runs: $others,
+            supplies: array_diff_key($plan->supplies, $gone),
+            controllers: array_diff_key($plan->controllers, $gone),
             feeds: $feeds,
-            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($gone[$c->to])),
-            lights: array_diff_key($plan->lights, [$id => true]),
+            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($ends[$c->to]) && ! isset($gone[$c->from])),
+            lights: array_diff_key($plan->lights, $gone),
             options: array_filter($plan->options, static fn (Wish $w): bool => $w->run !== $run->id),
         );
     }

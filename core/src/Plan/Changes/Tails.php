@@ -9,7 +9,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** The cables from a controller to its feeds: how long one must be reckoned, and which kind it is at first. */
+/** The cables from a controller, or from a supply of pixels, to the feeds: how long one must be reckoned, and which kind it is at first. */
 final readonly class Tails
 {
     /** Metres of the first tail until somebody measures. */
@@ -51,11 +51,12 @@ final readonly class Tails
         }
         $length = self::reckon($plan, $run, $feed->pad);
         $plan = $plan->with(feeds: [$feed->id => $feed] + $plan->feeds);
-        if ($kit === null || $run->controller === null) {
+        $from = $plan->origin($run);
+        if ($kit === null || $from === null) {
             return $plan;
         }
         $id = Plan::nextId('k', $plan->cables);
 
-        return $plan->with(cables: [$id => new LaidCable($id, $kit, $run->controller, $feed->id, $length, true)] + $plan->cables);
+        return $plan->with(cables: [$id => new LaidCable($id, $kit, $from, $feed->id, $length, true)] + $plan->cables);
     }
 }
