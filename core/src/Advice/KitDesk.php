@@ -43,7 +43,7 @@ final readonly class KitDesk
             ], array_values($work->plan->runs)),
             'owned' => array_map(static fn (Owned $o): array => ['kit' => $o->id, 'name' => ($work->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id, 'count' => $o->count], array_values($work->plan->owned)),
             'hub' => ['slot' => 'hub', 'label' => 'Hub', 'chosen' => $hub, 'name' => $work->plan->hub(array_key_first($work->plan->hubs))?->name(),
-                'facts' => self::chosenFacts($work, $hub), 'options' => self::options($work, null, 'hub', $hub)],
+                'facts' => self::chosenFacts($work, $hub), 'share' => [], 'options' => self::options($work, null, 'hub', $hub)],
         ];
     }
 
@@ -109,7 +109,23 @@ final readonly class KitDesk
         };
 
         return ['slot' => $slot, 'label' => ucfirst($slot), 'chosen' => $kit, 'name' => $kit === null ? null : ($work->plan->kit[$kit] ?? null)?->entry->name(),
-            'facts' => self::chosenFacts($work, $kit), 'options' => self::options($work, $run, $slot, $kit)];
+            'facts' => self::chosenFacts($work, $kit), 'share' => self::share($work, $run, $slot), 'options' => self::options($work, $run, $slot, $kit)];
+    }
+
+    /** @return list<array{with: string, text: string}> units of other runs that this one could hang on, or a unit of its own when it shares one */
+    private static function share(Work $work, Run $run, string $slot): array
+    {
+        $of = static fn (Run $r): ?string => $slot === 'supply' ? $r->supply : ($slot === 'controller' ? $r->controller : null);
+        $mine = $of($run);
+        $share = [];
+        foreach ($work->plan->runs as $other) {
+            $unit = $of($other);
+            if ($other->id !== $run->id && $unit !== null && ! isset($share[$unit])) {
+                $share[$unit] = $unit === $mine ? ['with' => "own {$slot}", 'text' => 'Shared with '.$other->name().': give it one of its own'] : ['with' => $unit, 'text' => 'On '.strtoupper($unit).' of '.$other->name()];
+            }
+        }
+
+        return array_values($share);
     }
 
     /** @return list<string> */
@@ -128,7 +144,7 @@ final readonly class KitDesk
     private static function options(Work $work, ?Run $run, string $kind, ?string $chosen): array
     {
         $ranked = [];
-        foreach ($work->shelf->ofKind($kind) as $n => $frozen) {
+        foreach ([...$work->shelf->ofKind($kind), ...($kind === 'strip' ? $work->shelf->ofKind('pixels') : [])] as $n => $frozen) {
             $gauge = $run === null ? null : Gauge::of($work->plan, $run, $frozen->entry);
             $ranked[] = [$frozen->entry->id() === $chosen ? 0 : 1, ...($gauge?->rank() ?? [0, 0.0]), $n, $frozen, $gauge];
         }

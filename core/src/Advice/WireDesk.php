@@ -9,6 +9,7 @@ use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Channel;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Run;
@@ -18,6 +19,9 @@ use EmberDusk\Workings\Trouble;
 /** Ribbons: every run at true length with its feeds, its cables and the curves along it. */
 final readonly class WireDesk
 {
+    /** Places along a ribbon whose colour is told: more are not told apart. */
+    private const STOPS = 90;
+
     /** @return array<string, mixed> */
     public static function picture(Work $work): array
     {
@@ -51,6 +55,9 @@ final readonly class WireDesk
             $figures[] = RunFigures::evenness($result);
             if (Seam::applies($work->plan, $run)) {
                 $figures[] = RunFigures::seam($result);
+            }
+            if (count($strip->channels) > 1) {
+                $figures[] = RunFigures::shift($result, $strip);
             }
             $figures[] = RunFigures::drop($result);
         }
@@ -94,8 +101,24 @@ final readonly class WireDesk
             'light' => self::rounded($result->light ?? [], 5),
             'volts' => array_map(static fn (array $v): array => self::rounded($v, 4), $result->volts ?? []),
             'amps' => self::rounded($result->railAmps ?? [], 4),
+            'seen' => $result === null || $strip === null ? [] : self::seen($result, $strip),
             'spread' => $result === null ? [] : array_map(static fn (array $l): array => self::rounded($l, 4), $result->spread),
         ];
+    }
+
+    /** @return list<string> colours that will be seen at some places along the run, brightness with them */
+    private static function seen(RunResult $result, Strip $strip): array
+    {
+        $seen = RunFigures::seen($result, $strip);
+        $brightest = max($result->brightest(), 1e-9);
+        $count = min(self::STOPS, count($seen));
+        $colours = [];
+        for ($n = 0; $n < $count; $n++) {
+            $group = (int) round($n * (count($seen) - 1) / max(1, $count - 1));
+            $colours[] = $seen[$group]->hex(min(1.0, $result->light[$group] / $brightest));
+        }
+
+        return $colours;
     }
 
     /** @return list<array<string, mixed>> */

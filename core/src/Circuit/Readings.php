@@ -31,7 +31,7 @@ final readonly class Readings
             $results[$id] = new RunResult($parts->strip->pitch, $light[$id] ?? [], self::volts($mine, $solution), self::railAmps($network, $mine, $solution),
                 $own, self::feeds($plan, $parts, $network, $solution), self::channelAmps($run, $network, $solution),
                 $solution->across($source), $solution->delivered($source), [$spread[0][$id] ?? [], $spread[1][$id] ?? []], $balance,
-                array_sum(array_map($solution->loadWatts(...), array_keys($mine))), $solution->railWatts(array_keys($mine)), $solution->iterations);
+                array_sum(array_map($solution->loadWatts(...), array_keys($mine))), $solution->railWatts(array_keys($mine)), $solution->iterations, self::channelLight($mine, $solution));
         }
 
         return $results;
@@ -50,6 +50,25 @@ final readonly class Readings
         }
 
         return $light;
+    }
+
+    /**
+     * @param  array<int, Stretch>  $stretches
+     * @return list<list<float>> by channel and group
+     */
+    private static function channelLight(array $stretches, Solution $solution): array
+    {
+        $light = [];
+        foreach ($stretches as $n => $stretch) {
+            foreach ($solution->groupAmps($n) as $c => $amps) {
+                $nominal = $stretch->loads[$c]->nominalAmps();
+                foreach ($amps as $a) {
+                    $light[$c][] = $a / $nominal;
+                }
+            }
+        }
+
+        return array_values($light);
     }
 
     /** @return array<string, float> amps of every cable's fullest core */

@@ -111,6 +111,37 @@ final readonly class RunFigures
             implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, self::SOLVED);
     }
 
+    /** How far the mix of all channels at full wanders along the run, in steps of 0.0011 u'v'. */
+    public static function shift(RunResult $r, Strip $strip): Figure
+    {
+        $seen = self::seen($r, $strip);
+        $brightest = $seen[(int) array_search(max($r->light ?: [0.0]), $r->light, true)] ?? null;
+        $apart = 0.0;
+        $at = 0;
+        foreach ($seen as $group => $colour) {
+            if ($brightest !== null && $colour->apart($brightest) > $apart) {
+                $apart = $colour->apart($brightest);
+                $at = $group;
+            }
+        }
+        [$u, $v] = $brightest?->uv() ?? [0.0, 0.0];
+        [$p, $q] = ($seen[$at] ?? null)?->uv() ?? [$u, $v];
+
+        return new Figure('Colour shift', $apart / Colour::STEP, 'steps', 1, 'sqrt((u - p) * (u - p) + (v - q) * (v - q)) / s', [
+            new Input('u', "u' at the brightest place", $u, ''), new Input('v', "v' there", $v, ''),
+            new Input('p', sprintf("u' at %.2f m", ($at + 0.5) * $r->pitch), $p, ''), new Input('q', "v' there", $q, ''),
+            new Input('s', 'one SDCM step', Colour::STEP, ''),
+        ], self::SOLVED.' The channels’ colours are those on the shelf, mixed by their light.', 'CIE 1976 u’v’ (from memory)');
+    }
+
+    /** @return list<Colour> of each group */
+    public static function seen(RunResult $r, Strip $strip): array
+    {
+        $channels = array_map(static fn ($c): Colour => Colour::ofHex($c->colour), $strip->channels);
+
+        return array_map(static fn (int $g): Colour => Colour::mix($channels, array_column($r->channelLight, $g)), array_keys($r->light));
+    }
+
     /** Heat that the profile or the wall must take from the strip, LEDs and copper together. */
     public static function heat(RunResult $r): Figure
     {

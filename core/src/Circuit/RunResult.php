@@ -17,6 +17,7 @@ final readonly class RunResult
      * @param  array<string, FeedResult>  $feeds
      * @param  non-empty-list<float>  $channelAmps  through the controller
      * @param  array{list<float>, list<float>}  $spread  light at poor and at rich conditions
+     * @param  list<list<float>>  $channelLight  relative light by channel and group
      * @param  Balance  $balance  of the whole island
      * @param  float  $loadWatts  of this run's groups
      * @param  float  $railWatts  lost in this run's copper
@@ -36,6 +37,7 @@ final readonly class RunResult
         public float $loadWatts,
         public float $railWatts,
         public int $iterations,
+        public array $channelLight = [],
     ) {
     }
 

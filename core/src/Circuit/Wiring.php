@@ -172,7 +172,7 @@ final class Wiring
     private static function load(Strip $strip, Channel $channel): Load
     {
         return $strip->pixels === null
-            ? new ResistorLimited($strip->volts, $strip->nominalAmps($channel), $strip->leds, $strip->ledVolts, $strip->slope)
+            ? new ResistorLimited($strip->volts, $strip->nominalAmps($channel), $strip->leds, $channel->ledVolts ?? $strip->ledVolts, $strip->slope)
             : new ConstantCurrent($strip->pixels->amps + $strip->pixels->idle, $strip->pixels->turnOn, $strip->pixels->full);
     }
 

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Kit;
 
-/** One colour of a strip: what it is called, W/m at nominal volts, and the colour of its light as #rrggbb. */
+/**
+ * One colour of a strip: what it is called, W/m at nominal volts, the colour of its light as #rrggbb, and the volts of one LED where
+ * they differ from the strip's: red needs fewer than green and blue.
+ */
 final readonly class Channel
 {
-    public function __construct(public string $name, public float $wattsPerMetre, public string $colour)
+    public function __construct(public string $name, public float $wattsPerMetre, public string $colour, public ?float $ledVolts = null)
     {
     }
 }

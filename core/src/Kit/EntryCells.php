@@ -10,7 +10,7 @@ use EmberDusk\Workings\Trouble;
 
 /**
  * An entry as words in cells, one for each field: what a form shows and a column holds. Lists are parted by spaces,
- * channels by | with name:W/m:colour; yes and no for flags; an empty cell is a field that is not there.
+ * channels by | with name:W/m:colour[:volts of one LED]; yes and no for flags; an empty cell is a field that is not there.
  */
 final readonly class EntryCells
 {
@@ -69,7 +69,7 @@ final readonly class EntryCells
             'flag' => $in->flag($key) ? 'yes' : 'no',
             'choices' => implode(' ', $in->strings($key)),
             'numbers' => implode(' ', array_map(self::number(...), $in->numbers($key, -1e12, 1e12))),
-            'channels' => implode(' | ', array_map(static fn (Fields $c): string => $c->string('name').':'.self::number($c->number('wattsPerMetre')).':'.$c->string('colour'), $in->objects($key))),
+            'channels' => implode(' | ', array_map(static fn (Fields $c): string => $c->string('name').':'.self::number($c->number('wattsPerMetre')).':'.$c->string('colour').($c->has('ledVolts') ? ':'.self::number($c->number('ledVolts')) : ''), $in->objects($key))),
             default => $in->string($key),
         };
     }
@@ -89,13 +89,18 @@ final readonly class EntryCells
         };
     }
 
-    /** @return array{name: string, wattsPerMetre: float, colour: string}|null */
+    /** @return array{name: string, wattsPerMetre: float, colour: string, ledVolts?: float}|null */
     private static function channel(string $text): ?array
     {
         $parts = array_map(trim(...), explode(':', $text));
         $watts = self::decimal($parts[1] ?? '');
 
-        return count($parts) !== 3 || $watts === null ? null : ['name' => $parts[0], 'wattsPerMetre' => $watts, 'colour' => $parts[2]];
+        $ledVolts = self::decimal($parts[3] ?? '');
+        if (! in_array(count($parts), [3, 4], true) || $watts === null || (count($parts) === 4 && $ledVolts === null)) {
+            return null;
+        }
+
+        return ['name' => $parts[0], 'wattsPerMetre' => $watts, 'colour' => $parts[2]] + ($ledVolts === null ? [] : ['ledVolts' => $ledVolts]);
     }
 
     /** @return list<string> */

@@ -18,7 +18,7 @@ final readonly class KindSchema
     public static function text(): string
     {
         $string = ['type' => 'string'];
-        $defs = ['channel' => self::object(['name' => $string, 'wattsPerMetre' => ['type' => 'number'], 'colour' => $string], ['name', 'wattsPerMetre', 'colour'])];
+        $defs = ['channel' => self::object(['name' => $string, 'wattsPerMetre' => ['type' => 'number'], 'colour' => $string, 'ledVolts' => ['type' => 'number']], ['name', 'wattsPerMetre', 'colour'])];
         $kinds = Kinds::all();
         $defs['entry'] = ['oneOf' => array_map(static fn (string $kind): array => ['$ref' => '#/$defs/'.$kind], array_keys($kinds))];
         foreach ($kinds as $kind) {

@@ -53,7 +53,7 @@ final readonly class Strip implements Entry
     public static function read(Fields $f): self
     {
         $channels = array_map(static fn (Fields $c): Channel => new Channel(
-            $c->string('name', 40), $c->number('wattsPerMetre', 0.01, 200), $c->string('colour', 7),
+            $c->string('name', 40), $c->number('wattsPerMetre', 0.01, 200), $c->string('colour', 7), $c->numberOrNull('ledVolts', 0.5, 10),
         ), $f->objects('channels'));
         if ($channels === [] || count($channels) > self::MOST_CHANNELS) {
             throw $f->trouble('channels', 'A strip has one to six channels.');
@@ -69,6 +69,11 @@ final readonly class Strip implements Entry
         $rails = Rails::read($f, count($channels), $leds * ($ledVolts - $slope));
         $strip = new self($f->string('id'), $f->string('name'), $f->number('volts', 3, 60), $f->number('pitch', 0.005, 2),
             $leds, $ledVolts, $slope, $rails->plus, $rails->return, $channels, $rails->copper);
+        foreach ($channels as $n => $channel) {
+            if ($strip->leds * ($channel->ledVolts ?? 0.0) >= $strip->volts) {
+                throw $f->trouble("channels/{$n}/ledVolts", sprintf('%d LEDs of %.2f V leave nothing of %.1f V for the resistor.', $strip->leds, $channel->ledVolts ?? 0.0, $strip->volts));
+            }
+        }
         if ($strip->leds * $strip->ledVolts >= $strip->volts) {
             throw $f->trouble('ledVolts', sprintf('%d LEDs of %.2f V leave nothing of %.1f V for the resistor: fewer LEDs or lower volts.',
                 $strip->leds, $strip->ledVolts, $strip->volts));

@@ -91,7 +91,7 @@ final class EngineTest extends TestCase
     public function test_every_working_gives_its_value(): void
     {
         $language = new ExpressionLanguage;
-        foreach (['min', 'max'] as $name) {
+        foreach (['min', 'max', 'sqrt'] as $name) {
             $language->addFunction(ExpressionFunction::fromPhp($name));
         }
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);

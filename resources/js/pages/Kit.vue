@@ -92,6 +92,9 @@ function step(event: KeyboardEvent): void {
                 <TabPanels class="mt-4">
                     <TabPanel v-for="slot in slots" :key="slot.slot" :tabindex="-1">
                         <h3 class="border-b border-rule pb-1 text-ink2">{{ slot.label }}: <span class="fig">{{ slot.options.length }}</span> on the shelf. What speaks against one here stands beside it.</h3>
+                        <p v-if="slot.share.length" class="flex flex-wrap gap-x-5 gap-y-1 border-b border-rule2 py-2">
+                            <button v-for="one in slot.share" :key="one.with" type="button" class="act" @click="change({ kind: 'ShareKit', run: run.id, with: one.with })">{{ one.text }}</button>
+                        </p>
                         <ul @keydown="step">
                             <li v-for="option in slot.options" :key="option.id" class="border-b border-rule2">
                                 <button type="button" class="row" :class="{ chosen: option.chosen }" :aria-pressed="option.chosen" @click="choose(slot, option.id)">

@@ -21,7 +21,7 @@ const longest = computed(() => Math.max(1, ...wired.value.map((r) => r.metres)))
 /** The run that the hand is at, or the first. */
 const current = () => document.activeElement?.closest<HTMLElement>('[data-run]')?.dataset.run ?? wired.value[0]?.id;
 const shown = ref<Shown>('light');
-const views: { id: Shown; name: string; key: string }[] = [{ id: 'light', name: 'Light', key: 'l' }, { id: 'volts', name: 'Volts', key: 'v' }, { id: 'amps', name: 'Amps', key: 'a' }];
+const views: { id: Shown; name: string; key: string }[] = [{ id: 'light', name: 'Light', key: 'l' }, { id: 'volts', name: 'Volts', key: 'v' }, { id: 'amps', name: 'Amps', key: 'a' }, { id: 'colour', name: 'Colour', key: 'c' }];
 const pattern = (run: string | undefined, at: 'ends' | 'middle') => void change({ kind: 'FeedPattern', run, pattern: at });
 
 const limits = ref(false);

@@ -47,8 +47,9 @@ const reading = ref<number | null>(null);
                     <text v-if="run.trunk.drop" x="243" y="39" text-anchor="middle" class="fig text-[11px] text-ink2">{{ run.trunk.drop.text }} V</text>
                 </g>
                 <RibbonTails v-if="run.controller" :from="[290, 526]" />
-                <RibbonStrip v-model:reading="reading" @add="emit('add', $event)" />
-                <RibbonCurve :shown="shown" :reading="reading" />
+                <RibbonTails v-else-if="run.supply" :from="[14, 196]" />
+                <RibbonStrip v-model:reading="reading" :shown="shown" @add="emit('add', $event)" />
+                <RibbonCurve :shown="shown === 'colour' ? 'light' : shown" :reading="reading" />
                 <RibbonFeed v-for="(feed, n) in run.feeds" :key="feed.id" :feed="feed" :number="n + 1" @aim="emit('aim', feed.id, $event)" @move="emit('move', feed.id, $event)" @remove="emit('remove', feed.id)" />
             </svg>
         </div>

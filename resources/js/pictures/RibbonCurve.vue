@@ -4,7 +4,7 @@ import { area, line } from 'd3-shape';
 import { computed } from 'vue';
 import { ROW, useRibbon, type Shown } from './ribbon';
 
-const props = defineProps<{ shown: Shown; reading: number | null }>();
+const props = defineProps<{ shown: Exclude<Shown, 'colour'>; reading: number | null }>();
 const { run, x } = useRibbon();
 
 const series = computed<{ name: string; values: number[]; dash?: string }[]>(() => {

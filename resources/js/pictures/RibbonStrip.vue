@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { lightColour, ROW, useRibbon } from './ribbon';
+import { lightColour, ROW, useRibbon, type Shown } from './ribbon';
 
+const props = defineProps<{ shown: Shown }>();
 const { run, x } = useRibbon();
 const reading = defineModel<number | null>('reading', { required: true });
 const emit = defineEmits<{ add: [metres: number] }>();
@@ -11,6 +12,10 @@ const focused = ref(false);
 const colour = computed(() => lightColour(run.value.colours));
 /** As many colour stops as the eye can tell apart at this width. */
 const stops = computed(() => {
+    const seen = run.value.seen;
+    if (props.shown === 'colour') {
+        return seen.map((colour, n) => ({ at: (n + 0.5) / seen.length, colour }));
+    }
     const light = run.value.light;
     const count = Math.min(STOPS, light.length);
     return Array.from({ length: count }, (_, n) => {

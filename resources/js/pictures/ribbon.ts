@@ -2,7 +2,7 @@ import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { inject, type ComputedRef, type InjectionKey, type Ref } from 'vue';
 import type { WireRun } from '@/types/generated/responses';
 
-export type Shown = 'light' | 'volts' | 'amps';
+export type Shown = 'light' | 'volts' | 'amps' | 'colour';
 
 /** What the parts of a ribbon share: its run, metres to pixels, and the heights of its rows. */
 export interface RibbonFrame {

@@ -6,6 +6,7 @@ namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Place;
 use EmberDusk\Workings\Severity;
@@ -17,10 +18,11 @@ final readonly class ControllerAmps implements Rule
     {
         $strip = $case->strip;
         $controller = $case->controller;
-        if ($strip === null || $controller === null) {
+        // A controller that several runs share is judged once, with all their metres: they are of one kind.
+        if ($strip === null || $controller === null || ! $strip->switched() || $case->underController()[0]->id !== $case->run->id) {
             return [];
         }
-        $metres = $case->plan->cutMarks($case->run)?->length() ?? 0.0;
+        $metres = array_sum(array_map(static fn (Run $r): float => $case->plan->cutMarks($r)?->length() ?? 0.0, $case->underController()));
         $carries = self::metres($strip, $controller);
         if ($metres <= $carries + 1e-9) {
             return [];

@@ -21,11 +21,12 @@ final readonly class Headroom implements Rule
     {
         $supply = $case->supply;
         $strip = $case->strip;
-        if ($supply === null || $strip === null || abs($strip->volts - $supply->volts) >= 0.5) {
+        // A supply that several runs share is judged once, with all of them.
+        if ($supply === null || $strip === null || abs($strip->volts - $supply->volts) >= 0.5 || $case->onSupply()[0]->id !== $case->run->id) {
             return [];
         }
         $headroom = $case->plan->limits->headroom;
-        $watts = $case->watts() * $case->run->cap;
+        $watts = $case->supplyWatts();
         $asks = $watts / (1 - $headroom);
         if ($supply->ratedWatts() >= $asks - 1e-9) {
             return [];
@@ -48,6 +49,9 @@ final readonly class Headroom implements Rule
     private static function limit(Judged $case, Supply $supply): array
     {
         $cap = floor(20 * $supply->ratedWatts() * (1 - $case->plan->limits->headroom) / $case->watts() + 1e-9) / 20;
+        if (count($case->onSupply()) > 1) {
+            return [];
+        }
 
         return $cap < self::LEAST_CAP || $cap >= 1 ? [] : [new Fix(sprintf('Set a limit of %.0f %%', 100 * $cap), ['kind' => 'SetCap', 'run' => $case->run->id, 'cap' => $cap])];
     }
@@ -56,6 +60,9 @@ final readonly class Headroom implements Rule
     private static function less(Judged $case, Strip $strip, Supply $supply): array
     {
         $metres = $case->plan->cutMarks($case->run)?->length() ?? 0.0;
+        if (count($case->onSupply()) > 1) {
+            return [];
+        }
         $dimmer = $case->smallest(Strip::class,
             static fn (Strip $s): bool => abs($s->volts - $strip->volts) < 0.5 && count($s->channels) === count($strip->channels)
                 && $s->wattsPerMetre() * $metres * $case->run->cap <= $supply->ratedWatts() * (1 - $case->plan->limits->headroom),

@@ -15,7 +15,7 @@ final readonly class InputRange implements Rule
     {
         $controller = $case->controller;
         $volts = $case->supply?->volts;
-        if ($controller === null || $volts === null || ($controller->inputLeast <= $volts && $volts <= $controller->inputMost)) {
+        if ($controller === null || $volts === null || $case->strip?->switched() === false || ($controller->inputLeast <= $volts && $volts <= $controller->inputMost)) {
             return [];
         }
 

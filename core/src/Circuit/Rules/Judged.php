@@ -33,7 +33,30 @@ final readonly class Judged
     /** Nominal watts of the run's lit length with every channel on. */
     public function watts(): float
     {
-        return $this->strip === null ? 0.0 : $this->strip->wattsPerMetre() * ($this->plan->cutMarks($this->run)?->length() ?? 0.0);
+        return self::nominal($this->plan, $this->run);
+    }
+
+    /** Nominal watts of all runs on this run's supply, each as far as its limit lets it. */
+    public function supplyWatts(): float
+    {
+        return array_sum(array_map(fn (Run $r): float => self::nominal($this->plan, $r) * $r->cap, $this->onSupply()));
+    }
+
+    /** @return list<Run> on the same supply, this one among them */
+    public function onSupply(): array
+    {
+        return array_values(array_filter($this->plan->runs, fn (Run $r): bool => $r->id === $this->run->id || ($r->supply !== null && $r->supply === $this->run->supply)));
+    }
+
+    /** @return list<Run> under the same controller, this one among them */
+    public function underController(): array
+    {
+        return array_values(array_filter($this->plan->runs, fn (Run $r): bool => $r->id === $this->run->id || ($r->controller !== null && $r->controller === $this->run->controller)));
+    }
+
+    private static function nominal(Plan $plan, Run $run): float
+    {
+        return ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * ($plan->cutMarks($run)?->length() ?? 0.0);
     }
 
     /**
@@ -65,7 +88,7 @@ final readonly class Judged
     {
         $strip = $this->strip;
         $volts = $this->supply->volts ?? $strip?->volts;
-        $metres = $this->plan->cutMarks($this->run)?->length() ?? 0.0;
+        $metres = array_sum(array_map(fn (Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $this->underController()));
 
         return $this->smallest(Controller::class,
             static fn (Controller $c): bool => ($volts === null || ($c->inputLeast <= $volts && $volts <= $c->inputMost))

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+/**
+ * Mixes the light of channels and says how far a mix lies from another: CIE 1931 tristimulus values, CIE 1976 u'v'.
+ *
+ * A channel's chromaticity is that of its colour on the shelf, #rrggbb read as sRGB (IEC 61966-2-1).
+ */
+final readonly class Colour
+{
+    /** One SDCM step in u'v' (engineering.md 6; CIE TN 001, from memory). */
+    public const STEP = 0.0011;
+
+    private function __construct(public float $x, public float $y, public float $z)
+    {
+    }
+
+    public static function ofHex(string $hex): self
+    {
+        [$r, $g, $b] = array_map(static function (string $part): float {
+            $s = hexdec($part) / 255;
+
+            return $s <= 0.04045 ? $s / 12.92 : (($s + 0.055) / 1.055) ** 2.4;
+        }, str_split(substr($hex, 1), 2));
+
+        return new self(0.4124564 * $r + 0.3575761 * $g + 0.1804375 * $b, 0.2126729 * $r + 0.7151522 * $g + 0.0721750 * $b, 0.0193339 * $r + 0.1191920 * $g + 0.9503041 * $b);
+    }
+
+    /**
+     * @param  list<self>  $channels  at full
+     * @param  list<float>  $light  of each, 1 at full
+     */
+    public static function mix(array $channels, array $light): self
+    {
+        $x = $y = $z = 0.0;
+        foreach ($channels as $c => $channel) {
+            $x += $light[$c] * $channel->x;
+            $y += $light[$c] * $channel->y;
+            $z += $light[$c] * $channel->z;
+        }
+
+        return new self($x, $y, $z);
+    }
+
+    /** @return array{float, float} u' and v' */
+    public function uv(): array
+    {
+        $sum = $this->x + 15 * $this->y + 3 * $this->z;
+
+        return $sum > 0 ? [4 * $this->x / $sum, 9 * $this->y / $sum] : [0.0, 0.0];
+    }
+
+    /** Distance in u'v'; nothing from a place that is dark. */
+    public function apart(self $other): float
+    {
+        if ($this->y <= 0 || $other->y <= 0) {
+            return 0.0;
+        }
+        [$u, $v] = $this->uv();
+        [$p, $q] = $other->uv();
+
+        return hypot($u - $p, $v - $q);
+    }
+
+    /** As a screen shows it, at full brightness of its fullest primary. */
+    public function hex(float $brightness = 1.0): string
+    {
+        $linear = [3.2404542 * $this->x - 1.5371385 * $this->y - 0.4985314 * $this->z,
+            -0.9692660 * $this->x + 1.8760108 * $this->y + 0.0415560 * $this->z, 0.0556434 * $this->x - 0.2040259 * $this->y + 1.0572252 * $this->z];
+        $most = max(max($linear), 1e-12);
+
+        return '#'.implode('', array_map(static function (float $v) use ($most, $brightness): string {
+            $v = max(0.0, $v / $most) * $brightness;
+
+            return sprintf('%02x', (int) round(255 * min(1.0, $v <= 0.0031308 ? 12.92 * $v : 1.055 * $v ** (1 / 2.4) - 0.055)));
+        }, $linear));
+    }
+}
