@@ -30,6 +30,7 @@ abstract class Ladder
         return match ($stretch->channels()) {
             1 => new ScalarLadder($stretch),
             2 => new PairLadder($stretch),
+            3, 4 => new QuadLadder($stretch),
             default => new BlockLadder($stretch),
         };
     }
