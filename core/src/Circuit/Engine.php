@@ -77,7 +77,7 @@ final readonly class Engine
     public static function fingerprint(Plan $plan, Island $island): string
     {
         $feeds = array_filter($plan->feeds, static fn ($f): bool => isset($island->parts[$f->run]));
-        $cables = $island->cables();
+        $cables = $island->cables($plan);
         $devices = array_fill_keys([...$island->supplies, ...$island->controllers], true);
         $kit = [];
         foreach ([...$cables, ...array_intersect_key($plan->supplies, $devices), ...array_intersect_key($plan->controllers, $devices)] as $thing) {
@@ -94,6 +94,7 @@ final readonly class Engine
                 'feeds' => isset($feeds[$id]),
                 'supplies', 'controllers' => isset($devices[$id]),
                 'cables' => isset($cables[$id]),
+                'splices' => array_filter($cables, static fn ($c): bool => $c->to === $id) !== [],
                 'kit' => isset($kit[$id]),
                 default => false,
             };

@@ -55,18 +55,18 @@ final readonly class Island
         return array_values(array_filter(array_map(static fn (array $i): ?self => self::made($i['parts'], array_keys($i['supplies'])), $islands)));
     }
 
-    /** @return array<string, LaidCable> by id, trunks before tails */
-    public function cables(): array
+    /** @return array<string, LaidCable> by id, each after those that it hangs on */
+    public function cables(Plan $plan): array
     {
         $cables = [];
         foreach ($this->parts as $parts) {
             if ($parts->trunk !== null) {
-                $cables[$parts->trunk->id] = $parts->trunk;
+                $cables += array_reverse($plan->wayTo($parts->trunk->to), true);
             }
         }
         foreach ($this->parts as $parts) {
-            foreach ($parts->tails as $tail) {
-                $cables[$tail->id] = $tail;
+            foreach (array_keys($parts->tails) as $feed) {
+                $cables += array_reverse($plan->wayTo($feed), true);
             }
         }
 
@@ -95,8 +95,9 @@ final readonly class Island
     {
         $supplies = [(string) $parts->run->supply => true];
         foreach ($parts->tails as $tail) {
-            if (isset($plan->supplies[$tail->from])) {
-                $supplies[$tail->from] = true;
+            $root = $plan->root($tail->from);
+            if ($root !== null && isset($plan->supplies[$root])) {
+                $supplies[$root] = true;
             }
         }
 

@@ -63,10 +63,13 @@ final readonly class Parts
     {
         $strip = $plan->strip($run->strip);
         $channels = count($strip->channels ?? []);
-        $needs = array_fill_keys(array_map(static fn (LaidCable $c): string => $c->id, self::tails($plan, $run)), $channels + 1);
+        $needs = [];
+        foreach (array_keys(self::tails($plan, $run)) as $feed) {
+            $needs += array_fill_keys(array_keys($plan->wayTo($feed)), $channels + 1);
+        }
         $trunk = $strip?->switched() === false ? null : $plan->cableTo($run->controller ?? '');
-        if ($trunk !== null) {
-            $needs[$trunk->id] = 2;
+        foreach ($trunk === null ? [] : array_keys($plan->wayTo($run->controller ?? '')) as $id) {
+            $needs[$id] = 2;
         }
         $short = [];
         foreach ($needs as $id => $cores) {

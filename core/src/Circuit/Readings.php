@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -26,8 +25,11 @@ final readonly class Readings
             $run = $parts->run;
             $mine = self::stretches($network, $id);
             $source = self::source($network, (string) $run->supply);
-            $own = array_filter($cables, static fn (CableResult $c): bool => $c->id === $parts->trunk?->id
-                || array_filter($parts->tails, static fn (LaidCable $t): bool => $t->id === $c->id) !== []);
+            $way = $parts->trunk === null ? [] : $plan->wayTo($parts->trunk->to);
+            foreach (array_keys($parts->tails) as $feed) {
+                $way += $plan->wayTo($feed);
+            }
+            $own = array_intersect_key($cables, $way);
             $results[$id] = new RunResult($parts->strip->pitch, $light[$id] ?? [], self::volts($mine, $solution), self::railAmps($network, $mine, $solution),
                 $own, self::feeds($plan, $parts, $network, $solution), self::channelAmps($run, $network, $solution),
                 $solution->across($source), $solution->delivered($source), [$spread[0][$id] ?? [], $spread[1][$id] ?? []], $balance,

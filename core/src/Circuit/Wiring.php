@@ -69,16 +69,47 @@ final class Wiring
         foreach ($island->parts as $id => $parts) {
             $this->strip($id, $parts);
         }
-        foreach ($island->cables() as $cable) {
-            $to = $this->inputs[$cable->to] ?? null;
+        $cables = $island->cables($this->plan);
+        foreach ($cables as $cable) {
+            $this->splice($cable->to, $cable->from, $cables);
+        }
+        foreach ($cables as $cable) {
+            $from = $this->outputs[$cable->from];
+            $to = $this->inputs[$cable->to] ?? $this->outputs[$cable->to] ?? null;
             if ($to === null && $cable->to !== $this->conditions->openFeed) {
                 $feed = $this->plan->feeds[$cable->to];
                 $to = $this->pads[$feed->run][$feed->pad];
             }
             if ($to !== null) {
-                $this->cores($cable, array_map(static fn (int $a, int $b): array => [$a, $b], array_slice($this->outputs[$cable->from], 0, count($to)), $to));
+                $cores = min(count($from), count($to));
+                $this->cores($cable, array_map(static fn (int $a, int $b): array => [$a, $b], array_slice($from, 0, $cores), array_slice($to, 0, $cores)));
             }
         }
+    }
+
+    /**
+     * A splice has as many nodes as what it hangs on has terminals.
+     *
+     * @param  array<string, LaidCable>  $cables
+     */
+    private function splice(string $id, string $from, array $cables): void
+    {
+        if (! isset($this->plan->splices[$id]) || isset($this->outputs[$id])) {
+            return;
+        }
+        if (! isset($this->outputs[$from])) {
+            foreach ($cables as $cable) {
+                if ($cable->to === $from) {
+                    $this->splice($from, $cable->from, $cables);
+                }
+            }
+        }
+        $name = self::name($id);
+        $nodes = [];
+        foreach ($this->outputs[$from] as $t => $like) {
+            $nodes[] = $this->network->node($name.'_'.($t === 0 ? 'p' : $t), $this->network->guesses[$like]);
+        }
+        $this->outputs[$id] = $nodes === [] ? [0] : $nodes;
     }
 
     private function supply(string $id, bool $ground): void

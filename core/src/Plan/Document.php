@@ -16,7 +16,7 @@ final readonly class Document
     public const VERSION = 2;
 
     /** The lists of the plan whose items have ids, in the document's order. */
-    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'feeds', 'cables', 'lights', 'owned', 'options', 'kit'];
+    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'splices', 'feeds', 'cables', 'lights', 'owned', 'options', 'kit'];
 
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array
@@ -38,6 +38,7 @@ final readonly class Document
             'supplies' => self::each($plan->supplies, $device),
             'controllers' => self::each($plan->controllers, $device),
             'hubs' => self::each($plan->hubs, $device),
+            'splices' => self::each($plan->splices, static fn (Splice $s): array => ['id' => $s->id, 'where' => $s->where]),
             'feeds' => self::each($plan->feeds, static fn (Feed $f): array => ['id' => $f->id, 'run' => $f->run, 'pad' => $f->pad]),
             'cables' => self::each($plan->cables, static fn (LaidCable $c): array => [
                 'id' => $c->id, 'kit' => $c->kit, 'from' => $c->from, 'to' => $c->to, 'length' => $c->length, 'reckoned' => $c->reckoned,
@@ -63,6 +64,7 @@ final readonly class Document
             self::keyed($f, 'supplies', $device),
             self::keyed($f, 'controllers', $device),
             self::keyed($f, 'hubs', $device),
+            self::keyed($f, 'splices', static fn (Fields $s): Splice => new Splice($s->string('id'), $s->string('where', 80))),
             self::keyed($f, 'feeds', static fn (Fields $i): Feed => new Feed($i->string('id'), $i->string('run'), $i->whole('pad', 0, 400_000))),
             self::keyed($f, 'cables', static fn (Fields $c): LaidCable => new LaidCable($c->string('id'), $c->string('kit'), $c->string('from'),
                 $c->string('to'), $c->number('length', 0.01, 1000), $c->flag('reckoned'))),

@@ -99,15 +99,24 @@ final readonly class Invariants
         }
     }
 
+    /** Cables go from a supply or a controller, through splices or straight, to a controller or a feed of the runs that hang on it. */
     private static function cables(Plan $plan): void
     {
         $ends = [];
         foreach (array_values($plan->cables) as $n => $cable) {
-            $trunk = isset($plan->supplies[$cable->from], $plan->controllers[$cable->to])
-                && array_filter($plan->runs, static fn (Run $r): bool => $r->supply === $cable->from && $r->controller === $cable->to) !== [];
+            self::need(isset($plan->supplies[$cable->from]) || isset($plan->controllers[$cable->from]) || isset($plan->splices[$cable->from]), "/cables/{$n}/from", "There is no “{$cable->from}” that a cable could begin at.");
+            $root = $plan->root($cable->from);
+            self::need($root !== null, "/cables/{$n}/from", "What “{$cable->from}” hangs on is not a supply or a controller.");
+            if (isset($plan->splices[$cable->to])) {
+                self::need($cable->to !== $cable->from, "/cables/{$n}/to", 'A cable goes somewhere else than it begins.');
+
+                continue;
+            }
             $run = isset($plan->feeds[$cable->to]) ? $plan->runs[$plan->feeds[$cable->to]->run] : null;
             $pixels = $run !== null && $plan->strip($run->strip)?->switched() === false;
-            $tail = $run !== null && ($pixels ? isset($plan->supplies[$cable->from]) : isset($plan->controllers[$cable->from]) && $run->controller === $cable->from);
+            $tail = $run !== null && ($pixels ? isset($plan->supplies[$root ?? '']) : isset($plan->controllers[$root ?? '']) && $run->controller === $root);
+            $trunk = isset($plan->supplies[$root ?? ''], $plan->controllers[$cable->to])
+                && array_filter($plan->runs, static fn (Run $r): bool => $r->supply === $root && $r->controller === $cable->to) !== [];
             self::need($trunk || $tail, "/cables/{$n}/to", "A cable goes from a run’s supply to its controller, or from that to one of its feeds, not from “{$cable->from}” to “{$cable->to}”.");
             self::need(! isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
             $ends[$cable->to] = true;

@@ -22,6 +22,7 @@ final readonly class Plan
      * @param  array<string, Device>  $supplies
      * @param  array<string, Device>  $controllers
      * @param  array<string, Device>  $hubs
+     * @param  array<string, Splice>  $splices
      * @param  array<string, Feed>  $feeds
      * @param  array<string, LaidCable>  $cables
      * @param  array<string, Light>  $lights
@@ -39,6 +40,7 @@ final readonly class Plan
         public array $supplies = [],
         public array $controllers = [],
         public array $hubs = [],
+        public array $splices = [],
         public array $feeds = [],
         public array $cables = [],
         public array $lights = [],
@@ -56,6 +58,7 @@ final readonly class Plan
      * @param  array<string, Device>|null  $supplies
      * @param  array<string, Device>|null  $controllers
      * @param  array<string, Device>|null  $hubs
+     * @param  array<string, Splice>|null  $splices
      * @param  array<string, Feed>|null  $feeds
      * @param  array<string, LaidCable>|null  $cables
      * @param  array<string, Light>|null  $lights
@@ -65,13 +68,13 @@ final readonly class Plan
      */
     public function with(
         ?string $name = null, ?string $client = null, ?Limits $limits = null, ?Terms $terms = null, ?array $places = null, ?array $runs = null,
-        ?array $supplies = null, ?array $controllers = null, ?array $hubs = null, ?array $feeds = null,
+        ?array $supplies = null, ?array $controllers = null, ?array $hubs = null, ?array $splices = null, ?array $feeds = null,
         ?array $cables = null, ?array $lights = null, ?array $owned = null, ?array $options = null, ?array $kit = null,
     ): self {
         $plan = new self($name ?? $this->name, $client ?? $this->client, $limits ?? $this->limits, $terms ?? $this->terms,
             self::inOrder($places ?? $this->places), self::inOrder($runs ?? $this->runs),
             self::inOrder($supplies ?? $this->supplies), self::inOrder($controllers ?? $this->controllers),
-            self::inOrder($hubs ?? $this->hubs), self::inOrder($feeds ?? $this->feeds),
+            self::inOrder($hubs ?? $this->hubs), self::inOrder($splices ?? $this->splices), self::inOrder($feeds ?? $this->feeds),
             self::inOrder($cables ?? $this->cables), self::inOrder($lights ?? $this->lights),
             self::inOrder($owned ?? $this->owned), self::inOrder($options ?? $this->options), $kit ?? $this->kit);
 
@@ -82,7 +85,7 @@ final readonly class Plan
     private function holding(array $kit): self
     {
         return new self($this->name, $this->client, $this->limits, $this->terms, $this->places, $this->runs, $this->supplies, $this->controllers,
-            $this->hubs, $this->feeds, $this->cables, $this->lights, $this->owned, $this->options, self::inOrder($kit));
+            $this->hubs, $this->splices, $this->feeds, $this->cables, $this->lights, $this->owned, $this->options, self::inOrder($kit));
     }
 
     public function place(string $id): Place
@@ -125,6 +128,56 @@ final readonly class Plan
         return $this->entry($kit, Cable::class);
     }
 
+    /** The supply or controller that a cable's begin hangs on, through however many splices; null when it hangs on nothing, or in a circle. */
+    public function root(string $from): ?string
+    {
+        for ($n = 0; isset($this->splices[$from]); $n++) {
+            $from = $this->cableTo($from)->from ?? '';
+            if ($n > count($this->splices)) {
+                return null;
+            }
+        }
+
+        return isset($this->supplies[$from]) || isset($this->controllers[$from]) ? $from : null;
+    }
+
+    /**
+     * The cables on the way to a feed, a controller or a splice, from its own back to the device that they hang on.
+     *
+     * @return array<string, LaidCable> by id
+     */
+    public function wayTo(string $id): array
+    {
+        $way = [];
+        $open = [$id];
+        while ($open !== []) {
+            $to = array_pop($open);
+            foreach ($this->cables as $cable) {
+                if ($cable->to === $to && ! isset($way[$cable->id])) {
+                    $way[$cable->id] = $cable;
+                    if (isset($this->splices[$cable->from])) {
+                        $open[] = $cable->from;
+                    }
+                }
+            }
+        }
+
+        return $way;
+    }
+
+    /** Without splices that lead nowhere any more, and the cables to them. */
+    public function pruned(): self
+    {
+        $plan = $this;
+        do {
+            $from = array_fill_keys(array_map(static fn (LaidCable $c): string => $c->from, $plan->cables), true);
+            $dead = array_diff_key($plan->splices, $from);
+            $plan = $dead === [] ? $plan : $plan->with(splices: array_intersect_key($plan->splices, $from), cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($dead[$c->to])));
+        } while ($dead !== []);
+
+        return $plan;
+    }
+
     /** What the cables to a run's feeds begin at: its controller, or for pixels its supply. */
     public function origin(Run $run): ?string
     {
@@ -158,7 +211,7 @@ final readonly class Plan
         $kept = $feeds + array_filter($this->feeds, static fn (Feed $f): bool => $f->run !== $run->id);
         $lost = array_diff_key($this->feeds, $kept);
 
-        return $this->with(feeds: $kept, cables: array_filter($this->cables, static fn (LaidCable $c): bool => ! isset($lost[$c->to])));
+        return $this->with(feeds: $kept, cables: array_filter($this->cables, static fn (LaidCable $c): bool => ! isset($lost[$c->to])))->pruned();
     }
 
     /** Metres between a run's two ends as they lie in the room; null when the notes do not show it. */

@@ -26,7 +26,7 @@ final readonly class Upgrades
     {
         $runs = is_array($document['runs'] ?? null) ? $document['runs'] : [];
 
-        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [],
+        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [], 'splices' => [],
             'runs' => array_map(static fn (mixed $run): mixed => is_array($run) ? $run + ['mounting' => [], 'light' => '', 'height' => null, 'part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false, 'zones' => []] : $run, $runs)] + $document;
     }
 }

@@ -59,6 +59,12 @@ final class NgspiceTest extends TestCase
         yield 'two supply zones with the + cut and the minus common' => [static fn (): Plan => Demo::with(
             $pixels('4 band', 'pixels-5-rgb', 'supply-5-100', 'cable-2x15'), ['kind' => 'SetFeeds', 'run' => 'band', 'shares' => [0, 1]], ['kind' => 'AddSupply', 'kit' => 'supply-5-300'],
             ['kind' => 'SetZones', 'run' => 'band', 'pads' => [120], 'feeds' => [['feed' => 'f2', 'supply' => 's2']]])];
+        yield 'a heavy leg with drops to both ends of each section' => [static fn (): Plan => Demo::with(
+            $pixels('10.5 band, gap 0.3 at 1.5 b, gap 0.3 at 3.3 b, gap 0.3 at 5.1 b, gap 0.3 at 6.9 b, gap 0.3 at 8.7 b', 'pixels-5-rgb', 'supply-5-300', 'cable-2x25'),
+            ['kind' => 'TapLeg', 'run' => 'band', 'leg' => 'cable-3x25', 'drop' => 'cable-2x075', 'lead' => 2.5])];
+        yield 'a switched leg with taps behind a tunable run' => [static fn (): Plan => Demo::with(
+            Demo::run('12', 'strip-tunable-24', 'supply-24-240', 'controller-zigbee-2', 'cable-3x15'), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => '12 line, gap 0.5 at 6 beam'],
+            ['kind' => 'TapLeg', 'run' => 'line', 'leg' => 'cable-3x25', 'drop' => 'cable-3x075'])];
         yield '12 V pixels, 60 feeds' => [static fn (): Plan => Demo::with($pixels('20 band', 'pixels-12-rgb', 'supply-12-360', 'cable-2x15'),
             ['kind' => 'SetFeeds', 'run' => 'band', 'shares' => array_map(static fn (int $n): float => $n / 59, range(0, 59))])];
         yield 'rails reckoned from copper in a warm job' => [static fn (): Plan => Demo::with(Demo::run('6', 'strip-single-24-copper', 'supply-24-150', 'controller-zigbee-1', 'cable-2x15'),

@@ -21,7 +21,7 @@ final readonly class TwoPositives implements Rule
         $before = null;
         $cuts = [];
         foreach ($case->plan->feedsOf($case->run) as $feed) {
-            $supply = $case->plan->cableTo($feed->id)?->from;
+            $supply = $case->plan->root($case->plan->cableTo($feed->id)->from ?? '');
             if ($supply === null) {
                 continue;
             }

@@ -42,6 +42,7 @@ final readonly class Catalogue
             'ShareKit' => ShareKit::read($f),
             'SetZones' => SetZones::read($f),
             'AddSupply' => AddSupply::read($f, $shelf),
+            'TapLeg' => TapLeg::read($f, $shelf),
             'AddFeed' => AddFeed::read($f),
             'MoveFeed' => MoveFeed::read($f),
             'RemoveFeed' => RemoveFeed::read($f),

@@ -49,7 +49,7 @@ final readonly class DropRun implements Change
             cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($ends[$c->to]) && ! isset($gone[$c->from])),
             lights: array_diff_key($plan->lights, $gone),
             options: array_filter($plan->options, static fn (Wish $w): bool => $w->run !== $run->id),
-        );
+        )->pruned();
     }
 
     public function words(Plan $plan): string

@@ -31,7 +31,7 @@ final readonly class RemoveFeed implements Change
         return $plan->with(
             feeds: array_diff_key($plan->feeds, [$feed->id => true]),
             cables: array_filter($plan->cables, static fn (LaidCable $c): bool => $c->to !== $feed->id),
-        );
+        )->pruned();
     }
 
     public function words(Plan $plan): string
