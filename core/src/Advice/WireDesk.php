@@ -14,6 +14,7 @@ use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Figure;
+use EmberDusk\Workings\Input;
 use EmberDusk\Workings\Trouble;
 
 /** Ribbons: every run at true length with its feeds, its cables and the curves along it. */
@@ -33,39 +34,72 @@ final readonly class WireDesk
         ];
     }
 
-    /** @return list<Figure> */
+    /** @return list<Figure> of the one run that is wired, or the sum and the worst of all, each saying which it is */
     public static function ledger(Work $work): array
     {
-        $figures = [];
-        $several = count($work->plan->runs) > 1;
-        foreach ($work->plan->runs as $run) {
-            $strip = $work->plan->strip($run->strip);
-            $supply = $work->plan->supply($run->supply);
-            $result = $work->result($run->id);
-            if ($strip === null) {
-                continue;
-            }
-            $of = $several ? ' '.$run->name() : '';
-            $figures[] = RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'.$of);
-            if ($result === null || $supply === null) {
-                continue;
-            }
-            $figures[] = RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply));
-            $figures[] = RunFigures::darkest($result, $strip);
-            $figures[] = RunFigures::evenness($result);
-            if (Seam::applies($work->plan, $run)) {
-                $figures[] = RunFigures::seam($result);
-            }
-            if (count($strip->channels) > 1) {
-                $figures[] = RunFigures::shift($result, $strip);
-            }
-            $figures[] = RunFigures::drop($result);
-        }
+        $runs = array_values(array_filter($work->plan->runs, static fn (Run $r): bool => $work->plan->strip($r->strip) !== null));
+        $figures = count($runs) === 1 ? self::figures($work, $runs[0]) : self::worst($work, $runs);
         if ($work->plan->cables !== []) {
             $figures[] = RunFigures::copper($work->plan);
         }
 
         return $figures;
+    }
+
+    /** @return list<Figure> */
+    private static function figures(Work $work, Run $run): array
+    {
+        $strip = $work->plan->strip($run->strip);
+        $supply = $work->plan->supply($run->supply);
+        $result = $work->result($run->id);
+        if ($strip === null) {
+            return [];
+        }
+        $figures = [RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full')];
+        if ($result === null || $supply === null) {
+            return $figures;
+        }
+        $figures[] = RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply));
+        $figures[] = RunFigures::darkest($result, $strip);
+        $figures[] = RunFigures::evenness($result);
+        if (Seam::applies($work->plan, $run)) {
+            $figures[] = RunFigures::seam($result);
+        }
+        if (count($strip->channels) > 1) {
+            $figures[] = RunFigures::shift($result, $strip);
+        }
+        $figures[] = RunFigures::drop($result);
+
+        return $figures;
+    }
+
+    /**
+     * The load of all runs, and of each other figure the worst one with its run's name.
+     *
+     * @param  list<Run>  $runs
+     * @return list<Figure>
+     */
+    private static function worst(Work $work, array $runs): array
+    {
+        $loads = [];
+        $worst = [];
+        foreach ($runs as $n => $run) {
+            foreach (self::figures($work, $run) as $figure) {
+                $kind = preg_replace('/^S\d+ /', '', $figure->label) ?? $figure->label;
+                if ($kind === 'Load, all full') {
+                    $loads[] = new Input('P'.($n + 1), $run->name(), $figure->value, 'W');
+
+                    continue;
+                }
+                $less = in_array($kind, ['Darkest light', 'Evenness'], true);
+                if (! isset($worst[$kind]) || ($less ? $figure->value < $worst[$kind]->value : $figure->value > $worst[$kind]->value)) {
+                    $worst[$kind] = $figure->named(str_contains($figure->label, $run->name()) || $kind !== $figure->label ? $figure->label : "{$figure->label}, {$run->name()}");
+                }
+            }
+        }
+
+        return [...($loads === [] ? [] : [new Figure('Load, all full', array_sum(array_map(static fn (Input $i): float => $i->value, $loads)), 'W', 0,
+            implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $loads)), $loads, 'Nominal: as labelled, before any drop.', 'common practice, no source')]), ...array_values($worst)];
     }
 
     /** @return array<string, mixed> */
@@ -97,6 +131,11 @@ final readonly class WireDesk
             'controller' => self::device($plan->controller($run->controller)?->name(), $run->controller,
                 $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller))),
             'trunk' => $trunk === null ? null : self::cable($work, $trunk, $result),
+            'place' => $plan->places[$run->place]->name ?? '',
+            'cables' => self::ways($work, $run, $result),
+            'taps' => Taps::of($work, $run),
+            'load' => $strip === null ? null : RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load')->toArray(),
+            'evenness' => $result === null ? null : RunFigures::evenness($result)->toArray(),
             'feeds' => self::feeds($work, $run, $result),
             'light' => self::rounded($result->light ?? [], 5),
             'volts' => array_map(static fn (array $v): array => self::rounded($v, 4), $result->volts ?? []),
@@ -133,6 +172,20 @@ final readonly class WireDesk
         }
 
         return $feeds;
+    }
+
+    /** @return list<array<string, mixed>> every cable on the way to the run, in the order of the current, each with where it goes */
+    private static function ways(Work $work, Run $run, ?RunResult $result): array
+    {
+        $plan = $work->plan;
+        $marks = $plan->cutMarks($run);
+        $cables = $run->controller === null || $plan->strip($run->strip)?->switched() === false ? [] : array_reverse($plan->wayTo($run->controller), true);
+        foreach ($plan->feedsOf($run) as $feed) {
+            $cables += array_reverse($plan->wayTo($feed->id), true);
+        }
+        $end = static fn (string $id): string => isset($plan->feeds[$id]) ? sprintf('%.2f m', $marks?->position($plan->feeds[$id]->pad) ?? 0.0) : strtoupper($id);
+
+        return array_values(array_map(static fn (LaidCable $c): array => ['way' => $end($c->from).' to '.$end($c->to), 'cable' => self::cable($work, $c, $result)], $cables));
     }
 
     /** @return array<string, mixed> */

@@ -109,7 +109,7 @@ final class Wiring
         foreach ($this->outputs[$from] as $t => $like) {
             $nodes[] = $this->network->node($name.'_'.($t === 0 ? 'p' : $t), $this->network->guesses[$like]);
         }
-        $this->outputs[$id] = $nodes === [] ? [0] : $nodes;
+        $this->outputs[$id] = $nodes;
     }
 
     private function supply(string $id, bool $ground): void

@@ -28,6 +28,12 @@ final readonly class Figure
     ) {
     }
 
+    /** The same figure under another label. */
+    public function named(string $label): self
+    {
+        return new self($label, $this->value, $this->unit, $this->decimals, $this->formula, $this->inputs, $this->assumption, $this->source, $this->range);
+    }
+
     public function text(): string
     {
         return self::print($this->value, $this->decimals);

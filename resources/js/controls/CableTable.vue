@@ -1,18 +1,14 @@
 <script setup lang="ts">
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/vue';
-import { computed, ref } from 'vue';
+import { ref } from 'vue';
 import { readNumber } from '@/lib/number';
 import { useDesk } from '@/lib/desk';
 import type { CableOption, WireCable, WireRun } from '@/types/generated/responses';
 import FigureText from './FigureText.vue';
 
-const props = defineProps<{ run: WireRun; options: CableOption[] }>();
+defineProps<{ run: WireRun; options: CableOption[] }>();
 const { change } = useDesk();
 const refused = ref<Record<string, string>>({});
-const rows = computed(() => [
-    ...(props.run.trunk ? [{ way: `${props.run.supply?.id ?? ''} to ${props.run.controller?.id ?? ''}`, cable: props.run.trunk }] : []),
-    ...props.run.feeds.flatMap((f) => (f.cable ? [{ way: `${props.run.controller?.id ?? ''} to ${f.at.toFixed(2)} m`, cable: f.cable }] : [])),
-]);
 
 async function setLength(cable: WireCable, field: HTMLInputElement): Promise<void> {
     const metres = readNumber(field.value);
@@ -29,7 +25,7 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
 </script>
 
 <template>
-    <table v-if="rows.length" class="w-full text-left">
+    <table v-if="run.cables.length" class="w-full text-left">
         <caption class="sr-only">Cables of {{ run.name }}</caption>
         <thead class="text-xs text-ink2">
             <tr class="border-b border-rule">
@@ -37,9 +33,9 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
             </tr>
         </thead>
         <tbody>
-            <tr v-for="{ way, cable } in rows" :key="cable.id" class="border-b border-rule2">
+            <tr v-for="{ way, cable } in run.cables" :key="cable.id" class="border-b border-rule2">
                 <th scope="row" class="fig py-1 font-semibold">{{ cable.id.toUpperCase() }}</th>
-                <td class="fig text-ink2">{{ way.toUpperCase().replace(' TO ', ' to ').replace(/ M$/, ' m') }}</td>
+                <td class="fig text-ink2">{{ way }}</td>
                 <td>
                     <Listbox as="div" class="relative" :model-value="cable.kit" @update:model-value="change({ kind: 'SetCable', cable: cable.id, kit: $event })">
                         <ListboxButton class="fig dotted" :aria-label="`Kind of ${cable.id.toUpperCase()}: ${cable.label}`">{{ cable.label }}</ListboxButton>

@@ -4,9 +4,10 @@ import { computed, nextTick, ref } from 'vue';
 import CableTable from '@/controls/CableTable.vue';
 import JobFrame from '@/controls/JobFrame.vue';
 import LimitsBox from '@/controls/LimitsBox.vue';
-import { provideDesk } from '@/lib/desk';
+import { provideDesk, type Payload } from '@/lib/desk';
 import LightKey from '@/pictures/LightKey.vue';
 import Ribbon from '@/pictures/Ribbon.vue';
+import RunOverview from '@/pictures/RunOverview.vue';
 import type { Shown } from '@/pictures/ribbon';
 import type { Answer } from '@/types/generated/responses';
 
@@ -18,8 +19,11 @@ const runs = computed(() => desk.value.wire?.runs ?? []);
 const wired = computed(() => runs.value.filter((r) => r.strip));
 const bare = computed(() => runs.value.filter((r) => !r.strip));
 const longest = computed(() => Math.max(1, ...wired.value.map((r) => r.metres)));
-/** The run that the hand is at, or the first. */
-const current = () => document.activeElement?.closest<HTMLElement>('[data-run]')?.dataset.run ?? wired.value[0]?.id;
+/** Runs shown large: all of a few, else the first. */
+const FEW = 2;
+const open = ref<string[]>(wired.value.length <= FEW ? wired.value.map((r) => r.id) : wired.value.slice(0, 1).map((r) => r.id));
+/** The run that the hand is at, or the first that is shown. */
+const current = () => document.activeElement?.closest<HTMLElement>('[data-run]')?.dataset.run ?? wired.value.find((r) => open.value.includes(r.id))?.id ?? wired.value[0]?.id;
 const shown = ref<Shown>('light');
 const views: { id: Shown; name: string; key: string }[] = [{ id: 'light', name: 'Light', key: 'l' }, { id: 'volts', name: 'Volts', key: 'v' }, { id: 'amps', name: 'Amps', key: 'a' }, { id: 'colour', name: 'Colour', key: 'c' }];
 const pattern = (run: string | undefined, at: 'ends' | 'middle') => void change({ kind: 'FeedPattern', run, pattern: at });
@@ -28,10 +32,14 @@ const limits = ref(false);
 
 /** Goes to a feed, a cable's row or a run's ribbon. */
 async function go(place: string): Promise<void> {
+    const of = runs.value.find((r) => r.id === place || r.cables.some((c) => c.cable.id === place) || r.feeds.some((f) => f.id === place));
+    if (of && !open.value.includes(of.id)) {
+        open.value = [...open.value, of.id];
+    }
     await nextTick();
     const feed = runs.value.flatMap((r) => r.feeds).find((f) => f.id === place || f.cable?.id === place);
     const field = document.querySelector<HTMLElement>(`[aria-label="Length of ${place.toUpperCase()} in metres"]`);
-    (field ?? document.querySelector<HTMLElement>(feed ? `[data-feed="${feed.id}"]` : '[data-feed]'))?.focus();
+    (field ?? document.querySelector<HTMLElement>(feed ? `[data-feed="${feed.id}"]` : of ? `[data-run="${of.id}"] [data-feed]` : '[data-feed]'))?.focus();
 }
 const shortcuts = computed(() => [
     ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
@@ -59,7 +67,8 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
             </div>
             <LightKey class="ml-auto" :colours="wired[0]?.colours ?? []" />
         </div>
-        <article v-for="run in wired" :key="run.id" class="mb-6" :data-run="run.id">
+        <RunOverview v-if="wired.length > 1" v-model:open="open" :runs="wired" :longest="longest" />
+        <article v-for="run in wired.filter((r) => open.includes(r.id))" :key="run.id" class="mb-6" :data-run="run.id">
             <Ribbon
                 :run="run" :longest="longest" :shown="shown" @add="change({ kind: 'AddFeed', run: run.id, at: $event })" @aim="(feed, where) => preview({ kind: 'MoveFeed', feed, ...where })"
                 @move="(feed, where) => change({ kind: 'MoveFeed', feed, ...where })" @remove="change({ kind: 'RemoveFeed', feed: $event })"
@@ -67,6 +76,7 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
             <div class="flex flex-wrap gap-3 pb-3">
                 <button type="button" class="quiet" @click="pattern(run.id, 'ends')">Feed both ends <kbd>B</kbd></button>
                 <button type="button" class="quiet" @click="pattern(run.id, 'middle')">Feed the middle <kbd>M</kbd></button>
+                <button v-for="tap in run.taps" :key="tap.label" type="button" class="quiet" @click="change(tap.change as Payload)">{{ tap.label }}</button>
                 <p class="text-[13px] leading-[30px] text-ink2">A pin moves by arrow keys or dragging and goes with Delete. A click on the ribbon feeds it there.</p>
             </div>
             <CableTable :run="run" :options="desk.wire?.cables ?? []" />
