@@ -24,6 +24,9 @@ final class Newton
 
     private const STEP = 1e-9;
 
+    /** Siemens that a supply's slope is never taken below when a direction is looked for. */
+    private const TRACE = 1e-3;
+
     /** @var list<Ladder> */
     private array $ladders = [];
 
@@ -90,7 +93,9 @@ final class Newton
             $this->conductance($r->from, $r->to, 1 / $r->ohms);
         }
         foreach ($this->network->sources as $source) {
-            $this->conductance($source->plus, $source->minus, $source->at($this->volts[$source->plus] - $this->volts[$source->minus])[1]);
+            // Deep in its limit a supply holds no volts, and pixels above theirs hold none either: a trace of slope keeps
+            // the direction downhill. Residuals are exact, so what is found is not touched by it.
+            $this->conductance($source->plus, $source->minus, max(self::TRACE, $source->at($this->volts[$source->plus] - $this->volts[$source->minus])[1]));
         }
         foreach ($this->ladders as $ladder) {
             $this->stamp($ladder, $right);

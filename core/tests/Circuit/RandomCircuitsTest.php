@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Circuit;
+
+use EmberDusk\Circuit\Draw;
+use EmberDusk\Circuit\Loads\ConstantCurrent;
+use EmberDusk\Circuit\Loads\ResistorLimited;
+use EmberDusk\Circuit\Network;
+use EmberDusk\Circuit\Solution;
+use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Circuit\Source;
+use EmberDusk\Circuit\Stretch;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Circuits made at random, the seed fixed: at every node the currents balance, and what the EMFs give is accounted for.
+ * Both are worked out here from the volts alone, resistor by resistor and group by group.
+ */
+final class RandomCircuitsTest extends TestCase
+{
+    private const CASES = 500;
+
+    public function test_five_hundred_random_circuits_balance(): void
+    {
+        mt_srand(20261126);
+        $seen = ['ring' => 0, 'several supplies' => 0, 'starved pixels' => 0, 'several runs' => 0, 'colour' => 0, 'in its limit' => 0];
+        for ($case = 0; $case < self::CASES; $case++) {
+            [$network, $kinds] = self::circuit();
+            $solution = Newton::solve($network);
+            [$imbalance, $emf, $spent] = self::account($network, $solution);
+            self::assertLessThan(1e-6, $imbalance, "circuit {$case}: amps out of balance");
+            self::assertLessThan(1e-6, abs($emf - $spent) / max(1e-9, abs($emf)), "circuit {$case}: power");
+            foreach ($network->stretches as $n => $stretch) {
+                $starved = $stretch->loads[0] instanceof ConstantCurrent && min($solution->groupAmps($n)[0]) < 0.5 * $stretch->loads[0]->nominalAmps();
+                $kinds['starved pixels'] = ($kinds['starved pixels'] ?? false) || $starved;
+            }
+            foreach ($network->sources as $source) {
+                $kinds['in its limit'] = ($kinds['in its limit'] ?? false) || $solution->delivered($source) > 0.99 * $source->limit;
+            }
+            foreach (array_filter($kinds) as $kind => $_) {
+                $seen[$kind]++;
+            }
+        }
+        fwrite(STDERR, "\n".implode(', ', array_map(static fn (string $k, int $n): string => "{$n} {$k}", array_keys($seen), $seen)).' of '.self::CASES." circuits\n");
+        foreach ($seen as $kind => $count) {
+            self::assertGreaterThanOrEqual(50, $count, $kind);
+        }
+    }
+
+    /** @return array{Network, array<string, bool>} */
+    private static function circuit(): array
+    {
+        $net = new Network;
+        $volts = [5.0, 12.0, 24.0][mt_rand(0, 2)];
+        $channels = $volts === 5.0 || mt_rand(0, 2) === 0 ? 1 : mt_rand(2, 5);
+        $pixels = $channels === 1 && mt_rand(0, 2) > 0;
+        $kinds = ['colour' => $channels >= 3];
+        // Supplies on one + each: the zones of a second supply have a + of their own, the minus is common.
+        $supplies = $pixels && mt_rand(0, 1) === 1 ? mt_rand(2, 3) : 1;
+        $kinds['several supplies'] = $supplies > 1;
+        $hubs = [];
+        for ($s = 0; $s < $supplies; $s++) {
+            $plus = $net->node("s{$s}_p", $volts);
+            $minus = $s === 0 ? 0 : $net->node("s{$s}_m", 0.0);
+            $net->sources[] = new Source("s{$s}", $plus, $volts, mt_rand(1, 30) / 1000, mt_rand(5, 400) / 10, $minus);
+            $net->draws[] = new Draw("d{$s}", $plus, $minus, mt_rand(0, 20) / 1000);
+            $hub = [$net->node("h{$s}_p", $volts)];
+            $net->resistor("h{$s}_p", 'k', $plus, $hub[0], mt_rand(2, 200) / 1000);
+            for ($c = 1; $c <= $channels; $c++) {
+                $hub[] = $net->node("h{$s}_{$c}", 0.0);
+                $net->resistor("h{$s}_{$c}", 'k', $hub[$c], $minus, mt_rand(2, 200) / 1000);
+            }
+            $hubs[] = $hub;
+        }
+        $runs = $supplies > 1 ? 1 : mt_rand(1, 3);
+        $kinds['several runs'] = $runs > 1;
+        $ring = $supplies === 1 && mt_rand(0, 2) === 0;
+        $kinds['ring'] = $ring;
+        for ($r = 0; $r < $runs; $r++) {
+            self::strip($net, "r{$r}", $volts, $channels, $pixels, $hubs, $ring);
+        }
+
+        return [$net, $kinds];
+    }
+
+    /** @param  list<non-empty-list<int>>  $hubs */
+    private static function strip(Network $net, string $name, float $volts, int $channels, bool $pixels, array $hubs, bool $ring): void
+    {
+        $loads = [];
+        for ($c = 0; $c < $channels; $c++) {
+            $loads[] = $pixels ? new ConstantCurrent(mt_rand(20, 80) / 1000, 0.5 * $volts, mt_rand(65, 90) / 100 * $volts)
+                : new ResistorLimited($volts, mt_rand(2, 60) / 1000, $leds = [5 => 1, 12 => 3, 24 => 6][(int) $volts], $volts / ($leds + 2) * (0.7 + mt_rand(0, 50) / 100), 0.05);
+        }
+        $pieces = max(count($hubs), mt_rand(1, 4));
+        $pad = $first = self::pad($net, "{$name}_a0", $volts, $channels);
+        self::tail($net, "{$name}_k0", $hubs[0], $first);
+        $at = 0;
+        for ($n = 1; $n <= $pieces; $n++) {
+            $groups = mt_rand(1, 40);
+            $last = $n === $pieces;
+            $next = $ring && $last && $n > 1 ? $first : self::pad($net, "{$name}_a{$n}", $volts, $channels);
+            $zone = min($n, count($hubs) - 1);
+            // Where the next zone begins this piece ends at a + of its own.
+            $end = count($hubs) > 1 && $zone === $n ? [$net->node("{$name}_q{$n}", $volts), ...array_slice($next, 1)] : $next;
+            $net->stretches[] = new Stretch($name, $name, $at, $groups, 0.05, mt_rand(5, 300) / 1000, mt_rand(5, 300) / 1000, $loads, $pad, $end);
+            if ((! $last || mt_rand(0, 1) === 1 || $end !== $next) && $next !== $first) {
+                self::tail($net, "{$name}_k{$n}", $hubs[$zone], $next);
+            }
+            $at += $groups;
+            $pad = $next;
+        }
+    }
+
+    /** @return non-empty-list<int> */
+    private static function pad(Network $net, string $name, float $volts, int $channels): array
+    {
+        $pad = [$net->node("{$name}_p", $volts)];
+        for ($c = 1; $c <= $channels; $c++) {
+            $pad[] = $net->node("{$name}_{$c}", 0.0);
+        }
+
+        return $pad;
+    }
+
+    /**
+     * @param  non-empty-list<int>  $hub
+     * @param  non-empty-list<int>  $pad
+     */
+    private static function tail(Network $net, string $name, array $hub, array $pad): void
+    {
+        $ohms = mt_rand(5, 800) / 1000;
+        foreach ($pad as $t => $node) {
+            $net->resistor("{$name}_{$t}", 'k', $hub[$t], $node, $ohms);
+        }
+    }
+
+    /** @return array{float, float, float} largest sum of currents at a node, watts of the EMFs, watts of everything else */
+    private static function account(Network $network, Solution $solution): array
+    {
+        $volts = $solution->nodes() + ['0' => 0.0];
+        $sum = array_fill_keys(array_keys($volts), 0.0);
+        $spent = $emf = 0.0;
+        $flow = static function (string $a, string $b, float $amps) use (&$sum, &$spent, $volts): void {
+            $sum[$a] += $amps;
+            $sum[$b] -= $amps;
+            $spent += ($volts[$a] - $volts[$b]) * $amps;
+        };
+        $name = static fn (int $n): string => $network->nodes[$n];
+        foreach ($network->resistors as $r) {
+            $flow($name($r->from), $name($r->to), ($volts[$name($r->from)] - $volts[$name($r->to)]) / $r->ohms);
+        }
+        foreach ($network->draws as $d) {
+            $flow($name($d->plus), $name($d->minus), $d->amps);
+        }
+        foreach ($network->sources as $s) {
+            $across = $volts[$name($s->plus)] - $volts[$name($s->minus)];
+            $amps = $s->at($across)[0];
+            $sum[$name($s->plus)] -= $amps;
+            $sum[$name($s->minus)] += $amps;
+            $emf += $s->emf * $amps;
+            $spent += ($s->emf - $across) * $amps;
+        }
+        foreach ($network->stretches as $s) {
+            foreach (range(0, $s->channels()) as $t) {
+                for ($g = 0; $g <= $s->groups; $g++) {
+                    $a = $g === 0 ? $name($s->start[$t]) : $s->node($g - 1, $t);
+                    $b = $g === $s->groups ? $name($s->end[$t]) : $s->node($g, $t);
+                    $flow($a, $b, ($volts[$a] - $volts[$b]) / (($t === 0 ? $s->plusRail : $s->returnRail) * $s->pitch * ($g === 0 || $g === $s->groups ? 0.5 : 1)));
+                }
+            }
+            foreach ($s->loads as $c => $load) {
+                for ($g = 0; $g < $s->groups; $g++) {
+                    [$a, $b] = [$s->node($g, 0), $s->node($g, $c + 1)];
+                    $flow($a, $b, $load->evaluate([$volts[$a] - $volts[$b]])[0][0]);
+                }
+            }
+        }
+        unset($sum['0']);
+
+        return [max(0.0, ...array_values(array_map(abs(...), $sum))), $emf, $spent];
+    }
+
+    /**
+     * N groups of a constant current I on two rails of r ohm a pitch each, fed at one end: the last group lies
+     * 2 r I (N/2 + (N - 1) N / 2) below the feed, half a pitch to the first group included (sum of an arithmetic series).
+     */
+    public function test_a_constant_current_ladder_fed_at_one_end_both_and_the_middle(): void
+    {
+        [$groups, $pitch, $rail, $amps] = [40, 0.05, 0.08, 0.01];
+        $step = 2 * $rail * $pitch * $amps;
+        $far = static fn (int $n): float => $step * ($n / 2 + ($n - 1) * $n / 2);
+        $solve = static function (array $fed, int ...$lengths) use ($pitch, $rail, $amps): array {
+            $net = new Network;
+            $plus = $net->node('s_p', 12.0);
+            $net->sources[] = new Source('s', $plus, 12.0, 1e-3, 1e6);
+            $load = new ConstantCurrent($amps, 1.0, 2.0);
+            $pads = array_map(static fn (int $n): array => [$net->node("a{$n}_p", 12.0), $net->node("a{$n}_1", 0.0)], range(0, count($lengths)));
+            foreach ($fed as $n) {
+                $net->resistor("p{$n}", 'k', $plus, $pads[$n][0], 1e-6);
+                $net->resistor("m{$n}", 'k', $pads[$n][1], 0, 1e-6);
+            }
+            foreach ($lengths as $n => $length) {
+                $net->stretches[] = new Stretch('r', 'r', array_sum(array_slice($lengths, 0, $n)), $length, $pitch, $rail, $rail, [$load], $pads[$n], $pads[$n + 1]);
+            }
+            $solution = Newton::solve($net);
+            $volts = array_merge(...array_map(static fn (int $n): array => $solution->groupVolts($n)[0], array_keys($lengths)));
+
+            return [$solution->volt($pads[$fed[0]][0]) - $solution->volt($pads[$fed[0]][1]), $volts];
+        };
+        // The feed's own leads are a microohm: 0.4 A in them are below the tolerance.
+        [$feed, $volts] = $solve([0], $groups);
+        self::assertEqualsWithDelta($far($groups), $feed - min($volts), 1e-6);
+        self::assertSame($groups - 1, array_search(min($volts), $volts, true));
+        [$feed, $volts] = $solve([0, 1], $groups);
+        self::assertEqualsWithDelta($far(intdiv($groups, 2)), $feed - min($volts), 1e-6, 'fed at both ends: each carries half');
+        [$feed, $volts] = $solve([1], intdiv($groups, 2), intdiv($groups, 2));
+        self::assertEqualsWithDelta($far(intdiv($groups, 2)), $feed - min($volts), 1e-6, 'fed in the middle: two halves');
+        self::assertEqualsWithDelta($volts[0], $volts[$groups - 1], 1e-9);
+    }
+}
