@@ -64,7 +64,7 @@ final class RandomCircuitsTest extends TestCase
         for ($s = 0; $s < $supplies; $s++) {
             $plus = $net->node("s{$s}_p", $volts);
             $minus = $s === 0 ? 0 : $net->node("s{$s}_m", 0.0);
-            $net->sources[] = new Source("s{$s}", $plus, $volts, mt_rand(1, 30) / 1000, mt_rand(5, 400) / 10, $minus);
+            $net->sources[] = new Source("s{$s}", $plus, $volts, mt_rand(1, 30) / 1000, mt_rand(5, 200) / 10, $minus);
             $net->draws[] = new Draw("d{$s}", $plus, $minus, mt_rand(0, 20) / 1000);
             $hub = [$net->node("h{$s}_p", $volts)];
             $net->resistor("h{$s}_p", 'k', $plus, $hub[0], mt_rand(2, 200) / 1000);
