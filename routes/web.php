@@ -8,6 +8,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\OptionController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TraceController;
@@ -50,6 +51,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
         Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
         Route::post('join/{joinRun}/pace', [JoinController::class, 'pace'])->name('join.pace');
+        Route::get('proposal/{run}', [ProposalController::class, 'show'])->name('jobs.proposal');
         Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');
         Route::post('traces', [TraceController::class, 'begin'])->name('traces.begin');
         Route::post('traces/{trace}', [TraceController::class, 'act'])->name('traces.act');

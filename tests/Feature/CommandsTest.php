@@ -69,6 +69,16 @@ final class CommandsTest extends TestCase
         self::assertSame(Demo::file('observatory'), Artisan::output());
     }
 
+    public function test_advise_proposes_and_says_why(): void
+    {
+        $said = $this->printed('ember:advise', 0);
+        self::assertStringContainsString('cheapest: Cove fed at', $said);
+        self::assertStringContainsString('evenness 0.66, limit 0.90', $said);
+        $json = json_decode($this->printed('ember:advise', 0, ['--json' => true]), true);
+        self::assertIsArray($json);
+        self::assertSame(['Cove'], $json['proposals'][0]['runs']);
+    }
+
     public function test_join_prints_the_order_and_rehearse_the_log(): void
     {
         $order = json_decode($this->printed('ember:join', 0, ['--json' => true]), true);

@@ -22,6 +22,13 @@ final class RandomCircuitsTest extends TestCase
 {
     private const CASES = 500;
 
+    /** The ladder of the closed form: metres, ohm per metre, amps of a group. */
+    private const PITCH = 0.05;
+
+    private const RAIL = 0.08;
+
+    private const AMPS = 0.01;
+
     public function test_five_hundred_random_circuits_balance(): void
     {
         mt_srand(20261126);
@@ -33,7 +40,7 @@ final class RandomCircuitsTest extends TestCase
             self::assertLessThan(1e-6, $imbalance, "circuit {$case}: amps out of balance");
             self::assertLessThan(1e-6, abs($emf - $spent) / max(1e-9, abs($emf)), "circuit {$case}: power");
             foreach ($network->stretches as $n => $stretch) {
-                $starved = $stretch->loads[0] instanceof ConstantCurrent && min($solution->groupAmps($n)[0]) < 0.9 * $stretch->loads[0]->nominalAmps();
+                $starved = $stretch->loads[0] instanceof ConstantCurrent && min([INF, ...$solution->groupAmps($n)[0]]) < 0.9 * $stretch->loads[0]->nominalAmps();
                 $kinds['starved pixels'] = ($kinds['starved pixels'] ?? false) || $starved;
             }
             foreach ($network->sources as $source) {
@@ -85,11 +92,14 @@ final class RandomCircuitsTest extends TestCase
         return [$net, $kinds];
     }
 
-    /** @param  list<non-empty-list<int>>  $hubs */
+    /**
+     * @param  int<1, 5>  $channels
+     * @param  list<non-empty-list<int>>  $hubs
+     */
     private static function strip(Network $net, string $name, float $volts, int $channels, bool $pixels, array $hubs, bool $ring): void
     {
         $loads = [];
-        for ($c = 0; $c < $channels; $c++) {
+        foreach (range(1, $channels) as $_) {
             $loads[] = $pixels ? new ConstantCurrent(mt_rand(20, 80) / 1000, 0.5 * $volts, mt_rand(65, 90) / 100 * $volts)
                 : new ResistorLimited($volts, mt_rand(2, 60) / 1000, $leds = [5 => 1, 12 => 3, 24 => 6][(int) $volts], $volts / ($leds + 2) * (0.7 + mt_rand(0, 50) / 100), 0.05);
         }
@@ -188,35 +198,42 @@ final class RandomCircuitsTest extends TestCase
      */
     public function test_a_constant_current_ladder_fed_at_one_end_both_and_the_middle(): void
     {
-        [$groups, $pitch, $rail, $amps] = [40, 0.05, 0.08, 0.01];
-        $step = 2 * $rail * $pitch * $amps;
+        $groups = 40;
+        $step = 2 * self::RAIL * self::PITCH * self::AMPS;
         $far = static fn (int $n): float => $step * ($n / 2 + ($n - 1) * $n / 2);
-        $solve = static function (array $fed, int ...$lengths) use ($pitch, $rail, $amps): array {
-            $net = new Network;
-            $plus = $net->node('s_p', 12.0);
-            $net->sources[] = new Source('s', $plus, 12.0, 1e-3, 1e6);
-            $load = new ConstantCurrent($amps, 1.0, 2.0);
-            $pads = array_map(static fn (int $n): array => [$net->node("a{$n}_p", 12.0), $net->node("a{$n}_1", 0.0)], range(0, count($lengths)));
-            foreach ($fed as $n) {
-                $net->resistor("p{$n}", 'k', $plus, $pads[$n][0], 1e-6);
-                $net->resistor("m{$n}", 'k', $pads[$n][1], 0, 1e-6);
-            }
-            foreach ($lengths as $n => $length) {
-                $net->stretches[] = new Stretch('r', 'r', array_sum(array_slice($lengths, 0, $n)), $length, $pitch, $rail, $rail, [$load], $pads[$n], $pads[$n + 1]);
-            }
-            $solution = Newton::solve($net);
-            $volts = array_merge(...array_map(static fn (int $n): array => $solution->groupVolts($n)[0], array_keys($lengths)));
-
-            return [$solution->volt($pads[$fed[0]][0]) - $solution->volt($pads[$fed[0]][1]), $volts];
-        };
         // The feed's own leads are a microohm: 0.4 A in them are below the tolerance.
-        [$feed, $volts] = $solve([0], $groups);
+        [$feed, $volts] = self::fed([0], [$groups]);
         self::assertEqualsWithDelta($far($groups), $feed - min($volts), 1e-6);
         self::assertSame($groups - 1, array_search(min($volts), $volts, true));
-        [$feed, $volts] = $solve([0, 1], $groups);
+        [$feed, $volts] = self::fed([0, 1], [$groups]);
         self::assertEqualsWithDelta($far(intdiv($groups, 2)), $feed - min($volts), 1e-6, 'fed at both ends: each carries half');
-        [$feed, $volts] = $solve([1], intdiv($groups, 2), intdiv($groups, 2));
+        [$feed, $volts] = self::fed([1], [intdiv($groups, 2), intdiv($groups, 2)]);
         self::assertEqualsWithDelta($far(intdiv($groups, 2)), $feed - min($volts), 1e-6, 'fed in the middle: two halves');
         self::assertEqualsWithDelta($volts[0], $volts[$groups - 1], 1e-9);
+    }
+
+    /**
+     * @param  non-empty-list<int>  $fed  pads
+     * @param  list<int>  $lengths  groups of each piece
+     * @return array{float, non-empty-list<float>} volts at the first fed pad, and across each group
+     */
+    private static function fed(array $fed, array $lengths): array
+    {
+        $net = new Network;
+        $plus = $net->node('s_p', 12.0);
+        $net->sources[] = new Source('s', $plus, 12.0, 1e-3, 1e6);
+        $load = new ConstantCurrent(self::AMPS, 1.0, 2.0);
+        $pads = array_map(static fn (int $n): array => [$net->node("a{$n}_p", 12.0), $net->node("a{$n}_1", 0.0)], range(0, count($lengths)));
+        foreach ($fed as $n) {
+            $net->resistor("p{$n}", 'k', $plus, $pads[$n][0], 1e-6);
+            $net->resistor("m{$n}", 'k', $pads[$n][1], 0, 1e-6);
+        }
+        foreach ($lengths as $n => $length) {
+            $net->stretches[] = new Stretch('r', 'r', array_sum(array_slice($lengths, 0, $n)), $length, self::PITCH, self::RAIL, self::RAIL, [$load], $pads[$n], $pads[$n + 1]);
+        }
+        $solution = Newton::solve($net);
+        $volts = array_merge(...array_map(static fn (int $n): array => $solution->groupVolts($n)[0], array_keys($lengths)));
+
+        return [$solution->volt($pads[$fed[0]][0]) - $solution->volt($pads[$fed[0]][1]), $volts === [] ? [0.0] : $volts];
     }
 }

@@ -4,6 +4,7 @@ import { computed, nextTick, ref } from 'vue';
 import CableTable from '@/controls/CableTable.vue';
 import JobFrame from '@/controls/JobFrame.vue';
 import LimitsBox from '@/controls/LimitsBox.vue';
+import ProposalBox from '@/controls/ProposalBox.vue';
 import { provideDesk, type Payload } from '@/lib/desk';
 import LightKey from '@/pictures/LightKey.vue';
 import Ribbon from '@/pictures/Ribbon.vue';
@@ -29,6 +30,8 @@ const views: { id: Shown; name: string; key: string }[] = [{ id: 'light', name: 
 const pattern = (run: string | undefined, at: 'ends' | 'middle') => void change({ kind: 'FeedPattern', run, pattern: at });
 
 const limits = ref(false);
+/** The run that a proposal is shown for. */
+const proposed = ref('');
 
 /** Goes to a feed, a cable's row or a run's ribbon. */
 async function go(place: string): Promise<void> {
@@ -45,6 +48,7 @@ const shortcuts = computed(() => [
     ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
     { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
     { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
+    { key: 'p', what: 'Propose feeds and cables', act: () => (proposed.value = current() ?? '') },
     { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
     { key: 'r', what: 'Go to the ribbon, to read along it', act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus() },
@@ -76,6 +80,7 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
             <div class="flex flex-wrap gap-3 pb-3">
                 <button type="button" class="quiet" @click="pattern(run.id, 'ends')">Feed both ends <kbd>B</kbd></button>
                 <button type="button" class="quiet" @click="pattern(run.id, 'middle')">Feed the middle <kbd>M</kbd></button>
+                <button type="button" class="quiet" @click="proposed = run.id">Propose the cheapest <kbd>P</kbd></button>
                 <button v-for="tap in run.taps" :key="tap.label" type="button" class="quiet" @click="change(tap.change as Payload)">{{ tap.label }}</button>
                 <p class="text-[13px] leading-[30px] text-ink2">A pin moves by arrow keys or dragging and goes with Delete. A click on the ribbon feeds it there.</p>
             </div>
@@ -84,6 +89,7 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
         <p v-if="bare.length" class="border-t border-rule pt-2 text-ink2">
             Without a strip yet: {{ bare.map((r) => `${r.name} ${r.length} m`).join(', ') }}. <Link :href="`/jobs/${store.answer.value.job}/kit`" class="act">Choose at Kit</Link>
         </p>
+        <ProposalBox :run="proposed" @close="proposed = ''" />
         <LimitsBox :open="limits" @close="limits = false" />
     </JobFrame>
 </template>
