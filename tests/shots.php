@@ -68,6 +68,9 @@ try {
     $shot('shelf');
     $open('/jobs/1/wire', '[data-feed]');
     $shot('wire-one-end');
+    $press('p', 4_000_000);
+    $shot('wire-proposal');
+    $press(Key::ESCAPE);
     $press('b', 1_200_000);
     $press('m', 1_200_000);
     $driver->wait(10)->until(static fn (): bool => $driver->findElements(WebDriverBy::cssSelector('[data-feed=f3]')) !== []);

@@ -26,7 +26,7 @@ final class Server
         touch($directory.'/ember.sqlite');
         $port = Browser::freePort();
         $env = ['APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(random_bytes(32)), 'APP_DEBUG' => 'false', 'APP_URL' => "http://127.0.0.1:{$port}",
-            'DB_DATABASE' => $directory.'/ember.sqlite', 'EMBER_DEMO' => 'true', 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file',
+            'DB_DATABASE' => $directory.'/ember.sqlite', 'EMBER_DEMO' => 'true', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file',
             'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'sync'];
         $migrate = new Process(['php', 'artisan', 'migrate', '--seed', '--force'], $root, $env);
         if ($migrate->run() !== 0) {

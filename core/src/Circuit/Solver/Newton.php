@@ -69,6 +69,21 @@ final class Newton
     /** @throws Trouble when no solution is found */
     public static function solve(Network $network): Solution
     {
+        // Nothing here is part of a circle, and the collector would look through every row of every ladder again and again.
+        $collecting = gc_enabled();
+        gc_disable();
+        try {
+            return self::solved($network);
+        } finally {
+            if ($collecting) {
+                gc_enable();
+            }
+        }
+    }
+
+    /** @throws Trouble */
+    private static function solved(Network $network): Solution
+    {
         $newton = new self($network);
         $newton->evaluate(0.0);
         $move = INF;
