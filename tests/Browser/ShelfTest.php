@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Key;
+
+/** The kit shelf by hand, and the planner's proposal at Wire. */
+final class ShelfTest extends BrowserTestCase
+{
+    protected function setUp(): void
+    {
+        $this->signIn();
+    }
+
+    public function test_an_entry_is_found_changed_and_its_jobs_are_shown_what_would_move(): void
+    {
+        $this->open('/shelf');
+        $this->see('Everything');
+        $this->assertAccessible('shelf');
+        $this->press('/', 'two-channel 5 a');
+        $this->eventually(fn (): bool => count($this->browser()->driver->findElements(WebDriverBy::cssSelector('section li button'))) === 1, 'the search finds one');
+        $this->press(Key::TAB);
+        $this->find('section li button')->click();
+        $this->see('Jobs that use it');
+        $this->see('holds it as it is');
+        $this->assertAccessible('shelf with an entry open');
+        $field = $this->find('input[name=channelAmps]');
+        $field->clear();
+        $field->sendKeys(['nought', Key::ENTER]);
+        $this->see('“nought” is no number');
+        $this->expectedErrors = ['422'];
+        $field = $this->find('input[name=channelAmps]');
+        $field->clear();
+        $field->sendKeys(['3', Key::ENTER]);
+        $this->see('holds an older copy');
+        $this->see('C1 carries');
+        $this->find('section[aria-labelledby=uses] button.act')->click();
+        $this->see('holds it as it is');
+        $this->open('/jobs/1/kit');
+        $carries = fn (string $metres): bool => str_contains($this->find('[data-figure="C1 carries"]')->getText(), $metres);
+        $this->eventually(fn (): bool => $carries('15.0'), 'the job has not taken the new entry');
+        $this->undoKeys();
+        $this->eventually(fn (): bool => $carries('25.0'), 'undo does not bring the old copy back');
+    }
+
+    public function test_a_file_is_taken_in_or_refused_at_its_line(): void
+    {
+        $this->open('/shelf');
+        $this->see('Everything');
+        $file = sys_get_temp_dir().'/ember-shelf-'.getmypid().'.csv';
+        $input = $this->browser()->driver->findElement(WebDriverBy::cssSelector('input[type=file]'));
+        $input->setFileDetector(new LocalFileDetector);
+        file_put_contents($file, "kind,id,name,amps,form\nfuse,fuse-own,Own fuse,five,blade\n");
+        $input->sendKeys($file);
+        $this->see('Line 2, amps: “five” is no number.');
+        $this->expectedErrors = ['422'];
+        file_put_contents($file, "kind,id,name,amps,form\nfuse,fuse-own,Own fuse,5,blade\n");
+        $input->sendKeys($file);
+        $this->see('1 new, 0 changed, 0 as they were');
+        unlink($file);
+        self::assertMatchesRegularExpression('/Fuses\s*7/', $this->text());
+    }
+
+    public function test_a_proposal_says_why_and_is_taken_and_undone(): void
+    {
+        $this->open('/jobs/1/wire');
+        $this->find('[data-feed=f1]');
+        $this->press('p');
+        $this->see('Why nothing cheaper', 15);
+        $this->see('evenness 0.66, limit 0.90');
+        $this->assertAccessible('wire with a proposal');
+        $this->find('[role=dialog] .press')->click();
+        $this->dontSee('Cove: visibly dull');
+        $this->see('C1 to 4.50 m');
+        $this->undoKeys();
+        $this->see('Cove: visibly dull');
+    }
+}
