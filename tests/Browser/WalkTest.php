@@ -56,7 +56,7 @@ final class WalkTest extends BrowserTestCase
         $this->see('Take C over');
         $this->assertAccessible('kit, options side by side');
         $this->press('k');
-        $this->see('17 on the shelf');
+        $this->see('What speaks against one here stands beside it');
         $this->assertAccessible('kit');
         foreach (['s' => 'Tunable white 24 V', 'p' => '24 V supply, 10 A', 'c' => 'Zigbee two-channel controller, 12-36 V', 'b' => '3 x 1.5 mm²', 'u' => 'Zigbee hub with phone app'] as $key => $name) {
             $this->leaveField();
