@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
 use EmberDusk\Workings\Trouble;
 use Illuminate\Contracts\Cache\Repository;
 
@@ -20,33 +22,46 @@ final readonly class Solutions
     {
     }
 
-    /** @return array<string, RunResult|Trouble> by run */
+    /** @return array<string, RunResult|FixtureResult|Trouble> by run and by fitting, everything full */
     public function of(Plan $plan): array
     {
-        $results = [];
-        foreach (Island::all($plan) as $island) {
-            $key = 'solved.'.Engine::fingerprint($plan, $island);
-            $kept = $this->cache->get($key);
-            if (is_array($kept) && $kept !== [] && array_filter($kept, static fn (mixed $r): bool => ! $r instanceof RunResult) === []) {
-                /** @var array<string, RunResult> $kept */
-                $results += $kept;
-
-                continue;
-            }
-            try {
-                $solved = Engine::island($plan, $island);
-                $this->cache->put($key, $solved, self::DAY);
-                $results += $solved;
-            } catch (Trouble $trouble) {
-                $results += array_map(static fn (): Trouble => $trouble, $island->parts);
-            }
-        }
-
+        $results = $this->solved($plan, null);
         foreach (array_diff_key($plan->runs, $results) as $id => $run) {
             try {
                 Engine::islandOf($plan, $run);
             } catch (Trouble $trouble) {
                 $results[$id] = $trouble;
+            }
+        }
+
+        return $results;
+    }
+
+    /** @return array<string, array<string, RunResult|FixtureResult|Trouble>> by scene, then by run and by fitting */
+    public function scenes(Plan $plan): array
+    {
+        return array_map(fn (Scene $scene): array => $this->solved($plan, $scene), $plan->scenes);
+    }
+
+    /** @return array<string, RunResult|FixtureResult|Trouble> */
+    private function solved(Plan $plan, ?Scene $scene): array
+    {
+        $results = [];
+        foreach (Island::all($plan) as $island) {
+            $key = 'solved.'.Engine::fingerprint($plan, $island, $scene);
+            $kept = $this->cache->get($key);
+            if (is_array($kept) && $kept !== [] && array_filter($kept, static fn (mixed $r): bool => ! $r instanceof RunResult && ! $r instanceof FixtureResult) === []) {
+                /** @var array<string, RunResult|FixtureResult> $kept */
+                $results += $kept;
+
+                continue;
+            }
+            try {
+                $solved = $scene === null ? Engine::island($plan, $island) : Engine::scene($plan, $island, $scene);
+                $this->cache->put($key, $solved, self::DAY);
+                $results += $solved;
+            } catch (Trouble $trouble) {
+                $results += array_map(static fn (): Trouble => $trouble, $island->parts + $island->fixtures);
             }
         }
 

@@ -21,7 +21,7 @@ final readonly class Workshop
 
     public function work(Job $job, Plan $plan, ?Shelves $shelf = null): Work
     {
-        return new Work($plan, $this->solutions->of($plan), $shelf ?? Shelves::ofCrew($job->crew), self::joined($job));
+        return new Work($plan, $this->solutions->of($plan), $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan));
     }
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/answer */

@@ -41,6 +41,25 @@ final class CommandsTest extends TestCase
         self::assertContains('evenness', array_column($solved['findings'], 'code'));
     }
 
+    public function test_a_phase_of_a_scene_is_solved_and_exported_alike(): void
+    {
+        $plan = Demo::with(Demo::plan(), ['kind' => 'SetScene', 'name' => 'Slides', 'levels' => [['of' => 'c1', 'duties' => [0.2, 0.6]]]]);
+        $run = fn (string ...$with): Process => tap(new Process(['php', 'artisan', ...$with], base_path(), null, \EmberDusk\Plan\JobFile::write($plan)))->run();
+        foreach ([1 => 2, 2 => 1, 3 => 0] as $phase => $channels) {
+            $of = ['-', '--scene=slides', "--phase={$phase}"];
+            $solved = json_decode($run('ember:solve', '--json', ...$of)->getOutput(), true);
+            self::assertIsArray($solved);
+            /** @var array<string, float> $nodes */
+            $nodes = $solved['nodes'];
+            self::assertCount($channels, array_filter(array_keys($nodes), static fn (string $n): bool => preg_match('/^c1_\d$/', $n) === 1), 'channels that conduct');
+            self::assertCount($channels === 0 ? 0 : 1 + $channels, array_filter(array_keys($nodes), static fn (string $n): bool => str_starts_with($n, 'r_cove_g0_')), 'rails that are there');
+            Ngspice::assertAgrees($run('ember:export', '--as=spice', ...$of)->getOutput(), $nodes);
+        }
+        $wrong = $run('ember:solve', '-', '--scene=party');
+        self::assertSame([2, "--scene: the job has no “party”. It has Slides.\n"], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
+        self::assertSame([2, "/phase: There is no phase 4.\n"], [$run('ember:export', '-', '--as=spice', '--scene=e1', '--phase=4')->getExitCode(), $run('ember:export', '-', '--as=spice', '--scene=e1', '--phase=4')->getErrorOutput()]);
+    }
+
     public function test_exit_codes_tell_fine_from_findings_from_bad_input(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);

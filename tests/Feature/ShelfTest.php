@@ -26,7 +26,7 @@ final class ShelfTest extends TestCase
     public function test_it_is_searched_by_words_and_kind(): void
     {
         $all = $this->answer($this->getJson('/shelf/entries'), 'found');
-        self::assertSame([131, 3], [$all['total'], $all['pages']]);
+        self::assertSame([133, 3], [$all['total'], $all['pages']]);
         self::assertCount(60, $all['entries']);
         $found = $this->answer($this->getJson('/shelf/entries?find='.urlencode('24 V TUNABLE').'&kind=strip'), 'found');
         self::assertSame(['strip-tunable-24', 'strip-tunable-24-mood'], array_column($found['entries'], 'id'));
@@ -42,14 +42,14 @@ final class ShelfTest extends TestCase
         $cells = ['kind' => 'fuse', 'id' => '', 'name' => 'Own blade fuse', 'amps' => '7,5', 'form' => 'blade', 'price' => ''];
         $kept = $this->answer($this->postJson('/shelf/entries', ['cells' => $cells]), 'entryAnswer');
         self::assertSame(['fuse-own-blade-fuse', '7.5'], [$kept['cells']['id'], $kept['cells']['amps']]);
-        self::assertSame(132, $this->crew->kitEntries()->count());
+        self::assertSame(134, $this->crew->kitEntries()->count());
         self::assertSame('fuse-own-blade-fuse-2', $this->answer($this->postJson('/shelf/entries', ['cells' => $cells]), 'entryAnswer')['cells']['id']);
         $this->postJson('/shelf/entries', ['cells' => ['amps' => 'five'] + $cells])->assertStatus(422)->assertJson(['pointer' => '/amps', 'message' => '“five” is no number.']);
         $this->postJson('/shelf/entries', ['cells' => ['amps' => '900'] + $cells])->assertStatus(422)->assertJson(['pointer' => '/amps']);
         $this->postJson('/shelf/entries', ['cells' => ['kind' => 'lamp'] + $cells])->assertStatus(422)->assertJson(['pointer' => '/kind']);
         $this->deleteJson('/shelf/entries/fuse-own-blade-fuse-2')->assertOk();
         $this->deleteJson('/shelf/entries/fuse-own-blade-fuse-2')->assertNotFound();
-        self::assertSame(132, $this->crew->kitEntries()->count());
+        self::assertSame(134, $this->crew->kitEntries()->count());
     }
 
     public function test_a_change_offers_an_update_and_shows_what_would_move(): void
@@ -80,7 +80,7 @@ final class ShelfTest extends TestCase
         self::assertSame(['new' => 0, 'changed' => 0, 'same' => 6], $this->answer($send($csv), 'taken'));
         self::assertSame(['new' => 1, 'changed' => 1, 'same' => 5], $this->answer($send(str_replace('Blade fuse 5 A', 'Fuse 5 A', $csv)."fuse,own,Own,5,blade,,,\r\n"), 'taken'));
         $json = (string) $this->get('/shelf/export.json')->assertOk()->getContent();
-        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 132], $this->answer($send($json), 'taken'));
+        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 134], $this->answer($send($json), 'taken'));
         $count = $this->crew->kitEntries()->count();
         foreach (["kind,id,name\nfuse,new-one,New\nfuze,x,X", "kind,id,name,amps,form\nfuse,new-one,New,5,blade\nfuse,x,=1,5,blade", '{"format": "ember-dusk-shelf", "version": 1, "entries": [{"kind": "fuse"}]}', "\xFF\xFE", 'nothing'] as $bad) {
             $send($bad)->assertStatus(422);

@@ -14,9 +14,10 @@ use Illuminate\Console\Command;
 
 final class ExportCommand extends Command
 {
+    use PicksPhase;
     use ReadsJobFile;
 
-    protected $signature = 'ember:export {file? : a job file, - for standard input} {--job= : a stored job by its number, instead of a file} {--as=job : job or spice}';
+    protected $signature = 'ember:export {file? : a job file, - for standard input} {--job= : a stored job by its number, instead of a file} {--as=job : job or spice} {--scene= : spice of a scene, by its id or name} {--phase=1 : which phase of its dimming}';
 
     protected $description = 'Write a job as a job file or as a SPICE netlist';
 
@@ -32,7 +33,7 @@ final class ExportCommand extends Command
             }
             $this->output->write(match ($this->option('as')) {
                 'job' => JobFile::write($plan),
-                'spice' => Netlist::write($plan->name, Engine::networks($plan)),
+                'spice' => Netlist::write($plan->name, Engine::networks($plan, $this->scene($plan), $this->phase())),
                 default => throw new Trouble('--as takes job or spice.'),
             }, false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
 

@@ -8,9 +8,14 @@ use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\WireDesk;
 use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\FixtureResult;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\Network;
+use EmberDusk\Circuit\RunResult;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
 use EmberDusk\Workings\Figure;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Trouble;
@@ -18,9 +23,10 @@ use Illuminate\Console\Command;
 
 final class SolveCommand extends Command
 {
+    use PicksPhase;
     use ReadsJobFile;
 
-    protected $signature = 'ember:solve {file : a job file, - for standard input} {--json : print the result as JSON}';
+    protected $signature = 'ember:solve {file : a job file, - for standard input} {--scene= : a scene by its id or name, instead of everything full} {--phase=1 : which phase of the dimming the volts are of} {--json : print the result as JSON}';
 
     protected $description = 'Solve the circuit of a job: volts, amps, light and findings';
 
@@ -28,7 +34,8 @@ final class SolveCommand extends Command
     {
         return $this->answering(function (): int {
             $plan = $this->plan();
-            $work = new Work($plan, self::results($plan), $this->demoShelf(), []);
+            $scene = $this->scene($plan);
+            $work = new Work($plan, self::results($plan, $scene), $this->demoShelf(), []);
             $findings = array_values(array_filter(Slate::of($work), static fn (Finding $f): bool => $f->place->stage !== 'join'));
             $figures = WireDesk::ledger($work);
             if ($this->option('json')) {
@@ -37,7 +44,7 @@ final class SolveCommand extends Command
                     'engine' => Engine::VERSION,
                     'figures' => array_map(static fn (Figure $f): array => $f->toArray(), $figures),
                     'findings' => array_map(static fn (Finding $f): array => $f->toArray(), $findings),
-                    'nodes' => (object) self::nodes($plan),
+                    'nodes' => (object) self::nodes(Engine::networks($plan, $scene, $this->phase())),
                 ]));
             } else {
                 foreach ($figures as $f) {
@@ -52,26 +59,29 @@ final class SolveCommand extends Command
         });
     }
 
-    /** @return array<string, \EmberDusk\Circuit\RunResult|Trouble> */
-    private static function results(Plan $plan): array
+    /** @return array<string, RunResult|FixtureResult|Trouble> by run and by fitting */
+    private static function results(Plan $plan, ?Scene $scene): array
     {
         $results = [];
-        foreach ($plan->runs as $id => $run) {
+        foreach (Island::all($plan) as $island) {
             try {
-                $results[$id] = Engine::solve($plan, $run);
+                $results += $scene === null ? Engine::island($plan, $island) : Engine::scene($plan, $island, $scene);
             } catch (Trouble $t) {
-                $results[$id] = $t;
+                $results += array_map(static fn (): Trouble => $t, $island->parts + $island->fixtures);
             }
         }
 
         return $results;
     }
 
-    /** @return array<string, float> */
-    private static function nodes(Plan $plan): array
+    /**
+     * @param  list<Network>  $networks
+     * @return array<string, float>
+     */
+    private static function nodes(array $networks): array
     {
         $nodes = [];
-        foreach (Engine::networks($plan) as $network) {
+        foreach ($networks as $network) {
             $nodes += Newton::solve($network)->nodes();
         }
 

@@ -6,6 +6,8 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Circuit\Rules\Book;
 use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Circuit\Rules\Lamps;
+use EmberDusk\Circuit\Rules\Modules;
 use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Run;
@@ -32,7 +34,14 @@ final readonly class Slate
                 $findings[] = new Finding('unsolved', Severity::Stop, $run->name().' has no solution', $trouble->getMessage(), new Place('wire', $id));
             }
         }
-        array_push($findings, ...self::trials($work));
+        foreach ($work->plan->fixtures as $id => $fitting) {
+            array_push($findings, ...Lamps::check($work->plan, $fitting, $work->fitting($id), $work->shelf));
+            $trouble = $work->results[$id] ?? null;
+            if ($trouble instanceof Trouble) {
+                $findings[] = new Finding('collapse', Severity::Stop, strtoupper($id).': voltage collapse', $trouble->getMessage(), new Place('wire', $id));
+            }
+        }
+        array_push($findings, ...Modules::check($work->plan, $work->shelf), ...SceneSlate::of($work), ...self::trials($work));
         foreach (array_keys($work->plan->controllers) as $id) {
             if ($work->plan->controller($id)?->profile !== null && ! in_array($id, $work->joined, true)) {
                 $findings[] = new Finding('not-joined', Severity::Open, strtoupper($id).' is not joined yet', 'Nothing but its own key switches it so far.', new Place('join', $id));

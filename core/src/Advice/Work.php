@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
@@ -13,16 +14,31 @@ use EmberDusk\Workings\Trouble;
 final readonly class Work
 {
     /**
-     * @param  array<string, RunResult|Trouble>  $results  by run
+     * @param  array<string, RunResult|FixtureResult|Trouble>  $results  by run and by fitting
+     * @param  array<string, array<string, RunResult|FixtureResult|Trouble>>  $scenes  likewise, by scene
      * @param  list<string>  $joined  controllers
      */
-    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined)
+    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [])
     {
     }
 
     public function result(string $run): ?RunResult
     {
         $result = $this->results[$run] ?? null;
+
+        return $result instanceof RunResult ? $result : null;
+    }
+
+    public function fitting(string $id): ?FixtureResult
+    {
+        $result = $this->results[$id] ?? null;
+
+        return $result instanceof FixtureResult ? $result : null;
+    }
+
+    public function inScene(string $scene, string $run): ?RunResult
+    {
+        $result = $this->scenes[$scene][$run] ?? null;
 
         return $result instanceof RunResult ? $result : null;
     }

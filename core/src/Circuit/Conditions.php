@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Kit\Supply;
+
 /** What is assumed beside the plan: factors on strip rails and supply volts, and a feed that is open. */
 final readonly class Conditions
 {
@@ -14,6 +16,16 @@ final readonly class Conditions
 
     public function __construct(public float $rail = 1.0, public float $supply = 1.0, public ?string $openFeed = null)
     {
+    }
+
+    /** Volts at no load: a battery's between empty and on charge, any other supply's as far off as it may be. */
+    public function emf(Supply $supply): float
+    {
+        return match (true) {
+            $this->supply < 1.0 => $supply->lowest ?? $supply->emf * $this->supply,
+            $this->supply > 1.0 => $supply->charging ?? $supply->emf * $this->supply,
+            default => $supply->emf,
+        };
     }
 
     /** Thin rails and low volts. */

@@ -9,27 +9,31 @@ use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Document;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Scene;
 use EmberDusk\Workings\Trouble;
 
 /** Solves an island of a plan at full light: as planned, at both ends of what may be off, and with each feed open. */
 final readonly class Engine
 {
     /** Goes up whenever the same plan may give other numbers; printed on what is handed over. */
-    public const VERSION = '1.1';
+    public const VERSION = '1.2';
 
     /** @throws Trouble when parts are missing or the circuit has no solution */
     public static function solve(Plan $plan, Run $run): RunResult
     {
-        return self::island($plan, self::islandOf($plan, $run))[$run->id];
+        return self::runIn(self::island($plan, self::islandOf($plan, $run)), $run);
     }
 
     /**
-     * @return array<string, RunResult> by run
+     * @return array<string, RunResult|FixtureResult> by run and by fitting
      *
      * @throws Trouble when the circuit has no solution
      */
     public static function island(Plan $plan, Island $island): array
     {
+        if (count(Phases::of($plan, $island, null)) > 1) {
+            return self::scene($plan, $island, null);
+        }
         $network = Wiring::of($plan, $island);
         $solution = Newton::solve($network);
         $open = [];
@@ -47,6 +51,34 @@ final readonly class Engine
     }
 
     /**
+     * An island in a scene, as planned: every phase solved, light averaged over them.
+     *
+     * @return array<string, RunResult|FixtureResult> by run and by fitting
+     *
+     * @throws Trouble when a phase has no solution
+     */
+    public static function scene(Plan $plan, Island $island, ?Scene $scene): array
+    {
+        $phases = Phases::of($plan, $island, $scene);
+        $of = [];
+        foreach ($phases as $phase) {
+            $network = Wiring::of($plan, $island, new Conditions, $phase);
+            $solution = Newton::solve($network);
+            $light = Readings::light($network, $solution);
+            foreach (Readings::of($plan, $island, $network, $solution, [$light, $light], []) as $id => $result) {
+                $of[$id][] = [$phase, $result];
+            }
+        }
+        $mixed = [];
+        foreach ($of as $id => $results) {
+            $runs = array_values(array_filter($results, static fn (array $r): bool => $r[1] instanceof RunResult));
+            $mixed[$id] = $runs === [] ? $results[0][1] : Averaged::run($runs);
+        }
+
+        return $mixed;
+    }
+
+    /**
      * The run as planned only, without ranges and without open feeds: enough to compare options by.
      *
      * @throws Trouble when parts are missing or the circuit has no solution
@@ -58,7 +90,29 @@ final readonly class Engine
         $solution = Newton::solve($network);
         $light = Readings::light($network, $solution);
 
-        return Readings::of($plan, $island, $network, $solution, [$light, $light], [])[$run->id];
+        return self::runIn(Readings::of($plan, $island, $network, $solution, [$light, $light], []), $run);
+    }
+
+    /**
+     * Light along a run with thin rails and low volts.
+     *
+     * @return list<float> by group
+     *
+     * @throws Trouble when parts are missing or the circuit has no solution
+     */
+    public static function poorest(Plan $plan, Run $run): array
+    {
+        $network = Wiring::of($plan, self::islandOf($plan, $run), Conditions::poor());
+
+        return Readings::light($network, Newton::solve($network))[$run->id] ?? [];
+    }
+
+    /** @param  array<string, RunResult|FixtureResult>  $results */
+    private static function runIn(array $results, Run $run): RunResult
+    {
+        $result = $results[$run->id] ?? null;
+
+        return $result instanceof RunResult ? $result : throw Trouble::at($run->id, $run->name().' has no result.');
     }
 
     /** @throws Trouble when parts are missing */
@@ -67,14 +121,29 @@ final readonly class Engine
         return Wiring::of($plan, self::islandOf($plan, $run));
     }
 
-    /** @return list<Network> of every island */
-    public static function networks(Plan $plan): array
+    /**
+     * @param  int  $phase  from 1, of the period of a scene or at full; an island that has fewer is left out
+     * @return list<Network> of every island
+     *
+     * @throws Trouble when no island has such a phase
+     */
+    public static function networks(Plan $plan, ?Scene $scene = null, int $phase = 1): array
     {
-        return array_map(static fn (Island $i): Network => Wiring::of($plan, $i), Island::all($plan));
+        $networks = [];
+        $islands = Island::all($plan);
+        foreach ($islands as $island) {
+            foreach (Phases::of($plan, $island, $scene) as $one) {
+                if ($one->number === $phase) {
+                    $networks[] = Wiring::of($plan, $island, new Conditions, $one);
+                }
+            }
+        }
+
+        return $networks === [] && $islands !== [] && $phase !== 1 ? throw Trouble::at('/phase', "There is no phase {$phase}.") : $networks;
     }
 
     /** Same circuit, same engine, same fingerprint: names, notes and other islands play no part. */
-    public static function fingerprint(Plan $plan, Island $island): string
+    public static function fingerprint(Plan $plan, Island $island, ?Scene $scene = null): string
     {
         $feeds = array_filter($plan->feeds, static fn ($f): bool => isset($island->parts[$f->run]));
         $cables = $island->cables($plan);
@@ -82,6 +151,12 @@ final readonly class Engine
         $kit = [];
         foreach ([...$cables, ...array_intersect_key($plan->supplies, $devices), ...array_intersect_key($plan->controllers, $devices)] as $thing) {
             $kit[$thing->kit] = true;
+        }
+        foreach ($cables as $cable) {
+            $kit[$cable->joint ?? ''] = $kit[$cable->fuse ?? ''] = true;
+        }
+        foreach ($island->fixtures as $fitting) {
+            $kit[$fitting->kit] = true;
         }
         foreach ($island->parts as $parts) {
             $kit[(string) $parts->run->strip] = true;
@@ -94,6 +169,7 @@ final readonly class Engine
                 'feeds' => isset($feeds[$id]),
                 'supplies', 'controllers' => isset($devices[$id]),
                 'cables' => isset($cables[$id]),
+                'fixtures' => isset($island->fixtures[$id]),
                 'splices' => array_filter($cables, static fn ($c): bool => $c->to === $id) !== [],
                 'kit' => isset($kit[$id]),
                 default => false,
@@ -103,7 +179,9 @@ final readonly class Engine
             }
         }
 
-        return hash('sha256', Json::compact([self::VERSION, $plan->limits->cableCelsius, $of]));
+        $followed = array_map(static fn (Run $r): ?string => isset($island->parts[$plan->repeated($r)?->id]) ? $r->controller : null, array_values($plan->runs));
+
+        return hash('sha256', Json::compact([self::VERSION, $plan->limits->cableCelsius, $of, array_values(array_filter($followed)), $scene?->levels]));
     }
 
     /**
@@ -122,6 +200,9 @@ final readonly class Engine
             }
         }
         $feeds = [];
+        foreach ($network->points as $point) {
+            $most += $point->load->watts / $point->load->leastVolts;
+        }
         foreach ($island->parts as $parts) {
             foreach ($parts->tails as $tail) {
                 if (count($parts->tails) > 1 && ($plan->cable($tail->kit)->conductor->capacity ?? 0.0) < $most) {

@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** What conductors join: runs that share a supply, directly or through a controller, or that one run feeds from both. */
+/** What conductors join: runs and fixtures that share a supply, directly or through a controller, or that one run feeds from both. */
 final readonly class Island
 {
     /**
-     * @param  non-empty-array<string, Parts>  $parts  by run
+     * @param  array<string, Parts>  $parts  by run
+     * @param  array<string, Fitting>  $fixtures  that hang on a cable of their own
      * @param  non-empty-list<string>  $supplies  ids; the first one's minus is node 0
      * @param  list<string>  $controllers  ids
      */
-    private function __construct(public array $parts, public array $supplies, public array $controllers)
+    private function __construct(public array $parts, public array $fixtures, public array $supplies, public array $controllers)
     {
     }
 
@@ -32,52 +34,67 @@ final readonly class Island
         return null;
     }
 
-    /** @return list<self> in the order of their first runs */
+    /** @return list<self> in the order of their first runs, those of fixtures alone last */
     public static function all(Plan $plan): array
     {
         $islands = [];
         foreach ($plan->runs as $id => $run) {
             $parts = Parts::of($plan, $run);
-            if ($parts === null) {
-                continue;
+            if ($parts !== null) {
+                $islands = self::join($islands, ['parts' => [$id => $parts], 'fixtures' => [], 'supplies' => self::feeding($plan, $parts)]);
             }
-            $supplies = self::feeding($plan, $parts);
-            $joined = ['parts' => [$id => $parts], 'supplies' => $supplies];
-            foreach ($islands as $n => $other) {
-                if (array_intersect_key($other['supplies'], $joined['supplies']) !== []) {
-                    $joined = ['parts' => $other['parts'] + $joined['parts'], 'supplies' => $other['supplies'] + $joined['supplies']];
-                    unset($islands[$n]);
-                }
+        }
+        foreach ($plan->fixtures as $id => $fitting) {
+            $root = $plan->root($plan->cableTo($id)->from ?? '');
+            if ($root !== null && isset($plan->supplies[$root])) {
+                $islands = self::join($islands, ['parts' => [], 'fixtures' => [$id => $fitting], 'supplies' => [$root => true]]);
             }
-            $islands[] = $joined;
         }
 
-        return array_values(array_filter(array_map(static fn (array $i): ?self => self::made($i['parts'], array_keys($i['supplies'])), $islands)));
+        return array_values(array_filter(array_map(static fn (array $i): ?self => self::made($i['parts'], $i['fixtures'], array_keys($i['supplies'])), $islands)));
     }
 
     /** @return array<string, LaidCable> by id, each after those that it hangs on */
     public function cables(Plan $plan): array
     {
-        $cables = [];
+        $ends = [];
         foreach ($this->parts as $parts) {
-            if ($parts->trunk !== null) {
-                $cables += array_reverse($plan->wayTo($parts->trunk->to), true);
-            }
+            $ends[] = $parts->trunk?->to;
         }
         foreach ($this->parts as $parts) {
-            foreach (array_keys($parts->tails) as $feed) {
-                $cables += array_reverse($plan->wayTo($feed), true);
-            }
+            array_push($ends, ...array_keys($parts->tails));
+        }
+        $cables = [];
+        foreach ([...array_filter($ends), ...array_keys($this->fixtures)] as $end) {
+            $cables += array_reverse($plan->wayTo($end), true);
         }
 
         return $cables;
     }
 
     /**
+     * @param  list<array{parts: array<string, Parts>, fixtures: array<string, Fitting>, supplies: array<string, true>}>  $islands
+     * @param  array{parts: array<string, Parts>, fixtures: array<string, Fitting>, supplies: array<string, true>}  $more
+     * @return list<array{parts: array<string, Parts>, fixtures: array<string, Fitting>, supplies: array<string, true>}>
+     */
+    private static function join(array $islands, array $more): array
+    {
+        foreach ($islands as $n => $other) {
+            if (array_intersect_key($other['supplies'], $more['supplies']) !== []) {
+                $more = ['parts' => $other['parts'] + $more['parts'], 'fixtures' => $other['fixtures'] + $more['fixtures'], 'supplies' => $other['supplies'] + $more['supplies']];
+                unset($islands[$n]);
+            }
+        }
+
+        return [...array_values($islands), $more];
+    }
+
+    /**
      * @param  array<string, Parts>  $parts
+     * @param  array<string, Fitting>  $fixtures
      * @param  list<string>  $supplies
      */
-    private static function made(array $parts, array $supplies): ?self
+    private static function made(array $parts, array $fixtures, array $supplies): ?self
     {
         sort($supplies, SORT_NATURAL);
         $controllers = [];
@@ -87,10 +104,10 @@ final readonly class Island
             }
         }
 
-        return $parts === [] || $supplies === [] ? null : new self($parts, $supplies, array_keys($controllers));
+        return $supplies === [] ? null : new self($parts, $fixtures, $supplies, array_keys($controllers));
     }
 
-    /** @return array<string, true> ids of the supplies that a run hangs on: its own, and those that cables to its feeds begin at */
+    /** @return array<string, true> ids of the supplies that a run hangs on: its own, those that cables to its feeds begin at, and what a repeater with one ground joins */
     private static function feeding(Plan $plan, Parts $parts): array
     {
         $supplies = [(string) $parts->run->supply => true];
@@ -99,6 +116,10 @@ final readonly class Island
             if ($root !== null && isset($plan->supplies[$root])) {
                 $supplies[$root] = true;
             }
+        }
+        $before = $plan->repeated($parts->run);
+        if ($before?->supply !== null && $parts->controller?->groundsApart === false) {
+            $supplies[$before->supply] = true;
         }
 
         return $supplies;

@@ -23,6 +23,10 @@ final readonly class Netlist
             foreach ($network->draws as $draw) {
                 $lines[] = sprintf('I_%s %s %s %.12g', $draw->name, $name($draw->plus), $name($draw->minus), $draw->amps);
             }
+            foreach ($network->points as $point) {
+                array_push($lines, ...$point->load->netlist($point->name, $name($point->plus), $name($point->minus)));
+                $lines[] = sprintf('.nodeset V(%s)=%.12g', $name($point->plus), $network->guesses[$point->plus]);
+            }
             foreach ($network->stretches as $stretch) {
                 self::stretch($stretch, $network, $lines, $models);
             }

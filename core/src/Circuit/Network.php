@@ -22,6 +22,9 @@ final class Network
     /** @var list<Draw> */
     public array $draws = [];
 
+    /** @var list<Point> */
+    public array $points = [];
+
     /** @var list<Stretch> */
     public array $stretches = [];
 

@@ -13,7 +13,7 @@ final readonly class Readings
     /**
      * @param  list<array<string, list<float>>>  $spread  light by run, at poor and at rich conditions
      * @param  list<array<string, float>>  $open  amps by cable with one feed open each
-     * @return array<string, RunResult> by run
+     * @return array<string, RunResult|FixtureResult> by run and by fitting
      */
     public static function of(Plan $plan, Island $island, Network $network, Solution $solution, array $spread, array $open): array
     {
@@ -29,11 +29,15 @@ final readonly class Readings
             foreach (array_keys($parts->tails) as $feed) {
                 $way += $plan->wayTo($feed);
             }
-            $own = array_intersect_key($cables, $way);
             $results[$id] = new RunResult($parts->strip->pitch, $light[$id] ?? [], self::volts($mine, $solution), self::railAmps($network, $mine, $solution),
-                $own, self::feeds($plan, $parts, $network, $solution), self::channelAmps($run, $network, $solution),
+                array_intersect_key($cables, $way), self::feeds($plan, $parts, $network, $solution), self::channelAmps($run, $network, $solution),
                 $solution->across($source), $solution->delivered($source), [$spread[0][$id] ?? [], $spread[1][$id] ?? []], $balance,
-                array_sum(array_map($solution->loadWatts(...), array_keys($mine))), $solution->railWatts(array_keys($mine)), $solution->iterations, self::channelLight($mine, $solution));
+                array_sum(array_map($solution->loadWatts(...), array_keys($mine))), $solution->railWatts(array_keys($mine)), $solution->iterations,
+                self::channelLight($mine, $solution), self::nominal($mine));
+        }
+        foreach ($network->points as $point) {
+            $way = array_intersect_key($cables, $plan->wayTo($point->part));
+            $results[$point->part] = new FixtureResult(...$solution->at($point), cables: $way, least: $point->load->leastVolts, watts: $point->load->watts);
         }
 
         return $results;
@@ -56,7 +60,7 @@ final readonly class Readings
 
     /**
      * @param  array<int, Stretch>  $stretches
-     * @return list<list<float>> by channel and group
+     * @return array<int, list<float>> by channel (from 0) and group
      */
     private static function channelLight(array $stretches, Solution $solution): array
     {
@@ -65,12 +69,28 @@ final readonly class Readings
             foreach ($solution->groupAmps($n) as $c => $amps) {
                 $nominal = $stretch->loads[$c]->nominalAmps();
                 foreach ($amps as $a) {
-                    $light[$c][] = $a / $nominal;
+                    $light[$stretch->number($c + 1) - 1][] = $a / $nominal;
                 }
             }
         }
 
-        return array_values($light);
+        return $light;
+    }
+
+    /**
+     * @param  array<int, Stretch>  $stretches
+     * @return array<int, float> amps of a group by channel (from 0)
+     */
+    private static function nominal(array $stretches): array
+    {
+        $nominal = [];
+        foreach ($stretches as $stretch) {
+            foreach ($stretch->loads as $c => $load) {
+                $nominal[$stretch->number($c + 1) - 1] = $load->nominalAmps();
+            }
+        }
+
+        return $nominal;
     }
 
     /** @return array<string, float> amps of every cable's fullest core */
@@ -183,7 +203,10 @@ final readonly class Readings
         $cores = self::cores($network, $plan);
         $feeds = [];
         foreach ($parts->tails as $id => $cable) {
-            $pad = $cores[$cable->id];
+            $pad = $cores[$cable->id] ?? [];
+            if ($pad === []) {
+                continue;
+            }
             $plus = $solution->volt($pad[0]->to);
             $volts = array_map(static fn (Resistor $r): float => $plus - $solution->volt($r->to), array_slice($pad, 1));
             $feeds[$id] = new FeedResult($id, min($volts ?: [0.0]), abs($solution->amps($pad[0])));
@@ -203,7 +226,7 @@ final readonly class Readings
         $cables = $controller = $load = 0.0;
         foreach ($network->resistors as $r) {
             $watts = $solution->amps($r) ** 2 * $r->ohms;
-            if (isset($plan->controllers[$r->part])) {
+            if (isset($plan->controllers[explode(':', $r->part)[0]])) {
                 $controller += $watts;
             } else {
                 $cables += $watts;
@@ -214,6 +237,10 @@ final readonly class Readings
         }
         foreach (array_keys($network->stretches) as $n) {
             $load += $solution->loadWatts($n);
+        }
+        foreach ($network->points as $point) {
+            [$volts, $amps] = $solution->at($point);
+            $load += $volts * $amps;
         }
 
         return new Balance($emf, $inside, $cables, $controller, $solution->railWatts(array_keys($network->stretches)), $load);

@@ -6,7 +6,7 @@ namespace EmberDusk\Circuit;
 
 use EmberDusk\Workings\Range;
 
-/** What was computed of a run at full light. Light is relative: 1 is every channel at its nominal current. */
+/** What was computed of a run, at full light or in a scene. Light is relative: 1 is every channel that is commanded on at its nominal current. */
 final readonly class RunResult
 {
     /**
@@ -17,7 +17,9 @@ final readonly class RunResult
      * @param  array<string, FeedResult>  $feeds
      * @param  non-empty-list<float>  $channelAmps  through the controller
      * @param  array{list<float>, list<float>}  $spread  light at poor and at rich conditions
-     * @param  list<list<float>>  $channelLight  relative light by channel and group
+     * @param  array<int, list<float>>  $channelLight  relative light by channel (from 0) and group
+     * @param  array<int, float>  $nominal  amps of a group by channel (from 0)
+     * @param  float|null  $peakAmps  of the supply in its fullest phase; null at full light, where it is steady
      * @param  Balance  $balance  of the whole island
      * @param  float  $loadWatts  of this run's groups
      * @param  float  $railWatts  lost in this run's copper
@@ -38,6 +40,8 @@ final readonly class RunResult
         public float $railWatts,
         public int $iterations,
         public array $channelLight = [],
+        public array $nominal = [],
+        public ?float $peakAmps = null,
     ) {
     }
 

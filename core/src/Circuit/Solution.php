@@ -34,6 +34,14 @@ final readonly class Solution
         return ($this->volts[$r->from] - $this->volts[$r->to]) / $r->ohms;
     }
 
+    /** @return array{float, float} volts between fixtures' terminals and the amps that they take */
+    public function at(Point $point): array
+    {
+        $volts = $this->volts[$point->plus] - $this->volts[$point->minus];
+
+        return [$volts, $point->load->at($volts)[0]];
+    }
+
     /** Volts between a supply's terminals. */
     public function across(Source $source): float
     {

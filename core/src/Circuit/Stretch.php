@@ -20,6 +20,7 @@ final readonly class Stretch
      * @param  non-empty-list<Load>  $loads  one a channel
      * @param  non-empty-list<int>  $start  terminals of the pad before it
      * @param  non-empty-list<int>  $end  terminals of the pad after it
+     * @param  list<int>  $numbers  the channels' numbers in the strip, from 1; empty when all are there
      */
     public function __construct(
         public string $run,
@@ -32,6 +33,7 @@ final readonly class Stretch
         public array $loads,
         public array $start,
         public array $end,
+        public array $numbers = [],
     ) {
     }
 
@@ -48,7 +50,13 @@ final readonly class Stretch
     /** The node of a group's rail; terminal 0 is +. */
     public function node(int $group, int $terminal): string
     {
-        return $this->prefix.'_g'.($this->first + $group).'_'.($terminal === 0 ? 'p' : $terminal);
+        return $this->prefix.'_g'.($this->first + $group).'_'.($terminal === 0 ? 'p' : $this->number($terminal));
+    }
+
+    /** The number in the strip of a terminal's channel. */
+    public function number(int $terminal): int
+    {
+        return $this->numbers[$terminal - 1] ?? $terminal;
     }
 
     /**

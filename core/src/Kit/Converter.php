@@ -7,8 +7,11 @@ namespace EmberDusk\Kit;
 use EmberDusk\Formats\Fields;
 
 /** Makes steady volts of a battery's: input range, output, rated amps, the least load it regulates at. */
-final readonly class Converter implements Entry
+final readonly class Converter implements Powers
 {
+    /** Ohm at its output where the leaflet is silent (common practice, no source). */
+    private const OHMS = 0.01;
+
     public function __construct(
         private string $id,
         private string $name,
@@ -37,5 +40,11 @@ final readonly class Converter implements Entry
     public function name(): string
     {
         return $this->name;
+    }
+
+    /** Its output is a supply of its own, limited as any other (engineering.md 4). */
+    public function supply(int $series, int $parallel): Supply
+    {
+        return new Supply($this->id, $this->name, $this->volts, $this->ratedAmps, self::OHMS, 1.1 * $this->ratedAmps, 1.5 * $this->ratedAmps);
     }
 }

@@ -6,9 +6,19 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 
-/** A mains supply: volts at no load, rated amps, ohm of its source, amps where it limits and where it trips. */
-final readonly class Supply implements Entry
+/** A supply: volts by its name, rated amps, ohm of its source, amps where it limits and where it trips. */
+final readonly class Supply implements Powers
 {
+    /** Volts at no load; by its name unless it is a battery. */
+    public float $emf;
+
+    /**
+     * @param  float|null  $lowest  volts of an empty battery
+     * @param  float|null  $charging  volts of a battery on charge
+     * @param  float|null  $inrushAmps  when it is switched on
+     * @param  float|null  $derateAbove  °C of air above which it carries less
+     * @param  float|null  $ampHours  of a battery
+     */
     public function __construct(
         private string $id,
         private string $name,
@@ -17,7 +27,14 @@ final readonly class Supply implements Entry
         public float $sourceOhms,
         public float $limitAmps,
         public float $overloadAmps,
+        ?float $emf = null,
+        public ?float $lowest = null,
+        public ?float $charging = null,
+        public ?float $inrushAmps = null,
+        public ?float $derateAbove = null,
+        public ?float $ampHours = null,
     ) {
+        $this->emf = $emf ?? $volts;
     }
 
     /** Limit 1.1 and sustained overload 1.5 times the rating where the leaflet is silent (engineering.md 4 and 7). */
@@ -27,7 +44,7 @@ final readonly class Supply implements Entry
 
         return new self($f->string('id'), $f->string('name'), $f->number('volts', 3, 60), $rated,
             $f->number('sourceOhms', 0.001, 10), $f->numberOr('limitAmps', 1.1 * $rated, $rated, 4 * $rated),
-            $f->numberOr('overloadAmps', 1.5 * $rated, $rated, 4 * $rated));
+            $f->numberOr('overloadAmps', 1.5 * $rated, $rated, 4 * $rated), inrushAmps: $f->numberOrNull('inrushAmps', 0, 1000), derateAbove: $f->numberOrNull('derateAbove', 0, 100));
     }
 
     public function id(): string
@@ -43,5 +60,15 @@ final readonly class Supply implements Entry
     public function ratedWatts(): float
     {
         return $this->volts * $this->ratedAmps;
+    }
+
+    public function supply(int $series, int $parallel): self
+    {
+        return $this;
+    }
+
+    public function battery(): bool
+    {
+        return $this->charging !== null;
     }
 }

@@ -4,10 +4,30 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-/** A supply, controller or hub of the job: one unit of a shelf entry. */
+/** A supply, controller, hub or dimming module of the job: one unit of a shelf entry, or a battery of blocks. */
 final readonly class Device
 {
-    public function __construct(public string $id, public string $kit)
+    /**
+     * @param  string|null  $setting  the kind of light that its switch or jumper is set to; null while nobody has looked
+     * @param  int  $series  blocks of a battery
+     * @param  int  $parallel  rows of a battery
+     */
+    public function __construct(public string $id, public string $kit, public ?string $setting = null, public int $series = 1, public int $parallel = 1)
     {
+    }
+
+    public function of(string $kit): self
+    {
+        return new self($this->id, $kit);
+    }
+
+    public function set(?string $setting): self
+    {
+        return new self($this->id, $this->kit, $setting, $this->series, $this->parallel);
+    }
+
+    public function blocks(int $series, int $parallel): self
+    {
+        return new self($this->id, $this->kit, $this->setting, $series, $parallel);
     }
 }

@@ -16,12 +16,12 @@ final readonly class Document
     public const VERSION = 2;
 
     /** The lists of the plan whose items have ids, in the document's order. */
-    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'splices', 'feeds', 'cables', 'lights', 'owned', 'options', 'kit'];
+    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'modules', 'fixtures', 'splices', 'feeds', 'cables', 'lights', 'scenes', 'owned', 'options', 'kit'];
 
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array
     {
-        $device = static fn (Device $d): array => ['id' => $d->id, 'kit' => $d->kit];
+        $device = static fn (Device $d): array => ['id' => $d->id, 'kit' => $d->kit, 'setting' => $d->setting, 'series' => $d->series, 'parallel' => $d->parallel];
 
         return [
             'format' => self::FORMAT,
@@ -38,12 +38,17 @@ final readonly class Document
             'supplies' => self::each($plan->supplies, $device),
             'controllers' => self::each($plan->controllers, $device),
             'hubs' => self::each($plan->hubs, $device),
+            'modules' => self::each($plan->modules, $device),
+            'fixtures' => self::each($plan->fixtures, static fn (Fitting $f): array => ['id' => $f->id, 'kit' => $f->kit, 'place' => $f->place, 'count' => $f->count, 'module' => $f->module]),
             'splices' => self::each($plan->splices, static fn (Splice $s): array => ['id' => $s->id, 'where' => $s->where]),
             'feeds' => self::each($plan->feeds, static fn (Feed $f): array => ['id' => $f->id, 'run' => $f->run, 'pad' => $f->pad]),
             'cables' => self::each($plan->cables, static fn (LaidCable $c): array => [
                 'id' => $c->id, 'kit' => $c->kit, 'from' => $c->from, 'to' => $c->to, 'length' => $c->length, 'reckoned' => $c->reckoned,
+                'joint' => $c->joint, 'fuse' => $c->fuse,
             ]),
             'lights' => self::each($plan->lights, static fn (Light $l): array => ['id' => $l->id, 'name' => $l->name, 'room' => $l->room]),
+            'scenes' => self::each($plan->scenes, static fn (Scene $s): array => ['id' => $s->id, 'name' => $s->name,
+                'levels' => array_map(static fn (string $of, array $duties): array => ['of' => $of, 'duties' => $duties], array_keys($s->levels), array_values($s->levels))]),
             'owned' => self::each($plan->owned, static fn (Owned $o): array => ['id' => $o->id, 'count' => $o->count]),
             'options' => self::each($plan->options, static fn (Wish $w): array => $w->write()),
             'kit' => self::each($plan->kit, static fn (Frozen $f): array => ['id' => $f->entry->id(), 'hash' => $f->hash, 'entry' => $f->written]),
@@ -55,7 +60,7 @@ final readonly class Document
      */
     public static function read(Fields $f): Plan
     {
-        $device = static fn (Fields $d): Device => new Device($d->string('id'), $d->string('kit'));
+        $device = static fn (Fields $d): Device => new Device($d->string('id'), $d->string('kit'), $d->stringOrNull('setting'), $d->whole('series', 1, 40), $d->whole('parallel', 1, 40));
 
         return new Plan($f->string('name'), $f->string('client'),
             Limits::read($f->object('limits')), Terms::read($f->object('terms')),
@@ -64,11 +69,14 @@ final readonly class Document
             self::keyed($f, 'supplies', $device),
             self::keyed($f, 'controllers', $device),
             self::keyed($f, 'hubs', $device),
+            self::keyed($f, 'modules', $device),
+            self::keyed($f, 'fixtures', static fn (Fields $x): Fitting => new Fitting($x->string('id'), $x->string('kit'), $x->string('place'), $x->whole('count', 1, 200), $x->stringOrNull('module'))),
             self::keyed($f, 'splices', static fn (Fields $s): Splice => new Splice($s->string('id'), $s->string('where', 80))),
             self::keyed($f, 'feeds', static fn (Fields $i): Feed => new Feed($i->string('id'), $i->string('run'), $i->whole('pad', 0, 400_000))),
             self::keyed($f, 'cables', static fn (Fields $c): LaidCable => new LaidCable($c->string('id'), $c->string('kit'), $c->string('from'),
-                $c->string('to'), $c->number('length', 0.01, 1000), $c->flag('reckoned'))),
+                $c->string('to'), $c->number('length', 0.01, 1000), $c->flag('reckoned'), $c->stringOrNull('joint'), $c->stringOrNull('fuse'))),
             self::keyed($f, 'lights', static fn (Fields $l): Light => new Light($l->string('id'), $l->string('name', 80), $l->string('room', 80))),
+            self::keyed($f, 'scenes', self::readScene(...)),
             self::keyed($f, 'owned', static fn (Fields $o): Owned => new Owned($o->string('id'), $o->whole('count', 1, 1000))),
             self::keyed($f, 'options', Wish::read(...)),
             self::keyed($f, 'kit', self::readFrozen(...)),
@@ -98,7 +106,7 @@ final readonly class Document
     {
         return ['id' => $r->id, 'place' => $r->place, 'word' => $r->word, 'sections' => $r->sections, 'jumps' => $r->jumps,
             'mounting' => $r->mounting, 'light' => $r->light, 'height' => $r->height,
-            'part' => $r->part, 'parts' => $r->parts, 'cap' => $r->cap, 'capChecked' => $r->capChecked, 'zones' => $r->zones,
+            'part' => $r->part, 'parts' => $r->parts, 'cap' => $r->cap, 'capChecked' => $r->capChecked, 'zones' => $r->zones, 'pins' => $r->pins,
             'strip' => $r->strip, 'supply' => $r->supply, 'controller' => $r->controller];
     }
 
@@ -117,7 +125,7 @@ final readonly class Document
             $r->stringOrNull('strip'), $r->stringOrNull('supply'), $r->stringOrNull('controller'),
             self::mounting($r), $r->string('light', 10), $r->numberOrNull('height', 0, 1000),
             $r->whole('part', 1, 8), $r->whole('parts', 1, 8), $r->number('cap', 0.2, 1), $r->flag('capChecked'),
-            array_map(static fn (float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)));
+            array_map(static fn (float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)), $r->strings('pins'));
     }
 
     /** @return list<string> */
@@ -131,6 +139,16 @@ final readonly class Document
         }
 
         return $mounting;
+    }
+
+    private static function readScene(Fields $s): Scene
+    {
+        $levels = [];
+        foreach ($s->objects('levels') as $level) {
+            $levels[$level->string('of', 40)] = $level->numbers('duties', 0, 1);
+        }
+
+        return new Scene($s->string('id'), $s->string('name', 40), $levels);
     }
 
     private static function readFrozen(Fields $k): Frozen

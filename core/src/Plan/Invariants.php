@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Dimmer;
+use EmberDusk\Kit\Fixture;
+use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
 use EmberDusk\Workings\Trouble;
 
 /** What holds in every plan whatever made it: names, references and counts. */
@@ -38,10 +42,18 @@ final readonly class Invariants
             self::need(isset($plan->kit[$id]), "/owned/{$n}/id", "The job's kit has no “{$id}”.");
         }
         self::need(count($plan->places) <= self::MOST_PLACES, '/places', sprintf('A job has at most %d places.', self::MOST_PLACES));
-        self::units($plan, 'supplies', $plan->supplies, Supply::class);
+        self::units($plan, 'supplies', $plan->supplies, Powers::class);
         self::units($plan, 'controllers', $plan->controllers, Controller::class);
         self::units($plan, 'hubs', $plan->hubs, Hub::class);
+        self::units($plan, 'modules', $plan->modules, Dimmer::class);
         self::units($plan, 'cables', $plan->cables, Cable::class);
+        foreach (array_values($plan->cables) as $n => $cable) {
+            self::kit($plan, $cable->joint, Connector::class, "/cables/{$n}/joint");
+            self::kit($plan, $cable->fuse, Fuse::class, "/cables/{$n}/fuse");
+        }
+        self::names($plan);
+        self::fixtures($plan);
+        self::scenes($plan);
         self::shared($plan);
         self::feeds($plan);
         self::cables($plan);
@@ -58,6 +70,41 @@ final readonly class Invariants
     {
         foreach (array_values($units) as $n => $unit) {
             self::kit($plan, $unit->kit, $kind, "/{$list}/{$n}/kit");
+        }
+    }
+
+    /** What becomes a node's name is there once and keeps clear of the netlist's own names. */
+    private static function names(Plan $plan): void
+    {
+        $seen = [];
+        foreach (['supplies', 'controllers', 'splices', 'fixtures'] as $list) {
+            foreach (array_keys($plan->{$list}) as $n => $id) {
+                self::need(! isset($seen[$id]), "/{$list}/{$n}/id", "“{$id}” is the id of something else already.");
+                self::need(preg_match('/^(x|r|gnd)(-|$)/', $id) !== 1, "/{$list}/{$n}/id", "“{$id}” is kept for the circuit's own names: take a letter and a number.");
+                $seen[$id] = true;
+            }
+        }
+    }
+
+    private static function fixtures(Plan $plan): void
+    {
+        foreach (array_values($plan->fixtures) as $n => $fitting) {
+            self::kit($plan, $fitting->kit, Fixture::class, "/fixtures/{$n}/kit");
+            self::need(isset($plan->places[$fitting->place]), "/fixtures/{$n}/place", "There is no place “{$fitting->place}”.");
+            self::need($fitting->module === null || isset($plan->modules[$fitting->module]), "/fixtures/{$n}/module", "There is no module “{$fitting->module}”.");
+        }
+    }
+
+    private static function scenes(Plan $plan): void
+    {
+        foreach (array_values($plan->scenes) as $n => $scene) {
+            self::need(trim($scene->name) !== '', "/scenes/{$n}/name", 'A scene has a name.');
+            foreach (array_keys($scene->levels) as $of) {
+                self::need(isset($plan->controllers[$of]) || isset($plan->runs[$of]), "/scenes/{$n}/levels", "There is no controller or run “{$of}”.");
+            }
+        }
+        foreach (array_values($plan->runs) as $n => $run) {
+            self::need(array_diff($run->pins, Run::PINS) === [], "/runs/{$n}/pins", 'Pinned are '.implode(', ', Run::PINS).'.');
         }
     }
 
@@ -117,7 +164,8 @@ final readonly class Invariants
             $tail = $run !== null && ($pixels ? isset($plan->supplies[$root ?? '']) : isset($plan->controllers[$root ?? '']) && $run->controller === $root);
             $trunk = isset($plan->supplies[$root ?? ''], $plan->controllers[$cable->to])
                 && array_filter($plan->runs, static fn (Run $r): bool => $r->supply === $root && $r->controller === $cable->to) !== [];
-            self::need($trunk || $tail, "/cables/{$n}/to", "A cable goes from a run’s supply to its controller, or from that to one of its feeds, not from “{$cable->from}” to “{$cable->to}”.");
+            $lamp = isset($plan->supplies[$root ?? ''], $plan->fixtures[$cable->to]) && $plan->fixture($plan->fixtures[$cable->to]->kit)?->lowVoltage() === true;
+            self::need($trunk || $tail || $lamp, "/cables/{$n}/to", "A cable goes from a run’s supply to its controller, from that to one of its feeds, or from a supply to fixtures, not from “{$cable->from}” to “{$cable->to}”.");
             self::need(! isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
             $ends[$cable->to] = true;
         }
@@ -127,7 +175,7 @@ final readonly class Invariants
     private static function kit(Plan $plan, ?string $id, string $kind, string $pointer): void
     {
         self::need($id === null || ($plan->kit[$id]->entry ?? null) instanceof $kind, $pointer,
-            "The job's kit has no ".strtolower(substr((string) strrchr($kind, '\\'), 1))." “{$id}”.");
+            "The job's kit has no ".($kind === Powers::class ? 'supply' : strtolower(substr((string) strrchr($kind, '\\'), 1)))." “{$id}”.");
     }
 
     private static function need(bool $holds, string $pointer, string $message): void

@@ -7,7 +7,11 @@ namespace EmberDusk\Plan;
 /** A cable from one thing to another (supply to controller, controller to feed), one-way length in metres. */
 final readonly class LaidCable
 {
-    /** @param  bool  $reckoned true while the length is reckoned along the run and nobody has measured it */
+    /**
+     * @param  bool  $reckoned  true while the length is reckoned along the run and nobody has measured it
+     * @param  string|null  $joint  connector at both ends, a shelf id; null where they are soldered
+     * @param  string|null  $fuse  at its start, a shelf id
+     */
     public function __construct(
         public string $id,
         public string $kit,
@@ -15,6 +19,28 @@ final readonly class LaidCable
         public string $to,
         public float $length,
         public bool $reckoned,
+        public ?string $joint = null,
+        public ?string $fuse = null,
     ) {
+    }
+
+    public function from(string $id): self
+    {
+        return new self($this->id, $this->kit, $id, $this->to, $this->length, $this->reckoned, $this->joint, $this->fuse);
+    }
+
+    public function of(string $kit): self
+    {
+        return new self($this->id, $kit, $this->from, $this->to, $this->length, $this->reckoned, $this->joint, $this->fuse);
+    }
+
+    public function measured(float $length): self
+    {
+        return new self($this->id, $this->kit, $this->from, $this->to, $length, false, $this->joint, $this->fuse);
+    }
+
+    public function fitted(?string $joint, ?string $fuse): self
+    {
+        return new self($this->id, $this->kit, $this->from, $this->to, $this->length, $this->reckoned, $joint, $fuse);
     }
 }

@@ -4,28 +4,28 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Kit\Cable;
-use EmberDusk\Kit\Controller;
-use EmberDusk\Kit\Entry;
-use EmberDusk\Kit\Hub;
-use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
 use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Workings\Trouble;
 
 /** A job's design, whole and immutable. Lists are kept by id, in the natural order of the ids. */
 final readonly class Plan
 {
+    use KitOfPlan;
+    use WaysOfPlan;
+
     /**
      * @param  array<string, Place>  $places
      * @param  array<string, Run>  $runs
      * @param  array<string, Device>  $supplies
      * @param  array<string, Device>  $controllers
      * @param  array<string, Device>  $hubs
+     * @param  array<string, Device>  $modules
+     * @param  array<string, Fitting>  $fixtures
      * @param  array<string, Splice>  $splices
      * @param  array<string, Feed>  $feeds
      * @param  array<string, LaidCable>  $cables
      * @param  array<string, Light>  $lights
+     * @param  array<string, Scene>  $scenes
      * @param  array<string, Owned>  $owned
      * @param  array<string, Wish>  $options
      * @param  array<string, Frozen>  $kit
@@ -40,10 +40,13 @@ final readonly class Plan
         public array $supplies = [],
         public array $controllers = [],
         public array $hubs = [],
+        public array $modules = [],
+        public array $fixtures = [],
         public array $splices = [],
         public array $feeds = [],
         public array $cables = [],
         public array $lights = [],
+        public array $scenes = [],
         public array $owned = [],
         public array $options = [],
         public array $kit = [],
@@ -58,24 +61,27 @@ final readonly class Plan
      * @param  array<string, Device>|null  $supplies
      * @param  array<string, Device>|null  $controllers
      * @param  array<string, Device>|null  $hubs
+     * @param  array<string, Device>|null  $modules
+     * @param  array<string, Fitting>|null  $fixtures
      * @param  array<string, Splice>|null  $splices
      * @param  array<string, Feed>|null  $feeds
      * @param  array<string, LaidCable>|null  $cables
      * @param  array<string, Light>|null  $lights
+     * @param  array<string, Scene>|null  $scenes
      * @param  array<string, Owned>|null  $owned
      * @param  array<string, Wish>|null  $options
      * @param  array<string, Frozen>|null  $kit
      */
     public function with(
         ?string $name = null, ?string $client = null, ?Limits $limits = null, ?Terms $terms = null, ?array $places = null, ?array $runs = null,
-        ?array $supplies = null, ?array $controllers = null, ?array $hubs = null, ?array $splices = null, ?array $feeds = null,
-        ?array $cables = null, ?array $lights = null, ?array $owned = null, ?array $options = null, ?array $kit = null,
+        ?array $supplies = null, ?array $controllers = null, ?array $hubs = null, ?array $modules = null, ?array $fixtures = null, ?array $splices = null, ?array $feeds = null,
+        ?array $cables = null, ?array $lights = null, ?array $scenes = null, ?array $owned = null, ?array $options = null, ?array $kit = null,
     ): self {
         $plan = new self($name ?? $this->name, $client ?? $this->client, $limits ?? $this->limits, $terms ?? $this->terms,
             self::inOrder($places ?? $this->places), self::inOrder($runs ?? $this->runs),
             self::inOrder($supplies ?? $this->supplies), self::inOrder($controllers ?? $this->controllers),
-            self::inOrder($hubs ?? $this->hubs), self::inOrder($splices ?? $this->splices), self::inOrder($feeds ?? $this->feeds),
-            self::inOrder($cables ?? $this->cables), self::inOrder($lights ?? $this->lights),
+            self::inOrder($hubs ?? $this->hubs), self::inOrder($modules ?? $this->modules), self::inOrder($fixtures ?? $this->fixtures), self::inOrder($splices ?? $this->splices), self::inOrder($feeds ?? $this->feeds),
+            self::inOrder($cables ?? $this->cables), self::inOrder($lights ?? $this->lights), self::inOrder(self::played($scenes ?? $this->scenes, $controllers ?? $this->controllers, $runs ?? $this->runs)),
             self::inOrder($owned ?? $this->owned), self::inOrder($options ?? $this->options), $kit ?? $this->kit);
 
         return $plan->holding(array_intersect_key($plan->kit, $plan->usedKit()));
@@ -85,7 +91,7 @@ final readonly class Plan
     private function holding(array $kit): self
     {
         return new self($this->name, $this->client, $this->limits, $this->terms, $this->places, $this->runs, $this->supplies, $this->controllers,
-            $this->hubs, $this->splices, $this->feeds, $this->cables, $this->lights, $this->owned, $this->options, self::inOrder($kit));
+            $this->hubs, $this->modules, $this->fixtures, $this->splices, $this->feeds, $this->cables, $this->lights, $this->scenes, $this->owned, $this->options, self::inOrder($kit));
     }
 
     public function place(string $id): Place
@@ -103,66 +109,19 @@ final readonly class Plan
         return $this->feeds[$id] ?? throw Trouble::at('/feed', "The job has no feed “{$id}”.");
     }
 
-    public function strip(?string $kit): ?Strip
+    /** The run that a run continues through a repeater: the part before it; null when its controller is no repeater or it is the first. */
+    public function repeated(Run $run): ?Run
     {
-        return $this->entry($kit, Strip::class);
-    }
-
-    public function supply(?string $device): ?Supply
-    {
-        return $this->entry($this->supplies[$device ?? '']->kit ?? null, Supply::class);
-    }
-
-    public function controller(?string $device): ?Controller
-    {
-        return $this->entry($this->controllers[$device ?? '']->kit ?? null, Controller::class);
-    }
-
-    public function hub(?string $device): ?Hub
-    {
-        return $this->entry($this->hubs[$device ?? '']->kit ?? null, Hub::class);
-    }
-
-    public function cable(?string $kit): ?Cable
-    {
-        return $this->entry($kit, Cable::class);
-    }
-
-    /** The supply or controller that a cable's begin hangs on, through however many splices; null when it hangs on nothing, or in a circle. */
-    public function root(string $from): ?string
-    {
-        for ($n = 0; isset($this->splices[$from]); $n++) {
-            $from = $this->cableTo($from)->from ?? '';
-            if ($n > count($this->splices)) {
-                return null;
+        if ($this->controller($run->controller)?->repeats !== true) {
+            return null;
+        }
+        foreach ($this->runs as $other) {
+            if ($other->place === $run->place && $other->word === $run->word && $other->part === $run->part - 1) {
+                return $other;
             }
         }
 
-        return isset($this->supplies[$from]) || isset($this->controllers[$from]) ? $from : null;
-    }
-
-    /**
-     * The cables on the way to a feed, a controller or a splice, from its own back to the device that they hang on.
-     *
-     * @return array<string, LaidCable> by id
-     */
-    public function wayTo(string $id): array
-    {
-        $way = [];
-        $open = [$id];
-        while ($open !== []) {
-            $to = array_pop($open);
-            foreach ($this->cables as $cable) {
-                if ($cable->to === $to && ! isset($way[$cable->id])) {
-                    $way[$cable->id] = $cable;
-                    if (isset($this->splices[$cable->from])) {
-                        $open[] = $cable->from;
-                    }
-                }
-            }
-        }
-
-        return $way;
+        return null;
     }
 
     /** Without splices that lead nowhere any more, and the cables to them. */
@@ -176,6 +135,14 @@ final readonly class Plan
         } while ($dead !== []);
 
         return $plan;
+    }
+
+    /** Without modules that dim nothing any more. */
+    public function tidied(): self
+    {
+        $used = array_fill_keys(array_map(static fn (Fitting $f): string => (string) $f->module, $this->fixtures), true);
+
+        return $this->with(modules: array_intersect_key($this->modules, $used));
     }
 
     /** What the cables to a run's feeds begin at: its controller, or for pixels its supply. */
@@ -225,18 +192,6 @@ final readonly class Plan
         return $path?->endsApart();
     }
 
-    /** The cable that ends at a device or feed. */
-    public function cableTo(string $id): ?LaidCable
-    {
-        foreach ($this->cables as $cable) {
-            if ($cable->to === $id) {
-                return $cable;
-            }
-        }
-
-        return null;
-    }
-
     /**
      * The first unused id of a series: f1, f2 …
      *
@@ -249,6 +204,19 @@ final readonly class Plan
         return $letter.$n;
     }
 
+    /**
+     * Scenes without what the job has no longer.
+     *
+     * @param  array<string, Scene>  $scenes
+     * @param  array<string, Device>  $controllers
+     * @param  array<string, Run>  $runs
+     * @return array<string, Scene>
+     */
+    private static function played(array $scenes, array $controllers, array $runs): array
+    {
+        return array_map(static fn (Scene $s): Scene => new Scene($s->id, $s->name, array_intersect_key($s->levels, $controllers + $runs)), $scenes);
+    }
+
     /** @return array<string, true> shelf ids in use */
     private function usedKit(): array
     {
@@ -257,26 +225,16 @@ final readonly class Plan
             $used[$run->strip ?? ''] = true;
         }
         $used += array_fill_keys(array_keys($this->owned), true);
-        foreach ([$this->supplies, $this->controllers, $this->hubs, $this->cables] as $list) {
+        foreach ($this->cables as $cable) {
+            $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = true;
+        }
+        foreach ([$this->supplies, $this->controllers, $this->hubs, $this->modules, $this->fixtures, $this->cables] as $list) {
             foreach ($list as $thing) {
                 $used[$thing->kit] = true;
             }
         }
 
         return $used;
-    }
-
-    /**
-     * @template T of Entry
-     *
-     * @param  class-string<T>  $kind
-     * @return T|null
-     */
-    private function entry(?string $kit, string $kind): ?Entry
-    {
-        $entry = $this->kit[$kit ?? '']->entry ?? null;
-
-        return $entry instanceof $kind ? $entry : null;
     }
 
     /**

@@ -9,6 +9,9 @@ use EmberDusk\Measure\Site\RunNote;
 /** A run of strip: its sections as measured, the leads between them, and the kit that feeds it. */
 final readonly class Run
 {
+    /** What can be kept from proposals. */
+    public const PINS = ['feeds', 'cables', 'kit'];
+
     /**
      * @param  string  $word  its word in the place's tape notes
      * @param  non-empty-list<float>  $sections  metres each
@@ -19,6 +22,7 @@ final readonly class Run
      * @param  int  $part  which of the equal parts that the measured run is cut into, each with a controller of its own
      * @param  float  $cap  share of full load that the supply is sized for
      * @param  list<int>  $zones  pads where the + rail is cut and the returns are not, so that two supplies never meet
+     * @param  list<string>  $pins  what a proposal leaves as it is: feeds, cables, kit
      * @param  bool  $capChecked  whether the limit that the cap needs was set in the controller and checked
      */
     public function __construct(
@@ -38,6 +42,7 @@ final readonly class Run
         public float $cap = 1.0,
         public bool $capChecked = false,
         public array $zones = [],
+        public array $pins = [],
     ) {
     }
 
@@ -58,14 +63,14 @@ final readonly class Run
     public function measured(array $sections, array $jumps): self
     {
         return new self($this->id, $this->place, $this->word, $sections, $jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones);
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones, $this->pins);
     }
 
     /** As the notes describe it; as nobody has described it without a note. */
     public function described(?RunNote $note): self
     {
         return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $note->mounting ?? [], $note->light ?? '', $note?->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones);
+            $note->mounting ?? [], $note->light ?? '', $note?->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones, $this->pins);
     }
 
     public function equipped(?string $strip = null, ?string $supply = null, ?string $controller = null): self
@@ -82,7 +87,7 @@ final readonly class Run
     public function capped(float $cap, bool $checked): self
     {
         return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $cap, $checked, $this->zones);
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $cap, $checked, $this->zones, $this->pins);
     }
 
     /** One of several equal parts, with nothing chosen for it yet. */
@@ -95,12 +100,19 @@ final readonly class Run
     public function cut(array $zones): self
     {
         return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $zones);
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $zones, $this->pins);
+    }
+
+    /** @param  list<string>  $pins */
+    public function pinned(array $pins): self
+    {
+        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones, $pins);
     }
 
     private function holding(?string $strip, ?string $supply, ?string $controller): self
     {
         return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $strip, $supply, $controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones);
+            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones, $this->pins);
     }
 }

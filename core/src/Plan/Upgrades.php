@@ -24,9 +24,19 @@ final readonly class Upgrades
      */
     private static function terms(array $document): array
     {
-        $runs = is_array($document['runs'] ?? null) ? $document['runs'] : [];
+        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [], 'splices' => [], 'modules' => [], 'fixtures' => [], 'scenes' => [],
+            ...array_map(static fn (mixed $devices): array => self::each($devices, ['setting' => null, 'series' => 1, 'parallel' => 1]), array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1])),
+            'cables' => self::each($document['cables'] ?? null, ['joint' => null, 'fuse' => null]),
+            'runs' => self::each($document['runs'] ?? null, ['mounting' => [], 'light' => '', 'height' => null, 'part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false, 'zones' => [], 'pins' => []]),
+        ] + $document;
+    }
 
-        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [], 'splices' => [],
-            'runs' => array_map(static fn (mixed $run): mixed => is_array($run) ? $run + ['mounting' => [], 'light' => '', 'height' => null, 'part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false, 'zones' => []] : $run, $runs)] + $document;
+    /**
+     * @param  array<string, mixed>  $more  what every item of the list gets
+     * @return list<mixed>
+     */
+    private static function each(mixed $list, array $more): array
+    {
+        return array_map(static fn (mixed $item): mixed => is_array($item) ? $item + $more : $item, is_array($list) ? array_values($list) : []);
     }
 }

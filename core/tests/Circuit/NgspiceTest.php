@@ -69,6 +69,20 @@ final class NgspiceTest extends TestCase
             ['kind' => 'SetFeeds', 'run' => 'band', 'shares' => array_map(static fn (int $n): float => $n / 59, range(0, 59))])];
         yield 'rails reckoned from copper in a warm job' => [static fn (): Plan => Demo::with(Demo::run('6', 'strip-single-24-copper', 'supply-24-150', 'controller-zigbee-1', 'cable-2x15'),
             ['kind' => 'SetLimits', 'drop' => 0.05, 'headroom' => 0.2, 'evenness' => 0.9, 'seam' => 0.05, 'cableCelsius' => 70])];
+        $kit = static fn (string $run, string ...$kits): array => array_map(static fn (string $kit): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $kit], $kits);
+        $repeated = static fn (string $repeater): Plan => Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n12 line"], ['kind' => 'SplitRun', 'run' => 'line', 'parts' => 2],
+            ...$kit('line', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'), ...$kit('line-1', 'strip-rgbw-24', 'supply-24-240', $repeater, 'cable-5x075'));
+        yield 'a repeater whose grounds are one' => [static fn (): Plan => $repeated('repeater-4')];
+        yield 'a repeater whose grounds are apart' => [static fn (): Plan => $repeated('repeater-5-apart')];
+        $lamps = static fn (int $count): Plan => Demo::with(Demo::run('7', 'strip-tunable-24', 'supply-24-480', 'controller-zigbee-2', 'cable-3x15'),
+            ['kind' => 'SetFixture', 'kit' => 'fixture-reading-24', 'place' => 'room', 'count' => $count], ['kind' => 'HangFixture', 'fixture' => 'x1', 'on' => 's1', 'kit' => 'cable-2x075', 'length' => 30]);
+        yield 'fixtures beside a strip on one supply' => [static fn (): Plan => $lamps(5)];
+        yield 'constant power near its limit' => [static fn (): Plan => $lamps(20)];
+        yield 'fixtures held below their least volts' => [static fn (): Plan => Demo::with(Demo::run('5', 'strip-single-12', 'supply-12-60', 'controller-zigbee-1', 'cable-2x15'),
+            ['kind' => 'SetFixture', 'kit' => 'fixture-downlight-12', 'place' => 'room', 'count' => 9], ['kind' => 'HangFixture', 'fixture' => 'x1', 'on' => 's1', 'kit' => 'cable-2x075', 'length' => 12])];
+        yield 'a battery behind plugs' => [static fn (): Plan => Demo::with(Demo::run('5', 'strip-single-12', 'battery-6', 'controller-zigbee-1', 'cable-2x15'),
+            ['kind' => 'SetBlocks', 'supply' => 's1', 'series' => 2, 'parallel' => 3], ['kind' => 'SetCable', 'cable' => 'k1', 'joint' => 'connector-plug', 'fuse' => 'fuse-5'], ['kind' => 'SetCable', 'cable' => 'k2', 'joint' => 'connector-clip'])];
         yield '24 V on a 12 V strip' => [static fn (): Plan => Demo::run('2', 'strip-single-12', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15')];
     }
 
@@ -80,9 +94,45 @@ final class NgspiceTest extends TestCase
         self::assertNotSame([], $networks);
         $nodes = [];
         foreach ($networks as $network) {
-            $nodes += Newton::solve($network)->nodes();
+            $solution = Newton::solve($network);
+            $nodes += $solution->nodes();
+            $theirs = ['0' => 0.0] + Ngspice::nodes(Netlist::write('test', [$network]));
+            foreach ($network->sources as $source) {
+                // What the reference lets flow out of the supply's + through the cables that begin there.
+                $amps = 0.0;
+                foreach ($network->resistors as $r) {
+                    $amps += ($r->from === $source->plus ? 1 : 0) * ($theirs[$network->nodes[$r->from]] - $theirs[$network->nodes[$r->to]]) / $r->ohms;
+                }
+                self::assertEqualsWithDelta($amps, $solution->delivered($source), 1e-3 * abs($amps), "amps of {$source->name}");
+            }
         }
         Ngspice::assertAgrees(Netlist::write('test', $networks), $nodes);
+    }
+
+    /** Channels at 30, 30, 80 and 100 % beside a second controller at 55 %: four phases and no dark one. */
+    #[DataProvider('phases')]
+    public function test_the_reference_simulator_agrees_in_each_phase(int $phase, int $resistors): void
+    {
+        $plan = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n8 line\n5 shelf"],
+            ...array_map(static fn (array $c): array => ['kind' => 'ChooseKit', 'run' => $c[0], 'kit' => $c[1]], [['line', 'strip-rgbw-24'], ['line', 'supply-24-480'], ['line', 'controller-zigbee-4'], ['line', 'cable-5x075'],
+                ['shelf', 'strip-tunable-24'], ['shelf', 'supply-24-480'], ['shelf', 'controller-zigbee-2'], ['shelf', 'cable-3x15']]));
+        $plan = Demo::with($plan, ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => 's1'],
+            ['kind' => 'SetScene', 'name' => 'Dusk', 'levels' => [['of' => 'c1', 'duties' => [0.3, 0.3, 0.8, 1]], ['of' => 'c2', 'duties' => [0.55, 0]]]]);
+        $networks = Engine::networks($plan, $plan->scenes['e1'], $phase);
+        self::assertCount(1, $networks);
+        self::assertCount($resistors, $networks[0]->resistors);
+        Ngspice::assertAgrees(Netlist::write('test', $networks), Newton::solve($networks[0])->nodes());
+    }
+
+    /** @return iterable<string, array{int, int}> phase; cores, common paths and channels of what conducts in it */
+    public static function phases(): iterable
+    {
+        // Two trunks of two cores, two common paths; then for each channel that conducts its path and its core, and a core of + for each strip that is lit.
+        yield 'to 30 %' => [1, 6 + 5 * 2 + 2];
+        yield 'to 55 %' => [2, 6 + 3 * 2 + 2];
+        yield 'to 80 %' => [3, 6 + 2 * 2 + 1];
+        yield 'to the end' => [4, 6 + 1 * 2 + 1];
     }
 
     public function test_node_names_are_spice_names_and_unique(): void

@@ -11,10 +11,7 @@ use EmberDusk\Workings\Fix;
 use EmberDusk\Workings\Place;
 use EmberDusk\Workings\Severity;
 
-/**
- * A cable carries its load, also with another feed open, and without a fuse what the supply can keep up in overload
- * (engineering.md 7; capacity as the conductor's own source says).
- */
+/** A cable carries its load, also with another feed open (engineering.md 7; capacity as the conductor's own source says). */
 final readonly class CableCapacity implements Rule
 {
     public function check(Judged $case): array
@@ -29,27 +26,21 @@ final readonly class CableCapacity implements Rule
             }
             $name = strtoupper($id);
             $source = $cable->conductor->capacitySource;
-            $overload = $case->supply->overloadAmps ?? 0.0;
             if ($capacity === null) {
                 $findings[] = new Finding('capacity-unknown', Severity::Open, "{$name}: no capacity is known for {$cable->conductor->label()}",
                     'The tables do not hold this size; ask the cable’s maker.', new Place('wire', $id));
             } elseif ($result->openAmps > $capacity) {
                 $findings[] = new Finding('cable-amps', Severity::Stop, sprintf('%s carries %.1f A, may carry %g A', $name, $result->openAmps, $capacity),
                     $result->openAmps > $result->amps() + 0.01 ? 'That much flows when another feed is open: a dead feed is not seen, the cable gets warm.' : 'The cable gets warm.',
-                    new Place('wire', $id), $result->openAmps, $capacity, $source, self::thicker($case, $laid, $cable, $overload));
-            } elseif ($overload > $capacity) {
-                $findings[] = new Finding('cable-protection', Severity::Watch, sprintf('%s is not protected by %s', $name, $case->device($case->run->supply)),
-                    sprintf('The supply can keep up %.1f A in overload; %s may carry %g A. A thicker cable, or a fuse of at most %g A at its start.',
-                        $overload, $cable->conductor->label(), $capacity, $capacity),
-                    new Place('wire', $id), $overload, $capacity, $source, self::thicker($case, $laid, $cable, $overload));
+                    new Place('wire', $id), $result->openAmps, $capacity, $source, self::thicker($case, $laid, $cable, max($result->openAmps, Guard::of($case->plan, $laid)->amps)));
             }
         }
 
         return $findings;
     }
 
-    /** @return list<Fix> */
-    private static function thicker(Judged $case, LaidCable $laid, Cable $now, float $amps): array
+    /** @return list<Fix> the smallest cable with as many cores that may carry so many amps */
+    public static function thicker(Judged $case, LaidCable $laid, Cable $now, float $amps): array
     {
         $cable = $case->smallest(Cable::class,
             static fn (Cable $c): bool => $c->cores >= $now->cores && $c->conductor->system === $now->conductor->system && ($c->conductor->capacity ?? 0.0) >= $amps,

@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Rules;
 
-use EmberDusk\Plan\Feed;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Fix;
 use EmberDusk\Workings\Place;
 use EmberDusk\Workings\Severity;
+use EmberDusk\Workings\Trouble;
 
 /** Darkest over brightest: 0.90 and up even, to 0.80 visible to a careful eye, below visible (common practice, no source). */
 final readonly class Evenness implements Rule
 {
     private const VISIBLE = 0.80;
+
+    /** Most feeds that are proposed. */
+    private const FEEDS = 6;
 
     public function check(Judged $case): array
     {
@@ -41,22 +46,35 @@ final readonly class Evenness implements Rule
             new Place('wire', $case->run->id), $even, $limit, 'common practice, no source', self::fixes($case))];
     }
 
-    /** @return list<Fix> */
+    /** @return list<Fix> at most two ways of feeding that have been solved and hold the limit even with thin rails and low volts */
     private static function fixes(Judged $case): array
     {
-        $marks = $case->plan->cutMarks($case->run);
-        $fed = array_map(static fn (Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
-        if ($marks === null) {
-            return [];
+        $run = $case->run->id;
+        $ways = ['Feed both ends' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'ends'], 'Feed the middle' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'middle']];
+        for ($k = 2; $k <= self::FEEDS; $k++) {
+            $ways["Feed at {$k} equal points"] = ['kind' => 'SetFeeds', 'run' => $run, 'shares' => array_map(static fn (int $j): float => (2 * $j - 1) / (2 * $k), range(1, $k))];
         }
         $fixes = [];
-        if (array_diff([0, $marks->lastPad()], $fed) !== []) {
-            $fixes[] = new Fix('Feed both ends', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'ends']);
-        }
-        if (! in_array($marks->nearest($marks->length() / 2), $fed, true)) {
-            $fixes[] = new Fix('Feed the middle', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'middle']);
+        foreach ($case->shelf === null ? [] : $ways as $label => $change) {
+            if (count($fixes) < 2 && self::holds($case, $change)) {
+                $fixes[] = new Fix($label, $change);
+            }
         }
 
         return $fixes;
+    }
+
+    /** @param  array<string, mixed>  $change */
+    private static function holds(Judged $case, array $change): bool
+    {
+        try {
+            assert($case->shelf !== null);
+            $plan = Catalogue::read($change, $case->shelf)->apply($case->plan);
+            $light = Engine::poorest($plan, $plan->run($case->run->id));
+        } catch (Trouble) {
+            return false;
+        }
+
+        return $light !== [] && min($light) / max($light) >= $case->plan->limits->evenness;
     }
 }

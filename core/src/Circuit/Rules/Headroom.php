@@ -22,7 +22,7 @@ final readonly class Headroom implements Rule
         $supply = $case->supply;
         $strip = $case->strip;
         // A supply that several runs share is judged once, with all of them.
-        if ($supply === null || $strip === null || abs($strip->volts - $supply->volts) >= 0.5 || $case->onSupply()[0]->id !== $case->run->id) {
+        if ($supply === null || $strip === null || $supply->battery() || abs($strip->volts - $supply->volts) >= 0.5 || $case->onSupply()[0]->id !== $case->run->id) {
             return [];
         }
         $headroom = $case->plan->limits->headroom;

@@ -39,7 +39,7 @@ final readonly class Judged
     /** Nominal watts of all runs on this run's supply, each as far as its limit lets it. */
     public function supplyWatts(): float
     {
-        return array_sum(array_map(fn (Run $r): float => self::nominal($this->plan, $r) * $r->cap, $this->onSupply()));
+        return array_sum(array_map(fn (Run $r): float => self::nominal($this->plan, $r) * $r->cap, $this->onSupply())) + Lamps::watts($this->plan, (string) $this->run->supply);
     }
 
     /** @return list<Run> on the same supply, this one among them */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Solver;
 
 use EmberDusk\Circuit\Network;
+use EmberDusk\Circuit\Point;
 use EmberDusk\Circuit\Solution;
 use EmberDusk\Circuit\Stretch;
 use EmberDusk\Workings\Trouble;
@@ -27,10 +28,21 @@ final class Newton
     /** Siemens that a supply's slope is never taken below when a direction is looked for. */
     private const TRACE = 1e-3;
 
+    /** Share of their power that fixtures are raised by at first, and below which a step is no step. */
+    private const RAISE = [0.25, 1 / 4096];
+
+    /** A step that leaves a fixture less of its volts than this has left the branch. */
+    private const FALL = 0.8;
+
+    /** Share of their power that fixtures take now. */
+    private float $power = 0.0;
+
     /** @var list<Ladder> */
     private array $ladders = [];
 
-    private readonly SymmetricFactor $factor;
+    private SymmetricFactor $factor;
+
+    private Stamps $stamps;
 
     /** @var array<int, float> volts of the hubs */
     private array $volts;
@@ -52,6 +64,9 @@ final class Newton
         foreach ($network->sources as $source) {
             $pairs[] = [$source->plus, $source->minus];
         }
+        foreach ($network->points as $point) {
+            $pairs[] = [$point->plus, $point->minus];
+        }
         foreach ($network->stretches as $s) {
             $terminals = [...$s->start, ...$s->end];
             foreach ($terminals as $a) {
@@ -60,10 +75,11 @@ final class Newton
                 }
             }
             $ladder = Ladder::of($s);
-            $ladder->begin($this->difference($s->start, $this->volts), $this->difference($s->end, $this->volts));
+            $ladder->begin(Terminals::differences($s->start, $this->volts), Terminals::differences($s->end, $this->volts));
             $this->ladders[] = $ladder;
         }
         $this->factor = new SymmetricFactor(range(1, count($this->volts) - 1), array_values(array_filter($pairs, static fn (array $p): bool => $p[0] > 0 && $p[1] > 0)));
+        $this->stamps = new Stamps($this->factor);
     }
 
     /** @throws Trouble when no solution is found */
@@ -81,22 +97,83 @@ final class Newton
         }
     }
 
-    /** @throws Trouble */
+    /**
+     * Constant power is raised from nothing in steps, each halved while it fails: what is reached so lies on the branch that
+     * counts. Where it folds no step is small enough.
+     *
+     * @throws Trouble
+     */
     private static function solved(Network $network): Solution
     {
         $newton = new self($network);
-        $newton->evaluate(0.0);
+        $rounds = $newton->settle();
+        if ($network->points === []) {
+            return new Solution($network, $newton->volts, $newton->ladders, $rounds);
+        }
+        for ($step = self::RAISE[0]; $newton->power < 1.0;) {
+            $last = clone $newton;
+            try {
+                $newton->power = min(1.0, $newton->power + $step);
+                $rounds += $newton->settle();
+                $fell = $newton->fell($last);
+            } catch (Trouble) {
+                $fell = true;
+            }
+            [$newton, $step] = $fell ? [$last, $step / 2] : [$newton, $step];
+            if ($step < self::RAISE[1]) {
+                $points = $network->points;
+                usort($points, static fn (Point $a, Point $b): int => $newton->across($a) <=> $newton->across($b));
+                throw Trouble::at($points[0]->part, sprintf('Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. Thicker or shorter cable, more volts, or fewer fixtures.', strtoupper($points[0]->part), (int) floor(100 * $newton->power)));
+            }
+        }
+
+        return new Solution($network, $newton->volts, $newton->ladders, $rounds);
+    }
+
+    private function __clone()
+    {
+        $this->ladders = array_map(static fn (Ladder $l): Ladder => clone $l, $this->ladders);
+    }
+
+    private function across(Point $point): float
+    {
+        return $this->volts[$point->plus] - $this->volts[$point->minus];
+    }
+
+    /** Whether the volts of some fixture jumped: small steps of power make small steps of volts until the branch ends. */
+    private function fell(self $before): bool
+    {
+        foreach ($this->network->points as $p) {
+            if (self::FALL * ($before->volts[$p->plus] - $before->volts[$p->minus]) > $this->volts[$p->plus] - $this->volts[$p->minus]) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Goes on from where it stands until it rests.
+     *
+     * @return int rounds
+     *
+     * @throws Trouble
+     */
+    private function settle(): int
+    {
+        $this->step = array_fill(0, count($this->volts), 0.0);
+        $this->evaluate(0.0);
         $move = INF;
         for ($n = 0; $n < self::MOST; $n++) {
-            if ($newton->residual() < self::RESIDUAL && $move < self::STEP) {
-                return new Solution($network, $newton->volts, $newton->ladders, $n);
+            if ($this->residual() < self::RESIDUAL && $move < self::STEP) {
+                return $n;
             }
-            $newton->direction();
-            $move = $newton->advance();
+            $this->direction();
+            $move = $this->advance();
         }
 
         throw new Trouble(sprintf('The circuit was not solved in %d rounds; %.3g A are still out of balance. Check volts and resistances for a slip.',
-            self::MOST, $newton->residual()));
+            self::MOST, $this->residual()));
     }
 
     /** Finds the step of every unknown. */
@@ -105,21 +182,24 @@ final class Newton
         $this->factor->clear();
         $right = array_map(static fn (float $out): float => -$out, $this->out);
         foreach ($this->network->resistors as $r) {
-            $this->conductance($r->from, $r->to, 1 / $r->ohms);
+            $this->stamps->conductance($r->from, $r->to, 1 / $r->ohms);
         }
         foreach ($this->network->sources as $source) {
             // Deep in its limit a supply holds no volts, and pixels above theirs hold none either: a trace of slope keeps
             // the direction downhill. Residuals are exact, so what is found is not touched by it.
-            $this->conductance($source->plus, $source->minus, max(self::TRACE, $source->at($this->volts[$source->plus] - $this->volts[$source->minus])[1]));
+            $this->stamps->conductance($source->plus, $source->minus, max(self::TRACE, $source->at($this->volts[$source->plus] - $this->volts[$source->minus])[1]));
+        }
+        foreach ($this->network->points as $p) {
+            $this->stamps->conductance($p->plus, $p->minus, $this->power * $p->load->at($this->across($p))[1]);
         }
         foreach ($this->ladders as $ladder) {
-            $this->stamp($ladder, $right);
+            $this->stamps->stretch($ladder, $right);
         }
         $step = $this->factor->solve($right);
         $step[0] = 0.0;
         $this->step = $step;
         foreach ($this->ladders as $ladder) {
-            $ladder->expand($this->difference($ladder->stretch->start, $this->step), $this->difference($ladder->stretch->end, $this->step));
+            $ladder->expand(Terminals::differences($ladder->stretch->start, $this->step), Terminals::differences($ladder->stretch->end, $this->step));
         }
     }
 
@@ -197,83 +277,19 @@ final class Newton
             $out[$draw->plus] += $draw->amps;
             $out[$draw->minus] -= $draw->amps;
         }
+        foreach ($this->network->points as $p) {
+            $amps = $this->power * $p->load->at($volts[$p->plus] - $volts[$p->minus])[0];
+            $out[$p->plus] += $amps;
+            $out[$p->minus] -= $amps;
+        }
         foreach ($this->ladders as $ladder) {
             $s = $ladder->stretch;
-            $ladder->evaluate($part, $this->difference($s->start, $volts), $this->difference($s->end, $volts));
+            $ladder->evaluate($part, Terminals::differences($s->start, $volts), Terminals::differences($s->end, $volts));
             foreach (Terminals::amps($ladder, $volts) as $node => $amps) {
                 $out[$node] += $amps;
             }
         }
         $out[0] = 0.0;
         $this->out = $out;
-    }
-
-    /** @param  array<int, float>  $right */
-    private function stamp(Ladder $ladder, array &$right): void
-    {
-        $s = $ladder->stretch;
-        $c = $ladder->condense();
-        $this->block($s->start, $s->start, $c->startStart);
-        $this->block($s->end, $s->end, $c->endEnd);
-        $this->block($s->start, $s->end, $c->startEnd, true);
-        foreach ([[$s->start, $c->start], [$s->end, $c->end]] as [$terminals, $amps]) {
-            foreach ($amps as $n => $a) {
-                $right[$terminals[0]] += $a;
-                $right[$terminals[$n + 1]] -= $a;
-            }
-        }
-        $common = $s->commonConductance();
-        $w = $s->weights();
-        foreach ($w as $a => $wa) {
-            foreach ($w as $b => $wb) {
-                $this->place($s->start[$a], $s->start[$b], $common * $wa * $wb);
-                $this->place($s->end[$a], $s->end[$b], $common * $wa * $wb);
-                $this->place($s->start[$a], $s->end[$b], -$common * $wa * $wb, true);
-            }
-        }
-    }
-
-    /**
-     * Puts a matrix in differences (+ less return) onto terminals.
-     *
-     * @param  list<int>  $rows
-     * @param  list<int>  $columns
-     * @param  list<list<float>>  $matrix
-     */
-    private function block(array $rows, array $columns, array $matrix, bool $between = false): void
-    {
-        foreach ($matrix as $c => $row) {
-            foreach ($row as $d => $value) {
-                $this->place($rows[0], $columns[0], $value, $between);
-                $this->place($rows[0], $columns[$d + 1], -$value, $between);
-                $this->place($rows[$c + 1], $columns[0], -$value, $between);
-                $this->place($rows[$c + 1], $columns[$d + 1], $value, $between);
-            }
-        }
-    }
-
-    /** One number of the symmetric matrix; inside one pad both ways round come by themselves, so only one half is kept. */
-    private function place(int $a, int $b, float $value, bool $between = false): void
-    {
-        if ($a > 0 && $b > 0 && ($between || $a <= $b)) {
-            $this->factor->add($a, $b, $value);
-        }
-    }
-
-    private function conductance(int $a, int $b, float $siemens): void
-    {
-        $this->place($a, $a, $siemens);
-        $this->place($b, $b, $siemens);
-        $this->place($a, $b, -$siemens, true);
-    }
-
-    /**
-     * @param  non-empty-list<int>  $terminals
-     * @param  array<int, float>  $values
-     * @return list<float>
-     */
-    private function difference(array $terminals, array $values): array
-    {
-        return Terminals::differences($terminals, $values);
     }
 }

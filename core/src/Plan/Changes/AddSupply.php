@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Kit\Supply;
+use EmberDusk\Kit\Powers;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
@@ -21,7 +21,7 @@ final readonly class AddSupply implements Change
     {
         $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
 
-        return $kit->entry instanceof Supply ? new self($kit) : throw $f->trouble('kit', $kit->entry->name().' is no supply.');
+        return $kit->entry instanceof Powers ? new self($kit) : throw $f->trouble('kit', $kit->entry->name().' is no supply.');
     }
 
     public function apply(Plan $plan): Plan

@@ -48,6 +48,13 @@ final readonly class Catalogue
             'RemoveFeed' => RemoveFeed::read($f),
             'FeedPattern' => FeedPattern::read($f),
             'SetCable' => SetCable::read($f, $shelf),
+            'SetFixture' => SetFixture::read($f, $shelf),
+            'HangFixture' => HangFixture::read($f, $shelf),
+            'ChooseModule' => ChooseModule::read($f, $shelf),
+            'SetScene' => SetScene::read($f),
+            'SetSwitch' => SetSwitch::read($f),
+            'SetBlocks' => SetBlocks::read($f),
+            'PinRun' => PinRun::read($f),
             'NameLight' => NameLight::read($f),
             default => throw $f->trouble('kind', 'No change of that kind is known.'),
         };

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Bank;
+use EmberDusk\Kit\Block;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
+use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
@@ -49,7 +52,7 @@ final readonly class ChooseKit implements Change
         return match (true) {
             $entry instanceof Hub => $plan->with(kit: $kept, hubs: ['h1' => new Device('h1', $entry->id())]),
             $entry instanceof Strip => $this->strip($plan, $entry, $kept),
-            $entry instanceof Supply => $this->supply($plan, $kept),
+            $entry instanceof Powers => $this->supply($plan, $entry, $kept),
             $entry instanceof Controller => $this->controller($plan, $kept),
             $entry instanceof Cable => $this->cable($plan, $kept),
             default => throw Trouble::at('/kit', 'That kind of kit has no place in a job yet.'),
@@ -90,21 +93,30 @@ final readonly class ChooseKit implements Change
             if (! $wrong) {
                 $cables[$id] = $cable;
             } elseif ($from !== null) {
-                $cables[$id] = new LaidCable($id, $cable->kit, $from, $cable->to, $cable->length, $cable->reckoned);
+                $cables[$id] = $cable->from($from);
             }
         }
 
         return $plan->with(cables: $cables);
     }
 
-    /** @param  array<string, Frozen>  $kit */
-    private function supply(Plan $plan, array $kit): Plan
+    /**
+     * A battery lies as it was surveyed where the run is.
+     *
+     * @param  array<string, Frozen>  $kit
+     */
+    private function supply(Plan $plan, Powers $entry, array $kit): Plan
     {
         $run = $plan->run($this->run);
         $id = $run->supply ?? Plan::nextId('s', $plan->supplies);
+        $device = new Device($id, $this->kit->entry->id());
+        foreach (TapeNotes::read($plan->place($run->place)->notes)->site->batteries as $battery) {
+            if ($entry instanceof Block && abs($battery->blockVolts - $entry->volts) < 1e-9) {
+                $device = $device->blocks((new Bank($battery))->tap ?? $battery->blocks, $battery->rows);
+            }
+        }
 
-        return $plan->with(kit: $kit, supplies: [$id => new Device($id, $this->kit->entry->id())] + $plan->supplies,
-            runs: self::set($plan, $run->equipped(supply: $id)));
+        return $plan->with(kit: $kit, supplies: [$id => $device] + $plan->supplies, runs: self::set($plan, $run->equipped(supply: $id)));
     }
 
     /** @param  array<string, Frozen>  $kit */
@@ -146,7 +158,7 @@ final readonly class ChooseKit implements Change
         $there = $plan->cableTo($to);
         $id = $there->id ?? Plan::nextId('k', $plan->cables);
 
-        return [$id => new LaidCable($id, $this->kit->entry->id(), $from, $to, $there->length ?? $length, $there->reckoned ?? true)];
+        return [$id => $there?->of($this->kit->entry->id())->from($from) ?? new LaidCable($id, $this->kit->entry->id(), $from, $to, $length, true)];
     }
 
     /** @return array<string, Run> */

@@ -6,47 +6,80 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Connector;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Fuse;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Trouble;
 
-/** Another kind or another length for one cable; a length that is given counts as measured. */
+/** Another kind, length, joint or fuse for one cable; a length that is given counts as measured. An empty joint is solder, an empty fuse none. */
 final readonly class SetCable implements Change
 {
-    private function __construct(private string $cable, private ?Frozen $kit, private ?float $length)
+    private const SOLDER = 'soldered';
+
+    /** @param  array<string, Frozen|null>  $fittings  joint and fuse as far as they are given */
+    private function __construct(private string $cable, private ?Frozen $kit, private ?float $length, private array $fittings)
     {
     }
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
-        $id = $f->stringOrNull('kit');
-        $kit = $id === null ? null : $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”.");
-        if ($kit !== null && ! $kit->entry instanceof Cable) {
-            throw $f->trouble('kit', $kit->entry->name().' is no cable.');
+        $fittings = [];
+        foreach (['joint' => Connector::class, 'fuse' => Fuse::class] as $key => $kind) {
+            if ($f->has($key)) {
+                $fittings[$key] = $f->string($key, 40) === '' ? null : self::found($f, $key, $kind, $shelf);
+            }
         }
 
-        return new self($f->string('cable'), $kit, $f->has('length') ? $f->number('length', 0.01, 1000) : null);
+        return new self($f->string('cable'), $f->has('kit') ? self::found($f, 'kit', Cable::class, $shelf) : null, $f->has('length') ? $f->number('length', 0.01, 1000) : null, $fittings);
     }
 
     public function apply(Plan $plan): Plan
     {
         $cable = $this->cable($plan);
-        $kit = $this->kit === null ? $plan->kit : [$this->kit->entry->id() => $this->kit] + $plan->kit;
-        $laid = new LaidCable($cable->id, $this->kit?->entry->id() ?? $cable->kit, $cable->from, $cable->to,
-            $this->length ?? $cable->length, $this->length === null && $cable->reckoned);
+        $kit = $plan->kit;
+        foreach (array_filter([$this->kit, ...array_values($this->fittings)]) as $frozen) {
+            $kit = [$frozen->entry->id() => $frozen] + $kit;
+        }
+        $laid = $this->kit === null ? $cable : $cable->of($this->kit->entry->id());
+        $laid = $this->length === null ? $laid : $laid->measured($this->length);
+        $given = fn (string $key, ?string $now): ?string => array_key_exists($key, $this->fittings) ? $this->fittings[$key]?->entry->id() : $now;
 
-        return $plan->with(cables: [$cable->id => $laid] + $plan->cables, kit: $kit);
+        return $plan->with(cables: [$cable->id => $laid->fitted($given('joint', $laid->joint), $given('fuse', $laid->fuse))] + $plan->cables, kit: $kit);
     }
 
     public function words(Plan $plan): string
     {
         $name = strtoupper($this->cable($plan)->id);
+        $words = [];
+        if ($this->kit !== null) {
+            $words[] = "{$name} becomes {$this->kit->entry->name()}";
+        }
+        if ($this->length !== null) {
+            $words[] = sprintf('%s is %.2f m long', $name, $this->length);
+        }
+        if (array_key_exists('joint', $this->fittings)) {
+            $words[] = "{$name} joined by ".($this->fittings['joint']?->entry->name() ?? self::SOLDER);
+        }
+        if (array_key_exists('fuse', $this->fittings)) {
+            $words[] = $name.($this->fittings['fuse'] === null ? ' without a fuse' : " fused, {$this->fittings['fuse']->entry->name()}");
+        }
 
-        return implode(' and ', array_filter([
-            $this->kit === null ? '' : "{$name} becomes {$this->kit->entry->name()}",
-            $this->length === null ? '' : sprintf('%s is %.2f m long', $name, $this->length),
-        ]));
+        return implode(' and ', $words);
+    }
+
+    /**
+     * @param  class-string<Entry>  $kind
+     *
+     * @throws Trouble
+     */
+    private static function found(Fields $f, string $key, string $kind, ShelfSource $shelf): Frozen
+    {
+        $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
+
+        return $kit->entry instanceof $kind ? $kit : throw $f->trouble($key, $kit->entry->name().' is no '.strtolower(substr((string) strrchr($kind, '\\'), 1)).'.');
     }
 
     private function cable(Plan $plan): LaidCable

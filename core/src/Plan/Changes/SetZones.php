@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Trouble;
 
@@ -50,7 +49,7 @@ final readonly class SetZones implements Change
             if (! isset($plan->supplies[$supply]) || $cable === null) {
                 throw Trouble::at('/feeds', "There is no supply “{$supply}”, or feed {$feed} has no cable yet.");
             }
-            $cables[$cable->id] = new LaidCable($cable->id, $cable->kit, $supply, $cable->to, $cable->length, $cable->reckoned);
+            $cables[$cable->id] = $cable->from($supply);
         }
 
         return $plan->with(runs: [$run->id => $run->cut($this->pads)] + $plan->runs, cables: $cables);

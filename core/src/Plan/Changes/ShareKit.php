@@ -64,7 +64,7 @@ final readonly class ShareKit implements Change
         $plan = self::moved($plan, array_map(static fn (Run $r): Run => $r->equipped(supply: $supply), $together));
 
         return self::tidy($plan->with(cables: array_map(static fn (LaidCable $c): LaidCable => $c->to === $run->controller && isset($plan->supplies[$c->from])
-            ? new LaidCable($c->id, $c->kit, $supply, $c->to, $c->length, $c->reckoned) : $c, $plan->cables)));
+            ? $c->from($supply) : $c, $plan->cables)));
     }
 
     private function ownSupply(Plan $plan, Run $run): Plan
@@ -103,7 +103,7 @@ final readonly class ShareKit implements Change
             $feeds = array_fill_keys(array_map(static fn (Feed $f): string => $f->id, $plan->feedsOf($run)), true);
             foreach ($cables as $id => $cable) {
                 if (isset($feeds[$cable->to]) && $from !== null && ! isset($plan->splices[$cable->from])) {
-                    $cables[$id] = new LaidCable($id, $cable->kit, $from, $cable->to, $cable->length, $cable->reckoned);
+                    $cables[$id] = $cable->from($from);
                 }
             }
         }

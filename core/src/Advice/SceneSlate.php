@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Place;
+use EmberDusk\Workings\Severity;
+use EmberDusk\Workings\Trouble;
+
+/** Scenes: what is uneven in one though it is even at full, peaks above a supply's limit, and what could not be solved. */
+final readonly class SceneSlate
+{
+    /** @return list<Finding> */
+    public static function of(Work $work): array
+    {
+        $findings = [];
+        foreach ($work->plan->scenes as $id => $scene) {
+            foreach ($work->scenes[$id] ?? [] as $run => $result) {
+                if ($result instanceof Trouble) {
+                    $findings[] = new Finding('scene-unsolved', Severity::Stop, "“{$scene->name}” has no solution", $result->getMessage(), new Place('wire', $run));
+                    break;
+                }
+                $full = $work->result($run);
+                if (! $result instanceof RunResult || $full === null || $result->brightest() <= 0) {
+                    continue;
+                }
+                $limit = $work->plan->limits->evenness;
+                if ($result->evenness() < $limit && $full->evenness() >= $limit) {
+                    $findings[] = new Finding('scene-evenness', Severity::Watch, "{$work->plan->run($run)->name()} is uneven in “{$scene->name}”",
+                        sprintf('Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: in its on-time the whole current flows.', $result->evenness(), $full->evenness(), $limit),
+                        new Place('wire', $run), $result->evenness(), $limit, 'common practice, no source');
+                }
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+/**
+ * A run over the whole period of dimming, from its phases: light and supply averaged over time, drop and cable amps of
+ * the worst phase, volts and rail amps of the first, when all that is commanded on conducts.
+ */
+final readonly class Averaged
+{
+    /** @param  non-empty-list<array{Phase, RunResult}>  $phases */
+    public static function run(array $phases): RunResult
+    {
+        $first = $phases[0][1];
+        $channelLight = $nominal = $cables = $feeds = [];
+        $amps = $load = $rail = $peak = 0.0;
+        $volts = INF;
+        foreach ($phases as [$phase, $result]) {
+            foreach ($result->channelLight as $c => $light) {
+                $nominal[$c] = $result->nominal[$c];
+                foreach ($light as $g => $value) {
+                    $channelLight[$c][$g] = ($channelLight[$c][$g] ?? 0.0) + $phase->share * $value;
+                }
+            }
+            foreach ($result->cables as $id => $cable) {
+                $cables[$id] = isset($cables[$id]) && $cables[$id]->drop >= $cable->drop ? $cables[$id] : $cable;
+            }
+            foreach ($result->feeds as $id => $feed) {
+                $feeds[$id] = isset($feeds[$id]) && $feeds[$id]->volts <= $feed->volts ? $feeds[$id] : $feed;
+            }
+            $amps += $phase->share * $result->supplyAmps;
+            $load += $phase->share * $result->loadWatts;
+            $rail += $phase->share * $result->railWatts;
+            $peak = max($peak, $result->supplyAmps);
+            $volts = min($volts, $result->supplyVolts);
+        }
+        $light = [];
+        foreach ($channelLight[array_key_first($channelLight) ?? 0] ?? [] as $g => $_) {
+            $light[] = array_sum(array_map(static fn (array $of, float $n): float => $of[$g] * $n, $channelLight, $nominal)) / array_sum($nominal);
+        }
+
+        return new RunResult($first->pitch, $light, $first->volts, $first->railAmps, $cables, $feeds, $first->channelAmps, $volts, $amps, [$light, $light], $first->balance,
+            $load, $rail, $first->iterations, array_map(array_values(...), $channelLight), $nominal, $peak);
+    }
+}

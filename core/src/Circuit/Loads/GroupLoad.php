@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Loads;
+
+use EmberDusk\Circuit\Load;
+use EmberDusk\Kit\Channel;
+use EmberDusk\Kit\Strip;
+
+/** The load model that a strip's entry asks for; adding one is a class beside this and a line here. */
+final readonly class GroupLoad
+{
+    /** @param  float  $level  mean duty of pixels */
+    public static function of(Strip $strip, Channel $channel, float $level): Load
+    {
+        return $strip->pixels === null
+            ? new ResistorLimited($strip->volts, $strip->nominalAmps($channel), $strip->leds, $channel->ledVolts ?? $strip->ledVolts, $strip->slope)
+            : new ConstantCurrent($level * $strip->pixels->amps + $strip->pixels->idle, $strip->pixels->turnOn, $strip->pixels->full);
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Scene;
+use EmberDusk\Workings\Trouble;
+
+/**
+ * The phases of an island's dimming (engineering.md 3): all controllers start their period together; with distinct duties
+ * d1 < d2 < …, phase j lasts d(j) - d(j-1) and channels with more than d(j-1) conduct; a last one carries standby loads.
+ */
+final readonly class Phases
+{
+    /** Distinct duties that are told apart. */
+    private const MOST = 16;
+
+    /**
+     * @return non-empty-list<Phase> at full without a scene
+     *
+     * @throws Trouble when there are too many duties
+     */
+    public static function of(Plan $plan, Island $island, ?Scene $scene): array
+    {
+        $duties = self::duties($plan, $island, $scene);
+        $distinct = array_values(array_unique(array_filter(array_merge(...array_values($duties)), static fn (float $d): bool => $d > 0)));
+        sort($distinct);
+        $levels = self::levels($island, $scene);
+        if ($scene === null && ($distinct === [] || $distinct === [1.0])) {
+            return [new Phase];
+        }
+        if (count($distinct) > self::MOST) {
+            throw new Trouble(sprintf('The scene “%s” has %d different duties here; at most %d are told apart. Set some of them alike.', $scene->name ?? 'full', count($distinct), self::MOST));
+        }
+        $phases = [];
+        $before = 0.0;
+        foreach ($distinct as $duty) {
+            $phases[] = new Phase(count($phases) + 1, $duty - $before, array_map(static fn (array $of): array => array_map(static fn (float $d): bool => $d > $before, $of), $duties), $levels);
+            $before = $duty;
+        }
+        if ($before < 1 || $phases === []) {
+            $phases[] = new Phase(count($phases) + 1, 1 - $before, array_map(static fn (array $of): array => array_map(static fn (): bool => false, $of), $duties), $levels);
+        }
+
+        return $phases;
+    }
+
+    /** @return array<string, list<float>> duties by controller; a repeater has those that it copies */
+    public static function duties(Plan $plan, Island $island, ?Scene $scene): array
+    {
+        $duties = [];
+        foreach ($island->parts as $parts) {
+            $id = $parts->run->controller;
+            if ($parts->controller !== null && $id !== null) {
+                $duties[$id] ??= self::copied($plan, $parts->run, $scene, count($parts->strip->channels));
+            }
+        }
+
+        return $duties;
+    }
+
+    /** @return list<float> */
+    private static function copied(Plan $plan, Run $run, ?Scene $scene, int $channels): array
+    {
+        $first = $run;
+        for ($n = 0; ($before = $plan->repeated($first)) !== null && $n < 8; $n++) {
+            $first = $before;
+        }
+        $lit = count($plan->strip($run->strip)->channels ?? [null]);
+        $full = $plan->controller($first->controller)?->sharesChannels === true ? 1.0 / $lit : 1.0;
+        $given = $scene === null ? array_fill(0, $channels, $full) : $scene->levels[(string) $first->controller] ?? [];
+
+        return array_map(static fn (int $n): float => (float) ($given[$n] ?? 0.0), range(0, $channels - 1));
+    }
+
+    /** @return array<string, float> mean duty by pixel run */
+    private static function levels(Island $island, ?Scene $scene): array
+    {
+        $levels = [];
+        foreach ($island->parts as $id => $parts) {
+            if (! $parts->strip->switched() && $scene !== null) {
+                $of = $scene->levels[$id] ?? [0.0];
+                $levels[$id] = array_sum($of) / max(1, count($of));
+            }
+        }
+
+        return $levels;
+    }
+}

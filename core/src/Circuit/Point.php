@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Circuit\Loads\ConstantPower;
+
+/** Fixtures that hang between two nodes. */
+final readonly class Point
+{
+    /** @param  string  $part  the fitting's id in the plan */
+    public function __construct(public string $part, public string $name, public int $plus, public int $minus, public ConstantPower $load)
+    {
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Solver;
+
+/** Puts what lies between nodes into the matrix of the hubs; node 0 has no row. */
+final readonly class Stamps
+{
+    public function __construct(private SymmetricFactor $factor)
+    {
+    }
+
+    /**
+     * A stretch condensed to its two pads, and what it pushes into them.
+     *
+     * @param  array<int, float>  $right
+     */
+    public function stretch(Ladder $ladder, array &$right): void
+    {
+        $s = $ladder->stretch;
+        $c = $ladder->condense();
+        $this->block($s->start, $s->start, $c->startStart);
+        $this->block($s->end, $s->end, $c->endEnd);
+        $this->block($s->start, $s->end, $c->startEnd, true);
+        foreach ([[$s->start, $c->start], [$s->end, $c->end]] as [$terminals, $amps]) {
+            foreach ($amps as $n => $a) {
+                $right[$terminals[0]] += $a;
+                $right[$terminals[$n + 1]] -= $a;
+            }
+        }
+        $common = $s->commonConductance();
+        $w = $s->weights();
+        foreach ($w as $a => $wa) {
+            foreach ($w as $b => $wb) {
+                $this->place($s->start[$a], $s->start[$b], $common * $wa * $wb);
+                $this->place($s->end[$a], $s->end[$b], $common * $wa * $wb);
+                $this->place($s->start[$a], $s->end[$b], -$common * $wa * $wb, true);
+            }
+        }
+    }
+
+    /**
+     * Puts a matrix in differences (+ less return) onto terminals.
+     *
+     * @param  list<int>  $rows
+     * @param  list<int>  $columns
+     * @param  list<list<float>>  $matrix
+     */
+    private function block(array $rows, array $columns, array $matrix, bool $between = false): void
+    {
+        foreach ($matrix as $c => $row) {
+            foreach ($row as $d => $value) {
+                $this->place($rows[0], $columns[0], $value, $between);
+                $this->place($rows[0], $columns[$d + 1], -$value, $between);
+                $this->place($rows[$c + 1], $columns[0], -$value, $between);
+                $this->place($rows[$c + 1], $columns[$d + 1], $value, $between);
+            }
+        }
+    }
+
+    /** One number of the symmetric matrix; inside one pad both ways round come by themselves, so only one half is kept. */
+    private function place(int $a, int $b, float $value, bool $between = false): void
+    {
+        if ($a > 0 && $b > 0 && ($between || $a <= $b)) {
+            $this->factor->add($a, $b, $value);
+        }
+    }
+
+    public function conductance(int $a, int $b, float $siemens): void
+    {
+        $this->place($a, $a, $siemens);
+        $this->place($b, $b, $siemens);
+        $this->place($a, $b, -$siemens, true);
+    }
+}

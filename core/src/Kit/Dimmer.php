@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** A module that dims fixtures: phase-cut by watts, 0-10 V by the current of its control line, DALI by addresses and bus current. */
+final readonly class Dimmer implements Entry
+{
+    /** What each kind of module is called, and how the fixtures on it are dimmed. */
+    public const DIMS = ['phasecut' => 'phase-cut', 'analog' => '0-10 V', 'dali' => 'dali'];
+
+    private function __construct(
+        private string $id,
+        private string $name,
+        public string $kind,
+        public float $mostWatts,
+        public float $leastWatts,
+        public float $milliamps,
+        public int $addresses,
+        public ?float $relayAmps,
+    ) {
+    }
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('id'), $f->string('name'), $f->string('kind'), $f->numberOr('mostWatts', INF), $f->numberOr('leastWatts', 0), $f->numberOr('milliamps', 0), (int) $f->numberOr('addresses', 0), $f->numberOrNull('relayAmps'));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function dims(): string
+    {
+        return self::DIMS[$this->kind] ?? '';
+    }
+}

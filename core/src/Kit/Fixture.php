@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** A fixture: watts, how it is dimmed, and for one that hangs on a low-voltage supply the volts below which its converter gives up. */
+final readonly class Fixture implements Entry
+{
+    /** Of its volts, where the leaflet is silent (common practice, no source). */
+    private const LEAST = 0.75;
+
+    private function __construct(private string $id, private string $name, public float $watts, public string $dim, public float $volts, public float $leastVolts, public ?float $leastShare)
+    {
+    }
+
+    public static function read(Fields $f): self
+    {
+        $volts = $f->numberOr('volts', 230, 3, 300);
+
+        return new self($f->string('id'), $f->string('name'), $f->number('watts', 0.1, 5000), $f->string('dim', 20), $volts,
+            $f->numberOr('leastVolts', self::LEAST * $volts, 1, $volts), $f->numberOrNull('leastShare', 0, 1));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    /** Whether it hangs on a supply of the job by a cable of its own. */
+    public function lowVoltage(): bool
+    {
+        return $this->dim === 'supply';
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+/** Fixtures of one kind at one place: so many together, on a cable of their own or under a dimming module. */
+final readonly class Fitting
+{
+    /** @param  string|null  $module  device id of what dims them; null for those that hang on a supply */
+    public function __construct(public string $id, public string $kit, public string $place, public int $count, public ?string $module)
+    {
+    }
+}

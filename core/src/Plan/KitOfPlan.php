@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Connector;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Dimmer;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Fixture;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+
+/** The frozen copies that a plan's devices, cables and runs are of, each by its kind; null when it is another kind or none. */
+trait KitOfPlan
+{
+    public function strip(?string $kit): ?Strip
+    {
+        return $this->entry($kit, Strip::class);
+    }
+
+    public function supply(?string $device): ?Supply
+    {
+        $unit = $this->supplies[$device ?? ''] ?? null;
+
+        return $this->entry($unit?->kit, Powers::class)?->supply($unit->series ?? 1, $unit->parallel ?? 1);
+    }
+
+    public function controller(?string $device): ?Controller
+    {
+        return $this->entry($this->controllers[$device ?? '']->kit ?? null, Controller::class);
+    }
+
+    public function hub(?string $device): ?Hub
+    {
+        return $this->entry($this->hubs[$device ?? '']->kit ?? null, Hub::class);
+    }
+
+    public function cable(?string $kit): ?Cable
+    {
+        return $this->entry($kit, Cable::class);
+    }
+
+    public function connector(?string $kit): ?Connector
+    {
+        return $this->entry($kit, Connector::class);
+    }
+
+    public function fuse(?string $kit): ?Fuse
+    {
+        return $this->entry($kit, Fuse::class);
+    }
+
+    public function fixture(?string $kit): ?Fixture
+    {
+        return $this->entry($kit, Fixture::class);
+    }
+
+    public function module(?string $device): ?Dimmer
+    {
+        return $this->entry($this->modules[$device ?? '']->kit ?? null, Dimmer::class);
+    }
+
+    /**
+     * @template T of Entry
+     *
+     * @param  class-string<T>  $kind
+     * @return T|null
+     */
+    private function entry(?string $kit, string $kind): ?Entry
+    {
+        $entry = $this->kit[$kit ?? '']->entry ?? null;
+
+        return $entry instanceof $kind ? $entry : null;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+/** A scene: duties (0 to 1) by channel, for each controller and each pixel run that plays a part in it. What is not in it is off. */
+final readonly class Scene
+{
+    /** @param  array<string, list<float>>  $levels  by controller or run id */
+    public function __construct(public string $id, public string $name, public array $levels)
+    {
+    }
+}

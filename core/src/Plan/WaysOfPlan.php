@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+/** Which cables lead where. */
+trait WaysOfPlan
+{
+    /** The cable that ends at a device or feed. */
+    public function cableTo(string $id): ?LaidCable
+    {
+        foreach ($this->cables as $cable) {
+            if ($cable->to === $id) {
+                return $cable;
+            }
+        }
+
+        return null;
+    }
+
+    /** The supply or controller that a cable's begin hangs on, through however many splices; null when it hangs on nothing, or in a circle. */
+    public function root(string $from): ?string
+    {
+        for ($n = 0; isset($this->splices[$from]); $n++) {
+            $from = $this->cableTo($from)->from ?? '';
+            if ($n > count($this->splices)) {
+                return null;
+            }
+        }
+
+        return isset($this->supplies[$from]) || isset($this->controllers[$from]) ? $from : null;
+    }
+
+    /**
+     * The cables on the way to a feed, a controller or a splice, from its own back to the device that they hang on.
+     *
+     * @return array<string, LaidCable> by id
+     */
+    public function wayTo(string $id): array
+    {
+        $way = [];
+        $open = [$id];
+        while ($open !== []) {
+            $to = array_pop($open);
+            foreach ($this->cables as $cable) {
+                if ($cable->to === $to && ! isset($way[$cable->id])) {
+                    $way[$cable->id] = $cable;
+                    if (isset($this->splices[$cable->from])) {
+                        $open[] = $cable->from;
+                    }
+                }
+            }
+        }
+
+        return $way;
+    }
+
+    /** Ohm of one core of so many metres of a cable's kind, at the job's cable temperature. */
+    public function copper(LaidCable $cable, float $metres): float
+    {
+        return $this->cable($cable->kit)?->conductor->ohms($metres, $this->limits->cableCelsius) ?? 0.0;
+    }
+}
