@@ -51,7 +51,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
         Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
         Route::post('join/{joinRun}/pace', [JoinController::class, 'pace'])->name('join.pace');
-        Route::get('proposal/{run}', [ProposalController::class, 'show'])->name('jobs.proposal');
+        Route::post('proposals', [ProposalController::class, 'store'])->name('proposals.store');
+        Route::get('proposals/{proposal}', [ProposalController::class, 'show'])->name('proposals.show');
+        Route::post('proposals/{proposal}/stop', [ProposalController::class, 'stop'])->name('proposals.stop');
         Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');
         Route::post('traces', [TraceController::class, 'begin'])->name('traces.begin');
         Route::post('traces/{trace}', [TraceController::class, 'act'])->name('traces.act');

@@ -68,7 +68,9 @@ try {
     $shot('shelf');
     $open('/jobs/1/wire', '[data-feed]');
     $shot('wire-one-end');
-    $press('p', 4_000_000);
+    $press("p", 900_000);
+    $driver->findElement(WebDriverBy::xpath("//button[normalize-space(.)=\"Work it out\"]"))->click();
+    usleep(9_000_000);
     $shot('wire-proposal');
     $press(Key::ESCAPE);
     $press('b', 1_200_000);

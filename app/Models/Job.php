@@ -45,6 +45,12 @@ final class Job extends Model
         return $this->hasMany(Trace::class);
     }
 
+    /** @return HasMany<Proposal, $this> */
+    public function proposals(): HasMany
+    {
+        return $this->hasMany(Proposal::class);
+    }
+
     /** @return HasMany<JoinRun, $this> */
     public function joinRuns(): HasMany
     {

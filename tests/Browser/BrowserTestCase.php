@@ -106,6 +106,25 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** Waits until the page shows a text. */
+    protected function button(string $text): RemoteWebElement
+    {
+        $found = null;
+        $this->eventually(function () use ($text, &$found): bool {
+            foreach ($this->browser()->driver->findElements(WebDriverBy::xpath("//button[starts-with(normalize-space(.), '{$text}')]")) as $button) {
+                if ($button->isDisplayed() && $button->isEnabled()) {
+                    $found = $button;
+
+                    return true;
+                }
+            }
+
+            return false;
+        }, "no button “{$text}”");
+        assert($found instanceof RemoteWebElement);
+
+        return $found;
+    }
+
     protected function see(string $text, float $seconds = 8): void
     {
         $this->eventually(fn (): bool => str_contains($this->text(), $text), "“{$text}” is not shown", $seconds);

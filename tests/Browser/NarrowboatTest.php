@@ -122,23 +122,4 @@ final class NarrowboatTest extends BrowserTestCase
         $this->see('In the plan');
         $this->see('Load, all full');
     }
-
-    private function button(string $text): \Facebook\WebDriver\Remote\RemoteWebElement
-    {
-        $found = null;
-        $this->eventually(function () use ($text, &$found): bool {
-            foreach ($this->browser()->driver->findElements(WebDriverBy::xpath("//button[starts-with(normalize-space(.), '{$text}')]")) as $button) {
-                if ($button->isDisplayed() && $button->isEnabled()) {
-                    $found = $button;
-
-                    return true;
-                }
-            }
-
-            return false;
-        }, "no button “{$text}”");
-        assert($found instanceof \Facebook\WebDriver\Remote\RemoteWebElement);
-
-        return $found;
-    }
 }

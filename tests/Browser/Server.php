@@ -10,7 +10,7 @@ use Symfony\Component\Process\Process;
 /** The application on a free port with a database of its own, in demo mode with the demo jobs. */
 final class Server
 {
-    private function __construct(public readonly string $url, private readonly Process $process, private readonly string $directory)
+    private function __construct(public readonly string $url, private readonly Process $process, private readonly Process $worker, private readonly string $directory)
     {
     }
 
@@ -27,7 +27,7 @@ final class Server
         $port = Browser::freePort();
         $env = ['APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(random_bytes(32)), 'APP_DEBUG' => 'false', 'APP_URL' => "http://127.0.0.1:{$port}",
             'DB_DATABASE' => $directory.'/ember.sqlite', 'EMBER_DEMO' => 'true', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file',
-            'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'sync'];
+            'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'database'];
         $migrate = new Process(['php', 'artisan', 'migrate', '--seed', '--force'], $root, $env);
         if ($migrate->run() !== 0) {
             throw new RuntimeException($migrate->getOutput().$migrate->getErrorOutput());
@@ -36,9 +36,12 @@ final class Server
         // Nobody reads what the server prints; a full pipe would stop it.
         $process->disableOutput();
         $process->start();
+        $worker = new Process(['php', 'artisan', 'queue:work', '--sleep=0.1', '--quiet'], $root, $env, null, null);
+        $worker->disableOutput();
+        $worker->start();
         Browser::await($port);
 
-        return new self("http://127.0.0.1:{$port}", $process, $directory);
+        return new self("http://127.0.0.1:{$port}", $process, $worker, $directory);
     }
 
     public function stop(): void
@@ -46,6 +49,7 @@ final class Server
         // The server's workers are its children: the whole group ends.
         posix_kill(-(int) $this->process->getPid(), SIGTERM);
         $this->process->stop(2);
+        $this->worker->stop(2, SIGKILL);
         (new Process(['rm', '-rf', $this->directory]))->run();
     }
 

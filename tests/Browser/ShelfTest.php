@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Demo;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
@@ -71,13 +73,44 @@ final class ShelfTest extends BrowserTestCase
         $this->open('/jobs/1/wire');
         $this->find('[data-feed=f1]');
         $this->press('p');
-        $this->see('Why nothing cheaper', 15);
+        $this->button('Work it out')->click();
+        $this->see('Why nothing cheaper', 25);
         $this->see('evenness 0.66, limit 0.90');
+        $this->see('As it is drawn');
+        $this->see('Cheapest single change that mends it');
         $this->assertAccessible('wire with a proposal');
-        $this->find('[role=dialog] .press')->click();
+        $this->button('Take it')->click();
         $this->dontSee('Cove: visibly dull');
         $this->see('C1 to 4.50 m');
         $this->undoKeys();
         $this->see('Cove: visibly dull');
+    }
+
+    /** Two runs in each of thirty rooms are parted in every way, which takes longer than anybody waits. */
+    public function test_a_long_proposal_is_stopped_and_the_best_so_far_is_taken(): void
+    {
+        $this->open('/');
+        $file = sys_get_temp_dir().'/ember-many-'.bin2hex(random_bytes(6)).'.json';
+        file_put_contents($file, JobFile::write((require dirname(__DIR__).'/forty.php')(Demo::shelf(), 2, 30)));
+        $picker = $this->find('input[type=file]');
+        $picker->setFileDetector(new LocalFileDetector);
+        $picker->sendKeys($file);
+        $this->see('Forty runs');
+        unlink($file);
+        $this->eventually(fn (): bool => str_contains($this->path(), '/jobs/3'), 'the job is not open');
+        $this->open('/jobs/3/wire');
+        $this->find('[data-run]');
+        $this->press('p');
+        $this->find('[role=dialog] input[value=job]')->click();
+        $this->button('Work it out')->click();
+        $this->see('Solving one layout after the other', 15);
+        $this->eventually(fn (): bool => preg_match('/: .+\. (\d+)\s+so far/', $this->text(), $found) === 1 && (int) $found[1] > 20, 'no progress is told', 20);
+        $this->button('Stop and show the best so far')->click();
+        $this->see('Stopped: this holds the limits', 20);
+        self::assertMatchesRegularExpression('/It cannot be cheaper than/', $this->text());
+        $this->button('Take it')->click();
+        $this->eventually(fn (): bool => ! str_contains($this->text(), 'Stopped: this holds'), 'it is not taken', 20);
+        $this->see('loaded to');
+        $this->see('revision 2');
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Circuit\Ngspice;
 use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -91,11 +93,17 @@ final class CommandsTest extends TestCase
     public function test_advise_proposes_and_says_why(): void
     {
         $said = $this->printed('ember:advise', 0);
-        self::assertStringContainsString('cheapest: Cove fed at', $said);
+        self::assertMatchesRegularExpression('/^cheapest: \d+\.\d\d EUR, \d+ joints, evenness 0\.9\d\n  Cove fed at/', $said);
+        self::assertStringContainsString('Band has no strip yet', $said);
         self::assertStringContainsString('evenness 0.66, limit 0.90', $said);
         $json = json_decode($this->printed('ember:advise', 0, ['--json' => true]), true);
         self::assertIsArray($json);
-        self::assertSame(['Cove'], $json['proposals'][0]['runs']);
+        self::assertTrue($json['proposal']['whole']);
+        // The job with it taken holds every limit of the run's wiring.
+        $taken = JobFile::read($this->printed('ember:advise', 0, ['--job' => true]));
+        self::assertGreaterThanOrEqual(0.9, Engine::nominal($taken, $taken->run('cove'))->evenness());
+        self::assertStringStartsWith('cheapest: ', $this->printed('ember:advise', 0, ['--keep' => ['kit', 'cables']]));
+        self::assertSame(2, Artisan::call('ember:advise', ['file' => $this->demo(), '--keep' => ['colour']]));
     }
 
     public function test_join_prints_the_order_and_rehearse_the_log(): void

@@ -140,14 +140,4 @@ final class SurveyTest extends TestCase
         self::assertStringStartsWith('Option taken for Cove: 24 V, single colour', Revisions::newest($this->job)->words);
         self::assertSame(2, Revisions::newest($this->job)->number);
     }
-
-    public function test_a_proposal_is_answered_and_taken(): void
-    {
-        $proposal = $this->answer($this->getJson("/jobs/{$this->job->id}/proposal/cove"), 'proposal');
-        self::assertSame(['Cove'], $proposal['runs']);
-        self::assertNotSame([], $proposal['cheaper']);
-        $this->postJson("/jobs/{$this->job->id}/change", ['base' => 1, 'stage' => 'wire', 'change' => $proposal['found']['take']])->assertOk();
-        self::assertStringStartsWith('Proposal taken: Cove fed at', Revisions::newest($this->job)->words);
-        $this->getJson("/jobs/{$this->job->id}/proposal/nowhere")->assertStatus(422);
-    }
 }

@@ -6,41 +6,63 @@ namespace App\Console\Commands;
 
 use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Formats\Json;
+use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Trouble;
 use Illuminate\Console\Command;
 
 final class AdviseCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:advise {file : a job file, - for standard input} {--json : print the result as JSON}';
+    protected $signature = 'ember:advise {file : a job file, - for standard input} {--keep=* : leave feeds, cables or kit as they are} {--job : print the job with the proposal taken} {--json : print the result as JSON}';
 
-    protected $description = 'Propose the cheapest feeds and cables that hold the limits, with reasons';
+    protected $description = 'Propose the cheapest wiring that holds the limits, with reasons';
 
     public function handle(): int
     {
         return $this->answering(function (): int {
             $plan = $this->plan();
-            $proposals = [];
-            $held = true;
-            foreach (Planner::together($plan) as $runs) {
-                $proposal = Planner::of($plan, $runs, $this->demoShelf());
-                $held = $held && $proposal->found !== null;
-                $proposals[] = $proposal->toArray($plan);
+            /** @var list<string> $keep */
+            $keep = $this->option('keep');
+            if (array_diff($keep, Run::PINS) !== []) {
+                throw new Trouble('--keep is one of '.implode(', ', Run::PINS).'.');
             }
-            if ($this->option('json')) {
-                $this->output->write(Json::pretty(['job' => $plan->name, 'proposals' => $proposals]));
+            $shelf = $this->demoShelf();
+            $proposal = Planner::of($plan, array_keys($plan->runs), $shelf, $keep);
+            $answer = $proposal->toArray($shelf);
+            if ($this->option('job')) {
+                $this->output->write(\EmberDusk\Plan\JobFile::write($proposal->built($proposal->parts, $shelf)));
+            } elseif ($this->option('json')) {
+                $this->output->write(Json::pretty(['job' => $plan->name, 'proposal' => $answer]));
             } else {
-                foreach ($proposals as $of) {
-                    $way = $of['found'] ?? $of['nearest'];
-                    $this->line($way === null ? implode(', ', $of['broken']) : sprintf('%s: %s %s, %d joints, evenness %s%s', $of['found'] === null ? 'nearest' : 'cheapest',
-                        $way['label'], $way['cost']['text'].' '.$way['cost']['unit'], $way['joints'], $way['evenness'], $of['found'] === null ? ' ('.implode(', ', $of['broken']).')' : ''));
-                    foreach ($of['cheaper'] as $cheaper) {
-                        $this->line("    {$cheaper['cost']['text']} {$cheaper['label']}: ".implode(', ', $cheaper['broken']));
-                    }
-                }
+                $this->told($answer);
             }
 
-            return $held ? 0 : 1;
+            return $proposal->clashes === [] ? 0 : 1;
         });
+    }
+
+    /** @param  array<string, mixed>  $answer */
+    private function told(array $answer): void
+    {
+        if ($answer['found'] !== null) {
+            $this->line(sprintf('cheapest: %s %s, %d joints, evenness %s', $answer['found']['cost']['text'], $answer['found']['cost']['unit'], $answer['found']['joints'], $answer['found']['evenness']));
+            foreach ($answer['found']['parts'] as $part) {
+                $this->line("  {$part}");
+            }
+            foreach ($answer['found']['bill'] as $line) {
+                $this->line(sprintf('  %9s  %s  %s', $line['cost'], $line['what'], $line['count']));
+            }
+        }
+        foreach ($answer['clashes'] as $clash) {
+            $this->line("{$clash['run']}: nothing holds ".implode(' and ', $clash['limits']).'; nearest: '.implode('; ', $clash['broken']));
+        }
+        foreach ($answer['left'] as $left) {
+            $this->line("{$left['run']} {$left['why']}");
+        }
+        foreach ($answer['cheaper'] as $cheaper) {
+            $this->line("not {$cheaper['cost']['text']} {$cheaper['label']}: ".implode('; ', $cheaper['broken']));
+        }
+        $this->line(sprintf('%d layouts solved; nothing below %s%s', $answer['solved'], $answer['bound']['text'], $answer['gap'] === '' ? '' : ", gap {$answer['gap']}"));
     }
 }

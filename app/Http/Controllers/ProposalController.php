@@ -4,27 +4,47 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\ProposalRequest;
 use App\Models\Job;
+use App\Models\Proposal;
+use App\Plans\Propose;
 use App\Plans\Revisions;
-use App\Plans\Shelves;
-use EmberDusk\Advice\Planner\Planner;
 use Illuminate\Http\JsonResponse;
 
-/** The planner's proposal for a run and those that share its supply. */
+/** The planner's proposals: asked for, looked at while they are worked out, stopped. */
 final readonly class ProposalController
 {
-    /** Seconds after which the best so far is answered. */
-    private const PATIENCE = 8.0;
-
-    public function show(Job $job, string $run): JsonResponse
+    public function store(ProposalRequest $request, Job $job): JsonResponse
     {
         $plan = Revisions::newest($job)->plan();
-        $runs = [$plan->run($run)->id];
-        foreach (Planner::together($plan) as $group) {
-            $runs = in_array($run, $group, true) ? $group : $runs;
+        /** @var list<string> $runs */
+        $runs = $request->validated('runs');
+        foreach ($runs as $run) {
+            $plan->run($run);
         }
-        $until = microtime(true) + self::PATIENCE;
+        $proposal = $job->proposals()->create(['user_id' => $request->user()?->getAuthIdentifier(), 'runs' => $runs, 'keep' => $request->validated('keep'), 'state' => 'waiting']);
+        Propose::dispatch($proposal->id);
 
-        return new JsonResponse(Planner::of($plan, $runs, Shelves::ofCrew($job->crew), static fn (int $solved): bool => $solved > 0 && microtime(true) > $until)->toArray($plan));
+        return $this->told($proposal->refresh(), 201);
+    }
+
+    public function show(Job $job, Proposal $proposal): JsonResponse
+    {
+        return $this->told($proposal);
+    }
+
+    public function stop(Job $job, Proposal $proposal): JsonResponse
+    {
+        $proposal->update(['stop' => true]);
+
+        return $this->told($proposal);
+    }
+
+    private function told(Proposal $proposal, int $status = 200): JsonResponse
+    {
+        $done = $proposal->state === 'done' && $proposal->answer !== null;
+
+        return new JsonResponse(['id' => $proposal->id, 'state' => $proposal->state, 'solved' => $proposal->solved, 'about' => $proposal->about,
+            'message' => $proposal->state === 'failed' ? (string) $proposal->answer : '', 'proposal' => $done ? json_decode((string) $proposal->answer) : null], $status);
     }
 }

@@ -36,18 +36,13 @@ final readonly class Engine
         }
         $network = Wiring::of($plan, $island);
         $solution = Newton::solve($network);
-        $open = [];
-        foreach (self::openable($plan, $island, $network) as $feed) {
-            $without = Wiring::of($plan, $island, new Conditions(openFeed: $feed));
-            $open[] = Readings::cableAmps($without, Newton::solve($without));
-        }
         $spread = [];
         foreach ([Conditions::poor(), Conditions::rich()] as $conditions) {
             $other = Wiring::of($plan, $island, $conditions);
             $spread[] = Readings::light($other, Newton::solve($other));
         }
 
-        return Readings::of($plan, $island, $network, $solution, $spread, $open);
+        return Readings::of($plan, $island, $network, $solution, $spread, self::opened($plan, $island));
     }
 
     /**
@@ -85,12 +80,41 @@ final readonly class Engine
      */
     public static function nominal(Plan $plan, Run $run): RunResult
     {
-        $island = self::islandOf($plan, $run);
+        return self::runIn(self::planned($plan, self::islandOf($plan, $run)), $run);
+    }
+
+    /**
+     * An island as planned only, without ranges and without open feeds.
+     *
+     * @return array<string, RunResult|FixtureResult> by run and by fitting
+     *
+     * @throws Trouble when the circuit has no solution
+     */
+    public static function planned(Plan $plan, Island $island): array
+    {
         $network = Wiring::of($plan, $island);
         $solution = Newton::solve($network);
         $light = Readings::light($network, $solution);
 
-        return self::runIn(Readings::of($plan, $island, $network, $solution, [$light, $light], []), $run);
+        return Readings::of($plan, $island, $network, $solution, [$light, $light], []);
+    }
+
+    /**
+     * Amps of each cable's fullest core with one feed after the other open, where a tail could then carry too much.
+     *
+     * @return list<array<string, float>>
+     *
+     * @throws Trouble when the circuit has no solution
+     */
+    public static function opened(Plan $plan, Island $island): array
+    {
+        $open = [];
+        foreach (self::openable($plan, $island, Wiring::of($plan, $island)) as $feed) {
+            $without = Wiring::of($plan, $island, new Conditions(openFeed: $feed));
+            $open[] = Readings::cableAmps($without, Newton::solve($without));
+        }
+
+        return $open;
     }
 
     /**

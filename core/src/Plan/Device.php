@@ -11,23 +11,29 @@ final readonly class Device
      * @param  string|null  $setting  the kind of light that its switch or jumper is set to; null while nobody has looked
      * @param  int  $series  blocks of a battery
      * @param  int  $parallel  rows of a battery
+     * @param  string  $where  it is hidden, by the name of a surveyed box or outlet; empty while nobody has said
      */
-    public function __construct(public string $id, public string $kit, public ?string $setting = null, public int $series = 1, public int $parallel = 1)
+    public function __construct(public string $id, public string $kit, public ?string $setting = null, public int $series = 1, public int $parallel = 1, public string $where = '')
     {
     }
 
     public function of(string $kit): self
     {
-        return new self($this->id, $kit);
+        return new self($this->id, $kit, where: $this->where);
     }
 
     public function set(?string $setting): self
     {
-        return new self($this->id, $this->kit, $setting, $this->series, $this->parallel);
+        return new self($this->id, $this->kit, $setting, $this->series, $this->parallel, $this->where);
     }
 
     public function blocks(int $series, int $parallel): self
     {
-        return new self($this->id, $this->kit, $this->setting, $series, $parallel);
+        return new self($this->id, $this->kit, $this->setting, $series, $parallel, $this->where);
+    }
+
+    public function at(string $where): self
+    {
+        return new self($this->id, $this->kit, $this->setting, $this->series, $this->parallel, $where);
     }
 }

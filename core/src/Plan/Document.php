@@ -21,7 +21,7 @@ final readonly class Document
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array
     {
-        $device = static fn (Device $d): array => ['id' => $d->id, 'kit' => $d->kit, 'setting' => $d->setting, 'series' => $d->series, 'parallel' => $d->parallel];
+        $device = static fn (Device $d): array => ['id' => $d->id, 'kit' => $d->kit, 'setting' => $d->setting, 'series' => $d->series, 'parallel' => $d->parallel, 'where' => $d->where];
 
         return [
             'format' => self::FORMAT,
@@ -44,7 +44,7 @@ final readonly class Document
             'feeds' => self::each($plan->feeds, static fn (Feed $f): array => ['id' => $f->id, 'run' => $f->run, 'pad' => $f->pad]),
             'cables' => self::each($plan->cables, static fn (LaidCable $c): array => [
                 'id' => $c->id, 'kit' => $c->kit, 'from' => $c->from, 'to' => $c->to, 'length' => $c->length, 'reckoned' => $c->reckoned,
-                'joint' => $c->joint, 'fuse' => $c->fuse,
+                'joint' => $c->joint, 'fuse' => $c->fuse, 'existing' => $c->existing,
             ]),
             'lights' => self::each($plan->lights, static fn (Light $l): array => ['id' => $l->id, 'name' => $l->name, 'room' => $l->room]),
             'scenes' => self::each($plan->scenes, static fn (Scene $s): array => ['id' => $s->id, 'name' => $s->name,
@@ -60,7 +60,7 @@ final readonly class Document
      */
     public static function read(Fields $f): Plan
     {
-        $device = static fn (Fields $d): Device => new Device($d->string('id'), $d->string('kit'), $d->stringOrNull('setting'), $d->whole('series', 1, 40), $d->whole('parallel', 1, 40));
+        $device = static fn (Fields $d): Device => new Device($d->string('id'), $d->string('kit'), $d->stringOrNull('setting'), $d->whole('series', 1, 40), $d->whole('parallel', 1, 40), $d->string('where', 80));
 
         return new Plan($f->string('name'), $f->string('client'),
             Limits::read($f->object('limits')), Terms::read($f->object('terms')),
@@ -74,7 +74,7 @@ final readonly class Document
             self::keyed($f, 'splices', static fn (Fields $s): Splice => new Splice($s->string('id'), $s->string('where', 80))),
             self::keyed($f, 'feeds', static fn (Fields $i): Feed => new Feed($i->string('id'), $i->string('run'), $i->whole('pad', 0, 400_000))),
             self::keyed($f, 'cables', static fn (Fields $c): LaidCable => new LaidCable($c->string('id'), $c->string('kit'), $c->string('from'),
-                $c->string('to'), $c->number('length', 0.01, 1000), $c->flag('reckoned'), $c->stringOrNull('joint'), $c->stringOrNull('fuse'))),
+                $c->string('to'), $c->number('length', 0.01, 1000), $c->flag('reckoned'), $c->stringOrNull('joint'), $c->stringOrNull('fuse'), $c->flag('existing'))),
             self::keyed($f, 'lights', static fn (Fields $l): Light => new Light($l->string('id'), $l->string('name', 80), $l->string('room', 80))),
             self::keyed($f, 'scenes', self::readScene(...)),
             self::keyed($f, 'owned', static fn (Fields $o): Owned => new Owned($o->string('id'), $o->whole('count', 1, 1000))),

@@ -11,6 +11,7 @@ final readonly class LaidCable
      * @param  bool  $reckoned  true while the length is reckoned along the run and nobody has measured it
      * @param  string|null  $joint  connector at both ends, a shelf id; null where they are soldered
      * @param  string|null  $fuse  at its start, a shelf id
+     * @param  bool  $existing  it is part of a leg that lies there already: nobody buys it
      */
     public function __construct(
         public string $id,
@@ -21,26 +22,27 @@ final readonly class LaidCable
         public bool $reckoned,
         public ?string $joint = null,
         public ?string $fuse = null,
+        public bool $existing = false,
     ) {
     }
 
     public function from(string $id): self
     {
-        return new self($this->id, $this->kit, $id, $this->to, $this->length, $this->reckoned, $this->joint, $this->fuse);
+        return new self($this->id, $this->kit, $id, $this->to, $this->length, $this->reckoned, $this->joint, $this->fuse, $this->existing);
     }
 
     public function of(string $kit): self
     {
-        return new self($this->id, $kit, $this->from, $this->to, $this->length, $this->reckoned, $this->joint, $this->fuse);
+        return new self($this->id, $kit, $this->from, $this->to, $this->length, $this->reckoned, $this->joint, $this->fuse, $this->existing);
     }
 
     public function measured(float $length): self
     {
-        return new self($this->id, $this->kit, $this->from, $this->to, $length, false, $this->joint, $this->fuse);
+        return new self($this->id, $this->kit, $this->from, $this->to, $length, false, $this->joint, $this->fuse, $this->existing);
     }
 
     public function fitted(?string $joint, ?string $fuse): self
     {
-        return new self($this->id, $this->kit, $this->from, $this->to, $this->length, $this->reckoned, $joint, $fuse);
+        return new self($this->id, $this->kit, $this->from, $this->to, $this->length, $this->reckoned, $joint, $fuse, $this->existing);
     }
 }

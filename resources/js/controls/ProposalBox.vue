@@ -1,67 +1,87 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
-import { ask, Refusal } from '@/lib/http';
+import { computed, ref, watch } from 'vue';
 import { useDesk, type Payload } from '@/lib/desk';
-import type { Proposal, ProposedWay } from '@/types/generated/responses';
+import { useProposal } from '@/lib/proposal';
+import type { WireRun } from '@/types/generated/responses';
 import DialogBox from './DialogBox.vue';
 import FigureText from './FigureText.vue';
+import ProposedWay from './ProposedWay.vue';
+import DrawnWay from './DrawnWay.vue';
 
-/** The planner's proposal for a run: the cheapest that holds every limit, why nothing cheaper does, two others. */
-const props = defineProps<{ run: string }>();
+/** The planner's proposal: the cheapest wiring that holds every limit, why nothing cheaper does, how the drawn one compares, others. */
+const props = defineProps<{ run: string; runs: WireRun[] }>();
 const emit = defineEmits<{ close: [] }>();
 const { answer, change } = useDesk();
-const proposal = ref<Proposal | null>(null);
-const message = ref('');
+const { state, message, begin, stop, forget } = useProposal(() => answer.value.job);
 
-watch(() => props.run, async (run) => {
-    proposal.value = null;
-    message.value = '';
-    if (run) {
-        try {
-            proposal.value = await ask<Proposal>('GET', `/jobs/${answer.value.job}/proposal/${run}`);
-        } catch (error) {
-            message.value = error instanceof Refusal ? error.message : String(error);
-        }
-    }
-});
+type Scope = 'run' | 'place' | 'job';
+const scope = ref<Scope>('place');
+const keep = ref<string[]>([]);
+const KEEP = [{ id: 'feeds', name: 'where runs are fed' }, { id: 'cables', name: 'sizes of cables' }, { id: 'kit', name: 'supplies and controllers' }];
+const of = computed(() => props.runs.find((r) => r.id === props.run));
+const chosen = computed(() => props.runs.filter((r) => scope.value === 'job' || (scope.value === 'place' ? r.place === of.value?.place : r.id === props.run)).map((r) => r.id));
+const SCOPES = computed(() => [{ id: 'run' as Scope, name: of.value?.name ?? '' }, { id: 'place' as Scope, name: `all in ${of.value?.place ?? ''}` }, { id: 'job' as Scope, name: 'the whole job' }]);
+const proposal = computed(() => state.value?.proposal ?? null);
+const busy = computed(() => state.value?.state === 'waiting' || state.value?.state === 'running');
 
-async function take(way: ProposedWay): Promise<void> {
-    if (await change(way.take as Payload)) {
+watch(() => props.run, () => forget());
+
+function toggle(id: string): void {
+    keep.value = keep.value.includes(id) ? keep.value.filter((k) => k !== id) : [...keep.value, id];
+}
+async function take(payload: object): Promise<void> {
+    if (await change(payload as Payload)) {
         emit('close');
     }
 }
 </script>
 
 <template>
-    <DialogBox :open="run !== ''" title="Cheapest feeds and cables" @close="emit('close')">
-        <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
-        <p v-else-if="!proposal" role="status">Solving one layout after the other, cheapest first …</p>
-        <div v-else class="space-y-4">
-            <section v-if="proposal.found" class="border-l-4 border-lit bg-sheet px-3 py-2">
-                <p><b class="font-semibold">{{ proposal.found.label }}</b></p>
-                <p><FigureText :figure="proposal.found.cost" />, <span class="fig">{{ proposal.found.joints }}</span> joints, evenness <span class="fig">{{ proposal.found.evenness }}</span></p>
-                <button type="button" class="press mt-2" @click="take(proposal.found)">Take it</button>
-            </section>
-            <section v-else class="border-l-4 border-stop bg-sheet px-3 py-2">
-                <p><b class="font-semibold">Nothing that was tried holds every limit.</b> {{ proposal.broken.join('; ') }}</p>
-                <template v-if="proposal.nearest">
-                    <p class="mt-1">Nearest: {{ proposal.nearest.label }}, <FigureText :figure="proposal.nearest.cost" /></p>
-                    <button type="button" class="act mt-1" @click="take(proposal.nearest)">Take the nearest</button>
-                </template>
-            </section>
-            <section v-if="proposal.cheaper.length">
-                <h3 class="font-semibold">Why nothing cheaper</h3>
-                <p v-for="way in proposal.cheaper" :key="way.label" class="border-b border-rule2 py-1 text-[13px]">
-                    <FigureText :figure="way.cost" /> {{ way.label }}: <span class="text-stop">{{ way.broken.join('; ') }}</span>
-                </p>
-            </section>
-            <section v-if="proposal.alternatives.length">
-                <h3 class="font-semibold">Or</h3>
-                <p v-for="other in proposal.alternatives" :key="other.name" class="border-b border-rule2 py-1 text-[13px]">
-                    {{ other.name }}: {{ other.way.label }}, <FigureText :figure="other.way.cost" />, evenness <span class="fig">{{ other.way.evenness }}</span> <button type="button" class="act ml-2" @click="take(other.way)">Take it</button>
-                </p>
-            </section>
-            <p class="text-[13px] text-ink2"><span class="fig">{{ proposal.solved }}</span> layouts were solved, each dearer than the one before; nothing below <FigureText :figure="proposal.bound" /> holds. Lengths that are reckoned should be measured.</p>
+    <DialogBox :open="run !== ''" title="Propose the cheapest wiring" @close="emit('close')">
+        <div class="space-y-4">
+            <form class="space-y-2" @submit.prevent="begin(chosen, keep)">
+                <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
+                    <legend class="sr-only">For which runs</legend>
+                    <label v-for="s in SCOPES" :key="s.id" class="flex items-center gap-2"><input v-model="scope" type="radio" name="scope" :value="s.id" class="accent-ember" />{{ s.name }}</label>
+                </fieldset>
+                <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
+                    <legend class="float-left mr-4 text-ink2">Keep as drawn</legend>
+                    <label v-for="k in KEEP" :key="k.id" class="flex items-center gap-2"><input type="checkbox" :checked="keep.includes(k.id)" class="accent-ember" @change="toggle(k.id)" />{{ k.name }}</label>
+                </fieldset>
+                <button type="submit" class="press" :disabled="busy">Work it out</button>
+            </form>
+            <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
+            <div v-else-if="busy" class="border-l-4 border-ember bg-sheet px-3 py-2">
+                <p role="status">{{ state?.state === 'waiting' ? 'Waiting for the planner …' : `Solving one layout after the other, cheapest first: ${state?.about}.` }} <span class="fig">{{ state?.solved }}</span> so far.</p>
+                <button type="button" class="act mt-1" @click="stop">Stop and show the best so far</button>
+            </div>
+            <template v-if="proposal">
+                <p v-if="proposal.stopped" class="text-watch">Stopped: this holds the limits, but something cheaper may too.</p>
+                <section v-if="proposal.found" :class="proposal.whole || proposal.stopped ? 'border-lit' : 'border-watch'" class="border-l-4 bg-sheet px-3 py-2">
+                    <ProposedWay :way="proposal.found" />
+                    <button type="button" class="press mt-2" @click="take(proposal.found.take)">Take it</button>
+                </section>
+                <section v-for="clash in proposal.clashes" :key="clash.run" class="border-l-4 border-stop bg-sheet px-3 py-2">
+                    <p><b class="font-semibold">{{ clash.run }}: nothing {{ clash.all ? '' : 'that was tried ' }}holds {{ clash.limits.join(' and ') }}{{ clash.limits.length > 1 ? ' together' : '' }}.</b></p>
+                    <p>Nearest: {{ clash.broken.join('; ') }}. Raise a limit, cut the run into parts, or take a strip that draws less.</p>
+                </section>
+                <p v-if="proposal.nearest && proposal.clashes.length"><button type="button" class="act" @click="take(proposal.nearest.take)">Take the nearest</button> <FigureText :figure="proposal.nearest.cost" /></p>
+                <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
+                <section v-if="proposal.cheaper.length">
+                    <h3 class="font-semibold">Why nothing cheaper</h3>
+                    <p v-for="way in proposal.cheaper" :key="way.label" class="border-b border-rule2 py-1 text-[13px]"><FigureText :figure="way.cost" /> {{ way.label }}: <span class="text-stop">{{ way.broken.join('; ') }}</span></p>
+                </section>
+                <section v-if="proposal.alternatives.length">
+                    <h3 class="font-semibold">Or</h3>
+                    <div v-for="other in proposal.alternatives" :key="other.name" class="border-b border-rule2 py-1 text-[13px]">
+                        <b class="font-semibold">{{ other.name }}</b>
+                        <template v-if="other.same">: the same</template>
+                        <template v-else><ProposedWay :way="other.way" short /> <button type="button" class="act" @click="take(other.way.take)">Take the {{ other.name }}</button></template>
+                    </div>
+                </section>
+                <p v-for="left in proposal.left" :key="left.run" class="text-[13px] text-ink2">{{ left.run }} {{ left.why }}; it stays as it is.</p>
+                <p class="text-[13px] text-ink2"><span class="fig">{{ proposal.solved }}</span> layouts were solved. {{ proposal.gap ? 'It cannot be cheaper than' : 'Nothing that holds is cheaper than' }} <FigureText :figure="proposal.bound" />{{ proposal.gap ? `: at most ${proposal.gap} too dear` : '' }}. Lengths that are reckoned should be measured.</p>
+            </template>
         </div>
     </DialogBox>
 </template>

@@ -48,7 +48,7 @@ const shortcuts = computed(() => [
     ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
     { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
     { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
-    { key: 'p', what: 'Propose feeds and cables', act: () => (proposed.value = current() ?? '') },
+    { key: 'p', what: 'Propose the cheapest wiring', act: () => (proposed.value = current() ?? '') },
     { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
     { key: 'r', what: 'Go to the ribbon, to read along it', act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus() },
@@ -89,7 +89,7 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
         <p v-if="bare.length" class="border-t border-rule pt-2 text-ink2">
             Without a strip yet: {{ bare.map((r) => `${r.name} ${r.length} m`).join(', ') }}. <Link :href="`/jobs/${store.answer.value.job}/kit`" class="act">Choose at Kit</Link>
         </p>
-        <ProposalBox :run="proposed" @close="proposed = ''" />
+        <ProposalBox :run="proposed" :runs="wired" @close="proposed = ''" />
         <LimitsBox :open="limits" @close="limits = false" />
     </JobFrame>
 </template>

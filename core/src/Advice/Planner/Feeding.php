@@ -4,24 +4,52 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-/** Where a run can be fed: at its start, its end, both, the middle, or at two to six equal shares, (2j-1)/(2k) of the length. */
+use EmberDusk\Plan\Changes\SplitRun;
+use EmberDusk\Plan\CutMarks;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/**
+ * Where a run can be fed: its start, its end, both, the middle, two to six equal shares at (2j-1)/(2k) of its length, as
+ * two halves cut apart with a feed at each outer end; each a fixed list of pads.
+ */
 final readonly class Feeding
 {
+    public const HALVES = 'halves';
+
+    public const NOW = 'as now';
+
     private const MOST = 6;
 
-    /** @param  non-empty-list<float>  $shares  0 is the start, 1 the end */
-    private function __construct(public string $name, public array $shares)
+    /** @return array<string, list<int>> pads by pattern; no two patterns have the same but the halves, whose run is cut */
+    public static function of(Plan $plan, Run $run): array
     {
-    }
+        $marks = $plan->cutMarks($run);
+        $strip = $plan->strip($run->strip);
+        if ($marks === null || $strip === null) {
+            return [];
+        }
+        if (in_array('feeds', $run->pins, true)) {
+            $now = array_map(static fn ($f): int => $f->pad, $plan->feedsOf($run));
 
-    /** @return list<self> */
-    public static function all(): array
-    {
-        $all = [new self('start', [0.0]), new self('end', [1.0]), new self('both ends', [0.0, 1.0]), new self('middle', [0.5])];
+            return $now === [] ? [] : [self::NOW => $now];
+        }
+        $patterns = ['start' => [0], 'end' => [$marks->lastPad()], 'both ends' => [0, $marks->lastPad()], 'middle' => [$marks->nearest($marks->length() / 2)]];
         for ($k = 2; $k <= self::MOST; $k++) {
-            $all[] = new self("{$k} equal feeds", array_map(static fn (int $j): float => (2 * $j - 1) / (2 * $k), range(1, $k)));
+            $patterns["{$k} equal feeds"] = array_values(array_unique(array_map(static fn (int $j): int => $marks->nearest($marks->length() * (2 * $j - 1) / (2 * $k)), range(1, $k))));
+        }
+        $unique = [];
+        foreach ($patterns as $name => $pads) {
+            $unique[implode(',', $pads)] ??= $name;
+        }
+        $patterns = array_intersect_key($patterns, array_flip($unique));
+        if ($run->parts === 1 && $run->zones === []) {
+            $halves = array_map(static fn (Run $half): CutMarks => CutMarks::of($half, $strip), array_values(SplitRun::cut($run, 2, $plan->runs)));
+            if (count($halves) === 2 && $halves[0]->groupCount() > 0 && $halves[1]->groupCount() > 0) {
+                $patterns[self::HALVES] = [0, $halves[1]->lastPad()];
+            }
         }
 
-        return $all;
+        return $patterns;
     }
 }

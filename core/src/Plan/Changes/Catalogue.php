@@ -55,6 +55,7 @@ final readonly class Catalogue
             'SetSwitch' => SetSwitch::read($f),
             'SetBlocks' => SetBlocks::read($f),
             'PinRun' => PinRun::read($f),
+            'WireRuns' => WireRuns::read($f, $shelf),
             'NameLight' => NameLight::read($f),
             default => throw $f->trouble('kind', 'No change of that kind is known.'),
         };

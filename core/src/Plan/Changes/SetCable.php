@@ -29,7 +29,7 @@ final readonly class SetCable implements Change
         $fittings = [];
         foreach (['joint' => Connector::class, 'fuse' => Fuse::class] as $key => $kind) {
             if ($f->has($key)) {
-                $fittings[$key] = $f->string($key, 40) === '' ? null : self::found($f, $key, $kind, $shelf);
+                $fittings[$key] = ($f->stringOrNull($key) ?? '') === '' ? null : self::found($f, $key, $kind, $shelf);
             }
         }
 

@@ -32,16 +32,28 @@ final readonly class SplitRun implements Change
         foreach ($all as $part) {
             $plan = DropRun::of($part->id)->apply($plan);
         }
-        $runs = $plan->runs;
-        for ($part = 1; $part <= $this->parts; $part++) {
-            $id = $part === 1 ? $first->id : Plan::nextId("{$first->id}-", $runs);
-            [$cut, $leads] = Slices::of($sections, $jumps, $part, $this->parts);
+
+        return $plan->with(runs: self::cut($first->measured($sections === [] ? $first->sections : $sections, $jumps), $this->parts, $plan->runs) + $plan->runs, options: $options);
+    }
+
+    /**
+     * A whole run in equal parts, with nothing chosen for them yet; the first keeps its id.
+     *
+     * @param  array<string, Run>  $taken
+     * @return non-empty-array<string, Run>
+     */
+    public static function cut(Run $whole, int $parts, array $taken): array
+    {
+        $runs = [];
+        for ($part = 1; $part <= $parts; $part++) {
+            $id = $part === 1 ? $whole->id : Plan::nextId("{$whole->id}-", $taken + $runs);
+            [$cut, $leads] = Slices::of($whole->sections, $whole->jumps, $part, $parts);
             if ($cut !== []) {
-                $runs[$id] = $first->partOf($id, $part, $this->parts)->measured($cut, $leads);
+                $runs[$id] = $whole->partOf($id, $part, $parts)->measured($cut, $leads);
             }
         }
 
-        return $plan->with(runs: $runs, options: $options);
+        return $runs === [] ? [$whole->id => $whole] : $runs;
     }
 
     public function words(Plan $plan): string

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\Proposal;
+use EmberDusk\Advice\Planner\Planner;
+use EmberDusk\Advice\Planner\Watch;
+use EmberDusk\Formats\Json;
+use EmberDusk\Workings\Trouble;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/** Works a proposal out, tells how far it is, and ends with the best so far when it is asked to. */
+final class Propose implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 300;
+
+    /** Seconds between looks at the stop flag, and those after which it ends by itself. */
+    private const LOOK = 0.2;
+
+    private const PATIENCE = 90.0;
+
+    public function __construct(private readonly int $proposal)
+    {
+    }
+
+    public function handle(): void
+    {
+        $proposal = Proposal::query()->findOrFail($this->proposal);
+        $proposal->update(['state' => 'running']);
+        $plan = Revisions::newest($proposal->job)->plan();
+        $shelf = Shelves::ofCrew($proposal->job->crew);
+        $begun = $looked = microtime(true);
+        $watch = new Watch(static function (int $solved, string $about) use ($proposal, $begun, &$looked): bool {
+            $now = microtime(true);
+            if ($now - $looked < self::LOOK) {
+                return false;
+            }
+            $looked = $now;
+            $proposal->update(['solved' => $solved, 'about' => mb_substr($about, 0, 200)]);
+
+            return $proposal->refresh()->stop || $now - $begun > self::PATIENCE;
+        });
+        try {
+            $found = Planner::of($plan, $proposal->runs, $shelf, $proposal->keep, $watch);
+            $proposal->update(['state' => 'done', 'solved' => $found->solved, 'answer' => Json::compact($found->toArray($shelf))]);
+        } catch (Trouble $t) {
+            $proposal->update(['state' => 'failed', 'answer' => $t->getMessage()]);
+        }
+    }
+
+    public function failed(?Throwable $why): void
+    {
+        Proposal::query()->whereKey($this->proposal)->update(['state' => 'failed', 'answer' => 'The planner broke off. The job is as it was; try fewer runs at once.']);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice\Planner;
+
+use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Plan\Frozen;
+
+/** A shelf with one supply more, which nobody can buy: a hub that holds its volts. */
+final readonly class HubShelf implements ShelfSource
+{
+    public function __construct(private ShelfSource $shelf, private Frozen $hub)
+    {
+    }
+
+    public function find(string $id): ?Frozen
+    {
+        return $id === $this->hub->entry->id() ? $this->hub : $this->shelf->find($id);
+    }
+
+    public function ofKind(string $kind): array
+    {
+        return $this->shelf->ofKind($kind);
+    }
+}

@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice\Planner;
+
+use EmberDusk\Advice\Options\Prices;
+use EmberDusk\Circuit\Rules\ControllerAmps;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** Everything that can be chosen for the runs of one place, with its price in hundredths of the smallest coin. What has no price is not proposed. */
+final class Tables
+{
+    public readonly Routes $routes;
+
+    /** @var array<string, list<FeedOption>> */
+    private array $feeds = [];
+
+    /** @var array<string, array<string, FeedOption>> by what was decided */
+    private array $byDecision = [];
+
+    /** @var array<int, list<Frozen>> by cores */
+    private array $cables = [];
+
+    /** @var array<string, list<Frozen>> everything with a price, by kind */
+    private array $kinds = [];
+
+    /** @var array<array-key, Frozen|null> by amps of capacity */
+    private array $fuses = [];
+
+    /** @var array<string, array<string, list<int>>> */
+    private array $patterns = [];
+
+    public function __construct(public readonly Plan $plan, string $place, public readonly ShelfSource $shelf)
+    {
+        $this->routes = new Routes($plan, $place);
+    }
+
+    /** @return list<FeedOption> of a run from a place, the least in rank first */
+    public function feeds(Run $run, string $place, Aim $aim): array
+    {
+        return $this->feeds["{$run->id}/{$place}/{$aim->value}"] ??= $this->feedOptions($run, $place, $aim);
+    }
+
+    /** The same way of feeding from another place. */
+    public function elsewhere(FeedOption $option, string $place, Aim $aim): ?FeedOption
+    {
+        $key = "{$option->run}/{$place}/{$aim->value}";
+        if (! isset($this->byDecision[$key])) {
+            foreach ($this->feeds($this->plan->run($option->run), $place, $aim) as $other) {
+                $this->byDecision[$key][implode('/', $other->decision())] = $other;
+            }
+        }
+
+        return $this->byDecision[$key][implode('/', $option->decision())] ?? null;
+    }
+
+    /**
+     * Controllers that suit a strip and carry all the metres.
+     *
+     * @param  non-empty-list<Run>  $runs  that share it
+     * @param  bool  $all  also those that carry too little
+     * @return list<Frozen>
+     */
+    public function controllers(array $runs, bool $all): array
+    {
+        $strip = $this->strip($runs[0]);
+        $metres = array_sum(array_map(fn (Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $runs));
+
+        return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ?? $this->priced('controller', fn (object $c): bool => $c instanceof Controller && ! $c->repeats
+            && $c->inputLeast <= $strip->volts && $strip->volts <= $c->inputMost && $c->channels >= count($strip->channels) && in_array($strip->colours(), $c->modes, true)
+            && $this->speaks($runs, $c) && ($all || $metres <= ControllerAmps::metres($strip, $c) + 1e-9));
+    }
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @param  bool  $all  also those without the headroom
+     * @return list<Frozen>
+     */
+    public function supplies(array $runs, bool $all): array
+    {
+        $strip = $this->strip($runs[0]);
+        $watts = array_sum(array_map(fn (Run $r): float => $this->strip($r)->wattsPerMetre() * ($this->plan->cutMarks($r)?->length() ?? 0.0) * $r->cap, $runs));
+
+        return $this->kept($runs, 'kit', $this->plan->supplies[$runs[0]->supply ?? '']->kit ?? null)
+            ?? $this->priced('supply', fn (object $s): bool => $s instanceof Supply && abs($s->volts - $strip->volts) < 0.5 && ($all || $s->ratedWatts() >= $watts / (1 - $this->plan->limits->headroom) - 1e-9));
+    }
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @return list<Frozen|null> cables of a trunk; one null where pixels have none
+     */
+    public function trunks(array $runs): array
+    {
+        if (! $this->strip($runs[0])->switched()) {
+            return [null];
+        }
+
+        return $this->kept($runs, 'cables', $this->plan->cableTo($runs[0]->controller ?? '')->kit ?? null) ?? $this->cables(2);
+    }
+
+    /** The largest blade fuse that protects so many amps, the least dear of its size; null when the shelf has none. */
+    public function fuse(float $capacity): ?Frozen
+    {
+        if (array_key_exists((string) $capacity, $this->fuses)) {
+            return $this->fuses[(string) $capacity];
+        }
+        $best = null;
+        foreach ($this->priced('fuse', static fn (object $f): bool => $f instanceof Fuse && $f->amps <= $capacity + 1e-9) as $fuse) {
+            if ($best === null || self::amps($fuse) > self::amps($best)) {
+                $best = $fuse;
+            }
+        }
+
+        return $this->fuses[(string) $capacity] = $best;
+    }
+
+    public function strip(Run $run): Strip
+    {
+        return $this->plan->strip($run->strip) ?? throw new \LogicException('Only runs with a strip are planned.');
+    }
+
+    /** @return list<FeedOption> */
+    private function feedOptions(Run $run, string $place, Aim $aim): array
+    {
+        $cores = count($this->strip($run)->channels) + 1;
+        $options = [];
+        foreach ($this->patterns[$run->id] ??= Feeding::of($this->plan, $run) as $pattern => $pads) {
+            foreach ($this->tails($run, $cores, $pads) as $tails) {
+                $options[] = $this->option($run, $place, $pattern, $pads, $tails, null, $cores);
+            }
+        }
+        foreach (in_array('feeds', $run->pins, true) ? [] : ExistingLegs::of($this->plan, $run, $this->shelf) as $name => $leg) {
+            foreach ($this->tails($run, $cores, [0]) as $tails) {
+                $options[] = $this->option($run, $place, "leg {$name}", ExistingLegs::pads($this->plan, $run), [$tails[0]], $leg, $cores);
+            }
+        }
+        usort($options, static fn (FeedOption $a, FeedOption $b): int => [$aim->rank($a->cost, $a->joints, 0), $a->decision()] <=> [$aim->rank($b->cost, $b->joints, 0), $b->decision()]);
+
+        return $options;
+    }
+
+    /**
+     * @param  list<int>  $pads
+     * @param  non-empty-list<Frozen>  $tails  one for all pads, or one for each
+     */
+    private function option(Run $run, string $place, string $pattern, array $pads, array $tails, ?Frozen $leg, int $cores): FeedOption
+    {
+        $lengths = [];
+        $cost = 0;
+        $each = [];
+        foreach ($pads as $n => $pad) {
+            $tail = $tails[$n] ?? $tails[0];
+            $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->cutMarks($run)?->lastPad() ?? 0 : $pad;
+            $lengths[] = $leg === null ? $this->routes->tail($place, $run, $at) : ExistingLegs::DROP;
+            $cost += Bill::metres($tail, $lengths[$n]);
+            $each[] = $tail;
+        }
+        $joints = count($pads) * 2 * $cores + ($leg === null ? 0 : $cores);
+        $conductors = array_map(static fn (Frozen $f): float => $f->entry instanceof Cable ? $f->entry->conductor->capacity ?? 0.0 : 0.0, [...$each, ...($leg === null ? [] : [$leg])]);
+
+        return new FeedOption($run->id, $pattern, $pads, $each, $lengths, $leg, min([INF, ...$conductors]), $cost + Bill::joints($this->plan, $joints), $joints);
+    }
+
+    /**
+     * @param  list<int>  $pads
+     * @return list<non-empty-list<Frozen>>
+     */
+    private function tails(Run $run, int $cores, array $pads): array
+    {
+        if (in_array('cables', $run->pins, true)) {
+            $now = [];
+            foreach ($this->plan->feedsOf($run) as $feed) {
+                $kit = $this->plan->kit[$this->plan->cableTo($feed->id)->kit ?? ''] ?? null;
+                if ($kit !== null) {
+                    $now[$feed->pad] = $kit;
+                }
+            }
+            $first = array_values($now)[0] ?? null;
+
+            return $first === null ? [] : [[$now[$pads[0]] ?? $first, ...array_map(static fn (int $pad): Frozen => $now[$pad] ?? $first, array_slice($pads, 1))]];
+        }
+
+        return array_map(static fn (Frozen $f): array => [$f], $this->cables($cores));
+    }
+
+    /**
+     * Of each size the least dear cable with cores enough.
+     *
+     * @return list<Frozen>
+     */
+    private function cables(int $cores): array
+    {
+        if (isset($this->cables[$cores])) {
+            return $this->cables[$cores];
+        }
+        $best = [];
+        foreach ($this->priced('cable', fn (object $c): bool => $c instanceof Cable && $c->cores >= $cores && $c->conductor->system === $this->plan->terms->wire && $c->conductor->capacity !== null) as $frozen) {
+            $best[$frozen->entry instanceof Cable ? $frozen->entry->conductor->label() : ''] ??= $frozen;
+        }
+
+        return $this->cables[$cores] = array_values($best);
+    }
+
+    /**
+     * What is pinned, as it is now.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<Frozen>|null null where nothing is
+     */
+    private function kept(array $runs, string $pin, ?string $kit): ?array
+    {
+        foreach ($runs as $run) {
+            if (in_array($pin, $run->pins, true) && isset($this->plan->kit[$kit ?? ''])) {
+                return [$this->plan->kit[$kit ?? '']];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * A run keeps the way of control that it has.
+     *
+     * @param  non-empty-list<Run>  $runs
+     */
+    private function speaks(array $runs, Controller $controller): bool
+    {
+        foreach ($runs as $run) {
+            $now = $this->plan->controller($run->controller);
+            if ($now !== null && $now->family !== $controller->family) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  callable(object): bool  $fits
+     * @return list<Frozen> by price, then by id
+     */
+    private function priced(string $kind, callable $fits): array
+    {
+        if (! isset($this->kinds[$kind])) {
+            $priced = array_values(array_filter($this->shelf->ofKind($kind), static fn (Frozen $f): bool => Prices::of($f) !== null));
+            usort($priced, static fn (Frozen $a, Frozen $b): int => [Prices::of($a), $a->entry->id()] <=> [Prices::of($b), $b->entry->id()]);
+            $this->kinds[$kind] = $priced;
+        }
+
+        return array_values(array_filter($this->kinds[$kind], static fn (Frozen $f): bool => $fits($f->entry)));
+    }
+
+    private static function amps(Frozen $fuse): float
+    {
+        return $fuse->entry instanceof Fuse ? $fuse->entry->amps : 0.0;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use App\Models\Proposal;
+use App\Plans\Propose;
+use App\Plans\Revisions;
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Schema;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Queue;
+use Tests\TestCase;
+
+final class ProposalTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private Job $job;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->job = $this->job($this->crew());
+        $this->actingAs($this->user($this->job->crew));
+    }
+
+    public function test_a_proposal_is_worked_out_and_taken(): void
+    {
+        $told = $this->proposed(['cove'], []);
+        Schema::check(Json::object(Json::compact($told)), 'responses#/$defs/proposalState');
+        self::assertSame('done', $told['state']);
+        self::assertNotSame([], $told['proposal']['cheaper']);
+        self::assertNotSame([], $told['proposal']['drawn']['broken']);
+        $this->postJson("/jobs/{$this->job->id}/change", ['base' => 1, 'stage' => 'wire', 'change' => $told['proposal']['found']['take']])->assertOk();
+        self::assertStringStartsWith('Proposal taken: Cove fed at', Revisions::newest($this->job)->words);
+        // What was taken is what is proposed again: nothing differs any more.
+        $again = $this->proposed(['cove'], []);
+        self::assertSame([], $again['proposal']['drawn']['lines']);
+        self::assertSame([], $again['proposal']['drawn']['broken']);
+        $this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertOk();
+        self::assertSame(0, Revisions::newest($this->job)->plan()->feedsOf(Revisions::newest($this->job)->plan()->run('cove'))[0]->pad);
+    }
+
+    public function test_what_is_kept_stays(): void
+    {
+        $before = Revisions::newest($this->job)->plan();
+        $told = $this->proposed(['cove'], ['kit', 'cables']);
+        $this->postJson("/jobs/{$this->job->id}/change", ['base' => 1, 'stage' => 'wire', 'change' => $told['proposal']['found']['take']])->assertOk();
+        $after = Revisions::newest($this->job)->plan();
+        self::assertEquals([$before->supplies, $before->controllers], [$after->supplies, $after->controllers]);
+        self::assertSame([$before->cables['k2']->kit], array_values(array_unique(array_map(static fn ($f): string => $after->cableTo($f->id)->kit ?? '', $after->feedsOf($after->run('cove'))))));
+    }
+
+    public function test_it_waits_for_a_worker_and_a_stop_is_kept(): void
+    {
+        Queue::fake();
+        $told = $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => []])->assertCreated()->json();
+        self::assertSame(['waiting', null], [$told['state'], $told['proposal']]);
+        Queue::assertPushed(Propose::class, 1);
+        $this->postJson("/jobs/{$this->job->id}/proposals/{$told['id']}/stop")->assertOk();
+        self::assertSame([true], Proposal::query()->whereKey($told['id'])->get()->map(static fn (Proposal $p): bool => $p->stop)->all());
+        (new Propose($told['id']))->failed(null);
+        self::assertStringContainsString('The job is as it was', $this->getJson("/jobs/{$this->job->id}/proposals/{$told['id']}")->json('message'));
+    }
+
+    public function test_bad_requests_and_strangers_are_refused(): void
+    {
+        $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => [], 'keep' => []])->assertStatus(422);
+        $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => ['colour']])->assertStatus(422);
+        $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['nowhere'], 'keep' => []])->assertStatus(422);
+        $proposal = $this->job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'waiting']);
+        $this->getJson('/jobs/'.$this->job($this->job->crew)->id."/proposals/{$proposal->id}")->assertNotFound();
+        $this->actingAs($this->user($this->crew('Crew B'), 'two@firm.example'));
+        $this->getJson("/jobs/{$this->job->id}/proposals/{$proposal->id}")->assertNotFound();
+    }
+
+    /**
+     * @param  list<string>  $runs
+     * @param  list<string>  $keep
+     * @return array<string, mixed>
+     */
+    private function proposed(array $runs, array $keep): array
+    {
+        return $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => $runs, 'keep' => $keep])->assertCreated()->json();
+    }
+}
