@@ -43,6 +43,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('netlist', [JobController::class, 'netlist'])->name('jobs.netlist');
         Route::get('state', [EditController::class, 'show'])->name('jobs.state');
         Route::get('history', [EditController::class, 'history'])->name('jobs.history');
+        Route::get('beside/{number}', [EditController::class, 'beside'])->whereNumber('number')->name('jobs.beside');
         Route::post('change', [EditController::class, 'change'])->name('jobs.change');
         Route::post('preview', [EditController::class, 'preview'])->name('jobs.preview');
         Route::post('undo', [EditController::class, 'undo'])->name('jobs.undo');

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Demo;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
 use Tests\Browser\Server;
@@ -68,6 +70,24 @@ $words = static fn (int $n): string => "start door\n".implode("\n", array_map(st
 $row('Tape notes of '.(1 + str_word_count($words(0), 0, '0..9.,')).' words', sprintf('%.0f ms', $timed(static function (int $n) use ($post, &$revision, $words): void {
     $revision = $post('/jobs/1/change', ['stage' => 'survey', 'base' => $revision, 'change' => ['kind' => 'ReviseNotes', 'place' => 'place4', 'text' => $words($n)]])['revision'];
 })), 'median of 20 over HTTP, warm, kept as a revision; at most 50 ms');
+// The planner, cold: forty runs and three hundred metres, strips chosen and nothing else; then an edit on the job that it makes.
+$shelf = Demo::shelf();
+$forty = (require __DIR__.'/forty.php')($shelf);
+$took = [];
+for ($n = 0; $n < 3; $n++) {
+    $at = hrtime(true);
+    $proposal = Planner::of($forty, array_map(strval(...), array_keys($forty->runs)), $shelf);
+    $took[] = (hrtime(true) - $at) / 1e9;
+}
+$row('Planner, 40 runs, 300 m', sprintf('%.1f s', $median($took)), sprintf('median of 3, cold, %d layouts solved, %.2f %s, gap %.0f %%; at most 3 s', $proposal->solved, $proposal->cost() / 10_000, $forty->terms->currency, 100 * (1 - $proposal->bound / $proposal->cost())));
+$file = JobFile::write($proposal->built($proposal->parts, $shelf));
+$token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
+$client->post('/jobs/import', ['headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json'], 'multipart' => [['name' => 'file', 'filename' => 'forty.json', 'contents' => $file]]]);
+$state = $client->get('/jobs/3/state?stage=wire', ['headers' => ['Accept' => 'application/json']]);
+$number = ((array) json_decode((string) $state->getBody(), true))['revision'];
+$row('Edit on that job', sprintf('%.0f ms', $timed(static function (int $n) use ($post, &$number): void {
+    $number = $post('/jobs/3/change', ['stage' => 'wire', 'base' => $number, 'change' => ['kind' => 'SetFeeds', 'run' => 'a0', 'shares' => [0.02 + $n / 40]]])['revision'];
+})), 'median of 20 over HTTP, a feed moved each time, only its island solved; at most 150 ms');
 // Six options of the cove, each solved.
 $row('Six options of the 18 m cove side by side', sprintf('%.0f ms', $timed(static fn () => $ask('/jobs/1/options/cove'))), 'median of 20 over HTTP, warm, all solved anew; at most 500 ms');
 // A shelf of 5,000 entries.

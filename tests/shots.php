@@ -68,8 +68,8 @@ try {
     $shot('shelf');
     $open('/jobs/1/wire', '[data-feed]');
     $shot('wire-one-end');
-    $press("p", 900_000);
-    $driver->findElement(WebDriverBy::xpath("//button[normalize-space(.)=\"Work it out\"]"))->click();
+    $press('p', 900_000);
+    $driver->findElement(WebDriverBy::xpath('//button[normalize-space(.)="Work it out"]'))->click();
     usleep(9_000_000);
     $shot('wire-proposal');
     $press(Key::ESCAPE);
@@ -79,6 +79,17 @@ try {
     $driver->findElement(WebDriverBy::cssSelector('[data-feed=f3]'))->sendKeys([Key::ARROW_RIGHT]);
     usleep(900_000);
     $shot('wire');
+    $driver->findElement(WebDriverBy::cssSelector('select[aria-label=Scene] option:nth-child(2)'))->click();
+    usleep(900_000);
+    $driver->executeScript("document.getElementById('supplies').scrollIntoView({block: 'center'})");
+    usleep(300_000);
+    $shot('wire-scene');
+    $driver->executeScript('document.activeElement.blur()');
+    $press('d', 1_200_000);
+    $shot('wire-beside');
+    $press(Key::ESCAPE);
+    $driver->findElement(WebDriverBy::cssSelector('select[aria-label=Scene] option:nth-child(1)'))->click();
+    usleep(600_000);
     $driver->findElement(WebDriverBy::cssSelector('tr:nth-child(2) [data-figure^="Lost in"]'))->click();
     usleep(300_000);
     $shot('wire-working');

@@ -37,17 +37,30 @@ final readonly class Solutions
         return $results;
     }
 
-    /** @return array<string, array<string, RunResult|FixtureResult|Trouble>> by scene, then by run and by fitting */
-    public function scenes(Plan $plan): array
+    /**
+     * The scene that is looked at, and the others as far as something in them could be uneven that is even at full.
+     *
+     * @param  array<string, RunResult|FixtureResult|Trouble>  $full
+     * @return array<string, array<string, RunResult|FixtureResult|Trouble>> by scene, then by run and by fitting
+     */
+    public function scenes(Plan $plan, array $full, ?string $looked): array
     {
-        return array_map(fn (Scene $scene): array => $this->solved($plan, $scene), $plan->scenes);
+        $even = array_filter($full, static fn (RunResult|FixtureResult|Trouble $r): bool => $r instanceof RunResult && $r->leastEven() >= $plan->limits->evenness);
+
+        return array_map(fn (Scene $scene): array => $this->solved($plan, $scene, $scene->id === $looked ? [] : $even), $plan->scenes);
     }
 
-    /** @return array<string, RunResult|FixtureResult|Trouble> */
-    private function solved(Plan $plan, ?Scene $scene): array
+    /**
+     * @param  array<string, mixed>  $even  runs that need not be solved
+     * @return array<string, RunResult|FixtureResult|Trouble>
+     */
+    private function solved(Plan $plan, ?Scene $scene, array $even = []): array
     {
         $results = [];
         foreach (Island::all($plan) as $island) {
+            if ($even !== [] && array_diff_key($island->parts, $even) === []) {
+                continue;
+            }
             $key = 'solved.'.Engine::fingerprint($plan, $island, $scene);
             $kept = $this->cache->get($key);
             if (is_array($kept) && $kept !== [] && array_filter($kept, static fn (mixed $r): bool => ! $r instanceof RunResult && ! $r instanceof FixtureResult) === []) {

@@ -19,13 +19,19 @@ final readonly class Workshop
     {
     }
 
-    public function work(Job $job, Plan $plan, ?Shelves $shelf = null): Work
+    /** @param  list<string>  $open  runs that are shown large */
+    public function work(Job $job, Plan $plan, ?Shelves $shelf = null, ?string $scene = null, array $open = []): Work
     {
-        return new Work($plan, $this->solutions->of($plan), $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan));
+        $results = $this->solutions->of($plan);
+
+        return new Work($plan, $results, $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan, $results, $scene), isset($plan->scenes[$scene ?? '']) ? $scene : null, $open);
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/answer */
-    public function answer(Job $job, User $user, Revision $revision, string $stage): array
+    /**
+     * @param  list<string>  $open  runs that are shown large
+     * @return array<string, mixed> as in core/schema/responses.json, $defs/answer
+     */
+    public function answer(Job $job, User $user, Revision $revision, string $stage, ?string $scene = null, array $open = []): array
     {
         $stack = UndoStack::of($job, $user);
 
@@ -35,7 +41,7 @@ final readonly class Workshop
             'keptAt' => $revision->created_at->toIso8601String(),
             'undo' => $stack->words('undo'),
             'redo' => $stack->words('redo'),
-            'desk' => Desk::of($stage, $this->work($job, $revision->plan())),
+            'desk' => Desk::of($stage, $this->work($job, $revision->plan(), null, $scene, $open)),
         ];
     }
 

@@ -37,7 +37,15 @@ final readonly class EditController
         $shelf = Shelves::ofCrew($job->crew);
         $plan = Revisions::preview($job, $shelf, Revisions::newest($job)->plan(), $request->change());
 
-        return new JsonResponse(['desk' => Desk::of($request->stage(), $this->workshop->work($job, $plan, $shelf))]);
+        return new JsonResponse(['desk' => Desk::of($request->stage(), $this->workshop->work($job, $plan, $shelf, $request->scene(), $request->open()))]);
+    }
+
+    /** An earlier state of the job, to be held beside the newest. */
+    public function beside(EditRequest $request, Job $job, int $number): JsonResponse
+    {
+        $revision = $job->revisions()->where('number', $number)->firstOrFail();
+
+        return new JsonResponse(['words' => $revision->words, 'desk' => Desk::of($request->stage(), $this->workshop->work($job, $revision->plan(), null, $request->scene(), $request->open()))]);
     }
 
     public function undo(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
@@ -59,6 +67,6 @@ final readonly class EditController
 
     private function answer(Job $job, User $user, Revision $revision, EditRequest $request): JsonResponse
     {
-        return new JsonResponse($this->workshop->answer($job, $user, $revision, $request->stage()));
+        return new JsonResponse($this->workshop->answer($job, $user, $revision, $request->stage(), $request->scene(), $request->open()));
     }
 }

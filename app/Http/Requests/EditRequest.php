@@ -17,6 +17,8 @@ final class EditRequest extends FormRequest
         return [
             'base' => [$this->routeIs('jobs.change') ? 'required' : 'nullable', 'integer', 'min:1'],
             'stage' => ['required', 'string', Rule::in(array_keys(Stages::ALL))],
+            'scene' => ['nullable', 'string', 'max:40'],
+            'open' => ['nullable', 'string', 'max:4000'],
             'change' => [$this->routeIs('jobs.change', 'jobs.preview') ? 'required' : 'nullable', 'array', 'max:10'],
         ];
     }
@@ -24,6 +26,18 @@ final class EditRequest extends FormRequest
     public function stage(): string
     {
         return $this->string('stage')->toString();
+    }
+
+    /** The scene that is looked at; null at everything full. */
+    public function scene(): ?string
+    {
+        return $this->filled('scene') ? $this->string('scene')->toString() : null;
+    }
+
+    /** @return list<string> ids of the runs that are shown large */
+    public function open(): array
+    {
+        return $this->filled('open') ? explode(' ', $this->string('open')->toString()) : [];
     }
 
     /** @return array<array-key, mixed> */

@@ -9,9 +9,11 @@ use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Channel;
+use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Figure;
 use EmberDusk\Workings\Input;
@@ -23,15 +25,34 @@ final readonly class WireDesk
     /** Places along a ribbon whose colour is told: more are not told apart. */
     private const STOPS = 90;
 
+    /** Runs of a job of which all curves are sent, and places whose light is sent of the others. */
+    private const FEW = 8;
+
+    private const SMALL = 24;
+
     /** @return array<string, mixed> */
     public static function picture(Work $work): array
     {
-
         return [
             'runs' => array_map(static fn (Run $r): array => self::run($work, $r), array_values($work->plan->runs)),
             'cables' => array_map(static fn (Frozen $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name(),
                 'label' => $f->entry instanceof Cable ? $f->entry->cores.' x '.$f->entry->conductor->label() : ''], $work->shelf->ofKind('cable')),
+            'joints' => self::options($work, 'connector'),
+            'fuses' => self::options($work, 'fuse'),
+            'supplies' => SupplyRows::of($work),
+            'fixtures' => FixtureRows::of($work),
+            'fixtureKit' => self::options($work, 'fixture'),
+            'places' => array_map(static fn (Place $p): array => ['id' => $p->id, 'name' => $p->name, 'label' => ''], array_values($work->plan->places)),
+            'scene' => $work->scene,
+            'scenes' => SceneRows::of($work),
+            'dimmed' => SceneRows::dimmed($work),
         ];
+    }
+
+    /** @return list<array{id: string, name: string, label: string}> what the shelf has of a kind */
+    private static function options(Work $work, string $kind): array
+    {
+        return array_map(static fn (Frozen $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name(), 'label' => $f->entry instanceof Fuse ? sprintf('%g A', $f->entry->amps) : $f->entry->name()], $work->shelf->ofKind($kind));
     }
 
     /** @return list<Figure> of the one run that is wired, or the sum and the worst of all, each saying which it is */
@@ -108,7 +129,7 @@ final readonly class WireDesk
         $plan = $work->plan;
         $strip = $plan->strip($run->strip);
         $marks = $plan->cutMarks($run);
-        $result = $work->result($run->id);
+        $result = $work->shown($run->id);
         $trouble = $work->results[$run->id] ?? null;
         $trunk = $plan->cableTo($run->controller ?? '');
 
@@ -132,16 +153,40 @@ final readonly class WireDesk
                 $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller))),
             'trunk' => $trunk === null ? null : self::cable($work, $trunk, $result),
             'place' => $plan->places[$run->place]->name ?? '',
+            'pins' => $run->pins,
             'cables' => self::ways($work, $run, $result),
             'taps' => Taps::of($work, $run),
             'load' => $strip === null ? null : RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load')->toArray(),
             'evenness' => $result === null ? null : RunFigures::evenness($result)->toArray(),
             'feeds' => self::feeds($work, $run, $result),
-            'light' => self::rounded($result->light ?? [], 5),
-            'volts' => array_map(static fn (array $v): array => self::rounded($v, 4), $result->volts ?? []),
-            'amps' => self::rounded($result->railAmps ?? [], 4),
-            'seen' => $result === null || $strip === null ? [] : self::seen($result, $strip),
-            'spread' => $result === null ? [] : array_map(static fn (array $l): array => self::rounded($l, 4), $result->spread),
+            ...self::curves($work, $run, $result),
+        ];
+    }
+
+    /**
+     * Everything along a run; of runs that are shown small in a large job only the light at some places.
+     *
+     * @return array<string, mixed>
+     */
+    private static function curves(Work $work, Run $run, ?RunResult $result): array
+    {
+        $strip = $work->plan->strip($run->strip);
+        if ($result === null || $strip === null) {
+            return ['thin' => false, 'light' => [], 'volts' => [], 'amps' => [], 'seen' => [], 'spread' => []];
+        }
+        if (count($work->plan->runs) > self::FEW && ! in_array($run->id, $work->open, true)) {
+            $count = min(self::SMALL, count($result->light));
+
+            return ['thin' => true, 'light' => array_map(static fn (int $n): float => round($result->light[(int) round($n * (count($result->light) - 1) / max(1, $count - 1))], 3), range(0, max(0, $count - 1))), 'volts' => [], 'amps' => [], 'seen' => [], 'spread' => []];
+        }
+
+        return [
+            'thin' => false,
+            'light' => self::rounded($result->light, 5),
+            'volts' => array_map(static fn (array $v): array => self::rounded($v, 4), $result->volts),
+            'amps' => self::rounded($result->railAmps, 4),
+            'seen' => self::seen($result, $strip),
+            'spread' => array_map(static fn (array $l): array => self::rounded($l, 4), $result->spread),
         ];
     }
 
@@ -195,7 +240,7 @@ final readonly class WireDesk
         $of = $result->cables[$cable->id] ?? null;
 
         return ['id' => $cable->id, 'kit' => $cable->kit, 'label' => $kit === null ? '' : $kit->cores.' x '.$kit->conductor->label(), 'length' => Figure::print($cable->length, 2),
-            'reckoned' => $cable->reckoned, 'drop' => $of === null ? null : RunFigures::cableDrop($work->plan, $of)->toArray(),
+            'reckoned' => $cable->reckoned, 'joint' => $cable->joint ?? '', 'fuse' => $cable->fuse ?? '', 'existing' => $cable->existing, 'drop' => $of === null ? null : RunFigures::cableDrop($work->plan, $of)->toArray(),
             'amps' => $of === null ? null : RunFigures::cableAmps($of)->toArray()];
     }
 

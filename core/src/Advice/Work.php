@@ -17,8 +17,10 @@ final readonly class Work
      * @param  array<string, RunResult|FixtureResult|Trouble>  $results  by run and by fitting
      * @param  array<string, array<string, RunResult|FixtureResult|Trouble>>  $scenes  likewise, by scene
      * @param  list<string>  $joined  controllers
+     * @param  list<string>  $open  runs that are shown large
+     * @param  string|null  $scene  that is looked at; null at everything full
      */
-    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [])
+    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [])
     {
     }
 
@@ -34,6 +36,12 @@ final readonly class Work
         $result = $this->results[$id] ?? null;
 
         return $result instanceof FixtureResult ? $result : null;
+    }
+
+    /** In the scene that is looked at, or at full. */
+    public function shown(string $run): ?RunResult
+    {
+        return $this->scene === null ? $this->result($run) : $this->inScene($this->scene, $run);
     }
 
     public function inScene(string $scene, string $run): ?RunResult

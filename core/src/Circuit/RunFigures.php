@@ -16,7 +16,7 @@ use EmberDusk\Workings\Range;
 /** The numbers of a run that people see, each with its working. */
 final readonly class RunFigures
 {
-    private const SOLVED = 'Volts and amps from the solved circuit at full light: every channel on, nominal rails and supply.';
+    public const SOLVED = 'Volts and amps from the solved circuit: every channel that is commanded on, nominal rails and supply.';
 
     /** Nominal load: what the strip's label says, before any drop. */
     public static function load(Strip $strip, float $metres, string $label): Figure
@@ -138,6 +138,9 @@ final readonly class RunFigures
     public static function seen(RunResult $r, Strip $strip): array
     {
         $channels = array_map(static fn ($c): Colour => Colour::ofHex($c->colour), $strip->channels);
+        if (count($channels) === 1) {
+            return array_fill(0, count($r->light), Colour::mix($channels, [1.0]));
+        }
 
         return array_map(static fn (int $g): Colour => Colour::mix($channels, array_column($r->channelLight, $g)), array_keys($r->light));
     }

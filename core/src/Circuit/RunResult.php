@@ -66,6 +66,12 @@ final readonly class RunResult
         return self::even($this->light);
     }
 
+    /** Of the least even channel: with fewer channels on less is lost, so that no scene is less even than this. */
+    public function leastEven(): float
+    {
+        return min([1.0, ...array_map(self::even(...), array_values($this->channelLight))]);
+    }
+
     public function evennessRange(): Range
     {
         return Range::over($this->evenness(), ...array_map(self::even(...), $this->spread));
@@ -111,5 +117,49 @@ final readonly class RunResult
         $b = $light[count($light) - 1] ?? 0.0;
 
         return max($a, $b) > 0 ? abs($a - $b) / max($a, $b) : 0.0;
+    }
+
+    /**
+     * Long rows of numbers are kept as bytes: results of large jobs are read from a cache at every edit.
+     *
+     * @return array<mixed>
+     */
+    public function __serialize(): array
+    {
+        /** @var array<string, mixed> $data */
+        $data = [];
+        foreach (get_object_vars($this) as $name => $value) {
+            $data[$name] = self::packed($value);
+        }
+
+        return $data;
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public function __unserialize(array $data): void
+    {
+        foreach ($data as $name => $value) {
+            $this->{$name} = self::unpacked($value);
+        }
+    }
+
+    /** @return ($value is array ? array<array-key, mixed>|PackedRow : mixed) */
+    private static function packed(mixed $value): mixed
+    {
+        return match (true) {
+            ! is_array($value) || $value === [] || ! array_is_list($value) => $value,
+            is_float($value[0]) => new PackedRow(pack('d*', ...$value)),
+            is_array($value[0]) => array_map(self::packed(...), $value),
+            default => $value,
+        };
+    }
+
+    private static function unpacked(mixed $value): mixed
+    {
+        return match (true) {
+            $value instanceof PackedRow => array_values((array) unpack('d*', $value->bytes)),
+            is_array($value) => array_map(self::unpacked(...), $value),
+            default => $value,
+        };
     }
 }

@@ -7,6 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Measure\Site\RunNote;
+use WeakMap;
 
 /** A plan as plain data and back; core/schema/job.json describes it. */
 final readonly class Document
@@ -89,6 +90,21 @@ final readonly class Document
      * @return array<string, array<array-key, mixed>>
      */
     public static function items(Plan $plan): array
+    {
+        // Plans never change, and every island of one asks for its items.
+        /** @var WeakMap<Plan, array<string, array<array-key, mixed>>>|null $known */
+        static $known = null;
+        $known ??= new WeakMap;
+
+        /** @var array<string, array<array-key, mixed>> $items */
+        $items = $known[$plan] ?? self::listed($plan);
+        $known[$plan] = $items;
+
+        return $items;
+    }
+
+    /** @return array<string, array<array-key, mixed>> */
+    private static function listed(Plan $plan): array
     {
         $document = self::write($plan);
         $items = ['job/' => ['name' => $plan->name, 'client' => $plan->client, 'limits' => $document['limits'], 'terms' => $document['terms']]];

@@ -6,7 +6,7 @@ import { useDesk } from '@/lib/desk';
 import type { CableOption, WireCable, WireRun } from '@/types/generated/responses';
 import FigureText from './FigureText.vue';
 
-defineProps<{ run: WireRun; options: CableOption[] }>();
+defineProps<{ run: WireRun; options: CableOption[]; joints: CableOption[]; fuses: CableOption[] }>();
 const { change } = useDesk();
 const refused = ref<Record<string, string>>({});
 
@@ -29,7 +29,7 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
         <caption class="sr-only">Cables of {{ run.name }}</caption>
         <thead class="text-xs text-ink2">
             <tr class="border-b border-rule">
-                <th class="py-1 font-normal">Cable</th><th class="font-normal">From, to</th><th class="font-normal">Kind</th><th class="font-normal">One way, m</th><th class="text-right font-normal">Fullest core</th><th class="text-right font-normal">Lost</th>
+                <th class="py-1 font-normal">Cable</th><th class="font-normal">From, to</th><th class="font-normal">Kind</th><th class="font-normal">One way, m</th><th class="font-normal">Joints</th><th class="font-normal">Fuse</th><th class="text-right font-normal">Fullest core</th><th class="text-right font-normal">Lost</th>
             </tr>
         </thead>
         <tbody>
@@ -51,8 +51,21 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                         class="fig field !w-20 !py-0.5" inputmode="decimal" :value="cable.length" :aria-label="`Length of ${cable.id.toUpperCase()} in metres`" :aria-invalid="!!refused[cable.id]"
                         @change="setLength(cable, $event.target as HTMLInputElement)"
                     />
-                    <span v-if="cable.reckoned" class="ml-2 text-[13px] text-watch">reckoned</span>
+                    <span v-if="cable.existing" class="ml-2 text-[13px] text-ink2">in place</span>
+                    <span v-else-if="cable.reckoned" class="ml-2 text-[13px] text-watch">reckoned</span>
                     <span v-if="refused[cable.id]" role="alert" class="ml-2 text-[13px] text-stop">{{ refused[cable.id] }}</span>
+                </td>
+                <td>
+                    <select class="pick w-28" :value="cable.joint" :aria-label="`Joints of ${cable.id.toUpperCase()}`" @change="change({ kind: 'SetCable', cable: cable.id, joint: ($event.target as HTMLSelectElement).value })">
+                        <option value="">soldered</option>
+                        <option v-for="joint in joints" :key="joint.id" :value="joint.id">{{ joint.label }}</option>
+                    </select>
+                </td>
+                <td>
+                    <select class="pick fig" :value="cable.fuse" :aria-label="`Fuse of ${cable.id.toUpperCase()}`" @change="change({ kind: 'SetCable', cable: cable.id, fuse: ($event.target as HTMLSelectElement).value })">
+                        <option value="">none</option>
+                        <option v-for="fuse in fuses" :key="fuse.id" :value="fuse.id">{{ fuse.label }}</option>
+                    </select>
                 </td>
                 <td class="text-right"><FigureText v-if="cable.amps" :figure="cable.amps" up right /></td>
                 <td class="text-right"><FigureText v-if="cable.drop" :figure="cable.drop" up right /></td>

@@ -2,7 +2,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue';
 
 /** One that is only read takes the focus itself, so that the keys scroll it. */
-defineProps<{ open: boolean; title: string; reading?: boolean }>();
+defineProps<{ open: boolean; title: string; reading?: boolean; wide?: boolean }>();
 const emit = defineEmits<{ close: [] }>();
 </script>
 
@@ -10,7 +10,7 @@ const emit = defineEmits<{ close: [] }>();
     <Dialog :open="open" class="relative z-50" @close="emit('close')">
         <div class="fixed inset-0 bg-[#1b121f]/50" aria-hidden="true" />
         <div class="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
-            <DialogPanel class="panel relative flex max-h-[76vh] w-full max-w-lg flex-col p-5">
+            <DialogPanel class="panel relative flex max-h-[76vh] w-full flex-col p-5" :class="wide ? 'max-w-4xl' : 'max-w-lg'">
                 <DialogTitle class="pr-24 font-head text-lg font-semibold">{{ title }}</DialogTitle>
                 <div class="mt-3 min-h-0 overflow-y-auto" :tabindex="reading ? 0 : -1"><slot /></div>
                 <!-- Last in the order of focus: a dialog with a form begins at its first field. -->

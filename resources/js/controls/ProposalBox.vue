@@ -10,7 +10,7 @@ import DrawnWay from './DrawnWay.vue';
 
 /** The planner's proposal: the cheapest wiring that holds every limit, why nothing cheaper does, how the drawn one compares, others. */
 const props = defineProps<{ run: string; runs: WireRun[] }>();
-const emit = defineEmits<{ close: [] }>();
+const emit = defineEmits<{ close: []; beside: [change: object] }>();
 const { answer, change } = useDesk();
 const { state, message, begin, stop, forget } = useProposal(() => answer.value.job);
 
@@ -37,7 +37,7 @@ async function take(payload: object): Promise<void> {
 </script>
 
 <template>
-    <DialogBox :open="run !== ''" title="Propose the cheapest wiring" @close="emit('close')">
+    <DialogBox :open="run !== ''" title="Propose the cheapest wiring" wide @close="emit('close')">
         <div class="space-y-4">
             <form class="space-y-2" @submit.prevent="begin(chosen, keep)">
                 <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
@@ -60,6 +60,7 @@ async function take(payload: object): Promise<void> {
                 <section v-if="proposal.found" :class="proposal.whole || proposal.stopped ? 'border-lit' : 'border-watch'" class="border-l-4 bg-sheet px-3 py-2">
                     <ProposedWay :way="proposal.found" />
                     <button type="button" class="press mt-2" @click="take(proposal.found.take)">Take it</button>
+                    <button type="button" class="quiet ml-3 mt-2" @click="emit('beside', proposal.found.take)">See it beside what is drawn</button>
                 </section>
                 <section v-for="clash in proposal.clashes" :key="clash.run" class="border-l-4 border-stop bg-sheet px-3 py-2">
                     <p><b class="font-semibold">{{ clash.run }}: nothing {{ clash.all ? '' : 'that was tried ' }}holds {{ clash.limits.join(' and ') }}{{ clash.limits.length > 1 ? ' together' : '' }}.</b></p>

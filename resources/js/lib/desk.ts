@@ -11,6 +11,11 @@ export interface DeskStore {
     desk: ComputedRef<Desk>;
     status: Ref<'kept' | 'keeping' | 'waiting'>;
     message: Ref<string>;
+    /** The scene that is looked at; empty at everything full. */
+    scene: Ref<string>;
+    look(scene: string): Promise<void>;
+    /** Ids of the runs that are shown large, parted by spaces: a large job sends curves of those only. */
+    open: Ref<string>;
     change(payload: Payload): Promise<boolean>;
     preview(payload: Payload): void;
     undo(): Promise<void>;
@@ -26,6 +31,8 @@ export function provideDesk(first: Answer): DeskStore {
     const previewed = shallowRef<Desk | null>(null);
     const status = ref<'kept' | 'keeping' | 'waiting'>('kept');
     const message = ref('');
+    const scene = ref('');
+    const open = ref('');
     const url = (what: string) => `/jobs/${first.job}/${what}`;
     const stage = first.desk.stage;
     let queue: Promise<unknown> = Promise.resolve();
@@ -36,7 +43,7 @@ export function provideDesk(first: Answer): DeskStore {
         for (;;) {
             status.value = 'keeping';
             try {
-                answer.value = await ask<Answer>('POST', url(what), { stage, ...body });
+                answer.value = await ask<Answer>('POST', url(what), { stage, scene: scene.value, open: open.value, ...body });
                 previewed.value = null;
                 status.value = 'kept';
                 message.value = '';
@@ -69,7 +76,7 @@ export function provideDesk(first: Answer): DeskStore {
     }
 
     async function reload(): Promise<void> {
-        answer.value = await ask<Answer>('GET', `${url('state')}?stage=${stage}`);
+        answer.value = await ask<Answer>('GET', `${url('state')}?stage=${stage}&scene=${scene.value}&open=${open.value}`);
     }
 
     let looking = false;
@@ -83,7 +90,7 @@ export function provideDesk(first: Answer): DeskStore {
             const mine = round;
             wanted = null;
             try {
-                const { desk } = await ask<{ desk: Desk }>('POST', url('preview'), { stage, change: payload });
+                const { desk } = await ask<{ desk: Desk }>('POST', url('preview'), { stage, scene: scene.value, open: open.value, change: payload });
                 if (mine === round) {
                     previewed.value = desk;
                 }
@@ -99,6 +106,12 @@ export function provideDesk(first: Answer): DeskStore {
         desk: computed(() => previewed.value ?? answer.value.desk),
         status,
         message,
+        scene,
+        open,
+        async look(of) {
+            scene.value = of;
+            await inTurn(reload);
+        },
         change(payload) {
             round++;
             wanted = null;

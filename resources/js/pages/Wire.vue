@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
+import BesideBox from '@/controls/BesideBox.vue';
 import CableTable from '@/controls/CableTable.vue';
+import FixtureTable from '@/controls/FixtureTable.vue';
 import JobFrame from '@/controls/JobFrame.vue';
 import LimitsBox from '@/controls/LimitsBox.vue';
 import ProposalBox from '@/controls/ProposalBox.vue';
+import SceneBox from '@/controls/SceneBox.vue';
+import SupplyTable from '@/controls/SupplyTable.vue';
 import { provideDesk, type Payload } from '@/lib/desk';
 import LightKey from '@/pictures/LightKey.vue';
 import Ribbon from '@/pictures/Ribbon.vue';
@@ -23,6 +27,12 @@ const longest = computed(() => Math.max(1, ...wired.value.map((r) => r.metres)))
 /** Runs shown large: all of a few, else the first. */
 const FEW = 2;
 const open = ref<string[]>(wired.value.length <= FEW ? wired.value.map((r) => r.id) : wired.value.slice(0, 1).map((r) => r.id));
+watch(open, (ids) => {
+    store.open.value = ids.join(' ');
+    if (wired.value.some((r) => r.thin && ids.includes(r.id))) {
+        void store.reload();
+    }
+}, { immediate: true });
 /** The run that the hand is at, or the first that is shown. */
 const current = () => document.activeElement?.closest<HTMLElement>('[data-run]')?.dataset.run ?? wired.value.find((r) => open.value.includes(r.id))?.id ?? wired.value[0]?.id;
 const shown = ref<Shown>('light');
@@ -32,6 +42,21 @@ const pattern = (run: string | undefined, at: 'ends' | 'middle') => void change(
 const limits = ref(false);
 /** The run that a proposal is shown for. */
 const proposed = ref('');
+/** A scene's dialog, and the scene in it. */
+const scening = ref(false);
+const edited = ref('');
+const beside = ref(false);
+const besides = ref<object | null>(null);
+const sceneName = computed(() => desk.value.wire?.scenes.find((s) => s.id === store.scene.value)?.name ?? '');
+const PINS = [{ id: 'feeds', name: 'feeds' }, { id: 'cables', name: 'cables' }, { id: 'kit', name: 'kit' }];
+function pin(run: { id: string; pins: string[] }, what: string): void {
+    void change({ kind: 'PinRun', run: run.id, pins: run.pins.includes(what) ? run.pins.filter((p) => p !== what) : [...run.pins, what] });
+}
+function compare(with_: object | null): void {
+    proposed.value = '';
+    besides.value = with_;
+    beside.value = true;
+}
 
 /** Goes to a feed, a cable's row or a run's ribbon. */
 async function go(place: string): Promise<void> {
@@ -49,6 +74,7 @@ const shortcuts = computed(() => [
     { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
     { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
     { key: 'p', what: 'Propose the cheapest wiring', act: () => (proposed.value = current() ?? '') },
+    { key: 'd', what: 'Two layouts side by side', act: () => compare(null) },
     { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
     { key: 'r', what: 'Go to the ribbon, to read along it', act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus() },
@@ -64,17 +90,22 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
         <p v-if="runs.length === 0" class="text-ink2">There is no run yet. Type tape notes at Survey, then choose a strip at Kit.</p>
         <div v-else class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
             <div role="group" aria-label="Show along the run" class="flex gap-4">
-                <span class="text-ink2">Show</span>
                 <button v-for="v in views" :key="v.id" type="button" :aria-pressed="shown === v.id" :class="shown === v.id ? 'border-b-2 border-ember font-semibold' : 'text-ink2'" @click="shown = v.id">{{ v.name }}</button>
-                <span class="text-ink2">at everything full</span>
+                <label class="text-ink2">at <select class="pick" aria-label="Scene" :value="store.scene.value" @change="store.look(($event.target as HTMLSelectElement).value)">
+                    <option value="">everything full</option>
+                    <option v-for="s in desk.wire?.scenes ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
+                </select></label>
+                <button v-if="desk.wire?.dimmed.length" type="button" class="text-ink2" @click="((edited = store.scene.value), (scening = true))">{{ store.scene.value ? 'Change it' : 'New scene' }}</button>
+                <button type="button" class="text-ink2" @click="compare(null)">Side by side <kbd>D</kbd></button>
                 <button type="button" class="text-ink2" @click="limits = true">Limits <kbd>I</kbd></button>
             </div>
             <LightKey class="ml-auto" :colours="wired[0]?.colours ?? []" />
         </div>
         <RunOverview v-if="wired.length > 1" v-model:open="open" :runs="wired" :longest="longest" />
         <article v-for="run in wired.filter((r) => open.includes(r.id))" :key="run.id" class="mb-6" :data-run="run.id">
+            <p v-if="run.thin" role="status">Its curves are on the way …</p>
             <Ribbon
-                :run="run" :longest="longest" :shown="shown" @add="change({ kind: 'AddFeed', run: run.id, at: $event })" @aim="(feed, where) => preview({ kind: 'MoveFeed', feed, ...where })"
+                v-else :run="run" :longest="longest" :shown="shown" @add="change({ kind: 'AddFeed', run: run.id, at: $event })" @aim="(feed, where) => preview({ kind: 'MoveFeed', feed, ...where })"
                 @move="(feed, where) => change({ kind: 'MoveFeed', feed, ...where })" @remove="change({ kind: 'RemoveFeed', feed: $event })"
             />
             <div class="flex flex-wrap gap-3 pb-3">
@@ -82,14 +113,21 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
                 <button type="button" class="quiet" @click="pattern(run.id, 'middle')">Feed the middle <kbd>M</kbd></button>
                 <button type="button" class="quiet" @click="proposed = run.id">Propose the cheapest <kbd>P</kbd></button>
                 <button v-for="tap in run.taps" :key="tap.label" type="button" class="quiet" @click="change(tap.change as Payload)">{{ tap.label }}</button>
+                <span class="flex items-center gap-3 text-[13px] text-ink2">Keep from proposals
+                    <label v-for="p in PINS" :key="p.id" class="flex items-center gap-1"><input type="checkbox" class="accent-ember" :checked="run.pins.includes(p.id)" @change="pin(run, p.id)" />{{ p.name }}</label>
+                </span>
                 <p class="text-[13px] leading-[30px] text-ink2">A pin moves by arrow keys or dragging and goes with Delete. A click on the ribbon feeds it there.</p>
             </div>
-            <CableTable :run="run" :options="desk.wire?.cables ?? []" />
+            <CableTable :run="run" :options="desk.wire?.cables ?? []" :joints="desk.wire?.joints ?? []" :fuses="desk.wire?.fuses ?? []" />
         </article>
+        <SupplyTable :supplies="desk.wire?.supplies ?? []" :words="sceneName ? `in “${sceneName}”` : 'at everything full'" />
+        <FixtureTable v-if="desk.wire" :wire="desk.wire" />
         <p v-if="bare.length" class="border-t border-rule pt-2 text-ink2">
             Without a strip yet: {{ bare.map((r) => `${r.name} ${r.length} m`).join(', ') }}. <Link :href="`/jobs/${store.answer.value.job}/kit`" class="act">Choose at Kit</Link>
         </p>
-        <ProposalBox :run="proposed" :runs="wired" @close="proposed = ''" />
+        <ProposalBox :run="proposed" :runs="wired" @close="proposed = ''" @beside="compare" />
+        <BesideBox :open="beside" :proposed="besides" @close="beside = false" />
+        <SceneBox v-if="desk.wire" :open="scening" :scene="edited" :wire="desk.wire" @close="scening = false" />
         <LimitsBox :open="limits" @close="limits = false" />
     </JobFrame>
 </template>

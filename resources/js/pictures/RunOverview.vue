@@ -2,25 +2,18 @@
 import { computed, ref } from 'vue';
 import FigureText from '@/controls/FigureText.vue';
 import type { WireRun } from '@/types/generated/responses';
-import { lightColour } from './ribbon';
+import MiniRibbon from './MiniRibbon.vue';
 
 /** All runs of the job small, grouped by place, at one scale: what is chosen here is shown large below. */
 const props = defineProps<{ runs: WireRun[]; longest: number }>();
 const open = defineModel<string[]>('open', { required: true });
 const words = ref('');
 const WIDTH = 300;
-const STOPS = 24;
 const groups = computed(() => {
     const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean);
     const shown = props.runs.filter((r) => asked.every((w) => `${r.name} ${r.place} ${r.strip} ${r.supply?.id} ${r.controller?.id}`.toLowerCase().includes(w)));
     return [...new Set(shown.map((r) => r.place))].map((place) => ({ place, runs: shown.filter((r) => r.place === place) }));
 });
-
-function stops(run: WireRun): { at: number; colour: string }[] {
-    const colour = lightColour(run.colours);
-    const count = Math.min(STOPS, run.light.length);
-    return Array.from({ length: count }, (_, n) => ({ at: (n + 0.5) / count, colour: colour(run.light[Math.round((n * (run.light.length - 1)) / Math.max(1, count - 1))] ?? 0) }));
-}
 
 function toggle(id: string): void {
     open.value = open.value.includes(id) ? open.value.filter((o) => o !== id) : [...open.value, id];
@@ -41,11 +34,7 @@ function toggle(id: string): void {
                 <tr v-for="run in group.runs" :key="run.id" class="border-b border-rule2">
                     <th scope="row" class="w-40 py-1"><button type="button" class="font-semibold hover:underline" :aria-expanded="open.includes(run.id)" @click="toggle(run.id)">{{ open.includes(run.id) ? '▾' : '▸' }} {{ run.name }}</button></th>
                     <td :style="{ width: `${WIDTH + 16}px` }">
-                        <svg :width="WIDTH" height="14" aria-hidden="true" class="block">
-                            <defs><linearGradient :id="`small-${run.id}`"><stop v-for="(stop, n) in stops(run)" :key="n" :offset="stop.at" :stop-color="stop.colour" /></linearGradient></defs>
-                            <rect x="0.5" y="1.5" :width="Math.max(2, (run.metres / longest) * (WIDTH - 1))" height="11" :fill="run.light.length ? `url(#small-${run.id})` : 'var(--rule-2)'" stroke="var(--ink-2)" />
-                            <path v-for="feed in run.feeds" :key="feed.id" :d="`M${(feed.at / longest) * (WIDTH - 1)},0v14`" stroke="var(--ink)" stroke-width="2" />
-                        </svg>
+                        <MiniRibbon :name="run.id" :run="run" :longest="longest" :width="WIDTH" />
                     </td>
                     <td class="text-right"><FigureText v-if="run.load" :figure="run.load" right /></td>
                     <td class="w-32 text-right"><template v-if="run.evenness"><span class="text-[12px] text-ink2">even</span> <FigureText :figure="run.evenness" right /></template><span v-else class="text-ink2">not solved</span></td>

@@ -7,6 +7,7 @@ namespace EmberDusk\Advice\Planner;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Circuit\Sag;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
@@ -73,11 +74,11 @@ final readonly class HubTest
         $run = $tables->plan->run($option->run);
         $strip = $tables->strip($run);
         $marks = CutMarks::of($run, $strip);
-        $even = Estimate::evenness($strip, $marks, $option->pads, $option->halves());
+        $even = Sag::evenness($strip, $marks, $option->pads, $option->halves());
 
         $amps = self::DRAWS * $strip->wattsPerMetre() / $strip->volts;
         $drop = 0.0;
-        foreach (Estimate::shares($marks, $option->pads, $option->halves()) as $n => $metres) {
+        foreach (Sag::shares($marks, $option->pads, $option->halves()) as $n => $metres) {
             $tail = ($option->tails[$n] ?? $option->tails[0])->entry;
             $ohms = $option->leg === null && $tail instanceof Cable ? $tail->conductor->ohms($option->lengths[$n], $tables->plan->limits->cableCelsius) : 0.0;
             $drop = max($drop, $amps * $metres * $ohms * (1 + 1 / count($strip->channels)));

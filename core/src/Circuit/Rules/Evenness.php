@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Sag;
 use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Feed;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Fix;
 use EmberDusk\Workings\Place;
@@ -16,6 +18,9 @@ use EmberDusk\Workings\Trouble;
 final readonly class Evenness implements Rule
 {
     private const VISIBLE = 0.80;
+
+    /** By how much the closed form may be too dark. */
+    private const ROUGH = 0.02;
 
     /** Most feeds that are proposed. */
     private const FEEDS = 6;
@@ -46,7 +51,7 @@ final readonly class Evenness implements Rule
             new Place('wire', $case->run->id), $even, $limit, 'common practice, no source', self::fixes($case))];
     }
 
-    /** @return list<Fix> at most two ways of feeding that have been solved and hold the limit even with thin rails and low volts */
+    /** @return list<Fix> the first way of feeding that has been solved and holds the limit even with thin rails and low volts */
     private static function fixes(Judged $case): array
     {
         $run = $case->run->id;
@@ -56,12 +61,34 @@ final readonly class Evenness implements Rule
         }
         $fixes = [];
         foreach ($case->shelf === null ? [] : $ways as $label => $change) {
-            if (count($fixes) < 2 && self::holds($case, $change)) {
+            if ($fixes === [] && self::promises($case, $change) && self::holds($case, $change)) {
                 $fixes[] = new Fix($label, $change);
             }
         }
 
         return $fixes;
+    }
+
+    /**
+     * Whether a way of feeding looks good enough to be solved: its sag by the closed form of a ladder.
+     *
+     * @param  array<string, mixed>  $change
+     */
+    private static function promises(Judged $case, array $change): bool
+    {
+        $marks = $case->plan->cutMarks($case->run);
+        if ($case->strip === null || $marks === null) {
+            return false;
+        }
+        $pads = array_map(static fn (Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
+        $shares = is_array($change['shares'] ?? null) ? $change['shares'] : [];
+        $more = match (true) {
+            $shares !== [] => array_map(static fn (mixed $s): int => $marks->nearest((is_float($s) ? $s : 0.0) * $marks->length()), $shares),
+            $change['pattern'] === 'ends' => [...$pads, 0, $marks->lastPad()],
+            default => [...$pads, $marks->nearest($marks->length() / 2)],
+        };
+
+        return Sag::evenness($case->strip, $marks, array_values(array_unique($more)), false) >= $case->plan->limits->evenness - self::ROUGH;
     }
 
     /** @param  array<string, mixed>  $change */

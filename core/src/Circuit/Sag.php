@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Planner;
+namespace EmberDusk\Circuit;
 
-use EmberDusk\Circuit\Load;
 use EmberDusk\Circuit\Loads\GroupLoad;
 use EmberDusk\Kit\Channel;
 use EmberDusk\Kit\Strip;
@@ -15,7 +14,7 @@ use EmberDusk\Plan\CutMarks;
  * r j d²/8 between two and r j d²/2 beyond the last (the closed forms of the tests), put through the group's own curve.
  * It orders what is solved where there are many runs; nothing is proposed on its word.
  */
-final readonly class Estimate
+final readonly class Sag
 {
     /** Rounds of letting the sag lower the current that makes it. */
     private const ROUNDS = 4;

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Kit\Dimmer;
+use EmberDusk\Plan\Frozen;
+
+/** The job's fixtures, each with the modules and supplies that could feed and dim it. */
+final readonly class FixtureRows
+{
+    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/fixtureRow */
+    public static function of(Work $work): array
+    {
+        $plan = $work->plan;
+        $rows = [];
+        foreach ($plan->fixtures as $id => $fitting) {
+            $fixture = $plan->fixture($fitting->kit);
+            $result = $work->fitting($id);
+            $cable = $plan->cableTo($id);
+            if ($fixture === null) {
+                continue;
+            }
+            $module = $plan->module($fitting->module);
+            $rows[] = ['id' => $id, 'kit' => $fitting->kit, 'name' => $fixture->name(), 'place' => $plan->places[$fitting->place]->name ?? '', 'placeId' => $fitting->place, 'count' => $fitting->count,
+                'watts' => sprintf('%g', $fitting->count * $fixture->watts), 'dim' => $fixture->lowVoltage() ? 'low voltage' : (Dimmer::DIMS[$fixture->dim] ?? $fixture->dim),
+                'on' => $fixture->lowVoltage() ? ($cable === null ? '' : strtoupper($cable->from)) : ($module === null ? '' : $module->name()),
+                'volts' => $result === null ? '' : sprintf('%.2f', $result->volts), 'choices' => $fixture->lowVoltage() ? self::supplies($work, $id) : self::modules($work, $id, $fixture->dim)];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{label: string, change: array<string, mixed>}> */
+    private static function supplies(Work $work, string $fitting): array
+    {
+        $cable = null;
+        foreach ($work->shelf->ofKind('cable') as $frozen) {
+            $cable ??= $frozen->entry instanceof \EmberDusk\Kit\Cable && $frozen->entry->cores === 2 && $frozen->entry->conductor->system === $work->plan->terms->wire && $frozen->entry->conductor->capacity !== null ? $frozen->entry->id() : null;
+        }
+
+        return $cable === null ? [] : array_map(static fn (string $id): array => ['label' => 'Hang on '.strtoupper($id), 'change' => ['kind' => 'HangFixture', 'fixture' => $fitting, 'on' => $id, 'kit' => $work->plan->cableTo($fitting)->kit ?? $cable]], array_keys($work->plan->supplies));
+    }
+
+    /** @return list<array{label: string, change: array<string, mixed>}> */
+    private static function modules(Work $work, string $fitting, string $dim): array
+    {
+        $choices = [];
+        foreach (array_keys($work->plan->modules) as $id) {
+            if ($work->plan->module($id)?->dims() === $dim) {
+                $choices[] = ['label' => 'Under '.strtoupper($id), 'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'module' => $id]];
+            }
+        }
+        $kinds = array_merge(...array_map(static fn (string $kind): array => $work->shelf->ofKind($kind), array_keys(Dimmer::DIMS)));
+        foreach (array_filter($kinds, static fn (Frozen $f): bool => $f->entry instanceof Dimmer && $f->entry->dims() === $dim) as $frozen) {
+            $choices[] = ['label' => 'Take '.$frozen->entry->name(), 'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'kit' => $frozen->entry->id()]];
+        }
+
+        return $choices;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+/** The job's scenes, and what can be set in one: every controller's channels, every pixel run. */
+final readonly class SceneRows
+{
+    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/sceneRow */
+    public static function of(Work $work): array
+    {
+        $rows = [];
+        foreach ($work->plan->scenes as $id => $scene) {
+            $rows[] = ['id' => $id, 'name' => $scene->name, 'levels' => array_map(static fn (string $of, array $duties): array => ['of' => $of, 'duties' => $duties], array_keys($scene->levels), array_values($scene->levels))];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{id: string, name: string, channels: list<string>}> */
+    public static function dimmed(Work $work): array
+    {
+        $plan = $work->plan;
+        $rows = [];
+        foreach ($plan->runs as $run) {
+            $strip = $plan->strip($run->strip);
+            if ($strip === null) {
+                continue;
+            }
+            $id = $strip->switched() ? $run->controller : $run->id;
+            if ($id !== null) {
+                $name = isset($rows[$id]) ? "{$rows[$id]['name']}, {$run->name()}" : ($strip->switched() ? strtoupper($id).' ' : '').$run->name();
+                $rows[$id] = ['id' => $id, 'name' => $name, 'channels' => array_map(static fn ($c): string => $c->name, $strip->channels)];
+            }
+        }
+
+        return array_values($rows);
+    }
+}
