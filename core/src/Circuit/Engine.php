@@ -16,7 +16,7 @@ use EmberDusk\Workings\Trouble;
 final readonly class Engine
 {
     /** Goes up whenever the same plan may give other numbers; printed on what is handed over. */
-    public const VERSION = '1.2';
+    public const VERSION = '1.3';
 
     /** @throws Trouble when parts are missing or the circuit has no solution */
     public static function solve(Plan $plan, Run $run): RunResult

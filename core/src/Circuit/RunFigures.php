@@ -142,7 +142,8 @@ final readonly class RunFigures
             return array_fill(0, count($r->light), Colour::mix($channels, [1.0]));
         }
 
-        return array_map(static fn (int $g): Colour => Colour::mix($channels, array_column($r->channelLight, $g)), array_keys($r->light));
+        // In a scene some channels may be dark all along.
+        return array_map(static fn (int $g): Colour => Colour::mix($channels, array_map(static fn (int $n): float => $r->channelLight[$n][$g] ?? 0.0, array_keys($channels))), array_keys($r->light));
     }
 
     /** Heat that the profile or the wall must take from the strip, LEDs and copper together. */

@@ -235,9 +235,10 @@ final class Wiring
         // Only rails reckoned from copper at 20 °C know what warmth does to them.
         $rails = $this->conditions->rail * ($strip->copperRails ? Copper::factor($this->plan->limits->cableCelsius) : 1.0);
         $loads = $numbers = [];
+        // A limit in the controller of pixels scales what they take; channels that are switched carry their full current in the on-time.
         foreach ($strip->channels as $n => $channel) {
             if (isset($start[$n + 1])) {
-                $loads[] = GroupLoad::of($strip, $channel, $this->phase->level($run));
+                $loads[] = GroupLoad::of($strip, $channel, min($this->plan->run($run)->cap, $this->phase->level($run)));
                 $numbers[] = $n + 1;
             }
         }

@@ -133,7 +133,7 @@ final class DesksTest extends TestCase
         $run = $sheet['runs'][0];
         self::assertSame(['K1', 'K2', 'K4', 'K3'], array_column($run['cables'], 'id'));
         self::assertSame(['S1 to C1', 'C1 to 0.00 m of Cove', 'C1 to 9.00 m of Cove', 'C1 to 18.00 m of Cove'], array_column($run['cables'], 'way'));
-        self::assertSame(['12', '1.2', 'Cove', 'Lecture room'], [(string) $sheet['revision'], $sheet['engine'], $run['light'], $run['room']]);
+        self::assertSame(['12', '1.3', 'Cove', 'Lecture room'], [(string) $sheet['revision'], $sheet['engine'], $run['light'], $run['room']]);
         // Volts lost on the way and volts at the strip make the volts at the supply, but for what the controller takes.
         $volts = (float) $run['figures'][1]['text'];
         foreach ([1, 2, 3] as $n) {

@@ -17,7 +17,8 @@ async function add(): Promise<void> {
     }
 }
 async function number(row: FixtureRow, field: HTMLInputElement): Promise<void> {
-    if (!(await change({ kind: 'SetFixture', fixture: row.id, kit: row.kit, place: row.placeId, count: Number(field.value) }))) {
+    // An empty field is no number; only a typed 0 takes them out.
+    if (field.value.trim() === '' || !(await change({ kind: 'SetFixture', fixture: row.id, kit: row.kit, place: row.placeId, count: Number(field.value) }))) {
         field.value = String(row.count);
     }
 }

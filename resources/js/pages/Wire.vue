@@ -47,7 +47,7 @@ const scening = ref(false);
 const edited = ref('');
 const beside = ref(false);
 const besides = ref<object | null>(null);
-const sceneName = computed(() => desk.value.wire?.scenes.find((s) => s.id === store.scene.value)?.name ?? '');
+const sceneName = computed(() => desk.value.wire?.scenes.find((s) => s.id === desk.value.wire?.scene)?.name ?? '');
 const PINS = [{ id: 'feeds', name: 'feeds' }, { id: 'cables', name: 'cables' }, { id: 'kit', name: 'kit' }];
 function pin(run: { id: string; pins: string[] }, what: string): void {
     void change({ kind: 'PinRun', run: run.id, pins: run.pins.includes(what) ? run.pins.filter((p) => p !== what) : [...run.pins, what] });

@@ -76,7 +76,7 @@ final readonly class HubTest
         $marks = CutMarks::of($run, $strip);
         $even = Sag::evenness($strip, $marks, $option->pads, $option->halves());
 
-        $amps = self::DRAWS * $strip->wattsPerMetre() / $strip->volts;
+        $amps = self::DRAWS * $strip->wattsPerMetre() / $strip->volts * ($strip->pixels === null ? 1.0 : $run->cap);
         $drop = 0.0;
         foreach (Sag::shares($marks, $option->pads, $option->halves()) as $n => $metres) {
             $tail = ($option->tails[$n] ?? $option->tails[0])->entry;

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Key;
+
+/** Wire beyond its ribbons: scenes, fixtures, fuses and joints, pins, two layouts side by side. */
+final class WireTest extends BrowserTestCase
+{
+    protected function setUp(): void
+    {
+        $this->signIn();
+        $this->open('/jobs/1/wire');
+        $this->find('[data-feed=f1]');
+    }
+
+    public function test_a_scene_is_made_looked_at_and_taken_out(): void
+    {
+        $this->button('New scene')->click();
+        $this->find('[role=dialog] input[maxlength="40"]')->sendKeys('Stars');
+        $fields = $this->browser()->driver->findElements(WebDriverBy::cssSelector('[role=dialog] fieldset input'));
+        $this->button('Keep the scene')->click();
+        $this->see('Nothing is lit in it');
+        $fields[0]->clear()->sendKeys('20');
+        $this->assertAccessible('wire with a scene’s dialog');
+        $this->button('Keep the scene')->click();
+        $this->pick('Scene', 'Stars');
+        $this->see('Supplies in “Stars”');
+        // A fifth of the time the whole current flows: the peak is five times the average and a little more for what stands by.
+        $amps = fn (string $what): float => (float) trim((string) strrchr($this->find("[data-figure='S1 {$what}']")->getText(), ':'), ': ');
+        self::assertEqualsWithDelta(5.0, $amps('peak') / $amps('average'), 0.3);
+        $this->button('Change it')->click();
+        $this->button('Take it out')->click();
+        $this->see('Supplies at everything full');
+    }
+
+    public function test_fuses_joints_pins_and_fixtures_are_set(): void
+    {
+        $this->pick('Fuse of K1', '10 A');
+        $this->kept('Fuse of K1', 'fuse-10');
+        $this->pick('Joints of K2', 'lip');
+        $this->kept('Joints of K2', 'connector-clip');
+        $this->find('input[aria-label^="How many of X1"]')->sendKeys([Key::CONTROL, 'a', Key::NULL, '4', Key::TAB]);
+        $this->see('144 W');
+        $this->find('article input[type=checkbox]')->click();
+        $this->eventually(fn (): bool => $this->find('article input[type=checkbox]')->isSelected(), 'the pin does not hold');
+        $this->assertAccessible('wire with fixtures');
+    }
+
+    public function test_two_layouts_stand_side_by_side(): void
+    {
+        $this->press('b');
+        $this->find('[data-feed=f2]');
+        $this->press('d');
+        $this->see('Two layouts side by side');
+        $this->see('As in revision');
+        $this->eventually(fn (): bool => preg_match('/even 0\.8\d, fed at 2.*even 0\.\d\d, fed at 1/s', $this->text()) === 1, 'the two layouts are not told apart');
+        $this->assertAccessible('wire with two layouts');
+        $this->press(Key::ESCAPE);
+        $this->undoKeys();
+    }
+
+    private function kept(string $label, string $value): void
+    {
+        $this->see('Kept ');
+        $this->browser()->driver->navigate()->refresh();
+        $this->find('[data-feed=f1]');
+        $this->eventually(fn (): bool => $this->browser()->driver->executeScript('return document.querySelector(arguments[0])?.value', ["select[aria-label='{$label}']"]) === $value, "{$label} is not {$value}");
+    }
+
+    private function pick(string $label, string $option): void
+    {
+        $this->find("select[aria-label='{$label}']");
+        $found = $this->browser()->driver->findElements(WebDriverBy::xpath("//select[@aria-label='{$label}']/option[contains(., '{$option}')]"));
+        $this->eventually(function () use ($label, $option, &$found): bool {
+            $found = $this->browser()->driver->findElements(WebDriverBy::xpath("//select[@aria-label='{$label}']/option[contains(., '{$option}')]"));
+
+            return $found !== [];
+        }, "no option {$option}");
+        $found[0]->click();
+    }
+}
