@@ -101,6 +101,7 @@ final class ProposalTest extends TestCase
     /** Ten runs in two rooms are too many to part in every way: what is found holds, the bound lies below, and joining saves. */
     public function test_many_runs_are_joined_as_long_as_that_saves(): void
     {
+        /** @var Plan $plan */
         $plan = (require dirname(__DIR__, 3).'/tests/forty.php')(Demo::shelf(), 5, 2);
         $proposal = Planner::of($plan, array_keys($plan->runs), Demo::shelf());
         self::assertTrue($proposal->whole());
@@ -120,6 +121,7 @@ final class ProposalTest extends TestCase
     /** Stopped at once, every run still gets something that holds. */
     public function test_a_stop_leaves_something_that_holds(): void
     {
+        /** @var Plan $plan */
         $plan = (require dirname(__DIR__, 3).'/tests/forty.php')(Demo::shelf(), 2, 2);
         $proposal = Planner::of($plan, array_keys($plan->runs), Demo::shelf(), [], new Watch(static fn (int $solved): bool => $solved >= 3));
         self::assertTrue($proposal->stopped);
