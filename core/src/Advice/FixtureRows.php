@@ -26,7 +26,7 @@ final readonly class FixtureRows
             $rows[] = ['id' => $id, 'kit' => $fitting->kit, 'name' => $fixture->name(), 'place' => $plan->places[$fitting->place]->name ?? '', 'placeId' => $fitting->place, 'count' => $fitting->count,
                 'watts' => sprintf('%g', $fitting->count * $fixture->watts), 'dim' => $fixture->lowVoltage() ? 'low voltage' : (Dimmer::DIMS[$fixture->dim] ?? $fixture->dim),
                 'on' => $fixture->lowVoltage() ? ($cable === null ? '' : strtoupper($cable->from)) : ($module === null ? '' : $module->name()),
-                'volts' => $result === null ? '' : sprintf('%.2f', $result->volts), 'choices' => $fixture->lowVoltage() ? self::supplies($work, $id) : self::modules($work, $id, $fixture->dim)];
+                'note' => $fixture->dim === Dimmer::DIMS['dali'] ? 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).' : '', 'volts' => $result === null ? '' : sprintf('%.2f', $result->volts), 'choices' => $fixture->lowVoltage() ? self::supplies($work, $id) : self::modules($work, $id, $fixture->dim)];
         }
 
         return $rows;

@@ -7,6 +7,7 @@ namespace EmberDusk\Advice;
 use EmberDusk\Circuit\Rules\Book;
 use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Circuit\Rules\Lamps;
+use EmberDusk\Circuit\Rules\Meets;
 use EmberDusk\Circuit\Rules\Modules;
 use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Measure\TapeText;
@@ -41,7 +42,7 @@ final readonly class Slate
                 $findings[] = new Finding('collapse', Severity::Stop, strtoupper($id).': voltage collapse', $trouble->getMessage(), new Place('wire', $id));
             }
         }
-        array_push($findings, ...Modules::check($work->plan, $work->shelf), ...SceneSlate::of($work), ...self::trials($work));
+        array_push($findings, ...Modules::check($work->plan, $work->shelf), ...SceneSlate::of($work), ...self::trials($work), ...Meets::check($work->plan, array_filter(array_map($work->result(...), array_combine(array_keys($work->plan->runs), array_keys($work->plan->runs))))));
         foreach (array_keys($work->plan->controllers) as $id) {
             if ($work->plan->controller($id)?->profile !== null && ! in_array($id, $work->joined, true)) {
                 $findings[] = new Finding('not-joined', Severity::Open, strtoupper($id).' is not joined yet', 'Nothing but its own key switches it so far.', new Place('join', $id));

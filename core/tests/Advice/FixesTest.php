@@ -27,6 +27,9 @@ final class FixesTest extends TestCase
         $run = static fn (string $metres, string $strip, string $supply, string $controller, string $cable, array ...$changes): callable => static fn (): Plan => Demo::with(Demo::run($metres, $strip, $supply, $controller, $cable), ...$changes);
         yield 'uneven' => [$cove(), 'evenness'];
         yield 'seam' => [$cove(), 'seam'];
+        $kit = static fn (string $run): array => array_map(static fn (string $k): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $k], ['strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15']);
+        yield 'two runs that meet in a corner' => [static fn (): Plan => Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n5.50 line\nright 5.50 shelf"], ...$kit('line'), ...$kit('shelf')), 'seam-runs'];
         yield 'small supply' => [$run('14', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25', ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends']), 'headroom'];
         yield 'volts too low' => [$run('3', 'strip-single-24', 'supply-12-100', 'controller-zigbee-1', 'cable-2x15'), 'supply-volts'];
         yield 'volts too high' => [$run('3', 'strip-single-12', 'supply-24-150', 'controller-zigbee-1', 'cable-2x15'), 'supply-volts'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Circuit;
 
+use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Advice\WireDesk;
 use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
@@ -101,7 +102,9 @@ final class EngineTest extends TestCase
         ]);
         $picture = json_decode(json_encode(WireDesk::picture($work), JSON_THROW_ON_ERROR), true);
         self::assertIsArray($picture);
-        $figures = [...$figures, ...self::figuresIn($picture)];
+        $proposal = json_decode(json_encode(Planner::of($plan, ['cove'], Demo::shelf(), ['kit'])->toArray(Demo::shelf()), JSON_THROW_ON_ERROR), true);
+        self::assertIsArray($proposal);
+        $figures = [...$figures, ...self::figuresIn($picture), ...self::figuresIn($proposal)];
         self::assertGreaterThan(20, count($figures));
         foreach ($figures as $figure) {
             $inputs = [];

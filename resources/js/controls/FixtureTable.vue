@@ -46,6 +46,7 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                     <td class="fig text-right">{{ row.watts }} W</td>
                     <td class="whitespace-nowrap pl-6 pr-4">{{ row.dim }}</td>
                     <td>
+                        <span v-if="row.note" class="block text-[13px] text-ink2">{{ row.note }}</span>
                         {{ row.on || 'nothing yet' }}<span v-if="row.volts" class="fig text-ink2"> {{ row.volts }} V</span>
                         <select v-if="row.choices.length" class="pick ml-2 w-24" :aria-label="`What ${row.id.toUpperCase()} hang on`" @change="choose(row, $event.target as HTMLSelectElement)">
                             <option value="">{{ row.on ? 'change' : 'choose' }} …</option>

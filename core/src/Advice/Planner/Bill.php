@@ -90,6 +90,18 @@ final readonly class Bill
         return $joints * (int) round(self::COIN * self::MINUTES / 60 * $plan->terms->hourRate);
     }
 
+    /** What it all comes to, with every line in its working. */
+    public function total(Plan $plan): Figure
+    {
+        $inputs = [];
+        foreach (array_values($this->lines) as $n => $line) {
+            $inputs[] = new Input('c'.($n + 1), $line[0].($line[2] === 'm' ? sprintf(', %.1f m', $line[1]) : sprintf(', %d', $line[1])), $line[3] / self::COIN, $plan->terms->currency);
+        }
+
+        return new Figure('Cost', $this->cost() / self::COIN, $plan->terms->currency, 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs,
+            'Prices of the shelf; cable rounded up to 0.1 m; joints at '.self::MINUTES.' minutes, an hour as the job says.', 'common practice, no source');
+    }
+
     /** A sum told as a figure. */
     public static function figure(Plan $plan, int $cost, string $label = 'Cost'): Figure
     {

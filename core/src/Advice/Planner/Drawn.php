@@ -46,7 +46,7 @@ final readonly class Drawn
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/drawn */
     public function toArray(): array
     {
-        return ['cost' => Bill::figure($this->plan, $this->now->cost())->toArray(), 'dearer' => Figure::print(($this->now->cost() - $this->then) / 10_000, 2), 'lines' => $this->lines, 'broken' => $this->judge->words(), 'evenness' => sprintf('%.2f', $this->judge->evenness), 'repair' => $this->repair];
+        return ['cost' => $this->now->total($this->plan)->toArray(), 'dearer' => Figure::print(($this->now->cost() - $this->then) / 10_000, 2), 'lines' => $this->lines, 'broken' => $this->judge->words(), 'evenness' => sprintf('%.2f', $this->judge->evenness), 'repair' => $this->repair];
     }
 
     private static function wired(Plan $plan, Run $run): bool

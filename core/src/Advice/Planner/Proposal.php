@@ -141,7 +141,7 @@ final readonly class Proposal
         $runs = self::wired($made, $this->plan, ...array_merge(...array_map(static fn (Tried $t): array => $t->layout->runs(), $parts)));
         $bill = Bill::of($made, $runs);
 
-        return ['parts' => array_map(fn (Tried $t): string => $t->layout->words($this->plan), $parts), 'cost' => Bill::figure($this->plan, $bill->cost())->toArray(), 'joints' => $bill->joints, 'boxes' => $bill->boxes,
+        return ['parts' => array_map(fn (Tried $t): string => $t->layout->words($this->plan), $parts), 'cost' => $bill->total($this->plan)->toArray(), 'joints' => $bill->joints, 'boxes' => $bill->boxes,
             'evenness' => sprintf('%.2f', min(array_map(static fn (Tried $t): float => $t->judge->evenness, $parts) ?: [0.0])), 'bill' => $bill->toArray(), 'take' => $this->change($parts) ?? []];
     }
 

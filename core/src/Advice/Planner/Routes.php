@@ -144,23 +144,8 @@ final class Routes
         if ($path === null) {
             return new Point(0.0, 0.0);
         }
-        $metres = ($this->plan->cutMarks($run)?->position($pad) ?? 0.0) + $path->length() * ($run->part - 1) / $run->parts;
-        $last = new Point(0.0, 0.0);
-        foreach ($path->sections as $points) {
-            $last = $points[0];
-            foreach (array_slice($points, 1) as $point) {
-                $length = $last->to($point);
-                if ($metres <= $length + 1e-9) {
-                    $share = $length > 0 ? $metres / $length : 0.0;
 
-                    return new Point($last->x + $share * ($point->x - $last->x), $last->y + $share * ($point->y - $last->y));
-                }
-                $metres -= $length;
-                $last = $point;
-            }
-        }
-
-        return $last;
+        return $path->at(($this->plan->cutMarks($run)?->position($pad) ?? 0.0) + $path->length() * ($run->part - 1) / $run->parts);
     }
 
     private function along(Point $a, Point $b): float
