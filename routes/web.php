@@ -7,6 +7,7 @@ use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\OptionController;
+use App\Http\Controllers\PartController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\SessionController;
@@ -55,6 +56,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('proposals', [ProposalController::class, 'store'])->name('proposals.store');
         Route::get('proposals/{proposal}', [ProposalController::class, 'show'])->name('proposals.show');
         Route::post('proposals/{proposal}/stop', [ProposalController::class, 'stop'])->name('proposals.stop');
+        Route::post('parts', [PartController::class, 'mark'])->name('parts.mark');
+        Route::get('parts.csv', [PartController::class, 'csv'])->name('parts.csv');
         Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');
         Route::post('traces', [TraceController::class, 'begin'])->name('traces.begin');
         Route::post('traces/{trace}', [TraceController::class, 'act'])->name('traces.act');
@@ -63,6 +66,6 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');
         Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
         Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
-        Route::get('{stage}', [JobController::class, 'stage'])->whereIn('stage', ['survey', 'kit', 'wire'])->name('jobs.stage');
+        Route::get('{stage}', [JobController::class, 'stage'])->whereIn('stage', ['survey', 'kit', 'wire', 'parts'])->name('jobs.stage');
     });
 });

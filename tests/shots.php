@@ -93,6 +93,8 @@ try {
     $driver->findElement(WebDriverBy::cssSelector('tr:nth-child(2) [data-figure^="Lost in"]'))->click();
     usleep(300_000);
     $shot('wire-working');
+    $open('/jobs/1/parts', 'figure svg');
+    $shot('parts');
     $open('/jobs/1/join', 'main button');
     $driver->executeScript('document.documentElement.dataset.face = "night"');
     $press('b');

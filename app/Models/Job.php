@@ -45,6 +45,12 @@ final class Job extends Model
         return $this->hasMany(Trace::class);
     }
 
+    /** @return HasMany<PartMark, $this> */
+    public function partMarks(): HasMany
+    {
+        return $this->hasMany(PartMark::class);
+    }
+
     /** @return HasMany<Proposal, $this> */
     public function proposals(): HasMany
     {

@@ -6,10 +6,12 @@ namespace App\Plans;
 
 use App\Models\Job;
 use App\Models\JoinEvent;
+use App\Models\PartMark;
 use App\Models\Revision;
 use App\Models\User;
 use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Work;
+use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
 
 /** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
@@ -24,7 +26,8 @@ final readonly class Workshop
     {
         $results = $this->solutions->of($plan);
 
-        return new Work($plan, $results, $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan, $results, $scene), isset($plan->scenes[$scene ?? '']) ? $scene : null, $open);
+        return new Work($plan, $results, $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan, $results, $scene), isset($plan->scenes[$scene ?? '']) ? $scene : null, $open,
+            $job->partMarks()->get()->mapWithKeys(static fn (PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])->all(), now()->format('Y-m-d'));
     }
 
     /**

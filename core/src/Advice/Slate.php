@@ -49,6 +49,8 @@ final readonly class Slate
             }
         }
 
+        array_push($findings, ...PartsDesk::findings($work));
+
         return Finding::worstFirst($findings);
     }
 

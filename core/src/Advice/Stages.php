@@ -10,7 +10,7 @@ use EmberDusk\Workings\Finding;
 final readonly class Stages
 {
     /** Number (its key on the keyboard) and name of every stage that there is. */
-    public const ALL = ['survey' => [1, 'Survey'], 'kit' => [2, 'Kit'], 'wire' => [3, 'Wire'], 'join' => [7, 'Join'], 'handover' => [9, 'Hand over']];
+    public const ALL = ['survey' => [1, 'Survey'], 'kit' => [2, 'Kit'], 'wire' => [3, 'Wire'], 'parts' => [4, 'Parts'], 'join' => [7, 'Join'], 'handover' => [9, 'Hand over']];
 
     /**
      * @param  list<Finding>  $findings
@@ -23,6 +23,7 @@ final readonly class Stages
             'survey' => array_filter($plan->places, static fn ($p): bool => trim($p->notes) !== '') !== [],
             'kit' => $plan->kit !== [],
             'wire' => $plan->cables !== [],
+            'parts' => array_filter($work->marks, static fn ($m): bool => $m->state !== '') !== [],
             'join' => $work->joined !== [],
         ];
         $stages = [];

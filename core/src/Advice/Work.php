@@ -6,6 +6,7 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Trouble;
@@ -17,10 +18,12 @@ final readonly class Work
      * @param  array<string, RunResult|FixtureResult|Trouble>  $results  by run and by fitting
      * @param  array<string, array<string, RunResult|FixtureResult|Trouble>>  $scenes  likewise, by scene
      * @param  list<string>  $joined  controllers
+     * @param  array<string, Mark>  $marks  how far parts are, by the part's key
+     * @param  string  $today  YYYY-MM-DD
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
      */
-    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [])
+    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '')
     {
     }
 

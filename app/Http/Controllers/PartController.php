@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\PartRequest;
+use App\Models\Job;
+use App\Models\User;
+use App\Plans\Revisions;
+use App\Plans\Workshop;
+use EmberDusk\Advice\PartsDesk;
+use EmberDusk\Formats\Csv;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Marks of the parts list, and the list for a spreadsheet. */
+final readonly class PartController
+{
+    public function __construct(private Workshop $workshop)
+    {
+    }
+
+    public function mark(PartRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        DB::transaction(static fn () => $job->partMarks()->updateOrCreate(['part' => $request->string('part')->toString()],
+            ['state' => (string) $request->validated('state'), 'arrives' => $request->validated('state') === 'ordered' ? $request->validated('arrives') : null, 'user_id' => $user->id]));
+
+        return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'parts'));
+    }
+
+    public function csv(Job $job): Response
+    {
+        return new Response(Csv::write(PartsDesk::rows($this->workshop->work($job, Revisions::newest($job)->plan()))), 200,
+            ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'-parts.csv"']);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Parts;
+
+/** A cut list: stock lengths with the pieces that are cut from each, in millimetres. */
+final readonly class Cuts
+{
+    /**
+     * @param  list<array{int, list<int>}>  $lengths  stock length and its pieces
+     * @param  int  $bought  how many of them are bought
+     * @param  bool  $proven  whether no fewer would do
+     * @param  int  $joints  pieces that are made of more than one
+     */
+    public function __construct(public array $lengths, public int $bought, public bool $proven, public int $joints = 0)
+    {
+    }
+
+    /** Millimetres that are left over. */
+    public function waste(): int
+    {
+        return array_sum(array_map(static fn (array $l): int => $l[0] - array_sum($l[1]), $this->lengths));
+    }
+}
