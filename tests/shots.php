@@ -84,12 +84,14 @@ try {
     $driver->executeScript("document.getElementById('supplies').scrollIntoView({block: 'center'})");
     usleep(300_000);
     $shot('wire-scene');
-    $driver->executeScript('document.activeElement.blur()');
-    $press('d', 1_200_000);
-    $shot('wire-beside');
-    $press(Key::ESCAPE);
     $driver->findElement(WebDriverBy::cssSelector('select[aria-label=Scene] option:nth-child(1)'))->click();
     usleep(600_000);
+    $driver->executeScript('document.activeElement.blur()');
+    $press('d', 1_200_000);
+    $driver->findElement(WebDriverBy::cssSelector('[role=dialog] select option:last-child'))->click();
+    usleep(900_000);
+    $shot('wire-beside');
+    $press(Key::ESCAPE);
     $driver->findElement(WebDriverBy::cssSelector('tr:nth-child(2) [data-figure^="Lost in"]'))->click();
     usleep(300_000);
     $shot('wire-working');

@@ -59,7 +59,7 @@ const stops = (of: Desk | null) => of?.findings.filter((f) => f.severity === 'st
 <template>
     <DialogBox :open="open" title="Two layouts side by side" wide @close="emit('close')">
         <label v-if="!proposed && history.length" class="mb-3 block">Beside what is drawn now
-            <select v-model.number="number" class="pick ml-2" @change="earlier(number)"><option v-for="line in history" :key="line.number" :value="line.number">{{ line.number }}, after: {{ line.words }}</option></select>
+            <select v-model.number="number" class="pick ml-2 !max-w-[560px]" @change="earlier(number)"><option v-for="line in history" :key="line.number" :value="line.number">{{ line.number }}, after: {{ line.words }}</option></select>
         </label>
         <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
         <p v-else-if="!proposed && history.length === 0">There is no earlier state yet: change something first.</p>

@@ -64,7 +64,8 @@ const shortcuts = [
                         <tr v-for="part in group.rows" :key="part.key" :data-part="part.key" class="border-b border-rule2 align-top">
                             <th scope="row" class="py-1 pr-4 font-normal">
                                 {{ part.name }}
-                                <details class="text-[13px] text-ink2"><summary class="dotted w-fit cursor-pointer">{{ part.why.length === 1 ? part.why[0] : `for ${part.why.length} things` }}</summary><ul v-if="part.why.length > 1"><li v-for="why in part.why" :key="why">{{ why }}</li></ul></details>
+                                <p v-if="part.why.length === 1" class="text-[13px] text-ink2">{{ part.why[0] }}</p>
+                                <details v-else class="text-[13px] text-ink2"><summary class="dotted w-fit cursor-pointer">for {{ part.why.length }} things</summary><ul><li v-for="why in part.why" :key="why">{{ why }}</li></ul></details>
                             </th>
                             <td class="fig whitespace-nowrap pr-4 text-right">{{ part.count }} <span class="unit">{{ part.unit }}</span><span v-if="part.spare" class="block text-[12px] text-ink2">+ {{ part.spare }} spare</span></td>
                             <td class="fig pr-4 text-right">{{ part.buy }}</td>
