@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BuildController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\JobController;
@@ -56,6 +57,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('proposals', [ProposalController::class, 'store'])->name('proposals.store');
         Route::get('proposals/{proposal}', [ProposalController::class, 'show'])->name('proposals.show');
         Route::post('proposals/{proposal}/stop', [ProposalController::class, 'stop'])->name('proposals.stop');
+        Route::post('build/tick', [BuildController::class, 'tick'])->name('build.tick');
+        Route::post('build/visit', [BuildController::class, 'visit'])->name('build.visit');
+        Route::get('build.ics', [BuildController::class, 'calendar'])->name('build.calendar');
         Route::post('parts', [PartController::class, 'mark'])->name('parts.mark');
         Route::get('parts.csv', [PartController::class, 'csv'])->name('parts.csv');
         Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');
@@ -66,6 +70,6 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');
         Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
         Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
-        Route::get('{stage}', [JobController::class, 'stage'])->whereIn('stage', ['survey', 'kit', 'wire', 'parts'])->name('jobs.stage');
+        Route::get('{stage}', [JobController::class, 'stage'])->whereIn('stage', ['survey', 'kit', 'wire', 'parts', 'build'])->name('jobs.stage');
     });
 });

@@ -87,7 +87,7 @@ try {
     $driver->findElement(WebDriverBy::cssSelector('select[aria-label=Scene] option:nth-child(1)'))->click();
     usleep(600_000);
     $driver->executeScript('document.activeElement.blur()');
-    $press('d', 1_200_000);
+    $press('t', 1_200_000);
     $driver->findElement(WebDriverBy::cssSelector('[role=dialog] select option:last-child'))->click();
     usleep(900_000);
     $shot('wire-beside');
@@ -97,6 +97,8 @@ try {
     $shot('wire-working');
     $open('/jobs/1/parts', 'figure svg');
     $shot('parts');
+    $open('/jobs/1/build', 'main svg');
+    $shot('build');
     $open('/jobs/1/join', 'main button');
     $driver->executeScript('document.documentElement.dataset.face = "night"');
     $press('b');

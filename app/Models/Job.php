@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * A job of a crew. Name and client are copies from its newest plan, so that lists need not open it.
@@ -43,6 +44,18 @@ final class Job extends Model
     public function traces(): HasMany
     {
         return $this->hasMany(Trace::class);
+    }
+
+    /** @return HasMany<Tick, $this> */
+    public function ticks(): HasMany
+    {
+        return $this->hasMany(Tick::class);
+    }
+
+    /** @return HasOne<Visit, $this> */
+    public function visit(): HasOne
+    {
+        return $this->hasOne(Visit::class);
     }
 
     /** @return HasMany<PartMark, $this> */

@@ -54,7 +54,7 @@ final class WireTest extends BrowserTestCase
     {
         $this->press('b');
         $this->find('[data-feed=f2]');
-        $this->press('d');
+        $this->press('t');
         $this->see('Two layouts side by side');
         $this->see('As in revision');
         $this->eventually(fn (): bool => preg_match('/even 0\.8\d, fed at 2.*even 0\.\d\d, fed at 1/s', $this->text()) === 1, 'the two layouts are not told apart');

@@ -106,6 +106,22 @@ final class CommandsTest extends TestCase
         self::assertSame(2, Artisan::call('ember:advise', ['file' => $this->demo(), '--keep' => ['colour']]));
     }
 
+    public function test_parts_prints_the_list_and_the_cuts(): void
+    {
+        self::assertStringContainsString('Profile,"Flat profile, 2 m",18,m,0,9,58.50', $this->printed('ember:parts', 0));
+        $json = json_decode($this->printed('ember:parts', 0, ['--json' => true]), true);
+        self::assertIsArray($json);
+        self::assertSame(9, array_column($json['cuts'], 'bought', 'kit')['profile-flat']);
+    }
+
+    public function test_build_prints_a_calendar(): void
+    {
+        $said = $this->printed('ember:build', 0, ['--start' => '2026-11-30', '--people' => '2']);
+        self::assertStringStartsWith("BEGIN:VCALENDAR\r\n", $said);
+        self::assertStringContainsString('DTSTART:20261130T080000', $said);
+        self::assertSame(2, Artisan::call('ember:build', ['file' => $this->demo(), '--start' => 'soon']));
+    }
+
     public function test_join_prints_the_order_and_rehearse_the_log(): void
     {
         $order = json_decode($this->printed('ember:join', 0, ['--json' => true]), true);

@@ -24,6 +24,7 @@ final readonly class Desk
             'survey' => [SurveyDesk::picture($work), SurveyDesk::ledger($work)],
             'kit' => [KitDesk::picture($work), KitDesk::ledger($work)],
             'wire' => [WireDesk::picture($work), WireDesk::ledger($work)],
+            'build' => [BuildDesk::picture($work), BuildDesk::ledger($work)],
             'parts' => [PartsDesk::picture($work), PartsDesk::ledger($work)],
             'join', 'handover' => [null, WireDesk::ledger($work)],
             default => throw new Trouble("There is no stage “{$stage}”."),
@@ -42,6 +43,7 @@ final readonly class Desk
             'kit' => $stage === 'kit' ? $picture : null,
             'wire' => $stage === 'wire' ? $picture : null,
             'parts' => $stage === 'parts' ? $picture : null,
+            'build' => $stage === 'build' ? $picture : null,
         ];
     }
 }

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Build\Step;
+use EmberDusk\Build\Steps;
+use EmberDusk\Parts\Mark;
 use EmberDusk\Workings\Finding;
 
 /** The stages of a job and how far each is: unlit, glowing (open points), lit (done). */
 final readonly class Stages
 {
     /** Number (its key on the keyboard) and name of every stage that there is. */
-    public const ALL = ['survey' => [1, 'Survey'], 'kit' => [2, 'Kit'], 'wire' => [3, 'Wire'], 'parts' => [4, 'Parts'], 'join' => [7, 'Join'], 'handover' => [9, 'Hand over']];
+    public const ALL = ['survey' => [1, 'Survey'], 'kit' => [2, 'Kit'], 'wire' => [3, 'Wire'], 'parts' => [4, 'Parts'], 'build' => [5, 'Build'], 'join' => [7, 'Join'], 'handover' => [9, 'Hand over']];
 
     /**
      * @param  list<Finding>  $findings
@@ -23,20 +26,26 @@ final readonly class Stages
             'survey' => array_filter($plan->places, static fn ($p): bool => trim($p->notes) !== '') !== [],
             'kit' => $plan->kit !== [],
             'wire' => $plan->cables !== [],
-            'parts' => array_filter($work->marks, static fn ($m): bool => $m->state !== '') !== [],
+            'parts' => array_filter($work->marks, static fn (Mark $m): bool => $m->state !== '') !== [],
+            'build' => $work->visit->ticks !== [],
             'join' => $work->joined !== [],
         ];
         $stages = [];
         $allLit = true;
         foreach (self::ALL as $id => [$number, $name]) {
-            $open = count(array_filter($findings, static fn (Finding $f): bool => $f->place->stage === $id));
+            $open = count(array_filter($findings, static fn (Finding $f): bool => $f->place->stage === $id)) + match (true) {
+                $id === 'parts' && $begun[$id] => count(array_filter($work->marks, static fn (Mark $m): bool => $m->missing())),
+                $id === 'build' && $begun[$id] => count(array_filter(Steps::of($plan), static fn (Step $s): bool => ! isset($work->visit->ticks[$s->id]))),
+                default => 0,
+            };
             $state = match (true) {
                 $id === 'handover' => $allLit ? 'lit' : 'unlit',
                 ! $begun[$id] => 'unlit',
                 $open > 0 => 'glowing',
                 default => 'lit',
             };
-            $allLit = $allLit && $state === 'lit';
+            // Who keeps no list of parts and ticks no steps may hand over all the same.
+            $allLit = $allLit && ($state === 'lit' || ($state === 'unlit' && in_array($id, ['parts', 'build'], true)));
             $stages[] = ['id' => $id, 'number' => $number, 'name' => $name, 'state' => $state, 'open' => $open];
         }
 

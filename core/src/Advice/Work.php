@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Build\Visit;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Parts\Mark;
@@ -23,7 +24,7 @@ final readonly class Work
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
      */
-    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '')
+    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '', public Visit $visit = new Visit)
     {
     }
 

@@ -64,8 +64,10 @@ final readonly class PartsList
             $kit = $plan->kit[$id] ?? $shelf->find($id);
             $written = new Fields($kit->written ?? []);
             $stock = $written->numberOrNull('reelMetres') ?? $written->numberOrNull('stockMetres') ?? self::REEL;
-            $cuts[] = $cut = StockCut::of($id, $kit?->entry->name() ?? $id, (int) round(1000 * $stock), $pieces, true);
             $strip = $plan->strip($id);
+            // A reel is cut at its marks only: what is behind the last one is lost.
+            $stock = $strip === null ? $stock : floor($stock / $strip->pitch + 1e-9) * $strip->pitch;
+            $cuts[] = $cut = StockCut::of($id, $kit?->entry->name() ?? $id, (int) round(1000 * $stock), $pieces, true);
             $wanted->add($strip === null ? null : $shelf->find(self::SOLDERED), 'Joint', $cut->joints * (count($strip->channels ?? []) + 1.0), 'piece', "{$cut->name}: reels are joined at ".$cut->joints.' places', true);
         }
 

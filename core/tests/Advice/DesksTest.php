@@ -9,11 +9,15 @@ use EmberDusk\Advice\Gauge;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\Stages;
 use EmberDusk\Advice\Work;
+use EmberDusk\Build\Step;
+use EmberDusk\Build\Steps;
+use EmberDusk\Build\Visit;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Parts;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Handover\Sheet;
+use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -50,9 +54,17 @@ final class DesksTest extends TestCase
     public function test_the_lamps_go_from_unlit_by_glowing_to_lit(): void
     {
         $empty = new Plan('New', '', places: ['room' => new Place('room', 'Room', '')]);
-        self::assertSame(['survey' => 'unlit', 'kit' => 'unlit', 'wire' => 'unlit', 'join' => 'unlit', 'handover' => 'unlit'], self::lamps(self::work($empty)));
-        self::assertSame(['survey' => 'lit', 'kit' => 'lit', 'wire' => 'glowing', 'join' => 'unlit', 'handover' => 'unlit'], self::lamps(self::work(Demo::plan())));
-        self::assertSame(['survey' => 'lit', 'kit' => 'lit', 'wire' => 'lit', 'join' => 'lit', 'handover' => 'lit'], self::lamps(self::work(self::good(), ['c1'])));
+        self::assertSame(['survey' => 'unlit', 'kit' => 'unlit', 'wire' => 'unlit', 'parts' => 'unlit', 'build' => 'unlit', 'join' => 'unlit', 'handover' => 'unlit'], self::lamps(self::work($empty)));
+        self::assertSame(['survey' => 'lit', 'kit' => 'lit', 'wire' => 'glowing', 'parts' => 'unlit', 'build' => 'unlit', 'join' => 'unlit', 'handover' => 'unlit'], self::lamps(self::work(Demo::plan())));
+        self::assertSame(['survey' => 'lit', 'kit' => 'lit', 'wire' => 'lit', 'parts' => 'unlit', 'build' => 'unlit', 'join' => 'lit', 'handover' => 'lit'], self::lamps(self::work(self::good(), ['c1'])));
+    }
+
+    public function test_parts_and_build_glow_until_all_is_here_and_done(): void
+    {
+        $of = static fn (array $marks, array $ticks): array => array_intersect_key(self::lamps(new Work(self::good(), self::work(self::good())->results, Demo::shelf(), ['c1'], marks: $marks, visit: new Visit(1, '', $ticks))), ['parts' => 1, 'build' => 1, 'handover' => 1]);
+        $steps = array_map(static fn (Step $s): string => $s->id, Steps::of(self::good()));
+        self::assertSame(['parts' => 'glowing', 'build' => 'glowing', 'handover' => 'unlit'], $of(['supply-24-240' => new Mark('ordered', '2099-01-01')], [$steps[0] => 10]));
+        self::assertSame(['parts' => 'lit', 'build' => 'lit', 'handover' => 'lit'], $of(['supply-24-240' => new Mark('here')], array_fill_keys($steps, 10)));
     }
 
     public function test_a_finished_job_has_an_empty_slate(): void

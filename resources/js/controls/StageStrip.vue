@@ -14,9 +14,11 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
             :aria-current="stage.id === here ? 'page' : undefined"
         >
             <StageLamp :state="stage.state" />
-            <span class="whitespace-nowrap">{{ stage.name }}</span>
-            <span class="state">{{ stage.open ? `${stage.open} open` : said[stage.state] }}</span>
-            <kbd v-if="!small">{{ stage.number }}</kbd>
+            <span class="words">
+                <span class="whitespace-nowrap">{{ stage.name }}</span>
+                <span class="state">{{ stage.open ? `${stage.open} open` : said[stage.state] }}</span>
+            </span>
+            <kbd v-if="!small" class="ml-auto">{{ stage.number }}</kbd>
         </Link>
     </nav>
 </template>
@@ -36,7 +38,7 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
     display: flex;
     align-items: center;
     gap: 8px;
-    padding: 0 16px;
+    padding: 0 14px;
     font-weight: 560;
     color: var(--ink-2);
     min-width: 0;
@@ -92,8 +94,12 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
 .seg.now :deep(svg) {
     color: var(--copper);
 }
+.words {
+    display: flex;
+    flex-direction: column;
+    line-height: 1.2;
+}
 .state {
-    margin-left: auto;
     font-size: 12px;
     font-weight: 450;
     white-space: nowrap;

@@ -74,7 +74,7 @@ const shortcuts = computed(() => [
     { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
     { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
     { key: 'p', what: 'Propose the cheapest wiring', act: () => (proposed.value = current() ?? '') },
-    { key: 'd', what: 'Two layouts side by side', act: () => compare(null) },
+    { key: 't', what: 'Two layouts side by side', act: () => compare(null) },
     { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
     { key: 'r', what: 'Go to the ribbon, to read along it', act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus() },
@@ -96,7 +96,7 @@ const things = computed(() => [{ what: 'Limits of the job', where: 'wire', act: 
                     <option v-for="s in desk.wire?.scenes ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
                 </select></label>
                 <button v-if="desk.wire?.dimmed.length" type="button" class="text-ink2" @click="((edited = store.scene.value), (scening = true))">{{ store.scene.value ? 'Change it' : 'New scene' }}</button>
-                <button type="button" class="text-ink2" @click="compare(null)">Side by side <kbd>D</kbd></button>
+                <button type="button" class="text-ink2" @click="compare(null)">Side by side <kbd>T</kbd></button>
                 <button type="button" class="text-ink2" @click="limits = true">Limits <kbd>I</kbd></button>
             </div>
             <LightKey class="ml-auto" :colours="wired[0]?.colours ?? []" />

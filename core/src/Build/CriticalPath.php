@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Build;
+
+use EmberDusk\Workings\Trouble;
+
+/** The longest way through the steps, waits counted: how early each can begin, how late it may, in minutes from the start. */
+final readonly class CriticalPath
+{
+    /**
+     * @param  array<string, int>  $earliest  begin, by step
+     * @param  array<string, int>  $latest  begin that delays nothing
+     * @param  int  $length  minutes of the whole
+     */
+    private function __construct(public array $earliest, public array $latest, public int $length)
+    {
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     *
+     * @throws Trouble when steps wait for each other in a circle, or for one that is not there
+     */
+    public static function of(array $steps): self
+    {
+        $byId = [];
+        foreach ($steps as $step) {
+            $byId[$step->id] = $step;
+        }
+        $order = self::order($byId);
+        $earliest = [];
+        foreach ($order as $id) {
+            $earliest[$id] = max([0, ...array_map(static fn (string $b): int => $earliest[$b] + $byId[$b]->minutes + $byId[$b]->wait, $byId[$id]->after)]);
+        }
+        $length = max([0, ...array_map(static fn (Step $s): int => $earliest[$s->id] + $s->minutes + $s->wait, $steps)]);
+        $latest = [];
+        foreach (array_reverse($order) as $id) {
+            $next = array_filter($byId, static fn (Step $s): bool => in_array($id, $s->after, true));
+            $latest[$id] = min([$length, ...array_map(static fn (Step $s): int => $latest[$s->id], array_values($next))]) - $byId[$id]->minutes - $byId[$id]->wait;
+        }
+
+        return new self($earliest, $latest, $length);
+    }
+
+    public function critical(string $step): bool
+    {
+        return $this->earliest[$step] === $this->latest[$step];
+    }
+
+    /**
+     * @param  array<string, Step>  $steps
+     * @return list<string> ids, each after those that it waits for
+     */
+    private static function order(array $steps): array
+    {
+        $order = [];
+        $left = $steps;
+        while ($left !== []) {
+            $ready = array_filter($left, static fn (Step $s): bool => array_intersect($s->after, array_keys($left)) === []);
+            if ($ready === []) {
+                throw Trouble::at('/steps', 'These steps wait for each other in a circle: '.implode(', ', array_map(static fn (Step $s): string => $s->title, $left)).'. Take one of the waits away.');
+            }
+            foreach ($ready as $id => $step) {
+                foreach ($step->after as $before) {
+                    if (! isset($steps[$before])) {
+                        throw Trouble::at('/steps', "“{$step->title}” waits for a step that is not there, {$before}.");
+                    }
+                }
+                $order[] = $id;
+                unset($left[$id]);
+            }
+        }
+
+        return $order;
+    }
+}

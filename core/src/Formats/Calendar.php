@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Formats;
+
+/** iCalendar after RFC 5545: CRLF, lines folded at 75 octets, text escaped. Times are local to whoever reads it. */
+final readonly class Calendar
+{
+    private const FOLD = 74;
+
+    /** @param  list<array{uid: string, from: string, to: string, title: string, text: string, place: string}>  $events  times as YYYYMMDDTHHMMSS */
+    public static function write(array $events, string $stamp): string
+    {
+        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Ember Dusk//Build//EN', 'CALSCALE:GREGORIAN'];
+        foreach ($events as $e) {
+            array_push($lines, 'BEGIN:VEVENT', 'UID:'.self::text($e['uid']), "DTSTAMP:{$stamp}", "DTSTART:{$e['from']}", "DTEND:{$e['to']}", 'SUMMARY:'.self::text($e['title']), 'LOCATION:'.self::text($e['place']), 'DESCRIPTION:'.self::text($e['text']), 'END:VEVENT');
+        }
+
+        return implode("\r\n", array_map(self::folded(...), [...$lines, 'END:VCALENDAR']))."\r\n";
+    }
+
+    private static function text(string $text): string
+    {
+        return strtr($text, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\r\n" => '\\n', "\n" => '\\n']);
+    }
+
+    private static function folded(string $line): string
+    {
+        $parts = [];
+        while (strlen($line) > self::FOLD) {
+            // No character is torn: UTF-8 goes on with bytes 10xxxxxx.
+            for ($cut = self::FOLD; (ord($line[$cut]) & 0xC0) === 0x80; $cut--);
+            $parts[] = substr($line, 0, $cut);
+            $line = ' '.substr($line, $cut);
+        }
+
+        return implode("\r\n", [...$parts, $line]);
+    }
+}

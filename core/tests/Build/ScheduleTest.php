@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Build;
+
+use EmberDusk\Advice\BuildDesk;
+use EmberDusk\Advice\Work;
+use EmberDusk\Build\CriticalPath;
+use EmberDusk\Build\Schedule;
+use EmberDusk\Build\Slot;
+use EmberDusk\Build\Step;
+use EmberDusk\Build\Steps;
+use EmberDusk\Build\Visit;
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Schema;
+use EmberDusk\Parts\Mark;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Workings\Trouble;
+use PHPUnit\Framework\TestCase;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Reader;
+
+/** Critical path against a worked textbook network and against every path tried; schedules against their own rules; the calendar read back. */
+final class ScheduleTest extends TestCase
+{
+    /** @param  list<string>  $after */
+    private static function step(string $id, int $minutes, array $after = [], int $wait = 0, int $people = 1): Step
+    {
+        return new Step($id, 'Room', "Step {$id}", '', $minutes, $people, [], '', $after, $wait);
+    }
+
+    /**
+     * The building project of Hillier and Lieberman, Introduction to Operations Research (from memory): fourteen activities, 44
+     * weeks, critical A B C E F J L N; I may begin two weeks later and M four.
+     */
+    public function test_a_worked_textbook_network(): void
+    {
+        $project = ['A' => [2, []], 'B' => [4, ['A']], 'C' => [10, ['B']], 'D' => [6, ['C']], 'E' => [4, ['C']], 'F' => [5, ['E']], 'G' => [7, ['D']], 'H' => [9, ['E', 'G']], 'I' => [7, ['C']], 'J' => [8, ['F', 'I']], 'K' => [4, ['J']], 'L' => [5, ['J']], 'M' => [2, ['H']], 'N' => [6, ['K', 'L']]];
+        $path = CriticalPath::of(array_map(static fn (string $id, array $of): Step => self::step($id, $of[0], $of[1]), array_keys($project), array_values($project)));
+        self::assertSame(44, $path->length);
+        self::assertSame(['A', 'B', 'C', 'E', 'F', 'J', 'L', 'N'], array_values(array_filter(array_keys($project), $path->critical(...))));
+        self::assertSame([2, 4, 1], [$path->latest['I'] - $path->earliest['I'], $path->latest['M'] - $path->earliest['M'], $path->latest['K'] - $path->earliest['K']]);
+    }
+
+    public function test_the_longest_way_is_the_longest_of_all_ways(): void
+    {
+        mt_srand(12);
+        for ($case = 0; $case < 40; $case++) {
+            $steps = [];
+            for ($n = 0; $n < 9; $n++) {
+                $steps[] = self::step("s{$n}", mt_rand(1, 60), array_map(static fn (int $b): string => "s{$b}", array_keys(array_filter(array_fill(0, $n, 0), static fn (): bool => mt_rand(0, 2) === 0))), mt_rand(0, 3) === 0 ? mt_rand(1, 90) : 0);
+            }
+            $byId = array_combine(array_map(static fn (Step $s): string => $s->id, $steps), $steps);
+            $walk = static function (string $id) use (&$walk, $byId): int {
+                return $byId[$id]->minutes + $byId[$id]->wait + max([0, ...array_map($walk, $byId[$id]->after)]);
+            };
+            self::assertSame(max(array_map($walk, array_keys($byId))), CriticalPath::of($steps)->length, "case {$case}");
+        }
+    }
+
+    public function test_steps_in_a_circle_are_named(): void
+    {
+        $this->expectException(Trouble::class);
+        $this->expectExceptionMessage('in a circle: Step a, Step b');
+        CriticalPath::of([self::step('a', 5, ['b']), self::step('b', 5, ['a']), self::step('c', 5)]);
+    }
+
+    public function test_a_schedule_keeps_its_own_rules(): void
+    {
+        $steps = Steps::of(JobFile::read(Demo::file('observatory')));
+        foreach ([1, 2] as $people) {
+            $schedule = Schedule::of($steps, $people, '2026-11-27', ['cable-3x15' => '2026-12-02']);
+            self::assertCount(count($steps), $schedule->slots);
+            $at = [];
+            $busy = [];
+            foreach ($schedule->slots as $slot) {
+                self::assertLessThanOrEqual(5, (int) date('N', (int) strtotime($slot->day)));
+                self::assertLessThanOrEqual(Schedule::DAY, $slot->to);
+                foreach ($slot->step->after as $before) {
+                    self::assertGreaterThanOrEqual([$at[$before]->day, $at[$before]->to], [$slot->day, $slot->from], $slot->step->id);
+                }
+                foreach ($slot->people as $person) {
+                    self::assertGreaterThanOrEqual($busy[$person] ?? '', "{$slot->day} ".sprintf('%04d', $slot->from));
+                    $busy[$person] = "{$slot->day} ".sprintf('%04d', $slot->to);
+                }
+                self::assertCount(min($people, $slot->step->people), $slot->people);
+                $at[$slot->step->id] = $slot;
+            }
+            self::assertSame('2026-12-02', $at['cables-cove']->day, 'the cable comes on that Wednesday');
+        }
+    }
+
+    /** Silicone that was put on at the end of Monday's work has cured when Tuesday's is over, not before. */
+    public function test_curing_goes_on_at_night_and_on_sundays(): void
+    {
+        $day = static fn (string $start, int $minutes): Slot => Schedule::of([self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])], 1, $start)->slots[1];
+        $monday = $day('2026-11-23', 120);
+        self::assertSame(['2026-11-24', 120], [$monday->day, $monday->from]);
+        $friday = $day('2026-11-27', 120);
+        self::assertSame(['2026-11-30', 0], [$friday->day, $friday->from]);
+        $late = $day('2026-11-23', 470);
+        self::assertSame(['2026-11-25', 0], [$late->day, $late->from], 'half an hour does not fit into what is left of Tuesday');
+    }
+
+    public function test_damp_runs_cure_and_runs_in_profile_are_covered_last(): void
+    {
+        $plan = Demo::with(JobFile::read(Demo::file('observatory')), ['kind' => 'ChooseKit', 'run' => 'path', 'kit' => 'strip-rgbw-24']);
+        $steps = [];
+        foreach (Steps::of($plan) as $step) {
+            $steps[$step->id] = $step;
+        }
+        self::assertSame([1440, ['seal-path']], [$steps['seal-path']->wait, $steps['diffuser-path']->after]);
+        self::assertArrayNotHasKey('seal-cove', $steps);
+        self::assertStringContainsString('licensed person', $steps['isolate-lecture']->caution);
+        // Three cores at both ends of one tail.
+        self::assertSame(40, $steps['joints-cove']->minutes, '36 minutes, told in fives');
+    }
+
+    public function test_the_calendar_is_read_back_by_another_reader(): void
+    {
+        $work = new Work(JobFile::read(Demo::file('observatory')), [], Demo::shelf(), [], marks: ['cable-3x15' => new Mark('ordered', '2026-12-02')], today: '2026-11-27', visit: new Visit(2, '2026-11-27', ['isolate-lecture' => 12]));
+        Schema::check(Json::object(Json::compact(BuildDesk::picture($work))), 'responses#/$defs/buildPicture');
+        $text = BuildDesk::calendar($work, '20261125T120000Z');
+        foreach (explode("\r\n", $text) as $line) {
+            self::assertLessThanOrEqual(75, strlen($line));
+        }
+        $calendar = Reader::read($text);
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate());
+        $slots = BuildDesk::picture($work)['slots'];
+        self::assertIsArray($slots);
+        $events = $calendar->select('VEVENT');
+        self::assertCount(count($slots), $events);
+        foreach (array_values($events) as $n => $event) {
+            self::assertSame($slots[$n]['title'], (string) $event->SUMMARY);
+            self::assertSame($slots[$n]['day'].sprintf(' %02d:%02d', 8 + intdiv($slots[$n]['from'], 60), $slots[$n]['from'] % 60), $event->DTSTART->getDateTime()->format('Y-m-d H:i'));
+        }
+        self::assertSame([['3 x 1.5 mm² flexible, 2026-12-02']], array_values(array_filter(array_column($slots, 'waits'))));
+    }
+}
