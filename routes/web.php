@@ -61,6 +61,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('build/visit', [BuildController::class, 'visit'])->name('build.visit');
         Route::get('build.ics', [BuildController::class, 'calendar'])->name('build.calendar');
         Route::post('parts', [PartController::class, 'mark'])->name('parts.mark');
+        Route::get('labels', [PartController::class, 'labels'])->name('parts.labels');
         Route::get('parts.csv', [PartController::class, 'csv'])->name('parts.csv');
         Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');
         Route::post('traces', [TraceController::class, 'begin'])->name('traces.begin');

@@ -11,11 +11,14 @@ use App\Plans\Revisions;
 use App\Plans\Workshop;
 use EmberDusk\Advice\PartsDesk;
 use EmberDusk\Formats\Csv;
+use EmberDusk\Parts\Labels;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Inertia\Inertia;
+use Inertia\Response as Page;
 
 /** Marks of the parts list, and the list for a spreadsheet. */
 final readonly class PartController
@@ -30,6 +33,11 @@ final readonly class PartController
             ['state' => (string) $request->validated('state'), 'arrives' => $request->validated('state') === 'ordered' ? $request->validated('arrives') : null, 'user_id' => $user->id]));
 
         return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'parts'));
+    }
+
+    public function labels(Job $job): Page
+    {
+        return Inertia::render('Labels', ['job' => $job->id, 'name' => $job->name, 'labels' => Labels::of(Revisions::newest($job)->plan())]);
     }
 
     public function csv(Job $job): Response

@@ -9,6 +9,7 @@ use EmberDusk\Advice\Work;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
+use EmberDusk\Parts\Labels;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
@@ -63,6 +64,18 @@ final class PartsListTest extends TestCase
         self::assertSame(2.0, self::part($plan, 'consumable-silicone')->count);
         self::assertSame(12.8, round(self::part($plan, 'profile-outdoor')->count, 6));
         self::assertSame([1.0, 1, 2.0], [self::part($plan, 'fuse-10')->count, self::part($plan, 'fuse-10')->spare, self::part($plan, 'fuse-10')->buy]);
+    }
+
+    public function test_every_end_has_a_label_that_says_where_the_other_is(): void
+    {
+        $plan = JobFile::read(Demo::file('observatory'));
+        $labels = Labels::of($plan);
+        $legs = 5;
+        self::assertCount(count($plan->supplies) + count($plan->controllers) + 2 * count($plan->cables) + 2 * $legs, $labels);
+        $of = static fn (string $key): array => array_values(array_filter($labels, static fn (array $l): bool => $l['key'] === $key))[0]['lines'];
+        self::assertSame(['to Cove at 0.00 m', 'here: C1', '3 x 1.5 mm², 3.20 m'], $of('k2a'));
+        self::assertSame(['to C1', 'here: Cove at 0.00 m', '3 x 1.5 mm², 3.20 m'], $of('k2b'));
+        self::assertSame(['to P1', 'here: B1', '3 x 2.5 mm², Lecture room, traced'], $of('lecture-A-1'));
     }
 
     public function test_marks_are_shown_counted_and_exported(): void

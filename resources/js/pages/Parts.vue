@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3';
 import { computed, nextTick, ref } from 'vue';
 import JobFrame from '@/controls/JobFrame.vue';
 import { ask, Refusal } from '@/lib/http';
@@ -35,6 +36,7 @@ async function go(place: string): Promise<void> {
 }
 const shortcuts = [
     { key: 'm', what: 'Only what is missing', act: () => (missing.value = !missing.value) },
+    { key: 'l', what: 'Labels to print', act: () => router.visit(`/jobs/${props.answer.job}/labels`) },
     { key: 'e', what: 'List for a spreadsheet', act: () => window.open(`/jobs/${props.answer.job}/parts.csv`, '_blank') },
 ];
 </script>
@@ -52,7 +54,8 @@ const shortcuts = [
                     <h2 id="list" class="font-semibold">To buy and bring <span class="fig font-normal text-ink2">{{ shown.length }}</span></h2>
                     <label class="flex items-baseline gap-2 text-ink2">Filter <input v-model="words" class="w-40 border-b border-ink3 bg-transparent text-ink" placeholder="part, run, K2 …" /></label>
                     <label class="flex items-center gap-2"><input v-model="missing" type="checkbox" class="accent-ember" />only what is missing <kbd>M</kbd></label>
-                    <a class="act ml-auto" :href="`/jobs/${answer.job}/parts.csv`">For a spreadsheet <kbd>E</kbd></a>
+                    <Link class="act ml-auto" :href="`/jobs/${answer.job}/labels`">Labels <kbd>L</kbd></Link>
+                    <a class="act" :href="`/jobs/${answer.job}/parts.csv`">For a spreadsheet <kbd>E</kbd></a>
                 </div>
                 <p v-if="refused" role="alert" class="mt-1 text-stop">{{ refused }}</p>
                 <table class="mt-1 w-full text-left">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import BesideBox from '@/controls/BesideBox.vue';
 import CableTable from '@/controls/CableTable.vue';
 import FixtureTable from '@/controls/FixtureTable.vue';
@@ -69,6 +69,14 @@ async function go(place: string): Promise<void> {
     const field = document.querySelector<HTMLElement>(`[aria-label="Length of ${place.toUpperCase()} in metres"]`);
     (field ?? document.querySelector<HTMLElement>(feed ? `[data-feed="${feed.id}"]` : of ? `[data-run="${of.id}"] [data-feed]` : '[data-feed]'))?.focus();
 }
+/** The code on a label leads to its cable or unit. */
+onMounted(() => {
+    const place = window.location.hash.slice(1);
+    if (place) {
+        const run = runs.value.find((r) => r.supply?.id === place || r.controller?.id === place);
+        void go(run?.id ?? place);
+    }
+});
 const shortcuts = computed(() => [
     ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
     { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
