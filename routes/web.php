@@ -11,6 +11,7 @@ use App\Http\Controllers\OptionController;
 use App\Http\Controllers\PartController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\ProposalController;
+use App\Http\Controllers\QuoteController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TraceController;
@@ -61,6 +62,10 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('build/visit', [BuildController::class, 'visit'])->name('build.visit');
         Route::get('build.ics', [BuildController::class, 'calendar'])->name('build.calendar');
         Route::post('parts', [PartController::class, 'mark'])->name('parts.mark');
+        Route::get('quote', [QuoteController::class, 'html'])->name('jobs.quote');
+        Route::get('quote.pdf', [QuoteController::class, 'pdf'])->name('jobs.quote.pdf');
+        Route::get('quotes', [QuoteController::class, 'since'])->name('quotes.since');
+        Route::post('quotes', [QuoteController::class, 'give'])->name('quotes.give');
         Route::get('labels', [PartController::class, 'labels'])->name('parts.labels');
         Route::get('parts.csv', [PartController::class, 'csv'])->name('parts.csv');
         Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');

@@ -3,8 +3,12 @@
 declare(strict_types=1);
 
 use EmberDusk\Advice\Planner\Planner;
+use EmberDusk\Build\Schedule;
+use EmberDusk\Build\Steps;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Parts\CutList;
+use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
 use GuzzleHttp\Client;
@@ -88,6 +92,14 @@ $number = ((array) json_decode((string) $state->getBody(), true))['revision'];
 $row('Edit on that job', sprintf('%.0f ms', $timed(static function (int $n) use ($post, &$number): void {
     $number = $post('/jobs/3/change', ['stage' => 'wire', 'base' => $number, 'change' => ['kind' => 'SetFeeds', 'run' => 'a0', 'shares' => [0.02 + $n / 40]]])['revision'];
 })), 'median of 20 over HTTP, a feed moved each time, only its island solved; at most 150 ms');
+// Parts and the plan of work.
+mt_srand(5);
+$pieces = array_map(static fn (): int => mt_rand(3, 38) * 50, range(1, 200));
+$row('Cut list of 200 pieces', sprintf('%.2f s', $timed(static fn () => CutList::of($pieces, 2000)) / 1000), 'median of 20, warm, lengths in steps of 50 mm; at most 1 s');
+$whole = $proposal->built($proposal->parts, $shelf);
+$row('Parts of the 40-run job', sprintf('%.0f ms', $timed(static fn () => PartsList::of($whole, $shelf))), 'median of 20, warm; at most 150 ms');
+$steps = array_slice(Steps::of($whole), 0, 300);
+$row('Schedule of '.count($steps).' steps', sprintf('%.2f s', $timed(static fn () => Schedule::of($steps, 2, '2026-11-30')) / 1000), 'median of 20, warm, two people; at most 0.3 s');
 // Six options of the cove, each solved.
 $row('Six options of the 18 m cove side by side', sprintf('%.0f ms', $timed(static fn () => $ask('/jobs/1/options/cove'))), 'median of 20 over HTTP, warm, all solved anew; at most 500 ms');
 // A shelf of 5,000 entries.

@@ -58,6 +58,12 @@ final class Job extends Model
         return $this->hasOne(Visit::class);
     }
 
+    /** @return HasMany<Quote, $this> */
+    public function quotes(): HasMany
+    {
+        return $this->hasMany(Quote::class);
+    }
+
     /** @return HasMany<PartMark, $this> */
     public function partMarks(): HasMany
     {

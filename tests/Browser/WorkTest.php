@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Key;
 
 /** Parts and Build by hand: a part is ordered, the day plan waits for it, steps are ticked off. */
 final class WorkTest extends BrowserTestCase
@@ -25,6 +26,16 @@ final class WorkTest extends BrowserTestCase
         $this->choose('[data-part="hub-zigbee"] select', 'here');
         $this->eventually(fn (): bool => $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-part="hub-zigbee"]')) === [], 'what is in hand is not missing');
         $this->assertAccessible('parts');
+        $this->browser()->driver->executeScript('document.activeElement.blur()');
+        $this->press('q');
+        $this->button('Note it as given')->click();
+        $this->see('Nothing has changed since.');
+        $this->assertAccessible('quote');
+        $this->press(Key::ESCAPE);
+        $this->open('/jobs/1/labels');
+        $this->see('16 labels on 1 sheet');
+        $this->eventually(fn (): bool => count($this->browser()->driver->findElements(WebDriverBy::cssSelector('.code svg'))) === 16, 'the codes are not drawn');
+        $this->assertAccessible('labels');
         $this->open('/jobs/1/build');
         $this->see('Waits for 3 x 1.5 mm² flexible');
         self::assertGreaterThan(1, count($this->browser()->driver->findElements(WebDriverBy::cssSelector('main section h2'))), 'work goes on when the cable is here');

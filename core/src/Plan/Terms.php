@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Measure\Length;
 
-/** How a job is written and reckoned: lengths, wire sizes, currency, an hour's price, how long the light burns a day. */
+/** How a job is written and reckoned: lengths, wire sizes, currency, an hour's price, how long the light burns a day, mark-up on parts and tax as shares. */
 final readonly class Terms
 {
     public function __construct(
@@ -16,6 +16,8 @@ final readonly class Terms
         public string $currency = 'EUR',
         public float $hourRate = 40.0,
         public float $hoursADay = 4.0,
+        public float $markUp = 0.0,
+        public float $tax = 0.0,
     ) {
     }
 
@@ -28,13 +30,13 @@ final readonly class Terms
         }
 
         return new self($f->oneOf('length', [Length::METRIC, Length::IMPERIAL]), $f->oneOf('wire', ['mm2', 'awg']), $currency,
-            $f->number('hourRate', 0, 10_000), $f->number('hoursADay', 0, 24));
+            $f->number('hourRate', 0, 10_000), $f->number('hoursADay', 0, 24), $f->numberOr('markUp', 0.0, 0, 5), $f->numberOr('tax', 0.0, 0, 1));
     }
 
     /** @return array<string, string|float> */
     public function write(): array
     {
-        return ['length' => $this->length, 'wire' => $this->wire, 'currency' => $this->currency, 'hourRate' => $this->hourRate, 'hoursADay' => $this->hoursADay];
+        return ['length' => $this->length, 'wire' => $this->wire, 'currency' => $this->currency, 'hourRate' => $this->hourRate, 'hoursADay' => $this->hoursADay, 'markUp' => $this->markUp, 'tax' => $this->tax];
     }
 
     /** Unit of lengths in figures, and how many of it one metre is: feet with decimals where the job is in feet and inches. */

@@ -8,23 +8,24 @@ import DialogBox from './DialogBox.vue';
 const props = defineProps<{ open: boolean; terms: Terms }>();
 const emit = defineEmits<{ close: [] }>();
 const { desk, change, message } = useDesk();
-const form = ref({ name: '', client: '', length: 'metric', wire: 'mm2', currency: '', hourRate: '', hoursADay: '' });
+const form = ref({ name: '', client: '', length: 'metric', wire: 'mm2', currency: '', hourRate: '', hoursADay: '', markUp: '', tax: '' });
 const refused = ref('');
 
 watch(() => props.open, () => {
     const t = props.terms;
-    form.value = { name: desk.value.job, client: desk.value.client, length: t.length, wire: t.wire, currency: t.currency, hourRate: String(t.hourRate), hoursADay: String(t.hoursADay) };
+    form.value = { name: desk.value.job, client: desk.value.client, length: t.length, wire: t.wire, currency: t.currency, hourRate: String(t.hourRate), hoursADay: String(t.hoursADay), markUp: String(Math.round(1e4 * t.markUp) / 100), tax: String(Math.round(1e4 * t.tax) / 100) };
     refused.value = '';
 });
 
 async function keep(): Promise<void> {
     const { name, client, length, wire, currency } = form.value;
-    const [hourRate, hoursADay] = [readNumber(form.value.hourRate), readNumber(form.value.hoursADay)];
-    if (hourRate === null || hoursADay === null) {
-        refused.value = `“${hourRate === null ? form.value.hourRate : form.value.hoursADay}” is no number. Write one such as 40 or 4,5.`;
+    const [hourRate, hoursADay, markUp, tax] = [readNumber(form.value.hourRate), readNumber(form.value.hoursADay), readNumber(form.value.markUp), readNumber(form.value.tax)];
+    if (hourRate === null || hoursADay === null || markUp === null || tax === null) {
+        const { hourRate: a, hoursADay: b, markUp: c, tax: d } = form.value;
+        refused.value = `“${hourRate === null ? a : hoursADay === null ? b : markUp === null ? c : d}” is no number. Write one such as 40 or 4,5.`;
         return;
     }
-    const done = (await change({ kind: 'DescribeJob', name, client })) && (await change({ kind: 'SetTerms', length, wire, currency: currency.toUpperCase(), hourRate, hoursADay }));
+    const done = (await change({ kind: 'DescribeJob', name, client })) && (await change({ kind: 'SetTerms', length, wire, currency: currency.toUpperCase(), hourRate, hoursADay, markUp: markUp / 100, tax: tax / 100 }));
     if (done) {
         emit('close');
     } else {
@@ -51,6 +52,8 @@ async function keep(): Promise<void> {
             <div class="grid grid-cols-3 gap-3">
                 <label class="block">Currency <input v-model="form.currency" class="fig field" maxlength="3" /></label>
                 <label class="block">An hour costs <input v-model="form.hourRate" class="fig field" inputmode="decimal" /></label>
+                <label class="block">On parts, % <input v-model="form.markUp" class="fig field" inputmode="decimal" /></label>
+                <label class="block">Tax, % <input v-model="form.tax" class="fig field" inputmode="decimal" /></label>
                 <label class="block">Lit, hours a day <input v-model="form.hoursADay" class="fig field" inputmode="decimal" /></label>
             </div>
             <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>

@@ -4,6 +4,7 @@ import { computed, nextTick, ref } from 'vue';
 import JobFrame from '@/controls/JobFrame.vue';
 import { ask, Refusal } from '@/lib/http';
 import { provideDesk } from '@/lib/desk';
+import QuoteBox from '@/controls/QuoteBox.vue';
 import StockBars from '@/pictures/StockBars.vue';
 import type { Answer, PartRow } from '@/types/generated/responses';
 
@@ -13,6 +14,7 @@ const parts = computed(() => store.desk.value.parts);
 const words = ref('');
 const missing = ref(false);
 const refused = ref('');
+const quoting = ref(false);
 const shown = computed(() => {
     const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean);
     return (parts.value?.parts ?? []).filter((p) => (!missing.value || p.state === '' || p.state === 'ordered') && asked.every((w) => `${p.group} ${p.name} ${p.why.join(' ')}`.toLowerCase().includes(w)));
@@ -36,6 +38,7 @@ async function go(place: string): Promise<void> {
 }
 const shortcuts = [
     { key: 'm', what: 'Only what is missing', act: () => (missing.value = !missing.value) },
+    { key: 'q', what: 'Quote', act: () => (quoting.value = true) },
     { key: 'l', what: 'Labels to print', act: () => router.visit(`/jobs/${props.answer.job}/labels`) },
     { key: 'e', what: 'List for a spreadsheet', act: () => window.open(`/jobs/${props.answer.job}/parts.csv`, '_blank') },
 ];
@@ -54,7 +57,8 @@ const shortcuts = [
                     <h2 id="list" class="font-semibold">To buy and bring <span class="fig font-normal text-ink2">{{ shown.length }}</span></h2>
                     <label class="flex items-baseline gap-2 text-ink2">Filter <input v-model="words" class="w-40 border-b border-ink3 bg-transparent text-ink" placeholder="part, run, K2 …" /></label>
                     <label class="flex items-center gap-2"><input v-model="missing" type="checkbox" class="accent-ember" />only what is missing <kbd>M</kbd></label>
-                    <Link class="act ml-auto" :href="`/jobs/${answer.job}/labels`">Labels <kbd>L</kbd></Link>
+                    <button type="button" class="act ml-auto" @click="quoting = true">Quote <kbd>Q</kbd></button>
+                    <Link class="act" :href="`/jobs/${answer.job}/labels`">Labels <kbd>L</kbd></Link>
                     <a class="act" :href="`/jobs/${answer.job}/parts.csv`">For a spreadsheet <kbd>E</kbd></a>
                 </div>
                 <p v-if="refused" role="alert" class="mt-1 text-stop">{{ refused }}</p>
@@ -88,5 +92,6 @@ const shortcuts = [
             </section>
             <p v-if="parts.bare.length" class="mt-4 border-t border-rule pt-2 text-ink2">Not in the list, without a strip yet: {{ parts.bare.join(', ') }}.</p>
         </template>
+        <QuoteBox :open="quoting" :job="answer.job" :currency="parts?.currency ?? ''" @close="quoting = false" />
     </JobFrame>
 </template>

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Job;
+use App\Models\User;
+use App\Plans\Revisions;
+use App\Plans\Workshop;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use EmberDusk\Advice\Quote;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** The quote to print and as PDF, and what has changed since one was given. */
+final readonly class QuoteController
+{
+    public function __construct(private Workshop $workshop)
+    {
+    }
+
+    public function html(Job $job): View
+    {
+        $revision = Revisions::newest($job);
+        $plan = $revision->plan();
+
+        return view('quote', ['quote' => $this->quote($job), 'job' => $plan->name, 'client' => $plan->client, 'revision' => $revision->number, 'terms' => $plan->terms, 'printed' => now()->format('Y-m-d')]);
+    }
+
+    public function pdf(Job $job): Response
+    {
+        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'fontCache' => storage_path('framework/cache')]));
+        $pdf->loadHtml($this->html($job)->render());
+        $pdf->setPaper('A4');
+        $pdf->render();
+
+        return new Response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.Str::slug($job->name).'-quote.pdf"']);
+    }
+
+    public function give(Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        $quote = $this->quote($job);
+        DB::transaction(static fn () => $job->quotes()->create(['user_id' => $user->id, 'revision' => Revisions::newest($job)->number, 'total' => $quote->total, 'lines' => $quote->lines]));
+
+        return $this->since($job);
+    }
+
+    /** The quote as it would be now beside the last that was given. */
+    public function since(Job $job): JsonResponse
+    {
+        $quote = $this->quote($job);
+        $given = $job->quotes()->latest('id')->first();
+
+        return new JsonResponse(['total' => Quote::money($quote->total), 'unpriced' => $quote->unpriced,
+            'given' => $given === null ? null : ['revision' => $given->revision, 'at' => $given->created_at->format('Y-m-d'), 'total' => Quote::money($given->total), 'changes' => $quote->since($given->lines)]]);
+    }
+
+    private function quote(Job $job): Quote
+    {
+        return Quote::of($this->workshop->work($job, Revisions::newest($job)->plan()));
+    }
+}

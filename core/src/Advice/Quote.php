@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Build\Step;
+use EmberDusk\Build\Steps;
+use EmberDusk\Parts\PartsList;
+
+/** What the client is asked for: parts with the mark-up, labour by the hour, tax. Whole hundredths of the currency, so that the lines add up. */
+final readonly class Quote
+{
+    /**
+     * @param  array<string, array{what: string, count: string, cents: int}>  $lines  by part, labour last
+     * @param  list<string>  $unpriced  parts that the sum is without
+     */
+    private function __construct(public array $lines, public int $net, public int $tax, public int $total, public array $unpriced)
+    {
+    }
+
+    public static function of(Work $work): self
+    {
+        $terms = $work->plan->terms;
+        $lines = $unpriced = [];
+        foreach (PartsList::of($work->plan, $work->shelf)->parts as $part) {
+            $cost = $part->cost();
+            if ($cost === null) {
+                $unpriced[] = $part->name;
+            } elseif ($cost > 0) {
+                $lines[$part->key] = ['what' => $part->name, 'count' => sprintf('%g', max(0.0, $part->buy - $part->owned)), 'cents' => (int) round(100 * $cost * (1 + $terms->markUp))];
+            }
+        }
+        $minutes = array_sum(array_map(static fn (Step $s): int => $s->minutes * $s->people, Steps::of($work->plan)));
+        if ($minutes > 0) {
+            $lines['labour'] = ['what' => 'Labour', 'count' => sprintf('%.1f h', $minutes / 60), 'cents' => (int) round(100 * $minutes / 60 * $terms->hourRate)];
+        }
+        $net = array_sum(array_column($lines, 'cents'));
+        $tax = (int) round($net * $terms->tax);
+
+        return new self($lines, $net, $tax, $net + $tax, $unpriced);
+    }
+
+    /**
+     * Line by line what is other than in a quote that was given.
+     *
+     * @param  array<string, array{what: string, count: string, cents: int}>  $given
+     * @return list<array{what: string, then: string, now: string, difference: string}>
+     */
+    public function since(array $given): array
+    {
+        $changes = [];
+        foreach ($given + $this->lines as $key => $line) {
+            [$then, $now] = [$given[$key] ?? null, $this->lines[$key] ?? null];
+            if ($then !== $now) {
+                $changes[] = ['what' => $line['what'], 'then' => $then['count'] ?? '–', 'now' => $now['count'] ?? '–', 'difference' => sprintf('%+.2f', (($now['cents'] ?? 0) - ($then['cents'] ?? 0)) / 100)];
+            }
+        }
+
+        return $changes;
+    }
+
+    public static function money(int $cents): string
+    {
+        return sprintf('%.2f', $cents / 100);
+    }
+}

@@ -1,0 +1,42 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <title>Quote, {{ $job }}</title>
+    <style>
+        @page { margin: 18mm 16mm; }
+        body { font: 10pt/1.4 'DejaVu Sans', sans-serif; color: #2c1a2f; margin: 0 auto; max-width: 178mm; }
+        h1 { font-size: 18pt; margin: 0; }
+        .head { border-bottom: 1.5pt solid #2c1a2f; padding-bottom: 5pt; margin-bottom: 10pt; }
+        .small { font-size: 8.5pt; color: #66505f; }
+        table { width: 100%; border-collapse: collapse; }
+        tr { page-break-inside: avoid; }
+        th { text-align: left; font-weight: normal; color: #66505f; font-size: 8.5pt; }
+        td, th { padding: 3pt 6pt 3pt 0; vertical-align: top; border-bottom: .5pt solid #dccdb9; font-size: 9.5pt; }
+        .right { text-align: right; }
+        .sum td { border-bottom: 0; padding-top: 4pt; }
+        .total td { font-size: 12pt; font-weight: bold; border-top: 1.2pt solid #2c1a2f; }
+        .caution { border-top: .5pt solid #2c1a2f; margin-top: 16pt; padding-top: 5pt; font-size: 8.5pt; }
+    </style>
+</head>
+<body>
+    <div class="head">
+        <h1>Quote</h1>
+        <b>{{ $job }}</b>{{ $client === '' ? '' : ' for '.$client }}<br>
+        <span class="small">revision {{ $revision }} · {{ $printed }} · in {{ $terms->currency }}</span>
+    </div>
+    <table>
+        <tr><th>What</th><th class="right">How many</th><th class="right">{{ $terms->currency }}</th></tr>
+        @foreach ($quote->lines as $line)
+            <tr><td>{{ $line['what'] }}</td><td class="right">{{ $line['count'] }}</td><td class="right">{{ \EmberDusk\Advice\Quote::money($line['cents']) }}</td></tr>
+        @endforeach
+        <tr class="sum"><td></td><td class="right">net</td><td class="right">{{ \EmberDusk\Advice\Quote::money($quote->net) }}</td></tr>
+        <tr class="sum"><td></td><td class="right">tax {{ round(100 * $terms->tax, 2) }} %</td><td class="right">{{ \EmberDusk\Advice\Quote::money($quote->tax) }}</td></tr>
+        <tr class="total"><td></td><td class="right">in all</td><td class="right">{{ \EmberDusk\Advice\Quote::money($quote->total) }}</td></tr>
+    </table>
+    @if ($quote->unpriced !== [])
+        <p class="small">Not in the sum, no price yet: {{ implode(', ', $quote->unpriced) }}.</p>
+    @endif
+    <p class="caution">Work on mains is done by a licensed person and is not in this sum; local codes decide what it takes. Times are estimates from lengths and joints.</p>
+</body>
+</html>
