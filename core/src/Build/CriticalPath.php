@@ -35,10 +35,14 @@ final readonly class CriticalPath
             $earliest[$id] = max([0, ...array_map(static fn (string $b): int => $earliest[$b] + $byId[$b]->minutes + $byId[$b]->wait, $byId[$id]->after)]);
         }
         $length = max([0, ...array_map(static fn (Step $s): int => $earliest[$s->id] + $s->minutes + $s->wait, $steps)]);
-        $latest = [];
+        $next = $latest = [];
+        foreach ($steps as $step) {
+            foreach ($step->after as $before) {
+                $next[$before][] = $step->id;
+            }
+        }
         foreach (array_reverse($order) as $id) {
-            $next = array_filter($byId, static fn (Step $s): bool => in_array($id, $s->after, true));
-            $latest[$id] = min([$length, ...array_map(static fn (Step $s): int => $latest[$s->id], array_values($next))]) - $byId[$id]->minutes - $byId[$id]->wait;
+            $latest[$id] = min([$length, ...array_map(static fn (string $n): int => $latest[$n], $next[$id] ?? [])]) - $byId[$id]->minutes - $byId[$id]->wait;
         }
 
         return new self($earliest, $latest, $length);
@@ -58,7 +62,7 @@ final readonly class CriticalPath
         $order = [];
         $left = $steps;
         while ($left !== []) {
-            $ready = array_filter($left, static fn (Step $s): bool => array_intersect($s->after, array_keys($left)) === []);
+            $ready = array_filter($left, static fn (Step $s): bool => array_intersect_key($left, array_fill_keys($s->after, true)) === []);
             if ($ready === []) {
                 throw Trouble::at('/steps', 'These steps wait for each other in a circle: '.implode(', ', array_map(static fn (Step $s): string => $s->title, $left)).'. Take one of the waits away.');
             }

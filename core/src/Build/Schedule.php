@@ -37,33 +37,38 @@ final readonly class Schedule
     public static function of(array $steps, int $people, string $start, array $arrivals = []): self
     {
         $path = CriticalPath::of($steps);
-        $left = [];
+        $next = $open = $ready = [];
         foreach ($steps as $step) {
-            $left[$step->id] = $step;
+            $open[$step->id] = count($step->after);
+            foreach ($step->after as $before) {
+                $next[$before][] = $step;
+            }
+            if ($step->after === []) {
+                $ready[$step->id] = $step;
+            }
         }
         $free = array_fill(0, $people, 0);
         $ends = [];
         $slots = [];
         $first = new DateTimeImmutable($start);
-        while ($left !== []) {
+        while ($ready !== []) {
             $best = null;
-            foreach ($left as $step) {
-                if (array_intersect($step->after, array_keys($left)) !== []) {
-                    continue;
-                }
-                $ready = max([0, ...array_map(static fn (string $b): int => $ends[$b], $step->after), ...array_map(static fn (string $n): int => isset($arrivals[$n]) ? self::workDay($first, $arrivals[$n]) * self::DAY : 0, $step->needs)]);
+            foreach ($ready as $step) {
+                $begin = max([0, ...array_map(static fn (string $b): int => $ends[$b], $step->after), ...array_map(static fn (string $n): int => isset($arrivals[$n]) ? self::workDay($first, $arrivals[$n]) * self::DAY : 0, $step->needs)]);
                 $crew = self::crew($free, min($step->people, $people));
-                $at = self::fitting(max($ready, max([0, ...array_map(static fn (int $p): int => $free[$p], $crew)])), $step->minutes);
+                $at = self::fitting(max($begin, max([0, ...array_map(static fn (int $p): int => $free[$p], $crew)])), $step->minutes);
                 $rank = [$at, $path->latest[$step->id], $step->id];
                 if ($best === null || $rank < $best[0]) {
                     $best = [$rank, $step, $crew, $at];
                 }
             }
-            if ($best === null) {
-                break;
-            }
             [, $step, $crew, $at] = $best;
-            unset($left[$step->id]);
+            unset($ready[$step->id]);
+            foreach ($next[$step->id] ?? [] as $follows) {
+                if (--$open[$follows->id] === 0) {
+                    $ready[$follows->id] = $follows;
+                }
+            }
             foreach ($crew as $person) {
                 $free[$person] = $at + $step->minutes;
             }
