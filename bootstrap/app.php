@@ -16,6 +16,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->web(append: [HandleInertiaRequests::class]);
+        // In a change of the plan an empty text says something: no fuse, no note.
+        $middleware->convertEmptyStringsToNull([static fn (Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview')]);
         $middleware->redirectGuestsTo(static fn (): string => route('sign-in'));
         $middleware->redirectUsersTo(static fn (): string => route('home'));
     })
