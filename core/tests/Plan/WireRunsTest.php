@@ -47,11 +47,15 @@ final class WireRunsTest extends TestCase
         self::assertSame('Cove', $made->lights['c1']->name);
         self::assertSame(['f1', 'f2'], array_keys($made->feeds));
         // The tail to the first feed is as it was measured; the trunk has another length and is reckoned; the new one too.
-        self::assertFalse($made->cableTo('f1')?->reckoned ?? true);
-        self::assertSame('k2', $made->cableTo('f1')?->id);
-        self::assertTrue($made->cableTo('c1')?->reckoned ?? false);
-        self::assertSame(['k1', 2.0], [$made->cableTo('c1')?->id, $made->cableTo('c1')?->length]);
-        self::assertTrue($made->cableTo('f2')?->reckoned ?? false);
+        $tail = $made->cableTo('f1');
+        $trunk = $made->cableTo('c1');
+        self::assertNotNull($tail);
+        self::assertNotNull($trunk);
+        self::assertFalse($tail->reckoned);
+        self::assertSame('k2', $tail->id);
+        self::assertTrue($trunk->reckoned);
+        self::assertSame(['k1', 2.0], [$trunk->id, $trunk->length]);
+        self::assertTrue($made->cableTo('f2')->reckoned ?? false);
     }
 
     public function test_another_model_and_place_are_taken_and_the_switch_is_set_anew(): void
