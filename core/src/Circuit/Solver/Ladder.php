@@ -106,8 +106,8 @@ abstract class Ladder
     {
         $most = 0.0;
         foreach ($lists as $list) {
-            foreach ($list as $value) {
-                $most = max($most, abs($value));
+            if ($list !== []) {
+                $most = max(max($list), -min($list), $most);
             }
         }
 

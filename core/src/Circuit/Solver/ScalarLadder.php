@@ -49,24 +49,29 @@ final class ScalarLadder extends Ladder
 
     public function evaluate(float $part, array $start, array $end): void
     {
+        // Local names throughout: a property costs more than the arithmetic in loops of this length.
         $moved = [];
+        $step = $this->step;
         foreach ($this->d as $n => $d) {
-            $moved[] = $d + $part * $this->step[$n];
+            $moved[] = $d + $part * $step[$n];
         }
         $this->moved = $moved;
-        [$this->i, $this->g] = $this->stretch->loads[0]->evaluate($moved);
+        [$amps, $this->g] = $this->stretch->loads[0]->evaluate($moved);
+        $this->i = $amps;
         $half = $this->own * $this->perHalf;
         $full = $this->own * $this->perPitch;
         $last = count($moved) - 1;
         $in = $half * ($start[0] - $moved[0]);
         $this->startAmps = $in;
         $f = [];
-        foreach ($moved as $n => $d) {
-            $out = $n === $last ? $half * ($d - $end[0]) : $full * ($d - $moved[$n + 1]);
-            $f[] = $in - $out - $this->i[$n];
+        for ($n = 0; $n < $last; $n++) {
+            $out = $full * ($moved[$n] - $moved[$n + 1]);
+            $f[] = $in - $out - $amps[$n];
             $in = $out;
         }
-        $this->endAmps = -$in;
+        $out = $half * ($moved[$last] - $end[0]);
+        $f[] = $in - $out - $amps[$last];
+        $this->endAmps = -$out;
         $this->f = $f;
     }
 
@@ -85,25 +90,28 @@ final class ScalarLadder extends Ladder
         $right = $pivot = 0.0;
         $startStart = $half;
         $startRight = 0.0;
-        $this->pivots = $this->rights = $this->couplings = [];
+        $pivots = $rights = $couplings = [];
+        $slopes = $this->g;
         foreach ($this->f as $n => $f) {
             $after = $n === $last ? $half : $full;
             if ($n === 0) {
-                $pivot = $before + $after + $this->g[0];
+                $pivot = $before + $after + $slopes[0];
                 $right = $f;
             } else {
                 $factor = $before / $pivot;
-                $pivot = $before + $after + $this->g[$n] - $factor * $before;
+                $pivot = $before + $after + $slopes[$n] - $factor * $before;
                 $right = $f + $factor * $right;
                 $coupling *= $factor;
             }
-            $startStart -= $coupling * $coupling / $pivot;
-            $startRight += $coupling * $right / $pivot;
-            $this->pivots[] = $pivot;
-            $this->rights[] = $right;
-            $this->couplings[] = $coupling;
+            $share = $coupling / $pivot;
+            $startStart -= $coupling * $share;
+            $startRight += $right * $share;
+            $pivots[] = $pivot;
+            $rights[] = $right;
+            $couplings[] = $coupling;
             $before = $after;
         }
+        [$this->pivots, $this->rights, $this->couplings] = [$pivots, $rights, $couplings];
 
         return new Condensed([[$startStart]], [[-$coupling * $half / $pivot]], [[$half - $half * $half / $pivot]],
             [$startRight], [$half * $right / $pivot]);
@@ -116,8 +124,9 @@ final class ScalarLadder extends Ladder
         $next = $end[0];
         $after = $half;
         $step = [];
-        for ($n = count($this->d) - 1; $n >= 0; $n--) {
-            $next = ($this->rights[$n] + $this->couplings[$n] * $start[0] + $after * $next) / $this->pivots[$n];
+        [$rights, $couplings, $pivots, $first] = [$this->rights, $this->couplings, $this->pivots, $start[0]];
+        for ($n = count($pivots) - 1; $n >= 0; $n--) {
+            $next = ($rights[$n] + $couplings[$n] * $first + $after * $next) / $pivots[$n];
             $step[] = $next;
             $after = $full;
         }
@@ -127,8 +136,9 @@ final class ScalarLadder extends Ladder
     public function descent(): float
     {
         $sum = 0.0;
+        $step = $this->step;
         foreach ($this->f as $n => $f) {
-            $sum += $f * $this->step[$n];
+            $sum += $f * $step[$n];
         }
 
         return $sum;
