@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use EmberDusk\Advice\SceneSlate;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
@@ -45,7 +46,7 @@ final readonly class Solutions
      */
     public function scenes(Plan $plan, array $full, ?string $looked): array
     {
-        $even = array_filter($full, static fn (RunResult|FixtureResult|Trouble $r): bool => $r instanceof RunResult && $r->leastEven() >= $plan->limits->evenness);
+        $even = SceneSlate::settled($plan, $full);
 
         return array_map(fn (Scene $scene): array => $this->solved($plan, $scene, $scene->id === $looked ? [] : $even), $plan->scenes);
     }

@@ -4,28 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Job;
-use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
 final class BuildTest extends TestCase
 {
+    use ObservatoryJob;
     use RefreshDatabase;
-
-    private Job $job;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->job = $this->job($this->crew());
-        $this->actingAs($this->user($this->job->crew));
-    }
-
-    protected function jobFile(): string
-    {
-        return Demo::file('observatory');
-    }
 
     public function test_a_step_is_ticked_once_and_taken_back(): void
     {

@@ -4,29 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Job;
-use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
 /** Wire over the wire: a scene that is looked at, an earlier state beside the newest, empty texts that mean something. */
 final class WireTest extends TestCase
 {
+    use ObservatoryJob;
     use RefreshDatabase;
-
-    private Job $job;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->job = $this->job($this->crew());
-        $this->actingAs($this->user($this->job->crew));
-    }
-
-    protected function jobFile(): string
-    {
-        return Demo::file('observatory');
-    }
 
     /**
      * @param  array<string, mixed>  $change

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice;
 
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Place;
 use EmberDusk\Workings\Severity;
@@ -13,6 +14,17 @@ use EmberDusk\Workings\Trouble;
 /** Scenes: what is uneven in one though it is even at full, peaks above a supply's limit, and what could not be solved. */
 final readonly class SceneSlate
 {
+    /**
+     * Runs that no scene can make uneven, so that none need be solved for the slate: every channel is even at full.
+     *
+     * @param  array<string, mixed>  $full  results by run
+     * @return array<string, mixed> those of them
+     */
+    public static function settled(Plan $plan, array $full): array
+    {
+        return array_filter($full, static fn (mixed $r): bool => $r instanceof RunResult && $r->leastEven() >= $plan->limits->evenness);
+    }
+
     /** @return list<Finding> */
     public static function of(Work $work): array
     {

@@ -126,7 +126,8 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
         justify-content: center;
         gap: 2px;
         padding: 0 4px;
-        font-size: 12px;
+        font-size: 11px;
+        letter-spacing: -0.02em;
     }
     .state {
         position: absolute;

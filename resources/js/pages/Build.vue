@@ -55,8 +55,8 @@ const shortcuts = [
             <section v-for="{ day, slots } in days" :key="day" :aria-label="said(day)" class="mt-4">
                 <h2 class="font-semibold">{{ said(day) }}</h2>
                 <ol>
-                    <li v-for="slot in slots" :key="slot.id" :data-step="slot.id" class="grid grid-cols-[28px_110px_1fr_120px] items-baseline gap-x-3 border-b border-rule2 py-1.5" :class="{ 'bg-sheet': chosen === slot.id }">
-                        <input type="checkbox" class="size-5 self-center accent-ember" :checked="slot.done" :aria-label="`${slot.title} is done`" @change="tick(slot, ($event.target as HTMLInputElement).checked, slot.taken || slot.minutes)" />
+                    <li v-for="slot in slots" :key="slot.id" :data-step="slot.id" class="grid grid-cols-[32px_1fr] items-baseline gap-x-3 sm:grid-cols-[28px_110px_1fr_120px] border-b border-rule2 py-1.5" :class="{ 'bg-sheet': chosen === slot.id }">
+                        <input type="checkbox" class="row-span-3 size-7 self-center accent-ember sm:row-span-1 sm:size-5" :checked="slot.done" :aria-label="`${slot.title} is done`" @change="tick(slot, ($event.target as HTMLInputElement).checked, slot.taken || slot.minutes)" />
                         <span class="fig text-ink2">{{ clock(slot.from) }}–{{ clock(slot.to) }}</span>
                         <span>
                             <span :class="slot.done ? 'text-ink2 line-through' : 'font-semibold'">{{ slot.title }}</span> <span class="text-ink2">{{ slot.place }}{{ slot.people.length > 1 ? ', two people' : '' }}</span>
@@ -65,7 +65,7 @@ const shortcuts = [
                             <span v-if="slot.caution" class="block border-l-4 border-watch pl-2 text-[13px]">{{ slot.caution }}</span>
                             <span v-for="part in slot.waits" :key="part" class="block text-[13px] text-stop">Waits for {{ part }}</span>
                         </span>
-                        <label class="whitespace-nowrap text-right text-[13px] text-ink2">{{ slot.done ? 'took' : 'about' }}
+                        <label class="whitespace-nowrap text-[13px] text-ink2 sm:text-right">{{ slot.done ? 'took' : 'about' }}
                             <input class="fig field !w-14 !py-0 text-right" inputmode="numeric" :value="slot.taken || slot.minutes" :disabled="!slot.done" :aria-label="`Minutes that ${slot.title} took`" @change="tick(slot, true, Number(($event.target as HTMLInputElement).value) || slot.minutes)" /> min
                         </label>
                     </li>
