@@ -3,11 +3,17 @@
 declare(strict_types=1);
 
 use EmberDusk\Advice\Planner\Planner;
-use EmberDusk\Build\Schedule;
+use EmberDusk\Build\Arrangement;
+use EmberDusk\Build\Course;
+use EmberDusk\Build\Move;
+use EmberDusk\Build\Pace;
+use EmberDusk\Build\Pin;
 use EmberDusk\Build\Steps;
+use EmberDusk\Build\Visit;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Parts\CutList;
+use EmberDusk\Parts\Jointed;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
@@ -98,8 +104,14 @@ $pieces = array_map(static fn (): int => mt_rand(3, 38) * 50, range(1, 200));
 $row('Cut list of 200 pieces', sprintf('%.2f s', $timed(static fn () => CutList::of($pieces, 2000)) / 1000), 'median of 20, warm, lengths in steps of 50 mm; at most 1 s');
 $whole = $proposal->built($proposal->parts, $shelf);
 $row('Parts of the 40-run job', sprintf('%.0f ms', $timed(static fn () => PartsList::of($whole, $shelf))), 'median of 20, warm; at most 150 ms');
-$steps = array_slice(Steps::of($whole), 0, 300);
-$row('Schedule of '.count($steps).' steps', sprintf('%.2f s', $timed(static fn () => Schedule::of($steps, 2, '2026-11-30')) / 1000), 'median of 20, warm, two people; at most 0.3 s');
+$steps = array_slice(Steps::of($whole, PartsList::of($whole, $shelf), Pace::of([])), 0, 300);
+$arrangement = new Arrangement([new Visit('2026-11-30', 0, 2)]);
+$course = Course::of($steps, $arrangement, [], [], '2026-11-30');
+$row('Schedule of '.count($steps).' steps', sprintf('%.2f s', $timed(static fn () => Course::of($steps, $arrangement, [], [], '2026-11-30')) / 1000), 'median of 20, warm, two people; at most 0.3 s');
+$last = array_key_last($course->left);
+$row('What moving a step of them costs', sprintf('%.2f s', $timed(static fn () => Move::of($course, new Pin((string) $last, '2026-12-21', 0))) / 1000), 'median of 20, warm, both schedules and the soonest');
+$parted = array_map(static fn (): int => mt_rand(8, 60) * 50, range(1, 12));
+$row('Cut list of 24 pieces, 12 may be parted', sprintf('%.2f s', $timed(static fn () => Jointed::of(array_slice($pieces, 0, 12), $parted, 2000, [700])) / 1000), 'median of 20, warm, fewest joints too');
 // Six options of the cove, each solved.
 $row('Six options of the 18 m cove side by side', sprintf('%.0f ms', $timed(static fn () => $ask('/jobs/1/options/cove'))), 'median of 20 over HTTP, warm, all solved anew; at most 500 ms');
 // A shelf of 5,000 entries.

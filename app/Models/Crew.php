@@ -27,6 +27,12 @@ final class Crew extends Model
         return $this->hasMany(KitEntry::class);
     }
 
+    /** @return HasMany<Offcut, $this> */
+    public function offcuts(): HasMany
+    {
+        return $this->hasMany(Offcut::class);
+    }
+
     /** @return HasMany<User, $this> */
     public function users(): HasMany
     {

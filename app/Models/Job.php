@@ -52,10 +52,10 @@ final class Job extends Model
         return $this->hasMany(Tick::class);
     }
 
-    /** @return HasOne<Visit, $this> */
-    public function visit(): HasOne
+    /** @return HasOne<Arrangement, $this> */
+    public function arrangement(): HasOne
     {
-        return $this->hasOne(Visit::class);
+        return $this->hasOne(Arrangement::class);
     }
 
     /** @return HasMany<Quote, $this> */

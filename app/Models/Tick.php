@@ -7,13 +7,20 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A step of the work that is done.
+ * A press on a step's tick: done, or not done after all. Facts: never changed; the last by its time is what holds.
  *
  * @property int $job_id
+ * @property string $uuid given by the phone, so that one that is sent twice is one
  * @property string $step
+ * @property string $kind of EmberDusk\Build\Steps::TIMES
+ * @property bool $done
+ * @property int $table_minutes by the table of times when it was ticked
  * @property int $minutes that it took
+ * @property string $at when it was pressed, YYYY-MM-DDTHH:MM:SS.sssZ
  */
 final class Tick extends Model
 {
-    protected $fillable = ['step', 'minutes', 'user_id'];
+    protected $fillable = ['uuid', 'step', 'kind', 'done', 'table_minutes', 'minutes', 'at', 'user_id'];
+
+    protected $casts = ['done' => 'boolean', 'minutes' => 'integer', 'table_minutes' => 'integer'];
 }

@@ -8,11 +8,10 @@ use App\Models\Job;
 use App\Models\JoinEvent;
 use App\Models\PartMark;
 use App\Models\Revision;
-use App\Models\Tick;
 use App\Models\User;
 use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Visit;
+use EmberDusk\Build\Arrangement;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
 
@@ -29,7 +28,8 @@ final readonly class Workshop
         $results = $this->solutions->of($plan);
 
         return new Work($plan, $results, $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan, $results, $scene), isset($plan->scenes[$scene ?? '']) ? $scene : null, $open,
-            $job->partMarks()->get()->mapWithKeys(static fn (PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])->all(), now()->format('Y-m-d'), self::visit($job));
+            $job->partMarks()->get()->mapWithKeys(static fn (PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])->all(), now()->format('Y-m-d'),
+            $job->arrangement()->first()?->read() ?? new Arrangement, Ticks::of($job), Ticks::pace($job), Offcuts::of($job));
     }
 
     /**
@@ -48,14 +48,6 @@ final readonly class Workshop
             'redo' => $stack->words('redo'),
             'desk' => Desk::of($stage, $this->work($job, $revision->plan(), null, $scene, $open)),
         ];
-    }
-
-    private static function visit(Job $job): Visit
-    {
-        $kept = $job->visit()->first();
-        $ticks = $job->ticks()->get()->mapWithKeys(static fn (Tick $t): array => [$t->step => $t->minutes])->all();
-
-        return new Visit($kept->people ?? 1, $kept->start ?? '', $ticks);
     }
 
     /** @return list<string> controllers that a run has named */

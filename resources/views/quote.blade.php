@@ -2,6 +2,7 @@
 <html lang="en">
 <head>
     <meta charset="utf-8">
+    <link rel="icon" href="data:,">
     <title>Quote, {{ $job }}</title>
     <style>
         @page { margin: 18mm 16mm; }

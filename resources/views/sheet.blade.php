@@ -2,6 +2,7 @@
 <html lang="en">
 <head>
     <meta charset="utf-8">
+    <link rel="icon" href="data:,">
     <title>{{ $sheet['job'] }}, revision {{ $sheet['revision'] }}</title>
     <style>
         @page { margin: 16mm 15mm; }

@@ -4,52 +4,215 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
 
-/** Parts and Build by hand: a part is ordered, the day plan waits for it, steps are ticked off. */
+/** Parts and Build by hand: from the plan to quote, packed van, labels and day plan, moves on the lanes, ticks without a signal. */
 final class WorkTest extends BrowserTestCase
 {
-    public function test_a_part_is_ordered_the_plan_waits_and_steps_are_ticked(): void
+    protected function setUp(): void
     {
         $this->signIn();
+    }
+
+    public function test_the_observatory_goes_from_plan_to_packed_van(): void
+    {
         $this->open('/jobs/1/parts');
-        $this->see('no fewer would do');
+        $this->see('no fewer lengths would do');
         $this->see('without a strip yet');
         $this->choose('[data-part="cable-3x15"] select', 'ordered');
-        $this->find('[data-part="cable-3x15"] input[type=date]');
         $day = date('Y-m-d', (int) strtotime('+14 days'));
-        $this->browser()->driver->executeScript("const f = document.querySelector('[data-part=\"cable-3x15\"] input[type=date]'); f.value = '{$day}'; f.dispatchEvent(new Event('change', {bubbles: true}))");
-        $this->eventually(fn (): bool => $this->browser()->driver->executeScript("return document.querySelector('[data-part=\"cable-3x15\"] input[type=date]')?.value") === $day, 'the day is not kept');
-        $this->browser()->driver->executeScript('document.activeElement.blur()');
+        $this->date('[data-part="cable-3x15"] input[type=date]', $day);
+        $this->eventually(fn (): bool => $this->js("return document.querySelector('[data-part=\"cable-3x15\"] input[type=date]')?.value") === $day, 'the day is not kept');
+        $this->see('blocks Cove: lay cables');
+        $this->working('[data-part="profile-flat"] [data-figure="Cost"]', ['(b - o) * p', '117.00']);
+        $this->working('[data-part="connector-solder"] [data-figure="Plan asks for"]', ['a1 + a2 + a3', 'its strip is joined at 3 places']);
+        $this->find('[data-part="connector-solder"] input')->sendKeys([Key::CONTROL, 'a', Key::NULL, '6', Key::TAB]);
+        $this->eventually(fn (): bool => str_contains($this->find('[data-part="connector-solder"] [data-figure="Buy"]')->getText(), '25'), 'six to spare are not counted');
+        $this->blur();
         $this->press('m');
         $this->choose('[data-part="hub-zigbee"] select', 'here');
         $this->eventually(fn (): bool => $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-part="hub-zigbee"]')) === [], 'what is in hand is not missing');
         $this->assertAccessible('parts');
-        $this->browser()->driver->executeScript('document.activeElement.blur()');
+        $this->blur();
         $this->press('q');
         $this->button('Note it as given')->click();
         $this->see('Nothing has changed since.');
+        $this->working('[role=dialog] [data-figure="Quote"]', ['P + L + T', 'tax, 20 % of both']);
         $this->assertAccessible('quote');
-        $this->press(Key::ESCAPE);
+        $this->press(Key::ESCAPE, Key::ESCAPE);
+        $this->open('/jobs/1/van');
+        $this->see('Flat profile, 2 m');
+        $this->see('9 lengths');
         $this->open('/jobs/1/labels');
         $this->see('16 labels on 1 sheet');
         $this->eventually(fn (): bool => count($this->browser()->driver->findElements(WebDriverBy::cssSelector('.code svg'))) === 16, 'the codes are not drawn');
         $this->assertAccessible('labels');
         $this->open('/jobs/1/build');
         $this->see('Waits for 3 x 1.5 mm² flexible');
-        self::assertGreaterThan(1, count($this->browser()->driver->findElements(WebDriverBy::cssSelector('main section h2'))), 'work goes on when the cable is here');
-        $this->find('input[type=checkbox]')->click();
+        $this->see('is on the way');
+        $this->see('Meanwhile: ');
+        $this->working('[data-step="dry-cove"] [data-figure="Minutes"]', ['u * t * f + r', 'not timed yet']);
+        $this->find('[data-step="isolate-lecture"] input[type=checkbox]')->click();
+        $this->see('1of 19');
         $this->see('took');
-        $this->see('1of 12');
-        $this->browser()->driver->findElements(WebDriverBy::cssSelector('input[name=people]'))[1]->click();
-        $this->see('two people');
-        $this->eventually(fn (): bool => $this->browser()->driver->findElements(WebDriverBy::cssSelector('input[name=people]'))[1]->isSelected(), 'two people are not kept');
         $this->assertAccessible('build');
+        $this->open('/jobs/1/day-sheets');
+        $this->see('Cove: dry run');
+        $this->see('tape measure');
+    }
+
+    public function test_one_piece_offcuts_and_how_a_run_is_made_up(): void
+    {
+        $this->open('/jobs/1/parts');
+        $this->see('no fewer lengths would do');
+        $this->press('w');
+        $this->choose('[data-making="cove"] [data-field="length"]', 'never');
+        $this->see('is to be in one piece');
+        $this->assertAccessible('parts with a run’s making');
+        $this->button('Allow joints in Cove')->click();
+        $this->dontSee('is to be in one piece');
+        $this->button('Offcuts in the van')->click();
+        $this->find('[role=dialog] input')->sendKeys(['4,5', Key::ENTER]);
+        $this->see('4.50');
+        $this->assertAccessible('offcuts');
+        $this->press(Key::ESCAPE);
+        // 18 m: three reels of five and the offcut of four and a half.
+        $this->see('3 of 5.00 m, 1 offcut');
+        $this->choose('[data-part="strip-tunable-24"] select', 'packed');
+        $this->see('1of 14');
+        $this->open('/jobs/1/van');
+        $this->see('offcut of 4.50 m');
+    }
+
+    public function test_the_narrowboat_goes_from_plan_to_quote_labels_and_day_plan(): void
+    {
+        $this->open('/jobs/2/kit');
+        $this->see('options side by side', 15);
+        $this->see('Take A over', 15);
+        $this->button('Take A over')->click();
+        $this->dontSee('Port lacks a strip');
+        $this->open('/jobs/2/parts');
+        $this->see('no fewer lengths would do');
+        $this->see('lies damp: its ends are sealed');
+        foreach ($this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-part]')) as $row) {
+            $part = (string) $row->getAttribute('data-part');
+            $this->choose("[data-part=\"{$part}\"] select", 'packed');
+            $this->eventually(fn (): bool => $this->js("return document.querySelector('[data-part=\"{$part}\"] select')?.value") === 'packed', "{$part} is not packed");
+        }
+        $this->see('0lines');
+        $this->assertAccessible('parts of the narrowboat');
+        $this->blur();
+        $this->press('q');
+        $this->see('As the job stands');
+        $this->press(Key::ESCAPE);
+        $this->open('/jobs/2/van');
+        $this->see('packed');
+        $this->open('/jobs/2/labels');
+        $this->see('labels on');
+        $this->open('/jobs/2/build');
+        $this->see('seal the ends with silicone');
+        $this->see('cures');
+        $this->open('/jobs/2/day-sheets');
+        $this->see('Port: dry run');
+    }
+
+    public function test_a_step_is_moved_and_its_cost_seen(): void
+    {
+        $this->open('/jobs/1/build');
+        $bar = fn () => $this->find('[data-bar="tidy-lecture"]');
+        $bar()->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
+        $this->see('everything is done');
+        $this->see('then ');
+        $this->assertAccessible('build with a move');
+        $bar()->sendKeys([Key::ENTER]);
+        $this->see('moved here');
+        $this->find('[data-bar="second-cove"]')->sendKeys([Key::ARROW_UP, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT]);
+        $this->see('comes before it');
+        $this->find('[data-bar="second-cove"]')->sendKeys([Key::ESCAPE]);
+        $this->dontSee('comes before it');
+        $this->blur();
+        $this->press('v');
+        $this->button('One more visit')->click();
+        $this->assertAccessible('visits');
+        $this->button('Keep the visits')->click();
+        $this->see('visit 2');
+    }
+
+    public function test_ticks_without_a_signal_arrive_once_when_there_is_one(): void
+    {
+        $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];
+        $this->browser()->size(390, 844);
+        $this->open('/jobs/2/build');
+        $this->find('[data-step]');
+        $steps = array_slice(array_map(static fn ($e): string => (string) $e->getAttribute('data-step'), $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-step]'))), 0, 3);
+        if ($steps === []) {
+            self::fail('the narrowboat has no steps');
+        }
+        $this->assertAccessible('build on a phone');
+        self::assertSame(390, $this->js('return document.documentElement.scrollWidth'), 'nothing is wider than the phone');
+        $this->signal(false);
+        foreach ($steps as $step) {
+            $this->find("[data-step=\"{$step}\"] input[type=checkbox]")->click();
+        }
+        $this->see('No signal: 3 ticks wait on this device');
+        $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]")->click();
+        $this->see('No signal: 4 ticks wait on this device');
+        $this->signal(true);
+        $this->dontSee('No signal', 15);
+        $this->see('2of ');
+        // Once more, with the page closed before the signal is back.
+        $this->signal(false);
+        $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]")->click();
+        $this->see('No signal: one tick waits on this device');
+        $this->signal(true, false);
+        $this->open('/jobs/2/build');
+        $this->see('3of ');
+        $this->dontSee('No signal');
+        $this->browser()->size(1280, 800);
+    }
+
+    /** Without a signal nothing reaches the server; the page is told when it is back, as a phone tells it. */
+    private function signal(bool $there, bool $told = true): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser()->driver);
+        $tools->execute('Network.enable');
+        if ($there && ! $told) {
+            // An empty page in between: what was open is closed.
+            $this->browser()->driver->get('about:blank');
+        }
+        $tools->execute('Network.emulateNetworkConditions', ['offline' => ! $there, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+    }
+
+    /** @param  list<string>  $words  that the working of a number shows */
+    private function working(string $figure, array $words): void
+    {
+        $this->find($figure)->click();
+        foreach ($words as $word) {
+            $this->see($word);
+        }
+        $this->find($figure)->click();
     }
 
     private function choose(string $select, string $value): void
     {
         $this->find("{$select} option[value=\"{$value}\"]")->click();
+    }
+
+    private function date(string $field, string $day): void
+    {
+        $this->find($field);
+        $this->browser()->driver->executeScript("const f = document.querySelector(arguments[0]); f.value = arguments[1]; f.dispatchEvent(new Event('change', {bubbles: true}))", [$field, $day]);
+    }
+
+    private function blur(): void
+    {
+        $this->js('document.activeElement.blur()');
+    }
+
+    private function js(string $code): mixed
+    {
+        return $this->browser()->driver->executeScript($code);
     }
 }

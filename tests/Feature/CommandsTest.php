@@ -108,7 +108,7 @@ final class CommandsTest extends TestCase
 
     public function test_parts_prints_the_list_and_the_cuts(): void
     {
-        self::assertStringContainsString('Profile,"Flat profile, 2 m",18,m,0,9,58.50', $this->printed('ember:parts', 0));
+        self::assertStringContainsString('Profile,"Flat profile, 2 m",18,m,0,9,117.00', $this->printed('ember:parts', 0));
         $json = json_decode($this->printed('ember:parts', 0, ['--json' => true]), true);
         self::assertIsArray($json);
         self::assertSame(9, array_column($json['cuts'], 'bought', 'kit')['profile-flat']);

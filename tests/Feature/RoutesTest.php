@@ -75,6 +75,6 @@ final class RoutesTest extends TestCase
 
     private function filled(string $uri, int $job, int $run): string
     {
-        return '/'.ltrim(strtr($uri, ['{job}' => (string) $job, '{joinRun}' => (string) $run, '{stage}' => 'survey', '{format}' => 'csv', '{number}' => '1']), '/');
+        return '/'.ltrim(strtr($uri, ['{job}' => (string) $job, '{joinRun}' => (string) $run, '{stage}' => 'survey', '{format}' => 'csv', '{number}' => '1', '{offcut}' => '1']), '/');
     }
 }

@@ -78,7 +78,7 @@ final class ShelfTest extends TestCase
         self::assertStringStartsWith('kind,id,name,amps,form,', $csv);
         $send = fn (string $text) => $this->postJson('/shelf/import', ['file' => UploadedFile::fake()->createWithContent('shelf.csv', $text)]);
         self::assertSame(['new' => 0, 'changed' => 0, 'same' => 6], $this->answer($send($csv), 'taken'));
-        self::assertSame(['new' => 1, 'changed' => 1, 'same' => 5], $this->answer($send(str_replace('Blade fuse 5 A', 'Fuse 5 A', $csv)."fuse,own,Own,5,blade,,,\r\n"), 'taken'));
+        self::assertSame(['new' => 1, 'changed' => 1, 'same' => 5], $this->answer($send(str_replace('Blade fuse 5 A', 'Fuse 5 A', $csv)."fuse,own,Own,5,blade,,,,\r\n"), 'taken'));
         $json = (string) $this->get('/shelf/export.json')->assertOk()->getContent();
         self::assertSame(['new' => 0, 'changed' => 0, 'same' => 134], $this->answer($send($json), 'taken'));
         $count = $this->crew->kitEntries()->count();

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use EmberDusk\Advice\BuildDesk;
 use EmberDusk\Advice\Work;
+use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Visit;
 use EmberDusk\Formats\Json;
 use EmberDusk\Workings\Trouble;
@@ -26,7 +27,7 @@ final class BuildCommand extends Command
             if (preg_match('/^\d{4}-\d{2}-\d{2}$/', $start) !== 1 || ! in_array($this->option('people'), ['1', '2'], true)) {
                 throw new Trouble('--start is a day as YYYY-MM-DD, --people 1 or 2.');
             }
-            $work = new Work($this->plan(), [], $this->demoShelf(), [], visit: new Visit((int) $this->option('people'), $start));
+            $work = new Work($this->plan(), [], $this->demoShelf(), [], today: $start, arrangement: new Arrangement([new Visit($start, 0, (int) $this->option('people'))]));
             $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : BuildDesk::calendar($work, now()->utc()->format('Ymd\THis\Z')));
 
             return 0;

@@ -10,13 +10,22 @@ use App\Models\User;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use EmberDusk\Advice\BuildDesk;
+use EmberDusk\Advice\MoveCost;
+use EmberDusk\Advice\Work;
+use EmberDusk\Advice\Worksheet;
+use EmberDusk\Build\Arrangement;
+use EmberDusk\Build\CriticalPath;
+use EmberDusk\Build\Pin;
+use EmberDusk\Build\Step;
+use EmberDusk\Formats\Fields;
+use EmberDusk\Workings\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Ticks of the steps, people and day, and the plan of work as a calendar. */
+/** Ticks of the steps, visits and moves, and the plan of work as a calendar. */
 final readonly class BuildController
 {
     public function __construct(private Workshop $workshop)
@@ -25,23 +34,77 @@ final readonly class BuildController
 
     public function tick(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        DB::transaction(static fn () => $request->boolean('done')
-            ? $job->ticks()->updateOrCreate(['step' => $request->string('step')->toString()], ['minutes' => $request->integer('minutes'), 'user_id' => $user->id])
-            : $job->ticks()->where('step', $request->string('step')->toString())->delete());
+        $id = $request->string('step')->toString();
+        $step = array_values(array_filter(Worksheet::of($this->work($job))->steps, static fn (Step $s): bool => $s->id === $id))[0]
+            ?? throw Trouble::at('/step', 'The job has no such step any more: the plan was changed. What you ticked cannot be kept.');
+        // A clock that runs ahead must not win over every press to come.
+        $at = min($request->string('at')->toString(), now()->utc()->format('Y-m-d\TH:i:s.v\Z'));
+        DB::transaction(static fn () => $job->ticks()->firstOrCreate(['uuid' => $request->string('uuid')->toString()],
+            ['step' => $id, 'kind' => $step->kind, 'done' => $request->boolean('done'), 'table_minutes' => $step->table, 'minutes' => $request->integer('minutes'), 'at' => $at, 'user_id' => $user->id]));
 
-        return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'build'));
+        return $this->answer($job, $user);
     }
 
-    public function visit(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function visits(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        DB::transaction(static fn () => $job->visit()->updateOrCreate([], ['people' => $request->integer('people'), 'start' => $request->string('start')->toString()]));
+        return $this->arrange($job, $user, static fn (Arrangement $a): Arrangement => Arrangement::read(new Fields(['visits' => array_map(static fn (array $v): array => ['from' => $v['from'], 'days' => (int) $v['days'], 'people' => (int) $v['people']], $request->validated('visits')), 'weekends' => $request->boolean('weekends')] + $a->write())));
+    }
 
-        return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'build'));
+    public function wait(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        $sheet = Worksheet::of($this->work($job));
+
+        return $this->arrange($job, $user, static function (Arrangement $a) use ($request, $sheet): Arrangement {
+            $arrangement = $a->waiting($request->string('step')->toString(), $request->string('after')->toString(), $request->boolean('on'));
+            // Refused at the place when steps would wait for each other in a circle.
+            CriticalPath::of($arrangement->order($sheet->steps));
+
+            return $arrangement;
+        });
+    }
+
+    public function move(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        $step = $request->string('step')->toString();
+        if ($request->boolean('back')) {
+            return $this->arrange($job, $user, static fn (Arrangement $a): Arrangement => $a->moved($step, null));
+        }
+        $pin = new Pin($step, $request->string('day')->toString(), $request->integer('from'), $request->integer('person'));
+        $cost = MoveCost::of($this->work($job), $pin);
+        if (! $request->boolean('keep')) {
+            return new JsonResponse($cost);
+        }
+        if ($cost['broken'] !== []) {
+            throw Trouble::at('/step', 'It cannot be moved there. '.implode(' ', $cost['broken']));
+        }
+
+        return $this->arrange($job, $user, static fn (Arrangement $a): Arrangement => $a->moved($step, $pin));
     }
 
     public function calendar(Job $job): Response
     {
-        return new Response(BuildDesk::calendar($this->workshop->work($job, Revisions::newest($job)->plan()), now()->utc()->format('Ymd\\THis\\Z')), 200,
+        return new Response(BuildDesk::calendar($this->work($job), now()->utc()->format('Ymd\THis\Z')), 200,
             ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'.ics"']);
+    }
+
+    /** @param  callable(Arrangement): Arrangement  $how */
+    private function arrange(Job $job, User $user, callable $how): JsonResponse
+    {
+        DB::transaction(static function () use ($job, $how): void {
+            $kept = $job->arrangement()->first();
+            $job->arrangement()->updateOrCreate([], ['document' => $how($kept?->read() ?? new Arrangement)->write()]);
+        });
+
+        return $this->answer($job, $user);
+    }
+
+    private function work(Job $job): Work
+    {
+        return $this->workshop->work($job, Revisions::newest($job)->plan());
+    }
+
+    private function answer(Job $job, User $user): JsonResponse
+    {
+        return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'build'));
     }
 }

@@ -7,10 +7,9 @@ namespace App\Http\Controllers;
 use App\Joining\Runs;
 use App\Models\Job;
 use App\Models\User;
+use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Joining\Words;
@@ -44,13 +43,7 @@ final readonly class HandoverController
 
     public function pdf(Job $job): Response
     {
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'fontCache' => storage_path('framework/cache')]));
-        $pdf->loadHtml(view('sheet', ['sheet' => $this->sheet($job)])->render());
-        $pdf->setPaper('A4');
-        $pdf->render();
-
-        return new Response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf',
-            'Content-Disposition' => 'inline; filename="'.Str::slug($job->name).'.pdf"']);
+        return Paper::pdf($this->html($job), Str::slug($job->name));
     }
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/sheetPicture */

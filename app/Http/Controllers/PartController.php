@@ -7,9 +7,11 @@ namespace App\Http\Controllers;
 use App\Http\Requests\PartRequest;
 use App\Models\Job;
 use App\Models\User;
+use App\Plans\Offcuts;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use EmberDusk\Advice\PartsDesk;
+use EmberDusk\Advice\Worksheet;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Parts\Labels;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -29,8 +31,17 @@ final readonly class PartController
 
     public function mark(PartRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        DB::transaction(static fn () => $job->partMarks()->updateOrCreate(['part' => $request->string('part')->toString()],
-            ['state' => (string) $request->validated('state'), 'arrives' => $request->validated('state') === 'ordered' ? $request->validated('arrives') : null, 'user_id' => $user->id]));
+        $part = $request->string('part')->toString();
+        $state = (string) $request->validated('state');
+        $cuts = Worksheet::of($this->workshop->work($job, Revisions::newest($job)->plan()))->parts->cuts;
+        DB::transaction(static function () use ($job, $user, $request, $part, $state, $cuts): void {
+            $job->partMarks()->updateOrCreate(['part' => $part], ['state' => $state, 'arrives' => $state === 'ordered' ? $request->validated('arrives') : null, 'user_id' => $user->id]);
+            foreach ($cuts as $cut) {
+                if ($cut->kit === $part) {
+                    Offcuts::pack($job, $cut, $state === 'packed');
+                }
+            }
+        });
 
         return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'parts'));
     }
@@ -38,6 +49,12 @@ final readonly class PartController
     public function labels(Job $job): Page
     {
         return Inertia::render('Labels', ['job' => $job->id, 'name' => $job->name, 'labels' => Labels::of(Revisions::newest($job)->plan())]);
+    }
+
+    public function cuts(Job $job): Response
+    {
+        return new Response(Csv::write(PartsDesk::cutRows($this->workshop->work($job, Revisions::newest($job)->plan()))), 200,
+            ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'-cuts.csv"']);
     }
 
     public function csv(Job $job): Response

@@ -6,10 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Models\Job;
 use App\Models\User;
+use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use EmberDusk\Advice\Quote;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -35,12 +34,7 @@ final readonly class QuoteController
 
     public function pdf(Job $job): Response
     {
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'fontCache' => storage_path('framework/cache')]));
-        $pdf->loadHtml($this->html($job)->render());
-        $pdf->setPaper('A4');
-        $pdf->render();
-
-        return new Response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.Str::slug($job->name).'-quote.pdf"']);
+        return Paper::pdf($this->html($job), Str::slug($job->name).'-quote');
     }
 
     public function give(Job $job, #[CurrentUser] User $user): JsonResponse
@@ -54,10 +48,11 @@ final readonly class QuoteController
     /** The quote as it would be now beside the last that was given. */
     public function since(Job $job): JsonResponse
     {
-        $quote = $this->quote($job);
+        $work = $this->workshop->work($job, Revisions::newest($job)->plan());
+        $quote = Quote::of($work);
         $given = $job->quotes()->latest('id')->first();
 
-        return new JsonResponse(['total' => Quote::money($quote->total), 'unpriced' => $quote->unpriced,
+        return new JsonResponse(['total' => $quote->figure($work)->toArray(), 'unpriced' => $quote->unpriced,
             'given' => $given === null ? null : ['revision' => $given->revision, 'at' => $given->created_at->format('Y-m-d'), 'total' => Quote::money($given->total), 'changes' => $quote->since($given->lines)]]);
     }
 

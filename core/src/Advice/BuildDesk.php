@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Build\Days;
+use EmberDusk\Build\Pin;
 use EmberDusk\Build\Schedule;
 use EmberDusk\Build\Slot;
 use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
+use EmberDusk\Build\Visit;
+use EmberDusk\Build\Waits;
 use EmberDusk\Formats\Calendar;
 use EmberDusk\Workings\Figure;
+use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Input;
+use EmberDusk\Workings\Place;
+use EmberDusk\Workings\Range;
+use EmberDusk\Workings\Severity;
 
 /** The work as lanes, a person each, over the days: what waits for parts or cures, what the end hangs on, what is done. */
 final readonly class BuildDesk
@@ -18,46 +25,78 @@ final readonly class BuildDesk
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildPicture */
     public static function picture(Work $work): array
     {
-        $schedule = self::schedule($work);
+        $sheet = Worksheet::of($work);
+        $course = $sheet->course();
+        $arrangement = $work->arrangement;
 
         return [
-            'people' => $work->visit->people,
-            'start' => self::start($work),
             'begins' => Schedule::BEGINS,
             'dayMinutes' => Schedule::DAY,
-            'days' => $schedule->days(),
-            'slots' => array_map(static fn (Slot $s): array => self::slot($work, $s), $schedule->slots),
+            'days' => array_map(static fn (string $day): array => self::day($course->days, $day), $course->schedule->worked()),
+            'slots' => array_map(static fn (Slot $s): array => SlotRow::of($work, $s), $course->schedule->slots),
+            'steps' => array_values(array_map(static fn (Step $s): array => StepRow::of($work, $s), $course->steps)),
+            'waits' => array_map(static fn (array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($work, $w['part'])] + $w, Waits::of($course, $sheet->arrivals)),
+            'visits' => array_map(static fn (Visit $v): array => $v->write(), $arrangement->visits === [] ? [new Visit($sheet->today())] : $arrangement->visits),
+            'weekends' => $arrangement->weekends,
+            'pins' => array_map(static fn (Pin $p): array => $p->write(), array_values($arrangement->pins)),
+            'added' => array_map(static fn (array $w): array => ['step' => $w[0], 'after' => $w[1]], $arrangement->waits),
+            'end' => $course->left === [] ? '' : $course->days->clock($course->schedule->end()),
         ];
     }
 
     /** @return list<Figure> */
     public static function ledger(Work $work): array
     {
-        $steps = Steps::of($work->plan);
-        if ($steps === []) {
+        $sheet = Worksheet::of($work);
+        if ($sheet->steps === []) {
             return [];
         }
-        $schedule = self::schedule($work);
-        $minutes = array_sum(array_map(static fn (Step $s): int => $s->minutes * min($s->people, $work->visit->people), $steps));
-        $hours = $minutes / 60;
+        $course = $sheet->course();
+        [$minutes, $least, $most] = $sheet->labour();
         $rate = $work->plan->terms->hourRate;
+        $days = count($course->schedule->worked());
+        $done = (float) (count($course->steps) - count($course->left));
+        $range = static fn (float $by): Range => new Range($least * $by, $most * $by);
 
         return [
-            new Figure('Work', $hours, 'h', 1, 'm / 60', [new Input('m', 'minutes of all people together', (float) $minutes, 'min')], 'Times of every step: common practice, no source.'),
-            new Figure('Labour', $hours * $rate, $work->plan->terms->currency, 2, 'm / 60 * r', [new Input('m', 'minutes of all people together', (float) $minutes, 'min'), new Input('r', 'an hour', $rate, $work->plan->terms->currency)], 'An hour as the job says.'),
-            new Figure('Days of work', (float) count($schedule->days()), 'days', 0, 'd', [new Input('d', 'days with work in them', (float) count($schedule->days()), '')], sprintf('From %s, %d hours a day, no Saturdays and Sundays.', self::start($work), intdiv(Schedule::DAY, 60))),
-            new Figure('Longest way', $schedule->path->length / 60, 'h', 1, 'w / 60', [new Input('w', 'minutes of the critical path, curing counted', (float) $schedule->path->length, 'min')], 'Steps on it delay the end by as much as they take longer.'),
-            new Figure('Done', (float) count(array_intersect_key($work->visit->ticks, array_fill_keys(array_map(static fn (Step $s): string => $s->id, $steps), true))), sprintf('of %d', count($steps)), 0, 'n', [new Input('n', 'steps ticked off', (float) count(array_intersect_key($work->visit->ticks, array_fill_keys(array_map(static fn (Step $s): string => $s->id, $steps), true))), '')], 'As ticked here.'),
+            new Figure('Work', $minutes / 60, 'h', 1, 'm / 60', [new Input('m', 'minutes of all people together', (float) $minutes, 'min')], 'All steps, done or not, as long as each takes this crew; from all going well to none.', 'common practice, no source; the crew’s own minutes where there are some', $range(1 / 60)),
+            new Figure('Labour', $minutes / 60 * $rate, $work->plan->terms->currency, 2, 'm / 60 * r', [new Input('m', 'minutes of all people together', (float) $minutes, 'min'), new Input('r', 'an hour', $rate, $work->plan->terms->currency)], 'An hour as the job says.', '', $range($rate / 60)),
+            new Figure('Days of work', (float) $days, 'days', 0, 'd', [new Input('d', 'days with work left in them', (float) $days, '')], sprintf('%d hours a day%s.', intdiv(Schedule::DAY, 60), $work->arrangement->weekends ? '' : ', no Saturdays and Sundays')),
+            new Figure('Longest way', $course->schedule->path->length / 60, 'h', 1, 'w / 60', [new Input('w', 'minutes of the critical path, curing counted', (float) $course->schedule->path->length, 'min')], 'Steps on it delay the end by as much as they take longer.'),
+            new Figure('Done', $done, sprintf('of %d', count($course->steps)), 0, 'n', [new Input('n', 'steps ticked off', $done, '')], 'As ticked here.'),
         ];
+    }
+
+    /** @return list<Finding> */
+    public static function findings(Work $work): array
+    {
+        if ($work->arrangement->visits === [] && $work->arrangement->waits === []) {
+            return [];
+        }
+        $sheet = Worksheet::of($work);
+        $course = $sheet->course();
+        $findings = $sheet->circle === null ? [] : [new Finding('circle', Severity::Stop, 'Steps wait for each other', "{$sheet->circle} Until then the waits that were added count nothing.", new Place('build'))];
+        $outside = array_values(array_filter($course->schedule->worked(), static fn (string $d): bool => $course->days->visit($course->days->on($d)) === null));
+        if ($outside !== []) {
+            $findings[] = new Finding('visits', Severity::Open, 'The work does not fit into the visits', sprintf('%s needs another %s, from %s on as it stands. Add a visit, or make one longer.', count($outside) === 1 ? 'It' : 'What is left', count($outside) === 1 ? 'day' : count($outside).' days', $outside[0]), new Place('build'));
+        }
+
+        return $findings;
     }
 
     /** The plan of work as iCalendar. */
     public static function calendar(Work $work, string $stamp): string
     {
         return Calendar::write(array_map(static fn (Slot $s): array => [
-            'uid' => "{$s->step->id}@ember-dusk.invalid", 'from' => self::time($s, $s->from), 'to' => self::time($s, $s->to), 'title' => $s->step->title, 'place' => $s->step->place,
+            'uid' => "{$s->step->id}-{$s->day}@ember-dusk.invalid", 'from' => self::time($s, $s->from), 'to' => self::time($s, $s->to), 'title' => $s->step->title, 'place' => $s->step->place,
             'text' => trim($s->step->why."\n".($s->step->tools === [] ? '' : 'Bring: '.implode(', ', $s->step->tools).'.')."\n".$s->step->caution),
-        ], self::schedule($work)->slots), $stamp);
+        ], Worksheet::of($work)->course()->schedule->slots), $stamp);
+    }
+
+    /** The name of a shelf entry. */
+    public static function kit(Work $work, string $id): string
+    {
+        return ($work->plan->kit[$id] ?? $work->shelf->find($id))?->entry->name() ?? $id;
     }
 
     private static function time(Slot $slot, int $minute): string
@@ -65,30 +104,11 @@ final readonly class BuildDesk
         return str_replace('-', '', $slot->day).sprintf('T%02d%02d00', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
     }
 
-    private static function schedule(Work $work): Schedule
+    /** @return array{day: string, people: int, visit: int|null} */
+    private static function day(Days $days, string $day): array
     {
-        $arrivals = [];
-        foreach ($work->marks as $key => $mark) {
-            if ($mark->state === 'ordered' && $mark->arrives !== null) {
-                $arrivals[$key] = $mark->arrives;
-            }
-        }
+        $number = $days->on($day);
 
-        return Schedule::of(Steps::of($work->plan), $work->visit->people, self::start($work), $arrivals);
-    }
-
-    private static function start(Work $work): string
-    {
-        return $work->visit->start === '' ? ($work->today === '' ? '2000-01-03' : $work->today) : $work->visit->start;
-    }
-
-    /** @return array<string, mixed> */
-    private static function slot(Work $work, Slot $slot): array
-    {
-        $step = $slot->step;
-        $waits = array_values(array_filter(array_map(static fn (string $n): ?string => ($work->marks[$n] ?? null)?->missing() !== true ? null : (isset($work->plan->kit[$n]) ? $work->plan->kit[$n]->entry->name() : $n).($work->marks[$n]->arrives === null ? '' : ", {$work->marks[$n]->arrives}"), $step->needs)));
-
-        return ['id' => $step->id, 'title' => $step->title, 'place' => $step->place, 'why' => $step->why, 'minutes' => $step->minutes, 'tools' => $step->tools, 'caution' => $step->caution, 'wait' => $step->wait,
-            'day' => $slot->day, 'from' => $slot->from, 'to' => $slot->to, 'people' => $slot->people, 'critical' => $slot->critical, 'done' => isset($work->visit->ticks[$step->id]), 'taken' => $work->visit->ticks[$step->id] ?? 0, 'waits' => $waits];
+        return ['day' => $day, 'people' => $days->people($number), 'visit' => $days->visit($number)];
     }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Parts\Bar;
 use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
-use EmberDusk\Parts\PartsList;
+use EmberDusk\Parts\Piece;
 use EmberDusk\Parts\StockCut;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Figure;
@@ -18,16 +20,21 @@ use EmberDusk\Workings\Severity;
 /** Reels and stock lengths with the cuts in them; the list beside, each line with what it is for and how far it is. */
 final readonly class PartsDesk
 {
+    /** Materials whose rest is told in the ledger. */
+    private const LEFT = 3;
+
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/partsPicture */
     public static function picture(Work $work): array
     {
-        $list = PartsList::of($work->plan, $work->shelf);
+        $list = Worksheet::of($work)->parts;
 
         return [
-            'cuts' => array_map(static fn (StockCut $c): array => ['kit' => $c->kit, 'name' => $c->name, 'stock' => $c->stock, 'bought' => $c->cuts->bought, 'joints' => $c->joints, 'left' => $c->cuts->waste(),
-                'proven' => $c->cuts->proven, 'tooLong' => $c->tooLong, 'bars' => $c->bars()], $list->cuts),
-            'parts' => array_map(static fn (Part $p): array => self::row($work, $p), $list->parts),
-            'bare' => array_map(static fn (Run $r): string => $r->name(), $list->bare),
+            'cuts' => array_map(static fn (StockCut $c): array => self::cut($work, $c), $list->cuts),
+            'parts' => PartRows::of($work),
+            'makings' => MakingRows::of($work),
+            ...MakingRows::choices($work),
+            'offcuts' => array_map(static fn (Offcut $o): array => ['id' => $o->id, 'kit' => $o->kit, 'name' => BuildDesk::kit($work, $o->kit), 'metres' => sprintf('%.2f', $o->metres), 'packed' => $o->packed], $work->offcuts),
+            'bare' => array_map(static fn (Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
             'currency' => $work->plan->terms->currency,
             'states' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name, 'label' => ''], array_keys(Mark::STATES), array_values(Mark::STATES)),
         ];
@@ -36,38 +43,45 @@ final readonly class PartsDesk
     /** @return list<Figure> */
     public static function ledger(Work $work): array
     {
-        $list = PartsList::of($work->plan, $work->shelf);
+        $sheet = Worksheet::of($work);
+        $list = $sheet->parts;
         if ($list->parts === []) {
             return [];
         }
         $inputs = [];
         foreach ($list->parts as $n => $part) {
-            $inputs[] = new Input('p'.($n + 1), $part->name.($part->cost() === null ? ' (no price on the shelf)' : sprintf(', %g', max(0.0, $part->buy - $part->owned))), $part->cost() ?? 0.0, $work->plan->terms->currency);
+            $inputs[] = new Input('p'.($n + 1), $part->name.($part->cost() === null ? ($part->foreign === '' ? ' (no price on the shelf)' : " (priced in {$part->foreign}, no rate)") : sprintf(', %g', $part->paid())), $part->cost() ?? 0.0, $work->plan->terms->currency);
         }
-        $missing = count(array_filter($list->parts, static fn (Part $p): bool => self::mark($work, $p)->missing()));
-        $packed = count(array_filter($list->parts, static fn (Part $p): bool => self::mark($work, $p)->state === 'packed'));
+        $count = static fn (callable $of): float => (float) count(array_filter($list->parts, $of));
+        $missing = $count(static fn (Part $p): bool => $sheet->mark($p)->missing() && $p->paid() > 0);
+        $packed = $count(static fn (Part $p): bool => $sheet->mark($p)->state === 'packed');
 
         return [
             new Figure('Parts', array_sum(array_map(static fn (Input $i): float => $i->value, $inputs)), $work->plan->terms->currency, 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, 'What the client owns counts nothing; whole reels, lengths and bags.', 'prices of the shelf'),
-            new Figure('Missing', (float) $missing, 'lines', 0, 'm', [new Input('m', 'lines to buy or on the way', (float) $missing, '')], 'As marked here.'),
-            new Figure('Packed', (float) $packed, 'lines', 0, 'k', [new Input('k', 'lines marked as packed', (float) $packed, '')], 'As marked here.'),
-            ...array_map(static fn (StockCut $c): Figure => new Figure("Left of {$c->name}", $c->cuts->waste() / 1000, 'm', 2, 'n * L - P', [
-                new Input('n', 'lengths', (float) count($c->cuts->lengths), ''), new Input('L', 'metres of one', $c->stock / 1000, 'm'), new Input('P', 'metres cut from them', array_sum(array_column($c->pieces, 0)) / 1000, 'm'),
-            ], $c->cuts->proven ? 'No fewer lengths would do.' : 'Fewer lengths may do: not every way was looked at.'), array_slice($list->cuts, 0, self::LEFT)),
+            new Figure('Missing', $missing, 'lines', 0, 'm', [new Input('m', 'lines to buy or on the way', $missing, '')], 'As marked here.'),
+            new Figure('Packed', $packed, sprintf('of %d', count($list->parts)), 0, 'k', [new Input('k', 'lines marked as packed', $packed, '')], 'As marked here.'),
+            ...array_map(static fn (StockCut $c): Figure => new Figure("Left of {$c->name}", $c->left() / 1000, 'm', 2, 'L - P', [
+                new Input('L', count($c->bars).' lengths, offcuts among them', array_sum(array_map(static fn (Bar $b): int => $b->length, $c->bars)) / 1000, 'm'),
+                new Input('P', 'metres cut from them', array_sum(array_map(static fn (Bar $b): int => $b->length - $b->left, $c->bars)) / 1000, 'm'),
+            ], $c->proven ? 'No fewer lengths would do, and no fewer joints with them.' : 'Fewer lengths or joints may do: not every way was looked at.'), array_slice($list->cuts, 0, self::LEFT)),
         ];
     }
 
-    /** Materials whose rest is told in the ledger. */
-    private const LEFT = 3;
-
-    /** @return list<Finding> of what should be here; nothing is reckoned for it, as every stage asks */
+    /** @return list<Finding> */
     public static function findings(Work $work): array
     {
-        $findings = [];
+        $findings = MakingRows::findings($work);
         foreach ($work->marks as $key => $mark) {
             $name = ($work->plan->kit[$key] ?? $work->shelf->find($key))?->entry->name();
             if ($name !== null && $mark->late($work->today)) {
                 $findings[] = new Finding('part-late', Severity::Watch, "{$name} should be here", "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.", new Place('parts', $key));
+            }
+        }
+        foreach ($work->plan->kit as $id => $kit) {
+            $foreign = $work->plan->terms->foreign($kit);
+            if ($foreign !== null) {
+                $findings[] = new Finding('currency', Severity::Watch, "{$kit->entry->name()} is priced in {$foreign}",
+                    "The job reckons in {$work->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$work->plan->terms->currency}.", new Place('parts', $id));
             }
         }
 
@@ -81,27 +95,41 @@ final readonly class PartsDesk
      */
     public static function rows(Work $work): array
     {
+        $sheet = Worksheet::of($work);
         $rows = [['group', 'part', 'wanted', 'unit', 'spare', 'buy', 'cost', 'currency', 'state', 'arrives', 'why']];
-        foreach (PartsList::of($work->plan, $work->shelf)->parts as $part) {
-            $mark = self::mark($work, $part);
+        foreach ($sheet->parts->parts as $part) {
+            $mark = $sheet->mark($part);
             $rows[] = [$part->group, $part->name, sprintf('%g', round($part->count, 2)), $part->unit, (string) $part->spare, sprintf('%g', $part->buy), $part->cost() === null ? '' : sprintf('%.2f', $part->cost()), $work->plan->terms->currency,
-                Mark::STATES[$mark->state] ?? '', $mark->arrives ?? '', implode('; ', $part->why)];
+                Mark::STATES[$mark->state] ?? '', $mark->arrives ?? '', implode('; ', array_keys($part->why))];
         }
 
         return $rows;
     }
 
-    private static function mark(Work $work, Part $part): Mark
+    /**
+     * The cut list for a spreadsheet: a line for each piece, in millimetres.
+     *
+     * @return list<list<string>>
+     */
+    public static function cutRows(Work $work): array
     {
-        return $work->marks[$part->key] ?? new Mark;
+        $rows = [['material', 'length', 'of', 'offcut', 'piece', 'for', 'left']];
+        foreach (Worksheet::of($work)->parts->cuts as $cut) {
+            foreach ($cut->bars as $n => $bar) {
+                foreach ($bar->pieces as [$mm, $piece]) {
+                    $rows[] = [$cut->name, (string) ($n + 1), (string) $bar->length, $bar->offcut ? 'yes' : 'no', (string) $mm, $piece->what, (string) $bar->left];
+                }
+            }
+        }
+
+        return $rows;
     }
 
     /** @return array<string, mixed> */
-    private static function row(Work $work, Part $part): array
+    private static function cut(Work $work, StockCut $cut): array
     {
-        $mark = self::mark($work, $part);
-
-        return ['key' => $part->key, 'group' => $part->group, 'name' => $part->name, 'count' => sprintf('%g', round($part->count, 2)), 'unit' => $part->unit, 'spare' => $part->spare, 'buy' => sprintf('%g', $part->buy),
-            'why' => $part->why, 'cost' => $part->cost() === null ? '' : sprintf('%.2f', $part->cost()), 'state' => $mark->state, 'arrives' => $mark->arrives ?? '', 'late' => $mark->late($work->today)];
+        return ['kit' => $cut->kit, 'name' => $cut->name, 'stock' => $cut->stock, 'bought' => $cut->bought, 'joints' => $cut->joints, 'left' => $cut->left(), 'proven' => $cut->proven, 'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
+            'tooLong' => array_map(static fn (Piece $p): array => ['run' => $p->run, 'what' => $p->what, 'mm' => (int) round($p->mm)], $cut->tooLong),
+            'bars' => array_map(static fn (Bar $b): array => ['length' => $b->length, 'left' => $b->left, 'offcut' => $b->offcut, 'pieces' => array_map(static fn (array $p): array => ['mm' => $p[0], 'what' => $p[1]->what], $b->pieces)], $cut->bars)];
     }
 }

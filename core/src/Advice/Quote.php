@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
-use EmberDusk\Parts\PartsList;
+use EmberDusk\Workings\Figure;
+use EmberDusk\Workings\Input;
 
 /** What the client is asked for: parts with the mark-up, labour by the hour, tax. Whole hundredths of the currency, so that the lines add up. */
 final readonly class Quote
@@ -23,15 +22,16 @@ final readonly class Quote
     {
         $terms = $work->plan->terms;
         $lines = $unpriced = [];
-        foreach (PartsList::of($work->plan, $work->shelf)->parts as $part) {
+        $sheet = Worksheet::of($work);
+        foreach ($sheet->parts->parts as $part) {
             $cost = $part->cost();
             if ($cost === null) {
-                $unpriced[] = $part->name;
+                $unpriced[] = $part->name.($part->foreign === '' ? '' : " (priced in {$part->foreign})");
             } elseif ($cost > 0) {
-                $lines[$part->key] = ['what' => $part->name, 'count' => sprintf('%g', max(0.0, $part->buy - $part->owned)), 'cents' => (int) round(100 * $cost * (1 + $terms->markUp))];
+                $lines[$part->key] = ['what' => $part->name, 'count' => sprintf('%g', $part->paid()), 'cents' => (int) round(100 * $cost * (1 + $terms->markUp))];
             }
         }
-        $minutes = array_sum(array_map(static fn (Step $s): int => $s->minutes * $s->people, Steps::of($work->plan)));
+        [$minutes] = $sheet->labour();
         if ($minutes > 0) {
             $lines['labour'] = ['what' => 'Labour', 'count' => sprintf('%.1f h', $minutes / 60), 'cents' => (int) round(100 * $minutes / 60 * $terms->hourRate)];
         }
@@ -58,6 +58,19 @@ final readonly class Quote
         }
 
         return $changes;
+    }
+
+    /** What it comes to, with its working. */
+    public function figure(Work $work): Figure
+    {
+        $labour = $this->lines['labour']['cents'] ?? 0;
+        $terms = $work->plan->terms;
+
+        return new Figure('Quote', $this->total / 100, $terms->currency, 2, 'P + L + T', [
+            new Input('P', sprintf('parts, with %g %% on each line', round(100 * $terms->markUp, 2)), ($this->net - $labour) / 100, $terms->currency),
+            new Input('L', sprintf('labour, %s at %.2f', $this->lines['labour']['count'] ?? '0 h', $terms->hourRate), $labour / 100, $terms->currency),
+            new Input('T', sprintf('tax, %g %% of both', round(100 * $terms->tax, 2)), $this->tax / 100, $terms->currency),
+        ], 'Every line is rounded to hundredths, so that the lines add up.', 'prices of the shelf, hours of Build, mark-up and tax of the job');
     }
 
     public static function money(int $cents): string

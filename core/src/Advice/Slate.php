@@ -49,7 +49,7 @@ final readonly class Slate
             }
         }
 
-        array_push($findings, ...PartsDesk::findings($work));
+        array_push($findings, ...PartsDesk::findings($work), ...BuildDesk::findings($work));
 
         return Finding::worstFirst($findings);
     }

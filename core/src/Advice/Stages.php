@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Advice;
 
 use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Workings\Finding;
 
@@ -27,7 +26,7 @@ final readonly class Stages
             'kit' => $plan->kit !== [],
             'wire' => $plan->cables !== [],
             'parts' => array_filter($work->marks, static fn (Mark $m): bool => $m->state !== '') !== [],
-            'build' => $work->visit->ticks !== [],
+            'build' => $work->ticks !== [],
             'join' => $work->joined !== [],
         ];
         $stages = [];
@@ -35,7 +34,7 @@ final readonly class Stages
         foreach (self::ALL as $id => [$number, $name]) {
             $open = count(array_filter($findings, static fn (Finding $f): bool => $f->place->stage === $id)) + match (true) {
                 $id === 'parts' && $begun[$id] => count(array_filter($work->marks, static fn (Mark $m): bool => $m->missing())),
-                $id === 'build' && $begun[$id] => count(array_filter(Steps::of($plan), static fn (Step $s): bool => ! isset($work->visit->ticks[$s->id]))),
+                $id === 'build' && $begun[$id] => count(array_filter(Worksheet::of($work)->steps, static fn (Step $s): bool => ! isset($work->ticks[$s->id]))),
                 default => 0,
             };
             $state = match (true) {

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Build\Visit;
+use EmberDusk\Build\Arrangement;
+use EmberDusk\Build\Pace;
+use EmberDusk\Build\Tick;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\Offcut;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Trouble;
@@ -21,10 +24,12 @@ final readonly class Work
      * @param  list<string>  $joined  controllers
      * @param  array<string, Mark>  $marks  how far parts are, by the part's key
      * @param  string  $today  YYYY-MM-DD
+     * @param  array<string, Tick>  $ticks  steps that are done
+     * @param  list<Offcut>  $offcuts  that lie in the van
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
      */
-    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '', public Visit $visit = new Visit)
+    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '', public Arrangement $arrangement = new Arrangement, public array $ticks = [], public ?Pace $pace = null, public array $offcuts = [])
     {
     }
 

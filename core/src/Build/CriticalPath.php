@@ -64,7 +64,7 @@ final readonly class CriticalPath
         while ($left !== []) {
             $ready = array_filter($left, static fn (Step $s): bool => array_intersect_key($left, array_fill_keys($s->after, true)) === []);
             if ($ready === []) {
-                throw Trouble::at('/steps', 'These steps wait for each other in a circle: '.implode(', ', array_map(static fn (Step $s): string => $s->title, $left)).'. Take one of the waits away.');
+                throw Trouble::at('/waits', 'These steps wait for each other in a circle: '.implode(', then ', array_map(static fn (Step $s): string => "“{$s->title}”", self::circle($left))).'. Take one of the waits away.');
             }
             foreach ($ready as $id => $step) {
                 foreach ($step->after as $before) {
@@ -78,5 +78,22 @@ final readonly class CriticalPath
         }
 
         return $order;
+    }
+
+    /**
+     * @param  non-empty-array<string, Step>  $left  steps that all wait for another of them
+     * @return list<Step> in the order in which they would have to be done, the first again at the end
+     */
+    private static function circle(array $left): array
+    {
+        $way = [];
+        $at = array_key_first($left);
+        while (! in_array($at, $way, true)) {
+            $way[] = $at;
+            $at = (string) current(array_filter($left[$at]->after, static fn (string $b): bool => isset($left[$b])));
+        }
+        $circle = [...array_slice($way, (int) array_search($at, $way, true)), $at];
+
+        return array_map(static fn (string $id): Step => $left[$id], array_reverse($circle));
     }
 }

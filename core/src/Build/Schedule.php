@@ -4,39 +4,62 @@ declare(strict_types=1);
 
 namespace EmberDusk\Build;
 
-use DateTimeImmutable;
 use EmberDusk\Workings\Trouble;
 
 /**
- * Steps laid onto days of work for one or two people: of those that can begin the one that may begin least late first, each
- * on the day on which it fits and its parts are here. No work on Saturdays and Sundays; curing goes on at night.
+ * Steps laid onto the days of work: of those that can begin, the one that may begin least late first, each as soon as its people are
+ * free, its parts are here and it fits into the day. What was moved keeps its people free at its time. Curing goes on at night.
+ *
+ * Times are minutes of work from the first day's begin, DAY of them a day.
  */
-final readonly class Schedule
+final class Schedule
 {
     /** Minutes of work in a day, and the hour at which it begins. */
     public const DAY = 480;
 
     public const BEGINS = 8;
 
-    private const MOST_DAYS = 400;
+    /** Lets steps go first that something which was moved waits for. */
+    private const URGENT = 10_000_000;
 
-    /**
-     * @param  list<Slot>  $slots  in the order of their beginning
-     */
-    private function __construct(public array $slots, public CriticalPath $path)
+    /** @var list<Slot> in the order of their beginning */
+    public array $slots = [];
+
+    /** @var array<string, int> when each step is done and cured */
+    public array $ends = [];
+
+    /** @var array<string, int> when each step begins */
+    public array $begins = [];
+
+    /** @var array<int, int> from when each person is free */
+    private array $free = [0, 0];
+
+    /** @var array<string, array{int, int, non-empty-list<int>}> kept free for steps that were moved: from, to, people */
+    private array $kept = [];
+
+    /** @var array<string, int> by step, least first */
+    private array $rank;
+
+    private function __construct(public readonly CriticalPath $path, public readonly Days $days)
     {
+        $this->rank = $path->latest;
     }
 
     /**
      * @param  list<Step>  $steps
-     * @param  string  $start  YYYY-MM-DD
-     * @param  array<string, string>  $arrivals  day on which a part comes, by its shelf id
+     * @param  array<string, Pin>  $pins  by step
+     * @param  array<string, int>  $here  from when a part is here, by its shelf id
+     * @param  array<string, int>  $held  before when a step cannot begin, as something cures that is done
      *
      * @throws Trouble
      */
-    public static function of(array $steps, int $people, string $start, array $arrivals = []): self
+    public static function of(array $steps, Days $days, array $pins = [], array $here = [], array $held = []): self
     {
-        $path = CriticalPath::of($steps);
+        $schedule = new self(CriticalPath::of($steps), $days);
+        $byId = array_combine(array_map(static fn (Step $s): string => $s->id, $steps), $steps);
+        foreach (array_intersect_key($pins, $byId) as $id => $pin) {
+            $schedule->keep($byId[$id], $pin, $byId);
+        }
         $next = $open = $ready = [];
         foreach ($steps as $step) {
             $open[$step->id] = count($step->after);
@@ -47,111 +70,122 @@ final readonly class Schedule
                 $ready[$step->id] = $step;
             }
         }
-        $free = array_fill(0, $people, 0);
-        $ends = [];
-        $slots = [];
-        $first = new DateTimeImmutable($start);
         while ($ready !== []) {
             $best = null;
             foreach ($ready as $step) {
-                $begin = max([0, ...array_map(static fn (string $b): int => $ends[$b], $step->after), ...array_map(static fn (string $n): int => isset($arrivals[$n]) ? self::workDay($first, $arrivals[$n]) * self::DAY : 0, $step->needs)]);
-                $crew = self::crew($free, min($step->people, $people));
-                $at = self::fitting(max($begin, max([0, ...array_map(static fn (int $p): int => $free[$p], $crew)])), $step->minutes);
-                $rank = [$at, $path->latest[$step->id], $step->id];
+                $from = max([$held[$step->id] ?? 0, ...array_map(static fn (string $b): int => $schedule->ends[$b], $step->after), ...array_values(array_intersect_key($here, array_fill_keys($step->needs, true)))]);
+                [$at, $crew] = $schedule->place($step, $from);
+                $rank = [$at, $schedule->rank[$step->id], $step->id];
                 if ($best === null || $rank < $best[0]) {
                     $best = [$rank, $step, $crew, $at];
                 }
             }
             [, $step, $crew, $at] = $best;
             unset($ready[$step->id]);
+            $schedule->lay($step, $at, $crew);
             foreach ($next[$step->id] ?? [] as $follows) {
                 if (--$open[$follows->id] === 0) {
                     $ready[$follows->id] = $follows;
                 }
             }
-            foreach ($crew as $person) {
-                $free[$person] = $at + $step->minutes;
-            }
-            $ends[$step->id] = self::cured($first, $at + $step->minutes, $step->wait);
-            $day = intdiv($at, self::DAY);
-            $slots[] = new Slot($step, self::date($first, $day), $at - $day * self::DAY, $at - $day * self::DAY + $step->minutes, $crew, $path->critical($step->id));
         }
+        usort($schedule->slots, static fn (Slot $a, Slot $b): int => [$a->day, $a->from, $a->people] <=> [$b->day, $b->from, $b->people]);
 
-        return new self($slots, $path);
+        return $schedule;
     }
 
     /** @return list<string> days with work, YYYY-MM-DD */
-    public function days(): array
+    public function worked(): array
     {
-        $days = array_values(array_unique(array_map(static fn (Slot $s): string => $s->day, $this->slots)));
-        sort($days);
+        return array_values(array_unique(array_map(static fn (Slot $s): string => $s->day, $this->slots)));
+    }
 
-        return $days;
+    /** Minutes of work until everything is done and cured. */
+    public function end(): int
+    {
+        return max([0, ...array_values($this->ends)]);
+    }
+
+    /** @param  array<string, Step>  $byId */
+    private function keep(Step $step, Pin $pin, array $byId): void
+    {
+        $day = $this->days->on($pin->day);
+        $from = $day * self::DAY + ($this->days->date($day) === $pin->day ? $pin->from : 0);
+        $people = $this->days->people($day);
+        $this->kept[$step->id] = [$from, $from + $step->minutes, $step->people >= $people ? range(0, $people - 1) : [min($pin->person, $people - 1)]];
+        $open = [$step->id];
+        while ($open !== []) {
+            $id = array_pop($open);
+            if ($this->rank[$id] > -self::URGENT / 2) {
+                $this->rank[$id] -= self::URGENT;
+                $open = [...$open, ...$byId[$id]->after];
+            }
+        }
     }
 
     /**
-     * Those who are free first.
+     * The soonest that a step can be begun, and by whom: by as many as it takes, or fewer where no more are ever there.
      *
-     * @param  array<int, int>  $free
-     * @return list<int>
+     * @return array{int, non-empty-list<int>}
      */
-    private static function crew(array $free, int $people): array
+    private function place(Step $step, int $from): array
     {
-        asort($free);
-
-        return array_slice(array_keys($free), 0, max(1, $people));
-    }
-
-    /** The first minute from which a step is done on one day; one longer than a day begins with a day. */
-    private static function fitting(int $from, int $minutes): int
-    {
-        $rest = self::DAY - $from % self::DAY;
-
-        return $minutes <= $rest ? $from : (intdiv($from, self::DAY) + 1) * self::DAY;
-    }
-
-    /** Work minutes after which something has cured for so many minutes of the clock, nights and Sundays counted. */
-    private static function cured(DateTimeImmutable $first, int $end, int $wait): int
-    {
-        if ($wait === 0) {
-            return $end;
-        }
-        $day = intdiv(max(0, $end - 1), self::DAY);
-        $done = (new DateTimeImmutable(self::date($first, $day)))->setTime(self::BEGINS, 0)->modify('+'.($end - $day * self::DAY + $wait).' minutes');
-        for ($n = $day; $n < $day + self::MOST_DAYS; $n++) {
-            $begins = (new DateTimeImmutable(self::date($first, $n)))->setTime(self::BEGINS, 0);
-            $into = intdiv($done->getTimestamp() - $begins->getTimestamp(), 60);
-            if ($into <= self::DAY) {
-                return $n * self::DAY + max(0, $into);
+        if (isset($this->kept[$step->id])) {
+            [$kept, , $crew] = $this->kept[$step->id];
+            if ($from <= $kept) {
+                return [$this->free($kept, $step, $crew), $crew];
             }
         }
+        if (min($step->people, $this->days->most(intdiv($from, self::DAY))) > 1) {
+            return [$this->free($from, $step, [0, 1]), [0, 1]];
+        }
+        $first = $this->free($from, $step, [0]);
+        $second = $this->days->most(intdiv($from, self::DAY)) > 1 ? $this->free($from, $step, [1]) : INF;
 
-        return $end;
+        return $second < $first || ($second === $first && $this->free[1] < $this->free[0]) ? [(int) $second, [1]] : [$first, [0]];
     }
 
-    /** The number of the first day of work on or after a day. */
-    private static function workDay(DateTimeImmutable $first, string $day): int
+    /**
+     * The first minute from which all of a crew are there and free for a step on one day; one longer than a day begins with a day.
+     *
+     * @param  non-empty-list<int>  $crew
+     */
+    private function free(int $from, Step $step, array $crew): int
     {
-        for ($n = 0; $n < self::MOST_DAYS; $n++) {
-            if (self::date($first, $n) >= $day) {
-                return $n;
+        $at = max([$from, ...array_map(fn (int $p): int => $this->free[$p], $crew)]);
+        do {
+            $asked = $at;
+            $day = intdiv($at, self::DAY);
+            if ($this->days->people($day) <= max($crew) || min($step->minutes, self::DAY) > ($day + 1) * self::DAY - $at) {
+                $at = ($day + 1) * self::DAY;
+
+                continue;
             }
-        }
-        throw Trouble::at('/arrives', "A part that comes on {$day} is too far off to plan for.");
+            foreach ($this->kept as $id => [$begin, $end, $people]) {
+                if ($id !== $step->id && ! isset($this->ends[$id]) && $at < $end && $at + $step->minutes > $begin && array_intersect($crew, $people) !== []) {
+                    $at = $end;
+                }
+            }
+        } while ($at !== $asked);
+
+        return $at;
     }
 
-    private static function date(DateTimeImmutable $first, int $number): string
+    /** @param  list<int>  $crew */
+    private function lay(Step $step, int $at, array $crew): void
     {
-        $day = $first;
-        while ((int) $day->format('N') > 5) {
-            $day = $day->modify('+1 day');
+        foreach ($crew as $person) {
+            $this->free[$person] = $at + $step->minutes;
         }
-        for ($n = 0; $n < $number; $n++) {
-            do {
-                $day = $day->modify('+1 day');
-            } while ((int) $day->format('N') > 5);
+        $this->begins[$step->id] = $at;
+        $this->ends[$step->id] = $this->days->cured($at + $step->minutes, $step->wait);
+        for ($left = $step->minutes; $left > 0; $left -= $today) {
+            $day = intdiv($at, self::DAY);
+            $from = $at - $day * self::DAY;
+            $today = min($left, self::DAY - $from);
+            $there = array_values(array_filter($crew, fn (int $p): bool => $p < $this->days->people($day)));
+            $this->slots[] = new Slot($step, $this->days->date($day), $from, $from + $today, $there === [] ? [0] : $there, $this->path->critical($step->id), $left === $today, count($there) < $step->people);
+            $at = ($day + 1) * self::DAY;
         }
-
-        return $day->format('Y-m-d');
     }
 }

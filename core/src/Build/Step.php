@@ -8,7 +8,11 @@ namespace EmberDusk\Build;
 final readonly class Step
 {
     /**
-     * @param  int  $minutes  of work
+     * @param  string  $kind  of Steps::TIMES
+     * @param  float  $units  metres, joints, pieces that the table of times goes by
+     * @param  int  $table  minutes of work by the table of times
+     * @param  int  $minutes  of work as this crew does it
+     * @param  array{int, int}  $range  minutes that it takes at best and at worst
      * @param  int  $people  that it takes at once
      * @param  list<string>  $tools
      * @param  list<string>  $after  ids of the steps before it
@@ -17,10 +21,14 @@ final readonly class Step
      */
     public function __construct(
         public string $id,
+        public string $kind,
         public string $place,
         public string $title,
         public string $why,
+        public float $units,
+        public int $table,
         public int $minutes,
+        public array $range,
         public int $people,
         public array $tools,
         public string $caution,
@@ -28,5 +36,12 @@ final readonly class Step
         public int $wait = 0,
         public array $needs = [],
     ) {
+    }
+
+    /** @param  list<string>  $after  ids of the steps that it comes after instead */
+    public function after(array $after): self
+    {
+        return new self($this->id, $this->kind, $this->place, $this->title, $this->why, $this->units, $this->table, $this->minutes, $this->range, $this->people, $this->tools, $this->caution,
+            array_values(array_unique($after)), $this->wait, $this->needs);
     }
 }

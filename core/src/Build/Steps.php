@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Build;
 
+use EmberDusk\Kit\Connector;
 use EmberDusk\Measure\TapeNotes;
+use EmberDusk\Parts\Fixings;
+use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -14,8 +18,11 @@ use EmberDusk\Plan\Run;
  */
 final class Steps
 {
-    /** Minutes: per metre dry, laid, made up or stuck, covered; per joint of one core; per unit, end, leg, test, place. */
-    private const M = ['dry' => 2.0, 'cable' => 5.0, 'profile' => 6.0, 'stick' => 4.0, 'diffuser' => 1.0, 'joint' => 6.0, 'unit' => 20.0, 'end' => 5.0, 'leg' => 5.0, 'test' => 10.0, 'isolate' => 10.0, 'tidy' => 10.0, 'cut' => 3.0];
+    /** Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, fixture, end, section, leg, test, place. */
+    public const TIMES = ['isolate' => 10.0, 'trace' => 5.0, 'dry' => 2.0, 'supply' => 20.0, 'cables' => 5.0, 'loose' => 10.0, 'cut' => 3.0, 'profile' => 6.0, 'stick' => 4.0, 'joints' => 6.0, 'second' => 10.0, 'seal' => 5.0, 'diffuser' => 1.0, 'fixtures' => 20.0, 'tidy' => 10.0];
+
+    /** Groups of the parts list that must be here for a step. */
+    private const NEEDS = ['dry' => ['Strip'], 'supply' => ['Supply', 'Controller'], 'cables' => ['Cable', 'Fuse'], 'profile' => ['Profile', 'Fixing'], 'stick' => ['Fixing', 'Cleaning'], 'joints' => ['Joint', 'Solder'], 'seal' => ['Sealing'], 'diffuser' => ['Diffuser']];
 
     /** Silicone cures for a day. */
     private const CURE = 1440;
@@ -23,77 +30,135 @@ final class Steps
     /** @var list<Step> */
     private array $steps = [];
 
-    private function __construct(private readonly Plan $plan)
+    /** @var array<string, array<string, list<string>>> shelf ids by group and run */
+    private array $parts = [];
+
+    private function __construct(private readonly Plan $plan, private readonly PartsList $list, private readonly Pace $pace)
     {
+        foreach ($list->parts as $part) {
+            foreach ($part->runs as $run) {
+                $this->parts[$part->group][$run][] = $part->key;
+            }
+        }
     }
 
     /** @return list<Step> */
-    public static function of(Plan $plan): array
+    public static function of(Plan $plan, PartsList $parts, Pace $pace): array
     {
-        $steps = new self($plan);
+        $steps = new self($plan, $parts, $pace);
         foreach ($plan->places as $id => $place) {
             $runs = array_values(array_filter($plan->runs, static fn (Run $r): bool => $r->place === $id && $plan->cutMarks($r) !== null && $plan->feedsOf($r) !== []));
-            if ($runs !== []) {
-                $steps->place($id, $place->name, $runs);
+            $fixtures = array_values(array_filter($plan->fixtures, static fn (Fitting $f): bool => $f->place === $id));
+            if ($runs !== [] || $fixtures !== []) {
+                $steps->place($id, $place->name, $runs, $fixtures);
             }
         }
 
         return $steps->steps;
     }
 
-    /** @param  non-empty-list<Run>  $runs */
-    private function place(string $id, string $name, array $runs): void
+    /**
+     * @param  list<Run>  $runs
+     * @param  list<Fitting>  $fixtures
+     */
+    private function place(string $id, string $name, array $runs, array $fixtures): void
     {
-        $site = TapeNotes::read($this->plan->places[$id]->notes)->site;
-        $isolate = $this->add("isolate-{$id}", $name, 'Isolate and prove dead', 'Before anything is touched.', self::M['isolate'], 1, ['voltage tester'],
-            'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: a switch that is off proves nothing.', []);
+        $legs = TapeNotes::read($this->plan->places[$id]->notes)->site->legs;
+        $battery = $runs !== [] && $fixtures === [] && array_filter($runs, fn (Run $r): bool => ($this->plan->kit[$this->plan->supplies[$r->supply ?? '']->kit ?? '']->written['kind'] ?? '') !== 'battery') === [];
+        $isolate = $battery
+            ? $this->add('isolate', $id, $name, 'Take the fuses out of the battery taps', 'Before anything is touched.', 1.0, 1, ['meter'], 'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; never solder to a cell.', [])
+            : $this->add('isolate', $id, $name, 'Isolate and prove dead', 'Before anything is touched.', 1.0, 1, ['voltage tester'], 'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: a switch that is off proves nothing.', []);
         $before = [$isolate];
-        if ($site->legs !== []) {
-            $before[] = $this->add("trace-{$id}", $name, 'Disconnect and trace every leg, label both ends', 'What a wall hides is known only by its tone.', self::M['leg'] * count($site->legs), 2, ['continuity tester', 'labels'], 'Every leg is off at both ends before the tester is on it.', [$isolate]);
+        if ($legs !== []) {
+            $before[] = $this->add('trace', $id, $name, 'Disconnect and trace every leg, label both ends', 'What a wall hides is known only by its tone.', count($legs), 2, ['continuity tester', 'labels'], 'Every leg is off at both ends before the tester is on it.', [$isolate]);
         }
-        $tests = [];
+        $last = [];
         foreach ($runs as $run) {
-            $tests[] = $this->run($id, $name, $run, $before, $site->damp === true || in_array('outdoors', $run->mounting, true));
+            $last[] = $this->run($run, $before);
         }
-        $this->add("tidy-{$id}", $name, 'Tidy, tie leads, close boxes', 'Last, so that nothing is opened again.', self::M['tidy'], 1, ['ties'], 'Keep extra-low voltage apart from mains in every box.', $tests);
+        foreach ($fixtures as $fitting) {
+            $title = (isset($this->plan->kit[$fitting->kit]) ? $this->plan->kit[$fitting->kit]->entry->name() : $fitting->id).": hang {$fitting->count} and connect";
+            $module = $this->plan->modules[$fitting->module ?? '']->kit ?? null;
+            $last[] = $this->add('fixtures', $fitting->id, $name, $title, 'Fixtures hang before their dimmer is set.', $fitting->count + ($module === null ? 0 : 1), 2, ['screwdriver', 'ladder'], 'Mains terminals are for a licensed person. A ladder stands on firm ground and somebody holds it.', $before, 0, array_values(array_filter([$fitting->kit, $module])));
+        }
+        $this->add('tidy', $id, $name, 'Tidy, tie leads, close boxes', 'Last, so that nothing is opened again.', 1.0, 1, ['ties'], 'Keep extra-low voltage apart from mains in every box.', $last);
     }
 
     /** @param  list<string>  $before  Returns the run's last step. */
-    private function run(string $id, string $place, Run $run, array $before, bool $damp): string
+    private function run(Run $run, array $before): string
     {
-        $key = $run->id;
-        $name = $run->name();
         $metres = $run->length();
         $profile = in_array('profile', $run->mounting, true);
-        $strip = (string) $run->strip;
-        $cores = count($this->plan->strip($run->strip)->channels ?? []) + 1;
-        $dry = $this->add("dry-{$key}", $place, "{$name}: dry run", 'Lay it out, plug it in, see that the connector lands where it should.', self::M['dry'] * $metres, 2, ['tape measure'], '', [$before[0]], 0, [$strip]);
-        $units = $this->add("supply-{$key}", $place, "{$name}: fix supply and controller", 'Cables need something to begin at.', 2 * self::M['unit'], 1, ['drill', 'screwdriver'], 'Leave air around a supply. Mains terminals are for a licensed person.', $before, 0,
-            array_values(array_filter([$this->plan->supplies[$run->supply ?? '']->kit ?? null, $this->plan->controllers[$run->controller ?? '']->kit ?? null])));
-        $laid = 0.0;
-        $kits = [];
+        $making = $this->plan->making($run);
+        $sections = count($run->sections);
+        $dry = $this->ofRun($run, 'dry', 'dry run', 'Lay it out, plug it in, see that the connector lands where it should.', $metres, 2, ['tape measure'], '', []);
+        $units = $this->ofRun($run, 'supply', 'fix supply and controller', 'Cables need something to begin at.', 2, 1, ['drill', 'screwdriver'], 'Leave air around a supply. Mains terminals are for a licensed person.', [$dry, ...$before]);
+        $cables = $this->ofRun($run, 'cables', 'lay cables, mark both ends', 'Leads are marked first, on alternating sides of the strip.', $this->laid($run), 1, ['cutter', 'labels'], 'A ladder stands on firm ground and somebody holds it.', [$units]);
+        $loose = $this->ofRun($run, 'loose', 'loose test', 'The whole thing is tried before anything is stuck: single channels, white, one mix.', 1, 1, ['meter', 'bench supply'], 'Volts and polarity by meter before the strip is on. Never connect strip to mains.', [$dry, $cables]);
+        $measured = $making->cut === '' ? $profile : $making->cut === 'before';
+        $fixed = $loose;
+        if ($measured) {
+            $fixed = $this->ofRun($run, 'cut', 'cut to measure', $profile ? 'At marks only; it has to fit before it goes into profile.' : 'At marks only, beforehand: measure twice.', $sections, 1, ['scissors'], '', [$loose]);
+        }
+        $fixed = $profile
+            ? $this->ofRun($run, 'profile', 'make up profile on the bench, then up with it', sprintf('Strip into profile, clips on its back every %.2f m, profile up; the diffuser comes last.', Fixings::ANCHOR), $metres, 2, ['saw', 'drill'], 'Ladders: two people. Wear glasses at the saw.', [$fixed])
+            : $this->ofRun($run, 'stick', 'clean and stick, a hand’s length at a time', 'It holds on clean ground only; no creases.', $metres, 1, ['cleaning alcohol', 'roller'], 'Alcohol burns: air the room, no flame.', [$fixed]);
+        if (! $measured) {
+            $fixed = $this->ofRun($run, 'cut', 'cut back from the unfed end', 'At marks only; what is fixed already cannot come up short.', $sections, 1, ['scissors'], '', [$fixed]);
+        }
+        [$joints, $minutes, $soldered] = $this->joints($run);
+        $made = $this->ofRun($run, 'joints', "{$joints} joints", $soldered ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.' : 'Every core by its mark, then pulled at.', $minutes / self::TIMES['joints'], 1, $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'], $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.', [$fixed]);
+        $last = $this->ofRun($run, 'second', 'second test', 'After the joints and before sealing: what is wrong is still within reach.', 1, 1, ['meter'], 'At both-end feeds lift one at a time and compare.', [$made]);
+        if ($making->seal === 'glue') {
+            $last = $this->ofRun($run, 'seal', 'seal the ends with hot glue and tape', 'Set in minutes; not for where it stays wet.', 2 * $sections, 1, ['glue gun', 'tape'], 'Hot glue burns the skin.', [$last]);
+        } elseif ($making->seal === 'silicone' || $this->plan->damp($run)) {
+            $last = $this->ofRun($run, 'seal', 'seal the ends with silicone', 'It stays damp: silicone, a day to cure.', 2 * $sections, 1, ['silicone'], 'Silicone gives off acid while it cures: air.', [$last], self::CURE);
+        }
+
+        return $profile ? $this->ofRun($run, 'diffuser', 'diffuser on', 'Last, when nothing has to be reached any more.', $metres, 1, [], '', [$last]) : $last;
+    }
+
+    /** Metres of cable that are laid for a run. */
+    private function laid(Run $run): float
+    {
         $ways = $run->controller === null ? [] : $this->plan->wayTo($run->controller);
         foreach ($this->plan->feedsOf($run) as $feed) {
             $ways += $this->plan->wayTo($feed->id);
         }
-        foreach ($ways as $cable) {
-            $laid += $cable->existing ? 0.0 : $cable->length;
-            $kits[] = $cable->kit;
-        }
-        $cables = $this->add("cables-{$key}", $place, "{$name}: lay cables, mark both ends", 'Leads are marked first, on alternating sides of the strip.', self::M['cable'] * $laid, 1, ['cutter', 'labels'], 'A ladder stands on firm ground and somebody holds it.', [$units], 0, array_values(array_unique($kits)));
-        $loose = $this->add("loose-{$key}", $place, "{$name}: loose test", 'The whole thing is tried before anything is stuck: single channels, white, one mix.', self::M['test'], 1, ['meter', 'bench supply'], 'Volts and polarity by meter before the strip is on. Never connect strip to mains.', [$dry, $cables]);
-        $fixed = $profile
-            ? $this->add("profile-{$key}", $place, "{$name}: make up profile on the bench, then up with it", 'Strip into profile, clips on its back, profile up; the diffuser comes last.', self::M['profile'] * $metres, 2, ['saw', 'drill'], 'Ladders: two people.', [$loose])
-            : $this->add("stick-{$key}", $place, "{$name}: clean and stick, a hand’s length at a time", 'It holds on clean ground only; no creases.', self::M['stick'] * $metres, 1, ['cleaning alcohol', 'roller'], 'Alcohol burns: air the room, no flame.', [$loose]);
-        $cut = $this->add("cut-{$key}", $place, $profile ? "{$name}: cut to measure" : "{$name}: cut back from the unfed end", 'At marks only.', self::M['cut'] * max(1, count($run->sections)), 1, ['scissors'], '', $profile ? [$loose] : [$fixed]);
-        $joints = 2 * $cores * count($this->plan->feedsOf($run));
-        $solder = $this->add("joints-{$key}", $place, "{$name}: {$joints} joints", 'Tin both sides, join, clean with alcohol.', self::M['joint'] * $joints, 1, ['iron at 320 °C', 'flux'], 'Flux fumes: air. Hot iron: a stand.', [$fixed, $cut]);
-        $last = $this->add("second-{$key}", $place, "{$name}: second test", 'After the joints and before sealing: what is wrong is still within reach.', self::M['test'], 1, ['meter'], 'At both-end feeds lift one at a time and compare.', [$solder]);
-        if ($damp) {
-            $last = $this->add("seal-{$key}", $place, "{$name}: seal the ends with silicone", 'It stays damp: silicone, a day to cure.', self::M['end'] * 2 * count($run->sections), 1, ['silicone'], 'Silicone gives off acid while it cures: air.', [$last], self::CURE);
+
+        return array_sum(array_map(static fn ($c): float => $c->existing ? 0.0 : $c->length, $ways));
+    }
+
+    /** @return array{int, float, bool} joints of one core at a run's feeds, between its sections and where its strip is joined, minutes for them, and whether any is soldered */
+    private function joints(Run $run): array
+    {
+        $cores = $this->plan->cores($run);
+        $count = 2 * $cores * count($this->plan->cutMarks($run)->jumps ?? []) + $cores * ($this->list->joined[$run->id] ?? 0);
+        $minutes = self::TIMES['joints'] * $count;
+        $soldered = $count > 0;
+        foreach ($this->plan->feedsOf($run) as $feed) {
+            $joint = $this->plan->kit[$this->plan->cableTo($feed->id)->joint ?? '']->entry ?? null;
+            $count += 2 * $cores;
+            $minutes += 2 * $cores * ($joint instanceof Connector ? $joint->minutes ?? self::TIMES['joints'] : self::TIMES['joints']);
+            $soldered = $soldered || ! $joint instanceof Connector || $joint->joint === 'solder';
         }
 
-        return $profile ? $this->add("diffuser-{$key}", $place, "{$name}: diffuser on", 'Last, when nothing has to be reached any more.', self::M['diffuser'] * $metres, 1, [], '', [$last]) : $last;
+        return [$count, $minutes, $soldered];
+    }
+
+    /** @return list<string> */
+    private function needs(string $kind, Run $run): array
+    {
+        return array_merge(...array_map(fn (string $group): array => $this->parts[$group][$run->id] ?? [], self::NEEDS[$kind] ?? []));
+    }
+
+    /**
+     * @param  list<string>  $tools
+     * @param  list<string>  $after
+     */
+    private function ofRun(Run $run, string $kind, string $title, string $why, float $units, int $people, array $tools, string $caution, array $after, int $wait = 0): string
+    {
+        return $this->add($kind, $run->id, $this->plan->places[$run->place]->name ?? '', "{$run->name()}: {$title}", $why, $units, $people, $tools, $caution, $after, $wait, $this->needs($kind, $run));
     }
 
     /**
@@ -101,10 +166,11 @@ final class Steps
      * @param  list<string>  $after
      * @param  list<string>  $needs
      */
-    private function add(string $id, string $place, string $title, string $why, float $minutes, int $people, array $tools, string $caution, array $after, int $wait = 0, array $needs = []): string
+    private function add(string $kind, string $of, string $place, string $title, string $why, float $units, int $people, array $tools, string $caution, array $after, int $wait = 0, array $needs = []): string
     {
-        $this->steps[] = new Step($id, $place, $title, $why, max(5, (int) (5 * ceil($minutes / 5 - 1e-9))), $people, $tools, $caution, $after, $wait, $needs);
+        $table = Pace::fives(self::TIMES[$kind] * $units);
+        $this->steps[] = new Step("{$kind}-{$of}", $kind, $place, $title, $why, $units, $table, $this->pace->minutes($kind, $table), $this->pace->range($kind, $table), $people, $tools, $caution, $after, $wait, $needs);
 
-        return $id;
+        return "{$kind}-{$of}";
     }
 }

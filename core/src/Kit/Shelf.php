@@ -29,6 +29,9 @@ final readonly class Shelf
             throw $f->trouble('name', 'The entry needs a name.');
         }
         $kind->check($f);
+        if ($f->has('currency') && $f->string('currency', 3) !== '') {
+            Price::currency($f);
+        }
 
         return match ($kind->kind) {
             'strip' => Strip::read($f),

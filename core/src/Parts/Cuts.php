@@ -11,9 +11,8 @@ final readonly class Cuts
      * @param  list<array{int, list<int>}>  $lengths  stock length and its pieces
      * @param  int  $bought  how many of them are bought
      * @param  bool  $proven  whether no fewer would do
-     * @param  int  $joints  pieces that are made of more than one
      */
-    public function __construct(public array $lengths, public int $bought, public bool $proven, public int $joints = 0)
+    public function __construct(public array $lengths, public int $bought, public bool $proven)
     {
     }
 

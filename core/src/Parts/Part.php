@@ -8,14 +8,20 @@ namespace EmberDusk\Parts;
 final readonly class Part
 {
     /**
-     * @param  string  $key  what marks of it go by: a shelf id, or a word where the shelf has nothing
+     * @param  string  $key  what marks of it go by: its shelf id
      * @param  float  $count  that the plan asks for, without spares
-     * @param  string  $unit  m, piece, or what it is sold in
+     * @param  string  $unit  m, piece, or what it is counted in
      * @param  int  $spare  more of them to take along
      * @param  float  $buy  how many are bought: whole pieces, reels, metres
-     * @param  list<string>  $why  what for and for which run
-     * @param  float|null  $price  of one; null where the shelf does not say
+     * @param  array<string, float>  $why  what for and for which run, with how much of the count
+     * @param  float|null  $price  of one that is bought, in the job's currency; null where it cannot be said
      * @param  float  $owned  that the client has already
+     * @param  list<string>  $runs  ids of those that it is for
+     * @param  string  $foreign  currency of the shelf's price where the job has no rate for it
+     * @param  float  $lead  days from order to door
+     * @param  float  $each  how much of the unit one that is bought holds
+     * @param  bool  $cut  whether a cut list says how many are bought
+     * @param  string  $priced  currency of the shelf's price where it was turned into the job's
      */
     public function __construct(
         public string $key,
@@ -28,14 +34,24 @@ final readonly class Part
         public array $why,
         public ?float $price,
         public float $owned,
+        public array $runs,
+        public string $foreign,
+        public float $lead,
+        public float $each,
+        public bool $cut,
+        public string $priced,
     ) {
     }
 
-    /** Null where the shelf has no price. */
+    /** Pieces, reels or lengths that are paid: those that the client has count nothing. */
+    public function paid(): float
+    {
+        return max(0.0, $this->buy - $this->owned);
+    }
+
+    /** Null where there is no price. */
     public function cost(): ?float
     {
-        $pays = max(0.0, $this->buy - $this->owned);
-
-        return $pays <= 0 ? 0.0 : ($this->price === null ? null : round($pays * $this->price, 2));
+        return $this->paid() <= 0 ? 0.0 : ($this->price === null ? null : round($this->paid() * $this->price, 2));
     }
 }

@@ -14,7 +14,7 @@ final class Wanted
     /** One in ten is taken along on top, at least one (common practice, no source). */
     private const SPARE = 0.1;
 
-    /** @var array<string, array{string, Frozen, float, string, bool, list<string>, float, float}> by shelf id: group, kit, count, unit, spares, why, how much one of it is, of how many units the price of one that is bought is made */
+    /** @var array<string, array{group: string, kit: Frozen, count: float, unit: string, spares: bool, why: list<array{string, float}>, each: float, priced: float, runs: list<string>}> by shelf id */
     private array $things = [];
 
     public function __construct(private readonly Plan $plan)
@@ -22,19 +22,21 @@ final class Wanted
     }
 
     /**
+     * @param  list<string>  $runs  ids
      * @param  bool  $spares  whether some are taken along on top
-     * @param  float  $priced  units that one that is bought has, where the shelf's price is for a unit: metres of a reel
      * @param  float  $each  how much of the unit one that is bought holds: 5 m a reel, 200 joints a reel of solder
+     * @param  float  $priced  units that one that is bought has, where the shelf's price is for a unit: metres of a reel
      */
-    public function add(?Frozen $kit, string $group, float $count, string $unit, string $why, bool $spares = false, float $each = 1.0, float $priced = 1.0): void
+    public function add(?Frozen $kit, string $group, float $count, string $unit, string $why, array $runs = [], bool $spares = false, float $each = 1.0, float $priced = 1.0): void
     {
         if ($kit === null || $count <= 0) {
             return;
         }
         $id = $kit->entry->id();
-        $this->things[$id] ??= [$group, $kit, 0.0, $unit, $spares, [], $each, $priced];
-        $this->things[$id][2] += $count;
-        $this->things[$id][5][] = $why;
+        $this->things[$id] ??= ['group' => $group, 'kit' => $kit, 'count' => 0.0, 'unit' => $unit, 'spares' => $spares, 'why' => [], 'each' => $each, 'priced' => $priced, 'runs' => []];
+        $this->things[$id]['count'] += $count;
+        $this->things[$id]['why'][] = [$why, $count];
+        $this->things[$id]['runs'] = [...$this->things[$id]['runs'], ...$runs];
     }
 
     /**
@@ -44,13 +46,33 @@ final class Wanted
     public function parts(array $bought): array
     {
         $parts = [];
-        foreach ($this->things as $id => [$group, $kit, $count, $unit, $spares, $why, $each, $priced]) {
-            $price = (new Fields($kit->written))->numberOrNull('price');
-            $spare = $spares ? max(1, (int) ceil(self::SPARE * $count - 1e-9)) : 0;
-            $parts[] = new Part($id, $group, $kit->entry->name(), $count, $unit, $spare, (float) ($bought[$id] ?? ceil(($count + $spare) / $each - 1e-9)), array_values(array_unique($why)),
-                $price === null ? null : $price * $priced, (float) ($this->plan->owned[$id]->count ?? 0));
+        foreach ($this->things as $id => $thing) {
+            $kit = $thing['kit'];
+            $price = $this->plan->terms->price($kit);
+            $spare = $this->plan->spares[$id]->count ?? ($thing['spares'] ? max(1, (int) ceil(self::SPARE * $thing['count'] - 1e-9)) : 0);
+            // Spares of what is cut are whole lengths; of all else they are counted as the thing itself.
+            $buy = isset($bought[$id]) ? $bought[$id] + $spare : ceil(($thing['count'] + $spare) / $thing['each'] - 1e-9);
+            $parts[] = new Part($id, $thing['group'], $kit->entry->name(), $thing['count'], $thing['unit'], $spare, (float) $buy, self::summed($thing['why']),
+                $price === null ? null : $price * $thing['priced'], (float) ($this->plan->owned[$id]->count ?? 0), array_values(array_unique($thing['runs'])), $this->plan->terms->foreign($kit) ?? '',
+                (new Fields($kit->written))->numberOrNull('lead') ?? 0.0, $thing['each'], isset($bought[$id]), $this->plan->terms->turned($kit));
         }
 
         return $parts;
+    }
+
+    /**
+     * Alike reasons once, with all that is wanted for them.
+     *
+     * @param  list<array{string, float}>  $why
+     * @return array<string, float>
+     */
+    private static function summed(array $why): array
+    {
+        $sums = [];
+        foreach ($why as [$words, $count]) {
+            $sums[$words] = ($sums[$words] ?? 0.0) + $count;
+        }
+
+        return $sums;
     }
 }

@@ -17,7 +17,7 @@ final readonly class Document
     public const VERSION = 2;
 
     /** The lists of the plan whose items have ids, in the document's order. */
-    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'modules', 'fixtures', 'splices', 'feeds', 'cables', 'lights', 'scenes', 'owned', 'options', 'kit'];
+    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'modules', 'fixtures', 'splices', 'feeds', 'cables', 'lights', 'scenes', 'owned', 'options', 'makings', 'spares', 'kit'];
 
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array
@@ -52,6 +52,8 @@ final readonly class Document
                 'levels' => array_map(static fn (string $of, array $duties): array => ['of' => $of, 'duties' => $duties], array_keys($s->levels), array_values($s->levels))]),
             'owned' => self::each($plan->owned, static fn (Owned $o): array => ['id' => $o->id, 'count' => $o->count]),
             'options' => self::each($plan->options, static fn (Wish $w): array => $w->write()),
+            'makings' => self::each($plan->makings, static fn (Making $m): array => $m->write()),
+            'spares' => self::each($plan->spares, static fn (Spare $s): array => ['id' => $s->id, 'count' => $s->count]),
             'kit' => self::each($plan->kit, static fn (Frozen $f): array => ['id' => $f->entry->id(), 'hash' => $f->hash, 'entry' => $f->written]),
         ];
     }
@@ -80,6 +82,8 @@ final readonly class Document
             self::keyed($f, 'scenes', self::readScene(...)),
             self::keyed($f, 'owned', static fn (Fields $o): Owned => new Owned($o->string('id'), $o->whole('count', 1, 1000))),
             self::keyed($f, 'options', Wish::read(...)),
+            self::keyed($f, 'makings', Making::read(...)),
+            self::keyed($f, 'spares', static fn (Fields $s): Spare => new Spare($s->string('id'), $s->whole('count', 0, 10_000))),
             self::keyed($f, 'kit', self::readFrozen(...)),
         );
     }

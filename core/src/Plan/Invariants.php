@@ -41,6 +41,15 @@ final readonly class Invariants
         foreach (array_keys($plan->owned) as $n => $id) {
             self::need(isset($plan->kit[$id]), "/owned/{$n}/id", "The job's kit has no “{$id}”.");
         }
+        foreach (array_keys($plan->spares) as $n => $id) {
+            self::need(isset($plan->kit[$id]), "/spares/{$n}/id", "The job's kit has no “{$id}”.");
+        }
+        foreach (array_values($plan->makings) as $n => $making) {
+            self::need(isset($plan->runs[$making->id]), "/makings/{$n}/id", "There is no run “{$making->id}”.");
+            foreach (['profile' => $making->profile, 'diffuser' => $making->diffuser] as $kind => $id) {
+                self::need($id === null || ($plan->kit[$id]->written['kind'] ?? '') === $kind, "/makings/{$n}/{$kind}", "The job's kit has no {$kind} “{$id}”.");
+            }
+        }
         self::need(count($plan->places) <= self::MOST_PLACES, '/places', sprintf('A job has at most %d places.', self::MOST_PLACES));
         self::units($plan, 'supplies', $plan->supplies, Powers::class);
         self::units($plan, 'controllers', $plan->controllers, Controller::class);

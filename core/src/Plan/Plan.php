@@ -28,6 +28,8 @@ final readonly class Plan
      * @param  array<string, Scene>  $scenes
      * @param  array<string, Owned>  $owned
      * @param  array<string, Wish>  $options
+     * @param  array<string, Making>  $makings
+     * @param  array<string, Spare>  $spares
      * @param  array<string, Frozen>  $kit
      */
     public function __construct(
@@ -49,6 +51,8 @@ final readonly class Plan
         public array $scenes = [],
         public array $owned = [],
         public array $options = [],
+        public array $makings = [],
+        public array $spares = [],
         public array $kit = [],
     ) {
     }
@@ -70,19 +74,21 @@ final readonly class Plan
      * @param  array<string, Scene>|null  $scenes
      * @param  array<string, Owned>|null  $owned
      * @param  array<string, Wish>|null  $options
+     * @param  array<string, Making>|null  $makings
+     * @param  array<string, Spare>|null  $spares
      * @param  array<string, Frozen>|null  $kit
      */
     public function with(
         ?string $name = null, ?string $client = null, ?Limits $limits = null, ?Terms $terms = null, ?array $places = null, ?array $runs = null,
         ?array $supplies = null, ?array $controllers = null, ?array $hubs = null, ?array $modules = null, ?array $fixtures = null, ?array $splices = null, ?array $feeds = null,
-        ?array $cables = null, ?array $lights = null, ?array $scenes = null, ?array $owned = null, ?array $options = null, ?array $kit = null,
+        ?array $cables = null, ?array $lights = null, ?array $scenes = null, ?array $owned = null, ?array $options = null, ?array $makings = null, ?array $spares = null, ?array $kit = null,
     ): self {
         $plan = new self($name ?? $this->name, $client ?? $this->client, $limits ?? $this->limits, $terms ?? $this->terms,
             self::inOrder($places ?? $this->places), self::inOrder($runs ?? $this->runs),
             self::inOrder($supplies ?? $this->supplies), self::inOrder($controllers ?? $this->controllers),
             self::inOrder($hubs ?? $this->hubs), self::inOrder($modules ?? $this->modules), self::inOrder($fixtures ?? $this->fixtures), self::inOrder($splices ?? $this->splices), self::inOrder($feeds ?? $this->feeds),
             self::inOrder($cables ?? $this->cables), self::inOrder($lights ?? $this->lights), self::inOrder(self::played($scenes ?? $this->scenes, $controllers ?? $this->controllers, $runs ?? $this->runs)),
-            self::inOrder($owned ?? $this->owned), self::inOrder($options ?? $this->options), $kit ?? $this->kit);
+            self::inOrder($owned ?? $this->owned), self::inOrder($options ?? $this->options), self::inOrder(array_intersect_key($makings ?? $this->makings, $runs ?? $this->runs)), self::inOrder($spares ?? $this->spares), $kit ?? $this->kit);
 
         return $plan->holding(array_intersect_key($plan->kit, $plan->usedKit()));
     }
@@ -91,7 +97,7 @@ final readonly class Plan
     private function holding(array $kit): self
     {
         return new self($this->name, $this->client, $this->limits, $this->terms, $this->places, $this->runs, $this->supplies, $this->controllers,
-            $this->hubs, $this->modules, $this->fixtures, $this->splices, $this->feeds, $this->cables, $this->lights, $this->scenes, $this->owned, $this->options, self::inOrder($kit));
+            $this->hubs, $this->modules, $this->fixtures, $this->splices, $this->feeds, $this->cables, $this->lights, $this->scenes, $this->owned, $this->options, $this->makings, $this->spares, self::inOrder($kit));
     }
 
     public function place(string $id): Place
@@ -224,7 +230,10 @@ final readonly class Plan
         foreach ($this->runs as $run) {
             $used[$run->strip ?? ''] = true;
         }
-        $used += array_fill_keys(array_keys($this->owned), true);
+        $used += array_fill_keys(array_keys($this->owned + $this->spares), true);
+        foreach ($this->makings as $making) {
+            $used[$making->profile ?? ''] = $used[$making->diffuser ?? ''] = true;
+        }
         foreach ($this->cables as $cable) {
             $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = true;
         }

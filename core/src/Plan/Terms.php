@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Price;
 use EmberDusk\Measure\Length;
 
 /** How a job is written and reckoned: lengths, wire sizes, currency, an hour's price, how long the light burns a day, mark-up on parts and tax as shares. */
 final readonly class Terms
 {
+    /** @param  array<string, float>  $rates  what one unit of another currency is worth in the job's own, by its code */
     public function __construct(
         public string $length = Length::METRIC,
         public string $wire = 'mm2',
@@ -18,25 +20,59 @@ final readonly class Terms
         public float $hoursADay = 4.0,
         public float $markUp = 0.0,
         public float $tax = 0.0,
+        public array $rates = [],
     ) {
     }
 
     /** @throws \EmberDusk\Workings\Trouble at the first value that cannot be */
     public static function read(Fields $f): self
     {
-        $currency = $f->string('currency', 3);
-        if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
-            throw $f->trouble('currency', 'A currency has three capital letters (ISO 4217), such as EUR.');
+        $currency = Price::currency($f);
+        $rates = [];
+        foreach ($f->has('rates') ? $f->objects('rates') : [] as $rate) {
+            $rates[Price::currency($rate)] = $rate->number('rate', 1e-6, 1e6);
         }
+        ksort($rates);
 
         return new self($f->oneOf('length', [Length::METRIC, Length::IMPERIAL]), $f->oneOf('wire', ['mm2', 'awg']), $currency,
-            $f->number('hourRate', 0, 10_000), $f->number('hoursADay', 0, 24), $f->numberOr('markUp', 0.0, 0, 5), $f->numberOr('tax', 0.0, 0, 1));
+            $f->number('hourRate', 0, 10_000), $f->number('hoursADay', 0, 24), $f->numberOr('markUp', 0.0, 0, 5), $f->numberOr('tax', 0.0, 0, 1), array_diff_key($rates, [$currency => true]));
     }
 
-    /** @return array<string, string|float> */
+    /** @return array<string, mixed> */
     public function write(): array
     {
-        return ['length' => $this->length, 'wire' => $this->wire, 'currency' => $this->currency, 'hourRate' => $this->hourRate, 'hoursADay' => $this->hoursADay, 'markUp' => $this->markUp, 'tax' => $this->tax];
+        return ['length' => $this->length, 'wire' => $this->wire, 'currency' => $this->currency, 'hourRate' => $this->hourRate, 'hoursADay' => $this->hoursADay, 'markUp' => $this->markUp, 'tax' => $this->tax,
+            'rates' => array_map(static fn (string $currency, float $rate): array => ['currency' => $currency, 'rate' => $rate], array_keys($this->rates), array_values($this->rates))];
+    }
+
+    /** What the shelf asks, in the job's currency; null when the shelf does not say, or in a currency without a rate. */
+    public function price(Frozen $kit): ?float
+    {
+        $price = Price::of(new Fields($kit->written));
+        $rate = $price === null ? null : ($this->own($price) ? 1.0 : $this->rates[$price->currency] ?? null);
+
+        return $rate === null ? null : $price->amount * $rate;
+    }
+
+    /** The currency of a price that cannot be reckoned, as the job has no rate for it. */
+    public function foreign(Frozen $kit): ?string
+    {
+        $price = Price::of(new Fields($kit->written));
+
+        return $price === null || $this->own($price) || isset($this->rates[$price->currency]) ? null : $price->currency;
+    }
+
+    /** The currency of a price that is turned into the job's; empty where it is the job's. */
+    public function turned(Frozen $kit): string
+    {
+        $price = Price::of(new Fields($kit->written));
+
+        return $price === null || $this->own($price) || ! isset($this->rates[$price->currency]) ? '' : $price->currency;
+    }
+
+    private function own(Price $price): bool
+    {
+        return $price->currency === '' || $price->currency === $this->currency;
     }
 
     /** Unit of lengths in figures, and how many of it one metre is: feet with decimals where the job is in feet and inches. */

@@ -24,7 +24,7 @@ final readonly class Upgrades
      */
     private static function terms(array $document): array
     {
-        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [], 'splices' => [], 'modules' => [], 'fixtures' => [], 'scenes' => [],
+        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [], 'splices' => [], 'modules' => [], 'fixtures' => [], 'scenes' => [], 'makings' => [], 'spares' => [],
             ...array_map(static fn (mixed $devices): array => self::each($devices, ['setting' => null, 'series' => 1, 'parallel' => 1, 'where' => '']), array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1])),
             'cables' => self::each($document['cables'] ?? null, ['joint' => null, 'fuse' => null, 'existing' => false]),
             'runs' => self::each($document['runs'] ?? null, ['mounting' => [], 'light' => '', 'height' => null, 'part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false, 'zones' => [], 'pins' => []]),

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-/** Which cables lead where. */
+use EmberDusk\Measure\TapeNotes;
+
+/** Which cables lead where, and what a run is made of. */
 trait WaysOfPlan
 {
     /** The cable that ends at a device or feed. */
@@ -54,6 +56,26 @@ trait WaysOfPlan
         }
 
         return $way;
+    }
+
+    /** How a run is made up: as usual where nothing else was chosen. */
+    public function making(Run $run): Making
+    {
+        return $this->makings[$run->id] ?? new Making($run->id);
+    }
+
+    /** Whether a run lies where water comes to it: the place is damp, or it is mounted outdoors. */
+    public function damp(Run $run): bool
+    {
+        return in_array('outdoors', $run->mounting, true) || TapeNotes::read($this->places[$run->place]->notes ?? '')->site->damp === true;
+    }
+
+    /** Cores of a joint of a run's strip: the plus and a return for each channel, or both poles and the data wires. */
+    public function cores(Run $run): int
+    {
+        $strip = $this->strip($run->strip);
+
+        return $strip?->pixels === null ? count($strip->channels ?? []) + 1 : 2 + $strip->pixels->dataWires;
     }
 
     /** Ohm of one core of so many metres of a cable's kind, at the job's cable temperature. */

@@ -9,15 +9,17 @@ use EmberDusk\Advice\Gauge;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\Stages;
 use EmberDusk\Advice\Work;
+use EmberDusk\Build\Pace;
 use EmberDusk\Build\Step;
 use EmberDusk\Build\Steps;
-use EmberDusk\Build\Visit;
+use EmberDusk\Build\Tick;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Parts;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -61,10 +63,10 @@ final class DesksTest extends TestCase
 
     public function test_parts_and_build_glow_until_all_is_here_and_done(): void
     {
-        $of = static fn (array $marks, array $ticks): array => array_intersect_key(self::lamps(new Work(self::good(), self::work(self::good())->results, Demo::shelf(), ['c1'], marks: $marks, visit: new Visit(1, '', $ticks))), ['parts' => 1, 'build' => 1, 'handover' => 1]);
-        $steps = array_map(static fn (Step $s): string => $s->id, Steps::of(self::good()));
-        self::assertSame(['parts' => 'glowing', 'build' => 'glowing', 'handover' => 'unlit'], $of(['supply-24-240' => new Mark('ordered', '2099-01-01')], [$steps[0] => 10]));
-        self::assertSame(['parts' => 'lit', 'build' => 'lit', 'handover' => 'lit'], $of(['supply-24-240' => new Mark('here')], array_fill_keys($steps, 10)));
+        $of = static fn (array $marks, array $ticks): array => array_intersect_key(self::lamps(new Work(self::good(), self::work(self::good())->results, Demo::shelf(), ['c1'], marks: $marks, ticks: array_map(static fn (string $s): Tick => new Tick($s, 10, '2026-11-27 09:00'), array_combine($ticks, $ticks)))), ['parts' => 1, 'build' => 1, 'handover' => 1]);
+        $steps = array_map(static fn (Step $s): string => $s->id, Steps::of(self::good(), PartsList::of(self::good(), Demo::shelf()), Pace::of([])));
+        self::assertSame(['parts' => 'glowing', 'build' => 'glowing', 'handover' => 'unlit'], $of(['supply-24-240' => new Mark('ordered', '2099-01-01')], [$steps[0]]));
+        self::assertSame(['parts' => 'lit', 'build' => 'lit', 'handover' => 'lit'], $of(['supply-24-240' => new Mark('here')], $steps));
     }
 
     public function test_a_finished_job_has_an_empty_slate(): void

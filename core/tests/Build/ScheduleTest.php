@@ -6,16 +6,22 @@ namespace EmberDusk\Tests\Build;
 
 use EmberDusk\Advice\BuildDesk;
 use EmberDusk\Advice\Work;
+use EmberDusk\Build\Arrangement;
+use EmberDusk\Build\Course;
 use EmberDusk\Build\CriticalPath;
+use EmberDusk\Build\Pace;
 use EmberDusk\Build\Schedule;
 use EmberDusk\Build\Slot;
 use EmberDusk\Build\Step;
 use EmberDusk\Build\Steps;
+use EmberDusk\Build\Tick;
 use EmberDusk\Build\Visit;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Workings\Trouble;
 use PHPUnit\Framework\TestCase;
@@ -28,7 +34,13 @@ final class ScheduleTest extends TestCase
     /** @param  list<string>  $after */
     private static function step(string $id, int $minutes, array $after = [], int $wait = 0, int $people = 1): Step
     {
-        return new Step($id, 'Room', "Step {$id}", '', $minutes, $people, [], '', $after, $wait);
+        return new Step($id, 'dry', 'Room', "Step {$id}", '', 1.0, $minutes, $minutes, [$minutes, $minutes], $people, [], '', $after, $wait);
+    }
+
+    /** @return list<Step> */
+    private static function steps(Plan $plan): array
+    {
+        return Steps::of($plan, PartsList::of($plan, Demo::shelf()), Pace::of([]));
     }
 
     /**
@@ -63,15 +75,15 @@ final class ScheduleTest extends TestCase
     public function test_steps_in_a_circle_are_named(): void
     {
         $this->expectException(Trouble::class);
-        $this->expectExceptionMessage('in a circle: Step a, Step b');
+        $this->expectExceptionMessage('in a circle: “Step a”, then “Step b”, then “Step a”');
         CriticalPath::of([self::step('a', 5, ['b']), self::step('b', 5, ['a']), self::step('c', 5)]);
     }
 
     public function test_a_schedule_keeps_its_own_rules(): void
     {
-        $steps = Steps::of(JobFile::read(Demo::file('observatory')));
+        $steps = self::steps(JobFile::read(Demo::file('observatory')));
         foreach ([1, 2] as $people) {
-            $schedule = Schedule::of($steps, $people, '2026-11-27', ['cable-3x15' => '2026-12-02']);
+            $schedule = Course::of($steps, new Arrangement([new Visit('2026-11-27', 0, $people)]), [], ['cable-3x15' => '2026-12-02'], '2026-11-27')->schedule;
             self::assertCount(count($steps), $schedule->slots);
             $at = [];
             $busy = [];
@@ -95,7 +107,7 @@ final class ScheduleTest extends TestCase
     /** Silicone that was put on at the end of Monday's work has cured when Tuesday's is over, not before. */
     public function test_curing_goes_on_at_night_and_on_sundays(): void
     {
-        $day = static fn (string $start, int $minutes): Slot => Schedule::of([self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])], 1, $start)->slots[1];
+        $day = static fn (string $start, int $minutes): Slot => Course::of([self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])], new Arrangement([new Visit($start)]), [], [], $start)->schedule->slots[1];
         $monday = $day('2026-11-23', 120);
         self::assertSame(['2026-11-24', 120], [$monday->day, $monday->from]);
         $friday = $day('2026-11-27', 120);
@@ -108,19 +120,19 @@ final class ScheduleTest extends TestCase
     {
         $plan = Demo::with(JobFile::read(Demo::file('observatory')), ['kind' => 'ChooseKit', 'run' => 'path', 'kit' => 'strip-rgbw-24']);
         $steps = [];
-        foreach (Steps::of($plan) as $step) {
+        foreach (self::steps($plan) as $step) {
             $steps[$step->id] = $step;
         }
         self::assertSame([1440, ['seal-path']], [$steps['seal-path']->wait, $steps['diffuser-path']->after]);
         self::assertArrayNotHasKey('seal-cove', $steps);
         self::assertStringContainsString('licensed person', $steps['isolate-lecture']->caution);
-        // Three cores at both ends of one tail.
-        self::assertSame(40, $steps['joints-cove']->minutes, '36 minutes, told in fives');
+        // Three cores at both ends of one tail, and where four reels are joined: 6 + 9 joints of six minutes.
+        self::assertSame(90, $steps['joints-cove']->minutes);
     }
 
     public function test_the_calendar_is_read_back_by_another_reader(): void
     {
-        $work = new Work(JobFile::read(Demo::file('observatory')), [], Demo::shelf(), [], marks: ['cable-3x15' => new Mark('ordered', '2026-12-02')], today: '2026-11-27', visit: new Visit(2, '2026-11-27', ['isolate-lecture' => 12]));
+        $work = new Work(JobFile::read(Demo::file('observatory')), [], Demo::shelf(), [], marks: ['cable-3x15' => new Mark('ordered', '2026-12-02')], today: '2026-11-27', arrangement: new Arrangement([new Visit('2026-11-27', 0, 2)]), ticks: ['isolate-lecture' => new Tick('isolate-lecture', 12, '2026-11-27 08:12')]);
         Schema::check(Json::object(Json::compact(BuildDesk::picture($work))), 'responses#/$defs/buildPicture');
         $text = BuildDesk::calendar($work, '20261125T120000Z');
         foreach (explode("\r\n", $text) as $line) {
@@ -137,6 +149,6 @@ final class ScheduleTest extends TestCase
             self::assertSame($slots[$n]['title'], (string) $event->SUMMARY);
             self::assertSame($slots[$n]['day'].sprintf(' %02d:%02d', 8 + intdiv($slots[$n]['from'], 60), $slots[$n]['from'] % 60), $event->DTSTART->getDateTime()->format('Y-m-d H:i'));
         }
-        self::assertSame([['3 x 1.5 mm² flexible, 2026-12-02']], array_values(array_filter(array_column($slots, 'waits'))));
+        self::assertSame([['3 x 1.5 mm² flexible, comes 2026-12-02']], array_values(array_filter(array_column($slots, 'waits'))));
     }
 }

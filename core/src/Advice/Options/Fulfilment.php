@@ -56,7 +56,7 @@ final readonly class Fulfilment
     /** @throws Trouble */
     private static function with(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): self
     {
-        $choice = new Choice(new Prices($plan->owned), $wish->source === 'owned');
+        $choice = new Choice(new Prices($plan), $wish->source === 'owned');
         $sheltered = array_intersect($run->mounting, ['profile']) !== [] || ! in_array('outdoors', $run->mounting, true);
         $strip = $choice->least($shelf->ofKind('strip'), Strip::class, static fn (Strip $s): bool => $s->volts === $wish->volts && $s->colours() === $wish->colour
             && ($s->wattsPerMetre() >= self::ROOM * self::whole($s)) === ($wish->light === 'room'),

@@ -29,7 +29,7 @@ final readonly class OptionCost
 
     public static function of(Plan $plan, Run $run, ?Frozen $hub): self
     {
-        $prices = new Prices($plan->owned);
+        $prices = new Prices($plan);
         $counts = [];
         $kit = [];
         $joints = $devices = 0;

@@ -29,13 +29,13 @@ final readonly class SetCard
     /** @throws Trouble when no set is long enough */
     public static function of(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): OptionCard
     {
-        $best = (new Choice(new Prices($plan->owned), false))->least($shelf->ofKind('set'), Thing::class,
+        $best = (new Choice(new Prices($plan), false))->least($shelf->ofKind('set'), Thing::class,
             static fn (Thing $t): bool => $t->values->string('colours') === $wish->colour && $t->values->number('metres') >= $run->length() - 1e-9)
             ?? throw new Trouble(sprintf('No ready-made set on the shelf has %.1f m of %s. Sets cannot be joined end to end.', $run->length(), Facts::way($wish->colour)));
         $f = new Fields($best->written);
         $watts = $f->number('watts') * $run->length() / $f->number('metres');
         $hours = $run->length() * self::METRE / 60 + self::PLUGGING;
-        $price = (new Prices($plan->owned))->for($best, 1);
+        $price = (new Prices($plan))->for($best, 1);
         $currency = $plan->terms->currency;
 
         return new OptionCard($wish, [$best->entry->name()], [

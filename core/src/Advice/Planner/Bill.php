@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Advice\Options\Prices;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -50,16 +49,16 @@ final readonly class Bill
         }
         foreach (array_filter($units) as $unit) {
             $kit = $plan->kit[$unit->kit] ?? null;
-            $add($kit, 1, '', $kit === null ? 0 : self::piece($kit));
+            $add($kit, 1, '', $kit === null ? 0 : self::piece($plan, $kit));
             $where[$unit->where === '' ? $unit->id : $unit->where] = true;
         }
         foreach ($cables as $cable) {
             $kit = $plan->kit[$cable->kit] ?? null;
             if ($kit !== null && ! $cable->existing) {
-                $add($kit, self::tenths($cable->length) / 10, 'm', self::metres($kit, $cable->length));
+                $add($kit, self::tenths($cable->length) / 10, 'm', self::metres($plan, $kit, $cable->length));
             }
             $fuse = $plan->kit[$cable->fuse ?? ''] ?? null;
-            $add($fuse, 1, '', $fuse === null ? 0 : self::piece($fuse));
+            $add($fuse, 1, '', $fuse === null ? 0 : self::piece($plan, $fuse));
         }
         $joints = self::count($plan, $cables, $runs);
         if ($joints > 0) {
@@ -74,15 +73,15 @@ final readonly class Bill
         return array_sum(array_map(static fn (array $l): int => $l[3], $this->lines));
     }
 
-    public static function piece(Frozen $kit): int
+    public static function piece(Plan $plan, Frozen $kit): int
     {
-        return (int) round(self::COIN * (Prices::of($kit) ?? 0.0));
+        return (int) round(self::COIN * ($plan->terms->price($kit) ?? 0.0));
     }
 
     /** Of so many metres of a cable. */
-    public static function metres(Frozen $cable, float $metres): int
+    public static function metres(Plan $plan, Frozen $cable, float $metres): int
     {
-        return (int) round(self::COIN * (Prices::of($cable) ?? 0.0) * self::tenths($metres) / 10);
+        return (int) round(self::COIN * ($plan->terms->price($cable) ?? 0.0) * self::tenths($metres) / 10);
     }
 
     public static function joints(Plan $plan, int $joints): int

@@ -17,8 +17,8 @@ final readonly class Block
 
     public function cost(Tables $tables, string $supply): int
     {
-        return array_sum(array_map(static fn (FeedOption $f): int => $f->cost, $this->feeds)) + ($this->controller === null ? 0 : Bill::piece($this->controller))
-            + ($this->trunk === null ? 0 : Bill::metres($this->trunk, $tables->routes->trunk($supply, $this->place)) + Bill::joints($tables->plan, self::TRUNK));
+        return array_sum(array_map(static fn (FeedOption $f): int => $f->cost, $this->feeds)) + ($this->controller === null ? 0 : Bill::piece($tables->plan, $this->controller))
+            + ($this->trunk === null ? 0 : Bill::metres($tables->plan, $this->trunk, $tables->routes->trunk($supply, $this->place)) + Bill::joints($tables->plan, self::TRUNK));
     }
 
     /** Two cores at two ends. */

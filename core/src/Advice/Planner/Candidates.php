@@ -136,7 +136,7 @@ final class Candidates
      */
     private function space(array $supplies, string $place, array $places, array $blocks): void
     {
-        $ranks = [array_map(fn (Frozen $f): int => $this->aim->rank(Bill::piece($f), 0, 0), $supplies)];
+        $ranks = [array_map(fn (Frozen $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0), $supplies)];
         $lists = [];
         foreach ($blocks as $n => $block) {
             $controllers = $trunks = [];
@@ -144,9 +144,9 @@ final class Candidates
                 $metres = $this->tables->routes->trunk($place, $places[$n]);
                 $controllers = $this->narrow($this->tables->controllers($block, $this->all), 1);
                 $trunks = array_values(array_filter($this->tables->trunks($block)));
-                usort($trunks, static fn (Frozen $a, Frozen $b): int => [Bill::metres($a, $metres), $a->entry->id()] <=> [Bill::metres($b, $metres), $b->entry->id()]);
-                $ranks[] = array_map(fn (Frozen $f): int => $this->aim->rank(Bill::piece($f), 0, 0), $controllers);
-                $ranks[] = array_map(fn (Frozen $f): int => $this->aim->rank(Bill::metres($f, $metres) + Bill::joints($this->tables->plan, Block::TRUNK), Block::TRUNK, 0), $trunks);
+                usort($trunks, fn (Frozen $a, Frozen $b): int => [Bill::metres($this->tables->plan, $a, $metres), $a->entry->id()] <=> [Bill::metres($this->tables->plan, $b, $metres), $b->entry->id()]);
+                $ranks[] = array_map(fn (Frozen $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0), $controllers);
+                $ranks[] = array_map(fn (Frozen $f): int => $this->aim->rank(Bill::metres($this->tables->plan, $f, $metres) + Bill::joints($this->tables->plan, Block::TRUNK), Block::TRUNK, 0), $trunks);
             }
             $ways = [];
             foreach ($block as $run) {

@@ -39,7 +39,7 @@ final readonly class Floor
         $each = [];
         foreach ($tables->supplies($runs, true) as $frozen) {
             $supply = $frozen->entry;
-            $price = Bill::piece($frozen);
+            $price = Bill::piece($tables->plan, $frozen);
             $each[] = $supply instanceof Supply ? max($price, $price * $watts / ($supply->ratedWatts() * (1 - $tables->plan->limits->headroom))) : (float) $price;
         }
         $cost += $each === [] ? 0.0 : min($each);
@@ -48,7 +48,7 @@ final readonly class Floor
             $each = [];
             foreach ($tables->controllers([$of[0][0]], true) as $frozen) {
                 $controller = $frozen->entry;
-                $price = Bill::piece($frozen);
+                $price = Bill::piece($tables->plan, $frozen);
                 $each[] = $controller instanceof Controller ? max($price, $price * $metres / ControllerAmps::metres($tables->strip($of[0][0]), $controller)) : (float) $price;
             }
             $cost += $each === [] ? 0.0 : min($each);

@@ -28,7 +28,7 @@ final readonly class Layout
 
     public function cost(Tables $tables): int
     {
-        return Bill::piece($this->supply) + array_sum(array_map(fn (Block $b): int => $b->cost($tables, $this->place) + $this->fuses($tables, $b)[0], $this->blocks));
+        return Bill::piece($tables->plan, $this->supply) + array_sum(array_map(fn (Block $b): int => $b->cost($tables, $this->place) + $this->fuses($tables, $b)[0], $this->blocks));
     }
 
     public function joints(Tables $tables): int
@@ -87,7 +87,7 @@ final readonly class Layout
         $fuse = $this->fuse($tables, $block->capacity());
         $count = $block->trunk !== null ? 1 : array_sum(array_map(static fn (FeedOption $f): int => $f->leg === null ? count($f->pads) : 1, $block->feeds));
 
-        return $fuse === null ? [0, 0] : [$count * Bill::piece($fuse) + Bill::joints($tables->plan, 2 * $count), 2 * $count];
+        return $fuse === null ? [0, 0] : [$count * Bill::piece($tables->plan, $fuse) + Bill::joints($tables->plan, 2 * $count), 2 * $count];
     }
 
     /** None where the supply itself cannot keep up more than the thinnest cable carries. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Advice\Options\Prices;
 use EmberDusk\Circuit\Rules\ControllerAmps;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
@@ -161,7 +160,7 @@ final class Tables
             $tail = $tails[$n] ?? $tails[0];
             $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->cutMarks($run)?->lastPad() ?? 0 : $pad;
             $lengths[] = $leg === null ? $this->routes->tail($place, $run, $at) : ExistingLegs::DROP;
-            $cost += Bill::metres($tail, $lengths[$n]);
+            $cost += Bill::metres($this->plan, $tail, $lengths[$n]);
             $each[] = $tail;
         }
         $joints = count($pads) * 2 * $cores + ($leg === null ? 0 : $cores);
@@ -251,8 +250,8 @@ final class Tables
     private function priced(string $kind, callable $fits): array
     {
         if (! isset($this->kinds[$kind])) {
-            $priced = array_values(array_filter($this->shelf->ofKind($kind), static fn (Frozen $f): bool => Prices::of($f) !== null));
-            usort($priced, static fn (Frozen $a, Frozen $b): int => [Prices::of($a), $a->entry->id()] <=> [Prices::of($b), $b->entry->id()]);
+            $priced = array_values(array_filter($this->shelf->ofKind($kind), fn (Frozen $f): bool => $this->plan->terms->price($f) !== null));
+            usort($priced, fn (Frozen $a, Frozen $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [$this->plan->terms->price($b), $b->entry->id()]);
             $this->kinds[$kind] = $priced;
         }
 

@@ -38,6 +38,8 @@ final readonly class Catalogue
             'SetCap' => SetCap::read($f),
             'SetOptions' => SetOptions::read($f),
             'SetOwned' => SetOwned::read($f, $shelf),
+            'SetSpare' => SetSpare::read($f, $shelf),
+            'SetMaking' => SetMaking::read($f, $shelf),
             'Together' => Together::read($f, $shelf),
             'ShareKit' => ShareKit::read($f),
             'SetZones' => SetZones::read($f),

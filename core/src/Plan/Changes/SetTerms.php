@@ -29,7 +29,7 @@ final readonly class SetTerms implements Change
     {
         $t = $this->terms;
 
-        return sprintf('Terms set: %s, %s, %s, %g an hour, lit %g h a day', $t->length === 'metric' ? 'metres' : 'feet and inches',
-            $t->wire === 'awg' ? 'AWG' : 'mm²', $t->currency, $t->hourRate, $t->hoursADay);
+        return sprintf('Terms set: %s, %s, %s, %g an hour, lit %g h a day%s', $t->length === 'metric' ? 'metres' : 'feet and inches',
+            $t->wire === 'awg' ? 'AWG' : 'mm²', $t->currency, $t->hourRate, $t->hoursADay, $t->rates === [] ? '' : ', with the rate of '.implode(', ', array_keys($t->rates)));
     }
 }

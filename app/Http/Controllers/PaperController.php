@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Job;
+use App\Plans\Paper;
+use App\Plans\Revisions;
+use App\Plans\Workshop;
+use EmberDusk\Advice\Papers;
+use EmberDusk\Advice\Work;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+
+/** Day sheets and the list to pack the van by, to print and as PDF. */
+final readonly class PaperController
+{
+    public function __construct(private Workshop $workshop)
+    {
+    }
+
+    public function days(Job $job): View
+    {
+        return view('days', ['job' => $job->name, 'days' => Papers::days($this->work($job))]);
+    }
+
+    public function daysPdf(Job $job): Response
+    {
+        return Paper::pdf($this->days($job), Str::slug($job->name).'-day-sheets');
+    }
+
+    public function van(Job $job): View
+    {
+        return view('van', ['job' => $job->name, 'printed' => now()->format('Y-m-d'), 'van' => Papers::van($this->work($job))]);
+    }
+
+    public function vanPdf(Job $job): Response
+    {
+        return Paper::pdf($this->van($job), Str::slug($job->name).'-van');
+    }
+
+    private function work(Job $job): Work
+    {
+        return $this->workshop->work($job, Revisions::newest($job)->plan());
+    }
+}

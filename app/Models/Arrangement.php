@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use EmberDusk\Build\Arrangement as Arranged;
+use EmberDusk\Formats\Fields;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * How a job is gone about.
+ *
+ * @property int $job_id
+ * @property array<string, mixed> $document as EmberDusk\Build\Arrangement writes it
+ */
+final class Arrangement extends Model
+{
+    protected $fillable = ['document'];
+
+    protected $casts = ['document' => 'array'];
+
+    public function read(): Arranged
+    {
+        return Arranged::read(new Fields($this->document));
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Parts\Lengths;
+use EmberDusk\Parts\Offcut;
+use EmberDusk\Parts\Uses;
+use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Fix;
+use EmberDusk\Workings\Place;
+use EmberDusk\Workings\Severity;
+
+/** How each run is made up, with what there is to choose from, and what of it cannot be. */
+final readonly class MakingRows
+{
+    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/makingRow */
+    public static function of(Work $work): array
+    {
+        $plan = $work->plan;
+        $uses = new Uses($work->shelf);
+
+        return array_values(array_map(static function (Run $run) use ($plan, $uses): array {
+            $making = $plan->making($run);
+            $profile = in_array('profile', $run->mounting, true);
+
+            return ['run' => $run->id, 'name' => $run->name(), 'place' => $plan->places[$run->place]->name ?? '', 'strip' => $making->strip, 'length' => $making->length, 'inProfile' => $profile,
+                'profile' => $making->profile ?? '', 'diffuser' => $making->diffuser ?? '', 'seal' => $making->seal, 'cut' => $making->cut,
+                'usualProfile' => $uses->usualProfile($plan, $run)?->entry->name() ?? 'none on the shelf', 'usualDiffuser' => $uses->usualDiffuser()?->entry->name() ?? 'none on the shelf',
+                'usualSeal' => $plan->damp($run) ? 'silicone, it is damp' : 'not sealed', 'usualCut' => $profile ? 'to measure, before' : 'after fixing'];
+        }, array_filter($plan->runs, static fn (Run $r): bool => $plan->cutMarks($r) !== null)));
+    }
+
+    /** @return array{profiles: list<array{id: string, name: string}>, diffusers: list<array{id: string, name: string}>} */
+    public static function choices(Work $work): array
+    {
+        $of = static fn (string $kind): array => array_map(static fn (Frozen $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name()], $work->shelf->ofKind($kind));
+
+        return ['profiles' => $of('profile'), 'diffusers' => $of('diffuser')];
+    }
+
+    /** @return list<Finding> sections that no length holds, profiles that get too warm or are too many for the shelf */
+    public static function findings(Work $work): array
+    {
+        $plan = $work->plan;
+        $findings = [];
+        $lengths = Lengths::of($plan, $work->shelf);
+        foreach ($lengths->tooLong(Offcut::byKit($work->offcuts)) as [$piece, $kit, $group]) {
+            $findings[] = new Finding('too-long', Severity::Stop, "{$piece->what} is longer than any {$kit->entry->name()}",
+                sprintf('%s is to be in one piece, and one that is bought has %s. Allow a joint, take another %s, or add a longer offcut.', $plan->terms->say($piece->mm / 1000), $plan->terms->say(Lengths::bought($kit)), strtolower($group)),
+                new Place('parts', $piece->run), $piece->mm / 1000, Lengths::bought($kit), '', [new Fix('Allow joints where needed', ['kind' => 'SetMaking', 'run' => $piece->run, $group === 'Strip' ? 'strip' : 'length' => 'needed'])]);
+        }
+        $uses = new Uses($work->shelf);
+        foreach ($plan->runs as $run) {
+            $profile = $plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true) ? $uses->profile($plan, $run) : null;
+            $takes = (new Fields($profile->written ?? []))->numberOrNull('heatWatts');
+            $makes = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * $run->cap;
+            if ($profile !== null && $takes !== null && $makes > $takes + 1e-9) {
+                $better = array_values(array_filter($work->shelf->ofKind('profile'), static fn (Frozen $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ?? 0.0) >= $makes));
+                $findings[] = new Finding('profile-heat', Severity::Watch, "{$run->name()} makes more heat than its profile takes",
+                    sprintf('The strip makes %.1f W/m, “%s” takes %.1f W/m. Take a larger profile or a weaker strip: hot strip ages fast.', $makes, $profile->entry->name(), $takes),
+                    new Place('parts', $run->id), $makes, $takes, 'the shelf', array_map(static fn (Frozen $f): Fix => new Fix("Take {$f->entry->name()}", ['kind' => 'SetMaking', 'run' => $run->id, 'profile' => $f->entry->id()]), array_slice($better, 0, 1)));
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Build\Schedule;
+use EmberDusk\Build\Slot;
+use EmberDusk\Build\Step;
+use EmberDusk\Parts\Bar;
+use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\Part;
+
+/** The sheets that go along: a day sheet for each day of work, and the list to pack the van by. */
+final readonly class Papers
+{
+    /** @return list<array{day: string, people: int, end: string, rows: list<array{from: string, to: string, who: string, title: string, place: string, why: string, caution: string, minutes: int, note: string}>, tools: list<string>, parts: list<array{name: string, state: string}>}> */
+    public static function days(Work $work): array
+    {
+        $course = Worksheet::of($work)->course();
+        $days = [];
+        foreach ($course->schedule->worked() as $day) {
+            $slots = array_values(array_filter($course->schedule->slots, static fn (Slot $s): bool => $s->day === $day));
+            $steps = array_map(static fn (Slot $s): Step => $s->step, $slots);
+            $days[] = [
+                'day' => $day,
+                'people' => $course->days->people($course->days->on($day)),
+                'end' => self::clock(max([0, ...array_map(static fn (Slot $s): int => $s->to, $slots)])),
+                'rows' => array_map(self::row(...), $slots),
+                'tools' => self::tools($steps),
+                'parts' => self::parts($work, $steps),
+            ];
+        }
+
+        return $days;
+    }
+
+    /**
+     * Parts by the day on which they are first used, those that no step waits for last.
+     *
+     * @return array{groups: list<array{day: string, parts: list<array{name: string, buy: string, unit: string, state: string, for: string}>}>, tools: list<string>, offcuts: list<string>}
+     */
+    public static function van(Work $work): array
+    {
+        $sheet = Worksheet::of($work);
+        $course = $sheet->course();
+        $groups = [];
+        foreach ($sheet->parts->parts as $part) {
+            $steps = array_filter($course->left, static fn (Step $s): bool => in_array($part->key, $s->needs, true));
+            $first = $steps === [] ? null : min(array_map(static fn (Step $s): int => $course->schedule->begins[$s->id], $steps));
+            $groups[$first === null ? '' : substr($course->days->clock($first + 1), 0, 10)][] = ['name' => $part->name, 'buy' => sprintf('%g', $part->buy), 'unit' => self::unit($part), 'state' => Mark::STATES[$sheet->mark($part)->state] ?? '', 'for' => implode('; ', array_slice(array_keys($part->why), 0, 3)).(count($part->why) > 3 ? ' …' : '')];
+        }
+        uksort($groups, static fn (string $a, string $b): int => [$a === '', $a] <=> [$b === '', $b]);
+        $offcuts = [];
+        foreach ($sheet->parts->cuts as $cut) {
+            foreach (array_filter($cut->bars, static fn (Bar $b): bool => $b->offcut) as $bar) {
+                $offcuts[] = sprintf('%s, offcut of %.2f m', $cut->name, $bar->length / 1000);
+            }
+        }
+
+        return ['groups' => array_map(static fn (string $day, array $parts): array => ['day' => $day, 'parts' => $parts], array_keys($groups), array_values($groups)), 'tools' => self::tools(array_values($course->left)), 'offcuts' => $offcuts];
+    }
+
+    /** @return array{from: string, to: string, who: string, title: string, place: string, why: string, caution: string, minutes: int, note: string} */
+    private static function row(Slot $slot): array
+    {
+        $note = match (true) {
+            ! $slot->last => 'Goes on the next day.',
+            $slot->short => 'Takes two people: find somebody to hold.',
+            $slot->step->wait > 0 => sprintf('Then it cures %g h.', $slot->step->wait / 60),
+            default => '',
+        };
+
+        return ['from' => self::clock($slot->from), 'to' => self::clock($slot->to), 'who' => implode(' and ', array_map(static fn (int $p): string => (string) ($p + 1), $slot->people)), 'title' => $slot->step->title, 'place' => $slot->step->place,
+            'why' => $slot->step->why, 'caution' => $slot->step->caution, 'minutes' => $slot->step->minutes, 'note' => $note];
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<string>
+     */
+    private static function tools(array $steps): array
+    {
+        $tools = array_values(array_unique(array_merge([], ...array_map(static fn (Step $s): array => $s->tools, $steps))));
+        sort($tools);
+
+        return $tools;
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<array{name: string, state: string}> what the steps need, with how far it is
+     */
+    private static function parts(Work $work, array $steps): array
+    {
+        $needs = array_unique(array_merge([], ...array_map(static fn (Step $s): array => $s->needs, $steps)));
+
+        return array_values(array_map(static fn (string $id): array => ['name' => BuildDesk::kit($work, $id), 'state' => Mark::STATES[($work->marks[$id] ?? new Mark)->state] ?? ''], $needs));
+    }
+
+    private static function unit(Part $part): string
+    {
+        return match (true) {
+            $part->cut => $part->group === 'Strip' ? 'reels' : 'lengths',
+            $part->each === 1.0 && $part->unit === 'm' => 'm',
+            default => '',
+        };
+    }
+
+    private static function clock(int $minute): string
+    {
+        return sprintf('%02d:%02d', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Build\Course;
+use EmberDusk\Build\Day;
+use EmberDusk\Build\Step;
+use EmberDusk\Parts\Part;
+use EmberDusk\Workings\Figure;
+use EmberDusk\Workings\Input;
+
+/** The lines of the parts list, each number with its working, and which step waits for it. */
+final readonly class PartRows
+{
+    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/partRow */
+    public static function of(Work $work): array
+    {
+        $sheet = Worksheet::of($work);
+        $soonest = $sheet->arrivals === [] ? $sheet->course() : $sheet->unhindered();
+
+        return array_map(static fn (Part $p): array => self::row($work, $sheet, $soonest, $p), $sheet->parts->parts);
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(Work $work, Worksheet $sheet, Course $soonest, Part $part): array
+    {
+        $mark = $sheet->mark($part);
+        $steps = array_filter($sheet->course()->left, static fn (Step $s): bool => in_array($part->key, $s->needs, true));
+        uksort($steps, static fn (string $a, string $b): int => $sheet->course()->schedule->begins[$a] <=> $sheet->course()->schedule->begins[$b]);
+        $first = array_key_first($steps);
+        // The day on which it would be needed if all were here, less the days that it takes to come.
+        $needed = $first === null ? null : substr($soonest->days->clock($soonest->schedule->begins[$first] + 1), 0, 10);
+        $by = $mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null ? Day::after($needed, -(int) ceil($part->lead)) : '';
+
+        return [
+            'key' => $part->key, 'group' => $part->group, 'name' => $part->name,
+            'asked' => self::asked($part)->toArray(), 'spare' => $part->spare, 'usual' => ! isset($work->plan->spares[$part->key]),
+            'buy' => self::buy($part)->toArray(), 'cost' => self::cost($work, $part)?->toArray(), 'foreign' => $part->foreign,
+            'why' => array_keys($part->why), 'lead' => $part->lead, 'by' => $by, 'tooLate' => $by !== '' && $by < $sheet->today(),
+            'state' => $mark->state, 'arrives' => $mark->arrives ?? '', 'late' => $mark->late($work->today),
+            'steps' => array_values(array_map(static fn (Step $s): array => ['id' => $s->id, 'title' => $s->title, 'day' => substr($sheet->course()->days->clock($sheet->course()->schedule->begins[$s->id] + 1), 0, 10)], $steps)),
+        ];
+    }
+
+    private static function asked(Part $part): Figure
+    {
+        $inputs = [];
+        foreach ($part->why as $words => $count) {
+            $inputs[] = new Input('a'.(count($inputs) + 1), $words, round($count, 3), $part->unit);
+        }
+
+        return new Figure('Plan asks for', $part->count, $part->unit, $part->count === floor($part->count) ? 0 : 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, '', 'common practice, no source');
+    }
+
+    private static function buy(Part $part): Figure
+    {
+        if ($part->cut) {
+            $inputs = [new Input('l', 'reels or lengths of the cut list', $part->buy - $part->spare, ''), new Input('s', 'to spare', (float) $part->spare, '')];
+
+            return new Figure('Buy', $part->buy, '', 0, 'l + s', $inputs, 'Whole reels and lengths, as drawn above.');
+        }
+        $exact = ($part->count + $part->spare) / $part->each;
+        $inputs = [new Input('n', 'that the plan asks for', round($part->count, 3), $part->unit), new Input('s', 'to spare', (float) $part->spare, ''), new Input('e', 'in one that is bought', $part->each, $part->unit), new Input('r', 'rounded up to whole ones', $part->buy - $exact, '')];
+
+        return new Figure('Buy', $part->buy, '', 0, '(n + s) / e + r', $inputs, $part->spare > 0 ? 'One in ten more, at least one, or as it was set here (common practice, no source).' : '');
+    }
+
+    private static function cost(Work $work, Part $part): ?Figure
+    {
+        $cost = $part->cost();
+        if ($cost === null) {
+            return null;
+        }
+        $currency = $work->plan->terms->currency;
+
+        return new Figure('Cost', $cost, $currency, 2, '(b - o) * p', [new Input('b', 'bought', $part->buy, ''), new Input('o', 'that the client has already, as far as it goes', $part->buy - $part->paid(), ''),
+            new Input('p', $part->priced === '' ? 'price of one' : "price of one, from {$part->priced} by the job’s rate", $part->price ?? 0.0, $currency)], 'Without mark-up and tax.', 'prices of the shelf');
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Build\Slot;
+
+/** A step at its time, as the lanes and the day sheets show it. */
+final readonly class SlotRow
+{
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildSlot */
+    public static function of(Work $work, Slot $slot): array
+    {
+        $waits = [];
+        foreach ($slot->step->needs as $part) {
+            $mark = $work->marks[$part] ?? null;
+            $arrives = Worksheet::of($work)->arrivals[$part] ?? null;
+            if ($arrives !== null || $mark?->state === 'ordered') {
+                $waits[] = BuildDesk::kit($work, $part).($arrives === null ? ', on the way' : ($mark?->state === 'ordered' ? ", comes {$arrives}" : ", {$arrives} if it is ordered today"));
+            }
+        }
+
+        return ['id' => $slot->step->id, 'title' => $slot->step->title, 'place' => $slot->step->place, 'day' => $slot->day, 'from' => $slot->from, 'to' => $slot->to, 'people' => $slot->people,
+            'critical' => $slot->critical, 'last' => $slot->last, 'short' => $slot->short, 'wait' => $slot->last ? $slot->step->wait : 0, 'waits' => $waits];
+    }
+}

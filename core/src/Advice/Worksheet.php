@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Build\Arrangement;
+use EmberDusk\Build\Course;
+use EmberDusk\Build\Day;
+use EmberDusk\Build\Pace;
+use EmberDusk\Build\Step;
+use EmberDusk\Build\Steps;
+use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\Offcut;
+use EmberDusk\Parts\Part;
+use EmberDusk\Parts\PartsList;
+use EmberDusk\Workings\Trouble;
+use WeakMap;
+
+/** What Parts, Build and the quote go by: the list, the steps, and what is left of them on its days. Made once for a piece of work. */
+final class Worksheet
+{
+    /** A day to begin on where there is no clock: a Monday. */
+    private const SOME_DAY = '2001-01-01';
+
+    public readonly PartsList $parts;
+
+    /** @var list<Step> */
+    public readonly array $steps;
+
+    /** @var array<string, string> day on which a part comes, by shelf id */
+    public readonly array $arrivals;
+
+    /** What is wrong with the waits that were added; they count nothing then. */
+    public ?string $circle = null;
+
+    private ?Course $course = null;
+
+    private function __construct(private readonly Work $work)
+    {
+        $this->parts = PartsList::of($work->plan, $work->shelf, Offcut::byKit($work->offcuts));
+        $this->steps = Steps::of($work->plan, $this->parts, $work->pace ?? Pace::of([]));
+        $arrivals = [];
+        foreach ($this->parts->parts as $part) {
+            $day = $this->arrival($part);
+            if ($day !== null) {
+                $arrivals[$part->key] = $day;
+            }
+        }
+        $this->arrivals = $arrivals;
+    }
+
+    public static function of(Work $work): self
+    {
+        /** @var WeakMap<Work, self>|null $made */
+        static $made = null;
+        $made ??= new WeakMap;
+
+        /** @var self $sheet */
+        $sheet = $made[$work] ?? new self($work);
+        $made[$work] = $sheet;
+
+        return $sheet;
+    }
+
+    public function course(): Course
+    {
+        return $this->course ??= $this->laid($this->arrivals);
+    }
+
+    /** The work as it would go if every part were here. */
+    public function unhindered(): Course
+    {
+        return $this->laid([]);
+    }
+
+    public function today(): string
+    {
+        return $this->work->today === '' ? self::SOME_DAY : $this->work->today;
+    }
+
+    /** People who work at a step: no more than there ever are. */
+    public function people(Step $step): int
+    {
+        return min($step->people, max([1, ...array_map(static fn ($v): int => $v->people, $this->work->arrangement->visits)]));
+    }
+
+    /**
+     * Minutes of all people together for all steps, done or not.
+     *
+     * @return array{int, int, int} as estimated, at best, at worst
+     */
+    public function labour(): array
+    {
+        $sums = [0, 0, 0];
+        foreach ($this->steps as $step) {
+            foreach ([$step->minutes, ...$step->range] as $n => $minutes) {
+                $sums[$n] += $minutes * $this->people($step);
+            }
+        }
+
+        return $sums;
+    }
+
+    public function mark(Part $part): Mark
+    {
+        return $this->work->marks[$part->key] ?? new Mark;
+    }
+
+    /** The day on which a part comes that is not here: as ordered, or if it were ordered today; null when nothing has to be waited for. */
+    private function arrival(Part $part): ?string
+    {
+        $mark = $this->mark($part);
+
+        return match (true) {
+            $mark->state === 'ordered' => $mark->arrives === null ? null : max($mark->arrives, $this->today()),
+            $mark->state === '' && $part->paid() > 0 && $part->lead > 0 => Day::after($this->today(), (int) ceil($part->lead)),
+            default => null,
+        };
+    }
+
+    /** @param  array<string, string>  $arrivals */
+    private function laid(array $arrivals): Course
+    {
+        $work = $this->work;
+        try {
+            return Course::of($this->steps, $work->arrangement, $work->ticks, $arrivals, $this->today());
+        } catch (Trouble $trouble) {
+            // The plan may have changed under waits that were added: the order of the trade alone never goes in a circle.
+            $this->circle = $trouble->getMessage();
+
+            return Course::of($this->steps, new Arrangement($work->arrangement->visits, $work->arrangement->weekends, $work->arrangement->pins), $work->ticks, $arrivals, $this->today());
+        }
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Build;
+
+/** What is left of the work, laid onto the days: without what is done, of which some may still have to cure. */
+final readonly class Course
+{
+    /**
+     * @param  array<string, Step>  $steps  all of the job by id, in the order of the trade
+     * @param  array<string, Step>  $left  those that are not done, without waits for what is
+     * @param  array<string, int>  $here  minute of work from which a part is here, by shelf id
+     * @param  array<string, int>  $held  minute of work before which a step cannot begin
+     */
+    private function __construct(public array $steps, public array $left, public Schedule $schedule, public Arrangement $arrangement, public Days $days, public array $here, public array $held)
+    {
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  array<string, Tick>  $ticks  by step
+     * @param  array<string, string>  $arrivals  day on which a part comes, by its shelf id
+     * @param  string  $today  YYYY-MM-DD
+     *
+     * @throws \EmberDusk\Workings\Trouble when steps wait for each other in a circle
+     */
+    public static function of(array $steps, Arrangement $arrangement, array $ticks, array $arrivals, string $today): self
+    {
+        $days = Days::of($arrangement, $today);
+        $byId = $left = $held = [];
+        foreach ($arrangement->order($steps) as $step) {
+            $byId[$step->id] = $step;
+        }
+        foreach (array_diff_key($byId, $ticks) as $id => $step) {
+            foreach (array_intersect($step->after, array_keys($ticks)) as $done) {
+                $held[$id] = max($held[$id] ?? 0, self::cured($days, $byId[$done]->wait, $ticks[$done]->at));
+            }
+            $left[$id] = $step->after(array_values(array_diff($step->after, array_keys($ticks))));
+        }
+        $here = array_map(static fn (string $day): int => $days->on($day) * Schedule::DAY, $arrivals);
+
+        return new self($byId, $left, Schedule::of(array_values($left), $days, $arrangement->pins, $here, $held), $arrangement, $days, $here, $held);
+    }
+
+    /** The same with something moved. */
+    public function arranged(Arrangement $arrangement): self
+    {
+        return new self($this->steps, $this->left, Schedule::of(array_values($this->left), $this->days, $arrangement->pins, $this->here, $this->held), $arrangement, $this->days, $this->here, $this->held);
+    }
+
+    /** Minutes that people who are there wait inside their days, until the last step of each. */
+    public function idle(): int
+    {
+        $last = $busy = [];
+        foreach ($this->schedule->slots as $slot) {
+            $last[$slot->day] = max($last[$slot->day] ?? 0, $slot->to);
+            $busy[$slot->day] = ($busy[$slot->day] ?? 0) + ($slot->to - $slot->from) * count($slot->people);
+        }
+
+        return array_sum(array_map(fn (string $day): int => $last[$day] * $this->days->people($this->days->on($day)) - $busy[$day], array_keys($last)));
+    }
+
+    /** The minute of work from which something that was done at a time of the clock has cured. */
+    private static function cured(Days $days, int $wait, string $at): int
+    {
+        if ($wait === 0) {
+            return 0;
+        }
+        $minute = 60 * (int) substr($at, 11, 2) + (int) substr($at, 14, 2) + $wait;
+
+        return $days->minute(Day::after(substr($at, 0, 10), intdiv($minute, 1440)), $minute % 1440);
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Build;
+
+use DateTimeImmutable;
+use EmberDusk\Workings\Trouble;
+
+/** The days of work of a job, numbered from 0: those of its visits, then as many more as it takes. */
+final class Days
+{
+    /** Days of the calendar that are looked through. */
+    private const MOST = 1200;
+
+    /** @var list<array{day: string, people: int, visit: int|null}> */
+    private array $days = [];
+
+    /** @var array<int, int> days of each visit that have gone by */
+    private array $used = [];
+
+    private string $next;
+
+    /** @param  non-empty-list<Visit>  $visits  by their first day */
+    private function __construct(private readonly array $visits, private readonly bool $weekends, private readonly string $today)
+    {
+        $this->next = $visits[0]->from;
+    }
+
+    /** @param  string  $today  YYYY-MM-DD: what is left is done from today on at the soonest */
+    public static function of(Arrangement $arrangement, string $today): self
+    {
+        return new self($arrangement->visits === [] ? [new Visit($today)] : $arrangement->visits, $arrangement->weekends, $today);
+    }
+
+    /** The minute of work that a time of the clock is, or the first after it, from the first day's begin. */
+    public function minute(string $day, int $ofDay): int
+    {
+        $on = $this->on($day);
+
+        return $on * Schedule::DAY + ($this->date($on) === $day ? max(0, min($ofDay - 60 * Schedule::BEGINS, Schedule::DAY)) : 0);
+    }
+
+    /** The minute of work after which something has cured for so many minutes of the clock, nights and days off counted. */
+    public function cured(int $end, int $wait): int
+    {
+        if ($wait === 0) {
+            return $end;
+        }
+        $day = intdiv(max(0, $end - 1), Schedule::DAY);
+        $minute = 60 * Schedule::BEGINS + $end - $day * Schedule::DAY + $wait;
+
+        return $this->minute(Day::after($this->date($day), intdiv($minute, 1440)), $minute % 1440);
+    }
+
+    /** A minute of work as day and minute after its begin; the end of a day is no next day's begin. */
+    public function clock(int $minute): string
+    {
+        $day = intdiv(max(0, $minute - 1), Schedule::DAY);
+        $of = 60 * Schedule::BEGINS + $minute - $day * Schedule::DAY;
+
+        return sprintf('%s %02d:%02d', $this->date($day), intdiv($of, 60), $of % 60);
+    }
+
+    public function date(int $number): string
+    {
+        return $this->at($number)['day'];
+    }
+
+    public function people(int $number): int
+    {
+        return $this->at($number)['people'];
+    }
+
+    /** The number of the visit that a day belongs to, from 0; null when it is in none. */
+    public function visit(int $number): ?int
+    {
+        return $this->at($number)['visit'];
+    }
+
+    /** Most people who are there on any day from a number on. */
+    public function most(int $from): int
+    {
+        $coming = array_slice($this->visits, $this->visit($from) ?? count($this->visits) - 1);
+
+        return max(array_map(static fn (Visit $v): int => $v->people, $coming === [] ? $this->visits : $coming));
+    }
+
+    /** The number of the first day of work on or after a day. */
+    public function on(string $day): int
+    {
+        for ($n = 0; $this->date($n) < $day; $n++);
+
+        return $n;
+    }
+
+    /** The number of a day; null when nobody works on it. */
+    public function number(string $day): ?int
+    {
+        $n = $this->on($day);
+
+        return $this->date($n) === $day ? $n : null;
+    }
+
+    /** A minute of work in words, such as Thu 26 Nov 13:40. */
+    public function words(int $minute): string
+    {
+        return (new DateTimeImmutable($this->clock($minute)))->format('D j M H:i');
+    }
+
+    /** @return array{day: string, people: int, visit: int|null} */
+    private function at(int $number): array
+    {
+        for ($looked = 0; count($this->days) <= $number; $looked++) {
+            if ($looked > self::MOST) {
+                throw Trouble::at('/visits', 'The work reaches too far into the future to plan for.');
+            }
+            $day = $this->next;
+            $this->next = Day::after($day);
+            if ($this->weekends || ! Day::weekend($day)) {
+                $this->add($day);
+            }
+        }
+
+        return $this->days[$number];
+    }
+
+    /** Adds a day when somebody works on it: of the last visit that has begun, while it has days left; after the last of all, as many as it takes. */
+    private function add(string $day): void
+    {
+        $current = 0;
+        foreach ($this->visits as $n => $visit) {
+            $current = $visit->from <= $day ? $n : $current;
+        }
+        $visit = $this->visits[$current];
+        $this->used[$current] = ($this->used[$current] ?? 0) + 1;
+        if ($day < $this->today) {
+            return;
+        }
+        if ($visit->days === 0 || $this->used[$current] <= $visit->days) {
+            $this->days[] = ['day' => $day, 'people' => $visit->people, 'visit' => $current];
+        } elseif ($current === count($this->visits) - 1) {
+            $this->days[] = ['day' => $day, 'people' => $visit->people, 'visit' => null];
+        }
+    }
+}

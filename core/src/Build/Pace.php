@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Build;
+
+/**
+ * How a crew's own minutes compare with the table of times, kind by kind.
+ *
+ * Ratios of minutes taken to minutes of the table are taken as log-normal: the middle is their geometric mean, the range is
+ * the interval that holds the next one four times out of five, mean ± t s √(1 + 1/n) of their logarithms (prediction
+ * interval of a normal sample, any textbook of statistics; from memory).
+ */
+final readonly class Pace
+{
+    /** Steps of a kind that were timed before the table is left. */
+    public const LEAST = 3;
+
+    /** Of the table's times at best and at worst where nobody timed anything (common practice, no source). */
+    private const GUESS = [0.7, 1.5];
+
+    /** Student's t, one side 0.90, by degrees of freedom; between two the lower is taken, which is wider (printed tables, from memory). */
+    private const T = [2 => 1.886, 3 => 1.638, 4 => 1.533, 5 => 1.476, 6 => 1.440, 7 => 1.415, 8 => 1.397, 9 => 1.383, 10 => 1.372, 12 => 1.356, 15 => 1.341, 20 => 1.325, 30 => 1.310, 60 => 1.296, 120 => 1.289];
+
+    /** @param  array<string, array{factor: float, low: float, high: float, count: int}>  $kinds */
+    private function __construct(public array $kinds)
+    {
+    }
+
+    /** @param  list<array{kind: string, table: int, taken: int}>  $timed  steps that the crew has ticked off, in minutes */
+    public static function of(array $timed): self
+    {
+        $logs = [];
+        foreach ($timed as $step) {
+            if ($step['table'] > 0 && $step['taken'] > 0) {
+                $logs[$step['kind']][] = log($step['taken'] / $step['table']);
+            }
+        }
+        $kinds = [];
+        foreach ($logs as $kind => $of) {
+            $n = count($of);
+            if ($n < self::LEAST) {
+                continue;
+            }
+            $mean = array_sum($of) / $n;
+            $spread = sqrt(array_sum(array_map(static fn (float $l): float => ($l - $mean) ** 2, $of)) / ($n - 1));
+            $half = self::t($n - 1) * $spread * sqrt(1 + 1 / $n);
+            $kinds[$kind] = ['factor' => exp($mean), 'low' => exp($mean - $half), 'high' => exp($mean + $half), 'count' => $n];
+        }
+        ksort($kinds);
+
+        return new self($kinds);
+    }
+
+    /** Minutes that a step of so many minutes of the table takes this crew, in fives. */
+    public function minutes(string $kind, int $table): int
+    {
+        return self::fives($table * ($this->kinds[$kind]['factor'] ?? 1.0));
+    }
+
+    /** @return array{int, int} minutes at best and at worst */
+    public function range(string $kind, int $table): array
+    {
+        [$low, $high] = isset($this->kinds[$kind]) ? [$this->kinds[$kind]['low'], $this->kinds[$kind]['high']] : self::GUESS;
+
+        return [max(1, (int) floor($table * $low)), (int) ceil($table * $high)];
+    }
+
+    public static function fives(float $minutes): int
+    {
+        return max(5, (int) (5 * ceil($minutes / 5 - 1e-9)));
+    }
+
+    private static function t(int $freedom): float
+    {
+        $t = INF;
+        foreach (self::T as $from => $value) {
+            $t = $freedom >= $from ? $value : $t;
+        }
+
+        return $t;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Build;
+
+/** What has to be waited for, curing and parts on the way, and what can be done meanwhile. */
+final readonly class Waits
+{
+    /**
+     * @param  array<string, string>  $arrivals  day on which a part comes, by shelf id
+     * @return list<array{step: string, part: string, from: string, until: string, meanwhile: list<string>}> the step that cures, or the first that waits for a part; times of the clock; ids of the steps that are done in between
+     */
+    public static function of(Course $course, array $arrivals): array
+    {
+        $waits = [];
+        $schedule = $course->schedule;
+        foreach ($course->left as $id => $step) {
+            if ($step->wait > 0) {
+                $from = $schedule->begins[$id] + $step->minutes;
+                $waits[] = ['step' => $id, 'part' => '', 'from' => $course->days->clock($from), 'until' => $course->days->clock($schedule->ends[$id]), 'meanwhile' => self::between($course, $from, $schedule->ends[$id], [$id])];
+            }
+        }
+        foreach (array_intersect_key($course->here, $arrivals) as $part => $until) {
+            $waiting = array_keys(array_filter($course->left, static fn (Step $s): bool => in_array($part, $s->needs, true)));
+            usort($waiting, static fn (string $a, string $b): int => $schedule->begins[$a] <=> $schedule->begins[$b]);
+            if ($until > 0 && $waiting !== []) {
+                $waits[] = ['step' => $waiting[0], 'part' => $part, 'from' => $course->days->clock(1), 'until' => $course->days->clock($until + 1), 'meanwhile' => self::between($course, 0, $until, $waiting)];
+            }
+        }
+
+        return $waits;
+    }
+
+    /**
+     * @param  list<string>  $without
+     * @return list<string>
+     */
+    private static function between(Course $course, int $from, int $until, array $without): array
+    {
+        $done = array_filter($course->schedule->begins, static fn (int $at, string $id): bool => $at < $until && $at + $course->left[$id]->minutes > $from && ! in_array($id, $without, true), ARRAY_FILTER_USE_BOTH);
+        asort($done);
+
+        return array_keys($done);
+    }
+}

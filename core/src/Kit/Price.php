@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit;
+
+use EmberDusk\Formats\Fields;
+
+/** What the shelf asks for a piece, a metre or a length, and in which currency; none is the job's own. */
+final readonly class Price
+{
+    private function __construct(public float $amount, public string $currency)
+    {
+    }
+
+    /** Null when the shelf does not say. */
+    public static function of(Fields $entry): ?self
+    {
+        $amount = $entry->numberOrNull('price');
+
+        return $amount === null ? null : new self($amount, $entry->has('currency') ? $entry->string('currency', 3) : '');
+    }
+
+    /** @throws \EmberDusk\Workings\Trouble when it is no code as in ISO 4217 */
+    public static function currency(Fields $f, string $key = 'currency'): string
+    {
+        $currency = $f->string($key, 3);
+        if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
+            throw $f->trouble($key, 'A currency has three capital letters (ISO 4217), such as EUR.');
+        }
+
+        return $currency;
+    }
+}

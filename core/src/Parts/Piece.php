@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Parts;
+
+/** What is to be cut: how long, what for, and whether it may be made of several. */
+final readonly class Piece
+{
+    /**
+     * @param  float  $mm  from cut mark to cut mark
+     * @param  string  $run  id
+     * @param  string  $joints  of Making::JOINTS
+     */
+    public function __construct(public float $mm, public string $what, public string $run = '', public string $joints = 'needed')
+    {
+    }
+}

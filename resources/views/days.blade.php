@@ -1,0 +1,44 @@
+@extends('paper')
+@section('title', 'Day sheets')
+@section('sheets')
+    @forelse ($days as $n => $day)
+        <div class="sheet">
+            <div class="head">
+                <h1>{{ \Illuminate\Support\Carbon::parse($day['day'])->format('l j F Y') }}</h1>
+                <b>{{ $job }}</b><br>
+                <span class="small">day {{ $n + 1 }} of {{ count($days) }} · {{ $day['people'] === 1 ? 'one person' : 'two people' }} · until about {{ $day['end'] }}</span>
+            </div>
+            <table>
+                <tr><th></th><th>When</th><th>Who</th><th>What</th><th class="right">Minutes</th></tr>
+                @foreach ($day['rows'] as $row)
+                    <tr>
+                        <td><span class="box"></span></td>
+                        <td class="nowrap">{{ $row['from'] }}–{{ $row['to'] }}</td>
+                        <td>{{ $row['who'] }}</td>
+                        <td>
+                            <b>{{ $row['title'] }}</b> <span class="small">{{ $row['place'] }}</span><br>
+                            <span class="small">{{ $row['why'] }} {{ $row['note'] }}</span>
+                            @if ($row['caution'] !== '')
+                                <div class="caution">{{ $row['caution'] }}</div>
+                            @endif
+                        </td>
+                        <td class="right nowrap">about {{ $row['minutes'] }}<br><span class="small">took</span> <span class="line">&nbsp;</span></td>
+                    </tr>
+                @endforeach
+            </table>
+            @if ($day['tools'] !== [])
+                <h2>Tools</h2>
+                {{ implode(', ', $day['tools']) }}
+            @endif
+            @if ($day['parts'] !== [])
+                <h2>Parts for the day</h2>
+                @foreach ($day['parts'] as $part)
+                    {{ $part['name'] }} <span class="small">({{ $part['state'] }})</span>{{ $loop->last ? '' : ' · ' }}
+                @endforeach
+            @endif
+            <p class="small">Work on mains is for a licensed person; local codes decide. Minutes written here go into Build.</p>
+        </div>
+    @empty
+        <div class="head"><h1>Nothing left to do</h1><b>{{ $job }}</b></div>
+    @endforelse
+@endsection

@@ -1,0 +1,33 @@
+@extends('paper')
+@section('title', 'To pack')
+@section('sheets')
+    <div class="head">
+        <h1>To pack</h1>
+        <b>{{ $job }}</b><br>
+        <span class="small">{{ $printed }}, by the day on which it is first used</span>
+    </div>
+    @foreach ($van['groups'] as $group)
+        <h2>{{ $group['day'] === '' ? 'Besides' : \Illuminate\Support\Carbon::parse($group['day'])->format('l j F') }}</h2>
+        <table>
+            <tr><th></th><th class="right">How many</th><th>What</th><th>How far</th></tr>
+            @foreach ($group['parts'] as $part)
+                <tr>
+                    <td style="width: 14pt"><span class="box"></span></td>
+                    <td class="right nowrap" style="width: 50pt">{{ $part['buy'] }} {{ $part['unit'] }}</td>
+                    <td><b>{{ $part['name'] }}</b><br><span class="small">{{ $part['for'] }}</span></td>
+                    <td class="nowrap" style="width: 60pt">{{ $part['state'] }}</td>
+                </tr>
+            @endforeach
+        </table>
+    @endforeach
+    @if ($van['offcuts'] !== [])
+        <h2>Offcuts</h2>
+        @foreach ($van['offcuts'] as $offcut)
+            <span class="box"></span> {{ $offcut }}<br>
+        @endforeach
+    @endif
+    <h2>Tools</h2>
+    @foreach ($van['tools'] as $tool)
+        <span class="box"></span> {{ $tool }}{{ $loop->last ? '' : ' · ' }}
+    @endforeach
+@endsection
