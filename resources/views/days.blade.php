@@ -28,13 +28,15 @@
             </table>
             @if ($day['tools'] !== [])
                 <h2>Tools</h2>
-                {{ implode(', ', $day['tools']) }}
+                <p>{{ implode(', ', $day['tools']) }}</p>
             @endif
             @if ($day['parts'] !== [])
                 <h2>Parts for the day</h2>
-                @foreach ($day['parts'] as $part)
-                    {{ $part['name'] }} <span class="small">({{ $part['state'] }})</span>{{ $loop->last ? '' : ' · ' }}
-                @endforeach
+                <p>
+                    @foreach ($day['parts'] as $part)
+                        {{ $part['name'] }} <span class="small">({{ $part['state'] }})</span>{{ $loop->last ? '' : ' · ' }}
+                    @endforeach
+                </p>
             @endif
             <p class="small">Work on mains is for a licensed person; local codes decide. Minutes written here go into Build.</p>
         </div>

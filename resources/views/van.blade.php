@@ -13,7 +13,7 @@
             @foreach ($group['parts'] as $part)
                 <tr>
                     <td style="width: 14pt"><span class="box"></span></td>
-                    <td class="right nowrap" style="width: 50pt">{{ $part['buy'] }} {{ $part['unit'] }}</td>
+                    <td class="right nowrap" style="width: 50pt">{{ $part['buy'] }}</td>
                     <td><b>{{ $part['name'] }}</b><br><span class="small">{{ $part['for'] }}</span></td>
                     <td class="nowrap" style="width: 60pt">{{ $part['state'] }}</td>
                 </tr>
@@ -22,12 +22,16 @@
     @endforeach
     @if ($van['offcuts'] !== [])
         <h2>Offcuts</h2>
-        @foreach ($van['offcuts'] as $offcut)
-            <span class="box"></span> {{ $offcut }}<br>
-        @endforeach
+        <p>
+            @foreach ($van['offcuts'] as $offcut)
+                <span class="box"></span> {{ $offcut }}<br>
+            @endforeach
+        </p>
     @endif
     <h2>Tools</h2>
-    @foreach ($van['tools'] as $tool)
-        <span class="box"></span> {{ $tool }}{{ $loop->last ? '' : ' · ' }}
-    @endforeach
+    <p>
+        @foreach ($van['tools'] as $tool)
+            <span class="nowrap"><span class="box"></span> {{ $tool }} &nbsp; </span>
+        @endforeach
+    </p>
 @endsection

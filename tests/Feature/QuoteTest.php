@@ -17,7 +17,7 @@ final class QuoteTest extends TestCase
         $html = (string) $this->get("/jobs/{$this->job->id}/quote")->assertOk()->getContent();
         // Supply 49.00 with 15 % on it; nine lengths of two metres of profile at 6.50 a metre: 117.00 and 15 %.
         self::assertStringContainsString('56.35', $html);
-        self::assertMatchesRegularExpression('~Flat profile, 2 m</td><td class="right">9</td><td class="right">134.55~', $html);
+        self::assertMatchesRegularExpression('~Flat profile, 2 m</td><td class="right">9 lengths</td><td class="right">134.55~', $html);
         preg_match_all('~<td class="right">(\d+\.\d\d)</td></tr>~', $html, $found);
         $sums = array_map(static fn (string $s): int => (int) round(100 * (float) $s), $found[1]);
         [$net, $tax, $total] = array_slice($sums, -3);

@@ -9,7 +9,6 @@ use EmberDusk\Build\Slot;
 use EmberDusk\Build\Step;
 use EmberDusk\Parts\Bar;
 use EmberDusk\Parts\Mark;
-use EmberDusk\Parts\Part;
 
 /** The sheets that go along: a day sheet for each day of work, and the list to pack the van by. */
 final readonly class Papers
@@ -38,7 +37,7 @@ final readonly class Papers
     /**
      * Parts by the day on which they are first used, those that no step waits for last.
      *
-     * @return array{groups: list<array{day: string, parts: list<array{name: string, buy: string, unit: string, state: string, for: string}>}>, tools: list<string>, offcuts: list<string>}
+     * @return array{groups: list<array{day: string, parts: list<array{name: string, buy: string, state: string, for: string}>}>, tools: list<string>, offcuts: list<string>}
      */
     public static function van(Work $work): array
     {
@@ -48,7 +47,7 @@ final readonly class Papers
         foreach ($sheet->parts->parts as $part) {
             $steps = array_filter($course->left, static fn (Step $s): bool => in_array($part->key, $s->needs, true));
             $first = $steps === [] ? null : min(array_map(static fn (Step $s): int => $course->schedule->begins[$s->id], $steps));
-            $groups[$first === null ? '' : substr($course->days->clock($first + 1), 0, 10)][] = ['name' => $part->name, 'buy' => sprintf('%g', $part->buy), 'unit' => self::unit($part), 'state' => Mark::STATES[$sheet->mark($part)->state] ?? '', 'for' => implode('; ', array_slice(array_keys($part->why), 0, 3)).(count($part->why) > 3 ? ' …' : '')];
+            $groups[$first === null ? '' : substr($course->days->clock($first + 1), 0, 10)][] = ['name' => $part->name, 'buy' => $part->say($part->buy), 'state' => Mark::STATES[$sheet->mark($part)->state] ?? '', 'for' => implode('; ', array_slice(array_keys($part->why), 0, 3)).(count($part->why) > 3 ? ' …' : '')];
         }
         uksort($groups, static fn (string $a, string $b): int => [$a === '', $a] <=> [$b === '', $b]);
         $offcuts = [];
@@ -96,15 +95,6 @@ final readonly class Papers
         $needs = array_unique(array_merge([], ...array_map(static fn (Step $s): array => $s->needs, $steps)));
 
         return array_values(array_map(static fn (string $id): array => ['name' => BuildDesk::kit($work, $id), 'state' => Mark::STATES[($work->marks[$id] ?? new Mark)->state] ?? ''], $needs));
-    }
-
-    private static function unit(Part $part): string
-    {
-        return match (true) {
-            $part->cut => $part->group === 'Strip' ? 'reels' : 'lengths',
-            $part->each === 1.0 && $part->unit === 'm' => 'm',
-            default => '',
-        };
     }
 
     private static function clock(int $minute): string

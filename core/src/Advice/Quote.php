@@ -28,7 +28,7 @@ final readonly class Quote
             if ($cost === null) {
                 $unpriced[] = $part->name.($part->foreign === '' ? '' : " (priced in {$part->foreign})");
             } elseif ($cost > 0) {
-                $lines[$part->key] = ['what' => $part->name, 'count' => sprintf('%g', $part->paid()), 'cents' => (int) round(100 * $cost * (1 + $terms->markUp))];
+                $lines[$part->key] = ['what' => $part->name, 'count' => $part->say($part->paid()), 'cents' => (int) round(100 * $cost * (1 + $terms->markUp))];
             }
         }
         [$minutes] = $sheet->labour();

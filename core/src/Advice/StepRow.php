@@ -18,7 +18,7 @@ final readonly class StepRow
     {
         $tick = $work->ticks[$step->id] ?? null;
 
-        return ['id' => $step->id, 'kind' => $step->kind, 'title' => $step->title, 'place' => $step->place, 'why' => $step->why, 'minutes' => $step->minutes, 'work' => self::work($work, $step)->toArray(), 'people' => $step->people,
+        return ['id' => $step->id, 'kind' => $step->kind, 'title' => $step->title, 'place' => $step->place, 'why' => $step->why, 'minutes' => $step->minutes, 'timed' => $work->pace->kinds[$step->kind]['count'] ?? 0, 'work' => self::work($work, $step)->toArray(), 'people' => $step->people,
             'tools' => $step->tools, 'caution' => $step->caution, 'wait' => $step->wait, 'after' => $step->after, 'done' => $tick !== null, 'taken' => $tick->minutes ?? 0, 'at' => $tick->at ?? ''];
     }
 

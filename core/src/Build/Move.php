@@ -54,7 +54,7 @@ final readonly class Move
         foreach ($step->after as $before) {
             if ($soonest->ends[$before] > $at) {
                 $broken[] = $at >= $soonest->begins[$before] + $only[$before]->minutes
-                    ? "“{$only[$before]->title}” has not cured then: it has on ".$days->clock($soonest->ends[$before]).' at the soonest.'
+                    ? "“{$only[$before]->title}” has not cured then: it has on ".$days->words($soonest->ends[$before]).' at the soonest.'
                     : "“{$only[$before]->title}” comes before it, and is done on ".$days->words($soonest->ends[$before])." at the soonest. {$only[$before]->why}";
             }
         }

@@ -34,7 +34,7 @@ final class Schedule
     /** @var array<int, int> from when each person is free */
     private array $free = [0, 0];
 
-    /** @var array<string, array{int, int, non-empty-list<int>}> kept free for steps that were moved: from, to, people */
+    /** @var array<string, array{int, int, non-empty-list<int>, array<string, true>}> kept free for steps that were moved: from, to, people, and the steps before it, which may take that time */
     private array $kept = [];
 
     /** @var array<string, int> by step, least first */
@@ -112,15 +112,17 @@ final class Schedule
         $day = $this->days->on($pin->day);
         $from = $day * self::DAY + ($this->days->date($day) === $pin->day ? $pin->from : 0);
         $people = $this->days->people($day);
-        $this->kept[$step->id] = [$from, $from + $step->minutes, $step->people >= $people ? range(0, $people - 1) : [min($pin->person, $people - 1)]];
-        $open = [$step->id];
+        $before = [];
+        $open = $step->after;
         while ($open !== []) {
             $id = array_pop($open);
-            if ($this->rank[$id] > -self::URGENT / 2) {
-                $this->rank[$id] -= self::URGENT;
-                $open = [...$open, ...$byId[$id]->after];
-            }
+            $open = isset($before[$id]) ? $open : [...$open, ...$byId[$id]->after];
+            $before[$id] = true;
         }
+        foreach (array_keys($before + [$step->id => true]) as $id) {
+            $this->rank[$id] = min($this->rank[$id], $this->path->latest[$id] - self::URGENT);
+        }
+        $this->kept[$step->id] = [$from, $from + $step->minutes, $step->people >= $people ? range(0, $people - 1) : [min($pin->person, $people - 1)], $before];
     }
 
     /**
@@ -161,8 +163,8 @@ final class Schedule
 
                 continue;
             }
-            foreach ($this->kept as $id => [$begin, $end, $people]) {
-                if ($id !== $step->id && ! isset($this->ends[$id]) && $at < $end && $at + $step->minutes > $begin && array_intersect($crew, $people) !== []) {
+            foreach ($this->kept as $id => [$begin, $end, $people, $before]) {
+                if ($id !== $step->id && ! isset($this->ends[$id]) && ! isset($before[$step->id]) && $at < $end && $at + $step->minutes > $begin && array_intersect($crew, $people) !== []) {
                     $at = $end;
                 }
             }

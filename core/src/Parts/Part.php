@@ -49,6 +49,16 @@ final readonly class Part
         return max(0.0, $this->buy - $this->owned);
     }
 
+    /** So many of them in words: 4 reels, 9 lengths, 6 m, 2. */
+    public function say(float $count): string
+    {
+        return sprintf('%g', $count).match (true) {
+            $this->cut => ($this->group === 'Strip' ? ' reel' : ' length').($count === 1.0 ? '' : 's'),
+            $this->each === 1.0 && $this->unit === 'm' => ' m',
+            default => '',
+        };
+    }
+
     /** Null where there is no price. */
     public function cost(): ?float
     {

@@ -46,7 +46,7 @@ function move(form: HTMLFormElement): void {
         </span>
         <span class="whitespace-nowrap text-[13px] text-ink2 sm:text-right">
             <template v-if="done"><label>took <input class="fig field !w-14 !py-0 text-right" inputmode="numeric" :value="taken" :aria-label="`Minutes that ${step.title} took`" @change="emit('tick', true, Number(($event.target as HTMLInputElement).value) || step.minutes)" /> min</label></template>
-            <template v-else>about <FigureText :figure="step.work" right /> <span v-if="step.work.range" class="block text-[12px]">{{ step.work.range[0] }} to {{ step.work.range[1] }}</span></template>
+            <template v-else>about <FigureText :figure="step.work" right /> <span v-if="step.work.range" class="block text-[12px]">{{ step.work.range[0] }} to {{ step.work.range[1] }}{{ step.timed ? `, from ${step.timed} of yours` : '' }}</span></template>
         </span>
     </li>
 </template>

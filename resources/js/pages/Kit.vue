@@ -13,8 +13,9 @@ import type { Answer, Slot } from '@/types/generated/responses';
 const props = defineProps<{ answer: Answer }>();
 const { desk, change } = provideDesk(props.answer);
 const runs = computed(() => desk.value.kit?.runs ?? []);
-/** Where somebody has begun to choose, work goes on. */
-const at = ref(Math.max(0, runs.value.findIndex((r) => r.slots.some((s) => s.chosen !== null))));
+/** The run that a link asks for; else, where somebody has begun to choose, work goes on. */
+const asked = runs.value.findIndex((r) => r.id === new URLSearchParams(window.location.search).get('run'));
+const at = ref(asked >= 0 ? asked : Math.max(0, runs.value.findIndex((r) => r.slots.some((s) => s.chosen !== null))));
 const run = computed(() => runs.value[Math.min(at.value, runs.value.length - 1)]);
 const slots = computed<Slot[]>(() => (run.value && desk.value.kit ? [...run.value.slots, desk.value.kit.hub] : []));
 /** The strip decides what the rest must do, so it is chosen first. */
