@@ -36,6 +36,66 @@ final class PartsTest extends TestCase
         $this->postJson("/jobs/{$this->job->id}/parts", ['part' => 'x', 'state' => 'lost'])->assertStatus(422);
     }
 
+    public function test_offcuts_are_typed_used_packed_and_left(): void
+    {
+        $send = fn (string $what, array $body = [], string $method = 'POST'): array => $this->answer($this->json($method, "/jobs/{$this->job->id}/{$what}", $body))['desk']['parts'];
+        $cut = static fn (array $parts): array => array_values(array_filter($parts['cuts'], static fn (array $c): bool => $c['kit'] === 'strip-tunable-24'))[0];
+        $parts = $send('offcuts', ['kit' => 'strip-tunable-24', 'metres' => 3.27, 'count' => 2]);
+        self::assertSame(['3.27', '3.27'], array_column($parts['offcuts'], 'metres'));
+        // 18 m less one offcut of 3.25 m, up to its last mark: three reels; the other one saves nothing more.
+        self::assertSame([3, 3250], [$cut($parts)['bought'], max([0, ...array_column(array_filter($cut($parts)['bars'], static fn (array $b): bool => $b['offcut']), 'length')])]);
+        $packed = $send('parts', ['part' => 'strip-tunable-24', 'state' => 'packed', 'arrives' => null]);
+        $used = count(array_filter($cut($packed)['bars'], static fn (array $b): bool => $b['offcut']));
+        self::assertSame($used, count(array_filter($packed['offcuts'], static fn (array $o): bool => $o['packed'])));
+        // Another job of the crew does not see what is packed, and sees the rest.
+        $other = $this->job($this->job->crew);
+        $seen = $this->answer($this->getJson("/jobs/{$other->id}/state?stage=parts"))['desk']['parts']['offcuts'];
+        self::assertCount(2 - $used, $seen);
+        self::assertSame([], array_filter($send('parts', ['part' => 'strip-tunable-24', 'state' => 'here', 'arrives' => null])['offcuts'], static fn (array $o): bool => $o['packed']), 'unpacked, they are free again');
+        foreach ($parts['offcuts'] as $offcut) {
+            $parts = $send("offcuts/{$offcut['id']}", [], 'DELETE');
+        }
+        self::assertSame([[], 4], [$parts['offcuts'], $cut($parts)['bought']]);
+        // What the job leaves over goes into the van once, for other jobs only.
+        $send('offcuts/left', ['kit' => 'strip-tunable-24']);
+        $send('offcuts/left', ['kit' => 'strip-tunable-24']);
+        self::assertSame(4, $cut($send('parts', ['part' => 'strip-tunable-24', 'state' => 'here', 'arrives' => null]))['bought']);
+        self::assertSame(['2.00'], array_column($this->answer($this->getJson("/jobs/{$other->id}/state?stage=parts"))['desk']['parts']['offcuts'], 'metres'));
+    }
+
+    public function test_offcuts_that_cannot_be_are_refused(): void
+    {
+        foreach ([['kit' => 'nothing', 'metres' => 1, 'count' => 1], ['kit' => 'strip-tunable-24', 'metres' => 0, 'count' => 1], ['kit' => 'strip-tunable-24', 'metres' => 'long', 'count' => 1], ['kit' => 'strip-tunable-24', 'metres' => 1, 'count' => 51]] as $bad) {
+            $this->postJson("/jobs/{$this->job->id}/offcuts", $bad)->assertStatus(422);
+        }
+        $crew = $this->crew('Crew B');
+        $theirs = $crew->offcuts()->create(['kit' => 'strip-tunable-24', 'mm' => 1000]);
+        $this->deleteJson("/jobs/{$this->job->id}/offcuts/{$theirs->id}")->assertOk();
+        self::assertSame(1, $crew->offcuts()->count(), 'another crew’s van is not reached');
+    }
+
+    public function test_how_a_run_is_made_up_changes_the_list_and_is_undone(): void
+    {
+        $change = fn (array $change, int $base): array => $this->answer($this->postJson("/jobs/{$this->job->id}/change", ['base' => $base, 'stage' => 'parts', 'change' => $change]));
+        $answer = $change(['kind' => 'SetMaking', 'run' => 'cove', 'length' => 'never'], 1);
+        self::assertContains('too-long', array_column($answer['desk']['findings'], 'code'));
+        self::assertSame('never', $answer['desk']['parts']['makings'][0]['length']);
+        self::assertSame(['cove', 'cove'], array_merge(...array_map(static fn (array $c): array => array_column($c['tooLong'], 'run'), $answer['desk']['parts']['cuts'])));
+        $answer = $change(['kind' => 'SetSpare', 'kit' => 'connector-solder', 'count' => 9], 2);
+        $undone = $this->answer($this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'parts']));
+        self::assertSame('never', $undone['desk']['parts']['makings'][0]['length'], 'only the spares are taken back');
+        $undone = $this->answer($this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'parts']));
+        self::assertSame('needed', $undone['desk']['parts']['makings'][0]['length']);
+        self::assertNotContains('too-long', array_column($undone['desk']['findings'], 'code'));
+    }
+
+    public function test_the_cut_list_is_written_for_a_spreadsheet(): void
+    {
+        $csv = (string) $this->get("/jobs/{$this->job->id}/cuts.csv")->assertOk()->getContent();
+        self::assertStringStartsWith("material,length,of,offcut,piece,for,left\r\n", $csv);
+        self::assertSame(1 + 4 + 9 + 9, substr_count($csv, "\r\n"), 'four reels, nine lengths of profile, nine of diffuser');
+    }
+
     public function test_the_list_is_written_for_a_spreadsheet(): void
     {
         $csv = (string) $this->get("/jobs/{$this->job->id}/parts.csv")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
