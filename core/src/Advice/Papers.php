@@ -47,7 +47,7 @@ final readonly class Papers
         foreach ($sheet->parts->parts as $part) {
             $steps = array_filter($course->left, static fn (Step $s): bool => in_array($part->key, $s->needs, true));
             $first = $steps === [] ? null : min(array_map(static fn (Step $s): int => $course->schedule->begins[$s->id], $steps));
-            $groups[$first === null ? '' : substr($course->days->clock($first + 1), 0, 10)][] = ['name' => $part->name, 'buy' => $part->say($part->buy), 'state' => Mark::STATES[$sheet->mark($part)->state] ?? '', 'for' => implode('; ', array_slice(array_keys($part->why), 0, 3)).(count($part->why) > 3 ? ' …' : '')];
+            $groups[$first === null ? '' : substr($course->days->starts($first), 0, 10)][] = ['name' => $part->name, 'buy' => $part->say($part->buy), 'state' => Mark::STATES[$sheet->mark($part)->state] ?? '', 'for' => implode('; ', array_slice(array_keys($part->why), 0, 3)).(count($part->why) > 3 ? ' …' : '')];
         }
         uksort($groups, static fn (string $a, string $b): int => [$a === '', $a] <=> [$b === '', $b]);
         $offcuts = [];

@@ -8,6 +8,7 @@ use EmberDusk\Build\Course;
 use EmberDusk\Build\Day;
 use EmberDusk\Build\Step;
 use EmberDusk\Parts\Part;
+use EmberDusk\Plan\Terms;
 use EmberDusk\Workings\Figure;
 use EmberDusk\Workings\Input;
 
@@ -31,40 +32,49 @@ final readonly class PartRows
         uksort($steps, static fn (string $a, string $b): int => $sheet->course()->schedule->begins[$a] <=> $sheet->course()->schedule->begins[$b]);
         $first = array_key_first($steps);
         // The day on which it would be needed if all were here, less the days that it takes to come.
-        $needed = $first === null ? null : substr($soonest->days->clock($soonest->schedule->begins[$first] + 1), 0, 10);
+        $needed = $first === null ? null : substr($soonest->days->starts($soonest->schedule->begins[$first]), 0, 10);
         $by = $mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null ? Day::after($needed, -(int) ceil($part->lead)) : '';
 
         return [
             'key' => $part->key, 'group' => $part->group, 'name' => $part->name,
-            'asked' => self::asked($part)->toArray(), 'spare' => $part->spare, 'usual' => ! isset($work->plan->spares[$part->key]),
-            'buy' => self::buy($part)->toArray(), 'cost' => self::cost($work, $part)?->toArray(), 'foreign' => $part->foreign,
+            'asked' => self::asked($work->plan->terms, $part)->toArray(), 'spare' => $part->spare, 'usual' => ! isset($work->plan->spares[$part->key]),
+            'buy' => self::buy($work->plan->terms, $part)->toArray(), 'cost' => self::cost($work, $part)?->toArray(), 'foreign' => $part->foreign,
             'why' => array_keys($part->why), 'lead' => $part->lead, 'by' => $by, 'tooLate' => $by !== '' && $by < $sheet->today(),
             'state' => $mark->state, 'arrives' => $mark->arrives ?? '', 'late' => $mark->late($work->today),
-            'steps' => array_values(array_map(static fn (Step $s): array => ['id' => $s->id, 'title' => $s->title, 'day' => substr($sheet->course()->days->clock($sheet->course()->schedule->begins[$s->id] + 1), 0, 10)], $steps)),
+            'steps' => array_values(array_map(static fn (Step $s): array => ['id' => $s->id, 'title' => $s->title, 'day' => substr($sheet->course()->days->starts($sheet->course()->schedule->begins[$s->id]), 0, 10)], $steps)),
         ];
     }
 
-    private static function asked(Part $part): Figure
+    private static function asked(Terms $terms, Part $part): Figure
     {
         $inputs = [];
+        [$per, $unit] = self::unit($terms, $part);
         foreach ($part->why as $words => $count) {
-            $inputs[] = new Input('a'.(count($inputs) + 1), $words, round($count, 3), $part->unit);
+            $inputs[] = new Input('a'.(count($inputs) + 1), $words, round($count * $per, 3), $unit);
         }
 
-        return new Figure('Plan asks for', $part->count, $part->unit, $part->count === floor($part->count) ? 0 : 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, '', 'common practice, no source');
+        return new Figure('Plan asks for', $part->count * $per, $unit, $part->count * $per === floor($part->count * $per) ? 0 : 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, '', 'common practice, no source');
     }
 
-    private static function buy(Part $part): Figure
+    /** @return array{float, string} how many of the job's unit one of the part's is, and its name: feet where the job is in feet and inches */
+    private static function unit(Terms $terms, Part $part): array
     {
+        return $part->unit === 'm' ? [$terms->inUnit(1.0), $terms->unit()] : [1.0, $part->unit];
+    }
+
+    private static function buy(Terms $terms, Part $part): Figure
+    {
+        [$per, $unit] = self::unit($terms, $part);
+        $sold = ltrim(strpbrk($part->say($part->buy), ' ') ?: '');
         if ($part->cut) {
             $inputs = [new Input('l', 'reels or lengths of the cut list', $part->buy - $part->spare, ''), new Input('s', 'to spare', (float) $part->spare, '')];
 
-            return new Figure('Buy', $part->buy, '', 0, 'l + s', $inputs, 'Whole reels and lengths, as drawn above.');
+            return new Figure('Buy', $part->buy, $sold, 0, 'l + s', $inputs, 'Whole reels and lengths, as drawn above.');
         }
         $exact = ($part->count + $part->spare) / $part->each;
-        $inputs = [new Input('n', 'that the plan asks for', round($part->count, 3), $part->unit), new Input('s', 'to spare', (float) $part->spare, ''), new Input('e', 'in one that is bought', $part->each, $part->unit), new Input('r', 'rounded up to whole ones', $part->buy - $exact, '')];
+        $inputs = [new Input('n', 'that the plan asks for', round($part->count * $per, 3), $unit), new Input('s', 'to spare', $part->spare * $per, $unit), new Input('e', 'in one that is bought', $part->each * $per, $unit), new Input('r', 'rounded up to whole ones', $part->buy - $exact, '')];
 
-        return new Figure('Buy', $part->buy, '', 0, '(n + s) / e + r', $inputs, $part->spare > 0 ? 'One in ten more, at least one, or as it was set here (common practice, no source).' : '');
+        return new Figure('Buy', $part->buy, $sold, 0, '(n + s) / e + r', $inputs, $part->spare > 0 ? 'One in ten more, at least one, or as it was set here (common practice, no source).' : '');
     }
 
     private static function cost(Work $work, Part $part): ?Figure

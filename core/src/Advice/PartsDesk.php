@@ -128,8 +128,10 @@ final readonly class PartsDesk
     /** @return array<string, mixed> */
     private static function cut(Work $work, StockCut $cut): array
     {
-        return ['kit' => $cut->kit, 'name' => $cut->name, 'stock' => $cut->stock, 'bought' => $cut->bought, 'joints' => $cut->joints, 'left' => $cut->left(), 'proven' => $cut->proven, 'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
-            'tooLong' => array_map(static fn (Piece $p): array => ['run' => $p->run, 'what' => $p->what, 'mm' => (int) round($p->mm)], $cut->tooLong),
-            'bars' => array_map(static fn (Bar $b): array => ['length' => $b->length, 'left' => $b->left, 'offcut' => $b->offcut, 'pieces' => array_map(static fn (array $p): array => ['mm' => $p[0], 'what' => $p[1]->what], $b->pieces)], $cut->bars)];
+        $say = static fn (int $mm): string => $work->plan->terms->say($mm / 1000);
+
+        return ['kit' => $cut->kit, 'name' => $cut->name, 'stock' => $cut->stock, 'said' => $say($cut->stock), 'bought' => $cut->bought, 'joints' => $cut->joints, 'left' => $cut->left(), 'leftSaid' => $say($cut->left()), 'proven' => $cut->proven, 'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
+            'tooLong' => array_map(static fn (Piece $p): array => ['run' => $p->run, 'what' => $p->what, 'said' => $say((int) round($p->mm))], $cut->tooLong),
+            'bars' => array_map(static fn (Bar $b): array => ['length' => $b->length, 'left' => $b->left, 'leftSaid' => $say($b->left), 'offcut' => $b->offcut, 'pieces' => array_map(static fn (array $p): array => ['mm' => $p[0], 'said' => $say($p[0]), 'what' => $p[1]->what], $b->pieces)], $cut->bars)];
     }
 }

@@ -102,6 +102,14 @@ final class Days
         return $this->date($n) === $day ? $n : null;
     }
 
+    /** The time of the clock at which something begins that begins with a minute of work: the end of a day is the next one's begin. */
+    public function starts(int $minute): string
+    {
+        $of = 60 * Schedule::BEGINS + $minute % Schedule::DAY;
+
+        return sprintf('%s %02d:%02d', $this->date(intdiv($minute, Schedule::DAY)), intdiv($of, 60), $of % 60);
+    }
+
     /** A minute of work in words, such as Thu 26 Nov 13:40. */
     public function words(int $minute): string
     {

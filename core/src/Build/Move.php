@@ -45,7 +45,7 @@ final readonly class Move
         $at = self::minute($days, $pin);
         foreach ($step->needs as $part) {
             if (($course->here[$part] ?? 0) > $at) {
-                $broken[] = 'A part that it needs comes on '.substr($days->words($course->here[$part] + 1), 0, -6).'.';
+                $broken[] = 'A part that it needs comes on '.Day::words(substr($days->starts($course->here[$part]), 0, 10)).'.';
             }
         }
         // Even if nothing else were done before, these would not be over.

@@ -25,9 +25,11 @@ final readonly class Waits
             $waiting = array_keys(array_filter($course->left, static fn (Step $s): bool => in_array($part, $s->needs, true)));
             usort($waiting, static fn (string $a, string $b): int => $schedule->begins[$a] <=> $schedule->begins[$b]);
             if ($until > 0 && $waiting !== []) {
-                $waits[] = ['step' => $waiting[0], 'part' => $part, 'from' => $course->days->clock(1), 'until' => $course->days->clock($until + 1), 'meanwhile' => self::between($course, 0, $until, $waiting)];
+                $waits[] = ['step' => $waiting[0], 'part' => $part, 'from' => $course->days->starts(0), 'until' => $course->days->starts($until), 'meanwhile' => self::between($course, 0, $until, $waiting)];
             }
         }
+
+        usort($waits, static fn (array $a, array $b): int => [$a['from'], $a['until']] <=> [$b['from'], $b['until']]);
 
         return $waits;
     }

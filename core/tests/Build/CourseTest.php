@@ -105,7 +105,7 @@ final class CourseTest extends TestCase
         $steps = [self::step('a', 60, [], 1, 0, ['strip']), self::step('b', 60), self::step('c', 60, ['a'])];
         $course = self::course($steps, [], [], ['strip' => '2026-12-03', 'nothing' => '2027-01-01']);
         self::assertSame(['b' => ['2026-11-30', 0], 'a' => ['2026-12-03', 0], 'c' => ['2026-12-03', 60]], self::begins($course));
-        self::assertSame([['step' => 'a', 'part' => 'strip', 'from' => '2026-11-30 08:01', 'until' => '2026-12-03 08:01', 'meanwhile' => ['b']]], Waits::of($course, ['strip' => '2026-12-03']));
+        self::assertSame([['step' => 'a', 'part' => 'strip', 'from' => '2026-11-30 08:00', 'until' => '2026-12-03 08:00', 'meanwhile' => ['b']]], Waits::of($course, ['strip' => '2026-12-03']));
     }
 
     public function test_what_can_be_done_while_it_cures(): void

@@ -13,7 +13,7 @@ withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?
         >
             <span class="sr-only">{{ figure.label }}: </span>{{ figure.text }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span><span class="sr-only">, show its working</span>
         </PopoverButton>
-        <PopoverPanel class="panel absolute z-30 w-96 p-4 text-left" :class="[up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']">
+        <PopoverPanel class="panel absolute z-30 w-96 whitespace-normal p-4 text-left max-sm:fixed max-sm:inset-x-3 max-sm:bottom-3 max-sm:top-auto max-sm:mb-0 max-sm:w-auto" :class="[up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']">
             <h3 class="font-semibold">
                 {{ figure.label }}
             </h3>
