@@ -111,7 +111,7 @@ final class CommandsTest extends TestCase
         self::assertStringContainsString('Profile,"Flat profile, 2 m",18,m,0,9,117.00', $this->printed('ember:parts', 0));
         $json = json_decode($this->printed('ember:parts', 0, ['--json' => true]), true);
         self::assertIsArray($json);
-        self::assertSame(9, array_column($json['cuts'], 'bought', 'kit')['profile-flat']);
+        self::assertSame('9', array_column($json['cuts'], 'bought', 'kit')['profile-flat']['text']);
     }
 
     public function test_build_prints_a_calendar(): void

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Build\Course;
 use EmberDusk\Build\Days;
 use EmberDusk\Build\Pin;
 use EmberDusk\Build\Schedule;
 use EmberDusk\Build\Slot;
 use EmberDusk\Build\Step;
+use EmberDusk\Build\Steps;
 use EmberDusk\Build\Visit;
 use EmberDusk\Build\Waits;
 use EmberDusk\Formats\Calendar;
@@ -59,12 +61,38 @@ final readonly class BuildDesk
         $range = static fn (float $by): Range => new Range($least * $by, $most * $by);
 
         return [
-            new Figure('Work', $minutes / 60, 'h', 1, 'm / 60', [new Input('m', 'minutes of all people together', (float) $minutes, 'min')], 'All steps, done or not, as long as each takes this crew; from all going well to none.', 'common practice, no source; the crew’s own minutes where there are some', $range(1 / 60)),
+            self::minutes($sheet, $minutes, $range(1 / 60)),
             new Figure('Labour', $minutes / 60 * $rate, $work->plan->terms->currency, 2, 'm / 60 * r', [new Input('m', 'minutes of all people together', (float) $minutes, 'min'), new Input('r', 'an hour', $rate, $work->plan->terms->currency)], 'An hour as the job says.', '', $range($rate / 60)),
             new Figure('Days of work', (float) $days, 'days', 0, 'd', [new Input('d', 'days with work left in them', (float) $days, '')], sprintf('%d hours a day%s.', intdiv(Schedule::DAY, 60), $work->arrangement->weekends ? '' : ', no Saturdays and Sundays')),
-            new Figure('Longest way', $course->schedule->path->length / 60, 'h', 1, 'w / 60', [new Input('w', 'minutes of the critical path, curing counted', (float) $course->schedule->path->length, 'min')], 'Steps on it delay the end by as much as they take longer.'),
+            self::longest($course),
             new Figure('Done', $done, sprintf('of %d', count($course->steps)), 0, 'n', [new Input('n', 'steps ticked off', $done, '')], 'As ticked here.'),
         ];
+    }
+
+    /** Work of all people, kind by kind of step. */
+    private static function minutes(Worksheet $sheet, int $minutes, Range $range): Figure
+    {
+        $kinds = [];
+        foreach ($sheet->steps as $step) {
+            $kinds[$step->kind] = ($kinds[$step->kind] ?? 0) + $step->minutes * $sheet->people($step);
+        }
+        $inputs = [];
+        foreach ($kinds as $kind => $of) {
+            $inputs[] = new Input('m'.(count($inputs) + 1), Steps::WORDS[$kind], (float) $of, 'min');
+        }
+
+        return new Figure('Work', $minutes / 60, 'h', 1, '('.implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)).') / 60', $inputs, 'All steps, done or not, by as many people as each takes and there are; from all going well to none.', 'common practice, no source; the crew’s own minutes where there are some', $range);
+    }
+
+    /** The critical path, step by step. */
+    private static function longest(Course $course): Figure
+    {
+        $inputs = [];
+        foreach ($course->schedule->path->way($course->left) as $step) {
+            $inputs[] = new Input('w'.(count($inputs) + 1), $step->title.($step->wait > 0 ? ', and it cures' : ''), (float) ($step->minutes + $step->wait), 'min');
+        }
+
+        return new Figure('Longest way', $course->schedule->path->length / 60, 'h', 1, $inputs === [] ? '0' : '('.implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)).') / 60', $inputs, 'Steps on it delay the end by as much as they take longer.', 'critical path method');
     }
 
     /** @return list<Finding> */

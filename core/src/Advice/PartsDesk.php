@@ -60,9 +60,9 @@ final readonly class PartsDesk
             new Figure('Parts', array_sum(array_map(static fn (Input $i): float => $i->value, $inputs)), $work->plan->terms->currency, 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, 'What the client owns counts nothing; whole reels, lengths and bags.', 'prices of the shelf'),
             new Figure('Missing', $missing, 'lines', 0, 'm', [new Input('m', 'lines to buy or on the way', $missing, '')], 'As marked here.'),
             new Figure('Packed', $packed, sprintf('of %d', count($list->parts)), 0, 'k', [new Input('k', 'lines marked as packed', $packed, '')], 'As marked here.'),
-            ...array_map(static fn (StockCut $c): Figure => new Figure("Left of {$c->name}", $c->left() / 1000, 'm', 2, 'L - P', [
-                new Input('L', count($c->bars).' lengths, offcuts among them', array_sum(array_map(static fn (Bar $b): int => $b->length, $c->bars)) / 1000, 'm'),
-                new Input('P', 'metres cut from them', array_sum(array_map(static fn (Bar $b): int => $b->length - $b->left, $c->bars)) / 1000, 'm'),
+            ...array_map(static fn (StockCut $c): Figure => new Figure("Left of {$c->name}", $work->plan->terms->inUnit($c->left() / 1000), $work->plan->terms->unit(), 2, 'L - P', [
+                new Input('L', count($c->bars).' lengths, offcuts among them', $work->plan->terms->inUnit(array_sum(array_map(static fn (Bar $b): int => $b->length, $c->bars)) / 1000), $work->plan->terms->unit()),
+                new Input('P', 'cut from them', $work->plan->terms->inUnit(array_sum(array_map(static fn (Bar $b): int => $b->length - $b->left, $c->bars)) / 1000), $work->plan->terms->unit()),
             ], $c->proven ? 'No fewer lengths would do, and no fewer joints with them.' : 'Fewer lengths or joints may do: not every way was looked at.'), array_slice($list->cuts, 0, self::LEFT)),
         ];
     }
@@ -125,12 +125,26 @@ final readonly class PartsDesk
         return $rows;
     }
 
+    /** How many are bought: what is to be cut, less what offcuts give, by one length, and what whole ones and whole pieces cost more. */
+    private static function bought(Work $work, StockCut $cut): Figure
+    {
+        $terms = $work->plan->terms;
+        $offcuts = array_sum(array_map(static fn (Bar $b): int => $b->offcut ? $b->length - $b->left : 0, $cut->bars));
+        $all = array_sum(array_map(static fn (Bar $b): int => $b->length - $b->left, $cut->bars));
+        $exact = ($all - $offcuts) / max(1, $cut->stock);
+
+        return new Figure('Bought', (float) $cut->bought, '', 0, '(P - O) / L + r', [
+            new Input('P', 'to be cut', $terms->inUnit($all / 1000), $terms->unit()), new Input('O', 'of it from offcuts', $terms->inUnit($offcuts / 1000), $terms->unit()),
+            new Input('L', 'one that is bought', $terms->inUnit($cut->stock / 1000), $terms->unit()), new Input('r', 'more, as lengths are whole and pieces fit as they do', $cut->bought - $exact, ''),
+        ], $cut->proven ? 'No fewer would do: shown by a bound, or as every way to cut them was looked at.' : 'The best that was found; not every way was looked at.', 'one-dimensional cutting stock');
+    }
+
     /** @return array<string, mixed> */
     private static function cut(Work $work, StockCut $cut): array
     {
         $say = static fn (int $mm): string => $work->plan->terms->say($mm / 1000);
 
-        return ['kit' => $cut->kit, 'name' => $cut->name, 'stock' => $cut->stock, 'said' => $say($cut->stock), 'bought' => $cut->bought, 'joints' => $cut->joints, 'left' => $cut->left(), 'leftSaid' => $say($cut->left()), 'proven' => $cut->proven, 'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
+        return ['kit' => $cut->kit, 'name' => $cut->name, 'stock' => $cut->stock, 'said' => $say($cut->stock), 'bought' => self::bought($work, $cut)->toArray(), 'joints' => $cut->joints, 'left' => $cut->left(), 'leftSaid' => $say($cut->left()), 'proven' => $cut->proven, 'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
             'tooLong' => array_map(static fn (Piece $p): array => ['run' => $p->run, 'what' => $p->what, 'said' => $say((int) round($p->mm))], $cut->tooLong),
             'bars' => array_map(static fn (Bar $b): array => ['length' => $b->length, 'left' => $b->left, 'leftSaid' => $say($b->left), 'offcut' => $b->offcut, 'pieces' => array_map(static fn (array $p): array => ['mm' => $p[0], 'said' => $say($p[0]), 'what' => $p[1]->what], $b->pieces)], $cut->bars)];
     }

@@ -48,6 +48,27 @@ final readonly class CriticalPath
         return new self($earliest, $latest, $length);
     }
 
+    /**
+     * One longest way, from its first step to its last.
+     *
+     * @param  array<string, Step>  $steps  by id, those that it was made of
+     * @return list<Step>
+     */
+    public function way(array $steps): array
+    {
+        $ends = fn (Step $s): int => $this->earliest[$s->id] + $s->minutes + $s->wait;
+        $way = [];
+        $begins = $this->length;
+        $from = $steps;
+        while (($step = current(array_filter($from, static fn (Step $s): bool => $ends($s) === $begins))) !== false) {
+            array_unshift($way, $step);
+            $begins = $this->earliest[$step->id];
+            $from = array_intersect_key($steps, array_fill_keys($step->after, true));
+        }
+
+        return $way;
+    }
+
     public function critical(string $step): bool
     {
         return $this->earliest[$step] === $this->latest[$step];

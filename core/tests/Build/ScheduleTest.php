@@ -53,6 +53,8 @@ final class ScheduleTest extends TestCase
         $path = CriticalPath::of(array_map(static fn (string $id, array $of): Step => self::step($id, $of[0], $of[1]), array_keys($project), array_values($project)));
         self::assertSame(44, $path->length);
         self::assertSame(['A', 'B', 'C', 'E', 'F', 'J', 'L', 'N'], array_values(array_filter(array_keys($project), $path->critical(...))));
+        $steps = array_map(static fn (string $id, array $of): Step => self::step($id, $of[0], $of[1]), array_keys($project), array_values($project));
+        self::assertSame(['A', 'B', 'C', 'E', 'F', 'J', 'L', 'N'], array_map(static fn (Step $s): string => $s->id, $path->way(array_combine(array_keys($project), $steps))));
         self::assertSame([2, 4, 1], [$path->latest['I'] - $path->earliest['I'], $path->latest['M'] - $path->earliest['M'], $path->latest['K'] - $path->earliest['K']]);
     }
 
@@ -68,7 +70,9 @@ final class ScheduleTest extends TestCase
             $walk = static function (string $id) use (&$walk, $byId): int {
                 return $byId[$id]->minutes + $byId[$id]->wait + max([0, ...array_map($walk, $byId[$id]->after)]);
             };
-            self::assertSame(max(array_map($walk, array_keys($byId))), CriticalPath::of($steps)->length, "case {$case}");
+            $path = CriticalPath::of($steps);
+            self::assertSame(max(array_map($walk, array_keys($byId))), $path->length, "case {$case}");
+            self::assertSame($path->length, array_sum(array_map(static fn (Step $s): int => $s->minutes + $s->wait, $path->way($byId))), "case {$case}: its way adds up");
         }
     }
 

@@ -30,7 +30,7 @@ function choices(row: MakingRow): { field: Field; label: string; of: [string, st
         <li v-for="row in parts.makings" :key="row.run" :data-making="row.run" class="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b border-rule2 py-1.5 text-[13px]">
             <span class="w-full"><b class="font-semibold">{{ row.name }}</b> <span class="text-ink2">{{ row.place }}{{ row.inProfile ? '' : ', without profile: that is said at Survey' }}</span></span>
             <label v-for="one in choices(row)" :key="one.field" class="whitespace-nowrap text-ink2">{{ one.label }}
-                <select class="pick text-ink" :data-field="one.field" :value="row[one.field]" :aria-label="`${row.name}: ${one.label}`" @change="change({ kind: 'SetMaking', run: row.run, [one.field]: ($event.target as HTMLSelectElement).value })">
+                <select class="pick !max-w-none text-ink" :data-field="one.field" :value="row[one.field]" :aria-label="`${row.name}: ${one.label}`" @change="change({ kind: 'SetMaking', run: row.run, [one.field]: ($event.target as HTMLSelectElement).value })">
                     <option v-for="[id, name] in one.of" :key="id" :value="id">{{ name }}</option>
                 </select>
             </label>

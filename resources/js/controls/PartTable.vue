@@ -8,13 +8,18 @@ import FigureText from './FigureText.vue';
 /** Everything to buy and bring by group: why, how many, what it costs, how far it is, which step waits for it. */
 const props = defineProps<{ parts: PartsPicture; rows: PartRow[]; job: number }>();
 const emit = defineEmits<{ mark: [part: PartRow, state: string, arrives: string] }>();
-const { change } = useDesk();
+const { change, message } = useDesk();
 const groups = computed(() => [...new Set(props.rows.map((p) => p.group))].map((group) => ({ group, rows: props.rows.filter((p) => p.group === group) })));
 const said = (day: string) => new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 
 async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
     const text = field.value.trim();
     const count = text === '' ? null : Number(text);
+    if (Number.isNaN(count)) {
+        message.value = `“${text}” is no number of spares. Write one such as 4, or empty the field for as many as usual.`;
+        field.value = String(part.spare);
+        return;
+    }
     if (!(await change({ kind: 'SetSpare', kit: part.key, count }))) {
         field.value = String(part.spare);
     }

@@ -3,7 +3,6 @@ import { ref, watch } from 'vue';
 import { ask, Refusal } from '@/lib/http';
 import type { QuoteState } from '@/types/generated/responses';
 import DialogBox from './DialogBox.vue';
-import FigureText from './FigureText.vue';
 
 /** The quote as it would be now, and what has changed since the last one that was given. */
 const props = defineProps<{ open: boolean; job: number; currency: string }>();
@@ -26,7 +25,14 @@ watch(() => props.open, (open) => open && void load('GET'));
     <DialogBox :open="open" title="Quote" @close="emit('close')">
         <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
         <div v-else-if="state" class="space-y-3">
-            <p>As the job stands: <FigureText :figure="state.total" large />, with labour, mark-up and tax as the job says.</p>
+            <p>As the job stands: <b class="fig text-lg font-semibold">{{ state.total.text }}</b> {{ currency }}.</p>
+            <table class="w-full text-[13px]" data-figure="Quote">
+                <caption class="sr-only">How it comes to that: {{ state.total.formula }}</caption>
+                <tbody>
+                    <tr v-for="input in state.total.inputs" :key="input.symbol" class="border-b border-rule2"><th scope="row" class="text-left font-normal">{{ input.meaning }}</th><td class="fig text-right">{{ input.text }}</td></tr>
+                </tbody>
+            </table>
+            <p class="text-[13px] text-ink2">{{ state.total.assumption }}</p>
             <p v-if="state.unpriced.length" class="text-watch">Without a price, so not in it: {{ state.unpriced.join(', ') }}.</p>
             <div class="flex flex-wrap gap-3">
                 <a class="press" :href="`/jobs/${job}/quote.pdf`" target="_blank">Open as PDF</a>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useWidth } from '@/lib/width';
+import FigureText from '@/controls/FigureText.vue';
 import type { StockCut } from '@/types/generated/responses';
 
 /** Reels and lengths of one material as bars with the cuts in them; what is left over is hatched. Alike bars are drawn once. */
@@ -34,7 +35,7 @@ const offcuts = computed(() => props.cut.bars.filter((b) => b.offcut).length);
     <figure ref="box" class="mb-4">
         <figcaption class="flex flex-wrap items-baseline gap-x-3">
             <b class="font-semibold">{{ cut.name }}</b>
-            <span class="text-[13px] text-ink2"><span class="fig text-ink">{{ cut.bought }}</span> of <span class="fig">{{ cut.said }}</span><template v-if="offcuts">, <span class="fig text-ink">{{ offcuts }}</span> {{ offcuts === 1 ? 'offcut' : 'offcuts' }}</template>, <span class="fig text-ink">{{ cut.leftSaid }}</span> left over<template v-if="cut.joints">, <span class="fig text-ink">{{ cut.joints }}</span> {{ cut.joints === 1 ? 'joint' : 'joints' }}</template>{{ cut.proven ? `; no fewer lengths would do${cut.joints ? ', nor fewer joints' : ''}` : '' }}</span>
+            <span class="text-[13px] text-ink2"><FigureText :figure="cut.bought" /> of <span class="fig">{{ cut.said }}</span><template v-if="offcuts">, <span class="fig text-ink">{{ offcuts }}</span> {{ offcuts === 1 ? 'offcut' : 'offcuts' }}</template>, <span class="fig text-ink">{{ cut.leftSaid }}</span> left over<template v-if="cut.joints">, <span class="fig text-ink">{{ cut.joints }}</span> {{ cut.joints === 1 ? 'joint' : 'joints' }}</template>{{ cut.proven ? `; no fewer lengths would do${cut.joints ? ', nor fewer joints' : ''}` : '' }}</span>
             <button v-if="cut.left >= 200" type="button" class="act ml-auto text-[13px]" @click="emit('leave')">Rest into the van</button>
         </figcaption>
         <p v-for="piece in cut.tooLong" :key="piece.what" class="text-stop">{{ piece.what }}, {{ piece.said }}, is longer than any length and is to be in one piece. <button type="button" class="act" @click="emit('join', piece.run)">Allow joints in {{ piece.what }}</button> or take longer stock.</p>
