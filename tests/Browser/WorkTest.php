@@ -79,7 +79,9 @@ final class WorkTest extends BrowserTestCase
         $this->assertAccessible('offcuts');
         $this->press(Key::ESCAPE);
         // 18 m: three reels of five and the offcut of four and a half.
-        $this->see('3 of 5.00 m, 1 offcut');
+        $this->see('of 5.00 m, 1 offcut');
+        $this->working('figure [data-figure="Bought"]', ['(P - O) / L + r', 'No fewer would do']);
+        self::assertStringContainsString('3', $this->find('figure [data-figure="Bought"]')->getText());
         $this->choose('[data-part="strip-tunable-24"] select', 'packed');
         $this->see('1of 14');
         $this->open('/jobs/1/van');
