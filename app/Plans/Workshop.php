@@ -29,7 +29,7 @@ final readonly class Workshop
 
         return new Work($plan, $results, $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan, $results, $scene), isset($plan->scenes[$scene ?? '']) ? $scene : null, $open,
             $job->partMarks()->get()->mapWithKeys(static fn (PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])->all(), now()->format('Y-m-d'),
-            $job->arrangement()->first()?->read() ?? new Arrangement, Ticks::of($job), Ticks::pace($job), Offcuts::of($job));
+            $job->arrangement()->first()?->read() ?? new Arrangement, Ticks::of($job), Ticks::pace($job), Offcuts::of($job), now()->format('H:i'));
     }
 
     /**

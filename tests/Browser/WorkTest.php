@@ -167,6 +167,7 @@ final class WorkTest extends BrowserTestCase
         $this->signal(true);
         $this->dontSee('No signal', 15);
         $this->see('2of ');
+        $this->dontSee('waits for a signal');
         // Once more, with the page closed before the signal is back.
         $this->signal(false);
         $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]")->click();

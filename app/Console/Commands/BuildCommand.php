@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use EmberDusk\Advice\BuildDesk;
 use EmberDusk\Advice\Work;
+use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Visit;
 use EmberDusk\Formats\Json;

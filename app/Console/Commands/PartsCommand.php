@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use EmberDusk\Advice\PartsDesk;
 use EmberDusk\Advice\Work;
+use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use Illuminate\Console\Command;

@@ -11,7 +11,7 @@ use App\Models\User;
 use App\Plans\Offcuts;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
-use EmberDusk\Advice\Worksheet;
+use EmberDusk\Advice\Works\Worksheet;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;

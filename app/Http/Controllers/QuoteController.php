@@ -9,7 +9,7 @@ use App\Models\User;
 use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
-use EmberDusk\Advice\Quote;
+use EmberDusk\Advice\Works\Quote;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;

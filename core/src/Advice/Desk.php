@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Advice\Works\BuildDesk;
+use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Plan\Document;
 use EmberDusk\Workings\Figure;
 use EmberDusk\Workings\Finding;

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Build\Step;
 use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\Part;
 use EmberDusk\Workings\Finding;
 
 /** The stages of a job and how far each is: unlit, glowing (open points), lit (done). */
@@ -33,7 +35,7 @@ final readonly class Stages
         $allLit = true;
         foreach (self::ALL as $id => [$number, $name]) {
             $open = count(array_filter($findings, static fn (Finding $f): bool => $f->place->stage === $id)) + match (true) {
-                $id === 'parts' && $begun[$id] => count(array_filter($work->marks, static fn (Mark $m): bool => $m->missing())),
+                $id === 'parts' && $begun[$id] => count(array_filter(Worksheet::of($work)->parts->parts, static fn (Part $p): bool => $p->paid() > 0 && Worksheet::of($work)->mark($p)->missing())),
                 $id === 'build' && $begun[$id] => count(array_filter(Worksheet::of($work)->steps, static fn (Step $s): bool => ! isset($work->ticks[$s->id]))),
                 default => 0,
             };

@@ -24,12 +24,13 @@ final readonly class Work
      * @param  list<string>  $joined  controllers
      * @param  array<string, Mark>  $marks  how far parts are, by the part's key
      * @param  string  $today  YYYY-MM-DD
+     * @param  string  $time  HH:MM of today; empty is before work
      * @param  array<string, Tick>  $ticks  steps that are done
      * @param  list<Offcut>  $offcuts  that lie in the van
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
      */
-    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '', public Arrangement $arrangement = new Arrangement, public array $ticks = [], public ?Pace $pace = null, public array $offcuts = [])
+    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '', public Arrangement $arrangement = new Arrangement, public array $ticks = [], public ?Pace $pace = null, public array $offcuts = [], public string $time = '')
     {
     }
 

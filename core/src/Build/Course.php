@@ -12,8 +12,9 @@ final readonly class Course
      * @param  array<string, Step>  $left  those that are not done, without waits for what is
      * @param  array<string, int>  $here  minute of work from which a part is here, by shelf id
      * @param  array<string, int>  $held  minute of work before which a step cannot begin
+     * @param  int  $soonest  minute of work that has come by now
      */
-    private function __construct(public array $steps, public array $left, public Schedule $schedule, public Arrangement $arrangement, public Days $days, public array $here, public array $held)
+    private function __construct(public array $steps, public array $left, public Schedule $schedule, public Arrangement $arrangement, public Days $days, public array $here, public array $held, public int $soonest)
     {
     }
 
@@ -21,32 +22,34 @@ final readonly class Course
      * @param  list<Step>  $steps
      * @param  array<string, Tick>  $ticks  by step
      * @param  array<string, string>  $arrivals  day on which a part comes, by its shelf id
-     * @param  string  $today  YYYY-MM-DD
+     * @param  string  $now  YYYY-MM-DD, or with HH:MM: nothing that is left begins before
      *
      * @throws \EmberDusk\Workings\Trouble when steps wait for each other in a circle
      */
-    public static function of(array $steps, Arrangement $arrangement, array $ticks, array $arrivals, string $today): self
+    public static function of(array $steps, Arrangement $arrangement, array $ticks, array $arrivals, string $now): self
     {
-        $days = Days::of($arrangement, $today);
+        $days = Days::of($arrangement, substr($now, 0, 10));
+        $soonest = strlen($now) > 10 ? 5 * (int) ceil($days->minute(substr($now, 0, 10), 60 * (int) substr($now, 11, 2) + (int) substr($now, 14, 2)) / 5) : 0;
         $byId = $left = $held = [];
         foreach ($arrangement->order($steps) as $step) {
             $byId[$step->id] = $step;
         }
         foreach (array_diff_key($byId, $ticks) as $id => $step) {
+            $held[$id] = $soonest;
             foreach (array_intersect($step->after, array_keys($ticks)) as $done) {
-                $held[$id] = max($held[$id] ?? 0, self::cured($days, $byId[$done]->wait, $ticks[$done]->at));
+                $held[$id] = max($held[$id], self::cured($days, $byId[$done]->wait, $ticks[$done]->at));
             }
             $left[$id] = $step->after(array_values(array_diff($step->after, array_keys($ticks))));
         }
         $here = array_map(static fn (string $day): int => $days->on($day) * Schedule::DAY, $arrivals);
 
-        return new self($byId, $left, Schedule::of(array_values($left), $days, $arrangement->pins, $here, $held), $arrangement, $days, $here, $held);
+        return new self($byId, $left, Schedule::of(array_values($left), $days, $arrangement->pins, $here, $held), $arrangement, $days, $here, $held, $soonest);
     }
 
     /** The same with something moved. */
     public function arranged(Arrangement $arrangement): self
     {
-        return new self($this->steps, $this->left, Schedule::of(array_values($this->left), $this->days, $arrangement->pins, $this->here, $this->held), $arrangement, $this->days, $this->here, $this->held);
+        return new self($this->steps, $this->left, Schedule::of(array_values($this->left), $this->days, $arrangement->pins, $this->here, $this->held), $arrangement, $this->days, $this->here, $this->held, $this->soonest);
     }
 
     /** Minutes that people who are there wait inside their days, until the last step of each. */

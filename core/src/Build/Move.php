@@ -58,7 +58,9 @@ final readonly class Move
                     : "“{$only[$before]->title}” comes before it, and is done on ".$days->words($soonest->ends[$before])." at the soonest. {$only[$before]->why}";
             }
         }
-        if (($course->held[$step->id] ?? 0) > $at) {
+        if ($at < $course->soonest) {
+            $broken[] = 'That time is over. Move it to one that is to come.';
+        } elseif (($course->held[$step->id] ?? 0) > $at) {
             $broken[] = 'What it comes after has not cured then: it has on '.$days->words($course->held[$step->id]).'.';
         }
 

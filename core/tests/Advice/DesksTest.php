@@ -19,6 +19,7 @@ use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -66,7 +67,8 @@ final class DesksTest extends TestCase
         $of = static fn (array $marks, array $ticks): array => array_intersect_key(self::lamps(new Work(self::good(), self::work(self::good())->results, Demo::shelf(), ['c1'], marks: $marks, ticks: array_map(static fn (string $s): Tick => new Tick($s, 10, '2026-11-27 09:00'), array_combine($ticks, $ticks)))), ['parts' => 1, 'build' => 1, 'handover' => 1]);
         $steps = array_map(static fn (Step $s): string => $s->id, Steps::of(self::good(), PartsList::of(self::good(), Demo::shelf()), Pace::of([])));
         self::assertSame(['parts' => 'glowing', 'build' => 'glowing', 'handover' => 'unlit'], $of(['supply-24-240' => new Mark('ordered', '2099-01-01')], [$steps[0]]));
-        self::assertSame(['parts' => 'lit', 'build' => 'lit', 'handover' => 'lit'], $of(['supply-24-240' => new Mark('here')], $steps));
+        self::assertSame(['parts' => 'lit', 'build' => 'lit', 'handover' => 'lit'], $of(array_map(static fn (): Mark => new Mark('here'), array_flip(array_map(static fn (Part $p): string => $p->key, PartsList::of(self::good(), Demo::shelf())->parts))), $steps));
+        self::assertSame('glowing', $of(['supply-24-240' => new Mark('here')], $steps)['parts'], 'the other lines are still to be bought');
     }
 
     public function test_a_finished_job_has_an_empty_slate(): void

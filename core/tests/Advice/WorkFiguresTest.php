@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Advice;
 
-use EmberDusk\Advice\BuildDesk;
-use EmberDusk\Advice\MoveCost;
-use EmberDusk\Advice\Papers;
-use EmberDusk\Advice\PartsDesk;
-use EmberDusk\Advice\Quote;
 use EmberDusk\Advice\Work;
-use EmberDusk\Advice\Worksheet;
+use EmberDusk\Advice\Works\BuildDesk;
+use EmberDusk\Advice\Works\MoveCost;
+use EmberDusk\Advice\Works\Papers;
+use EmberDusk\Advice\Works\PartsDesk;
+use EmberDusk\Advice\Works\Quote;
+use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Pace;
 use EmberDusk\Build\Pin;

@@ -128,6 +128,18 @@ final class CourseTest extends TestCase
         self::assertSame(['cover' => ['2026-11-30', 0]], self::begins($late), 'over the weekend it has cured');
     }
 
+    public function test_nothing_that_is_left_begins_before_now(): void
+    {
+        $of = static fn (string $now): array => self::begins(self::course([self::step('a', 60), self::step('b', 60, ['a'])], [new Visit('2026-11-30')], [], [], [], $now));
+        self::assertSame(['a' => ['2026-11-30', 145], 'b' => ['2026-11-30', 205]], $of('2026-11-30 10:21'), 'in fives');
+        self::assertSame(['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60]], $of('2026-11-30 07:00'));
+        self::assertSame(['a' => ['2026-11-30', 420], 'b' => ['2026-12-01', 0]], $of('2026-11-30 15:00'));
+        self::assertSame(['a' => ['2026-12-01', 0], 'b' => ['2026-12-01', 60]], $of('2026-11-30 19:00'));
+        self::assertSame(['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60]], $of('2026-11-27 15:00'), 'the visit is still to come');
+        $course = self::course([self::step('a', 60)], [new Visit('2026-11-30')], [], [], [], '2026-11-30 10:21');
+        self::assertSame(['That time is over. Move it to one that is to come.'], Move::of($course, new Pin('a', '2026-11-30', 60))->broken);
+    }
+
     public function test_what_was_moved_keeps_its_people_free(): void
     {
         $steps = [self::step('x', 60), self::step('y', 60), self::step('z', 25)];

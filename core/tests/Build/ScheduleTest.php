@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Build;
 
-use EmberDusk\Advice\BuildDesk;
 use EmberDusk\Advice\Work;
+use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Course;
 use EmberDusk\Build\CriticalPath;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Advice\PartsDesk;
-use EmberDusk\Advice\Quote;
 use EmberDusk\Advice\Work;
+use EmberDusk\Advice\Works\PartsDesk;
+use EmberDusk\Advice\Works\Quote;
 use EmberDusk\Build\Pace;
 use EmberDusk\Build\Step;
 use EmberDusk\Build\Steps;

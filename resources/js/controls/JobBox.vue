@@ -74,7 +74,7 @@ async function keep(): Promise<void> {
                 <label class="block">On parts, % <input v-model="form.markUp" class="fig field" inputmode="decimal" /></label>
                 <label class="block">Tax, % <input v-model="form.tax" class="fig field" inputmode="decimal" /></label>
                 <label class="block">Lit, hours a day <input v-model="form.hoursADay" class="fig field" inputmode="decimal" /></label>
-                <label class="block">Rates of others <input v-model="form.rates" class="fig field" placeholder="USD 0.92" /></label>
+                <label class="block">One of others is <input v-model="form.rates" class="fig field" placeholder="USD 0.92" /></label>
             </div>
             <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
             <button class="press">Keep</button>

@@ -86,14 +86,18 @@ export function useOutbox<Answer>(job: number, url: string, take: (answer: Answe
     }
 
     const online = () => void send();
+    // A phone that slept may have missed that there is a signal again.
+    const awake = () => document.visibilityState === 'visible' && void send();
     onMounted(() => {
         window.addEventListener('online', online);
+        document.addEventListener('visibilitychange', awake);
         void send();
     });
     onBeforeUnmount(() => {
         left = true;
         clearTimeout(timer);
         window.removeEventListener('online', online);
+        document.removeEventListener('visibilitychange', awake);
     });
 
     return {

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice;
+namespace EmberDusk\Advice\Works;
 
+use EmberDusk\Advice\Work;
 use EmberDusk\Build\Course;
 use EmberDusk\Build\Move;
 use EmberDusk\Build\Pin;

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice;
+namespace EmberDusk\Advice\Works;
 
+use EmberDusk\Advice\Work;
 use EmberDusk\Build\Step;
 use EmberDusk\Build\Steps;
 use EmberDusk\Workings\Figure;

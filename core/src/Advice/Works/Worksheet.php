@@ -2,14 +2,17 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice;
+namespace EmberDusk\Advice\Works;
 
+use EmberDusk\Advice\Work;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Course;
 use EmberDusk\Build\Day;
 use EmberDusk\Build\Pace;
+use EmberDusk\Build\Schedule;
 use EmberDusk\Build\Step;
 use EmberDusk\Build\Steps;
+use EmberDusk\Build\Visit;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
@@ -79,6 +82,15 @@ final class Worksheet
         return $this->work->today === '' ? self::SOME_DAY : $this->work->today;
     }
 
+    /** As it was set; where nothing was, one person from today on, or from tomorrow where today has begun and nothing is done yet. */
+    public function arrangement(): Arrangement
+    {
+        $set = $this->work->arrangement;
+        $begun = $this->work->ticks === [] && $this->work->time >= sprintf('%02d:00', Schedule::BEGINS);
+
+        return $set->visits !== [] ? $set : new Arrangement([new Visit($begun ? Day::after($this->today()) : $this->today())], $set->weekends, $set->pins, $set->waits);
+    }
+
     /** People who work at a step: no more than there ever are. */
     public function people(Step $step): int
     {
@@ -124,12 +136,12 @@ final class Worksheet
     {
         $work = $this->work;
         try {
-            return Course::of($this->steps, $work->arrangement, $work->ticks, $arrivals, $this->today());
+            return Course::of($this->steps, $this->arrangement(), $work->ticks, $arrivals, trim("{$this->today()} {$work->time}"));
         } catch (Trouble $trouble) {
             // The plan may have changed under waits that were added: the order of the trade alone never goes in a circle.
             $this->circle = $trouble->getMessage();
 
-            return Course::of($this->steps, new Arrangement($work->arrangement->visits, $work->arrangement->weekends, $work->arrangement->pins), $work->ticks, $arrivals, $this->today());
+            return Course::of($this->steps, new Arrangement($this->arrangement()->visits, $work->arrangement->weekends, $work->arrangement->pins), $work->ticks, $arrivals, trim("{$this->today()} {$work->time}"));
         }
     }
 }

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice;
+namespace EmberDusk\Advice\Works;
 
+use EmberDusk\Advice\Work;
 use EmberDusk\Build\Course;
 use EmberDusk\Build\Days;
 use EmberDusk\Build\Pin;
@@ -38,7 +39,7 @@ final readonly class BuildDesk
             'slots' => array_map(static fn (Slot $s): array => SlotRow::of($work, $s), $course->schedule->slots),
             'steps' => array_values(array_map(static fn (Step $s): array => StepRow::of($work, $s), $course->steps)),
             'waits' => array_map(static fn (array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($work, $w['part'])] + $w, Waits::of($course, $sheet->arrivals)),
-            'visits' => array_map(static fn (Visit $v): array => $v->write(), $arrangement->visits === [] ? [new Visit($sheet->today())] : $arrangement->visits),
+            'visits' => array_map(static fn (Visit $v): array => $v->write(), $sheet->arrangement()->visits),
             'weekends' => $arrangement->weekends,
             'pins' => array_map(static fn (Pin $p): array => $p->write(), array_values($arrangement->pins)),
             'added' => array_map(static fn (array $w): array => ['step' => $w[0], 'after' => $w[1]], $arrangement->waits),
