@@ -98,6 +98,8 @@ try {
     $open('/jobs/1/parts', 'figure svg');
     $shot('parts');
     $open('/jobs/1/build', 'main svg');
+    $driver->findElement(WebDriverBy::cssSelector('[data-bar="second-cove"]'))->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
+    usleep(900_000);
     $shot('build');
     $open('/jobs/1/join', 'main button');
     $driver->executeScript('document.documentElement.dataset.face = "night"');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Advice\Works\Kept;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Pace;
 use EmberDusk\Build\Tick;
@@ -30,7 +31,7 @@ final readonly class Work
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
      */
-    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '', public Arrangement $arrangement = new Arrangement, public array $ticks = [], public ?Pace $pace = null, public array $offcuts = [], public string $time = '')
+    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '', public Arrangement $arrangement = new Arrangement, public array $ticks = [], public ?Pace $pace = null, public array $offcuts = [], public string $time = '', public Kept $kept = new Kept)
     {
     }
 

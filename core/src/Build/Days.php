@@ -10,8 +10,8 @@ use EmberDusk\Workings\Trouble;
 /** The days of work of a job, numbered from 0: those of its visits, then as many more as it takes. */
 final class Days
 {
-    /** Days of the calendar that are looked through. */
-    private const MOST = 1200;
+    /** Days of the calendar that are looked through from today, or from the last visit's first day. */
+    private const MOST = 2000;
 
     /** @var list<array{day: string, people: int, visit: int|null}> */
     private array $days = [];
@@ -21,10 +21,13 @@ final class Days
 
     private string $next;
 
+    private readonly string $last;
+
     /** @param  non-empty-list<Visit>  $visits  by their first day */
     private function __construct(private readonly array $visits, private readonly bool $weekends, private readonly string $today)
     {
         $this->next = $visits[0]->from;
+        $this->last = Day::after(max($today, $visits[count($visits) - 1]->from), self::MOST);
     }
 
     /** @param  string  $today  YYYY-MM-DD: what is left is done from today on at the soonest */
@@ -119,8 +122,8 @@ final class Days
     /** @return array{day: string, people: int, visit: int|null} */
     private function at(int $number): array
     {
-        for ($looked = 0; count($this->days) <= $number; $looked++) {
-            if ($looked > self::MOST) {
+        while (count($this->days) <= $number) {
+            if ($this->next > $this->last) {
                 throw Trouble::at('/visits', 'The work reaches too far into the future to plan for.');
             }
             $day = $this->next;

@@ -14,6 +14,9 @@ final class Wanted
     /** One in ten is taken along on top, at least one (common practice, no source). */
     private const SPARE = 0.1;
 
+    /** Groups as they are listed: what lights, what holds it, what feeds it, what is used up. */
+    private const ORDER = ['Strip', 'Profile', 'Diffuser', 'Fixing', 'Fixture', 'Supply', 'Controller', 'Module', 'Hub', 'Cable', 'Fuse', 'Joint', 'Solder', 'Cleaning', 'Sealing'];
+
     /** @var array<string, array{group: string, kit: Frozen, count: float, unit: string, spares: bool, why: list<array{string, float}>, each: float, priced: float, runs: list<string>}> by shelf id */
     private array $things = [];
 
@@ -56,6 +59,8 @@ final class Wanted
                 $price === null ? null : $price * $thing['priced'], (float) ($this->plan->owned[$id]->count ?? 0), array_values(array_unique($thing['runs'])), $this->plan->terms->foreign($kit) ?? '',
                 (new Fields($kit->written))->numberOrNull('lead') ?? 0.0, $thing['each'], isset($bought[$id]), $this->plan->terms->turned($kit));
         }
+
+        usort($parts, static fn (Part $a, Part $b): int => array_search($a->group, self::ORDER, true) <=> array_search($b->group, self::ORDER, true));
 
         return $parts;
     }

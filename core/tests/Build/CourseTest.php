@@ -73,6 +73,16 @@ final class CourseTest extends TestCase
         self::assertSame([['2026-12-02', 0], ['2026-12-03', null]], [[$days->date(0), $days->visit(0)], [$days->date(1), $days->visit(1)]], 'two of its three days have gone by');
     }
 
+    public function test_a_visit_of_years_ago_does_no_harm_and_one_that_never_comes_is_refused(): void
+    {
+        $days = Days::of(new Arrangement([new Visit('2019-01-01', 2, 1)]), '2026-12-02');
+        self::assertSame(['2026-12-02', null], [$days->date(0), $days->visit(0)]);
+        $far = Days::of(new Arrangement([new Visit('2026-12-02', 1, 1), new Visit('2029-11-01', 1, 1)]), '2026-12-02');
+        self::assertSame('2029-11-01', $far->date(1));
+        $this->expectExceptionMessage('reaches too far into the future');
+        $days->on('9999-12-31');
+    }
+
     public function test_a_minute_of_work_is_a_time_of_the_clock(): void
     {
         $days = Days::of(new Arrangement([new Visit('2026-12-04')]), '2026-11-01');

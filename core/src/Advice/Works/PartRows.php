@@ -60,7 +60,11 @@ final readonly class PartRows
     /** @return array{float, string} how many of the job's unit one of the part's is, and its name: feet where the job is in feet and inches */
     private static function unit(Terms $terms, Part $part): array
     {
-        return $part->unit === 'm' ? [$terms->inUnit(1.0), $terms->unit()] : [1.0, $part->unit];
+        return match ($part->unit) {
+            'm' => [$terms->inUnit(1.0), $terms->unit()],
+            'piece' => [1.0, ''],
+            default => [1.0, "{$part->unit}s"],
+        };
     }
 
     private static function buy(Terms $terms, Part $part): Figure

@@ -18,7 +18,6 @@ use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Workings\Trouble;
-use WeakMap;
 
 /** What Parts, Build and the quote go by: the list, the steps, and what is left of them on its days. Made once for a piece of work. */
 final class Worksheet
@@ -55,15 +54,7 @@ final class Worksheet
 
     public static function of(Work $work): self
     {
-        /** @var WeakMap<Work, self>|null $made */
-        static $made = null;
-        $made ??= new WeakMap;
-
-        /** @var self $sheet */
-        $sheet = $made[$work] ?? new self($work);
-        $made[$work] = $sheet;
-
-        return $sheet;
+        return $work->kept->worksheet ??= new self($work);
     }
 
     public function course(): Course
