@@ -9,6 +9,7 @@ use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Parts\Fixings;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -35,6 +36,15 @@ final class Steps
 
     /** @var array<string, array<string, list<string>>> shelf ids by group and run */
     private array $parts = [];
+
+    /** @var array<string, string> the step that fixes a supply or controller */
+    private array $fixed = [];
+
+    /** @var array<string, string> the step that lays a cable */
+    private array $laid = [];
+
+    /** @var array<string, array<string, LaidCable>> cables that are laid for a run first, by run */
+    private array $new = [];
 
     private function __construct(private readonly Plan $plan, private readonly PartsList $list, private readonly Pace $pace)
     {
@@ -95,9 +105,9 @@ final class Steps
         $making = $this->plan->making($run);
         $sections = count($run->sections);
         $dry = $this->ofRun($run, 'dry', 'dry run', 'Lay it out, plug it in, see that the connector lands where it should.', $metres, 2, ['tape measure'], '', []);
-        $units = $this->ofRun($run, 'supply', 'fix supply and controller', 'Cables need something to begin at.', 2, 1, ['drill', 'screwdriver'], 'Leave air around a supply. Mains terminals are for a licensed person.', [$dry, ...$before]);
-        $cables = $this->ofRun($run, 'cables', 'lay cables, mark both ends', 'Leads are marked first, on alternating sides of the strip.', $this->laid($run), 1, ['cutter', 'labels'], 'A ladder stands on firm ground and somebody holds it.', [$units]);
-        $loose = $this->ofRun($run, 'loose', 'loose test', 'The whole thing is tried before anything is stuck: single channels, white, one mix.', 1, 1, ['meter', 'bench supply'], 'Volts and polarity by meter before the strip is on. Never connect strip to mains.', [$dry, $cables]);
+        $units = $this->units($run, [$dry, ...$before]);
+        $cables = $this->cables($run, $units);
+        $loose = $this->ofRun($run, 'loose', 'loose test', 'The whole thing is tried before anything is stuck: single channels, white, one mix.', 1, 1, ['meter', 'bench supply'], 'Volts and polarity by meter before the strip is on. Never connect strip to mains.', [$dry, ...$cables]);
         $measured = $making->cut === '' ? $profile : $making->cut === 'before';
         $fixed = $loose;
         if ($measured) {
@@ -110,7 +120,7 @@ final class Steps
             $fixed = $this->ofRun($run, 'cut', 'cut back from the unfed end', 'At marks only; what is fixed already cannot come up short.', $sections, 1, ['scissors'], '', [$fixed]);
         }
         [$joints, $minutes, $soldered] = $this->joints($run);
-        $made = $this->ofRun($run, 'joints', "{$joints} joints", $soldered ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.' : 'Every core by its mark, then pulled at.', $minutes / self::TIMES['joints'], 1, $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'], $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.', [$fixed]);
+        $made = $joints === 0 ? $fixed : $this->ofRun($run, 'joints', "{$joints} joints", $soldered ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.' : 'Every core by its mark, then pulled at.', $minutes / self::TIMES['joints'], 1, $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'], $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.', [$fixed]);
         $last = $this->ofRun($run, 'second', 'second test', 'After the joints and before sealing: what is wrong is still within reach.', 1, 1, ['meter'], 'At both-end feeds lift one at a time and compare.', [$made]);
         if ($making->seal === 'glue') {
             $last = $this->ofRun($run, 'seal', 'seal the ends with hot glue and tape', 'Set in minutes; not for where it stays wet.', 2 * $sections, 1, ['glue gun', 'tape'], 'Hot glue burns the skin.', [$last]);
@@ -121,28 +131,57 @@ final class Steps
         return $profile ? $this->ofRun($run, 'diffuser', 'diffuser on', 'Last, when nothing has to be reached any more.', $metres, 1, [], '', [$last]) : $last;
     }
 
-    /** Metres of cable that are laid for a run. */
-    private function laid(Run $run): float
+    /**
+     * Supply and controller, where no other run has them fixed already.
+     *
+     * @param  list<string>  $after
+     * @return list<string> the steps after which both are there
+     */
+    private function units(Run $run, array $after): array
     {
-        $ways = $run->controller === null ? [] : $this->plan->wayTo($run->controller);
-        foreach ($this->plan->feedsOf($run) as $feed) {
-            $ways += $this->plan->wayTo($feed->id);
+        $units = array_values(array_filter([$run->supply, $run->controller]));
+        $new = array_values(array_filter($units, fn (string $u): bool => ! isset($this->fixed[$u])));
+        if ($new !== []) {
+            $title = count($new) === 2 ? 'fix supply and controller' : ($new[0] === $run->supply ? 'fix the supply' : 'fix the controller');
+            $step = $this->ofRun($run, 'supply', $title, 'Cables need something to begin at.', count($new), 1, ['drill', 'screwdriver'], 'Leave air around a supply. Mains terminals are for a licensed person.', $after);
+            $this->fixed += array_fill_keys($new, $step);
         }
 
-        return array_sum(array_map(static fn ($c): float => $c->existing ? 0.0 : $c->length, $ways));
+        return array_values(array_unique(array_map(fn (string $u): string => $this->fixed[$u], $units)));
     }
 
-    /** @return array{int, float, bool} joints of one core at a run's feeds, between its sections and where its strip is joined, minutes for them, and whether any is soldered */
+    /**
+     * Cables that no other run has laid already.
+     *
+     * @param  list<string>  $after
+     * @return list<string> the steps after which all are there
+     */
+    private function cables(Run $run, array $after): array
+    {
+        $ways = $this->plan->waysOf($run);
+        $new = array_diff_key($ways, $this->laid);
+        if ($new !== []) {
+            $metres = array_sum(array_map(static fn (LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new));
+            $step = $this->ofRun($run, 'cables', 'lay cables, mark both ends', 'Leads are marked first, on alternating sides of the strip.', $metres, 1, ['cutter', 'labels'], 'A ladder stands on firm ground and somebody holds it.', $after);
+            $this->laid += array_fill_keys(array_keys($new), $step);
+            $this->new[$run->id] = $new;
+        }
+
+        return $ways === [] ? $after : array_values(array_unique(array_map(fn (LaidCable $c): string => $this->laid[$c->id], $ways)));
+    }
+
+    /** @return array{int, float, bool} joints of one core at the run's own cables, between its sections and where its strip is joined, minutes for them, and whether any is soldered */
     private function joints(Run $run): array
     {
         $cores = $this->plan->cores($run);
         $count = 2 * $cores * count($this->plan->cutMarks($run)->jumps ?? []) + $cores * ($this->list->joined[$run->id] ?? 0);
         $minutes = self::TIMES['joints'] * $count;
         $soldered = $count > 0;
-        foreach ($this->plan->feedsOf($run) as $feed) {
-            $joint = $this->plan->kit[$this->plan->cableTo($feed->id)->joint ?? '']->entry ?? null;
-            $count += 2 * $cores;
-            $minutes += 2 * $cores * ($joint instanceof Connector ? $joint->minutes ?? self::TIMES['joints'] : self::TIMES['joints']);
+        foreach ($this->new[$run->id] ?? [] as $cable) {
+            $joint = $this->plan->kit[$cable->joint ?? '']->entry ?? null;
+            $ends = 2 * (isset($this->plan->feeds[$cable->to]) ? $cores : 2);
+            $count += $ends;
+            $minutes += $ends * ($joint instanceof Connector ? $joint->minutes ?? self::TIMES['joints'] : self::TIMES['joints']);
             $soldered = $soldered || ! $joint instanceof Connector || $joint->joint === 'solder';
         }
 

@@ -59,8 +59,14 @@ final readonly class PartsList
             }
             $fixings->of($run);
         }
+        $runs = [];
+        foreach ($plan->runs as $run) {
+            foreach (array_keys($plan->waysOf($run)) as $cable) {
+                $runs[$cable][] = $run->id;
+            }
+        }
         foreach ($plan->cables as $cable) {
-            self::cable($plan, $uses, $wanted, $cable);
+            self::cable($plan, $uses, $wanted, $cable, $runs[$cable->id] ?? []);
         }
         self::units($plan, $wanted);
 
@@ -80,17 +86,18 @@ final readonly class PartsList
         return null;
     }
 
-    private static function cable(Plan $plan, Uses $uses, Wanted $wanted, LaidCable $cable): void
+    /** @param  list<string>  $runs  that hang on it */
+    private static function cable(Plan $plan, Uses $uses, Wanted $wanted, LaidCable $cable, array $runs): void
     {
         $name = strtoupper($cable->id);
         $run = isset($plan->feeds[$cable->to]) ? $plan->run($plan->feeds[$cable->to]->run) : null;
-        $runs = $run === null ? array_keys(array_filter($plan->runs, static fn (Run $r): bool => $r->controller === $cable->to)) : [$run->id];
+        $for = $runs === [] ? '' : ' for '.implode(', ', array_map(static fn (string $id): string => $plan->run($id)->name(), $runs));
         if (! $cable->existing) {
-            $wanted->add($plan->kit[$cable->kit] ?? null, 'Cable', $cable->length + 2 * self::SLACK, 'm', sprintf('%s, %s to %s, %s and slack', $name, strtoupper($cable->from), strtoupper($cable->to), $plan->terms->say($cable->length)), $runs);
+            $wanted->add($plan->kit[$cable->kit] ?? null, 'Cable', $cable->length + 2 * self::SLACK, 'm', sprintf('%s%s, %s to %s, %s and slack', $name, $for, strtoupper($cable->from), strtoupper($cable->to), $plan->terms->say($cable->length)), $runs);
         }
         $cores = $run === null ? 2 : $plan->cores($run);
-        self::joints($plan, $uses, $wanted, $plan->kit[$cable->joint ?? ''] ?? $uses->joint(), 2 * $cores, "{$name}, {$cores} cores at both ends", $runs);
-        $wanted->add($plan->kit[$cable->fuse ?? ''] ?? null, 'Fuse', 1.0, 'piece', "at the start of {$name}", $runs, spares: true);
+        self::joints($plan, $uses, $wanted, $plan->kit[$cable->joint ?? ''] ?? $uses->joint(), 2 * $cores, "{$name}{$for}, {$cores} cores at both ends", $runs);
+        $wanted->add($plan->kit[$cable->fuse ?? ''] ?? null, 'Fuse', 1.0, 'piece', "at the start of {$name}{$for}", $runs, spares: true);
     }
 
     /** @param  list<string>  $runs */
@@ -99,7 +106,7 @@ final readonly class PartsList
         $wanted->add($joint, 'Joint', (float) $count, 'piece', $why, $runs, spares: true);
         if ($joint?->entry instanceof Connector && $joint->entry->joint === 'solder') {
             $wire = $uses->consumable('solder');
-            $wanted->add($wire, 'Solder', (float) $count, 'joint', 'soldered joints', $runs, each: Uses::of($wire));
+            $wanted->add($wire, 'Solder', (float) $count, 'joint', $why, $runs, each: Uses::of($wire));
         }
     }
 

@@ -78,6 +78,21 @@ trait WaysOfPlan
         return $strip?->pixels === null ? count($strip->channels ?? []) + 1 : 2 + $strip->pixels->dataWires;
     }
 
+    /**
+     * The cables that a run hangs on: those to its feeds and the one to its controller.
+     *
+     * @return array<string, LaidCable> by id
+     */
+    public function waysOf(Run $run): array
+    {
+        $ways = $run->controller === null ? [] : $this->wayTo($run->controller);
+        foreach ($this->feedsOf($run) as $feed) {
+            $ways += $this->wayTo($feed->id);
+        }
+
+        return $ways;
+    }
+
     /** Ohm of one core of so many metres of a cable's kind, at the job's cable temperature. */
     public function copper(LaidCable $cable, float $metres): float
     {

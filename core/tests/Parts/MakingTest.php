@@ -108,6 +108,39 @@ final class MakingTest extends TestCase
         self::assertSame(['dry', 'supply', 'cables', 'loose', 'profile', 'cut', 'joints', 'second', 'diffuser'], self::steps(Demo::with($profile, ['kind' => 'SetMaking', 'run' => 'line', 'cut' => 'after'])));
     }
 
+    public function test_what_runs_share_is_fixed_and_laid_once(): void
+    {
+        $plan = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "dry\nstart end\n2.00 line\n1.00 shelf\nrun line, bare\nrun shelf, bare"]);
+        foreach (['line', 'shelf'] as $run) {
+            foreach (['strip-single-24', 'supply-24-240', 'controller-zigbee-2', 'cable-2x15'] as $kit) {
+                $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $kit]);
+            }
+        }
+        $of = static function (Plan $plan): array {
+            $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Pace::of([]));
+
+            return array_combine(array_map(static fn (Step $s): string => $s->id, $steps), $steps);
+        };
+        $apart = $of($plan);
+        self::assertSame([2.0, 2.0], [$apart['supply-line']->units, $apart['supply-shelf']->units]);
+        $supply = $of(Demo::with($plan, ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => (string) $plan->runs['line']->supply]));
+        self::assertSame([2.0, 1.0, 'Shelf: fix the controller'], [$supply['supply-line']->units, $supply['supply-shelf']->units, $supply['supply-shelf']->title]);
+        $both = Demo::with($plan, ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => (string) $plan->runs['line']->controller]);
+        $shared = $of($both);
+        self::assertArrayNotHasKey('supply-shelf', $shared);
+        // The shelf has only its own tail to lay, after what the line's step has fixed; the trunk's four joints are the line's.
+        self::assertContains('supply-line', $shared['cables-shelf']->after);
+        self::assertContains('cables-line', $shared['loose-shelf']->after);
+        self::assertSame(['Line: 8 joints', 'Shelf: 4 joints'], [$shared['joints-line']->title, $shared['joints-shelf']->title]);
+        $trunk = $both->cableTo((string) $both->runs['line']->controller);
+        self::assertNotNull($trunk);
+        $tail = $both->cableTo($both->feedsOf($both->runs['line'])[0]->id);
+        self::assertEqualsWithDelta($trunk->length + ($tail->length ?? 0.0), $shared['cables-line']->units, 1e-9);
+        // In the parts list both joints and cables are counted once as well: twelve joints.
+        self::assertSame(12.0, self::parts($both)['connector-solder']->count);
+        self::assertSame(['line', 'shelf'], self::parts($both)['cable-2x15']->runs);
+    }
+
     public function test_joints_are_made_where_needed_wherever_they_save_or_never(): void
     {
         // Sections of 3, 3 and 4 m: a reel each, as no two fit one; joined at two places they come out of two reels.

@@ -81,7 +81,7 @@ onMounted(() => {
                 <span>{{ visits }}</span>
                 <button type="button" class="act" @click="visiting = true">Visits <kbd>V</kbd></button>
                 <span v-if="build.end" class="text-ink2">all done <span class="fig text-ink">{{ at(build.end) }}</span></span>
-                <span class="ml-auto flex gap-x-4"><a class="act" :href="url('day-sheets.pdf')" target="_blank">Day sheets <kbd>P</kbd></a><a class="act" :href="url('build.ics')">Calendar <kbd>C</kbd></a></span>
+                <span class="ml-auto flex gap-x-4"><a class="act" :href="url('day-sheets.pdf')" target="_blank">Day sheets <kbd>P</kbd></a><a v-if="build.slots.length" class="act" :href="url('build.ics')">Calendar <kbd>C</kbd></a></span>
             </div>
             <p v-if="box.waiting.value.length && !box.reached.value" role="status" class="mb-2 border-l-4 border-watch bg-sheet px-3 py-1">
                 No signal: {{ box.waiting.value.length === 1 ? 'one tick waits' : `${box.waiting.value.length} ticks wait` }} on this device and {{ box.waiting.value.length === 1 ? 'goes' : 'go' }} off by {{ box.waiting.value.length === 1 ? 'itself' : 'themselves' }} when there is one. Go on ticking; leave this page open. While the screen sleeps nothing is sent.
