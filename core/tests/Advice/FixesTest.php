@@ -46,6 +46,16 @@ final class FixesTest extends TestCase
         yield 'a switch that nobody has set' => [$run('3', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'), 'setting'];
         yield 'a switch that is set wrong' => [$run('3', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075', ['kind' => 'SetSwitch', 'controller' => 'c1', 'setting' => 'rgb']), 'setting'];
         yield 'a repeater that leads' => [$run('3', 'strip-single-24', 'supply-24-150', 'repeater-4', 'cable-2x15'), 'repeats-nothing'];
+        $kits = static fn (string $of, string ...$kits): array => array_map(static fn (string $k): array => ['kind' => 'ChooseKit', 'run' => $of, 'kit' => $k], $kits);
+        $repeated = static fn (string $strip, string $repeater, array ...$changes): callable => static fn (): Plan => Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n6 line"],
+            ['kind' => 'SplitRun', 'run' => 'line', 'parts' => 2], ...$kits('line', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'), ...$kits('line-1', $strip, 'supply-24-240', $repeater, 'cable-5x075'), ...$changes);
+        yield 'a repeater of another strip' => [$repeated('strip-tunable-24', 'repeater-4'), 'repeats-other'];
+        yield 'a repeater on the supply before it' => [$repeated('strip-rgbw-24', 'repeater-4', ['kind' => 'ShareKit', 'run' => 'line-1', 'with' => 's1']), 'repeats-same'];
+        $described = static fn (string $text, array ...$changes): callable => static fn (): Plan => Demo::with(Demo::run('6', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n6 line\n{$text}"], ...$changes);
+        yield 'a section in one piece that no reel holds' => [$described('run line, bare', ['kind' => 'SetMaking', 'run' => 'line', 'strip' => 'never']), 'too-long'];
+        yield 'profile in one piece that no length holds' => [$described('run line, profile', ['kind' => 'SetMaking', 'run' => 'line', 'length' => 'never']), 'too-long'];
+        yield 'a profile that gets too hot' => [static fn (): Plan => Demo::with(Demo::run('3', 'strip-rgb-24', 'supply-24-150', 'controller-zigbee-4', 'cable-5x075'), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3 line\nrun line, profile"],
+            ['kind' => 'SetMaking', 'run' => 'line', 'profile' => 'profile-outdoor']), 'profile-heat'];
         $pixels = static fn (array ...$changes): callable => static fn (): Plan => Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => '4 band'],
             ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'pixels-5-rgb'], ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'supply-5-100'], ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'cable-2x25'], ...$changes);
         yield 'two positives' => [$pixels(['kind' => 'SetFeeds', 'run' => 'band', 'shares' => [0, 1]], ['kind' => 'AddSupply', 'kit' => 'supply-5-100'], ['kind' => 'SetZones', 'run' => 'band', 'pads' => [], 'feeds' => [['feed' => 'f2', 'supply' => 's2']]]), 'two-positives'];
