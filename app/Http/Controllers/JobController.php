@@ -12,6 +12,7 @@ use App\Plans\Revisions;
 use App\Plans\Workshop;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\Stages;
+use EmberDusk\Advice\Works\Waiting;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Plan\JobFile;
@@ -38,6 +39,7 @@ final class JobController
 
                 return ['id' => $job->id, 'name' => $job->name, 'client' => $job->client, 'revision' => $revision->number,
                     'changed' => $revision->created_at->toIso8601String(), 'stages' => Stages::of($work, $findings),
+                    'waits' => Waiting::of($work),
                     'next' => $next === null ? null : ['title' => $next->title, 'stage' => $next->place->stage]];
             })->all(),
         ]);

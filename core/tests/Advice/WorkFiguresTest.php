@@ -10,6 +10,7 @@ use EmberDusk\Advice\Works\MoveCost;
 use EmberDusk\Advice\Works\Papers;
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Advice\Works\Quote;
+use EmberDusk\Advice\Works\Waiting;
 use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Pace;
@@ -132,6 +133,14 @@ final class WorkFiguresTest extends TestCase
         self::assertIsArray($waits);
         self::assertSame(['Gasketed profile, 2 m'], array_values(array_filter(array_column($waits, 'part'))));
         self::assertContains('supply-line', array_values(array_filter($waits, static fn (array $w): bool => $w['part'] !== ''))[0]['meanwhile']);
+    }
+
+    public function test_the_list_of_jobs_says_what_each_waits_for(): void
+    {
+        $work = new Work(self::plan(), [], Demo::shelf(), [], marks: ['cable-3x15' => new Mark('ordered', '2026-12-03'), 'supply-24-240' => new Mark('ordered', '2026-11-27'), 'hub-zigbee' => new Mark('here'), 'profile-flat' => new Mark('ordered')], today: '2026-11-30',
+            arrangement: new Arrangement([new Visit('2026-11-20', 1, 1), new Visit('2026-12-07', 0, 2)]));
+        self::assertSame(['Flat profile, 2 m is ordered', '24 V supply, 10 A should be here since Fri 27 Nov', '3 x 1.5 mm² flexible comes Thu 3 Dec', 'next visit Mon 7 Dec, two people'], Waiting::of($work));
+        self::assertSame([], Waiting::of(new Work(self::plan(), [], Demo::shelf(), [])));
     }
 
     public function test_the_sheets_say_what_the_screens_say(): void

@@ -78,6 +78,7 @@ useKeys(() => [
                 <p class="mt-2">
                     <template v-if="job.next">Next: <Link class="act" :href="`/jobs/${job.id}/${job.next.stage}`">{{ job.next.title }}</Link></template>
                     <template v-else>Everything is decided. <Link class="act" :href="`/jobs/${job.id}/handover`">Hand over</Link></template>
+                    <span v-if="job.waits.length" class="ml-4 text-ink2">Waits: {{ job.waits.slice(0, 3).join('; ') }}{{ job.waits.length > 3 ? ` and ${job.waits.length - 3} more` : '' }}</span>
                 </p>
             </article>
         </main>
