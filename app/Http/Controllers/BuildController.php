@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\BuildRequest;
 use App\Models\Job;
 use App\Models\User;
+use App\Plans\Immediate;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use EmberDusk\Advice\Work;
@@ -22,7 +23,6 @@ use EmberDusk\Workings\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Ticks of the steps, visits and moves, and the plan of work as a calendar. */
@@ -39,7 +39,7 @@ final readonly class BuildController
             ?? throw Trouble::at('/step', 'The job has no such step any more: the plan was changed. What you ticked cannot be kept.');
         // A clock that runs ahead must not win over every press to come.
         $at = min($request->string('at')->toString(), now()->utc()->format('Y-m-d\TH:i:s.v\Z'));
-        DB::transaction(static fn () => $job->ticks()->firstOrCreate(['uuid' => $request->string('uuid')->toString()],
+        Immediate::run(static fn () => $job->ticks()->firstOrCreate(['uuid' => $request->string('uuid')->toString()],
             ['step' => $id, 'kind' => $step->kind, 'done' => $request->boolean('done'), 'table_minutes' => $step->table, 'minutes' => $request->integer('minutes'), 'at' => $at, 'user_id' => $user->id]));
 
         return $this->answer($job, $user);
@@ -90,7 +90,7 @@ final readonly class BuildController
     /** @param  callable(Arrangement): Arrangement  $how */
     private function arrange(Job $job, User $user, callable $how): JsonResponse
     {
-        DB::transaction(static function () use ($job, $how): void {
+        Immediate::run(static function () use ($job, $how): void {
             $kept = $job->arrangement()->first();
             $job->arrangement()->updateOrCreate([], ['document' => $how($kept?->read() ?? new Arrangement)->write()]);
         });

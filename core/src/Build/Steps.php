@@ -28,6 +28,9 @@ final class Steps
     /** Groups of the parts list that must be here for a step. */
     private const NEEDS = ['dry' => ['Strip'], 'supply' => ['Supply', 'Controller'], 'cables' => ['Cable', 'Fuse'], 'profile' => ['Profile', 'Fixing'], 'stick' => ['Fixing', 'Cleaning'], 'joints' => ['Joint', 'Solder'], 'seal' => ['Sealing'], 'diffuser' => ['Diffuser']];
 
+    /** Making joints of a kind, in words. */
+    private const JOINTS = ['solder' => 'solder %d joints', 'crimp' => 'crimp %d joints', 'screw' => 'screw %d cores into terminals', 'lever' => 'put %d cores into lever terminals', 'plug' => 'plug %d joints together', 'clip' => 'clip %d joints on'];
+
     /** Silicone cures for a day. */
     private const CURE = 1440;
 
@@ -119,8 +122,10 @@ final class Steps
         if (! $measured) {
             $fixed = $this->ofRun($run, 'cut', 'cut back from the unfed end', 'At marks only; what is fixed already cannot come up short.', $sections, 1, ['scissors'], '', [$fixed]);
         }
-        [$joints, $minutes, $soldered] = $this->joints($run);
-        $made = $joints === 0 ? $fixed : $this->ofRun($run, 'joints', "{$joints} joints", $soldered ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.' : 'Every core by its mark, then pulled at.', $minutes / self::TIMES['joints'], 1, $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'], $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.', [$fixed]);
+        [$joints, $minutes, $kinds] = $this->joints($run);
+        $soldered = in_array('solder', $kinds, true);
+        $verb = count($kinds) === 1 ? self::JOINTS[$kinds[0]] ?? 'make %d joints' : 'make %d joints';
+        $made = $joints === 0 ? $fixed : $this->ofRun($run, 'joints', sprintf($verb, $joints), $soldered ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.' : 'Every core by its mark, then pulled at.', $minutes / self::TIMES['joints'], 1, $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'], $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.', [$fixed]);
         $last = $this->ofRun($run, 'second', 'second test', 'After the joints and before sealing: what is wrong is still within reach.', 1, 1, ['meter'], 'At both-end feeds lift one at a time and compare.', [$made]);
         if ($making->seal === 'glue') {
             $last = $this->ofRun($run, 'seal', 'seal the ends with hot glue and tape', 'Set in minutes; not for where it stays wet.', 2 * $sections, 1, ['glue gun', 'tape'], 'Hot glue burns the skin.', [$last]);
@@ -170,22 +175,22 @@ final class Steps
         return $ways === [] ? $after : array_values(array_unique(array_map(fn (LaidCable $c): string => $this->laid[$c->id], $ways)));
     }
 
-    /** @return array{int, float, bool} joints of one core at the run's own cables, between its sections and where its strip is joined, minutes for them, and whether any is soldered */
+    /** @return array{int, float, list<string>} joints of one core at the run's own cables, between its sections and where its strip is joined, minutes for them, and what kinds they are of */
     private function joints(Run $run): array
     {
         $cores = $this->plan->cores($run);
         $count = 2 * $cores * count($this->plan->cutMarks($run)->jumps ?? []) + $cores * ($this->list->joined[$run->id] ?? 0);
         $minutes = self::TIMES['joints'] * $count;
-        $soldered = $count > 0;
+        $kinds = $count > 0 ? ['solder' => true] : [];
         foreach ($this->new[$run->id] ?? [] as $cable) {
             $joint = $this->plan->kit[$cable->joint ?? '']->entry ?? null;
             $ends = 2 * (isset($this->plan->feeds[$cable->to]) ? $cores : 2);
             $count += $ends;
             $minutes += $ends * ($joint instanceof Connector ? $joint->minutes ?? self::TIMES['joints'] : self::TIMES['joints']);
-            $soldered = $soldered || ! $joint instanceof Connector || $joint->joint === 'solder';
+            $kinds[$joint instanceof Connector ? $joint->joint : 'solder'] = true;
         }
 
-        return [$count, $minutes, $soldered];
+        return [$count, $minutes, array_keys($kinds)];
     }
 
     /** @return list<string> */

@@ -131,7 +131,7 @@ final class ScheduleTest extends TestCase
         self::assertArrayNotHasKey('seal-cove', $steps);
         self::assertStringContainsString('licensed person', $steps['isolate-lecture']->caution);
         // Three cores at both ends of the tail, two at both of the trunk, and three where each of four reels is joined: 6 + 4 + 9 joints of six minutes.
-        self::assertSame(['Cove: 19 joints', 115], [$steps['joints-cove']->title, $steps['joints-cove']->minutes], '114 minutes, told in fives');
+        self::assertSame(['Cove: solder 19 joints', 115], [$steps['joints-cove']->title, $steps['joints-cove']->minutes], '114 minutes, told in fives');
     }
 
     public function test_the_calendar_is_read_back_by_another_reader(): void

@@ -108,6 +108,21 @@ final class MakingTest extends TestCase
         self::assertSame(['dry', 'supply', 'cables', 'loose', 'profile', 'cut', 'joints', 'second', 'diffuser'], self::steps(Demo::with($profile, ['kind' => 'SetMaking', 'run' => 'line', 'cut' => 'after'])));
     }
 
+    public function test_joints_are_made_in_the_way_that_was_chosen(): void
+    {
+        $plan = self::plan('4.00 line', ', bare');
+        $step = static fn (Plan $p): Step => array_values(array_filter(Steps::of($p, PartsList::of($p, Demo::shelf()), Pace::of([])), static fn (Step $s): bool => $s->kind === 'joints'))[0];
+        $chosen = static fn (string $one, string $two): Plan => Demo::with($plan, ['kind' => 'SetCable', 'cable' => 'k1', 'joint' => $one], ['kind' => 'SetCable', 'cable' => 'k2', 'joint' => $two]);
+        // Eight joints: six minutes each soldered, three crimped, one and a half in levers.
+        self::assertSame(['Line: solder 8 joints', 50], [$step($plan)->title, $step($plan)->table]);
+        self::assertSame(['Line: crimp 8 joints', 25], [$step($chosen('connector-crimp', 'connector-crimp'))->title, $step($chosen('connector-crimp', 'connector-crimp'))->table]);
+        self::assertSame(['Line: put 8 cores into lever terminals', 15], [$step($chosen('connector-lever', 'connector-lever'))->title, $step($chosen('connector-lever', 'connector-lever'))->table]);
+        self::assertSame(['Line: make 8 joints', 40], [$step($chosen('connector-crimp', 'connector-solder'))->title, $step($chosen('connector-crimp', 'connector-solder'))->table]);
+        self::assertContains('iron at 320 °C', $step($chosen('connector-crimp', 'connector-solder'))->tools);
+        self::assertNotContains('iron at 320 °C', $step($chosen('connector-crimp', 'connector-crimp'))->tools);
+        self::assertArrayNotHasKey('consumable-solder-wire', self::parts($chosen('connector-crimp', 'connector-lever')));
+    }
+
     public function test_what_runs_share_is_fixed_and_laid_once(): void
     {
         $plan = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "dry\nstart end\n2.00 line\n1.00 shelf\nrun line, bare\nrun shelf, bare"]);
@@ -131,7 +146,7 @@ final class MakingTest extends TestCase
         // The shelf has only its own tail to lay, after what the line's step has fixed; the trunk's four joints are the line's.
         self::assertContains('supply-line', $shared['cables-shelf']->after);
         self::assertContains('cables-line', $shared['loose-shelf']->after);
-        self::assertSame(['Line: 8 joints', 'Shelf: 4 joints'], [$shared['joints-line']->title, $shared['joints-shelf']->title]);
+        self::assertSame(['Line: solder 8 joints', 'Shelf: solder 4 joints'], [$shared['joints-line']->title, $shared['joints-shelf']->title]);
         $trunk = $both->cableTo((string) $both->runs['line']->controller);
         self::assertNotNull($trunk);
         $tail = $both->cableTo($both->feedsOf($both->runs['line'])[0]->id);
