@@ -53,7 +53,7 @@ final class RandomChangesTest extends TestCase
         // The generator reaches every kind of change, and both answers.
         self::assertGreaterThan(300, $accepted);
         self::assertGreaterThan(50, $refused);
-        self::assertCount(10, $kinds);
+        self::assertCount(15, $kinds);
     }
 
     /** @return array<string, mixed> */
@@ -63,7 +63,9 @@ final class RandomChangesTest extends TestCase
         $run = $one(array_keys($plan->runs));
         $feed = $one(array_keys($plan->feeds));
 
-        return match (mt_rand(0, 9)) {
+        $kit = [...array_keys($plan->kit), 'connector-solder', 'profile-flat', 'nothing'];
+
+        return match (mt_rand(0, 14)) {
             0 => ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $one(self::NOTES)],
             1, 2 => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $one(self::KIT)],
             3 => ['kind' => 'AddFeed', 'run' => $run, 'at' => mt_rand(0, 200) / 10],
@@ -72,6 +74,11 @@ final class RandomChangesTest extends TestCase
             6 => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => $one(['ends', 'middle'])],
             7 => ['kind' => 'SetCable', 'cable' => $one(array_keys($plan->cables)), 'length' => mt_rand(-2, 40) / 2],
             8 => ['kind' => 'NameLight', 'controller' => $one(array_keys($plan->controllers)), 'name' => $one(['Cove', 'Shelf', '']), 'room' => 'Hall'],
+            9 => ['kind' => 'SetMaking', 'run' => $run] + $one([['strip' => 'never'], ['length' => 'saving'], ['strip' => 'needed'], ['profile' => 'profile-corner'], ['profile' => ''], ['diffuser' => 'strip-single-24'], ['seal' => 'glue', 'cut' => 'before'], ['seal' => '']]),
+            10 => ['kind' => 'SetSpare', 'kit' => $one($kit), 'count' => $one([null, 0, 3, -1, 20_000])],
+            11 => ['kind' => 'SetOwned', 'kit' => $one($kit), 'count' => mt_rand(0, 2)],
+            12 => ['kind' => 'SplitRun', 'run' => $run, 'parts' => mt_rand(1, 3)],
+            13 => ['kind' => 'SetCap', 'run' => $run, 'cap' => $one([0.1, 0.5, 1.0]), 'checked' => mt_rand(0, 1) === 1],
             default => mt_rand(0, 3) === 0 ? ['kind' => 'DropRun', 'run' => $run] : ['kind' => 'DescribeJob', 'name' => 'Job '.mt_rand(1, 9), 'client' => ''],
         };
     }
