@@ -112,14 +112,23 @@ final class CommandsTest extends TestCase
         $json = json_decode($this->printed('ember:parts', 0, ['--json' => true]), true);
         self::assertIsArray($json);
         self::assertSame('9', array_column($json['cuts'], 'bought', 'kit')['profile-flat']['text']);
+        // 18 m of reels of five: with three metres and a half in the van three are enough.
+        self::assertStringContainsString('18,m,0,3,133.50', $this->printed('ember:parts', 0, ['--offcut' => ['strip-tunable-24:3,5']]));
+        self::assertSame(2, Artisan::call('ember:parts', ['file' => $this->demo(), '--offcut' => ['a lot']]));
     }
 
     public function test_build_prints_a_calendar(): void
     {
-        $said = $this->printed('ember:build', 0, ['--start' => '2026-11-30', '--people' => '2']);
+        $said = $this->printed('ember:build', 0, ['--visit' => ['2026-12-07', '2026-11-30:1:2']]);
         self::assertStringStartsWith("BEGIN:VCALENDAR\r\n", $said);
         self::assertStringContainsString('DTSTART:20261130T080000', $said);
-        self::assertSame(2, Artisan::call('ember:build', ['file' => $this->demo(), '--start' => 'soon']));
+        self::assertStringContainsString('DTSTART:20261207T080000', $said, 'what the first day leaves over');
+        $json = json_decode($this->printed('ember:build', 0, ['--visit' => ['2026-11-28:0:2'], '--weekends' => true, '--json' => true]), true);
+        self::assertIsArray($json);
+        self::assertSame([['day' => '2026-11-28', 'people' => 2, 'visit' => 0]], array_slice($json['days'], 0, 1), 'a Saturday');
+        foreach ([['soon'], ['2026-11-30:99:1'], ['2026-11-30:1:3'], ['2026-02-30'], ['2026-11-30', '2026-11-30']] as $bad) {
+            self::assertSame(2, Artisan::call('ember:build', ['file' => $this->demo(), '--visit' => $bad]));
+        }
     }
 
     public function test_join_prints_the_order_and_rehearse_the_log(): void

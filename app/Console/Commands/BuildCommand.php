@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Visit;
+use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
 use EmberDusk\Workings\Trouble;
 use Illuminate\Console\Command;
@@ -16,21 +16,28 @@ final class BuildCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:build {file : a job file, - for standard input} {--start= : first day, YYYY-MM-DD; today} {--people=1 : one or two} {--json : print the result as JSON}';
+    protected $signature = 'ember:build {file : a job file, - for standard input} {--visit=* : a visit as YYYY-MM-DD[:days[:people]], no days for as many as it takes; today with one person} {--weekends : work on Saturdays and Sundays too} {--json : print the result as JSON}';
 
     protected $description = 'The plan of work as iCalendar, or with its reasons as JSON';
 
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $start = is_string($this->option('start')) ? $this->option('start') : now()->format('Y-m-d');
-            if (preg_match('/^\d{4}-\d{2}-\d{2}$/', $start) !== 1 || ! in_array($this->option('people'), ['1', '2'], true)) {
-                throw new Trouble('--start is a day as YYYY-MM-DD, --people 1 or 2.');
-            }
-            $work = new Work($this->plan(), [], $this->demoShelf(), [], today: $start, arrangement: new Arrangement([new Visit($start, 0, (int) $this->option('people'))]));
+            $arrangement = Arrangement::read(new Fields(['visits' => array_map(self::visit(...), array_values((array) $this->option('visit'))), 'weekends' => (bool) $this->option('weekends'), 'pins' => [], 'waits' => []]));
+            $work = new Work($this->plan(), [], $this->demoShelf(), [], today: min([now()->format('Y-m-d'), ...array_map(static fn ($v): string => $v->from, $arrangement->visits)]), arrangement: $arrangement);
             $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : BuildDesk::calendar($work, now()->utc()->format('Ymd\THis\Z')));
 
             return 0;
         });
+    }
+
+    /** @return array{from: string, days: int, people: int} */
+    private static function visit(mixed $written): array
+    {
+        if (! is_string($written) || preg_match('/^(\d{4}-\d{2}-\d{2})(?::(\d{1,2}))?(?::([12]))?$/', $written, $parts) !== 1) {
+            throw new Trouble('--visit is a day as YYYY-MM-DD, with days of work and one or two people behind it where wanted: 2026-12-01:2:2.');
+        }
+
+        return ['from' => $parts[1], 'days' => (int) ($parts[2] ?? 0), 'people' => (int) ($parts[3] ?? 1)];
     }
 }

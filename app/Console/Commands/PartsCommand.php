@@ -8,23 +8,34 @@ use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
+use EmberDusk\Parts\Offcut;
+use EmberDusk\Workings\Trouble;
 use Illuminate\Console\Command;
 
 final class PartsCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:parts {file : a job file, - for standard input} {--json : print the result as JSON}';
+    protected $signature = 'ember:parts {file : a job file, - for standard input} {--offcut=* : what lies in the van already, as KIT:METRES} {--json : print the result as JSON}';
 
     protected $description = 'Everything to buy, cut and bring, as CSV, or with the cut lists as JSON';
 
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $work = new Work($this->plan(), [], $this->demoShelf(), []);
+            $work = new Work($this->plan(), [], $this->demoShelf(), [], offcuts: array_map(self::offcut(...), array_values((array) $this->option('offcut'))));
             $this->output->write($this->option('json') ? Json::pretty(PartsDesk::picture($work)) : Csv::write(PartsDesk::rows($work)));
 
             return 0;
         });
+    }
+
+    private static function offcut(mixed $written): Offcut
+    {
+        if (! is_string($written) || preg_match('/^([a-z][a-z0-9-]*):(\d{1,2}(?:[.,]\d+)?)$/', $written, $parts) !== 1) {
+            throw new Trouble('--offcut is a shelf id and metres, such as profile-flat:1.35.');
+        }
+
+        return new Offcut(0, $parts[1], (float) str_replace(',', '.', $parts[2]));
     }
 }

@@ -36,7 +36,7 @@ final readonly class Move
             return ['Nobody works on '.Day::words($pin->day).'. Take a day of a visit, or plan a visit for it.'];
         }
         $broken = [];
-        if (min($step->people, $days->most(0)) > $days->people($number)) {
+        if (min($step->people, $days->most($number)) > $days->people($number)) {
             $broken[] = 'It takes two people and one is there that day. Take a day with two, or add a person to that visit.';
         }
         if ($step->minutes <= Schedule::DAY && $pin->from + $step->minutes > Schedule::DAY) {

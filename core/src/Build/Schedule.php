@@ -134,30 +134,37 @@ final class Schedule
     {
         if (isset($this->kept[$step->id])) {
             [$kept, , $crew] = $this->kept[$step->id];
-            if ($from <= $kept) {
-                return [$this->free($kept, $step, $crew), $crew];
+            $at = $from <= $kept ? $this->free($kept, $step, $crew) : null;
+            if ($at !== null) {
+                return [$at, $crew];
             }
         }
-        if (min($step->people, $this->days->most(intdiv($from, self::DAY))) > 1) {
-            return [$this->free($from, $step, [0, 1]), [0, 1]];
+        $both = $step->people > 1 ? $this->free($from, $step, [0, 1]) : null;
+        if ($both !== null) {
+            return [$both, [0, 1]];
         }
-        $first = $this->free($from, $step, [0]);
-        $second = $this->days->most(intdiv($from, self::DAY)) > 1 ? $this->free($from, $step, [1]) : INF;
+        // Somebody is there on every day of work.
+        $first = (int) $this->free($from, $step, [0]);
+        $second = $this->free($from, $step, [1]);
 
-        return $second < $first || ($second === $first && $this->free[1] < $this->free[0]) ? [(int) $second, [1]] : [$first, [0]];
+        return $second !== null && ($second < $first || ($second === $first && $this->free[1] < $this->free[0])) ? [$second, [1]] : [$first, [0]];
     }
 
     /**
      * The first minute from which all of a crew are there and free for a step on one day; one longer than a day begins with a day.
+     * Null when they are never there again.
      *
      * @param  non-empty-list<int>  $crew
      */
-    private function free(int $from, Step $step, array $crew): int
+    private function free(int $from, Step $step, array $crew): ?int
     {
         $at = max([$from, ...array_map(fn (int $p): int => $this->free[$p], $crew)]);
         do {
             $asked = $at;
             $day = intdiv($at, self::DAY);
+            if ($this->days->most($day) <= max($crew)) {
+                return null;
+            }
             if ($this->days->people($day) <= max($crew) || min($step->minutes, self::DAY) > ($day + 1) * self::DAY - $at) {
                 $at = ($day + 1) * self::DAY;
 

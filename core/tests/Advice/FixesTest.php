@@ -54,6 +54,7 @@ final class FixesTest extends TestCase
         $described = static fn (string $text, array ...$changes): callable => static fn (): Plan => Demo::with(Demo::run('6', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n6 line\n{$text}"], ...$changes);
         yield 'a section in one piece that no reel holds' => [$described('run line, bare', ['kind' => 'SetMaking', 'run' => 'line', 'strip' => 'never']), 'too-long'];
         yield 'profile in one piece that no length holds' => [$described('run line, profile', ['kind' => 'SetMaking', 'run' => 'line', 'length' => 'never']), 'too-long'];
+        yield 'hot glue where it is damp' => [$described("damp\nrun line, outdoors", ['kind' => 'SetMaking', 'run' => 'line', 'seal' => 'glue']), 'glue-damp'];
         yield 'a profile that gets too hot' => [static fn (): Plan => Demo::with(Demo::run('3', 'strip-rgb-24', 'supply-24-150', 'controller-zigbee-4', 'cable-5x075'), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3 line\nrun line, profile"],
             ['kind' => 'SetMaking', 'run' => 'line', 'profile' => 'profile-outdoor']), 'profile-heat'];
         $pixels = static fn (array ...$changes): callable => static fn (): Plan => Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => '4 band'],

@@ -103,6 +103,18 @@ final class CourseTest extends TestCase
         self::assertSame([[0], true], [$slot->people, $slot->short], 'where nobody else ever comes it is done alone, and said');
     }
 
+    public function test_what_two_people_did_not_get_done_is_done_alone(): void
+    {
+        // Two hours are left of the only day with two: the step of three goes into the next visit, which has one.
+        $steps = [self::step('a', 360, [], 2), self::step('b', 180, ['a'], 2), self::step('c', 60, ['b'])];
+        $course = self::course($steps, [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)]);
+        self::assertSame(['a' => ['2026-11-30', 0], 'b' => ['2026-12-07', 0], 'c' => ['2026-12-07', 180]], self::begins($course));
+        self::assertSame([false, true, false], array_map(static fn (Slot $s): bool => $s->short, $course->schedule->slots));
+        // A pin for the second person holds nothing up where there is none any more.
+        $pinned = self::course([self::step('a', 480, [], 2), self::step('b', 60, ['a'])], [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)], [], [], ['b' => new Pin('b', '2026-12-08', 0, 1)]);
+        self::assertSame(['2026-12-08', 0], self::begins($pinned)['b']);
+    }
+
     public function test_a_step_longer_than_a_day_goes_on_the_next(): void
     {
         $course = self::course([self::step('a', 30), self::step('b', 600, ['a']), self::step('c', 30, ['b'])]);
@@ -236,7 +248,8 @@ final class CourseTest extends TestCase
                 $after = array_values(array_filter(array_map(static fn (int $k): string => "s{$k}", range(0, max(0, $n - 1))), static fn (): bool => mt_rand(0, 3) === 0));
                 $steps["s{$n}"] = self::step("s{$n}", 5 * mt_rand(1, 60), $n === 0 ? [] : $after, mt_rand(1, 4) === 1 ? 2 : 1, mt_rand(0, 4) === 0 ? 60 * mt_rand(1, 30) : 0, mt_rand(0, 4) === 0 ? ['part'] : []);
             }
-            $visits = mt_rand(0, 1) === 0 ? [new Visit('2026-11-30', 0, mt_rand(1, 2))] : [new Visit('2026-11-30', mt_rand(1, 2), 1), new Visit('2026-12-07', mt_rand(0, 2), 2)];
+            $visits = mt_rand(0, 1) === 0 ? [new Visit('2026-11-30', 0, mt_rand(1, 2))] : [new Visit('2026-11-30', mt_rand(1, 2), 1), new Visit('2026-12-07', mt_rand(0, 2), mt_rand(1, 2)), new Visit('2026-12-14', mt_rand(0, 1), mt_rand(1, 2))];
+            $visits = mt_rand(0, 2) === 0 ? array_map(static fn (Visit $v): Visit => new Visit($v->from, $v->days, 3 - $v->people), $visits) : $visits;
             if (mt_rand(0, 1) === 0) {
                 $pins['s1'] = new Pin('s1', '2026-12-0'.mt_rand(1, 9), 5 * mt_rand(0, 40), mt_rand(0, 1));
             }

@@ -59,7 +59,7 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
                         <input type="date" class="fig border-b border-ink3 bg-transparent" :value="part.arrives" @change="emit('mark', part, 'ordered', ($event.target as HTMLInputElement).value)" />
                     </label>
                     <p v-if="part.by" class="text-[13px]" :class="part.tooLate ? 'text-stop' : 'text-ink2'">{{ part.tooLate ? `${part.lead} days on the way: delays the work, order today` : `${part.lead} days on the way: order by ${said(part.by)}` }}</p>
-                    <p v-if="part.steps.length && (part.state === '' || part.state === 'ordered')" class="text-[13px] text-ink2">
+                    <p v-if="part.steps.length && part.missing" class="text-[13px] text-ink2">
                         blocks <Link class="act" :href="`/jobs/${job}/build?step=${part.steps[0]!.id}`">{{ part.steps[0]!.title }}</Link>, {{ said(part.steps[0]!.day) }}<template v-if="part.steps.length > 1"> and {{ part.steps.length - 1 }} more</template>
                     </p>
                 </td>

@@ -22,7 +22,7 @@ const inVan = ref(false);
 const making = ref(false);
 const shown = computed(() => {
     const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean);
-    return (parts.value?.parts ?? []).filter((p) => (!missing.value || p.state === '' || p.state === 'ordered') && asked.every((w) => `${p.group} ${p.name} ${p.why.join(' ')}`.toLowerCase().includes(w)));
+    return (parts.value?.parts ?? []).filter((p) => (!missing.value || p.missing) && asked.every((w) => `${p.group} ${p.name} ${p.why.join(' ')}`.toLowerCase().includes(w)));
 });
 
 async function send(what: string, body: object, name: string): Promise<void> {

@@ -57,6 +57,10 @@ final readonly class MakingRows
         }
         $uses = new Uses($work->shelf);
         foreach ($plan->runs as $run) {
+            if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
+                $findings[] = new Finding('glue-damp', Severity::Watch, "{$run->name()} is sealed with hot glue where it is damp", 'Glue lets go where it stays wet. Silicone holds; it takes a day to cure.', new Place('parts', $run->id), null, null, 'common practice, no source',
+                    [new Fix('Seal it with silicone', ['kind' => 'SetMaking', 'run' => $run->id, 'seal' => 'silicone'])]);
+            }
             $profile = $plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true) ? $uses->profile($plan, $run) : null;
             $takes = (new Fields($profile->written ?? []))->numberOrNull('heatWatts');
             $makes = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * $run->cap;

@@ -41,7 +41,7 @@ final readonly class PartRows
             'asked' => self::asked($work->plan->terms, $part)->toArray(), 'spare' => $part->spare, 'usual' => ! isset($work->plan->spares[$part->key]),
             'buy' => self::buy($work->plan->terms, $part)->toArray(), 'cost' => self::cost($work, $part)?->toArray(), 'foreign' => $part->foreign,
             'why' => array_keys($part->why), 'lead' => $part->lead, 'by' => $by, 'tooLate' => $by !== '' && $by < $sheet->today(),
-            'state' => $mark->state, 'arrives' => $mark->arrives ?? '', 'late' => $mark->late($work->today),
+            'state' => $mark->state, 'missing' => $mark->missing() && $part->paid() > 0, 'arrives' => $mark->arrives ?? '', 'late' => $mark->late($work->today),
             'steps' => array_values(array_map(static fn (Step $s): array => ['id' => $s->id, 'title' => $s->title, 'day' => substr($sheet->course()->days->starts($sheet->course()->schedule->begins[$s->id]), 0, 10)], $steps)),
         ];
     }
