@@ -76,12 +76,9 @@ final readonly class Lengths
     {
         $found = [];
         foreach ($this->of as $id => [$kit, $group, $pieces]) {
-            $pitch = $this->plan->strip($id)->pitch ?? 0.001;
-            $longest = 1000 * $pitch * floor(max([self::bought($kit), ...$offcuts[$id] ?? []]) / $pitch + 1e-6);
-            foreach ($pieces as $piece) {
-                if ($piece->joints === 'never' && $piece->mm > $longest + 1e-3) {
-                    $found[] = [$piece, $kit, $group];
-                }
+            $unit = 1000 * ($this->plan->strip($id)->pitch ?? 0.001);
+            foreach (StockCut::tooLong(1000 * self::bought($kit), $pieces, array_map(static fn (float $m): float => 1000 * $m, $offcuts[$id] ?? []), $unit) as $piece) {
+                $found[] = [$piece, $kit, $group];
             }
         }
 

@@ -34,29 +34,27 @@ final readonly class StockCut
     {
         $units = static fn (float $mm): int => (int) floor($mm / $unit + 1e-6);
         $length = $units($stock);
-        $offcuts = array_values(array_filter(array_map($units, $offcuts)));
-        $longest = max([$length, ...$offcuts]);
-        $tooLong = $whole = $parted = [];
-        foreach ($wanted as $piece) {
-            $long = $units($piece->mm) > $longest;
-            if ($units($piece->mm) === 0) {
-                continue;
-            }
-            if ($long && $piece->joints === 'never') {
-                $tooLong[] = $piece;
-            } elseif ($piece->joints === 'saving' || $long) {
-                $parted[] = $piece;
-            } else {
-                $whole[] = $piece;
-            }
-        }
-        [$bars, $whole, $offcuts] = self::inOffcuts($whole, $offcuts, $length, $units);
+        [$long, $whole, $parted, $tooLong, $offcuts] = self::sorted($wanted, $length, array_values(array_filter(array_map($units, $offcuts))), $units);
         $in = static fn (Piece $p): int => $units($p->mm);
         [$filled, $bought, $joints, $proven] = Jointed::of(array_map($in, $whole), array_map($in, $parted), $length, $offcuts);
-        $proven = $proven && $bars === [];
-        $bars = array_map(static fn (array $b): Bar => self::bar($b[0], true, $b[1], $unit), $bars);
+        $bars = array_map(static fn (array $b): Bar => self::bar($b[0], true, $b[1], $unit), $long);
 
-        return new self($kit, $name, $unit, (int) round($length * $unit), [...$bars, ...self::named($filled, $whole, $parted, $offcuts, $units, $unit)], $bought, $joints, $proven, $tooLong);
+        return new self($kit, $name, $unit, (int) round($length * $unit), [...$bars, ...self::named($filled, $whole, $parted, $offcuts, $units, $unit)], $bought, $joints, $proven && $long === [], $tooLong);
+    }
+
+    /**
+     * Pieces that no length holds and that may not be joined.
+     *
+     * @param  float  $stock  mm of one bought length
+     * @param  list<Piece>  $wanted
+     * @param  list<float>  $offcuts  mm
+     * @return list<Piece>
+     */
+    public static function tooLong(float $stock, array $wanted, array $offcuts, float $unit): array
+    {
+        $units = static fn (float $mm): int => (int) floor($mm / $unit + 1e-6);
+
+        return self::sorted($wanted, $units($stock), array_values(array_filter(array_map($units, $offcuts))), $units)[3];
     }
 
     /** Millimetres that are left over of what is bought and of the offcuts that are used. */
@@ -94,26 +92,37 @@ final readonly class StockCut
     }
 
     /**
-     * Whole pieces that only an offcut holds, longest first, each in the shortest one that does.
+     * Which pieces are cut whole and which may be parted. What is longer than a bought length is cut from the shortest offcut
+     * that holds it, the longest first; where none does it is parted, or too long.
      *
-     * @param  list<Piece>  $whole
+     * @param  list<Piece>  $wanted
      * @param  list<int>  $offcuts
      * @param  callable(float): int  $units
-     * @return array{list<array{int, list<array{int, Piece}>}>, list<Piece>, list<int>} what is cut from them, the pieces and offcuts that are left
+     * @return array{list<array{int, list<array{int, Piece}>}>, list<Piece>, list<Piece>, list<Piece>, list<int>} cut from offcuts already, whole, parted, too long; the offcuts that are left
      */
-    private static function inOffcuts(array $whole, array $offcuts, int $stock, callable $units): array
+    private static function sorted(array $wanted, int $stock, array $offcuts, callable $units): array
     {
-        $bars = [];
-        usort($whole, static fn (Piece $a, Piece $b): int => $b->mm <=> $a->mm);
+        usort($wanted, static fn (Piece $a, Piece $b): int => $b->mm <=> $a->mm);
         sort($offcuts);
-        while ($whole !== [] && $units($whole[0]->mm) > $stock) {
-            $piece = array_shift($whole);
-            $at = (int) array_key_first(array_filter($offcuts, static fn (int $o): bool => $o >= $units($piece->mm)));
-            $bars[] = [$offcuts[$at], [[$units($piece->mm), $piece]]];
-            array_splice($offcuts, $at, 1);
+        $long = $whole = $parted = $tooLong = [];
+        foreach ($wanted as $piece) {
+            $mm = $units($piece->mm);
+            $holds = array_key_first(array_filter($offcuts, static fn (int $o): bool => $o >= $mm));
+            if ($mm > 0 && $piece->joints === 'saving') {
+                $parted[] = $piece;
+            } elseif ($mm > $stock && $holds !== null) {
+                $long[] = [$offcuts[$holds], [[$mm, $piece]]];
+                array_splice($offcuts, $holds, 1);
+            } elseif ($mm > $stock && $piece->joints === 'never') {
+                $tooLong[] = $piece;
+            } elseif ($mm > $stock) {
+                $parted[] = $piece;
+            } elseif ($mm > 0) {
+                $whole[] = $piece;
+            }
         }
 
-        return [$bars, $whole, $offcuts];
+        return [$long, $whole, $parted, $tooLong, $offcuts];
     }
 
     /**

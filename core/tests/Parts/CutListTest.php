@@ -101,6 +101,58 @@ final class CutListTest extends TestCase
         self::assertSame([0, 4600, 100, true], [$long->bought, $long->bars[0]->length, $long->left(), $long->bars[0]->offcut]);
     }
 
+    public function test_long_offcuts_go_to_the_longest_pieces_until_there_are_none(): void
+    {
+        $six = static fn (string $what, string $joints): Piece => new Piece(6000, $what, $what, $joints);
+        $cut = StockCut::of('s', 'Strip', 5000, [$six('Cove', 'needed'), $six('Shelf', 'never'), $six('Rail', 'never')], [6100, 6500]);
+        // Two are whole in the van's offcuts, shortest first; the third is too long, or joined where it may be.
+        self::assertSame([['Rail'], 0, 0], [array_map(static fn (Piece $p): string => $p->what, $cut->tooLong), $cut->bought, $cut->joints]);
+        $joined = StockCut::of('s', 'Strip', 5000, [$six('Shelf', 'never'), $six('Rail', 'never'), $six('Cove', 'needed')], [6100, 6500]);
+        self::assertSame([[], 2, ['Cove' => 1]], [$joined->tooLong, $joined->bought, $joined->jointsOf()]);
+        self::assertSame(['Rail'], array_map(static fn (Piece $p): string => $p->what, StockCut::tooLong(5000, [$six('Shelf', 'never'), $six('Rail', 'never')], [6100], 1.0)));
+    }
+
+    /** Three hundred random lists from reels and offcuts: every piece is there to its last mark, none that is to be whole is parted, no length is cut twice. */
+    public function test_random_lists_lose_nothing(): void
+    {
+        mt_srand(19);
+        $joints = 0;
+        for ($case = 0; $case < 300; $case++) {
+            $unit = [1.0, 50.0, 62.5, 1000 / 60][$case % 4];
+            $units = static fn (float $mm): int => (int) floor($mm / $unit + 1e-6);
+            $pieces = array_map(static fn (int $n): Piece => new Piece(mt_rand(0, 120) * 60, "P{$n}", "run{$n}", ['never', 'needed', 'saving'][mt_rand(0, 2)]), range(1, mt_rand(1, 9)));
+            $offcuts = array_map(static fn (): float => (float) mt_rand(1, 8000), range(0, mt_rand(0, 3)));
+            $cut = StockCut::of('k', 'Kit', [2000, 2500, 5000][$case % 3], $pieces, $offcuts, $unit);
+            $parts = $count = $used = [];
+            $bought = 0;
+            foreach ($cut->bars as $bar) {
+                $sum = 0;
+                foreach ($bar->pieces as [$mm, $piece]) {
+                    $sum += (int) round($mm / $unit);
+                    $parts[$piece->what] = ($parts[$piece->what] ?? 0) + (int) round($mm / $unit);
+                    $count[$piece->what] = ($count[$piece->what] ?? 0) + 1;
+                }
+                self::assertSame((int) round($bar->length / $unit), $sum + (int) round($bar->left / $unit), "case {$case}");
+                $bought += $bar->offcut ? 0 : 1;
+                $used = $bar->offcut ? [...$used, $bar->length] : $used;
+            }
+            self::assertLessThanOrEqual($cut->bought, $bought, "case {$case}");
+            foreach ($pieces as $piece) {
+                $missing = in_array($piece, $cut->tooLong, true);
+                self::assertSame($missing ? 0 : $units($piece->mm), $parts[$piece->what] ?? 0, "case {$case}: {$piece->what}");
+                self::assertTrue($piece->joints !== 'never' || ($count[$piece->what] ?? 0) <= 1, "case {$case}: {$piece->what} is in one piece");
+                self::assertTrue(! $missing || $piece->joints === 'never', "case {$case}: only what may not be joined is too long");
+            }
+            self::assertSame($cut->joints, array_sum($cut->jointsOf()), "case {$case}");
+            $there = array_count_values(array_map(static fn (float $mm): int => (int) round($units($mm) * $unit), $offcuts));
+            foreach (array_count_values($used) as $mm => $times) {
+                self::assertLessThanOrEqual($there[$mm] ?? 0, $times, "case {$case}: an offcut is there once");
+            }
+            $joints += $cut->joints;
+        }
+        self::assertGreaterThan(200, $joints);
+    }
+
     /** Marks every 62.5 mm: eighty on a reel of 5 m, and 1.9 m of offcut is good for 1.875 m. */
     public function test_strip_is_reckoned_from_mark_to_mark(): void
     {
