@@ -14,9 +14,6 @@ use Illuminate\Database\Eloquent\Builder;
 /** Offcuts in a crew's van as a job sees them: not what another job has packed, nor what it leaves over itself. */
 final readonly class Offcuts
 {
-    /** Millimetres of the shortest piece that is worth keeping (common practice, no source). */
-    public const WORTH = 200;
-
     /** @return list<InVan> */
     public static function of(Job $job): array
     {
@@ -55,10 +52,8 @@ final readonly class Offcuts
     public static function leave(Job $job, StockCut $cut): void
     {
         Offcut::query()->where('left_by', $job->id)->where('kit', $cut->kit)->whereNull('kept_for')->delete();
-        foreach ($cut->bars as $bar) {
-            if ($bar->left >= self::WORTH) {
-                $job->crew->offcuts()->create(['kit' => $cut->kit, 'mm' => $bar->left, 'left_by' => $job->id]);
-            }
+        foreach ($cut->kept() as $mm) {
+            $job->crew->offcuts()->create(['kit' => $cut->kit, 'mm' => $mm, 'left_by' => $job->id]);
         }
     }
 }

@@ -13,6 +13,9 @@ use LogicException;
  */
 final readonly class StockCut
 {
+    /** Millimetres of the shortest offcut that is worth keeping (common practice, no source). */
+    private const WORTH = 200;
+
     /**
      * @param  float  $unit  mm from cut mark to cut mark
      * @param  int  $stock  mm of one bought length, up to its last mark
@@ -61,6 +64,12 @@ final readonly class StockCut
     public function left(): int
     {
         return array_sum(array_map(static fn (Bar $b): int => $b->left, $this->bars));
+    }
+
+    /** @return list<int> mm of what is left over and worth keeping */
+    public function kept(): array
+    {
+        return array_values(array_filter(array_map(static fn (Bar $b): int => $b->left, $this->bars), static fn (int $mm): bool => $mm >= self::WORTH));
     }
 
     /** Millimetres of an offcut up to its last cut mark: what is behind it is lost. */

@@ -55,18 +55,9 @@ export function useMoving(job: number, build: () => BuildPicture | null, refuse:
             return;
         }
         const at = aim.value?.step === step ? aim.value : { step, day: slot.day, from: slot.from, person: slot.people[0] ?? 0 };
-        const known = picture.days.map((d) => d.day);
-        const row = known.indexOf(at.day) + days;
-        const day = known[Math.max(0, Math.min(known.length, row))] ?? next(known.at(-1) ?? at.day, picture.weekends);
-        to({ ...at, day: days === 0 ? at.day : day, from: at.from + quarters * STEP });
-    }
-
-    function next(day: string, weekends: boolean): string {
-        const date = new Date(`${day}T12:00:00Z`);
-        do {
-            date.setUTCDate(date.getUTCDate() + 1);
-        } while (!weekends && [0, 6].includes(date.getUTCDay()));
-        return date.toISOString().slice(0, 10);
+        const known = [...new Set([...picture.days.map((d) => d.day), picture.next, at.day])].sort();
+        const day = known[Math.max(0, Math.min(known.length - 1, known.indexOf(at.day) + days))] ?? at.day;
+        to({ ...at, day, from: at.from + quarters * STEP });
     }
 
     return { aim, cost, to, nudge, drop: () => (aim.value = cost.value = null), allowed: computed(() => cost.value !== null && cost.value.broken.length === 0) };

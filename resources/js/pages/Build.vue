@@ -91,7 +91,7 @@ onMounted(() => {
             <p v-if="refused && !visiting" role="alert" class="text-stop">{{ refused }}</p>
             <template v-if="build.slots.length">
                 <WorkLanes :build="build" :chosen="chosen" :aim="moving.aim.value" :broken="(moving.cost.value?.broken.length ?? 0) > 0" @choose="choose($event, false)" @nudge="moving.nudge" @aim="moving.to" @keep="keepMove()" @drop="moving.drop()" />
-                <p class="text-[13px] text-ink2">Heavy edge: delays the end. Hatched: cures. Arrows move a step, with what it costs; <kbd>Enter</kbd> keeps it.</p>
+                <p class="text-[13px] text-ink2 max-sm:hidden">Heavy edge: delays the end. Hatched: cures. Arrows move a step, with what it costs; <kbd>Enter</kbd> keeps it.</p>
             </template>
             <MoveStrip v-if="moving.aim.value && steps.get(moving.aim.value.step)" :step="steps.get(moving.aim.value.step)!" :aim="moving.aim.value" :cost="moving.cost.value" :clock="clock" :said="said" @keep="keepMove()" @drop="moving.drop()" />
             <section v-if="build.waits.length" class="mt-4" aria-labelledby="waits">

@@ -36,7 +36,7 @@ const offcuts = computed(() => props.cut.bars.filter((b) => b.offcut).length);
         <figcaption class="flex flex-wrap items-baseline gap-x-3">
             <b class="font-semibold">{{ cut.name }}</b>
             <span class="text-[13px] text-ink2"><FigureText :figure="cut.bought" /> of <span class="fig">{{ cut.said }}</span><template v-if="offcuts">, <span class="fig text-ink">{{ offcuts }}</span> {{ offcuts === 1 ? 'offcut' : 'offcuts' }}</template>, <span class="fig text-ink">{{ cut.leftSaid }}</span> left over<template v-if="cut.joints">, <span class="fig text-ink">{{ cut.joints }}</span> {{ cut.joints === 1 ? 'joint' : 'joints' }}</template>{{ cut.proven ? `; no fewer lengths would do${cut.joints ? ', nor fewer joints' : ''}` : '' }}</span>
-            <button v-if="cut.left >= 200" type="button" class="act ml-auto text-[13px]" @click="emit('leave')">Rest into the van</button>
+            <button v-if="cut.keeps" type="button" class="act ml-auto text-[13px]" @click="emit('leave')">Rest into the van</button>
         </figcaption>
         <p v-for="piece in cut.tooLong" :key="piece.what" class="text-stop">{{ piece.what }}, {{ piece.said }}, is longer than any length and is to be in one piece. <button type="button" class="act" @click="emit('join', piece.run)">Allow joints in {{ piece.what }}</button> or take longer stock.</p>
         <svg :width="width" :height="rows.length * ROW" role="img" :aria-label="`${cut.name}: ${cut.bars.map((b) => b.pieces.map((p) => `${p.said} ${p.what}`).join(', ') + (b.left ? `, ${b.leftSaid} left` : '') + (b.offcut ? ', an offcut' : '')).join('; ')}`" class="block">

@@ -6,6 +6,7 @@ namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Build\Course;
+use EmberDusk\Build\Day;
 use EmberDusk\Build\Days;
 use EmberDusk\Build\Pin;
 use EmberDusk\Build\Schedule;
@@ -43,6 +44,7 @@ final readonly class BuildDesk
             'weekends' => $arrangement->weekends,
             'pins' => array_map(static fn (Pin $p): array => $p->write(), array_values($arrangement->pins)),
             'added' => array_map(static fn (array $w): array => ['step' => $w[0], 'after' => $w[1]], $arrangement->waits),
+            'next' => $course->days->date($course->days->on($course->schedule->worked() === [] ? $sheet->today() : Day::after($course->schedule->worked()[count($course->schedule->worked()) - 1]))),
             'end' => $course->left === [] ? '' : $course->days->clock($course->schedule->end()),
         ];
     }

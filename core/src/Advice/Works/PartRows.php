@@ -54,7 +54,7 @@ final readonly class PartRows
             $inputs[] = new Input('a'.(count($inputs) + 1), $words, round($count * $per, 3), $unit);
         }
 
-        return new Figure('Plan asks for', $part->count * $per, $unit, $part->count * $per === floor($part->count * $per) ? 0 : 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, '', 'common practice, no source');
+        return new Figure('Plan asks for', $part->count * $per, $unit, $part->count * $per === floor($part->count * $per) ? 0 : 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, '', in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true) ? 'common practice, no source' : '');
     }
 
     /** @return array{float, string} how many of the job's unit one of the part's is, and its name: feet where the job is in feet and inches */

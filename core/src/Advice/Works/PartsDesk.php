@@ -145,7 +145,7 @@ final readonly class PartsDesk
     {
         $say = static fn (int $mm): string => $work->plan->terms->say($mm / 1000);
 
-        return ['kit' => $cut->kit, 'name' => $cut->name, 'stock' => $cut->stock, 'said' => $say($cut->stock), 'bought' => self::bought($work, $cut)->toArray(), 'joints' => $cut->joints, 'left' => $cut->left(), 'leftSaid' => $say($cut->left()), 'proven' => $cut->proven, 'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
+        return ['kit' => $cut->kit, 'name' => $cut->name, 'stock' => $cut->stock, 'said' => $say($cut->stock), 'bought' => self::bought($work, $cut)->toArray(), 'joints' => $cut->joints, 'left' => $cut->left(), 'leftSaid' => $say($cut->left()), 'proven' => $cut->proven, 'keeps' => $cut->kept() !== [], 'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
             'tooLong' => array_map(static fn (Piece $p): array => ['run' => $p->run, 'what' => $p->what, 'said' => $say((int) round($p->mm))], $cut->tooLong),
             'bars' => array_map(static fn (Bar $b): array => ['length' => $b->length, 'left' => $b->left, 'leftSaid' => $say($b->left), 'offcut' => $b->offcut, 'pieces' => array_map(static fn (array $p): array => ['mm' => $p[0], 'said' => $say($p[0]), 'what' => $p[1]->what], $b->pieces)], $cut->bars)];
     }
