@@ -145,6 +145,64 @@ final class WorkTest extends BrowserTestCase
         $this->see('visit 2');
     }
 
+    public function test_build_goes_by_the_keyboard_alone_by_night_too(): void
+    {
+        $this->open('/jobs/1/build');
+        $this->find('[data-bar]');
+        $this->press('d');
+        $this->assertAccessible('build by night');
+        $this->press('n');
+        $step = $this->js('return document.activeElement.closest("[data-step]").dataset.step');
+        self::assertIsString($step);
+        $this->press(' ');
+        $this->eventually(fn (): bool => $this->js("return document.querySelector('#done') !== null && document.querySelector('[data-step={$step}] input').checked") === true, 'the step is not done');
+        // Another time is written, and kept.
+        $this->find("[data-step={$step}] input.field")->sendKeys([Key::CONTROL, 'a', Key::NULL, '33', Key::TAB]);
+        $this->browser()->driver->navigate()->refresh();
+        $this->find('[data-bar]');
+        $this->eventually(fn (): bool => $this->js("return document.querySelector('[data-step={$step}] input.field')?.value") === '33', 'the minutes are not kept');
+        $this->blur();
+        $this->press('v');
+        $this->find('[role=dialog] select option:nth-child(2)')->click();
+        $this->button('Keep the visits')->click();
+        $this->see('two people');
+        $this->open('/jobs/1/parts');
+        $this->find('[data-part]');
+        $this->assertAccessible('parts by night');
+        $this->press('d');
+    }
+
+    public function test_a_step_is_moved_on_a_phone_and_let_wait_for_another(): void
+    {
+        $this->expectedErrors = ['build/wait - Failed to load resource: the server responded with a status of 422'];
+        $this->browser()->size(390, 844);
+        $this->open('/jobs/1/build');
+        $line = '[data-step="tidy-lecture"]';
+        $this->find("{$line} button[aria-expanded]")->click();
+        $day = (string) $this->find("{$line} input[type=date]")->getAttribute('value');
+        $after = date('Y-m-d', (int) strtotime("{$day} +1 day"));
+        $this->js("const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.time.value = '09:00'; f.requestSubmit()");
+        $this->see('everything is done');
+        if (str_contains($this->text(), 'Nobody works on')) {
+            $after = date('Y-m-d', (int) strtotime('next monday', (int) strtotime($day)));
+            $this->js("const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.requestSubmit()");
+        }
+        $this->button('Keep it there')->click();
+        $this->see('moved here');
+        self::assertSame(390, $this->js('return document.documentElement.scrollWidth'), 'nothing is wider than the phone');
+        $this->button('Let the plan place it again')->click();
+        $this->dontSee('moved here');
+        // A wait in a circle is refused at its place, another is kept and taken away again.
+        $dry = '[data-step="second-cove"]';
+        $this->js("document.querySelector('[data-step=second-cove] button[aria-expanded]').click()");
+        $this->choose("{$dry} select", 'diffuser-cove');
+        $this->see('in a circle');
+        $this->choose("{$dry} select", 'isolate-place4');
+        $this->button('Do not wait for it')->click();
+        $this->eventually(fn (): bool => ! str_contains($this->text(), 'Do not wait for it'), 'the wait is still there');
+        $this->browser()->size(1280, 800);
+    }
+
     public function test_ticks_without_a_signal_arrive_once_when_there_is_one(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];

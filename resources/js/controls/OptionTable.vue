@@ -32,7 +32,14 @@ async function look(): Promise<void> {
         busy.value = false;
     }
 }
-watch(() => [props.run, answer.value.revision], () => void look(), { immediate: true });
+watch(() => [props.run, answer.value.revision], ([run], [before]) => {
+    // Cards of another run must not be taken over for this one while its own are worked out.
+    if (run !== before) {
+        cards.value = [];
+    }
+    void look();
+});
+void look();
 
 const ROWS: { key: 'load' | 'darkest' | 'evenness' | 'joints' | 'boxes' | 'cost' | 'hours' | 'energy'; label: string; lead: string }[] = [
     { key: 'load', label: 'Load', lead: 'least' }, { key: 'darkest', label: 'Darkest light', lead: 'brightest' }, { key: 'evenness', label: 'Evenness', lead: 'most even' },
