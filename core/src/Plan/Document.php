@@ -14,7 +14,7 @@ final readonly class Document
 {
     public const FORMAT = 'ember-dusk-job';
 
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** The lists of the plan whose items have ids, in the document's order. */
     public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'modules', 'fixtures', 'splices', 'feeds', 'cables', 'lights', 'scenes', 'owned', 'options', 'makings', 'spares', 'kit'];

@@ -13,7 +13,11 @@ final readonly class Upgrades
      */
     public static function newest(array $document): array
     {
-        return ($document['version'] ?? null) === 1 ? self::terms($document) : $document;
+        foreach ([1 => self::terms(...), 2 => self::making(...)] as $version => $upgrade) {
+            $document = ($document['version'] ?? null) === $version ? $upgrade($document) : $document;
+        }
+
+        return $document;
     }
 
     /**
@@ -24,11 +28,27 @@ final readonly class Upgrades
      */
     private static function terms(array $document): array
     {
-        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [], 'splices' => [], 'modules' => [], 'fixtures' => [], 'scenes' => [], 'makings' => [], 'spares' => [],
-            ...array_map(static fn (mixed $devices): array => self::each($devices, ['setting' => null, 'series' => 1, 'parallel' => 1, 'where' => '']), array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1])),
-            'cables' => self::each($document['cables'] ?? null, ['joint' => null, 'fuse' => null, 'existing' => false]),
-            'runs' => self::each($document['runs'] ?? null, ['mounting' => [], 'light' => '', 'height' => null, 'part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false, 'zones' => [], 'pins' => []]),
+        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [],
+            'runs' => self::each($document['runs'] ?? null, ['mounting' => [], 'light' => '', 'height' => null]),
         ] + $document;
+    }
+
+    /**
+     * 2 to 3: how runs are made up, spares, rates of other currencies; and what came to version 2 while it was the newest.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function making(array $document): array
+    {
+        $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
+
+        return ['version' => 3, 'terms' => $terms + (new Terms)->write(),
+            ...array_map(static fn (mixed $devices): array => self::each($devices, ['setting' => null, 'series' => 1, 'parallel' => 1, 'where' => '']), array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1, 'modules' => 1])),
+            'cables' => self::each($document['cables'] ?? null, ['joint' => null, 'fuse' => null, 'existing' => false]),
+            'runs' => self::each($document['runs'] ?? null, ['part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false, 'zones' => [], 'pins' => []]),
+            'options' => self::each($document['options'] ?? null, ['cap' => 1.0]),
+        ] + $document + ['splices' => [], 'modules' => [], 'fixtures' => [], 'scenes' => [], 'makings' => [], 'spares' => []];
     }
 
     /**

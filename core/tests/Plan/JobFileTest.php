@@ -29,9 +29,35 @@ final class JobFileTest extends TestCase
         $plan = JobFile::read((string) file_get_contents(dirname(__DIR__).'/golden/job-v1.json'));
         self::assertEqualsWithDelta(18.0, $plan->runs['cove']->length(), 1e-9);
         self::assertSame('3.2', (string) $plan->cables['k2']->length);
-        // What version 1 did not know stands at its default, and what is written is version 2.
+        // What version 1 did not know stands at its default, and what is written is version 3.
         self::assertSame(['metric', 4.0, [], ''], [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light]);
-        self::assertStringContainsString('"version": 2', JobFile::write($plan));
+        self::assertStringContainsString('"version": 3', JobFile::write($plan));
+    }
+
+    /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
+    public function test_version_two_is_read_from_its_first_day_to_its_last(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__).'/golden/job-v2.json');
+        $plan = JobFile::read($text);
+        self::assertSame([0.15, 0.2, [], []], [$plan->terms->markUp, $plan->terms->tax, $plan->terms->rates, $plan->makings]);
+        self::assertSame(6, $plan->fixtures['x1']->count);
+        self::assertSame(['needed', '', 1], [$plan->making($plan->run('cove'))->strip, $plan->making($plan->run('cove'))->seal, count($plan->spares) + 1]);
+        self::assertEquals($plan, JobFile::own($text), 'a revision that was kept then opens as well');
+        self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
+        $first = json_decode($text, true);
+        self::assertIsArray($first);
+        foreach (['splices', 'modules', 'fixtures', 'scenes'] as $list) {
+            unset($first[$list]);
+        }
+        unset($first['terms']['markUp'], $first['terms']['tax']);
+        foreach (['runs' => ['part', 'parts', 'cap', 'capChecked', 'zones', 'pins'], 'supplies' => ['setting', 'series', 'parallel', 'where'], 'controllers' => ['setting', 'series', 'parallel', 'where'], 'hubs' => ['setting', 'series', 'parallel', 'where'], 'cables' => ['joint', 'fuse', 'existing']] as $list => $fields) {
+            $first[$list] = array_map(static fn (array $item): array => array_diff_key($item, array_flip($fields)), $first[$list]);
+        }
+        $early = JobFile::read((string) json_encode($first));
+        self::assertSame([0.0, 1.0, 1, [], []], [$early->terms->markUp, $early->runs['cove']->cap, $early->supplies['s1']->series, $early->fixtures, $early->scenes]);
+        self::assertEqualsWithDelta($plan->runs['cove']->length(), $early->runs['cove']->length(), 1e-9);
+        $this->expectExceptionMessage('sneaked');
+        JobFile::read((string) json_encode(['sneaked' => 1] + $first));
     }
 
     /** @return iterable<string, array{callable(array<string, mixed>): mixed, string, string}> */
@@ -46,7 +72,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 3), '/version', 'reads up to 2'];
+        yield 'newer version' => [$set('version', 4), '/version', 'reads up to 3'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];
