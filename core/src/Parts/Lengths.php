@@ -15,15 +15,18 @@ final readonly class Lengths
     /** Metres on a reel where the shelf is silent (common practice, no source). */
     private const REEL = 5.0;
 
-    /** @param  array<string, array{Frozen, string, list<Piece>}>  $of  by shelf id: kit, group, pieces */
-    private function __construct(private Plan $plan, public array $of)
+    /**
+     * @param  array<string, array{Frozen, string, list<Piece>}>  $of  by shelf id: kit, group, pieces
+     * @param  list<string>  $lacking  what the shelf has nothing for
+     */
+    private function __construct(private Plan $plan, public array $of, public array $lacking)
     {
     }
 
     public static function of(Plan $plan, ShelfSource $shelf): self
     {
         $uses = new Uses($shelf);
-        $of = [];
+        $of = $lacking = [];
         foreach ($plan->runs as $run) {
             $marks = $plan->cutMarks($run);
             if ($marks === null) {
@@ -37,6 +40,8 @@ final readonly class Lengths
             }
             foreach ($lists as [$kit, $group, $lengths, $joints]) {
                 if ($kit === null) {
+                    $lacking[] = "{$group}: {$run->name()} goes into profile";
+
                     continue;
                 }
                 $id = $kit->entry->id();
@@ -47,7 +52,7 @@ final readonly class Lengths
             }
         }
 
-        return new self($plan, $of);
+        return new self($plan, $of, $lacking);
     }
 
     /** Metres on a reel or in a length of an entry. */

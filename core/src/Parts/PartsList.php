@@ -21,9 +21,10 @@ final readonly class PartsList
      * @param  list<Part>  $parts
      * @param  list<StockCut>  $cuts
      * @param  list<Run>  $bare  runs without a strip: nothing of them is in the list
+     * @param  list<string>  $lacking  what is wanted and the shelf has nothing for, by group, with the reason
      * @param  array<string, int>  $joined  places at which the strip itself is joined, by run
      */
-    private function __construct(public array $parts, public array $cuts, public array $bare, public array $joined)
+    private function __construct(public array $parts, public array $cuts, public array $bare, public array $lacking, public array $joined)
     {
     }
 
@@ -70,7 +71,7 @@ final readonly class PartsList
         }
         self::units($plan, $wanted);
 
-        return new self($wanted->parts($bought), $cuts, $bare, $joined);
+        return new self($wanted->parts($bought), $cuts, $bare, array_values(array_unique([...$lengths->lacking, ...$wanted->lacking])), $joined);
     }
 
     /** The run's own tail cable also makes the leads between its sections. */
@@ -97,7 +98,7 @@ final readonly class PartsList
         }
         $cores = $run === null ? 2 : $plan->cores($run);
         self::joints($plan, $uses, $wanted, $plan->kit[$cable->joint ?? ''] ?? $uses->joint(), 2 * $cores, "{$name}{$for}, {$cores} cores at both ends", $runs);
-        $wanted->add($plan->kit[$cable->fuse ?? ''] ?? null, 'Fuse', 1.0, 'piece', "at the start of {$name}{$for}", $runs, spares: true);
+        $wanted->add($plan->kit[$cable->fuse ?? ''] ?? null, 'Fuse', $cable->fuse === null ? 0.0 : 1.0, 'piece', "at the start of {$name}{$for}", $runs, spares: true);
     }
 
     /** @param  list<string>  $runs */

@@ -20,6 +20,9 @@ final class Wanted
     /** @var array<string, array{group: string, kit: Frozen, count: float, unit: string, spares: bool, why: list<array{string, float}>, each: float, priced: float, runs: list<string>}> by shelf id */
     private array $things = [];
 
+    /** @var list<string> what is wanted and is on no shelf, by group, with the reason */
+    public array $lacking = [];
+
     public function __construct(private readonly Plan $plan)
     {
     }
@@ -32,7 +35,12 @@ final class Wanted
      */
     public function add(?Frozen $kit, string $group, float $count, string $unit, string $why, array $runs = [], bool $spares = false, float $each = 1.0, float $priced = 1.0): void
     {
-        if ($kit === null || $count <= 0) {
+        if ($count <= 0) {
+            return;
+        }
+        if ($kit === null) {
+            $this->lacking[] = "{$group}: {$why}";
+
             return;
         }
         $id = $kit->entry->id();

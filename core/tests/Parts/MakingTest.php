@@ -301,6 +301,27 @@ final class MakingTest extends TestCase
         self::assertStringContainsString('a rate for USD', $finding->detail);
     }
 
+    public function test_what_the_shelf_has_nothing_for_is_told(): void
+    {
+        $shelf = new class implements ShelfSource
+        {
+            public function find(string $id): ?Frozen
+            {
+                return str_starts_with($id, 'consumable-') || str_starts_with($id, 'profile-') ? null : Demo::shelf()->find($id);
+            }
+
+            public function ofKind(string $kind): array
+            {
+                return array_values(array_filter(Demo::shelf()->ofKind($kind), fn (Frozen $f): bool => $this->find($f->entry->id()) !== null));
+            }
+        };
+        $plan = self::plan('4.00 line', ', profile', 'damp');
+        self::assertSame(['Profile: Line goes into profile', 'Fixing: Line, an anchor every 0.75 m', 'Sealing: Line lies damp: its ends are sealed', 'Solder: K1 for Line, 2 cores at both ends', 'Solder: K2 for Line, 2 cores at both ends'], PartsList::of($plan, $shelf)->lacking);
+        self::assertSame([], PartsList::of($plan, Demo::shelf())->lacking);
+        $unfed = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "dry\nstart end\n4.00 line, gap 0.10 at 2.00\nrun line, bare"], ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'strip-single-24']);
+        self::assertSame(['Cable: Line, lead between sections'], PartsList::of($unfed, Demo::shelf())->lacking, 'no cable is chosen yet');
+    }
+
     public function test_a_currency_is_three_capital_letters(): void
     {
         self::assertSame('EUR', Price::currency(new Fields(['currency' => 'EUR'])));

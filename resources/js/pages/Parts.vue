@@ -89,6 +89,10 @@ const shortcuts = [
                 <PartTable :parts="parts" :rows="shown" :job="answer.job" @mark="mark" />
                 <p v-if="shown.length === 0" class="mt-2 text-ink2">Nothing is left of that.</p>
             </section>
+            <p v-if="parts.lacking.length" class="mt-4 border-l-4 border-watch bg-sheet px-3 py-1">
+                Wanted, with nothing chosen or on the shelf for it: {{ parts.lacking.slice(0, 5).join('; ') }}{{ parts.lacking.length > 5 ? ` and ${parts.lacking.length - 5} more` : '' }}.
+                Choose it, or put it on the <Link class="act" href="/shelf">kit shelf</Link>, where a consumable says what it is used for.
+            </p>
             <p v-if="parts.bare.length" class="mt-4 border-t border-rule pt-2 text-ink2">
                 Not in the list, without a strip yet:
                 <template v-for="(run, n) in parts.bare" :key="run.id"><Link class="act" :href="url(`kit?run=${run.id}`)">{{ run.name }}</Link>{{ n < parts.bare.length - 1 ? ', ' : '. ' }}</template>

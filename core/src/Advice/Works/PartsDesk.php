@@ -35,6 +35,7 @@ final readonly class PartsDesk
             'makings' => MakingRows::of($work),
             ...MakingRows::choices($work),
             'offcuts' => array_map(static fn (Offcut $o): array => ['id' => $o->id, 'kit' => $o->kit, 'name' => BuildDesk::kit($work, $o->kit), 'metres' => sprintf('%.2f', $o->metres), 'packed' => $o->packed], $work->offcuts),
+            'lacking' => $list->lacking,
             'bare' => array_map(static fn (Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
             'currency' => $work->plan->terms->currency,
             'states' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name, 'label' => ''], array_keys(Mark::STATES), array_values(Mark::STATES)),
