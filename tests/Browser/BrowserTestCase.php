@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
@@ -105,7 +106,21 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
-    /** Waits until the page shows a text. */
+    /**
+     * Clicks what is found, again where the page was drawn anew in between.
+     *
+     * @param  callable(): RemoteWebElement  $found
+     */
+    protected function click(callable $found): void
+    {
+        $this->eventually(static function () use ($found): bool {
+            $found()->click();
+
+            return true;
+        }, 'what is to be clicked does not hold still');
+    }
+
+    /** A button by the words that it begins with. */
     protected function button(string $text): RemoteWebElement
     {
         $found = null;
@@ -194,7 +209,7 @@ abstract class BrowserTestCase extends TestCase
                 if ($holds()) {
                     return;
                 }
-            } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException) {
+            } catch (StaleElementReferenceException) {
                 // The page was drawn anew meanwhile; look again.
             }
             if (microtime(true) > $until) {

@@ -37,7 +37,7 @@ final class WorkTest extends BrowserTestCase
         $this->assertAccessible('parts');
         $this->blur();
         $this->press('q');
-        $this->button('Note it as given')->click();
+        $this->click(fn () => $this->button('Note it as given'));
         $this->see('Nothing has changed since.');
         $this->see('tax, 20 % of both');
         $this->assertAccessible('quote');
@@ -54,7 +54,7 @@ final class WorkTest extends BrowserTestCase
         $this->see('is on the way');
         $this->see('Meanwhile: ');
         $this->working('[data-step="dry-cove"] [data-figure="Minutes"]', ['u * t * f + r', 'not timed yet']);
-        $this->find('[data-step="isolate-lecture"] input[type=checkbox]')->click();
+        $this->click(fn () => $this->find('[data-step="isolate-lecture"] input[type=checkbox]'));
         $this->see('1of 19');
         $this->see('took');
         $this->assertAccessible('build');
@@ -71,9 +71,9 @@ final class WorkTest extends BrowserTestCase
         $this->choose('[data-making="cove"] [data-field="length"]', 'never');
         $this->see('is to be in one piece');
         $this->assertAccessible('parts with a run’s making');
-        $this->button('Allow joints in Cove')->click();
+        $this->click(fn () => $this->button('Allow joints in Cove'));
         $this->dontSee('is to be in one piece');
-        $this->button('Offcuts in the van')->click();
+        $this->click(fn () => $this->button('Offcuts in the van'));
         $this->find('[role=dialog] input')->sendKeys(['4,5', Key::ENTER]);
         $this->see('4.50');
         $this->assertAccessible('offcuts');
@@ -94,8 +94,8 @@ final class WorkTest extends BrowserTestCase
         $this->see('options side by side', 15);
         $this->see('Take A over', 15);
         foreach (['Port', 'Star'] as $run) {
-            $this->button($run)->click();
-            $this->button('Take A over')->click();
+            $this->click(fn () => $this->button($run));
+            $this->click(fn () => $this->button('Take A over'));
             $this->dontSee("{$run} lacks a strip");
         }
         $this->open('/jobs/2/parts');
@@ -139,9 +139,9 @@ final class WorkTest extends BrowserTestCase
         $this->dontSee('comes before it');
         $this->blur();
         $this->press('v');
-        $this->button('One more visit')->click();
+        $this->click(fn () => $this->button('One more visit'));
         $this->assertAccessible('visits');
-        $this->button('Keep the visits')->click();
+        $this->click(fn () => $this->button('Keep the visits'));
         $this->see('visit 2');
     }
 
@@ -155,16 +155,18 @@ final class WorkTest extends BrowserTestCase
         $step = $this->js('return document.activeElement.closest("[data-step]").dataset.step');
         self::assertIsString($step);
         $this->press(' ');
-        $this->eventually(fn (): bool => $this->js("return document.querySelector('#done') !== null && document.querySelector('[data-step={$step}] input').checked") === true, 'the step is not done');
+        $this->eventually(fn (): bool => $this->js("return document.querySelector('[aria-labelledby=done] [data-step={$step}] input')?.checked") === true, 'the step is not done');
         // Another time is written, and kept.
-        $this->find("[data-step={$step}] input.field")->sendKeys([Key::CONTROL, 'a', Key::NULL, '33', Key::TAB]);
+        $this->find("[aria-labelledby=done] [data-step={$step}] input.field")->sendKeys([Key::CONTROL, 'a', Key::NULL, '33', Key::TAB]);
+        usleep(300_000);
+        $this->dontSee('waits for a signal');
         $this->browser()->driver->navigate()->refresh();
         $this->find('[data-bar]');
         $this->eventually(fn (): bool => $this->js("return document.querySelector('[data-step={$step}] input.field')?.value") === '33', 'the minutes are not kept');
         $this->blur();
         $this->press('v');
-        $this->find('[role=dialog] select option:nth-child(2)')->click();
-        $this->button('Keep the visits')->click();
+        $this->click(fn () => $this->find('[role=dialog] select option:nth-child(2)'));
+        $this->click(fn () => $this->button('Keep the visits'));
         $this->see('two people');
         $this->open('/jobs/1/parts');
         $this->find('[data-part]');
@@ -178,7 +180,7 @@ final class WorkTest extends BrowserTestCase
         $this->browser()->size(390, 844);
         $this->open('/jobs/1/build');
         $line = '[data-step="tidy-lecture"]';
-        $this->find("{$line} button[aria-expanded]")->click();
+        $this->click(fn () => $this->find("{$line} button[aria-expanded]"));
         $day = (string) $this->find("{$line} input[type=date]")->getAttribute('value');
         $after = date('Y-m-d', (int) strtotime("{$day} +1 day"));
         $this->js("const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.time.value = '09:00'; f.requestSubmit()");
@@ -187,10 +189,10 @@ final class WorkTest extends BrowserTestCase
             $after = date('Y-m-d', (int) strtotime('next monday', (int) strtotime($day)));
             $this->js("const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.requestSubmit()");
         }
-        $this->button('Keep it there')->click();
+        $this->click(fn () => $this->button('Keep it there'));
         $this->see('moved here');
         self::assertSame(390, $this->js('return document.documentElement.scrollWidth'), 'nothing is wider than the phone');
-        $this->button('Let the plan place it again')->click();
+        $this->click(fn () => $this->button('Let the plan place it again'));
         $this->dontSee('moved here');
         // A wait in a circle is refused at its place, another is kept and taken away again.
         $dry = '[data-step="second-cove"]';
@@ -198,7 +200,7 @@ final class WorkTest extends BrowserTestCase
         $this->choose("{$dry} select", 'diffuser-cove');
         $this->see('in a circle');
         $this->choose("{$dry} select", 'isolate-place4');
-        $this->button('Do not wait for it')->click();
+        $this->click(fn () => $this->button('Do not wait for it'));
         $this->eventually(fn (): bool => ! str_contains($this->text(), 'Do not wait for it'), 'the wait is still there');
         $this->browser()->size(1280, 800);
     }
@@ -217,10 +219,10 @@ final class WorkTest extends BrowserTestCase
         self::assertSame(390, $this->js('return document.documentElement.scrollWidth'), 'nothing is wider than the phone');
         $this->signal(false);
         foreach ($steps as $step) {
-            $this->find("[data-step=\"{$step}\"] input[type=checkbox]")->click();
+            $this->click(fn () => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
         }
         $this->see('No signal: 3 ticks wait on this device');
-        $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]")->click();
+        $this->click(fn () => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
         $this->see('No signal: 4 ticks wait on this device');
         $this->signal(true);
         $this->dontSee('No signal', 15);
@@ -228,7 +230,7 @@ final class WorkTest extends BrowserTestCase
         $this->dontSee('waits for a signal');
         // Once more, with the page closed before the signal is back.
         $this->signal(false);
-        $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]")->click();
+        $this->click(fn () => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
         $this->see('No signal: one tick waits on this device');
         $this->signal(true, false);
         $this->open('/jobs/2/build');
@@ -252,16 +254,16 @@ final class WorkTest extends BrowserTestCase
     /** @param  list<string>  $words  that the working of a number shows */
     private function working(string $figure, array $words): void
     {
-        $this->find($figure)->click();
+        $this->click(fn () => $this->find($figure));
         foreach ($words as $word) {
             $this->see($word);
         }
-        $this->find($figure)->click();
+        $this->click(fn () => $this->find($figure));
     }
 
     private function choose(string $select, string $value): void
     {
-        $this->find("{$select} option[value=\"{$value}\"]")->click();
+        $this->click(fn () => $this->find("{$select} option[value=\"{$value}\"]"));
     }
 
     private function date(string $field, string $day): void

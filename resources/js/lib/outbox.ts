@@ -11,7 +11,7 @@ interface Box extends DBSchema {
 }
 
 const RETRY = 5000;
-const box = () => openDB<Box>('ember-dusk', 1, { upgrade: (db) => db.createObjectStore('presses', { keyPath: 'uuid' }).createIndex('job', 'job') });
+const open = () => openDB<Box>('ember-dusk', 1, { upgrade: (db) => db.createObjectStore('presses', { keyPath: 'uuid' }).createIndex('job', 'job') });
 
 /**
  * What was pressed goes into the phone's own store first, then to the server in the order of the presses; it leaves the
@@ -21,12 +21,15 @@ export function useOutbox<Answer>(job: number, url: string, take: (answer: Answe
     const presses = shallowRef<Press[]>([]);
     const reached = ref(true);
     const trouble = ref('');
+    /** Opened with the page, so that a press is written as soon as it is made. */
+    const store = open();
+    let unwritten = 0;
     let sending = false;
     let timer: ReturnType<typeof setTimeout> | undefined;
     let left = false;
 
     async function load(): Promise<void> {
-        const all = await (await box()).getAllFromIndex('presses', 'job', job);
+        const all = await (await store).getAllFromIndex('presses', 'job', job);
         presses.value = all.sort((a, b) => a.at.localeCompare(b.at));
     }
 
@@ -34,7 +37,12 @@ export function useOutbox<Answer>(job: number, url: string, take: (answer: Answe
         const one: Press = { uuid: uuid(), job, step, done, minutes, at: new Date().toISOString() };
         // Shown at once; the store is written before anything is sent.
         presses.value = [...presses.value, one];
-        await (await box()).put('presses', one);
+        unwritten++;
+        try {
+            await (await store).put('presses', one);
+        } finally {
+            unwritten--;
+        }
         await send();
     }
 
@@ -55,7 +63,7 @@ export function useOutbox<Answer>(job: number, url: string, take: (answer: Answe
                     const answer = await ask<Answer>('POST', url, { uuid: next.uuid, step: next.step, done: next.done, minutes: next.minutes, at: next.at });
                     reached.value = true;
                     trouble.value = '';
-                    await (await box()).delete('presses', next.uuid);
+                    await (await store).delete('presses', next.uuid);
                     presses.value = presses.value.filter((p) => p.uuid !== next.uuid);
                     take(answer);
                 } catch (error) {
@@ -64,7 +72,7 @@ export function useOutbox<Answer>(job: number, url: string, take: (answer: Answe
                     }
                     if (error.status === 422) {
                         const refused = { ...next, refused: error.message };
-                        await (await box()).put('presses', refused);
+                        await (await store).put('presses', refused);
                         presses.value = presses.value.map((p) => (p.uuid === next.uuid ? refused : p));
                         continue;
                     }
@@ -81,14 +89,17 @@ export function useOutbox<Answer>(job: number, url: string, take: (answer: Answe
 
     /** Lets go of what the server will not take. */
     async function drop(one: Press): Promise<void> {
-        await (await box()).delete('presses', one.uuid);
+        await (await store).delete('presses', one.uuid);
         presses.value = presses.value.filter((p) => p.uuid !== one.uuid);
     }
 
     const online = () => void send();
     // A phone that slept may have missed that there is a signal again.
     const awake = () => document.visibilityState === 'visible' && void send();
+    /** A page is not left in the moment in which a press is being written. */
+    const stay = (event: BeforeUnloadEvent) => unwritten > 0 && event.preventDefault();
     onMounted(() => {
+        window.addEventListener('beforeunload', stay);
         window.addEventListener('online', online);
         document.addEventListener('visibilitychange', awake);
         void send();
@@ -96,6 +107,7 @@ export function useOutbox<Answer>(job: number, url: string, take: (answer: Answe
     onBeforeUnmount(() => {
         left = true;
         clearTimeout(timer);
+        window.removeEventListener('beforeunload', stay);
         window.removeEventListener('online', online);
         document.removeEventListener('visibilitychange', awake);
     });
