@@ -8,10 +8,9 @@ namespace EmberDusk\Build;
 final readonly class Waits
 {
     /**
-     * @param  array<string, string>  $arrivals  day on which a part comes, by shelf id
      * @return list<array{step: string, part: string, from: string, until: string, meanwhile: list<string>}> the step that cures, or the first that waits for a part; times of the clock; ids of the steps that are done in between
      */
-    public static function of(Course $course, array $arrivals): array
+    public static function of(Course $course): array
     {
         $waits = [];
         $schedule = $course->schedule;
@@ -21,7 +20,7 @@ final readonly class Waits
                 $waits[] = ['step' => $id, 'part' => '', 'from' => $course->days->clock($from), 'until' => $course->days->clock($schedule->ends[$id]), 'meanwhile' => self::between($course, $from, $schedule->ends[$id], [$id])];
             }
         }
-        foreach (array_intersect_key($course->here, $arrivals) as $part => $until) {
+        foreach ($course->here as $part => $until) {
             $waiting = array_keys(array_filter($course->left, static fn (Step $s): bool => in_array($part, $s->needs, true)));
             usort($waiting, static fn (string $a, string $b): int => $schedule->begins[$a] <=> $schedule->begins[$b]);
             if ($until > 0 && $waiting !== []) {

@@ -127,16 +127,16 @@ final class CourseTest extends TestCase
         $steps = [self::step('a', 60, [], 1, 0, ['strip']), self::step('b', 60), self::step('c', 60, ['a'])];
         $course = self::course($steps, [], [], ['strip' => '2026-12-03', 'nothing' => '2027-01-01']);
         self::assertSame(['b' => ['2026-11-30', 0], 'a' => ['2026-12-03', 0], 'c' => ['2026-12-03', 60]], self::begins($course));
-        self::assertSame([['step' => 'a', 'part' => 'strip', 'from' => '2026-11-30 08:00', 'until' => '2026-12-03 08:00', 'meanwhile' => ['b']]], Waits::of($course, ['strip' => '2026-12-03']));
+        self::assertSame([['step' => 'a', 'part' => 'strip', 'from' => '2026-11-30 08:00', 'until' => '2026-12-03 08:00', 'meanwhile' => ['b']]], Waits::of($course));
     }
 
     public function test_what_can_be_done_while_it_cures(): void
     {
         $steps = [self::step('seal', 60, [], 1, 1440), self::step('cover', 30, ['seal']), self::step('other', 45)];
         $course = self::course($steps);
-        self::assertSame([['step' => 'seal', 'part' => '', 'from' => '2026-11-30 09:00', 'until' => '2026-12-01 09:00', 'meanwhile' => ['other']]], Waits::of($course, []));
+        self::assertSame([['step' => 'seal', 'part' => '', 'from' => '2026-11-30 09:00', 'until' => '2026-12-01 09:00', 'meanwhile' => ['other']]], Waits::of($course));
         self::assertSame(['2026-12-01', 60], self::begins($course)['cover']);
-        self::assertSame([], Waits::of(self::course(array_slice($steps, 0, 2)), [])[0]['meanwhile']);
+        self::assertSame([], Waits::of(self::course(array_slice($steps, 0, 2)))[0]['meanwhile']);
     }
 
     public function test_what_is_done_is_not_planned_and_still_cures(): void

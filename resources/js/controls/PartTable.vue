@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/vue3';
 import { computed } from 'vue';
 import { useDesk } from '@/lib/desk';
 import type { PartRow, PartsPicture } from '@/types/generated/responses';
+import DateField from './DateField.vue';
 import FigureText from './FigureText.vue';
 
 /** Everything to buy and bring by group: why, how many, what it costs, how far it is, which step waits for it. */
@@ -55,9 +56,9 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
                     <select class="pick" :value="part.state" :aria-label="`How far ${part.name} is`" @change="emit('mark', part, ($event.target as HTMLSelectElement).value, part.arrives)">
                         <option v-for="state in parts.states" :key="state.id" :value="state.id">{{ state.name }}</option>
                     </select>
-                    <label v-if="part.state === 'ordered'" class="ml-2 text-[13px]" :class="part.late ? 'text-stop' : 'text-ink2'">{{ part.late ? 'late since' : 'comes' }}
-                        <input type="date" class="fig border-b border-ink3 bg-transparent" :value="part.arrives" @change="emit('mark', part, 'ordered', ($event.target as HTMLInputElement).value)" />
-                    </label>
+                    <span v-if="part.state === 'ordered'" class="ml-2 text-[13px]" :class="part.late ? 'text-stop' : 'text-ink2'">{{ part.late ? 'late since' : 'comes' }}
+                        <DateField :value="part.arrives" :label="`${part.name} comes on`" @day="emit('mark', part, 'ordered', $event)" />
+                    </span>
                     <p v-if="part.by" class="text-[13px]" :class="part.tooLate ? 'text-stop' : 'text-ink2'">{{ part.tooLate ? `${part.lead} days on the way: delays the work, order today` : `${part.lead} days on the way: order by ${said(part.by)}` }}</p>
                     <p v-if="part.steps.length && part.missing" class="text-[13px] text-ink2">
                         blocks <Link class="act" :href="`/jobs/${job}/build?step=${part.steps[0]!.id}`">{{ part.steps[0]!.title }}</Link>, {{ said(part.steps[0]!.day) }}<template v-if="part.steps.length > 1"> and {{ part.steps.length - 1 }} more</template>

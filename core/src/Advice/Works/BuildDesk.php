@@ -39,7 +39,7 @@ final readonly class BuildDesk
             'days' => array_map(static fn (string $day): array => self::day($course->days, $day), $course->schedule->worked()),
             'slots' => array_map(static fn (Slot $s): array => SlotRow::of($work, $s), $course->schedule->slots),
             'steps' => array_values(array_map(static fn (Step $s): array => StepRow::of($work, $s), $course->steps)),
-            'waits' => array_map(static fn (array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($work, $w['part'])] + $w, Waits::of($course, $sheet->arrivals)),
+            'waits' => array_map(static fn (array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($work, $w['part'])] + $w, Waits::of($course)),
             'visits' => array_map(static fn (Visit $v): array => $v->write(), $sheet->arrangement()->visits),
             'weekends' => $arrangement->weekends,
             'pins' => array_map(static fn (Pin $p): array => $p->write(), array_values($arrangement->pins)),
