@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\TellTime;
 use App\Plans\Conflict;
 use EmberDusk\Workings\Trouble;
 use Illuminate\Foundation\Application;
@@ -15,6 +16,7 @@ use Illuminate\Http\Request;
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->prepend(TellTime::class);
         $middleware->web(append: [HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([static fn (Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview')]);

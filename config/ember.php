@@ -4,4 +4,9 @@ return [
     // In demo mode the sign-in page lets the demo user in with one press.
     'demo' => (bool) env('EMBER_DEMO', false),
     'demo_email' => 'demo@ember-dusk.example',
+    // Where the crew works: its days and hours are those on the paper and in the plan of work.
+    'timezone' => env('EMBER_TIMEZONE', 'UTC'),
+    // Honoured in tests only: the moment at which the application believes it began, and when that was.
+    'now' => env('EMBER_NOW'),
+    'now_since' => env('EMBER_NOW_SINCE'),
 ];

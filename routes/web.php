@@ -28,6 +28,7 @@ Route::middleware('guest')->group(static function (): void {
 Route::middleware('auth')->group(static function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out');
     Route::get('/', [JobController::class, 'index'])->name('home');
+    Route::get('time', [SessionController::class, 'time'])->name('time');
     Route::post('jobs', [JobController::class, 'store'])->name('jobs.store');
     Route::post('jobs/import', [JobController::class, 'import'])->name('jobs.import');
 

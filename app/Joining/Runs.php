@@ -10,12 +10,12 @@ use App\Models\JoinRun;
 use App\Models\User;
 use App\Plans\Immediate;
 use App\Plans\Revisions;
+use App\Time\Clock;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Picture;
 use EmberDusk\Workings\Trouble;
-use Illuminate\Support\Carbon;
 
 /** Join runs against the stand-ins: the wall clock and the log's rows around the core's live run. */
 final readonly class Runs
@@ -97,12 +97,12 @@ final readonly class Runs
     {
         $number = (int) $run->events()->max('number');
         foreach ($events as $e) {
-            $run->events()->create(['number' => ++$number, 'at' => $e->at, 'kind' => $e->kind, 'device' => $e->device, 'text' => mb_substr($e->text, 0, 300), 'created_at' => now()]);
+            $run->events()->create(['number' => ++$number, 'at' => $e->at, 'kind' => $e->kind, 'device' => $e->device, 'text' => mb_substr($e->text, 0, 300), 'created_at' => Clock::now()]);
         }
     }
 
     private static function wall(): float
     {
-        return (float) Carbon::now()->format('U.u');
+        return (float) Clock::now()->format('U.u');
     }
 }

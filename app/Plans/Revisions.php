@@ -8,6 +8,7 @@ use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\User;
+use App\Time\Clock;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Difference;
@@ -118,7 +119,7 @@ final readonly class Revisions
 
     private static function told(Revision $r): string
     {
-        return $r->words.' ('.($r->user->name ?? 'somebody').', '.$r->created_at->format('H:i').')';
+        return $r->words.' ('.($r->user->name ?? 'somebody').', '.Clock::local($r->created_at)->format('H:i').')';
     }
 
     private static function numbered(Job $job, int $number): Revision
@@ -137,7 +138,7 @@ final readonly class Revisions
         $revision = $job->revisions()->create([
             'user_id' => $user?->id, 'number' => ($parent->number ?? 0) + 1, 'parent' => $parent?->number, 'change' => $payload,
             'kind' => $kind, 'restores' => $restores, 'words' => mb_substr($words, 0, 250), 'touched' => $touched,
-            'document' => $document, 'created_at' => now(),
+            'document' => $document, 'created_at' => Clock::now(),
         ]);
         $job->fill(['name' => $plan->name, 'client' => $plan->client])->touch();
 

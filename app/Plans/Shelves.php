@@ -6,6 +6,7 @@ namespace App\Plans;
 
 use App\Models\Crew;
 use App\Models\KitEntry;
+use App\Time\Clock;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\Changes\ShelfSource;
@@ -52,7 +53,7 @@ final class Shelves implements ShelfSource
             foreach (array_chunk($entries, 200, true) as $chunk) {
                 $crew->kitEntries()->upsert(array_map(static fn (array $e): array => ['crew_id' => $crew->id, 'entry_id' => $e['id'],
                     'document' => json_encode($e, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
-                    'created_at' => now(), 'updated_at' => now()] + KitEntry::columns($e), array_values($chunk)),
+                    'created_at' => Clock::now(), 'updated_at' => Clock::now()] + KitEntry::columns($e), array_values($chunk)),
                     ['crew_id', 'entry_id'], ['document', 'kind', 'name', 'search', 'facts', 'updated_at']);
             }
         });

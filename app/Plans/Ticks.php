@@ -6,10 +6,10 @@ namespace App\Plans;
 
 use App\Models\Job;
 use App\Models\Tick;
+use App\Time\Clock;
 use EmberDusk\Build\Pace;
 use EmberDusk\Build\Tick as Done;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Support\Carbon;
 
 /** What the ticks say: which steps of a job are done, and how fast the crew is. */
 final readonly class Ticks
@@ -19,7 +19,7 @@ final readonly class Ticks
     {
         $done = [];
         foreach (self::standing(Tick::query()->where('job_id', $job->id)) as $tick) {
-            $done[$tick->step] = new Done($tick->step, $tick->minutes, Carbon::parse($tick->at)->setTimezone((string) config('app.timezone'))->format('Y-m-d H:i'));
+            $done[$tick->step] = new Done($tick->step, $tick->minutes, Clock::local($tick->at)->format('Y-m-d H:i'));
         }
 
         return $done;

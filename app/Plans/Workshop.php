@@ -9,6 +9,7 @@ use App\Models\JoinEvent;
 use App\Models\PartMark;
 use App\Models\Revision;
 use App\Models\User;
+use App\Time\Clock;
 use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Work;
 use EmberDusk\Build\Arrangement;
@@ -28,8 +29,8 @@ final readonly class Workshop
         $results = $this->solutions->of($plan);
 
         return new Work($plan, $results, $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan, $results, $scene), isset($plan->scenes[$scene ?? '']) ? $scene : null, $open,
-            $job->partMarks()->get()->mapWithKeys(static fn (PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])->all(), now()->format('Y-m-d'),
-            $job->arrangement()->first()?->read() ?? new Arrangement, Ticks::of($job), Ticks::pace($job), Offcuts::of($job), now()->format('H:i'));
+            $job->partMarks()->get()->mapWithKeys(static fn (PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])->all(), Clock::day(),
+            $job->arrangement()->first()?->read() ?? new Arrangement, Ticks::of($job), Ticks::pace($job), Offcuts::of($job), Clock::hour());
     }
 
     /**

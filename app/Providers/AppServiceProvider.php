@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Time\Clock;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -14,6 +15,10 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function boot(): void
     {
+        if ($this->app->environment('testing') && is_string($now = config('ember.now')) && $now !== '') {
+            $since = config('ember.now_since');
+            Clock::shift($now, is_numeric($since) ? (float) $since : microtime(true));
+        }
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(6)
             ->by(mb_strtolower($request->string('email')->toString()).'|'.$request->ip()));

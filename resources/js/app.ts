@@ -1,7 +1,10 @@
 import '../css/app.css';
 import { createInertiaApp } from '@inertiajs/vue3';
 import { createApp, h, type DefineComponent } from 'vue';
+import { heardTime } from './lib/clock';
+import { watchPages } from './lib/connection';
 import { applyFace } from './lib/face';
+import { startOutbox } from './lib/outbox';
 
 applyFace();
 
@@ -16,9 +19,18 @@ createInertiaApp({
         return (await page()).default;
     },
     setup({ el, App, props, plugin }) {
+        // The page was on its way for up to as long as it took to come.
+        const now = Number(props.initialPage.props.now);
+        const [way] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
+        // One that the browser brought back may be hours old.
+        if (now && way?.type !== 'back_forward') {
+            heardTime(now, Date.now() - performance.now(), Date.now());
+        }
         createApp({ render: () => h(App, props) })
             .use(plugin)
             .mount(el);
+        watchPages();
+        startOutbox();
     },
     progress: { delay: 300, color: '#cf4a1b' },
 });

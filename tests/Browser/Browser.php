@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use DateTimeImmutable;
+use DateTimeZone;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
@@ -14,6 +16,14 @@ use Symfony\Component\Process\Process;
 /** A ChromeDriver of its own on a free port, with one headless Chromium whose page has exactly the size asked for. */
 final class Browser
 {
+    private ?string $script = null;
+
+    /** A zone in which clocks change twice a year. */
+    public const ZONE = 'CET';
+
+    /** Takes the place of the page's Date: real time goes on, from where EMBER_NOW put it. */
+    private const SHIFTED = '(() => { const by = %d, Real = Date; globalThis.Date = class Date extends Real { constructor(...of) { if (of.length) { super(...of); } else { super(Real.now() + by); } } static now() { return Real.now() + by; } }; })()';
+
     private function __construct(public readonly RemoteWebDriver $driver, private readonly Process $chromeDriver, private readonly string $profile)
     {
     }
@@ -33,6 +43,7 @@ final class Browser
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $browser = new self(RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 60_000, 60_000), $chromeDriver, $profile);
         $browser->size($width, $height);
+        $browser->clock(0);
 
         return $browser;
     }
@@ -41,6 +52,33 @@ final class Browser
     {
         (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride',
             ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+    }
+
+    /** Sets the page's clock: as many seconds away from the server's as it is told. Holds for pages opened from now on. */
+    public function clock(int $seconds): void
+    {
+        $tools = new ChromeDevToolsDriver($this->driver);
+        $tools->execute('Emulation.setTimezoneOverride', ['timezoneId' => self::ZONE]);
+        if ($this->script !== null) {
+            $tools->execute('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $this->script]);
+        }
+        $tools->execute('Page.enable');
+        $said = $tools->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => sprintf(self::SHIFTED, 1000 * $seconds + (int) round(1000 * self::offset()))]);
+        $this->script = is_string($said['identifier'] ?? null) ? $said['identifier'] : null;
+    }
+
+    /** The day that it is for the application, and so many days later. */
+    public static function day(int $later = 0): string
+    {
+        return (new DateTimeImmutable('@'.(int) round(microtime(true) + self::offset())))->setTimezone(new DateTimeZone(self::ZONE))->modify("{$later} days")->format('Y-m-d');
+    }
+
+    /** Seconds by which EMBER_NOW is ahead of the machine's clock. */
+    private static function offset(): float
+    {
+        $now = (string) getenv('EMBER_NOW');
+
+        return $now === '' ? 0.0 : (float) (new DateTimeImmutable($now))->format('U.u') - (float) getenv('EMBER_NOW_SINCE');
     }
 
     public function stop(): void

@@ -67,6 +67,11 @@ abstract class BrowserTestCase extends TestCase
         return self::$browser ?? self::fail('No browser.');
     }
 
+    protected function server(): Server
+    {
+        return self::$server ?? self::fail('No server.');
+    }
+
     protected function open(string $path): void
     {
         $this->browser()->driver->get(self::$server?->url.$path);

@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use PDO;
 use RuntimeException;
 use Symfony\Component\Process\Process;
 
 /** The application on a free port with a database of its own, in demo mode with the demo jobs. */
 final class Server
 {
-    private function __construct(public readonly string $url, private readonly Process $process, private readonly Process $worker, private readonly string $directory)
+    /** Minutes: sessions are files, whose age the file system tells by its own clock, whatever EMBER_NOW says. */
+    private const LASTING = '10000000';
+
+    /** @param  array<string, string>  $env */
+    private function __construct(public readonly string $url, private readonly Process $process, private readonly Process $worker, private readonly string $directory, private readonly array $env)
     {
     }
 
@@ -27,7 +32,7 @@ final class Server
         $port = Browser::freePort();
         $env = ['APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(random_bytes(32)), 'APP_DEBUG' => 'false', 'APP_URL' => "http://127.0.0.1:{$port}",
             'DB_DATABASE' => $directory.'/ember.sqlite', 'EMBER_DEMO' => 'true', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file',
-            'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'database'];
+            'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'EMBER_TIMEZONE' => Browser::ZONE, 'SESSION_LIFETIME' => self::LASTING, 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'database'];
         $migrate = new Process(['php', 'artisan', 'migrate', '--seed', '--force'], $root, $env);
         if ($migrate->run() !== 0) {
             throw new RuntimeException($migrate->getOutput().$migrate->getErrorOutput());
@@ -41,7 +46,7 @@ final class Server
         $worker->start();
         Browser::await($port);
 
-        return new self("http://127.0.0.1:{$port}", $process, $worker, $directory);
+        return new self("http://127.0.0.1:{$port}", $process, $worker, $directory, $env);
     }
 
     public function stop(): void
@@ -51,6 +56,26 @@ final class Server
         $this->process->stop(2);
         $this->worker->stop(2, SIGKILL);
         (new Process(['rm', '-rf', $this->directory]))->run();
+    }
+
+    /** Runs a command of the application on the server's own data. */
+    public function artisan(string ...$arguments): void
+    {
+        (new Process(['php', 'artisan', ...$arguments], dirname(__DIR__, 2), $this->env))->mustRun();
+    }
+
+    /** @return list<string> the first column of what the server's database answers */
+    public function query(string $sql): array
+    {
+        $pdo = new PDO('sqlite:'.$this->directory.'/ember.sqlite', options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $asked = $pdo->prepare($sql);
+        $asked->execute();
+        $rows = [];
+        while (is_scalar($value = $asked->fetchColumn()) && $value !== false) {
+            $rows[] = (string) $value;
+        }
+
+        return $rows;
     }
 
     public function log(): string

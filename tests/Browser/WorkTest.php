@@ -22,7 +22,7 @@ final class WorkTest extends BrowserTestCase
         $this->see('no fewer lengths would do');
         $this->see('without a strip yet');
         $this->choose('[data-part="cable-3x15"] select', 'ordered');
-        $day = date('Y-m-d', (int) strtotime('+14 days'));
+        $day = Browser::day(14);
         // Typed digit by digit, as a hand does: nothing is sent or lost half way.
         $field = '[data-part="cable-3x15"] input[type=date]';
         $this->find($field)->sendKeys(str_split(date('mdY', (int) strtotime($day))));
@@ -186,13 +186,10 @@ final class WorkTest extends BrowserTestCase
         $line = '[data-step="tidy-lecture"]';
         $this->click(fn () => $this->find("{$line} button[aria-expanded]"));
         $day = (string) $this->find("{$line} input[type=date]")->getAttribute('value');
-        $after = date('Y-m-d', (int) strtotime("{$day} +1 day"));
+        for ($days = 1; (int) date('N', (int) strtotime("{$day} +{$days} days")) > 5; $days++);
+        $after = date('Y-m-d', (int) strtotime("{$day} +{$days} days"));
         $this->js("const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.time.value = '09:00'; f.requestSubmit()");
         $this->see('everything is done');
-        if (str_contains($this->text(), 'Nobody works on')) {
-            $after = date('Y-m-d', (int) strtotime('next monday', (int) strtotime($day)));
-            $this->js("const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.requestSubmit()");
-        }
         $this->click(fn () => $this->button('Keep it there'));
         $this->see('moved here');
         self::assertSame(390, $this->js('return document.documentElement.scrollWidth'), 'nothing is wider than the phone');

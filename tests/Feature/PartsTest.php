@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Time\Clock;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
@@ -15,7 +16,7 @@ final class PartsTest extends TestCase
     public function test_a_part_is_ordered_comes_and_is_packed(): void
     {
         $this->get("/jobs/{$this->job->id}/parts")->assertOk();
-        $day = now()->addDays(9)->format('Y-m-d');
+        $day = Clock::now()->addDays(9)->format('Y-m-d');
         $mark = fn (string $state, ?string $arrives = null): array => $this->answer($this->postJson("/jobs/{$this->job->id}/parts", ['part' => 'supply-24-240', 'state' => $state, 'arrives' => $arrives]));
         $row = static fn (array $answer): array => array_values(array_filter($answer['desk']['parts']['parts'], static fn (array $p): bool => $p['key'] === 'supply-24-240'))[0];
         self::assertSame(['ordered', $day, false], array_values(array_intersect_key($row($mark('ordered', $day)), ['state' => 1, 'arrives' => 1, 'late' => 1])));
@@ -23,7 +24,7 @@ final class PartsTest extends TestCase
         self::assertSame('packed', $row($mark('packed'))['state']);
         self::assertSame(1, $this->job->partMarks()->count());
         $this->travel(1)->years();
-        $mark('ordered', now()->addDay()->format('Y-m-d'));
+        $mark('ordered', Clock::now()->addDays(2)->format('Y-m-d'));
         $this->travel(3)->days();
         $answer = $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=parts"));
         self::assertTrue($row($answer)['late']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Time\Clock;
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Build\Arrangement;
@@ -24,8 +25,8 @@ final class BuildCommand extends Command
     {
         return $this->answering(function (): int {
             $arrangement = Arrangement::read(new Fields(['visits' => array_map(self::visit(...), array_values((array) $this->option('visit'))), 'weekends' => (bool) $this->option('weekends'), 'pins' => [], 'waits' => []]));
-            $work = new Work($this->plan(), [], $this->demoShelf(), [], today: min([now()->format('Y-m-d'), ...array_map(static fn ($v): string => $v->from, $arrangement->visits)]), arrangement: $arrangement);
-            $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : BuildDesk::calendar($work, now()->utc()->format('Ymd\THis\Z')));
+            $work = new Work($this->plan(), [], $this->demoShelf(), [], today: min([Clock::day(), ...array_map(static fn ($v): string => $v->from, $arrangement->visits)]), arrangement: $arrangement);
+            $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : BuildDesk::calendar($work, Clock::now()->format('Ymd\THis\Z')));
 
             return 0;
         });

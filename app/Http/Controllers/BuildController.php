@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Plans\Immediate;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
+use App\Time\Clock;
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\MoveCost;
@@ -34,11 +35,13 @@ final readonly class BuildController
 
     public function tick(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
+        // The page still shows who pressed; meanwhile somebody else signed in beside it.
+        abort_if($request->filled('by') && $request->integer('by') !== $user->id, 403, 'Somebody else has signed in on this device. It is sent when whoever pressed it signs in again.');
         $id = $request->string('step')->toString();
         $step = array_values(array_filter(Worksheet::of($this->work($job))->steps, static fn (Step $s): bool => $s->id === $id))[0]
             ?? throw Trouble::at('/step', 'The job has no such step any more: the plan was changed. What you ticked cannot be kept.');
         // A clock that runs ahead must not win over every press to come.
-        $at = min($request->string('at')->toString(), now()->utc()->format('Y-m-d\TH:i:s.v\Z'));
+        $at = min($request->string('at')->toString(), Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
         Immediate::run(static fn () => $job->ticks()->firstOrCreate(['uuid' => $request->string('uuid')->toString()],
             ['step' => $id, 'kind' => $step->kind, 'done' => $request->boolean('done'), 'table_minutes' => $step->table, 'minutes' => $request->integer('minutes'), 'at' => $at, 'user_id' => $user->id]));
 
@@ -83,7 +86,7 @@ final readonly class BuildController
 
     public function calendar(Job $job): Response
     {
-        return new Response(BuildDesk::calendar($this->work($job), now()->utc()->format('Ymd\THis\Z')), 200,
+        return new Response(BuildDesk::calendar($this->work($job), Clock::now()->format('Ymd\THis\Z')), 200,
             ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'.ics"']);
     }
 

@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
+use App\Time\Clock;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Joining\Words;
@@ -61,6 +62,6 @@ final readonly class HandoverController
         $work = $this->workshop->work($job, $plan);
         $open = array_map(static fn (Finding $f): string => $f->title, Slate::of($work));
 
-        return ['printed' => now()->format('Y-m-d'), 'joined' => $run?->created_at?->format('Y-m-d H:i')] + Sheet::of($plan, $work->results, $log, $open, $revision->number);
+        return ['printed' => Clock::day(), 'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i')] + Sheet::of($plan, $work->results, $log, $open, $revision->number);
     }
 }

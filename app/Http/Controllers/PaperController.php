@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
+use App\Time\Clock;
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\Papers;
 use Illuminate\Contracts\View\View;
@@ -33,7 +34,7 @@ final readonly class PaperController
 
     public function van(Job $job): View
     {
-        return view('van', ['job' => $job->name, 'printed' => now()->format('Y-m-d'), 'van' => Papers::van($this->work($job))]);
+        return view('van', ['job' => $job->name, 'printed' => Clock::day(), 'van' => Papers::van($this->work($job))]);
     }
 
     public function vanPdf(Job $job): Response

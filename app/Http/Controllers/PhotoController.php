@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Photos\Shrink;
 use App\Plans\Immediate;
 use App\Plans\Revisions;
+use App\Time\Clock;
 use EmberDusk\Workings\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -37,7 +38,7 @@ final class PhotoController
                 throw new Trouble('This job has '.self::MOST.' photos already. Remove some first.', '/photo');
             }
             $job->photos()->create(['user_id' => $user->id, 'place' => $place->id, 'caption' => trim($request->string('caption')->toString()),
-                'width' => $small->width, 'height' => $small->height, 'image' => $small->jpeg, 'created_at' => now()]);
+                'width' => $small->width, 'height' => $small->height, 'image' => $small->jpeg, 'created_at' => Clock::now()]);
         });
 
         return $this->index($job, $place->id);

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
+use App\Time\Clock;
 use EmberDusk\Advice\Works\Quote;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -29,7 +30,7 @@ final readonly class QuoteController
         $revision = Revisions::newest($job);
         $plan = $revision->plan();
 
-        return view('quote', ['quote' => $this->quote($job), 'job' => $plan->name, 'client' => $plan->client, 'revision' => $revision->number, 'terms' => $plan->terms, 'printed' => now()->format('Y-m-d')]);
+        return view('quote', ['quote' => $this->quote($job), 'job' => $plan->name, 'client' => $plan->client, 'revision' => $revision->number, 'terms' => $plan->terms, 'printed' => Clock::day()]);
     }
 
     public function pdf(Job $job): Response
@@ -53,7 +54,7 @@ final readonly class QuoteController
         $given = $job->quotes()->latest('id')->first();
 
         return new JsonResponse(['total' => $quote->figure($work)->toArray(), 'unpriced' => $quote->unpriced,
-            'given' => $given === null ? null : ['revision' => $given->revision, 'at' => $given->created_at->format('Y-m-d'), 'total' => Quote::money($given->total), 'changes' => $quote->since($given->lines)]]);
+            'given' => $given === null ? null : ['revision' => $given->revision, 'at' => Clock::local($given->created_at)->format('Y-m-d'), 'total' => Quote::money($given->total), 'changes' => $quote->since($given->lines)]]);
     }
 
     private function quote(Job $job): Quote

@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\SignInRequest;
 use App\Models\User;
+use App\Time\Clock;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -43,6 +45,12 @@ final class SessionController
         $request->session()->regenerateToken();
 
         return redirect()->route('sign-in');
+    }
+
+    /** For a page that measures how far its clock is from this one. */
+    public function time(): JsonResponse
+    {
+        return new JsonResponse(['now' => Clock::milliseconds()]);
     }
 
     private function welcome(Request $request): RedirectResponse

@@ -10,6 +10,7 @@ use App\Models\Trace;
 use App\Models\User;
 use App\Plans\Immediate;
 use App\Plans\Revisions;
+use App\Time\Clock;
 use EmberDusk\Advice\TraceDesk;
 use EmberDusk\Measure\Trace\Findings;
 use EmberDusk\Measure\Trace\Probe;
@@ -68,7 +69,7 @@ final readonly class TraceController
             'found' => array_map(static fn (string $leg, string $text): array => ['leg' => $leg, 'found' => $text], array_keys($found->found), $found->found)];
         Immediate::run(static function () use ($job, $user, $trace, $change): void {
             Revisions::change($job, $user, Revisions::newest($job)->number, $change);
-            $trace->update(['recorded_at' => now()]);
+            $trace->update(['recorded_at' => Clock::now()]);
         });
 
         return self::answer($trace);

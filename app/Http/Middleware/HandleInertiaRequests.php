@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Time\Clock;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -16,6 +17,6 @@ final class HandleInertiaRequests extends Middleware
     {
         $user = $request->user();
 
-        return [...parent::share($request), 'user' => $user === null ? null : ['name' => $user->name, 'crew' => $user->crew->name]];
+        return [...parent::share($request), 'now' => Clock::milliseconds(), 'user' => $user === null ? null : ['id' => $user->id, 'name' => $user->name, 'crew' => $user->crew->name]];
     }
 }

@@ -18,7 +18,7 @@ final class BuildRequest extends FormRequest
         $step = ['bail', 'required', 'string', 'max:60', 'regex:/^[a-z][a-z0-9-]*$/'];
 
         return match (true) {
-            $this->routeIs('build.tick') => ['uuid' => ['required', 'uuid'], 'step' => $step, 'done' => ['required', 'boolean'], 'minutes' => ['required', 'integer', 'min:1', 'max:6000'], 'at' => ['bail', 'required', 'string', 'date_format:Y-m-d\TH:i:s.v\Z']],
+            $this->routeIs('build.tick') => ['uuid' => ['required', 'uuid'], 'by' => ['nullable', 'integer', 'min:1'], 'step' => $step, 'done' => ['required', 'boolean'], 'minutes' => ['required', 'integer', 'min:1', 'max:6000'], 'at' => ['bail', 'required', 'string', 'date_format:Y-m-d\TH:i:s.v\Z']],
             $this->routeIs('build.visits') => [
                 'visits' => ['required', 'array', 'min:1', 'max:'.Arrangement::MOST_VISITS], 'visits.*' => ['array'], 'visits.*.from' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:-2 years', 'before:+3 years'],
                 'visits.*.days' => ['required', 'integer', 'min:0', 'max:'.Visit::MOST_DAYS], 'visits.*.people' => ['required', 'integer', 'min:1', 'max:2'], 'weekends' => ['required', 'boolean'],

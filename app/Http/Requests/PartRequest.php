@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Time\Clock;
 use EmberDusk\Parts\Mark;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -16,7 +17,7 @@ final class PartRequest extends FormRequest
         return [
             'part' => ['bail', 'required', 'string', 'max:40', 'regex:/^[a-z][a-z0-9-]*$/'],
             'state' => ['present', 'nullable', 'string', Rule::in(array_keys(Mark::STATES))],
-            'arrives' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:today', 'before:+2 years'],
+            'arrives' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:'.Clock::day(), 'before:+2 years'],
         ];
     }
 

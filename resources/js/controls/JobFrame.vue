@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { Head, Link, router, usePage } from '@inertiajs/vue3';
+import { Head, Link, router } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
 import { face, turnFace } from '@/lib/face';
 import { useKeys, type Shortcut } from '@/lib/keys';
 import { useDesk, type Payload } from '@/lib/desk';
+import { person } from '@/lib/person';
+import ConnectionNote from './ConnectionNote.vue';
 import EmberMark from './EmberMark.vue';
 import DialogBox from './DialogBox.vue';
 import FindBox, { type Doable } from './FindBox.vue';
@@ -18,7 +20,7 @@ const props = withDefaults(defineProps<{ shortcuts?: Shortcut[]; things?: Doable
 const emit = defineEmits<{ go: [place: string] }>();
 const { desk, answer, status, message, change, undo, redo } = useDesk();
 const shown = ref<'' | 'find' | 'keys' | 'history'>('');
-const user = computed(() => usePage().props.user as { name: string; crew: string } | null);
+const user = computed(person);
 const time = computed(() => new Date(answer.value.keptAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }));
 const kept = computed(() => ({ kept: `Kept ${time.value} · revision ${answer.value.revision}`, keeping: 'Keeping …', waiting: 'Not kept yet' })[status.value]);
 
@@ -69,6 +71,7 @@ watch(status, (now) => (said.value = now === 'kept' ? 'Kept' : now === 'waiting'
             </div>
         </header>
         <StageStrip class="no-print" :stages="desk.stages" :job="answer.job" :here="desk.stage" />
+        <ConnectionNote :job="answer.job" />
         <p class="sr-only" role="status">{{ said }}</p>
         <p v-if="message" role="alert" class="message no-print">
             {{ message }} <button type="button" class="act ml-2" @click="message = ''">Understood</button>

@@ -15,7 +15,7 @@ watch(() => props.open, () => {
 });
 function add(): void {
     const last = visits.value.at(-1);
-    const next = new Date(`${last?.from ?? new Date().toISOString().slice(0, 10)}T12:00:00Z`);
+    const next = new Date(`${last?.from ?? props.build.next}T12:00:00Z`);
     next.setUTCDate(next.getUTCDate() + 7);
     // One that went on as long as it took ends where the next begins.
     visits.value = [...visits.value.map((v) => (v.days === 0 ? { ...v, days: 1 } : v)), { from: next.toISOString().slice(0, 10), days: 0, people: last?.people ?? 1 }];

@@ -1,3 +1,5 @@
+import { heardTime } from './clock';
+
 /** What the server said when it did not do as asked: the message is for people; status 0 means that it was not reached. */
 export class Refusal extends Error {
     constructor(
@@ -21,9 +23,16 @@ const SAID: Record<number, string> = {
     429: 'Too many tries. Wait a minute.',
 };
 
-/** Asks the server for JSON and says in plain words what went wrong. */
+export const NOT_REACHED = 'The server is not reached.';
+export const IN_BETWEEN = 'The server is not reached: something in between answered in its place. A network may want you to sign in first.';
+const CUT_OFF = 'The server’s answer did not arrive whole.';
+/** Every answer of ours carries the server’s time; what comes without is somebody else’s. */
+const OURS = 'X-Ember-Now';
+
+/** Asks the server for JSON and says in plain words what went wrong. An answer that is not the server’s own, or not whole, is none. */
 export async function ask<T>(method: 'GET' | 'POST' | 'DELETE', url: string, body?: object | FormData): Promise<T> {
     const form = body instanceof FormData;
+    const sent = Date.now();
     let response: Response;
     try {
         response = await fetch(url, {
@@ -36,11 +45,25 @@ export async function ask<T>(method: 'GET' | 'POST' | 'DELETE', url: string, bod
             },
         });
     } catch {
-        throw new Refusal('The server is not reached.', 0);
+        throw new Refusal(NOT_REACHED, 0);
     }
-    const said = (await response.json().catch(() => ({}))) as { message?: string; pointer?: string };
+    const time = Number(response.headers.get(OURS));
+    if (!time) {
+        throw new Refusal(IN_BETWEEN, 0);
+    }
+    heardTime(time, sent, Date.now());
+    let said: unknown;
+    try {
+        said = await response.json();
+    } catch {
+        said = null;
+    }
+    if (typeof said !== 'object' || said === null) {
+        throw response.ok ? new Refusal(CUT_OFF, 0) : new Refusal(SAID[response.status] ?? `The server answered ${response.status}.`, response.status);
+    }
     if (!response.ok) {
-        throw new Refusal(SAID[response.status] ?? said.message ?? `The server answered ${response.status}.`, response.status, said.pointer ?? '');
+        const { message, pointer } = said as { message?: string; pointer?: string };
+        throw new Refusal(SAID[response.status] ?? message ?? `The server answered ${response.status}.`, response.status, pointer ?? '');
     }
     return said as T;
 }

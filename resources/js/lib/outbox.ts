@@ -1,125 +1,154 @@
+import { router } from '@inertiajs/vue3';
 import { openDB, type DBSchema } from 'idb';
 import { v4 as uuid } from 'uuid';
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { serverNow } from './clock';
 import { ask, Refusal } from './http';
+import { person } from './person';
 
-/** A press on a step's tick, with the name by which the server knows it when it comes twice. */
-export type Press = { uuid: string; job: number; step: string; done: boolean; minutes: number; at: string; refused?: string };
+/**
+ * A press on a step's tick, with the name by which the server knows it when it comes twice, and who pressed. Presses of
+ * earlier versions of this page do not say who: whoever is signed in sends them.
+ */
+export type Press = { uuid: string; job: number; step: string; done: boolean; minutes: number; at: string; by?: number; who?: string; refused?: string };
 
 interface Box extends DBSchema {
     presses: { key: string; value: Press; indexes: { job: number } };
 }
 
 const RETRY = 5000;
+/** What the server will never take, however often it is sent: it is kept, and said. */
+const FINAL = [404, 422];
+
+const presses = shallowRef<Press[]>([]);
+const reached = ref(true);
+const trouble = ref('');
+/** Presses that are not in this device's store: yet, or because it keeps nothing. */
+const unwritten = new Map<string, Press>();
+const takers = new Map<number, (answer: never) => void>();
+let store: ReturnType<typeof open> | undefined;
+let sending = false;
+let again = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
 const open = () => openDB<Box>('ember-dusk', 1, { upgrade: (db) => db.createObjectStore('presses', { keyPath: 'uuid' }).createIndex('job', 'job') });
+const own = (press: Press) => press.by === undefined || press.by === person()?.id;
+const ready = (press: Press) => !press.refused && person() !== null && own(press);
+
+async function load(): Promise<void> {
+    const kept = await (await (store ??= open())).getAll('presses');
+    const known = new Set(kept.map((p) => p.uuid));
+    presses.value = [...kept, ...[...unwritten.values()].filter((p) => !known.has(p.uuid))].sort((a, b) => a.at.localeCompare(b.at));
+}
+
+async function write(press: Press): Promise<void> {
+    unwritten.set(press.uuid, press);
+    presses.value = presses.value.some((p) => p.uuid === press.uuid) ? presses.value.map((p) => (p.uuid === press.uuid ? press : p)) : [...presses.value, press];
+    try {
+        await (await (store ??= open())).put('presses', press);
+        unwritten.delete(press.uuid);
+    } catch {
+        // A device that keeps nothing: the press stays on the open page and is sent from there.
+    }
+}
+
+async function drop(press: Press): Promise<void> {
+    unwritten.delete(press.uuid);
+    await (await (store ??= open())).delete('presses', press.uuid).catch(() => undefined);
+    presses.value = presses.value.filter((p) => p.uuid !== press.uuid);
+}
+
+/** Sends one after the other what whoever is signed in has pressed, in the order of the presses, for all jobs. */
+export async function sendPresses(): Promise<void> {
+    if (sending) {
+        again = true;
+        return;
+    }
+    sending = true;
+    clearTimeout(timer);
+    try {
+        await load().catch(() => undefined);
+        for (let next = presses.value.find(ready); next; next = presses.value.find(ready)) {
+            try {
+                const { uuid, step, done, minutes, at, by } = next;
+                const answer = await ask('POST', `/jobs/${next.job}/build/tick`, { uuid, step, done, minutes, at, by });
+                reached.value = true;
+                trouble.value = '';
+                await drop(next);
+                takers.get(next.job)?.(answer as never);
+            } catch (error) {
+                if (!(error instanceof Refusal)) {
+                    throw error;
+                }
+                if (FINAL.includes(error.status)) {
+                    await write({ ...next, refused: error.message });
+                    continue;
+                }
+                reached.value = error.status !== 0;
+                trouble.value = error.message;
+                timer = setTimeout(() => void sendPresses(), RETRY);
+                break;
+            }
+        }
+    } finally {
+        sending = false;
+        if (again) {
+            again = false;
+            void sendPresses();
+        }
+    }
+}
+
+/** Begins to send what waits: at once, when there is a signal again, and when the device wakes up. */
+export function startOutbox(): void {
+    window.addEventListener('online', () => void sendPresses());
+    // A phone that slept may have missed that there is a signal again.
+    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void sendPresses());
+    // A page is not left in the moment in which a press is being written.
+    window.addEventListener('beforeunload', (event) => unwritten.size > 0 && event.preventDefault());
+    if (person()) {
+        // A short way there and back measures the clock better than a whole page.
+        ask('GET', '/time').catch(() => undefined);
+    }
+    // At once, and whenever somebody else has signed in.
+    router.on('navigate', () => void sendPresses());
+}
+
+/** What waits on this device, of everybody and for all jobs. */
+export function useWaiting() {
+    const open = computed(() => presses.value.filter((p) => !p.refused));
+    return {
+        reached,
+        trouble,
+        mine: computed(() => (person() ? open.value.filter(own) : [])),
+        /** Of somebody else who pressed on this device. */
+        others: computed(() => open.value.filter((p) => !person() || !own(p))),
+        refused: computed(() => presses.value.filter((p) => p.refused && person() && own(p))),
+    };
+}
 
 /**
- * What was pressed goes into the phone's own store first, then to the server in the order of the presses; it leaves the
+ * What was pressed goes into the device's own store first, then to the server in the order of the presses; it leaves the
  * store when the server has it. Without a signal it waits there, over a closed page too.
  */
-export function useOutbox<Answer>(job: number, url: string, take: (answer: Answer) => void) {
-    const presses = shallowRef<Press[]>([]);
-    const reached = ref(true);
-    const trouble = ref('');
-    /** Opened with the page, so that a press is written as soon as it is made. */
-    const store = open();
-    let unwritten = 0;
-    let sending = false;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    let left = false;
-
-    async function load(): Promise<void> {
-        const all = await (await store).getAllFromIndex('presses', 'job', job);
-        presses.value = all.sort((a, b) => a.at.localeCompare(b.at));
-    }
+export function useOutbox<Answer>(job: number, take: (answer: Answer) => void) {
+    takers.set(job, take as (answer: never) => void);
+    onBeforeUnmount(() => takers.delete(job));
+    const here = computed(() => presses.value.filter((p) => p.job === job));
 
     async function press(step: string, done: boolean, minutes: number): Promise<void> {
-        const one: Press = { uuid: uuid(), job, step, done, minutes, at: new Date().toISOString() };
-        // Shown at once; the store is written before anything is sent.
-        presses.value = [...presses.value, one];
-        unwritten++;
-        try {
-            await (await store).put('presses', one);
-        } finally {
-            unwritten--;
-        }
-        await send();
+        // Later than the press before, whatever the clock was set to in between.
+        const last = Math.max(0, ...here.value.map((p) => Date.parse(p.at)));
+        const me = person();
+        await write({ uuid: uuid(), job, step, done, minutes, at: new Date(Math.max(serverNow(), last + 1)).toISOString(), by: me?.id, who: me?.name });
+        await sendPresses();
     }
-
-    async function send(): Promise<void> {
-        if (sending || left) {
-            return;
-        }
-        sending = true;
-        clearTimeout(timer);
-        try {
-            await load();
-            for (;;) {
-                const next = presses.value.find((p) => !p.refused);
-                if (!next) {
-                    break;
-                }
-                try {
-                    const answer = await ask<Answer>('POST', url, { uuid: next.uuid, step: next.step, done: next.done, minutes: next.minutes, at: next.at });
-                    reached.value = true;
-                    trouble.value = '';
-                    await (await store).delete('presses', next.uuid);
-                    presses.value = presses.value.filter((p) => p.uuid !== next.uuid);
-                    take(answer);
-                } catch (error) {
-                    if (!(error instanceof Refusal)) {
-                        throw error;
-                    }
-                    if (error.status === 422) {
-                        const refused = { ...next, refused: error.message };
-                        await (await store).put('presses', refused);
-                        presses.value = presses.value.map((p) => (p.uuid === next.uuid ? refused : p));
-                        continue;
-                    }
-                    reached.value = error.status !== 0;
-                    trouble.value = error.status === 0 ? '' : error.message;
-                    timer = setTimeout(() => void send(), RETRY);
-                    break;
-                }
-            }
-        } finally {
-            sending = false;
-        }
-    }
-
-    /** Lets go of what the server will not take. */
-    async function drop(one: Press): Promise<void> {
-        await (await store).delete('presses', one.uuid);
-        presses.value = presses.value.filter((p) => p.uuid !== one.uuid);
-    }
-
-    const online = () => void send();
-    // A phone that slept may have missed that there is a signal again.
-    const awake = () => document.visibilityState === 'visible' && void send();
-    /** A page is not left in the moment in which a press is being written. */
-    const stay = (event: BeforeUnloadEvent) => unwritten > 0 && event.preventDefault();
-    onMounted(() => {
-        window.addEventListener('beforeunload', stay);
-        window.addEventListener('online', online);
-        document.addEventListener('visibilitychange', awake);
-        void send();
-    });
-    onBeforeUnmount(() => {
-        left = true;
-        clearTimeout(timer);
-        window.removeEventListener('beforeunload', stay);
-        window.removeEventListener('online', online);
-        document.removeEventListener('visibilitychange', awake);
-    });
 
     return {
         press,
         drop,
-        reached,
-        trouble,
-        waiting: computed(() => presses.value.filter((p) => !p.refused)),
-        refused: computed(() => presses.value.filter((p) => p.refused)),
+        refused: computed(() => here.value.filter((p) => p.refused && own(p))),
         /** What a step is after the presses that have not arrived yet; undefined where there is none. */
-        last: (step: string) => presses.value.filter((p) => p.step === step && !p.refused).at(-1),
+        last: (step: string) => here.value.filter((p) => p.step === step && !p.refused && own(p)).at(-1),
     };
 }

@@ -18,7 +18,7 @@ const chosen = ref('');
 const refused = ref('');
 const visiting = ref(false);
 const url = (what: string) => `/jobs/${props.answer.job}/${what}`;
-const box = useOutbox<Answer>(props.answer.job, url('build/tick'), (answer) => (store.answer.value = answer));
+const box = useOutbox<Answer>(props.answer.job, (answer) => (store.answer.value = answer));
 const moving = useMoving(props.answer.job, () => build.value, (message) => (refused.value = message));
 const steps = computed(() => new Map((build.value?.steps ?? []).map((s) => [s.id, s])));
 const days = computed(() => build.value?.days.map((day) => ({ ...day, slots: build.value?.slots.filter((s) => s.day === day.day) ?? [] })) ?? []);
@@ -83,10 +83,6 @@ onMounted(() => {
                 <span v-if="build.end" class="text-ink2">all done <span class="fig text-ink">{{ at(build.end) }}</span></span>
                 <span class="ml-auto flex gap-x-4"><a class="act" :href="url('day-sheets.pdf')" target="_blank">Day sheets <kbd>P</kbd></a><a v-if="build.slots.length" class="act" :href="url('build.ics')">Calendar <kbd>C</kbd></a></span>
             </div>
-            <p v-if="box.waiting.value.length && !box.reached.value" role="status" class="mb-2 border-l-4 border-watch bg-sheet px-3 py-1">
-                No signal: {{ box.waiting.value.length === 1 ? 'one tick waits' : `${box.waiting.value.length} ticks wait` }} on this device and {{ box.waiting.value.length === 1 ? 'goes' : 'go' }} off by {{ box.waiting.value.length === 1 ? 'itself' : 'themselves' }} when there is one. Go on ticking; leave this page open. While the screen sleeps nothing is sent.
-            </p>
-            <p v-if="box.trouble.value" role="alert" class="mb-2 text-stop">{{ box.waiting.value.length }} not kept yet: {{ box.trouble.value }}</p>
             <p v-for="one in box.refused.value" :key="one.uuid" role="alert" class="mb-2 text-stop">{{ steps.get(one.step)?.title ?? one.step }}: {{ one.refused }} <button type="button" class="act" @click="box.drop(one)">Let go of it</button></p>
             <p v-if="refused && !visiting" role="alert" class="text-stop">{{ refused }}</p>
             <template v-if="build.slots.length">

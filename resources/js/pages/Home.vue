@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { Head, Link, router, useForm, usePage } from '@inertiajs/vue3';
+import { Head, Link, router, useForm } from '@inertiajs/vue3';
 import { computed, ref } from 'vue';
+import ConnectionNote from '@/controls/ConnectionNote.vue';
 import EmberMark from '@/controls/EmberMark.vue';
 import DialogBox from '@/controls/DialogBox.vue';
 import StageStrip from '@/controls/StageStrip.vue';
 import { face, turnFace } from '@/lib/face';
 import { ask, Refusal } from '@/lib/http';
 import { useKeys } from '@/lib/keys';
+import { person } from '@/lib/person';
 import type { Home } from '@/types/generated/responses';
 
 defineProps<Home>();
-const user = computed(() => usePage().props.user as { name: string; crew: string } | null);
+const user = computed(person);
 const opened = ref(false);
 const form = useForm({ name: '', client: '', place: '' });
 const picker = ref<HTMLInputElement>();
@@ -58,6 +60,7 @@ useKeys(() => [
             <button type="button" class="text-ink2" @click="turnFace()">{{ face === 'day' ? 'Night' : 'Day' }} <kbd>D</kbd></button>
             <button type="button" class="text-ink2" @click="router.post('/sign-out')">Sign out</button>
         </header>
+        <ConnectionNote />
         <main class="pt-6">
             <div class="flex flex-wrap items-baseline gap-3 border-b border-ink pb-2">
                 <h1 class="mr-auto text-2xl font-semibold">Jobs of {{ user?.crew }}</h1>

@@ -2,6 +2,7 @@
 import { Head, Link } from '@inertiajs/vue3';
 import { toString } from 'qrcode';
 import { computed, onMounted, ref } from 'vue';
+import ConnectionNote from '@/controls/ConnectionNote.vue';
 import type { Label } from '@/types/generated/responses';
 
 /** Labels of a job on sheets of common sizes; the code on each opens its place in the job. */
@@ -35,6 +36,7 @@ const print = () => window.print();
             <button type="button" class="press" @click="print">Print</button>
             <Link :href="`/jobs/${job}/parts`" class="act">Back to Parts</Link>
         </header>
+        <ConnectionNote />
         <p v-if="labels.length === 0">Nothing to label yet: lay cables at Wire first.</p>
         <section v-for="(page, n) in pages" :key="n" :aria-label="`Sheet ${n + 1}`" class="page" :style="{ gridTemplateColumns: `repeat(${sheet.columns}, ${sheet.width}mm)`, gridAutoRows: `${sheet.height}mm` }">
             <article v-for="label in page" :key="label.key" class="label">

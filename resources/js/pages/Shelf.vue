@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Head, Link } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
+import ConnectionNote from '@/controls/ConnectionNote.vue';
 import EmberMark from '@/controls/EmberMark.vue';
 import EntryForm from '@/controls/EntryForm.vue';
 import { face, turnFace } from '@/lib/face';
@@ -117,6 +118,7 @@ useKeys(() => [
             <Link href="/" class="ml-auto text-ink2">All jobs</Link>
             <button type="button" class="text-ink2" @click="turnFace()">{{ face === 'day' ? 'Night' : 'Day' }}</button>
         </header>
+        <ConnectionNote />
         <p v-if="message" role="alert" class="mb-2 border-l-4 border-stop bg-sheet px-3 py-2">{{ message }} <button type="button" class="act ml-2" @click="message = ''">Understood</button></p>
         <p v-if="said" role="status" class="mb-2 border-l-4 border-lit bg-sheet px-3 py-2">{{ said }} <button type="button" class="act ml-2" @click="said = ''">Understood</button></p>
         <div class="grid min-h-0 flex-1 gap-6 border-t border-ink lg:grid-cols-[200px_minmax(0,1fr)_430px]">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Head, useForm } from '@inertiajs/vue3';
+import ConnectionNote from '@/controls/ConnectionNote.vue';
 
 defineProps<{ demo: boolean }>();
 const form = useForm({ email: '', password: '', remember: true });
@@ -17,6 +18,7 @@ const enter = useForm({});
             </svg>
             <h1 class="mt-6 text-3xl font-semibold">Ember Dusk</h1>
             <p class="mt-1 text-ink2">From the tape measure to the sheet left with the client.</p>
+            <ConnectionNote />
             <form v-if="demo" class="mt-6" @submit.prevent="enter.post('/sign-in/demo')">
                 <button class="press w-full" :disabled="enter.processing">Work as the demo installer</button>
                 <p class="mt-2 text-ink2">Made-up jobs and devices. Or with an account of your own:</p>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3';
+import { computed } from 'vue';
+import { pageRefusal } from '@/lib/connection';
+import { IN_BETWEEN } from '@/lib/http';
+import { useWaiting } from '@/lib/outbox';
+
+/** What waits on this device to be sent, whose it is, and why a page did not come. On every page. */
+defineProps<{ job?: number }>();
+const { reached, trouble, mine, others, refused } = useWaiting();
+const ticks = (n: number) => (n === 1 ? 'one tick' : `${n} ticks`);
+const whose = computed(() => {
+    const count = new Map<string, number>();
+    others.value.forEach((p) => count.set(p.who ?? 'somebody', (count.get(p.who ?? 'somebody') ?? 0) + 1));
+    return [...count].map(([who, n]) => ({ who, n }));
+});
+</script>
+
+<template>
+    <div v-if="pageRefusal || mine.length || others.length || refused.length" class="no-print">
+        <p v-if="pageRefusal" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ pageRefusal }} The page that is open stays as it is. <button type="button" class="act" @click="pageRefusal = ''">Understood</button></p>
+        <p v-if="mine.length && !reached" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
+            {{ trouble === IN_BETWEEN ? 'No way to the server (a network may want you to sign in first)' : 'No signal' }}: {{ mine.length === 1 ? 'one tick waits' : `${mine.length} ticks wait` }} on this device and {{ mine.length === 1 ? 'goes' : 'go' }} off by {{ mine.length === 1 ? 'itself' : 'themselves' }} when there is one. Go on ticking; leave this page open. While the screen sleeps nothing is sent.
+        </p>
+        <p v-else-if="mine.length && trouble" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ ticks(mine.length) }} not kept yet: {{ trouble }}</p>
+        <p v-for="one in whose" :key="one.who" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">On this device {{ one.n === 1 ? 'one tick' : `${one.n} ticks` }} of {{ one.who }} {{ one.n === 1 ? 'waits' : 'wait' }} to be sent. That happens when {{ one.who }} signs in here.</p>
+        <p v-for="one in refused.filter((p) => p.job !== job)" :key="one.uuid" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">A tick was not taken: {{ one.refused }} <Link class="act" :href="`/jobs/${one.job}/build`">Go to its Build</Link></p>
+    </div>
+</template>

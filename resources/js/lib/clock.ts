@@ -1,0 +1,26 @@
+/** How far this device's clock is from the server's, and how far that can be wrong, both in milliseconds. */
+type Measured = { offset: number; error: number };
+
+let best: Measured | null = null;
+
+/**
+ * Takes the server's time as an answer carried it. The answer was written between the two moments of this device's own
+ * clock; the shorter that was, the surer. What the earlier measure excludes means that this device's clock was set anew.
+ */
+export function heardTime(server: number, sent: number, got: number): void {
+    const error = Math.max(1, (got - sent) / 2);
+    const offset = server - (sent + got) / 2;
+    if (!best || error <= best.error || Math.abs(offset - best.offset) > error + best.error) {
+        best = { offset, error };
+    }
+}
+
+/** The server's time now, in milliseconds since 1970; this device's own as long as the server was never heard. */
+export function serverNow(): number {
+    return Date.now() + (best?.offset ?? 0);
+}
+
+/** Forgets what was measured. */
+export function forgetTime(): void {
+    best = null;
+}

@@ -1,0 +1,8 @@
+import { usePage } from '@inertiajs/vue3';
+
+export type Person = { id: number; name: string; crew: string };
+
+/** Who is signed in on this page; null at the sign-in page. */
+export function person(): Person | null {
+    return (usePage().props.user as Person | null | undefined) ?? null;
+}

@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+// What EMBER_NOW names began now, for this process and for every server, worker and browser that it starts.
+if (is_string(getenv('EMBER_NOW')) && getenv('EMBER_NOW') !== '' && getenv('EMBER_NOW_SINCE') === false) {
+    putenv('EMBER_NOW_SINCE='.sprintf('%.6F', microtime(true)));
+}
+
+require __DIR__.'/../vendor/autoload.php';
