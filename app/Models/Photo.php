@@ -25,5 +25,5 @@ final class Photo extends Model
 
     protected $fillable = ['user_id', 'place', 'caption', 'width', 'height', 'image', 'created_at'];
 
-    protected $casts = ['created_at' => 'datetime'];
+    protected $casts = ['created_at' => 'datetime', 'image' => Blob::class];
 }

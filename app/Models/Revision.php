@@ -79,6 +79,6 @@ final class Revision extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['change' => 'array', 'touched' => 'array', 'created_at' => 'datetime'];
+        return ['change' => 'array', 'touched' => 'array', 'created_at' => 'datetime', 'document' => Blob::class];
     }
 }
