@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 // What EMBER_NOW names began now, for this process and for every server, worker and browser that it starts.
 if (is_string(getenv('EMBER_NOW')) && getenv('EMBER_NOW') !== '' && getenv('EMBER_NOW_SINCE') === false) {
-    putenv('EMBER_NOW_SINCE='.sprintf('%.6F', microtime(true)));
+    // Processes that are started inherit what stands in both.
+    $_SERVER['EMBER_NOW_SINCE'] = sprintf('%.6F', microtime(true));
+    putenv('EMBER_NOW_SINCE='.$_SERVER['EMBER_NOW_SINCE']);
 }
 
 require __DIR__.'/../vendor/autoload.php';

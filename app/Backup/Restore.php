@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Backup;
+
+use EmberDusk\Workings\Trouble;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+use ZipArchive;
+
+/** Puts a backup where the configured database is, as long as nothing is kept there yet. */
+final readonly class Restore
+{
+    /** Tables whose rows somebody made. */
+    private const KEPT = ['crews', 'users', 'jobs'];
+
+    public function __construct(private Kernel $console, private Migrator $migrator)
+    {
+    }
+
+    /** @throws Trouble when there is something in the database already, or the file is newer or damaged */
+    public function from(string $path): Manifest
+    {
+        $target = DB::connection()->getDatabaseName();
+        self::refuseUnlessEmpty($target);
+        $zip = new ZipArchive;
+        if (! is_file($path) || $zip->open($path, ZipArchive::CHECKCONS) !== true) {
+            throw new Trouble("“{$path}” is not there, damaged, or no backup of Ember Dusk. Nothing was restored.");
+        }
+        $manifest = Manifest::read((string) $zip->getFromName(Backup::MANIFEST), $this->known());
+        $copy = "{$target}.restored";
+        try {
+            self::unpack($zip, $copy, $manifest);
+            DatabaseFile::open($copy, static function (DatabaseFile $file) use ($manifest): void {
+                try {
+                    $file->check();
+                } catch (Trouble $t) {
+                    throw new Trouble($t->getMessage().' Nothing was restored.');
+                }
+                if ($file->rows() !== $manifest->rows || $file->migrations() !== $manifest->migrations) {
+                    throw new Trouble('The database in it is not the one that its manifest describes. Nothing was restored.');
+                }
+            });
+            self::refuseUnlessEmpty($target);
+            DB::purge();
+            array_map(unlink(...), array_filter(["{$target}-wal", "{$target}-shm"], is_file(...)));
+            rename($copy, $target);
+        } finally {
+            @unlink($copy);
+        }
+        // An older program's backup is brought up to this one's tables.
+        $this->console->call('migrate', ['--force' => true, '--quiet' => true]);
+
+        return $manifest;
+    }
+
+    /** @return list<string> */
+    private function known(): array
+    {
+        return array_keys($this->migrator->getMigrationFiles([database_path('migrations')]));
+    }
+
+    private static function unpack(ZipArchive $zip, string $copy, Manifest $manifest): void
+    {
+        $from = $zip->getStream(Backup::DATABASE);
+        $to = fopen($copy, 'wb');
+        if ($from === false || $to === false || stream_copy_to_stream($from, $to) === false) {
+            throw new Trouble('The file is damaged: its database cannot be unpacked, or the disk is full. Nothing was restored.');
+        }
+        fclose($from);
+        fclose($to);
+        if (hash_file('sha256', $copy) !== $manifest->sha256) {
+            throw new Trouble('The file is damaged: its database is not as it was when the backup was made. Nothing was restored.');
+        }
+    }
+
+    private static function refuseUnlessEmpty(string $target): void
+    {
+        if (! is_file($target) || filesize($target) === 0) {
+            touch($target);
+
+            return;
+        }
+        foreach (self::KEPT as $table) {
+            if (Schema::hasTable($table) && DB::table($table)->exists()) {
+                throw new Trouble("“{$target}” is not empty: there are {$table} in it. A backup is restored into a database of its own; set DB_DATABASE to a new file. Nothing was changed.");
+            }
+        }
+    }
+}
