@@ -8,7 +8,6 @@ use App\Models\Job;
 use App\Models\JoinEvent;
 use App\Models\JoinRun;
 use App\Models\User;
-use App\Plans\Immediate;
 use App\Plans\Revisions;
 use App\Time\Clock;
 use EmberDusk\Joining\Event;
@@ -16,6 +15,7 @@ use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Picture;
 use EmberDusk\Workings\Trouble;
+use Illuminate\Support\Facades\DB;
 
 /** Join runs against the stand-ins: the wall clock and the log's rows around the core's live run. */
 final readonly class Runs
@@ -24,7 +24,7 @@ final readonly class Runs
 
     public static function begin(Job $job, User $user, int $speed): JoinRun
     {
-        return Immediate::run(static function () use ($job, $user, $speed): JoinRun {
+        return DB::transaction(static function () use ($job, $user, $speed): JoinRun {
             $newest = Revisions::newest($job);
             Kit::of($newest->plan());
 
@@ -36,7 +36,7 @@ final readonly class Runs
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/joinAnswer */
     public static function look(Job $job, JoinRun $run): array
     {
-        return Immediate::run(static function () use ($job, $run): array {
+        return DB::transaction(static function () use ($job, $run): array {
             $now = $run->clockAt(self::wall());
             $live = self::live($job, $run);
             self::keep($run, $live->settle($now));
@@ -48,7 +48,7 @@ final readonly class Runs
     /** @return array<string, mixed> */
     public static function act(Job $job, JoinRun $run, User $user, string $kind, string $device, int $presses, string $name, string $room): array
     {
-        return Immediate::run(static function () use ($job, $run, $user, $kind, $device, $presses, $name, $room): array {
+        return DB::transaction(static function () use ($job, $run, $user, $kind, $device, $presses, $name, $room): array {
             $run->refresh();
             if ($run->speed === 0) {
                 throw new Trouble('The run is paused. Go on first.');
@@ -70,7 +70,7 @@ final readonly class Runs
     /** @return array<string, mixed> */
     public static function pace(Job $job, JoinRun $run, int $speed): array
     {
-        Immediate::run(static function () use ($run, $speed): void {
+        DB::transaction(static function () use ($run, $speed): void {
             $wall = self::wall();
             $run->update(['clock_seconds' => $run->clockAt($wall), 'clock_since' => $wall, 'speed' => $speed]);
         });

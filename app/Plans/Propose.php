@@ -11,6 +11,7 @@ use EmberDusk\Formats\Json;
 use EmberDusk\Workings\Trouble;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /** Works a proposal out, tells how far it is, and ends with the best so far when it is asked to. */
@@ -34,7 +35,7 @@ final class Propose implements ShouldQueue
     public function handle(): void
     {
         $proposal = Proposal::query()->findOrFail($this->proposal);
-        $proposal->update(['state' => 'running']);
+        self::keep($proposal, ['state' => 'running']);
         $plan = Revisions::newest($proposal->job)->plan();
         $shelf = Shelves::ofCrew($proposal->job->crew);
         $begun = $looked = microtime(true);
@@ -44,20 +45,27 @@ final class Propose implements ShouldQueue
                 return false;
             }
             $looked = $now;
-            $proposal->update(['solved' => $solved, 'about' => mb_substr($about, 0, 200)]);
+            self::keep($proposal, ['solved' => $solved, 'about' => mb_substr($about, 0, 200)]);
 
             return $proposal->refresh()->stop || $now - $begun > self::PATIENCE;
         });
         try {
             $found = Planner::of($plan, $proposal->runs, $shelf, $proposal->keep, $watch);
-            $proposal->update(['state' => 'done', 'solved' => $found->solved, 'answer' => Json::compact($found->toArray($shelf))]);
+            self::keep($proposal, ['state' => 'done', 'solved' => $found->solved, 'answer' => Json::compact($found->toArray($shelf))]);
         } catch (Trouble $t) {
-            $proposal->update(['state' => 'failed', 'answer' => $t->getMessage()]);
+            self::keep($proposal, ['state' => 'failed', 'answer' => $t->getMessage()]);
         }
     }
 
     public function failed(?Throwable $why): void
     {
-        Proposal::query()->whereKey($this->proposal)->update(['state' => 'failed', 'answer' => 'The planner broke off. The job is as it was; try fewer runs at once.']);
+        $proposal = Proposal::query()->findOrFail($this->proposal);
+        self::keep($proposal, ['state' => 'failed', 'answer' => 'The planner broke off. The job is as it was; try fewer runs at once.']);
+    }
+
+    /** @param  array<string, mixed>  $what */
+    private static function keep(Proposal $proposal, array $what): void
+    {
+        DB::transaction(static fn (): bool => $proposal->update($what));
     }
 }

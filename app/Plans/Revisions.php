@@ -15,6 +15,7 @@ use EmberDusk\Plan\Difference;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Trouble;
+use Illuminate\Support\Facades\DB;
 
 /** The history of a job's plan: every accepted change is a revision; undo and redo are revisions too. */
 final readonly class Revisions
@@ -22,7 +23,7 @@ final readonly class Revisions
     /** A new job with its first plan. */
     public static function begin(Crew $crew, ?User $user, Plan $plan, string $words): Job
     {
-        return Immediate::run(static function () use ($crew, $user, $plan, $words): Job {
+        return DB::transaction(static function () use ($crew, $user, $plan, $words): Job {
             $job = $crew->jobs()->create(['name' => $plan->name, 'client' => $plan->client]);
             self::write($job, $user, null, $plan, 'first', $words, Difference::between(new Plan('', ''), $plan));
 
@@ -47,7 +48,7 @@ final readonly class Revisions
     {
         $change = Catalogue::read($payload, Shelves::ofCrew($job->crew));
 
-        return Immediate::run(static function () use ($job, $user, $base, $payload, $change): Revision {
+        return DB::transaction(static function () use ($job, $user, $base, $payload, $change): Revision {
             $newest = self::newest($job);
             $before = $newest->plan();
             if ($base !== $newest->number) {
@@ -77,7 +78,7 @@ final readonly class Revisions
      */
     public static function restore(Job $job, User $user, string $kind): Revision
     {
-        return Immediate::run(static function () use ($job, $user, $kind): Revision {
+        return DB::transaction(static function () use ($job, $user, $kind): Revision {
             $number = UndoStack::of($job, $user)->top($kind)
                 ?? throw new Trouble($kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.');
             $change = self::numbered($job, $number);

@@ -11,6 +11,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Frozen;
+use Illuminate\Support\Facades\DB;
 
 /** A shelf: a crew's, read kind by kind as it is asked for, or a shelf file's. */
 final class Shelves implements ShelfSource
@@ -49,7 +50,7 @@ final class Shelves implements ShelfSource
      */
     public static function put(Crew $crew, array $entries): void
     {
-        Immediate::run(static function () use ($crew, $entries): void {
+        DB::transaction(static function () use ($crew, $entries): void {
             foreach (array_chunk($entries, 200, true) as $chunk) {
                 $crew->kitEntries()->upsert(array_map(static fn (array $e): array => ['crew_id' => $crew->id, 'entry_id' => $e['id'],
                     'document' => json_encode($e, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\LockFirst;
 use App\Time\Clock;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
@@ -13,6 +15,11 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        Connection::resolverFor('sqlite', static fn (mixed $pdo, string $database, string $prefix, array $config): LockFirst => new LockFirst($pdo, $database, $prefix, $config));
+    }
+
     public function boot(): void
     {
         if ($this->app->environment('testing') && is_string($now = config('ember.now')) && $now !== '') {

@@ -68,7 +68,7 @@ final class BackupTest extends TestCase
         self::assertSame(range(1, $revisions() - 1), DB::table('revisions')->where('job_id', 1)->orderBy('number')->pluck('number')->all(), 'no change is half in it');
     }
 
-    /** @return array<string, array{callable(string): void, string}> */
+    /** @return array<string, array{callable(string): mixed, string}> */
     public static function broken(): array
     {
         $manifest = static fn (callable $how): callable => static function (string $file) use ($how): void {

@@ -6,9 +6,9 @@ namespace App\Console\Commands;
 
 use App\Models\Crew;
 use App\Models\User;
-use App\Plans\Immediate;
 use App\Plans\Shelves;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rules\Password;
 
@@ -35,7 +35,7 @@ final class AccountCommand extends Command
 
             return 2;
         }
-        Immediate::run(static function () use ($given): void {
+        DB::transaction(static function () use ($given): void {
             $crew = Crew::query()->firstOrCreate(['name' => $given['crew']]);
             if (! $crew->kitEntries()->exists()) {
                 Shelves::stock($crew, database_path('demo/shelf.json'));

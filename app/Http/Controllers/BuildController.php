@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\Requests\BuildRequest;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Immediate;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use App\Time\Clock;
@@ -24,6 +23,7 @@ use EmberDusk\Workings\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Ticks of the steps, visits and moves, and the plan of work as a calendar. */
@@ -42,7 +42,7 @@ final readonly class BuildController
             ?? throw Trouble::at('/step', 'The job has no such step any more: the plan was changed. What you ticked cannot be kept.');
         // A clock that runs ahead must not win over every press to come.
         $at = min($request->string('at')->toString(), Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
-        Immediate::run(static fn () => $job->ticks()->firstOrCreate(['uuid' => $request->string('uuid')->toString()],
+        DB::transaction(static fn () => $job->ticks()->firstOrCreate(['uuid' => $request->string('uuid')->toString()],
             ['step' => $id, 'kind' => $step->kind, 'done' => $request->boolean('done'), 'table_minutes' => $step->table, 'minutes' => $request->integer('minutes'), 'at' => $at, 'user_id' => $user->id]));
 
         return $this->answer($job, $user);
@@ -93,7 +93,7 @@ final readonly class BuildController
     /** @param  callable(Arrangement): Arrangement  $how */
     private function arrange(Job $job, User $user, callable $how): JsonResponse
     {
-        Immediate::run(static function () use ($job, $how): void {
+        DB::transaction(static function () use ($job, $how): void {
             $kept = $job->arrangement()->first();
             $job->arrangement()->updateOrCreate([], ['document' => $how($kept?->read() ?? new Arrangement)->write()]);
         });

@@ -8,13 +8,13 @@ use App\Http\Requests\OffcutRequest;
 use App\Models\Job;
 use App\Models\Offcut;
 use App\Models\User;
-use App\Plans\Immediate;
 use App\Plans\Offcuts;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use EmberDusk\Advice\Works\Worksheet;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 
 /** What is left over and lies in the van: typed in, put there from a job, taken out. */
 final readonly class OffcutController
@@ -25,7 +25,7 @@ final readonly class OffcutController
 
     public function store(OffcutRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        Immediate::run(static function () use ($request, $job): void {
+        DB::transaction(static function () use ($request, $job): void {
             for ($n = 0; $n < $request->integer('count'); $n++) {
                 $job->crew->offcuts()->create(['kit' => $request->string('kit')->toString(), 'mm' => (int) round(1000 * $request->float('metres'))]);
             }
@@ -37,7 +37,7 @@ final readonly class OffcutController
     public function leave(OffcutRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         $cuts = Worksheet::of($this->workshop->work($job, Revisions::newest($job)->plan()))->parts->cuts;
-        Immediate::run(static function () use ($request, $job, $cuts): void {
+        DB::transaction(static function () use ($request, $job, $cuts): void {
             foreach ($cuts as $cut) {
                 if ($cut->kit === $request->string('kit')->toString()) {
                     Offcuts::leave($job, $cut);
@@ -50,7 +50,7 @@ final readonly class OffcutController
 
     public function destroy(Job $job, int $offcut, #[CurrentUser] User $user): JsonResponse
     {
-        Immediate::run(static fn () => Offcut::query()->where('crew_id', $job->crew_id)->whereKey($offcut)->delete());
+        DB::transaction(static fn () => Offcut::query()->where('crew_id', $job->crew_id)->whereKey($offcut)->delete());
 
         return $this->answer($job, $user);
     }

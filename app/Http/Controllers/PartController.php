@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\Requests\PartRequest;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Immediate;
 use App\Plans\Offcuts;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
@@ -18,6 +17,7 @@ use EmberDusk\Parts\Labels;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response as Page;
@@ -34,7 +34,7 @@ final readonly class PartController
         $part = $request->string('part')->toString();
         $state = (string) $request->validated('state');
         $cuts = Worksheet::of($this->workshop->work($job, Revisions::newest($job)->plan()))->parts->cuts;
-        Immediate::run(static function () use ($job, $user, $request, $part, $state, $cuts): void {
+        DB::transaction(static function () use ($job, $user, $request, $part, $state, $cuts): void {
             $job->partMarks()->updateOrCreate(['part' => $part], ['state' => $state, 'arrives' => $state === 'ordered' ? $request->validated('arrives') : null, 'user_id' => $user->id]);
             foreach ($cuts as $cut) {
                 if ($cut->kit === $part) {

@@ -9,13 +9,13 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Models\User;
 use App\Photos\Shrink;
-use App\Plans\Immediate;
 use App\Plans\Revisions;
 use App\Time\Clock;
 use EmberDusk\Workings\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 
 /** Photos of the places of a job. */
 final class PhotoController
@@ -33,7 +33,7 @@ final class PhotoController
     {
         $place = Revisions::newest($job)->plan()->place($request->string('place')->toString());
         $small = Shrink::of($request->bytes());
-        Immediate::run(static function () use ($job, $user, $place, $small, $request): void {
+        DB::transaction(static function () use ($job, $user, $place, $small, $request): void {
             if ($job->photos()->count() >= self::MOST) {
                 throw new Trouble('This job has '.self::MOST.' photos already. Remove some first.', '/photo');
             }
@@ -51,7 +51,7 @@ final class PhotoController
 
     public function destroy(Job $job, Photo $photo): JsonResponse
     {
-        Immediate::run(static fn (): ?bool => $photo->delete());
+        DB::transaction(static fn (): ?bool => $photo->delete());
 
         return $this->index($job, $photo->place);
     }

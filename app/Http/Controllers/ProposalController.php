@@ -10,6 +10,7 @@ use App\Models\Proposal;
 use App\Plans\Propose;
 use App\Plans\Revisions;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 
 /** The planner's proposals: asked for, looked at while they are worked out, stopped. */
 final readonly class ProposalController
@@ -22,8 +23,12 @@ final readonly class ProposalController
         foreach ($runs as $run) {
             $plan->run($run);
         }
-        $proposal = $job->proposals()->create(['user_id' => $request->user()?->getAuthIdentifier(), 'runs' => $runs, 'keep' => $request->validated('keep'), 'state' => 'waiting']);
-        Propose::dispatch($proposal->id);
+        $proposal = DB::transaction(static function () use ($request, $job, $runs): Proposal {
+            $proposal = $job->proposals()->create(['user_id' => $request->user()?->getAuthIdentifier(), 'runs' => $runs, 'keep' => $request->validated('keep'), 'state' => 'waiting']);
+            Propose::dispatch($proposal->id)->beforeCommit();
+
+            return $proposal;
+        });
 
         return $this->told($proposal->refresh(), 201);
     }
@@ -35,7 +40,7 @@ final readonly class ProposalController
 
     public function stop(Job $job, Proposal $proposal): JsonResponse
     {
-        $proposal->update(['stop' => true]);
+        DB::transaction(static fn (): bool => $proposal->update(['stop' => true]));
 
         return $this->told($proposal);
     }

@@ -11,6 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -24,23 +25,23 @@ final class SessionController
 
     public function store(SignInRequest $request): RedirectResponse
     {
-        if (! Auth::attempt($request->safe()->only(['email', 'password']), $request->boolean('remember'))) {
+        // The password is checked first: that takes long on purpose, and nobody who writes shall wait for it.
+        $user = Auth::validate($request->safe()->only(['email', 'password'])) ? User::query()->where('email', $request->validated('email'))->first() : null;
+        if ($user === null) {
             throw ValidationException::withMessages(['email' => 'No account has this address and password. Check both, then try again.']);
         }
 
-        return $this->welcome($request);
+        return $this->welcome($request, $user, $request->boolean('remember'));
     }
 
     public function demo(Request $request): RedirectResponse
     {
-        Auth::login(self::demoUser() ?? abort(404));
-
-        return $this->welcome($request);
+        return $this->welcome($request, self::demoUser() ?? abort(404), false);
     }
 
     public function destroy(Request $request): RedirectResponse
     {
-        Auth::logout();
+        DB::transaction(static fn () => Auth::logout());
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
@@ -53,8 +54,9 @@ final class SessionController
         return new JsonResponse(['now' => Clock::milliseconds()]);
     }
 
-    private function welcome(Request $request): RedirectResponse
+    private function welcome(Request $request, User $user, bool $remember): RedirectResponse
     {
+        DB::transaction(static fn () => Auth::login($user, $remember));
         $request->session()->regenerate();
 
         return redirect()->intended(route('home'));

@@ -8,7 +8,6 @@ use App\Http\Requests\ShelfRequest;
 use App\Models\Crew;
 use App\Models\KitEntry;
 use App\Models\User;
-use App\Plans\Immediate;
 use App\Plans\ShelfUses;
 use App\Plans\Shelves;
 use EmberDusk\Kit\EntryCells;
@@ -20,6 +19,7 @@ use EmberDusk\Workings\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response as Page;
@@ -70,7 +70,7 @@ final readonly class ShelfController
     public function destroy(string $entry, #[CurrentUser] User $user): JsonResponse
     {
         $found = self::entry($user->crew, $entry);
-        Immediate::run(static fn (): ?bool => $found->delete());
+        DB::transaction(static fn (): ?bool => $found->delete());
 
         return new JsonResponse(['gone' => $entry]);
     }

@@ -8,7 +8,6 @@ use App\Http\Requests\TraceRequest;
 use App\Models\Job;
 use App\Models\Trace;
 use App\Models\User;
-use App\Plans\Immediate;
 use App\Plans\Revisions;
 use App\Time\Clock;
 use EmberDusk\Advice\TraceDesk;
@@ -18,6 +17,7 @@ use EmberDusk\Measure\Trace\Tracer;
 use EmberDusk\Workings\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 
 /** A guided trace of cable legs: begun, answered one measurement at a time, and written into the notes when it is done. */
 final readonly class TraceController
@@ -29,7 +29,7 @@ final readonly class TraceController
         $place = $plan->place($request->string('place')->toString());
         $near = $request->string('near')->toString();
         $legs = array_map(static fn ($l): array => [$l->name, $l->to, $l->cores], TraceDesk::legs($place, $near));
-        $trace = Immediate::run(static function () use ($job, $user, $place, $near, $legs): Trace {
+        $trace = DB::transaction(static function () use ($job, $user, $place, $near, $legs): Trace {
             $open = $job->traces()->where(['place' => $place->id, 'near' => $near])->whereNull('recorded_at')->latest('id')->first();
 
             return $open !== null && $open->legs === $legs ? $open
@@ -42,7 +42,7 @@ final readonly class TraceController
     /** An answer to the measurement of that number; one that was answered already is not taken twice. */
     public function act(TraceRequest $request, Job $job, Trace $trace): JsonResponse
     {
-        return self::answer(Immediate::run(static function () use ($request, $trace): Trace {
+        return self::answer(DB::transaction(static function () use ($request, $trace): Trace {
             $trace->refresh();
             $asked = count($trace->answers);
             if ($request->boolean('back')) {
@@ -67,7 +67,7 @@ final readonly class TraceController
         }
         $change = ['kind' => 'RecordTrace', 'place' => $trace->place,
             'found' => array_map(static fn (string $leg, string $text): array => ['leg' => $leg, 'found' => $text], array_keys($found->found), $found->found)];
-        Immediate::run(static function () use ($job, $user, $trace, $change): void {
+        DB::transaction(static function () use ($job, $user, $trace, $change): void {
             Revisions::change($job, $user, Revisions::newest($job)->number, $change);
             $trace->update(['recorded_at' => Clock::now()]);
         });

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use EmberDusk\Tests\Demo;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+use Tests\Writes;
+
+/** Every write takes the database's lock first: no route reads first and writes later, none is refused because others write. */
+final class WritesTest extends TestCase
+{
+    use DatabaseFiles;
+
+    /** They write no row. */
+    private const SILENT = ['jobs.preview'];
+
+    private const WORKERS = 8;
+
+    /** Of each kind, by all workers together. bin/bench asks for 200. */
+    private const EACH = 8;
+
+    protected function jobFile(): string
+    {
+        return Demo::file('observatory');
+    }
+
+    public function test_every_route_that_writes_takes_the_lock_first(): void
+    {
+        $this->database('first');
+        $job = $this->job($this->crew());
+        $this->actingAs($user = $this->user($job->crew)->refresh());
+        $written = $loose = [];
+        $now = '';
+        DB::listen(static function (QueryExecuted $query) use (&$written, &$loose, &$now): void {
+            if (preg_match('/^\s*(insert|update|delete|replace)\b/i', $query->sql) === 1) {
+                $written[$now] = ($written[$now] ?? 0) + 1;
+                if ($query->connection->transactionLevel() === 0) {
+                    $loose["{$now}: {$query->sql}"] = true;
+                }
+            }
+        });
+        $writes = (new Writes(fn (string $method, string $path, array $body): TestResponse => $this->json($method, $path, $body), $job, $this->job($job->crew), 'one'))->all();
+        $writes['sign-out'] = fn (): TestResponse => $this->post('/sign-out');
+        $writes['sign-in.store'] = fn (): TestResponse => $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word', 'remember' => true]);
+        $writes['sign-in.demo'] = function (): TestResponse {
+            config(['ember.demo' => true, 'ember.demo_email' => 'one@firm.example']);
+            $this->post('/sign-out');
+
+            return $this->post('/sign-in/demo');
+        };
+        foreach ($writes as $name => $write) {
+            $now = $name;
+            $response = $write(2);
+            self::assertLessThan(400, $response->getStatusCode(), "{$name}: ".substr((string) $response->getContent(), 0, 300));
+        }
+        self::assertSame([], array_keys($loose));
+        self::assertSame([], array_values(array_diff(array_keys($writes), array_keys($written), ['join.look', 'sign-in.demo', 'sign-out'])), 'each writes something');
+        $routes = array_filter(Route::getRoutes()->getRoutes(), static fn ($route): bool => $route->methods() !== ['GET', 'HEAD']);
+        self::assertSame([], array_values(array_diff(array_map(static fn ($route): string => (string) $route->getName(), $routes), array_keys($writes), self::SILENT)), 'no route is forgotten');
+    }
+
+    public function test_eight_write_at_once_and_none_is_refused(): void
+    {
+        $file = $this->database('first');
+        $crew = $this->crew();
+        $this->user($crew);
+        for ($n = 0; $n <= self::WORKERS; $n++) {
+            $this->job($crew);
+        }
+        $env = ['DB_DATABASE' => $file, 'APP_ENV' => 'testing', 'APP_KEY' => config('app.key'), 'CACHE_STORE' => 'array', 'SESSION_DRIVER' => 'array', 'QUEUE_CONNECTION' => 'database', 'BCRYPT_ROUNDS' => '4'];
+        $workers = [];
+        for ($n = 1; $n <= self::WORKERS; $n++) {
+            $workers[] = $worker = new Process(['php', __DIR__.'/../storm.php', (string) $n, (string) intdiv(self::EACH, self::WORKERS)], dirname(__DIR__, 2), $env, null, 300);
+            $worker->start();
+        }
+        $done = 0;
+        foreach ($workers as $worker) {
+            self::assertSame(0, $worker->wait(), $worker->getOutput().$worker->getErrorOutput());
+            $done += (int) $worker->getOutput();
+        }
+        self::assertGreaterThanOrEqual(self::EACH * 25, $done);
+        self::assertSame('ok', DB::scalar('pragma integrity_check'));
+        self::assertSame(DB::table('revisions')->where('job_id', 1)->count(), DB::table('revisions')->where('job_id', 1)->max('number'));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+// One of the writers of WritesTest and bin/bench: so many requests of every kind that writes, through the whole
+// application, in one database with the others. Prints how many; a request that is refused ends it with 1.
+// What was changed by another writer in between (409) is told by design, and asked again.
+
+use App\Models\Job;
+use App\Models\User;
+use Illuminate\Contracts\Console\Kernel as Console;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Testing\TestResponse;
+use Tests\Writes;
+
+require __DIR__.'/../vendor/autoload.php';
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Console::class)->bootstrap();
+$kernel = $app->make(Kernel::class);
+$user = User::query()->firstOrFail();
+$job = static fn (int $n): Job => Job::query()->orderBy('id')->offset($n)->firstOrFail();
+
+$ask = static function (string $method, string $path, array $body) use ($app, $kernel, $user): TestResponse {
+    $files = array_filter($body, static fn (mixed $one): bool => $one instanceof UploadedFile);
+    $request = Request::create($path, $method, $body, [], $files, ['HTTP_ACCEPT' => 'application/json']);
+    $app->make('auth')->forgetGuards();
+    Auth::setUser($user);
+
+    return new TestResponse($kernel->handle($request));
+};
+$writes = (new Writes($ask, $job(0), $job((int) $argv[1]), "w{$argv[1]}"))->all();
+if (isset($argv[3])) {
+    $writes = array_intersect_key($writes, [$argv[3] => true]);
+}
+$done = 0;
+for ($n = 1; $n <= (int) $argv[2]; $n++) {
+    foreach ($writes as $name => $write) {
+        do {
+            try {
+                $response = $write($n);
+            } catch (Throwable $e) {
+                fwrite(STDERR, "{$name}: {$e->getMessage()}\n");
+                exit(1);
+            }
+        } while ($response->getStatusCode() === 409);
+        if ($response->getStatusCode() >= 400) {
+            fwrite(STDERR, "{$name}: {$response->getStatusCode()} ".substr((string) $response->getContent(), 0, 400)."\n");
+            exit(1);
+        }
+        $done++;
+    }
+}
+echo $done;
