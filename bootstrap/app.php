@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\OpenAccount;
 use App\Http\Middleware\TellTime;
 use App\Plans\Conflict;
 use EmberDusk\Workings\Trouble;
@@ -17,7 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(TellTime::class);
-        $middleware->web(append: [HandleInertiaRequests::class]);
+        $middleware->web(append: [OpenAccount::class, HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([static fn (Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview')]);
         $middleware->redirectGuestsTo(static fn (): string => route('sign-in'));
@@ -28,7 +29,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static fn (Trouble $t, Request $request): ?JsonResponse => $request->expectsJson()
             ? new JsonResponse(['message' => $t->getMessage(), 'pointer' => $t->pointer], 422) : null);
         $exceptions->render(static fn (Conflict $c): JsonResponse => new JsonResponse(
-            ['message' => $c->getMessage(), 'yours' => $c->yours, 'theirs' => $c->theirs, 'revision' => $c->newest], 409));
+            ['message' => $c->getMessage(), 'yours' => $c->yours, 'theirs' => $c->theirs, 'revision' => $c->newest, 'over' => $c->over], 409));
         $exceptions->render(static fn (PostTooLargeException $e, Request $request): JsonResponse => new JsonResponse(
             ['message' => 'The file is too large: job and shelf files have at most 2 MB, photos 20 MB. Nothing was kept of it.'], 413));
     })->create();

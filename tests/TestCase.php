@@ -32,7 +32,7 @@ abstract class TestCase extends BaseTestCase
 
     protected function user(Crew $crew, string $email = 'one@firm.example'): User
     {
-        return User::query()->firstOrCreate(['email' => $email], ['name' => ucfirst(explode('@', $email)[0]), 'password' => 'long enough a word', 'crew_id' => $crew->id]);
+        return User::query()->firstOrCreate(['email' => $email], ['name' => ucfirst(explode('@', $email)[0]), 'password' => 'long enough a word', 'crew_id' => $crew->id])->refresh();
     }
 
     /** A job of one room in a crew. */

@@ -22,7 +22,7 @@ use RuntimeException;
  * @property int $number
  * @property int|null $parent
  * @property array<string, mixed>|null $change
- * @property string $kind first, change, undo or redo
+ * @property string $kind first, change, undo, redo or over
  * @property int|null $restores
  * @property string $words
  * @property list<string> $touched

@@ -6,19 +6,28 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
+use LogicException;
 
 /**
  * @property int $id
  * @property int $crew_id
  * @property string $name
  * @property string $email
+ * @property Carbon|null $closed_at since when they have left; nobody is ever deleted, so that what they did keeps their name
  * @property-read Crew $crew
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['name', 'email', 'password', 'crew_id'];
+    protected $fillable = ['name', 'email', 'password', 'crew_id', 'closed_at'];
 
     protected $hidden = ['password', 'remember_token'];
+
+    /** @throws LogicException always */
+    public function delete(): ?bool
+    {
+        throw new LogicException('People are closed, not deleted: ember:account --close.');
+    }
 
     /** @return BelongsTo<Crew, $this> */
     public function crew(): BelongsTo
@@ -29,6 +38,6 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'closed_at' => 'datetime'];
     }
 }

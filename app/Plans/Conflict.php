@@ -9,8 +9,22 @@ use RuntimeException;
 /** Somebody else changed the same thing meanwhile; both changes in words. */
 final class Conflict extends RuntimeException
 {
-    public function __construct(public readonly string $yours, public readonly string $theirs, public readonly int $newest)
+    /** @param  array{kind: 'undo'|'redo', number: int, words: string}|null  $over  the change of one's own that cannot be taken back or done again, and can be stepped over */
+    private function __construct(string $message, public readonly string $yours, public readonly string $theirs, public readonly int $newest, public readonly ?array $over)
     {
-        parent::__construct("Not kept: {$yours}. Meanwhile: {$theirs}. Look at the newest state, then do it again if it still fits.");
+        parent::__construct($message);
+    }
+
+    public static function ofChange(string $yours, string $theirs, int $newest): self
+    {
+        return new self("Not kept: {$yours}. Meanwhile: {$theirs}. Look at the newest state, then do it again if it still fits.", $yours, $theirs, $newest, null);
+    }
+
+    /** @param  'undo'|'redo'  $kind */
+    public static function ofUndo(string $kind, int $number, string $words, string $theirs, int $newest): self
+    {
+        $yours = $kind === 'undo' ? "taking back “{$words}”" : "“{$words}” again";
+
+        return new self("Not kept: {$yours}. Since then: {$theirs}. Let that be taken back first, or step over yours: it stays as it is.", $yours, $theirs, $newest, ['kind' => $kind, 'number' => $number, 'words' => $words]);
     }
 }

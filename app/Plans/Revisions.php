@@ -15,6 +15,7 @@ use EmberDusk\Plan\Difference;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Trouble;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** The history of a job's plan: every accepted change is a revision; undo and redo are revisions too. */
@@ -83,10 +84,9 @@ final readonly class Revisions
                 ?? throw new Trouble($kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.');
             $change = self::numbered($job, $number);
             $newest = self::newest($job);
-            $later = $job->revisions()->where('number', '>', $number)->where('user_id', '!=', $user->id)->with('user')->get()
-                ->first(static fn (Revision $r): bool => array_intersect($r->touched, $change->touched) !== []);
+            $later = self::standing($job, $number)->first(static fn (Revision $r): bool => $r->user_id !== $user->id && array_intersect($r->touched, $change->touched) !== []);
             if ($later !== null) {
-                throw new Conflict($kind === 'undo' ? "taking back “{$change->words}”" : "“{$change->words}” again", self::told($later), $newest->number);
+                throw Conflict::ofUndo($kind, $number, $change->words, self::told($later), $newest->number);
             }
             $source = $kind === 'undo' ? self::numbered($job, (int) $change->parent) : $change;
             $before = $newest->plan();
@@ -95,6 +95,45 @@ final readonly class Revisions
             return self::write($job, $user, $newest, $after, $kind, ($kind === 'undo' ? 'Undone: ' : 'Redone: ').$change->words,
                 Difference::between($before, $after), null, $number);
         });
+    }
+
+    /**
+     * Leaves one's own last change (or the last that was taken back) out of what undo (or redo) goes through; it stays as
+     * it is. For one that somebody else's later change holds fast.
+     *
+     * @param  'undo'|'redo'  $kind
+     * @param  int  $number  of the change that is stepped over
+     *
+     * @throws Trouble when that is not the next one
+     */
+    public static function stepOver(Job $job, User $user, string $kind, int $number): Revision
+    {
+        return DB::transaction(static function () use ($job, $user, $kind, $number): Revision {
+            if (UndoStack::of($job, $user)->top($kind) !== $number) {
+                throw new Trouble('That change is not the next one any more. Look at what Undo and Redo name now.', '/over');
+            }
+            $newest = self::newest($job);
+
+            return self::write($job, $user, $newest, $newest->plan(), UndoStack::OVER, 'Stepped over: '.self::numbered($job, $number)->words, [], null, $number);
+        });
+    }
+
+    /**
+     * Changes after one that are in force: not taken back.
+     *
+     * @return Collection<int, Revision> without their documents
+     */
+    private static function standing(Job $job, int $after): Collection
+    {
+        $later = $job->revisions()->where('number', '>', $after)->orderBy('number')->with('user')->get(['id', 'job_id', 'user_id', 'number', 'kind', 'restores', 'words', 'touched', 'created_at']);
+        $back = [];
+        foreach ($later as $r) {
+            if ($r->restores !== null) {
+                $back[$r->restores] = $r->kind === 'undo' || ($r->kind === UndoStack::OVER && ($back[$r->restores] ?? false));
+            }
+        }
+
+        return $later->filter(static fn (Revision $r): bool => $r->kind === 'change' && ! ($back[$r->number] ?? false));
     }
 
     private static function applied(Change $change, Plan $plan): Plan
@@ -111,10 +150,12 @@ final readonly class Revisions
         $from = $job->revisions()->where('number', $base)->first() ?? throw new Trouble("The job has no revision {$base}.", '/base');
         $plan = $from->plan();
         $touches = Difference::between($plan, self::applied($change, $plan));
-        $since = $job->revisions()->where('number', '>', $base)->orderBy('number')->with('user')->get()
-            ->filter(static fn (Revision $r): bool => array_intersect($r->touched, $touches) !== []);
-        if ($since->isNotEmpty()) {
-            throw new Conflict($change->words($plan), $since->map(self::told(...))->implode('; '), $newest->number);
+        // What was changed and is again as it was does not count.
+        $both = array_intersect($touches, Difference::between($plan, $newest->plan()));
+        $since = $both === [] ? [] : $job->revisions()->where('number', '>', $base)->orderBy('number')->with('user')->get(['id', 'job_id', 'user_id', 'number', 'words', 'touched', 'created_at'])
+            ->filter(static fn (Revision $r): bool => array_intersect($r->touched, $both) !== [])->map(self::told(...))->all();
+        if ($since !== []) {
+            throw Conflict::ofChange($change->words($plan), implode('; ', $since), $newest->number);
         }
     }
 

@@ -11,6 +11,9 @@ use App\Models\User;
 /** What one user can undo and redo in a job, told by the history alone. Any other change of theirs clears redo. */
 final readonly class UndoStack
 {
+    /** Kind of a revision that changes nothing but what undo and redo go through. */
+    public const OVER = 'over';
+
     /**
      * @param  array<int, string>  $undo  words by revision number, oldest first
      * @param  array<int, string>  $redo
@@ -32,6 +35,8 @@ final readonly class UndoStack
             } elseif ($r->kind === 'undo') {
                 $redo[$of] = $undo[$of] ?? '';
                 unset($undo[$of]);
+            } elseif ($r->kind === self::OVER) {
+                unset($undo[$of], $redo[$of]);
             } elseif ($r->kind === 'redo') {
                 $undo[$of] = $redo[$of] ?? '';
                 unset($redo[$of]);

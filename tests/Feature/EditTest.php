@@ -142,6 +142,82 @@ final class EditTest extends TestCase
         self::assertSame(300, Revisions::newest($this->job)->plan()->feeds['f2']->pad);
     }
 
+    private function length(float $metres, int $base, ?User $as = null): void
+    {
+        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => $metres], $base, $as)->assertOk();
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return TestResponse<Response>
+     */
+    private function step(User $as, string $what, array $more = []): TestResponse
+    {
+        return $this->actingAs($as)->postJson("/jobs/{$this->job->id}/{$what}", ['stage' => 'wire'] + $more);
+    }
+
+    private function metres(): float
+    {
+        return Revisions::newest($this->job)->plan()->cables['k1']->length;
+    }
+
+    public function test_what_somebody_else_took_back_blocks_nobody(): void
+    {
+        $before = $this->metres();
+        $this->length(5, 1);
+        $this->length(7, 2, $this->two);
+        $this->step($this->one, 'undo')->assertStatus(409);
+        $this->step($this->two, 'undo')->assertOk();
+        self::assertSame(5.0, $this->metres());
+        $this->step($this->one, 'undo')->assertOk();
+        self::assertSame($before, $this->metres());
+        // Done again, it is in force again and holds the other's fast.
+        $this->step($this->one, 'redo')->assertOk();
+        $this->step($this->two, 'redo')->assertOk();
+        self::assertSame(7.0, $this->metres());
+        $this->step($this->one, 'undo')->assertStatus(409);
+    }
+
+    public function test_a_change_that_is_held_fast_is_stepped_over_by_name(): void
+    {
+        $this->length(4, 1);
+        $this->change(self::ENDS, 2)->assertOk();
+        $this->length(5, 3);
+        $this->length(7, 4, $this->two);
+        $refused = $this->step($this->one, 'undo')->assertStatus(409)->assertJsonPath('over', ['kind' => 'undo', 'number' => 4, 'words' => 'K1 is 5.00 m long']);
+        self::assertStringContainsString('K1 is 7.00 m long (Two,', (string) $refused->json('message'));
+        $this->step($this->one, 'undo', ['over' => 3])->assertStatus(422)->assertJsonPath('pointer', '/over');
+        $answer = $this->answer($this->step($this->one, 'undo', ['over' => 4]));
+        self::assertSame(['Cove fed at both ends', null, 7.0], [$answer['undo'], $answer['redo'], $this->metres()]);
+        self::assertSame('Stepped over: K1 is 5.00 m long', Revisions::newest($this->job)->words);
+        $this->step($this->one, 'undo')->assertOk();
+        self::assertSame(['f1'], array_keys(Revisions::newest($this->job)->plan()->feeds));
+        // The one before is held fast as well; stepped over, nothing is left.
+        $this->step($this->one, 'undo')->assertStatus(409)->assertJsonPath('over.words', 'K1 is 4.00 m long');
+        $this->step($this->one, 'undo', ['over' => 2])->assertOk()->assertJsonPath('undo', null)->assertJsonPath('redo', 'Cove fed at both ends');
+        $this->step($this->one, 'redo')->assertOk();
+        self::assertCount(2, Revisions::newest($this->job)->plan()->feeds);
+    }
+
+    public function test_a_stale_change_is_kept_where_everything_is_again_as_it_was(): void
+    {
+        $this->length(7, 1, $this->two);
+        $this->step($this->two, 'undo')->assertOk();
+        $this->length(5, 1);
+        self::assertSame(5.0, $this->metres());
+    }
+
+    public function test_changes_of_nobody_are_somebody_elses_for_undo(): void
+    {
+        $this->length(5, 1);
+        $this->length(7, 2, $this->two);
+        // As a database of an earlier version has it, where people could be deleted.
+        $this->job->revisions()->where('number', 3)->update(['user_id' => null]);
+        $refused = $this->step($this->one, 'undo')->assertStatus(409);
+        self::assertStringContainsString('K1 is 7.00 m long (somebody,', (string) $refused->json('theirs'));
+        self::assertSame(7.0, $this->metres());
+    }
+
     public function test_the_shelf_can_change_without_moving_a_plan(): void
     {
         $entry = $this->job->crew->kitEntries()->where('entry_id', 'supply-24-240')->firstOrFail();

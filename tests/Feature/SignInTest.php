@@ -6,13 +6,37 @@ namespace Tests\Feature;
 
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Hash;
 use Inertia\Testing\AssertableInertia;
+use LogicException;
 use Tests\TestCase;
 
 final class SignInTest extends TestCase
 {
     use RefreshDatabase;
+
+    public function test_who_leaves_is_closed_and_keeps_the_name_on_what_was_done(): void
+    {
+        $job = $this->job($this->crew());
+        $user = $this->user($job->crew);
+        $this->actingAs($user)->postJson("/jobs/{$job->id}/change", ['stage' => 'wire', 'base' => 1, 'change' => ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5]])->assertOk();
+        self::assertSame(0, Artisan::call('ember:account', ['--close' => $user->email]));
+        self::assertStringContainsString('What One did stays under that name', Artisan::output());
+        // The page that is still open ends at its next request; nobody signs in again.
+        $this->actingAs($user->refresh())->getJson("/jobs/{$job->id}/history")->assertUnauthorized();
+        $this->actingAs($user)->get('/')->assertRedirect('/sign-in');
+        $this->app?->make('auth')->forgetGuards();
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertSessionHasErrors(['email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.']);
+        $two = $this->user($job->crew, 'two@firm.example');
+        self::assertSame('One', $this->actingAs($two)->getJson("/jobs/{$job->id}/history")->json('history.0.who'));
+        self::assertSame(0, Artisan::call('ember:account', ['--reopen' => $user->email]));
+        $this->app?->make('auth')->forgetGuards();
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertRedirect('/');
+        self::assertSame(2, Artisan::call('ember:account', ['--close' => 'nobody@firm.example']));
+        $this->expectException(LogicException::class);
+        $user->delete();
+    }
 
     public function test_an_account_made_by_command_can_sign_in_and_out(): void
     {

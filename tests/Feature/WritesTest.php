@@ -35,7 +35,7 @@ final class WritesTest extends TestCase
     {
         $this->database('first');
         $job = $this->job($this->crew());
-        $this->actingAs($user = $this->user($job->crew)->refresh());
+        $this->actingAs($user = $this->user($job->crew));
         $written = $loose = [];
         $now = '';
         DB::listen(static function (QueryExecuted $query) use (&$written, &$loose, &$now): void {

@@ -7,6 +7,8 @@ namespace App\Console\Commands;
 use App\Models\Crew;
 use App\Models\User;
 use App\Plans\Shelves;
+use App\Time\Clock;
+use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
@@ -14,12 +16,17 @@ use Illuminate\Validation\Rules\Password;
 
 final class AccountCommand extends Command
 {
-    protected $signature = 'ember:account {name} {email} {--crew= : the crew, made when there is none of that name} {--password= : asked for when left out}';
+    protected $signature = 'ember:account {name?} {email?} {--crew= : the crew, made when there is none of that name} {--password= : asked for when left out} {--close= : the address of somebody who leaves} {--reopen= : the address of somebody who is back}';
 
-    protected $description = 'Make an account in a crew';
+    protected $description = 'Make an account in a crew, close one, open one again';
 
     public function handle(): int
     {
+        foreach (['close' => Clock::now(), 'reopen' => null] as $what => $at) {
+            if (is_string($email = $this->option($what))) {
+                return $this->closed($email, $at);
+            }
+        }
         $given = [
             'name' => $this->argument('name'), 'email' => $this->argument('email'), 'crew' => $this->option('crew') ?? $this->ask('Crew'),
             'password' => $this->option('password') ?? $this->secret('Password (at least 10 letters)'),
@@ -43,6 +50,21 @@ final class AccountCommand extends Command
             User::query()->create(['crew_id' => $crew->id, 'name' => $given['name'], 'email' => $given['email'], 'password' => $given['password']]);
         });
         $this->info("{$given['email']} can sign in, in {$given['crew']}.");
+
+        return 0;
+    }
+
+    /** Nobody is deleted: what they did keeps their name. Whatever page they have open ends at its next request. */
+    private function closed(string $email, ?CarbonImmutable $at): int
+    {
+        $user = User::query()->where('email', $email)->first();
+        if ($user === null) {
+            $this->error("There is no account {$email}.");
+
+            return 2;
+        }
+        DB::transaction(static fn (): bool => $user->forceFill(['closed_at' => $at, 'remember_token' => null])->save());
+        $this->info($at === null ? "{$email} can sign in again." : "{$email} can no longer sign in. What {$user->name} did stays under that name.");
 
         return 0;
     }

@@ -50,12 +50,12 @@ final readonly class EditController
 
     public function undo(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($job, $user, Revisions::restore($job, $user, 'undo'), $request);
+        return $this->restored('undo', $request, $job, $user);
     }
 
     public function redo(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($job, $user, Revisions::restore($job, $user, 'redo'), $request);
+        return $this->restored('redo', $request, $job, $user);
     }
 
     public function history(Job $job): JsonResponse
@@ -63,6 +63,12 @@ final readonly class EditController
         return new JsonResponse(['history' => $job->revisions()->with('user')->orderByDesc('number')->limit(500)->get()->map(static fn (Revision $r): array => [
             'number' => $r->number, 'words' => $r->words, 'who' => $r->user?->name, 'at' => $r->created_at->toIso8601String(),
         ])->all()]);
+    }
+
+    /** @param  'undo'|'redo'  $kind */
+    private function restored(string $kind, EditRequest $request, Job $job, User $user): JsonResponse
+    {
+        return $this->answer($job, $user, $request->filled('over') ? Revisions::stepOver($job, $user, $kind, $request->integer('over')) : Revisions::restore($job, $user, $kind), $request);
     }
 
     private function answer(Job $job, User $user, Revision $revision, EditRequest $request): JsonResponse

@@ -27,6 +27,9 @@ final class SessionController
     {
         // The password is checked first: that takes long on purpose, and nobody who writes shall wait for it.
         $user = Auth::validate($request->safe()->only(['email', 'password'])) ? User::query()->where('email', $request->validated('email'))->first() : null;
+        if ($user?->closed_at !== null) {
+            throw ValidationException::withMessages(['email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.']);
+        }
         if ($user === null) {
             throw ValidationException::withMessages(['email' => 'No account has this address and password. Check both, then try again.']);
         }

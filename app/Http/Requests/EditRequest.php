@@ -19,6 +19,7 @@ final class EditRequest extends FormRequest
             'stage' => ['required', 'string', Rule::in(array_keys(Stages::ALL))],
             'scene' => ['nullable', 'string', 'max:40'],
             'open' => ['nullable', 'string', 'max:4000'],
+            'over' => ['nullable', 'integer', 'min:1'],
             'change' => [$this->routeIs('jobs.change', 'jobs.preview') ? 'required' : 'nullable', 'array', 'max:10'],
         ];
     }

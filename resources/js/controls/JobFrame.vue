@@ -18,7 +18,7 @@ const props = withDefaults(defineProps<{ shortcuts?: Shortcut[]; things?: Doable
     shortcuts: () => [], things: () => [], slate: true,
 });
 const emit = defineEmits<{ go: [place: string] }>();
-const { desk, answer, status, message, change, undo, redo } = useDesk();
+const { desk, answer, status, message, over, stepOver, change, undo, redo } = useDesk();
 const shown = ref<'' | 'find' | 'keys' | 'history'>('');
 const user = computed(person);
 const time = computed(() => new Date(answer.value.keptAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }));
@@ -74,7 +74,8 @@ watch(status, (now) => (said.value = now === 'kept' ? 'Kept' : now === 'waiting'
         <ConnectionNote :job="answer.job" />
         <p class="sr-only" role="status">{{ said }}</p>
         <p v-if="message" role="alert" class="message no-print">
-            {{ message }} <button type="button" class="act ml-2" @click="message = ''">Understood</button>
+            {{ message }} <button v-if="over" type="button" class="act ml-2" @click="stepOver()">Step over “{{ over.words }}”</button>
+            <button type="button" class="act ml-2" @click="message = ''; over = null">Understood</button>
         </p>
         <div class="body" :class="{ withslate: slate }">
             <main class="relative min-h-0 min-w-0 overflow-auto px-1 -mx-1"><slot /></main>

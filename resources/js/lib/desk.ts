@@ -1,6 +1,6 @@
 import { computed, inject, onBeforeUnmount, provide, ref, shallowRef, type ComputedRef, type InjectionKey, type Ref, type ShallowRef } from 'vue';
 import type { Answer, Desk } from '@/types/generated/responses';
-import { ask, Refusal } from './http';
+import { ask, Refusal, type Over } from './http';
 
 export type Payload = { kind: string; [field: string]: unknown };
 
@@ -11,6 +11,9 @@ export interface DeskStore {
     desk: ComputedRef<Desk>;
     status: Ref<'kept' | 'keeping' | 'waiting'>;
     message: Ref<string>;
+    /** What undo or redo cannot go through, and can be stepped over. */
+    over: Ref<Over | null>;
+    stepOver(): Promise<void>;
     /** The scene that is looked at; empty at everything full. */
     scene: Ref<string>;
     look(scene: string): Promise<void>;
@@ -31,6 +34,7 @@ export function provideDesk(first: Answer): DeskStore {
     const previewed = shallowRef<Desk | null>(null);
     const status = ref<'kept' | 'keeping' | 'waiting'>('kept');
     const message = ref('');
+    const over = ref<Over | null>(null);
     const scene = ref('');
     const open = ref('');
     const url = (what: string) => `/jobs/${first.job}/${what}`;
@@ -42,6 +46,7 @@ export function provideDesk(first: Answer): DeskStore {
     async function send(what: string, body: object): Promise<boolean> {
         for (;;) {
             status.value = 'keeping';
+            over.value = null;
             try {
                 answer.value = await ask<Answer>('POST', url(what), { stage, scene: scene.value, open: open.value, ...body });
                 previewed.value = null;
@@ -61,6 +66,7 @@ export function provideDesk(first: Answer): DeskStore {
                 previewed.value = null;
                 status.value = 'kept';
                 message.value = error.message;
+                over.value = error.over;
                 if (error.status === 409) {
                     await reload();
                 }
@@ -75,8 +81,13 @@ export function provideDesk(first: Answer): DeskStore {
         return next;
     }
 
+    /** The newest state; where it does not come, the page stays as it is and says why. */
     async function reload(): Promise<void> {
-        answer.value = await ask<Answer>('GET', `${url('state')}?stage=${stage}&scene=${scene.value}&open=${open.value}`);
+        try {
+            answer.value = await ask<Answer>('GET', `${url('state')}?stage=${stage}&scene=${scene.value}&open=${open.value}`);
+        } catch (error) {
+            message.value = [message.value, error instanceof Refusal ? error.message : String(error)].filter((part) => part !== '').join(' ');
+        }
     }
 
     let looking = false;
@@ -106,6 +117,14 @@ export function provideDesk(first: Answer): DeskStore {
         desk: computed(() => previewed.value ?? answer.value.desk),
         status,
         message,
+        over,
+        async stepOver() {
+            const at = over.value;
+            if (at) {
+                round++;
+                await inTurn(() => send(at.kind, { over: at.number }));
+            }
+        },
         scene,
         open,
         async look(of) {

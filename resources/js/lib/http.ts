@@ -1,11 +1,15 @@
 import { heardTime } from './clock';
 
+export type Over = { kind: 'undo' | 'redo'; number: number; words: string };
+
 /** What the server said when it did not do as asked: the message is for people; status 0 means that it was not reached. */
 export class Refusal extends Error {
     constructor(
         message: string,
         readonly status: number,
         readonly pointer = '',
+        /** The change of one's own that undo or redo cannot go through, and that can be stepped over. */
+        readonly over: Over | null = null,
     ) {
         super(message);
     }
@@ -62,8 +66,8 @@ export async function ask<T>(method: 'GET' | 'POST' | 'DELETE', url: string, bod
         throw response.ok ? new Refusal(CUT_OFF, 0) : new Refusal(SAID[response.status] ?? `The server answered ${response.status}.`, response.status);
     }
     if (!response.ok) {
-        const { message, pointer } = said as { message?: string; pointer?: string };
-        throw new Refusal(SAID[response.status] ?? message ?? `The server answered ${response.status}.`, response.status, pointer ?? '');
+        const { message, pointer, over } = said as { message?: string; pointer?: string; over?: Over | null };
+        throw new Refusal(SAID[response.status] ?? message ?? `The server answered ${response.status}.`, response.status, pointer ?? '', over ?? null);
     }
     return said as T;
 }
