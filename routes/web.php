@@ -37,10 +37,15 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('shelf/entries', [ShelfController::class, 'store'])->name('shelf.store');
     Route::get('shelf/entries/{entry}', [ShelfController::class, 'show'])->name('shelf.show');
     Route::delete('shelf/entries/{entry}', [ShelfController::class, 'destroy'])->name('shelf.destroy');
+    Route::get('shelf/entries/{entry}/jobs/{job}', [ShelfController::class, 'shift'])->middleware('can:work,job')->name('shelf.shift');
     Route::post('shelf/import', [ShelfController::class, 'import'])->name('shelf.import');
     Route::get('shelf/export.{format}', [ShelfController::class, 'export'])->whereIn('format', ['csv', 'json'])->name('shelf.export');
 
     Route::prefix('jobs/{job}')->middleware('can:work,job')->scopeBindings()->group(static function (): void {
+        Route::get('summary', [JobController::class, 'summary'])->name('jobs.summary');
+        Route::post('archive', [JobController::class, 'archive'])->name('jobs.archive');
+        Route::post('back', [JobController::class, 'back'])->name('jobs.back');
+        Route::delete('/', [JobController::class, 'destroy'])->name('jobs.destroy');
         Route::get('join', [JoinController::class, 'show'])->name('jobs.join');
         Route::get('handover', [HandoverController::class, 'show'])->name('jobs.handover');
         Route::get('sheet', [HandoverController::class, 'html'])->name('jobs.sheet');

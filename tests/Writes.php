@@ -7,6 +7,7 @@ namespace Tests;
 use App\Models\Job;
 use App\Plans\Revisions;
 use Closure;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -43,6 +44,9 @@ final class Writes
             'jobs.change' => fn (int $n) => $this->ask('POST', "{$at}/change", $describe($n)),
             'jobs.undo' => fn () => $this->after('POST', "/jobs/{$this->own->id}/change", ['base' => Revisions::newest($this->own)->number] + $describe(random_int(0, PHP_INT_MAX)))->ask('POST', "/jobs/{$this->own->id}/undo", ['stage' => 'wire']),
             'jobs.redo' => fn (int $n) => $this->after('POST', "/jobs/{$this->own->id}/change", ['base' => Revisions::newest($this->own)->number] + $describe(random_int(0, PHP_INT_MAX)))->after('POST', "/jobs/{$this->own->id}/undo", ['stage' => 'wire'])->ask('POST', "/jobs/{$this->own->id}/redo", ['stage' => 'wire']),
+            'jobs.archive' => fn () => $this->ask('POST', "/jobs/{$this->own->id}/archive"),
+            'jobs.back' => fn () => $this->ask('POST', "/jobs/{$this->own->id}/back"),
+            'jobs.destroy' => fn (int $n) => $this->ask('DELETE', '/jobs/'.$this->archived("Old {$n}"), ['name' => "Old {$n}"]),
             'shelf.store' => fn (int $n) => $this->ask('POST', '/shelf/entries', ['cells' => ['kind' => 'fuse', 'id' => "fuse-{$this->who}", 'name' => "Own {$n}", 'amps' => '5', 'form' => 'blade']]),
             'shelf.destroy' => fn (int $n) => $this->after('POST', '/shelf/entries', ['cells' => ['kind' => 'fuse', 'id' => "fuse-{$this->who}-{$n}", 'name' => 'Own', 'amps' => '5', 'form' => 'blade']])->ask('DELETE', "/shelf/entries/fuse-{$this->who}-{$n}"),
             'shelf.import' => fn () => $this->ask('POST', '/shelf/import', ['file' => UploadedFile::fake()->createWithContent('shelf.csv', "kind,id,name,amps,form\nfuse,fuse-in-{$this->who},In,5,blade\n")]),
@@ -76,6 +80,15 @@ final class Writes
     private function ask(string $method, string $path, array $body = []): TestResponse
     {
         return ($this->ask)($method, $path, $body);
+    }
+
+    /** A job in the archive. */
+    private function archived(string $name): int
+    {
+        $job = Revisions::begin($this->job->crew, null, new Plan($name, ''), 'Begun');
+        $this->after('POST', "/jobs/{$job->id}/archive");
+
+        return $job->id;
     }
 
     /** @param  array<string, mixed>  $body */

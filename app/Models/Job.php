@@ -8,19 +8,26 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
 
 /**
- * A job of a crew. Name and client are copies from its newest plan, so that lists need not open it.
+ * A job of a crew. Name, client and kit are copies from its newest plan, so that lists need not open it.
  *
  * @property int $id
  * @property int $crew_id
  * @property string $name
  * @property string $client
+ * @property Carbon|null $archived_at
+ * @property Carbon $updated_at
+ * @property array<string, string> $kit hashes of what the newest plan holds, by shelf id
+ * @property-read int|null $revision its newest, where a list asked for it
  * @property-read Crew $crew
  */
 final class Job extends Model
 {
-    protected $fillable = ['name', 'client'];
+    protected $fillable = ['name', 'client', 'kit', 'archived_at'];
+
+    protected $casts = ['kit' => 'array', 'archived_at' => 'datetime'];
 
     /** @return BelongsTo<Crew, $this> */
     public function crew(): BelongsTo

@@ -12,6 +12,7 @@ use App\Time\Clock;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Difference;
+use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Workings\Trouble;
@@ -182,7 +183,7 @@ final readonly class Revisions
             'kind' => $kind, 'restores' => $restores, 'words' => mb_substr($words, 0, 250), 'touched' => $touched,
             'document' => $document, 'created_at' => Clock::now(),
         ]);
-        $job->fill(['name' => $plan->name, 'client' => $plan->client])->touch();
+        $job->fill(['name' => $plan->name, 'client' => $plan->client, 'kit' => array_map(static fn (Frozen $f): string => $f->hash, $plan->kit)])->touch();
 
         return $revision->holding($plan);
     }

@@ -6,36 +6,38 @@ namespace App\Plans;
 
 use App\Models\Crew;
 use App\Models\Job;
+use App\Models\Revision;
 use EmberDusk\Advice\Shift;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Frozen;
+use Illuminate\Database\Eloquent\Builder;
 
-/** Which jobs of a crew use a shelf entry, and what would move in each if it took the entry as it stands now. */
+/** Which jobs of a crew use a shelf entry; and, when one is looked at, what would move in it if it took the entry as it stands now. */
 final readonly class ShelfUses
 {
+    /** Jobs that are told at once. */
+    private const MOST = 50;
+
     public function __construct(private Workshop $workshop)
     {
     }
 
-    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/use */
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/uses: those that hold an older copy first; jobs in the archive are left alone */
     public function of(Crew $crew, string $entry, ?Frozen $now): array
     {
-        $shelf = Shelves::ofCrew($crew);
-        $uses = [];
-        foreach ($crew->jobs()->orderByDesc('updated_at')->get() as $job) {
-            /** @var Job $job */
-            $revision = Revisions::newest($job);
-            $plan = $revision->plan();
-            $frozen = $plan->kit[$entry] ?? null;
-            if ($frozen === null) {
-                continue;
-            }
-            $moved = $now !== null && $frozen->hash !== $now->hash;
-            $uses[] = ['job' => $job->id, 'name' => $job->name, 'revision' => $revision->number, 'moved' => $moved,
-                'shift' => $moved ? Shift::of($this->workshop->work($job, $plan, $shelf),
-                    $this->workshop->work($job, Catalogue::read(['kind' => 'RefreshKit', 'kit' => $entry], $shelf)->apply($plan), $shelf)) : null];
-        }
+        $held = static fn (): Builder => Job::query()->where('crew_id', $crew->id)->whereNull('archived_at')->whereRaw('json_extract(kit, ?) is not null', ["$.\"{$entry}\""]);
+        $jobs = $held()->orderByRaw('json_extract(kit, ?) = ?', ["$.\"{$entry}\"", $now->hash ?? ''])->orderByDesc('updated_at')->limit(self::MOST)
+            ->addSelect(['jobs.*', 'revision' => Revision::query()->whereColumn('job_id', 'jobs.id')->selectRaw('max(number)')])->get();
 
-        return $uses;
+        return ['total' => $held()->count(), 'jobs' => $jobs->map(static fn (Job $job): array => ['job' => $job->id, 'name' => $job->name, 'revision' => (int) $job->revision, 'moved' => $now !== null && ($job->kit[$entry] ?? '') !== $now->hash])->all()];
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/shift */
+    public function shift(Job $job, string $entry): array
+    {
+        $shelf = Shelves::ofCrew($job->crew);
+        $plan = Revisions::newest($job)->plan();
+
+        return Shift::of($this->workshop->work($job, $plan, $shelf), $this->workshop->work($job, Catalogue::read(['kind' => 'RefreshKit', 'kit' => $entry], $shelf)->apply($plan), $shelf));
     }
 }

@@ -51,6 +51,7 @@ final class Shelves implements ShelfSource
     public static function put(Crew $crew, array $entries): void
     {
         DB::transaction(static function () use ($crew, $entries): void {
+            $crew->newQuery()->whereKey($crew->id)->increment('shelf_version');
             foreach (array_chunk($entries, 200, true) as $chunk) {
                 $crew->kitEntries()->upsert(array_map(static fn (array $e): array => ['crew_id' => $crew->id, 'entry_id' => $e['id'],
                     'document' => json_encode($e, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),

@@ -12,14 +12,11 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 use EmberDusk\Workings\Trouble;
-use Illuminate\Contracts\Cache\Repository;
 
 /** Results of a plan's runs, kept by their island's fingerprint across requests: an edit solves only what it touched. */
 final readonly class Solutions
 {
-    private const DAY = 86_400;
-
-    public function __construct(private Repository $cache)
+    public function __construct(private ResultCache $cache)
     {
     }
 
@@ -72,7 +69,7 @@ final readonly class Solutions
             }
             try {
                 $solved = $scene === null ? Engine::island($plan, $island) : Engine::scene($plan, $island, $scene);
-                $this->cache->put($key, $solved, self::DAY);
+                $this->cache->put($key, $solved);
                 $results += $solved;
             } catch (Trouble $trouble) {
                 $results += array_map(static fn (): Trouble => $trouble, $island->parts + $island->fixtures);

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\LockFirst;
+use App\Plans\ResultCache;
 use App\Time\Clock;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -17,6 +19,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->singleton(ResultCache::class, static fn (Application $app): ResultCache => new ResultCache($app->make('cache')->store('results'), 1_000_000 * (int) config('ember.results_megabytes')));
         Connection::resolverFor('sqlite', static fn (mixed $pdo, string $database, string $prefix, array $config): LockFirst => new LockFirst($pdo, $database, $prefix, $config));
     }
 

@@ -52,6 +52,8 @@ final class ImportTest extends TestCase
         $this->post('/jobs', ['name' => ' ', 'place' => ''])->assertSessionHasErrors(['name' => 'Give the job a name.', 'place' => 'Name the first room or place.']);
         $this->post('/jobs', ['name' => 'Dome', 'client' => '', 'place' => 'Dome'])->assertRedirect('/jobs/1/survey');
         $this->get('/jobs/1/survey')->assertInertia(fn (AssertableInertia $page) => $page->where('answer.desk.survey.places.0.name', 'Dome')->where('answer.desk.findings.0.code', 'no-notes'));
-        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->component('Home')->where('jobs.0.next.title', 'Dome is not measured yet'));
+        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->component('Home')->where('jobs.0.name', 'Dome')->where('jobs.0.summary', null));
+        self::assertSame('Dome is not measured yet', $this->answer($this->getJson('/jobs/1/summary'), 'jobSummary')['next']['title']);
+        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('jobs.0.summary.next.title', 'Dome is not measured yet'));
     }
 }

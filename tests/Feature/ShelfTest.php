@@ -55,7 +55,7 @@ final class ShelfTest extends TestCase
     public function test_a_change_offers_an_update_and_shows_what_would_move(): void
     {
         $job = $this->job($this->crew);
-        $uses = fn (): array => $this->answer($this->getJson('/shelf/entries/controller-zigbee-2'), 'entryAnswer')['uses'];
+        $uses = fn (): array => $this->answer($this->getJson('/shelf/entries/controller-zigbee-2'), 'entryAnswer')['uses']['jobs'];
         // The job of version 1 holds an older copy; it is brought up to date first.
         $update = fn () => $this->postJson("/jobs/{$job->id}/change", ['base' => Revisions::newest($job)->number, 'stage' => 'kit', 'change' => ['kind' => 'RefreshKit', 'kit' => 'controller-zigbee-2']])->assertOk();
         $update();
@@ -65,8 +65,10 @@ final class ShelfTest extends TestCase
         $this->postJson('/shelf/entries', ['cells' => ['channelAmps' => '3'] + $cells])->assertOk();
         [$use] = $uses();
         self::assertSame($before, Revisions::newest($job)->number, 'nothing is forced');
-        self::assertSame(['label' => 'C1 carries', 'before' => '25.0', 'after' => '15.0', 'unit' => 'm of it'], $use['shift']['figures'][0]);
-        self::assertContains('C1 carries 15.0 m of this strip, not 18.0 m', $use['shift']['comes']);
+        self::assertTrue($use['moved']);
+        $shift = $this->answer($this->getJson("/shelf/entries/controller-zigbee-2/jobs/{$job->id}"), 'shift');
+        self::assertSame(['label' => 'C1 carries', 'before' => '25.0', 'after' => '15.0', 'unit' => 'm of it'], $shift['figures'][0]);
+        self::assertContains('C1 carries 15.0 m of this strip, not 18.0 m', $shift['comes']);
         $update();
         self::assertFalse($uses()[0]['moved']);
         self::assertSame('Zigbee two-channel controller, 12-36 V, 5 A a channel taken anew from the shelf', Revisions::newest($job)->words);

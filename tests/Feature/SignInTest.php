@@ -26,12 +26,12 @@ final class SignInTest extends TestCase
         // The page that is still open ends at its next request; nobody signs in again.
         $this->actingAs($user->refresh())->getJson("/jobs/{$job->id}/history")->assertUnauthorized();
         $this->actingAs($user)->get('/')->assertRedirect('/sign-in');
-        $this->app?->make('auth')->forgetGuards();
+        $this->app->make('auth')->forgetGuards();
         $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertSessionHasErrors(['email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.']);
         $two = $this->user($job->crew, 'two@firm.example');
         self::assertSame('One', $this->actingAs($two)->getJson("/jobs/{$job->id}/history")->json('history.0.who'));
         self::assertSame(0, Artisan::call('ember:account', ['--reopen' => $user->email]));
-        $this->app?->make('auth')->forgetGuards();
+        $this->app->make('auth')->forgetGuards();
         $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertRedirect('/');
         self::assertSame(2, Artisan::call('ember:account', ['--close' => 'nobody@firm.example']));
         $this->expectException(LogicException::class);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Plans\ResultCache;
 use App\Plans\Solutions;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
@@ -29,7 +30,7 @@ final class SolutionsTest extends TestCase
 
     public function test_an_edit_solves_only_the_run_that_it_touched(): void
     {
-        $cache = new Repository(new ArrayStore);
+        $cache = new ResultCache(new Repository(new ArrayStore), 1_000_000);
         $plan = $this->plan();
         $first = (new Solutions($cache))->of($plan);
         self::assertSame(['cove', 'shelf'], array_keys($first));
@@ -45,14 +46,14 @@ final class SolutionsTest extends TestCase
 
     public function test_what_was_kept_is_what_was_solved(): void
     {
-        $cache = new Repository(new ArrayStore(true));
+        $cache = new ResultCache(new Repository(new ArrayStore(true)), 1_000_000);
         $plan = $this->plan();
         self::assertEquals((new Solutions($cache))->of($plan), (new Solutions($cache))->of($plan));
     }
 
     public function test_a_run_that_cannot_be_solved_is_told_and_not_kept(): void
     {
-        $cache = new Repository(new ArrayStore);
+        $cache = new ResultCache(new Repository(new ArrayStore), 1_000_000);
         $plan = Demo::with($this->plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
         $results = (new Solutions($cache))->of($plan);
         self::assertInstanceOf(Trouble::class, $results['cove']);

@@ -4,45 +4,74 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\DeleteJobRequest;
 use App\Http\Requests\ImportRequest;
+use App\Http\Requests\JobListRequest;
 use App\Http\Requests\NewJobRequest;
+use App\Http\Requests\StageRequest;
 use App\Models\Job;
 use App\Models\User;
+use App\Plans\JobList;
 use App\Plans\Revisions;
+use App\Plans\Summaries;
 use App\Plans\Workshop;
-use EmberDusk\Advice\Slate;
-use EmberDusk\Advice\Stages;
-use EmberDusk\Advice\Works\Waiting;
+use App\Time\Clock;
+use Carbon\CarbonImmutable;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Workings\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
 final class JobController
 {
-    public function index(#[CurrentUser] User $user, Workshop $workshop): Page
+    public function index(JobListRequest $request, #[CurrentUser] User $user, JobList $list): Page
     {
-        return Inertia::render('Home', [
-            'jobs' => $user->crew->jobs()->with('crew')->orderByDesc('updated_at')->get()->map(static function (Job $job) use ($workshop): array {
-                $revision = Revisions::newest($job);
-                $work = $workshop->work($job, $revision->plan());
-                $findings = Slate::of($work);
-                $next = $findings[0] ?? null;
+        return Inertia::render('Home', $list->page($user->crew, $request->words(), $request->boolean('archived'), max(1, $request->integer('page', 1))));
+    }
 
-                return ['id' => $job->id, 'name' => $job->name, 'client' => $job->client, 'revision' => $revision->number,
-                    'changed' => $revision->created_at->toIso8601String(), 'stages' => Stages::of($work, $findings),
-                    'waits' => Waiting::of($work),
-                    'next' => $next === null ? null : ['title' => $next->title, 'stage' => $next->place->stage]];
-            })->all(),
-        ]);
+    /** For a job whose summary the list did not have at hand. */
+    public function summary(Job $job, Summaries $summaries): JsonResponse
+    {
+        return new JsonResponse($summaries->of($job));
+    }
+
+    public function archive(Job $job): JsonResponse
+    {
+        return self::shelve($job, Clock::now());
+    }
+
+    public function back(Job $job): JsonResponse
+    {
+        return self::shelve($job, null);
+    }
+
+    /** For good, with its history, photos and ticks; only what is in the archive, and only by name. */
+    public function destroy(DeleteJobRequest $request, Job $job): JsonResponse
+    {
+        if ($job->archived_at === null) {
+            throw new Trouble('Put the job into the archive first. Nothing was deleted.');
+        }
+        DB::transaction(static fn (): ?bool => $job->delete());
+
+        return new JsonResponse(['gone' => $job->id]);
+    }
+
+    private static function shelve(Job $job, ?CarbonImmutable $at): JsonResponse
+    {
+        // Its place in the list stays: nothing of it was changed.
+        DB::transaction(static fn () => $job->newQuery()->toBase()->where('id', $job->id)->update(['archived_at' => $at]));
+
+        return new JsonResponse(['job' => $job->id, 'archived' => $at !== null]);
     }
 
     public function store(NewJobRequest $request, #[CurrentUser] User $user): RedirectResponse
@@ -60,9 +89,9 @@ final class JobController
         return new JsonResponse(['url' => route('jobs.stage', [$job, 'survey'])], 201);
     }
 
-    public function stage(Job $job, string $stage, #[CurrentUser] User $user, Workshop $workshop): Page
+    public function stage(StageRequest $request, Job $job, string $stage, #[CurrentUser] User $user, Workshop $workshop): Page
     {
-        return Inertia::render(Str::studly($stage), ['answer' => $workshop->answer($job, $user, Revisions::newest($job), $stage)]);
+        return Inertia::render(Str::studly($stage), ['answer' => $workshop->answer($job, $user, Revisions::newest($job), $stage, null, $request->open())]);
     }
 
     public function export(Job $job): Response

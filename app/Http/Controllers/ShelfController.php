@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\ShelfRequest;
 use App\Models\Crew;
+use App\Models\Job;
 use App\Models\KitEntry;
 use App\Models\User;
 use App\Plans\ShelfUses;
@@ -51,6 +52,12 @@ final readonly class ShelfController
         return new JsonResponse(['cells' => EntryCells::of($written), 'uses' => $uses->of($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry))]);
     }
 
+    /** What would move in one of the jobs that hold an older copy. */
+    public function shift(string $entry, Job $job, ShelfUses $uses): JsonResponse
+    {
+        return new JsonResponse($uses->shift($job, $entry));
+    }
+
     /** Keeps an entry; a new one gets an id from its name. What open jobs hold stays as it is until somebody takes it anew. */
     public function store(ShelfRequest $request, #[CurrentUser] User $user, ShelfUses $uses): JsonResponse
     {
@@ -70,7 +77,10 @@ final readonly class ShelfController
     public function destroy(string $entry, #[CurrentUser] User $user): JsonResponse
     {
         $found = self::entry($user->crew, $entry);
-        DB::transaction(static fn (): ?bool => $found->delete());
+        DB::transaction(static function () use ($found, $user): void {
+            $found->delete();
+            $user->crew->newQuery()->whereKey($user->crew_id)->increment('shelf_version');
+        });
 
         return new JsonResponse(['gone' => $entry]);
     }
@@ -104,7 +114,7 @@ final readonly class ShelfController
     {
         $matching = $crew->kitEntries();
         foreach (preg_split('/\s+/u', Str::lower($request->find()), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $matching->where('search', 'like', '%'.addcslashes($word, '\\%_').'%');
+            $matching->whereRaw("search like ? escape '\\'", ['%'.addcslashes($word, '\\%_').'%']);
         }
         $counts = (clone $matching)->toBase()->selectRaw('kind, count(*) as n')->groupBy('kind')->pluck('n', 'kind')->all();
         $shown = $matching->when($request->kind() !== '', static fn ($q) => $q->where('kind', $request->kind()));

@@ -22,7 +22,7 @@ use EmberDusk\Workings\Input;
 use EmberDusk\Workings\Severity;
 use EmberDusk\Workings\Trouble;
 
-/** The chain of kit of every run, and for each place in it what the shelf has, with what speaks against it here. */
+/** The chain of kit of every run; of the one in hand also what the shelf has for each place in it, with what speaks against it here. */
 final readonly class KitDesk
 {
     /** In the order of the current. */
@@ -36,10 +36,13 @@ final readonly class KitDesk
     {
         $hub = $work->plan->hubs === [] ? null : array_values($work->plan->hubs)[0]->kit;
 
+        $hand = self::inHand($work)?->id;
+
         return [
+            'inHand' => $hand,
             'runs' => array_map(static fn (Run $run): array => [
                 'id' => $run->id, 'name' => $run->name(), 'length' => $work->plan->terms->say($run->length()),
-                'slots' => array_map(static fn (string $slot): array => self::slot($work, $run, $slot), self::SLOTS),
+                'slots' => array_map(static fn (string $slot): array => self::slot($work, $run, $slot, $run->id === $hand), self::SLOTS),
             ], array_values($work->plan->runs)),
             'owned' => array_map(static fn (Owned $o): array => ['kit' => $o->id, 'name' => ($work->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id, 'count' => $o->count], array_values($work->plan->owned)),
             'hub' => ['slot' => 'hub', 'label' => 'Hub', 'chosen' => $hub, 'name' => $work->plan->hub(array_key_first($work->plan->hubs))?->name(),
@@ -98,8 +101,24 @@ final readonly class KitDesk
         ], 'Nominal load.', 'the controller’s leaflet, on the shelf');
     }
 
-    /** @return array<string, mixed> */
-    private static function slot(Work $work, Run $run, string $slot): array
+    /** The run that is looked at; else, where somebody has begun to choose, work goes on there. */
+    private static function inHand(Work $work): ?Run
+    {
+        foreach ($work->open as $id) {
+            if (isset($work->plan->runs[$id])) {
+                return $work->plan->runs[$id];
+            }
+        }
+        $runs = array_values($work->plan->runs);
+
+        return array_values(array_filter($runs, static fn (Run $r): bool => $r->strip !== null || $r->supply !== null || $r->controller !== null))[0] ?? $runs[0] ?? null;
+    }
+
+    /**
+     * @param  bool  $hand  whether what the shelf has for it is told too
+     * @return array<string, mixed>
+     */
+    private static function slot(Work $work, Run $run, string $slot, bool $hand): array
     {
         $kit = match ($slot) {
             'strip' => $run->strip,
@@ -109,7 +128,7 @@ final readonly class KitDesk
         };
 
         return ['slot' => $slot, 'label' => ucfirst($slot), 'chosen' => $kit, 'name' => $kit === null ? null : ($work->plan->kit[$kit] ?? null)?->entry->name(),
-            'facts' => self::chosenFacts($work, $kit), 'share' => self::share($work, $run, $slot), 'options' => self::options($work, $run, $slot, $kit)];
+            'facts' => self::chosenFacts($work, $kit), 'share' => $hand ? self::share($work, $run, $slot) : [], 'options' => $hand ? self::options($work, $run, $slot, $kit) : []];
     }
 
     /** @return list<array{with: string, text: string}> units of other runs that this one could hang on, or a unit of its own when it shares one */

@@ -21,6 +21,9 @@ final readonly class Invariants
     /** Most groups of all runs of a job together. */
     public const MOST_GROUPS = 200_000;
 
+    /** Most runs of a job: up to there every stage answers within seconds. */
+    public const MOST_RUNS = 200;
+
     /** Most places of a job. */
     public const MOST_PLACES = 100;
 
@@ -50,6 +53,7 @@ final readonly class Invariants
                 self::need($id === null || ($plan->kit[$id]->written['kind'] ?? '') === $kind, "/makings/{$n}/{$kind}", "The job's kit has no {$kind} “{$id}”.");
             }
         }
+        self::need(count($plan->runs) <= self::MOST_RUNS, '/runs', sprintf('A job has at most %d runs; with these it would have %d. Part it into two jobs.', self::MOST_RUNS, count($plan->runs)));
         self::need(count($plan->places) <= self::MOST_PLACES, '/places', sprintf('A job has at most %d places.', self::MOST_PLACES));
         self::units($plan, 'supplies', $plan->supplies, Powers::class);
         self::units($plan, 'controllers', $plan->controllers, Controller::class);

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { ask, Refusal } from '@/lib/http';
-import type { EntryAnswer, Kind, Use } from '@/types/generated/responses';
+import type { EntryAnswer, Kind, Shift, Use, Uses } from '@/types/generated/responses';
 
 /** An entry with all its fields, in the words of its CSV column; empty id for a new one. */
 const props = defineProps<{ id: string; kind: string; kinds: Kind[] }>();
 const emit = defineEmits<{ kept: [id: string]; gone: [] }>();
 const cells = ref<Record<string, string>>({ kind: props.kind, id: '', name: '' });
-const uses = ref<Use[]>([]);
+const uses = ref<Uses>({ total: 0, jobs: [] });
+/** What would move, by job, where somebody looked. */
+const shifts = ref<Record<number, Shift>>({});
 const message = ref('');
 const at = ref('');
 const busy = ref(false);
@@ -16,6 +18,7 @@ const kind = computed(() => props.kinds.find((k) => k.kind === cells.value.kind)
 function take(answer: EntryAnswer): void {
     cells.value = answer.cells as Record<string, string>;
     uses.value = answer.uses;
+    shifts.value = {};
 }
 
 async function doing(work: () => Promise<void>): Promise<void> {
@@ -40,6 +43,9 @@ const keep = () => doing(async () => {
 const remove = () => doing(async () => {
     await ask('DELETE', `/shelf/entries/${props.id}`);
     emit('gone');
+});
+const look = (use: Use) => doing(async () => {
+    shifts.value = { ...shifts.value, [use.job]: await ask<Shift>('GET', `/shelf/entries/${props.id}/jobs/${use.job}`) };
 });
 const update = (use: Use) => doing(async () => {
     await ask('POST', `/jobs/${use.job}/change`, { base: use.revision, stage: 'kit', change: { kind: 'RefreshKit', kit: props.id } });
@@ -72,21 +78,23 @@ const update = (use: Use) => doing(async () => {
     </form>
     <section v-if="id" aria-labelledby="uses" class="mt-4">
         <h2 id="uses" class="border-b border-rule pb-1 font-semibold">Jobs that use it</h2>
-        <p v-if="uses.length === 0" class="mt-1 text-ink2">None.</p>
-        <div v-for="use in uses" :key="use.job" class="border-b border-rule2 py-2">
+        <p v-if="uses.total === 0" class="mt-1 text-ink2">None.</p>
+        <div v-for="use in uses.jobs" :key="use.job" class="border-b border-rule2 py-2">
             <p class="flex justify-between gap-3"><a :href="`/jobs/${use.job}/kit`" class="font-semibold hover:underline">{{ use.name }}</a> <span class="text-ink2">{{ use.moved ? 'holds an older copy' : 'holds it as it is' }}</span></p>
-            <template v-if="use.shift">
-                <table v-if="use.shift.figures.length" class="mt-1 w-full text-[13px]">
+            <p v-if="use.moved && !shifts[use.job]"><button type="button" class="act mt-1" :disabled="busy" @click="look(use)">See what would move in it</button></p>
+            <template v-for="(shift, n) in shifts[use.job] ? [shifts[use.job]!] : []" :key="n">
+                <table v-if="shift.figures.length" class="mt-1 w-full text-[13px]">
                     <thead class="text-left text-xs text-ink2"><tr><th class="font-normal">Would move</th><th class="text-right font-normal">from</th><th class="text-right font-normal">to</th></tr></thead>
                     <tbody>
-                        <tr v-for="moved in use.shift.figures" :key="moved.label" class="border-t border-rule2"><td>{{ moved.label }}</td><td class="fig text-right">{{ moved.before }}</td><td class="fig text-right font-semibold">{{ moved.after }} {{ moved.unit }}</td></tr>
+                        <tr v-for="moved in shift.figures" :key="moved.label" class="border-t border-rule2"><td>{{ moved.label }}</td><td class="fig text-right">{{ moved.before }}</td><td class="fig text-right font-semibold">{{ moved.after }} {{ moved.unit }}</td></tr>
                     </tbody>
                 </table>
                 <p v-else class="mt-1 text-[13px] text-ink2">No figure would move.</p>
-                <p v-for="title in use.shift.comes" :key="title" class="text-[13px] text-stop">Would come up: {{ title }}</p>
-                <p v-for="title in use.shift.goes" :key="title" class="text-[13px] text-lit">Would be settled: {{ title }}</p>
+                <p v-for="title in shift.comes" :key="title" class="text-[13px] text-stop">Would come up: {{ title }}</p>
+                <p v-for="title in shift.goes" :key="title" class="text-[13px] text-lit">Would be settled: {{ title }}</p>
                 <button type="button" class="act mt-1" :disabled="busy" @click="update(use)">Take the new one in this job</button>
             </template>
         </div>
+        <p v-if="uses.total > uses.jobs.length" class="mt-1 text-ink2">And {{ uses.total - uses.jobs.length }} more. Those with an older copy stand first.</p>
     </section>
 </template>

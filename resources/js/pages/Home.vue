@@ -1,17 +1,32 @@
 <script setup lang="ts">
 import { Head, Link, router, useForm } from '@inertiajs/vue3';
-import { computed, ref } from 'vue';
+import { computed, onBeforeUnmount, ref } from 'vue';
 import ConnectionNote from '@/controls/ConnectionNote.vue';
 import EmberMark from '@/controls/EmberMark.vue';
 import DialogBox from '@/controls/DialogBox.vue';
-import StageStrip from '@/controls/StageStrip.vue';
 import { face, turnFace } from '@/lib/face';
 import { ask, Refusal } from '@/lib/http';
 import { useKeys } from '@/lib/keys';
 import { person } from '@/lib/person';
+import JobLine from '@/controls/JobLine.vue';
 import type { Home } from '@/types/generated/responses';
 
-defineProps<Home>();
+const props = defineProps<Home>();
+const words = ref(props.find);
+const field = ref<HTMLInputElement>();
+let typing: ReturnType<typeof setTimeout> | undefined;
+
+/** Another part of the list; what was typed stays while it comes. */
+function list(change: { find?: string; archived?: boolean; page?: number }): void {
+    clearTimeout(typing);
+    const to = { find: words.value, archived: props.archived, page: 1, ...change };
+    router.get('/', { ...(to.find ? { find: to.find } : {}), ...(to.archived ? { archived: 1 } : {}), ...(to.page > 1 ? { page: to.page } : {}) }, { preserveState: true, preserveScroll: to.page === props.page, replace: true });
+}
+function typed(): void {
+    clearTimeout(typing);
+    typing = setTimeout(() => list({}), 250);
+}
+onBeforeUnmount(() => clearTimeout(typing));
 const user = computed(person);
 const opened = ref(false);
 const form = useForm({ name: '', client: '', place: '' });
@@ -44,6 +59,7 @@ async function importFile(): Promise<void> {
 
 useKeys(() => [
     { key: 'n', what: 'New job', act: () => (opened.value = true) },
+    { key: '/', what: 'Search', act: () => field.value?.focus() },
     { key: 's', what: 'Kit shelf', act: () => router.visit('/shelf') },
     { key: 'i', what: 'Import', act: () => picker.value?.click() },
     { key: 'd', what: 'Day or night', act: turnFace },
@@ -70,20 +86,19 @@ useKeys(() => [
                 <button type="button" class="press" @click="opened = true">New job <kbd>N</kbd></button>
             </div>
             <p v-if="refusal" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">{{ refusal }}</p>
-            <p v-if="jobs.length === 0" class="mt-6 text-ink2">No job yet. Begin with a room: “New job”, then type what the tape says.</p>
-            <article v-for="job in jobs" :key="job.id" class="border-b border-rule py-5">
-                <div class="flex flex-wrap items-baseline gap-x-3">
-                    <h2 class="text-lg font-semibold"><Link :href="`/jobs/${job.id}/${job.next?.stage ?? 'handover'}`" class="hover:underline">{{ job.name }}</Link></h2>
-                    <span class="text-ink2">{{ job.client }}</span>
-                    <span class="ml-auto text-ink2">revision <span class="fig">{{ job.revision }}</span>, {{ new Date(job.changed).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }) }}</span>
-                </div>
-                <StageStrip class="mt-2" :stages="job.stages" :job="job.id" small />
-                <p class="mt-2">
-                    <template v-if="job.next">Next: <Link class="act" :href="`/jobs/${job.id}/${job.next.stage}`">{{ job.next.title }}</Link></template>
-                    <template v-else>Everything is decided. <Link class="act" :href="`/jobs/${job.id}/handover`">Hand over</Link></template>
-                    <span v-if="job.waits.length" class="ml-4 text-ink2">Waits: {{ job.waits.slice(0, 3).join('; ') }}{{ job.waits.length > 3 ? ` and ${job.waits.length - 3} more` : '' }}</span>
-                </p>
-            </article>
+            <div v-if="pages > 1 || total > 5 || aside > 0 || archived || find" class="mt-3 flex flex-wrap items-baseline gap-x-5 gap-y-1">
+                <label class="flex items-center gap-2 border-b border-ink3 text-ink2"><span class="sr-only">Search jobs by name or client</span>
+                    <input ref="field" v-model="words" class="w-64 bg-transparent py-1 text-ink outline-none" placeholder="Name or client" maxlength="100" @input="typed()" @keydown.enter="list({})" /> <kbd>/</kbd></label>
+                <span role="status" class="text-ink2"><span class="fig">{{ total }}</span> {{ total === 1 ? 'job' : 'jobs' }}{{ archived ? ' in the archive' : '' }}{{ find ? ` with “${find}”` : '' }}</span>
+                <button v-if="archived || aside > 0" type="button" class="act" @click="list({ archived: !archived })">{{ archived ? 'Back to open jobs' : 'Archive' }} <span class="fig">{{ aside }}</span></button>
+            </div>
+            <p v-if="jobs.length === 0" class="mt-6 text-ink2">{{ find ? `No job has “${find}” in its name or client.` : archived ? 'The archive is empty.' : 'No job yet. Begin with a room: “New job”, then type what the tape says.' }}</p>
+            <JobLine v-for="job in jobs" :key="`${job.id}-${job.revision}`" :job="job" :archived="archived" @moved="router.reload()" />
+            <nav v-if="pages > 1" aria-label="Pages" class="flex items-baseline gap-5 py-4">
+                <button type="button" class="act" :disabled="page === 1" @click="list({ page: page - 1 })">Earlier page</button>
+                <span class="text-ink2">page <span class="fig">{{ page }}</span> of <span class="fig">{{ pages }}</span></span>
+                <button type="button" class="act" :disabled="page === pages" @click="list({ page: page + 1 })">Next page</button>
+            </nav>
         </main>
     </div>
     <DialogBox :open="opened" title="New job" @close="opened = false">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import JobFrame from '@/controls/JobFrame.vue';
 import OptionTable from '@/controls/OptionTable.vue';
 import OwnedBox from '@/controls/OwnedBox.vue';
@@ -11,12 +11,18 @@ import KitChain from '@/pictures/KitChain.vue';
 import type { Answer, Slot } from '@/types/generated/responses';
 
 const props = defineProps<{ answer: Answer }>();
-const { desk, change } = provideDesk(props.answer);
+const store = provideDesk(props.answer);
+const { desk, change } = store;
 const runs = computed(() => desk.value.kit?.runs ?? []);
-/** The run that a link asks for; else, where somebody has begun to choose, work goes on. */
-const asked = runs.value.findIndex((r) => r.id === new URLSearchParams(window.location.search).get('run'));
-const at = ref(asked >= 0 ? asked : Math.max(0, runs.value.findIndex((r) => r.slots.some((s) => s.chosen !== null))));
+/** What the shelf has is told of the run in hand only. */
+const at = ref(Math.max(0, runs.value.findIndex((r) => r.id === desk.value.kit?.inHand)));
 const run = computed(() => runs.value[Math.min(at.value, runs.value.length - 1)]);
+watch(() => run.value?.id, (id) => {
+    store.open.value = id ?? '';
+    if (id !== desk.value.kit?.inHand) {
+        void store.look(store.scene.value);
+    }
+}, { immediate: true });
 const slots = computed<Slot[]>(() => (run.value && desk.value.kit ? [...run.value.slots, desk.value.kit.hub] : []));
 /** The strip decides what the rest must do, so it is chosen first. */
 function undecided(): number {
@@ -50,7 +56,7 @@ const shortcuts = computed(() => [
 ]);
 
 /** All bars of a slot share one scale. */
-const most = (slot: Slot) => Math.max(...slot.options.map((o) => Math.max(o.gauge?.offers ?? 0, o.gauge?.asks ?? 0)));
+const most = (slot: Slot) => Math.max(0, ...slot.options.map((o) => Math.max(o.gauge?.offers ?? 0, o.gauge?.asks ?? 0)));
 
 /** Up and down go from row to row. */
 function step(event: KeyboardEvent): void {

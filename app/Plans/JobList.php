@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\Crew;
+use App\Models\Job;
+use App\Models\Revision;
+use Illuminate\Database\Eloquent\Builder;
+
+/** The jobs of a crew, a page at a time, those in the archive apart. */
+final readonly class JobList
+{
+    public const PAGE = 25;
+
+    public function __construct(private Summaries $summaries)
+    {
+    }
+
+    /**
+     * @param  list<string>  $words  all of which stand in name or client
+     * @return array<string, mixed> as in core/schema/responses.json, $defs/home
+     */
+    public function page(Crew $crew, array $words, bool $archived, int $page): array
+    {
+        $matching = self::matching($crew, $words, $archived);
+        $total = $matching->count();
+        $pages = max(1, (int) ceil($total / self::PAGE));
+        $page = min($page, $pages);
+        $jobs = $matching->orderByDesc('updated_at')->orderBy('id')->offset(($page - 1) * self::PAGE)->limit(self::PAGE)
+            ->addSelect(['jobs.*', 'revision' => Revision::query()->whereColumn('job_id', 'jobs.id')->selectRaw('max(number)')])->get();
+        $summaries = $this->summaries->known($crew, array_values($jobs->map(static fn (Job $j): int => $j->id)->all()));
+
+        return ['find' => implode(' ', $words), 'archived' => $archived, 'page' => $page, 'pages' => $pages, 'total' => $total,
+            'aside' => self::matching($crew, $words, ! $archived)->count(),
+            'jobs' => $jobs->map(static fn (Job $job): array => ['id' => $job->id, 'name' => $job->name, 'client' => $job->client, 'revision' => (int) $job->revision,
+                'changed' => $job->updated_at->toIso8601String(), 'summary' => $summaries[$job->id]])->all()];
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return Builder<Job>
+     */
+    private static function matching(Crew $crew, array $words, bool $archived): Builder
+    {
+        $matching = Job::query()->where('crew_id', $crew->id)->whereNull('archived_at', not: $archived);
+        foreach ($words as $word) {
+            $like = '%'.addcslashes($word, '\\%_').'%';
+            $matching->where(static fn (Builder $q) => $q->whereRaw("name like ? escape '\\'", [$like])->orWhereRaw("client like ? escape '\\'", [$like]));
+        }
+
+        return $matching;
+    }
+}

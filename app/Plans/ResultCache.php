@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use FilesystemIterator;
+use Illuminate\Cache\FileStore;
+use Illuminate\Contracts\Cache\Repository;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+
+/** Results that can be worked out anew, kept by fingerprint. The store has a size: what was written longest ago goes first. */
+final readonly class ResultCache
+{
+    private const DAY = 86_400;
+
+    /** One in so many writes looks whether the store has grown too large. */
+    private const LOTTERY = 100;
+
+    /** Share of the size that is left after a look. */
+    private const LEFT = 0.75;
+
+    /** @param  int  $size  bytes */
+    public function __construct(private Repository $cache, private int $size)
+    {
+    }
+
+    public function get(string $key): mixed
+    {
+        return $this->cache->get($key);
+    }
+
+    public function put(string $key, mixed $value): void
+    {
+        $this->cache->put($key, $value, self::DAY);
+        if (random_int(1, self::LOTTERY) === 1) {
+            $this->prune();
+        }
+    }
+
+    /** @return int bytes that are kept afterwards */
+    public function prune(): int
+    {
+        $store = $this->cache->getStore();
+        if (! $store instanceof FileStore || ! is_dir($store->getDirectory())) {
+            return 0;
+        }
+        $files = [];
+        /** @var SplFileInfo $file */
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($store->getDirectory(), FilesystemIterator::SKIP_DOTS)) as $file) {
+            // Another process may have taken it away meanwhile.
+            $stat = $file->isFile() ? @stat($file->getPathname()) : false;
+            if ($stat !== false) {
+                $files[$file->getPathname()] = [$stat['mtime'], $stat['size']];
+            }
+        }
+        $total = array_sum(array_column($files, 1));
+        if ($total <= $this->size) {
+            return $total;
+        }
+        asort($files);
+        foreach ($files as $path => [, $bytes]) {
+            if ($total <= self::LEFT * $this->size) {
+                break;
+            }
+            @unlink($path);
+            $total -= $bytes;
+        }
+
+        return $total;
+    }
+}

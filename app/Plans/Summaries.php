@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\Crew;
+use App\Models\Job;
+use App\Models\JoinEvent;
+use App\Models\Offcut;
+use App\Models\PartMark;
+use App\Models\Tick;
+use App\Time\Clock;
+use EmberDusk\Advice\Slate;
+use EmberDusk\Advice\Stages;
+use EmberDusk\Advice\Work;
+use EmberDusk\Advice\Works\Waiting;
+use EmberDusk\Circuit\Engine;
+use Illuminate\Support\Facades\DB;
+
+/** What the list of jobs says of each: how far its stages are, what comes next, what it waits for. Worked out once for a state of a job. */
+final readonly class Summaries
+{
+    public function __construct(private ResultCache $cache, private Workshop $workshop)
+    {
+    }
+
+    /**
+     * @param  list<int>  $jobs  of one crew
+     * @return array<int, array<string, mixed>|null> by job, as in core/schema/responses.json, $defs/jobSummary; null where it has to be worked out first
+     */
+    public function known(Crew $crew, array $jobs): array
+    {
+        return array_map(function (string $key): ?array {
+            $kept = $this->cache->get($key);
+
+            /** @var array<string, mixed>|null $kept */
+            return is_array($kept) ? $kept : null;
+        }, self::keys($crew, $jobs));
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Job $job): array
+    {
+        $key = self::keys($job->crew, [$job->id])[$job->id];
+        $kept = $this->cache->get($key);
+        if (is_array($kept)) {
+            /** @var array<string, mixed> $kept */
+            return $kept;
+        }
+        $summary = self::told($this->workshop->work($job, Revisions::newest($job)->plan()));
+        $this->cache->put($key, $summary);
+
+        return $summary;
+    }
+
+    /** @return array<string, mixed> */
+    private static function told(Work $work): array
+    {
+        $findings = Slate::of($work);
+        $next = $findings[0] ?? null;
+
+        return ['stages' => Stages::of($work, $findings), 'waits' => Waiting::of($work), 'next' => $next === null ? null : ['title' => $next->title, 'stage' => $next->place->stage]];
+    }
+
+    /**
+     * A key names everything that a summary is made of: the plan's revision, the job's facts, the crew's shelf, van and pace,
+     * the hour (what is left to do begins now).
+     *
+     * @param  list<int>  $jobs
+     * @return array<int, string> by job
+     */
+    private static function keys(Crew $crew, array $jobs): array
+    {
+        $of = static function (string $table, string $what) use ($jobs): array {
+            return DB::table($table)->whereIn('job_id', $jobs)->groupBy('job_id')->selectRaw("job_id, {$what} as what")->pluck('what', 'job_id')->all();
+        };
+        $parts = [
+            $of('revisions', 'max(id)'),
+            $of((new PartMark)->getTable(), "group_concat(part || '=' || state || coalesce(arrives, ''), ' ')"),
+            $of('arrangements', 'max(document)'),
+            $of((new Tick)->getTable(), "count(*) || '-' || max(id)"),
+            JoinEvent::query()->join('join_runs', 'join_runs.id', '=', 'join_run_id')->whereIn('job_id', $jobs)->where('kind', 'named')->groupBy('job_id')->selectRaw('job_id, group_concat(distinct device) as what')->toBase()->pluck('what', 'job_id')->all(),
+        ];
+        $shared = [Engine::VERSION, (string) DB::table('crews')->where('id', $crew->id)->value('shelf_version'), Clock::day(), substr(Clock::hour(), 0, 2),
+            Offcut::query()->where('crew_id', $crew->id)->orderBy('id')->toBase()->get(['id', 'kit', 'mm', 'kept_for', 'left_by'])->toJson(),
+            DB::table('ticks')->join('jobs', 'jobs.id', '=', 'job_id')->where('crew_id', $crew->id)->max('ticks.id')];
+        $keys = [];
+        foreach ($jobs as $job) {
+            $keys[$job] = 'summary.'.hash('xxh128', (string) json_encode([$shared, $job, array_map(static fn (array $p): mixed => $p[$job] ?? null, $parts)]));
+        }
+
+        return $keys;
+    }
+}
