@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Planner\Planner;
+use EmberDusk\Advice\Work;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Course;
 use EmberDusk\Build\Move;
@@ -98,6 +100,21 @@ $number = ((array) json_decode((string) $state->getBody(), true))['revision'];
 $row('Edit on that job', sprintf('%.0f ms', $timed(static function (int $n) use ($post, &$number): void {
     $number = $post('/jobs/3/change', ['stage' => 'wire', 'base' => $number, 'change' => ['kind' => 'SetFeeds', 'run' => 'a0', 'shares' => [0.02 + $n / 40]]])['revision'];
 })), 'median of 20 over HTTP, a feed moved each time, only its island solved; at most 150 ms');
+// A crew with 500 jobs, fifty of them with forty runs.
+$large = (string) tempnam(sys_get_temp_dir(), 'ember-large');
+file_put_contents($large, $file);
+$server->script(__DIR__.'/many-jobs.php', '497', dirname(__DIR__).'/database/demo/job-observatory.json', $large);
+$list = static fn (string $query): mixed => $client->get("/?{$query}")->getBody()->getContents();
+preg_match_all('/&quot;id&quot;:(\d+),&quot;name/', (string) $list('page=2'), $shown);
+foreach ($shown[1] as $id) {
+    $ask("/jobs/{$id}/summary");
+}
+$row('Home of 500 jobs, a page of 25', sprintf('%.0f ms', $timed(static fn () => $list('page=2'))), 'median of 20 over HTTP, warm, 50 of them with 40 runs; at most 150 ms');
+$row('Home of 500 jobs, nothing worked out yet', sprintf('%.0f ms', $timed(static fn (int $n) => $list('page='.(3 + $n % 17)), 22)), 'median over pages not seen before; what the stages say follows job by job');
+$entry = (array) json_decode((string) $client->get('/shelf/entries/cable-3x15', ['headers' => ['Accept' => 'application/json']])->getBody(), true);
+$row('A changed price of what 500 jobs use', sprintf('%.0f ms', $timed(static fn (int $n) => $post('/shelf/entries', ['cells' => ['price' => (string) (1 + $n / 100)] + $entry['cells']]))), 'median of 20 over HTTP, kept; what would move is worked out when looked at; at most 300 ms');
+$many = (require __DIR__.'/forty.php')($shelf, 5, 40);
+$row('Kit of 200 runs', sprintf('%.0f ms', $timed(static fn () => Desk::of('kit', new Work($many, [], $shelf, [])))), 'median of 20, in the core; the most runs that a job takes');
 // Parts and the plan of work.
 mt_srand(5);
 $pieces = array_map(static fn (): int => mt_rand(3, 38) * 50, range(1, 200));

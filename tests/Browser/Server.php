@@ -64,6 +64,12 @@ final class Server
         (new Process(['php', 'artisan', ...$arguments], dirname(__DIR__, 2), $this->env))->mustRun();
     }
 
+    /** Runs a script of the tests on the server's own data. */
+    public function script(string ...$arguments): void
+    {
+        (new Process(['php', ...$arguments], dirname(__DIR__, 2), $this->env, null, 600))->mustRun();
+    }
+
     /** @return list<string> the first column of what the server's database answers */
     public function query(string $sql): array
     {

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+// For bin/bench: puts as many jobs into the first crew as it is told, of the two job files that are named; every tenth is
+// the second one. They are older than what is there, so that the demo jobs stay first.
+
+use App\Models\Crew;
+use App\Plans\Revisions;
+use EmberDusk\Plan\JobFile;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\DB;
+
+require __DIR__.'/../vendor/autoload.php';
+(require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
+
+$crew = Crew::query()->firstOrFail();
+[$small, $large] = array_map(static fn (string $file) => JobFile::read((string) file_get_contents($file)), [$argv[2], $argv[3]]);
+DB::transaction(static function () use ($crew, $small, $large, $argv): void {
+    for ($n = 1; $n <= (int) $argv[1]; $n++) {
+        Revisions::begin($crew, null, $n % 10 === 0 ? $large : $small, 'Begun');
+    }
+    $crew->jobs()->where('id', '>', 3)->update(['updated_at' => '2026-01-01 00:00:00']);
+});
