@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Database\FullDisk;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\OpenAccount;
+use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\TellTime;
 use App\Plans\Conflict;
 use EmberDusk\Workings\Trouble;
@@ -13,11 +15,13 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(TellTime::class);
+        $middleware->append(PlainInput::class);
         $middleware->web(append: [OpenAccount::class, HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([static fn (Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview')]);
@@ -26,8 +30,12 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Trouble::class, Conflict::class]);
-        $exceptions->render(static fn (Trouble $t, Request $request): ?JsonResponse => $request->expectsJson()
-            ? new JsonResponse(['message' => $t->getMessage(), 'pointer' => $t->pointer], 422) : null);
+        $exceptions->render(static fn (Trouble $t, Request $request): Response => $request->expectsJson()
+            ? new JsonResponse(['message' => $t->getMessage(), 'pointer' => $t->pointer], 422)
+            : response()->view('errors.page', ['title' => 'This cannot be done', 'what' => $t->getMessage()], 422));
+        $exceptions->render(static fn (Throwable $e, Request $request): ?Response => ! FullDisk::caused($e) ? null : ($request->expectsJson()
+            ? new JsonResponse(['message' => FullDisk::WORDS], 507)
+            : response()->view('errors.page', ['title' => 'The disk is full', 'what' => FullDisk::WORDS], 507)));
         $exceptions->render(static fn (Conflict $c): JsonResponse => new JsonResponse(
             ['message' => $c->getMessage(), 'yours' => $c->yours, 'theirs' => $c->theirs, 'revision' => $c->newest, 'over' => $c->over], 409));
         $exceptions->render(static fn (PostTooLargeException $e, Request $request): JsonResponse => new JsonResponse(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use Illuminate\Database\SQLiteConnection;
+use PDOException;
 use Throwable;
 
 /**
@@ -29,5 +30,23 @@ final class LockFirst extends SQLiteConnection
 
             throw $e;
         }
+    }
+
+    /**
+     * SQLite ends a transaction itself when the disk is full or cannot be read. There has to be one to roll back, or that
+     * failure would hide the cause.
+     *
+     * @param  int  $toLevel
+     */
+    protected function performRollBack($toLevel): void
+    {
+        if ($toLevel === 0) {
+            try {
+                $this->getPdo()->exec('begin');
+            } catch (PDOException) {
+                // It is still there.
+            }
+        }
+        parent::performRollBack($toLevel);
     }
 }

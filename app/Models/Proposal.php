@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 
 /**
  * A proposal that was asked for, while it is worked out and after.
@@ -19,13 +21,35 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $about what is being planned
  * @property bool $stop whether somebody asked to end it
  * @property string|null $answer JSON as in core/schema/responses.json, $defs/proposal; of a failed one the message
+ * @property Carbon $updated_at
  * @property-read Job $job
  */
 final class Proposal extends Model
 {
+    /** Seconds without a sign of life after which one that waits, and one that is worked out, is said to be left alone. */
+    private const PATIENCE = 5;
+
+    private const STUCK = 30;
+
     protected $fillable = ['runs', 'keep', 'state', 'solved', 'about', 'stop', 'answer', 'user_id'];
 
     protected $casts = ['runs' => 'array', 'keep' => 'array', 'stop' => 'boolean'];
+
+    /** Why it does not come, in words; empty as long as it does. */
+    public function trouble(CarbonImmutable $now): string
+    {
+        $start = 'php artisan queue:work --sleep=0.2';
+        $quiet = (int) $this->updated_at->diffInSeconds($now);
+
+        return match (true) {
+            $this->state === 'failed' => (string) $this->answer,
+            $this->state === 'running' && $quiet > self::STUCK => "Nothing has been heard of it for {$quiet} s: the worker may have ended. Start it with “{$start}”, then ask again. The job is as it was.",
+            $this->state === 'waiting' && $quiet >= self::PATIENCE => self::query()->where('state', 'running')->where('updated_at', '>=', $now->subSeconds(self::STUCK))->exists()
+                ? 'Another proposal is worked out first; this one follows.'
+                : "Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “{$start}”; then it goes on by itself.",
+            default => '',
+        };
+    }
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Photos;
 
+use Closure;
 use EmberDusk\Workings\Trouble;
 use GdImage;
+use RuntimeException;
 
 /** Makes a photo small, upright and free of all that the camera wrote into it: only the pixels are kept. */
 final readonly class Shrink
@@ -13,8 +15,8 @@ final readonly class Shrink
     /** Longest side that is kept, pixels. */
     public const SIDE = 1600;
 
-    /** Pixels above which a picture is not even opened: it would not fit into memory. */
-    private const MOST_PIXELS = 50_000_000;
+    /** Pixels above which a picture is not even opened: a pixel takes four bytes, and a worker may have 200 MB. */
+    public const MOST_PIXELS = 25_000_000;
 
     private const QUALITY = 82;
 
@@ -30,31 +32,68 @@ final readonly class Shrink
             throw new Trouble('This is no photo that can be read: take a JPEG, PNG or WebP.', '/photo');
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS || $size[0] < 1 || $size[1] < 1) {
-            throw new Trouble("The photo has {$size[0]} x {$size[1]} pixels; at most 50 million are taken. Make it smaller first.", '/photo');
+            throw new Trouble("The photo has {$size[0]} x {$size[1]} pixels; at most 25 million are taken. Let the camera make smaller ones.", '/photo');
         }
+
+        return self::alone(static fn (): self => self::made($bytes, $size[2] === IMAGETYPE_JPEG));
+    }
+
+    /** @throws Trouble */
+    private static function made(string $bytes, bool $jpeg): self
+    {
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {
             throw new Trouble('The photo is damaged: it ends before its picture does.', '/photo');
         }
-        $image = self::upright($image, $size[2] === IMAGETYPE_JPEG ? $bytes : '');
         $scale = min(1.0, self::SIDE / max(imagesx($image), imagesy($image)));
         [$width, $height] = [max(1, (int) round(imagesx($image) * $scale)), max(1, (int) round(imagesy($image) * $scale))];
         $small = imagecreatetruecolor($width, $height);
         imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
         imagecopyresampled($small, $image, 0, 0, 0, 0, $width, $height, imagesx($image), imagesy($image));
+        // Turned when it is small: two large ones at once would be too much.
+        unset($image);
+        $small = self::upright($small, $jpeg ? $bytes : '');
         ob_start();
         imagejpeg($small, null, self::QUALITY);
 
-        return new self((string) ob_get_clean(), $width, $height);
+        return new self((string) ob_get_clean(), imagesx($small), imagesy($small));
+    }
+
+    /**
+     * One at a time on this machine, however many workers there are.
+     *
+     * @param  Closure(): self  $work
+     */
+    private static function alone(Closure $work): self
+    {
+        $lock = fopen(storage_path('framework/photo.lock'), 'c');
+        if ($lock === false || ! flock($lock, LOCK_EX)) {
+            throw new RuntimeException('The lock of the photos cannot be taken.');
+        }
+        try {
+            return $work();
+        } finally {
+            fclose($lock);
+        }
     }
 
     /** Turned as the camera was held, which is told in what is about to be left out. */
     private static function upright(GdImage $image, string $jpeg): GdImage
     {
-        $exif = $jpeg === '' ? false : @exif_read_data('data://image/jpeg;base64,'.base64_encode($jpeg));
+        $exif = $jpeg === '' ? false : self::exif($jpeg);
         $turn = is_array($exif) ? [3 => 180, 6 => -90, 8 => 90][$exif['Orientation'] ?? 1] ?? 0 : 0;
         $turned = $turn === 0 ? $image : imagerotate($image, $turn, 0);
 
         return $turned === false ? $image : $turned;
+    }
+
+    /** @return array<array-key, mixed>|false */
+    private static function exif(string $jpeg): array|false
+    {
+        $stream = fopen('php://memory', 'r+b') ?: throw new RuntimeException('There is no memory for a stream.');
+        fwrite($stream, $jpeg);
+        rewind($stream);
+
+        return @exif_read_data($stream);
     }
 }

@@ -66,6 +66,7 @@ final class Propose implements ShouldQueue
     /** @param  array<string, mixed>  $what */
     private static function keep(Proposal $proposal, array $what): void
     {
-        DB::transaction(static fn (): bool => $proposal->update($what));
+        // A sign of life too, where nothing else has changed.
+        DB::transaction(static fn (): bool => $proposal->fill($what)->touch());
     }
 }

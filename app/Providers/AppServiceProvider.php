@@ -31,6 +31,6 @@ final class AppServiceProvider extends ServiceProvider
         }
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(6)
-            ->by(mb_strtolower($request->string('email')->toString()).'|'.$request->ip()));
+            ->by(mb_strtolower(is_string($email = $request->input('email')) ? $email : '').'|'.$request->ip()));
     }
 }

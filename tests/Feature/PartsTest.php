@@ -71,7 +71,7 @@ final class PartsTest extends TestCase
         }
         $crew = $this->crew('Crew B');
         $theirs = $crew->offcuts()->create(['kit' => 'strip-tunable-24', 'mm' => 1000]);
-        $this->deleteJson("/jobs/{$this->job->id}/offcuts/{$theirs->id}")->assertOk();
+        $this->deleteJson("/jobs/{$this->job->id}/offcuts/{$theirs->id}")->assertNotFound();
         self::assertSame(1, $crew->offcuts()->count(), 'another crew’s van is not reached');
     }
 

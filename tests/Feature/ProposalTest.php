@@ -27,6 +27,24 @@ final class ProposalTest extends TestCase
         $this->actingAs($this->user($this->job->crew));
     }
 
+    public function test_a_proposal_that_nobody_works_on_says_so_after_five_seconds_and_how_to_help(): void
+    {
+        $this->travelTo('2026-12-01 09:00:00');
+        Queue::fake();
+        $id = $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => []])->assertCreated()->json('id');
+        $said = fn (): mixed => $this->answer($this->getJson("/jobs/{$this->job->id}/proposals/{$id}"), 'proposalState')['message'];
+        $this->travel(4)->seconds();
+        self::assertSame('', $said());
+        $this->travel(1)->seconds();
+        self::assertSame('Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “php artisan queue:work --sleep=0.2”; then it goes on by itself.', $said());
+        // Behind another that is worked out, it is only later.
+        $other = $this->job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'running']);
+        self::assertSame('Another proposal is worked out first; this one follows.', $said());
+        $this->travel(31)->seconds();
+        self::assertStringContainsString('Nobody works on it', (string) $said());
+        self::assertStringContainsString('Nothing has been heard of it for 31 s', (string) $this->getJson("/jobs/{$this->job->id}/proposals/{$other->id}")->json('message'));
+    }
+
     public function test_a_proposal_is_worked_out_and_taken(): void
     {
         $told = $this->proposed(['cove'], []);

@@ -26,7 +26,7 @@ final class BuildCommand extends Command
         return $this->answering(function (): int {
             $arrangement = Arrangement::read(new Fields(['visits' => array_map(self::visit(...), array_values((array) $this->option('visit'))), 'weekends' => (bool) $this->option('weekends'), 'pins' => [], 'waits' => []]));
             $work = new Work($this->plan(), [], $this->demoShelf(), [], today: min([Clock::day(), ...array_map(static fn ($v): string => $v->from, $arrangement->visits)]), arrangement: $arrangement);
-            $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : BuildDesk::calendar($work, Clock::now()->format('Ymd\THis\Z')));
+            $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : BuildDesk::calendar($work, substr(hash('sha256', $work->plan->name."\0".$work->plan->client), 0, 12).'@ember-dusk.invalid', (int) Clock::now()->getTimestamp()));
 
             return 0;
         });

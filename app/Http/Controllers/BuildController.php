@@ -86,7 +86,7 @@ final readonly class BuildController
 
     public function calendar(Job $job): Response
     {
-        return new Response(BuildDesk::calendar($this->work($job), Clock::now()->format('Ymd\THis\Z')), 200,
+        return new Response(BuildDesk::calendar($this->work($job), "job{$job->id}@".parse_url((string) config('app.url'), PHP_URL_HOST), (int) Clock::now()->getTimestamp()), 200,
             ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'.ics"']);
     }
 

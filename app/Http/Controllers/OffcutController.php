@@ -50,7 +50,7 @@ final readonly class OffcutController
 
     public function destroy(Job $job, int $offcut, #[CurrentUser] User $user): JsonResponse
     {
-        DB::transaction(static fn () => Offcut::query()->where('crew_id', $job->crew_id)->whereKey($offcut)->delete());
+        DB::transaction(static fn (): ?bool => Offcut::query()->where('crew_id', $job->crew_id)->findOrFail($offcut)->delete());
 
         return $this->answer($job, $user);
     }

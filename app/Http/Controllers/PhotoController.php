@@ -24,7 +24,7 @@ final class PhotoController
 
     public function index(Job $job, string $place): JsonResponse
     {
-        return new JsonResponse(['photos' => $job->photos()->where('place', $place)->orderBy('id')->get(['id', 'job_id', 'caption', 'width', 'height', 'created_at'])
+        return new JsonResponse(['limits' => ['megapixels' => intdiv(Shrink::MOST_PIXELS, 1_000_000), 'megabytes' => intdiv(PhotoRequest::MOST, 1000)], 'photos' => $job->photos()->where('place', $place)->orderBy('id')->get(['id', 'job_id', 'caption', 'width', 'height', 'created_at'])
             ->map(static fn (Photo $p): array => ['id' => $p->id, 'url' => route('photos.show', [$job, $p], false), 'caption' => $p->caption,
                 'width' => $p->width, 'height' => $p->height, 'taken' => $p->created_at->toIso8601String()])->all()]);
     }

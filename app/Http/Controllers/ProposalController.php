@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\Proposal;
 use App\Plans\Propose;
 use App\Plans\Revisions;
+use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
@@ -50,6 +51,6 @@ final readonly class ProposalController
         $done = $proposal->state === 'done' && $proposal->answer !== null;
 
         return new JsonResponse(['id' => $proposal->id, 'state' => $proposal->state, 'solved' => $proposal->solved, 'about' => $proposal->about,
-            'message' => $proposal->state === 'failed' ? (string) $proposal->answer : '', 'proposal' => $done ? json_decode((string) $proposal->answer) : null], $status);
+            'message' => $proposal->trouble(Clock::now()), 'proposal' => $done ? json_decode((string) $proposal->answer) : null], $status);
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\Http\UploadedFile;
 final class PhotoRequest extends FormRequest
 {
     /** Kilobytes of one photo as it comes from a camera. */
-    private const MOST = 20_000;
+    public const MOST = 20_000;
 
     /** @return array<string, list<string>> */
     public function rules(): array

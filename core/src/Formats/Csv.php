@@ -16,6 +16,11 @@ final readonly class Csv
 {
     public const MOST_ROWS = 10_000;
 
+    /** Columns of the widest table, and letters of a column's name, that are read. */
+    private const MOST_COLUMNS = 400;
+
+    private const LONGEST_NAME = 200;
+
     private const LARGEST = 8_000_000;
 
     /**
@@ -69,7 +74,7 @@ final readonly class Csv
             }
             $cells = array_map(static fn (?string $c): string => trim($c ?? ''), $cells);
             if ($header === null) {
-                $header = $cells;
+                $header = self::header($cells);
 
                 continue;
             }
@@ -80,6 +85,24 @@ final readonly class Csv
         }
 
         return $header === null ? throw new Trouble('The file is empty: a header line was expected.') : [$header, $rows];
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @return list<string>
+     */
+    private static function header(array $cells): array
+    {
+        if (count($cells) > self::MOST_COLUMNS) {
+            throw Trouble::at('/1', sprintf('Line 1 has %d columns; at most %d are read.', count($cells), self::MOST_COLUMNS));
+        }
+        foreach ($cells as $cell) {
+            if (mb_strlen($cell) > self::LONGEST_NAME) {
+                throw Trouble::at('/1', 'Line 1: “'.mb_substr($cell, 0, 30).' …” is too long for the name of a column. Is a quote missing?');
+            }
+        }
+
+        return $cells;
     }
 
     private static function utf8(string $text): void

@@ -16,11 +16,20 @@ final readonly class Json
 
     private const DEEPEST = 32;
 
+    /** How packed files begin. */
+    private const PACKED = ["PK\x03\x04" => 'zip', "\x1F\x8B" => 'gzip', "7z\xBC\xAF" => '7z', "\x28\xB5\x2F\xFD" => 'zstd'];
+
     /** @throws Trouble when it is too large, too deep, not JSON or not an object */
     public static function object(string $text, int $largest = self::LARGEST): stdClass
     {
         if (strlen($text) > $largest) {
             throw new Trouble(sprintf('The file has %.1f MB; at most %d MB are read.', strlen($text) / 1e6, intdiv($largest, 1_000_000)));
+        }
+        $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
+        foreach (self::PACKED as $begins => $what) {
+            if (str_starts_with($text, $begins)) {
+                throw new Trouble("The file is packed ({$what}). Unpack it first, then take what is in it.");
+            }
         }
         try {
             $value = json_decode($text, false, self::DEEPEST, JSON_THROW_ON_ERROR);
@@ -33,7 +42,24 @@ final readonly class Json
             throw new Trouble('The file is JSON, but not an object: it should begin with {.');
         }
 
+        self::finite($value, '');
+
         return $value;
+    }
+
+    /** A number such as 1e999 arrives as infinite and would be none any more when it is written. */
+    private static function finite(mixed $value, string $pointer): void
+    {
+        if (is_float($value) && ! is_finite($value)) {
+            throw Trouble::at($pointer, 'The number is too large to be one.');
+        }
+        if (is_array($value) || $value instanceof stdClass) {
+            foreach ((array) $value as $key => $inner) {
+                if (! is_string($inner)) {
+                    self::finite($inner, "{$pointer}/{$key}");
+                }
+            }
+        }
     }
 
     /** Keys in the order given, two spaces, unescaped: what people can read and compare. */

@@ -44,7 +44,7 @@ final class CalendarTest extends TestCase
     #[DataProvider('words')]
     public function test_words_come_back_to_the_letter(string $words): void
     {
-        $text = Calendar::write([self::event($words, $words, $words)], '20261125T120000Z');
+        $text = Calendar::write([self::event($words, $words, $words)], '20261125T120000Z', 3);
         [$event] = array_values(self::read($text)->select('VEVENT'));
         self::assertSame([$words, $words, $words], [(string) $event->SUMMARY, (string) $event->DESCRIPTION, (string) $event->LOCATION]);
     }
@@ -52,7 +52,7 @@ final class CalendarTest extends TestCase
     #[DataProvider('words')]
     public function test_no_line_has_more_than_75_bytes_and_no_letter_is_torn(string $words): void
     {
-        $text = Calendar::write([self::event($words, $words)], '20261125T120000Z');
+        $text = Calendar::write([self::event($words, $words)], '20261125T120000Z', 3);
         self::assertStringEndsWith("END:VCALENDAR\r\n", $text);
         self::assertSame(substr_count($text, "\r\n"), substr_count($text, "\n"), 'lines end as the RFC says');
         foreach (explode("\r\n", $text) as $line) {
@@ -61,9 +61,17 @@ final class CalendarTest extends TestCase
         }
     }
 
+    public function test_control_characters_never_reach_a_calendar(): void
+    {
+        $text = Calendar::write([self::event("Co\x00ve\x07\x1b[31m", "One\r\nTwo\rThree\tfour\x7f")], '20261125T120000Z', 3);
+        self::assertSame(0, preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $text));
+        [$event] = array_values(self::read($text)->select('VEVENT'));
+        self::assertSame(['Cove[31m', "One\nTwo\nThree\tfour"], [(string) $event->SUMMARY, (string) $event->DESCRIPTION]);
+    }
+
     public function test_times_are_the_readers_own(): void
     {
-        $calendar = self::read(Calendar::write([self::event('One'), ['from' => '20261201T080000', 'to' => '20261201T083000', 'uid' => 'b@ember-dusk.invalid'] + self::event('Two')], '20261125T120000Z'));
+        $calendar = self::read(Calendar::write([self::event('One'), ['from' => '20261201T080000', 'to' => '20261201T083000', 'uid' => 'b@ember-dusk.invalid'] + self::event('Two')], '20261125T120000Z', 3));
         self::assertSame([], $calendar->validate());
         $events = array_values($calendar->select('VEVENT'));
         self::assertSame(['2026-11-30 08:00', '2026-12-01 08:00'], array_map(static fn ($e): string => $e->DTSTART->getDateTime()->format('Y-m-d H:i'), $events));

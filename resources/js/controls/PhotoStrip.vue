@@ -12,11 +12,14 @@ const picker = ref<HTMLInputElement>();
 const message = ref('');
 const busy = ref(false);
 const shown = ref<Photo | null>(null);
+const limits = ref<Photos['limits'] | null>(null);
 const url = (what: string) => `/jobs/${answer.value.job}/${what}`;
 
 async function take(method: 'GET' | 'POST' | 'DELETE', path: string, body?: FormData): Promise<void> {
     try {
-        photos.value = (await ask<Photos>(method, url(path), body)).photos;
+        const said = await ask<Photos>(method, url(path), body);
+        photos.value = said.photos;
+        limits.value = said.limits;
         message.value = '';
     } catch (error) {
         message.value = error instanceof Refusal ? error.message : String(error);
@@ -24,9 +27,29 @@ async function take(method: 'GET' | 'POST' | 'DELETE', path: string, body?: Form
 }
 watch(() => props.place, (place) => void take('GET', `places/${place}/photos`), { immediate: true });
 
+/** What the server would refuse is said before it is sent over a slow line. */
+async function tooLarge(file: File): Promise<string> {
+    const most = limits.value;
+    if (!most) {
+        return '';
+    }
+    if (file.size > most.megabytes * 1e6) {
+        return `It has ${(file.size / 1e6).toFixed(1)} MB; at most ${most.megabytes} are taken. Let the camera make smaller ones.`;
+    }
+    const image = await createImageBitmap(file).catch(() => null);
+    const pixels = (image?.width ?? 0) * (image?.height ?? 0);
+    image?.close();
+    return pixels > most.megapixels * 1e6 ? `It has ${(pixels / 1e6).toFixed(1)} megapixels; at most ${most.megapixels} are taken. Let the camera make smaller ones.` : '';
+}
+
 async function send(): Promise<void> {
     busy.value = true;
     for (const file of picker.value?.files ?? []) {
+        const large = await tooLarge(file);
+        if (large) {
+            message.value = `${file.name} was not sent. ${large}`;
+            break;
+        }
         const body = new FormData();
         body.append('place', props.place);
         body.append('caption', file.name.replace(/\.[^.]+$/, '').slice(0, 200));
@@ -62,7 +85,8 @@ async function remove(photo: Photo): Promise<void> {
                 <button type="button" @click="shown = photo"><img :src="photo.url" :alt="photo.caption || `Photo of ${name}`" class="h-24 rounded-[2px]" loading="lazy" /></button>
             </li>
         </ul>
-        <p v-else class="text-[13px] text-ink2">None yet. They are made smaller; where they were taken is left out.</p>
+        <p v-else class="text-[13px] text-ink2">None yet.</p>
+        <p v-if="limits" class="text-[13px] text-ink2">JPEG, PNG or WebP, at most <span class="fig">{{ limits.megapixels }}</span> megapixels and <span class="fig">{{ limits.megabytes }}</span> MB each. They are made smaller; where they were taken is left out.</p>
         <DialogBox :open="shown !== null" :title="shown?.caption || name" reading @close="shown = null">
             <img v-if="shown" :src="shown.url" :alt="shown.caption || `Photo of ${name}`" class="w-full" />
             <button v-if="shown" type="button" class="act mt-3" @click="remove(shown)">Remove this photo for good</button>

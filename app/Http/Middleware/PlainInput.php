@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * What no field of any request ever holds is refused at the edge, with its place: numbers that are none (1e999 arrives as
+ * infinite), text that is not UTF-8 or has control characters in it, and what is nested deeper than anything is.
+ */
+final class PlainInput
+{
+    private const DEEPEST = 24;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $wrong = self::wrong($request->request->all() + $request->query->all() + ($request->isJson() ? $request->json()->all() : []), '', 0)
+            ?? (self::plain(rawurldecode($request->getPathInfo())) ? null : ['', 'The address has characters that no address here has.']);
+        if ($wrong !== null) {
+            return new JsonResponse(['message' => $wrong[1], 'pointer' => $wrong[0]], 422);
+        }
+        $response = $next($request);
+        assert($response instanceof Response);
+
+        return $response;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $values
+     * @return array{string, string}|null JSON Pointer and message
+     */
+    private static function wrong(array $values, string $pointer, int $depth): ?array
+    {
+        foreach ($values as $key => $value) {
+            $key = (string) $key;
+            if (! self::plain($key)) {
+                return [$pointer, 'A name of a field has characters that no name has.'];
+            }
+            $at = "{$pointer}/{$key}";
+            $found = match (true) {
+                is_float($value) && ! is_finite($value) => [$at, 'A number was expected, not an infinite one.'],
+                is_string($value) && ! self::plain($value) => [$at, 'The text is not UTF-8, or has control characters in it. Type it anew.'],
+                is_array($value) && $depth >= self::DEEPEST => [$at, 'This is nested deeper than anything here is.'],
+                is_array($value) => self::wrong($value, $at, $depth + 1),
+                default => null,
+            };
+            if ($found !== null) {
+                return $found;
+            }
+        }
+
+        return null;
+    }
+
+    /** UTF-8 without control characters but tabs and ends of lines. */
+    private static function plain(string $text): bool
+    {
+        return preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $text) === 0 && mb_check_encoding($text, 'UTF-8');
+    }
+}
