@@ -54,7 +54,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('netlist', [JobController::class, 'netlist'])->name('jobs.netlist');
         Route::get('state', [EditController::class, 'show'])->name('jobs.state');
         Route::get('history', [EditController::class, 'history'])->name('jobs.history');
-        Route::get('beside/{number}', [EditController::class, 'beside'])->whereNumber('number')->name('jobs.beside');
+        Route::get('beside/{number}', [EditController::class, 'beside'])->where('number', '[0-9]{1,9}')->name('jobs.beside');
         Route::post('change', [EditController::class, 'change'])->name('jobs.change');
         Route::post('preview', [EditController::class, 'preview'])->name('jobs.preview');
         Route::post('undo', [EditController::class, 'undo'])->name('jobs.undo');
@@ -83,7 +83,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('labels', [PartController::class, 'labels'])->name('parts.labels');
         Route::post('offcuts', [OffcutController::class, 'store'])->name('offcuts.store');
         Route::post('offcuts/left', [OffcutController::class, 'leave'])->name('offcuts.leave');
-        Route::delete('offcuts/{offcut}', [OffcutController::class, 'destroy'])->whereNumber('offcut')->name('offcuts.destroy');
+        Route::delete('offcuts/{offcut}', [OffcutController::class, 'destroy'])->where('offcut', '[0-9]{1,15}')->name('offcuts.destroy');
         Route::get('cuts.csv', [PartController::class, 'cuts'])->name('parts.cuts');
         Route::get('parts.csv', [PartController::class, 'csv'])->name('parts.csv');
         Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');

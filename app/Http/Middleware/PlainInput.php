@@ -17,8 +17,20 @@ final class PlainInput
 {
     private const DEEPEST = 24;
 
+    /** Bytes of JSON that a request has at most: far more than any change, far less than what fills the memory once it is read. Files come another way. */
+    private const LARGEST = 1_000_000;
+
+    /** Bytes of the longest address; the stages name up to 200 runs that are shown large. */
+    private const LONGEST = 12_000;
+
     public function handle(Request $request, Closure $next): Response
     {
+        if (strlen($request->getRequestUri()) > self::LONGEST) {
+            return new JsonResponse(['message' => 'The address is longer than any here is.', 'pointer' => ''], 414);
+        }
+        if ($request->isJson() && strlen($request->getContent()) > self::LARGEST) {
+            return new JsonResponse(['message' => sprintf('The request has %.1f MB; at most %d MB are read. Nothing was kept of it.', strlen($request->getContent()) / 1e6, intdiv(self::LARGEST, 1_000_000)), 'pointer' => ''], 413);
+        }
         $wrong = self::wrong($request->request->all() + $request->query->all() + ($request->isJson() ? $request->json()->all() : []), '', 0)
             ?? (self::plain(rawurldecode($request->getPathInfo())) ? null : ['', 'The address has characters that no address here has.']);
         if ($wrong !== null) {

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Fuzz;
+
+use App\Models\Job;
+use App\Models\User;
+use App\Plans\Revisions;
+use App\Plans\Shelves;
+use Closure;
+use EmberDusk\Plan\Document;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Route as Routes;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+use Symfony\Component\HttpFoundation\Response;
+use Throwable;
+
+/** Requests for every route, built from its rules and then broken. The same seed makes the same requests. */
+final class Fuzzer
+{
+    /** Nanoseconds that an answer may take. */
+    private const SLOW = 3_000_000_000;
+
+    private readonly Values $values;
+
+    private readonly Bodies $bodies;
+
+    /** @var non-empty-list<string> of changes */
+    private readonly array $kinds;
+
+    /** @var non-empty-list<Route> */
+    private readonly array $routes;
+
+    /**
+     * @param  Closure(Request): Response  $handle
+     * @param  non-empty-list<int>  $jobs  of the crew of whoever asks; another crew's may be among them
+     */
+    public function __construct(int $seed, private readonly Closure $handle, private readonly User $user, private readonly array $jobs)
+    {
+        $plan = Revisions::newest(Job::query()->findOrFail($jobs[0]))->plan();
+        $ids = ['', 'cove', 'lecture', 'B1', 'P1', 'full', 'a'];
+        foreach (Document::LISTS as $list) {
+            foreach ((array) (Document::write($plan)[$list] ?? []) as $item) {
+                $ids[] = is_array($item) && is_string($item['id'] ?? null) ? $item['id'] : '';
+            }
+        }
+        $this->values = new Values(new Randomizer(new Xoshiro256StarStar(hash('sha256', "seed {$seed}", true))), array_values(array_unique($ids)));
+        preg_match_all("/'(\w+)' => \w+::read/", (string) file_get_contents(dirname(__DIR__, 2).'/core/src/Plan/Changes/Catalogue.php'), $kinds);
+        $this->kinds = $kinds[1] ?: ['DropRun'];
+        $this->bodies = new Bodies($this->values, $this->kinds, (string) file_get_contents(database_path('demo/job-narrowboat.json')), (string) file_get_contents(database_path('demo/shelf.json')));
+        /** @var non-empty-list<Route> $routes */
+        $routes = array_values(array_filter(Routes::getRoutes()->getRoutes(), static fn (Route $r): bool => $r->uri() !== 'up'));
+        $this->routes = $routes;
+    }
+
+    /**
+     * @param  Closure(string): void  $failed  told of each request that the server fails at
+     * @return array<int, int> answers by status
+     */
+    public function run(int $requests, Closure $failed): array
+    {
+        $statuses = [];
+        for ($n = 0; $n < $requests; $n++) {
+            $request = $this->request();
+            $about = "{$request->method()} {$request->getRequestUri()} ".substr((string) $request->getContent() ?: (string) json_encode($request->request->all()), 0, 600);
+            Auth::forgetGuards();
+            // Once in a while nobody is signed in.
+            if ($this->values->below(40) > 0) {
+                Auth::setUser($this->user);
+            }
+            $at = hrtime(true);
+            try {
+                $response = ($this->handle)($request);
+                $status = $response->getStatusCode();
+                $why = $response instanceof \Illuminate\Http\Response || $response instanceof \Illuminate\Http\JsonResponse ? $response->exception?->getMessage() : null;
+            } catch (Throwable $e) {
+                [$status, $why] = [599, get_class($e).': '.$e->getMessage()];
+            }
+            $took = hrtime(true) - $at;
+            $statuses[$status] = ($statuses[$status] ?? 0) + 1;
+            if ($status >= 500 || $took > self::SLOW) {
+                $failed(sprintf("request %d: %d after %.1f s, %s\n    %s", $n, $status, $took / 1e9, $why ?? '', $about));
+            }
+        }
+        ksort($statuses);
+
+        return $statuses;
+    }
+
+    /** How many kinds of changes fitted, of how many. */
+    public function learnt(): string
+    {
+        return count($this->bodies->learnt()).' of '.count($this->kinds);
+    }
+
+    private function request(): Request
+    {
+        $route = $this->values->one($this->routes);
+        // Changes of the plan are many routes in one.
+        if ($this->values->below(4) === 0) {
+            $route = Routes::getRoutes()->getByName($this->values->one(['jobs.change', 'jobs.preview'])) ?? $route;
+        }
+        $method = $route->methods()[0];
+        $job = Job::query()->find($this->jobs[0]);
+        $body = $this->bodies->of($route, Request::create('/'.ltrim($route->uri(), '/'), $method));
+        if ($job !== null && array_key_exists('change', $body)) {
+            $newest = Revisions::newest($job);
+            $body['change'] = $this->bodies->change($newest->plan(), Shelves::ofCrew($job->crew));
+            $body['base'] = $newest->number;
+        }
+        for ($breaks = $this->values->below(4); $breaks > 0; $breaks--) {
+            $body = $this->broken($body);
+        }
+        $files = array_filter($body, static fn (mixed $one): bool => $one instanceof UploadedFile);
+        $server = ['HTTP_ACCEPT' => $this->values->below(5) === 0 ? 'text/html' : 'application/json'];
+        if ($method === 'GET') {
+            return Request::create($this->address($route), $method, array_map(static fn (mixed $v): mixed => is_bool($v) ? (int) $v : $v, $body), [], [], $server);
+        }
+        if ($files !== []) {
+            return Request::create($this->address($route), $method, array_diff_key($body, $files), [], $files, $server);
+        }
+        $text = Values::json($body);
+        $text = match ($this->values->below(40)) {
+            0 => substr($text, 0, $this->values->below(strlen($text) + 1)),
+            1 => '[1,2,3]',
+            2 => "\xff\xfe".$text,
+            default => $text,
+        };
+
+        return Request::create($this->address($route), $method, [], [], [], $server + ['CONTENT_TYPE' => $this->values->below(20) === 0 ? 'text/plain' : 'application/json'], $text);
+    }
+
+    /** One that a web server would hand on at all. */
+    private function address(Route $route): string
+    {
+        for (; ;) {
+            $path = $this->path($route);
+            if (parse_url($path) !== false) {
+                return $path;
+            }
+        }
+    }
+
+    private function path(Route $route): string
+    {
+        return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $p): string => match (true) {
+            $this->values->below(12) === 0 => rawurlencode((string) $this->values->one([0, -1, 'abc', '9999999999999999999', "\0", "\xff", '../..', 'x"y', "a'b", '1.0', str_repeat('9', 300)])),
+            $p[1] === 'job' => (string) $this->values->one($this->jobs),
+            $p[1] === 'stage' => $this->values->one(['survey', 'kit', 'wire', 'parts', 'build', 'cellar']),
+            $p[1] === 'format' => $this->values->one(['csv', 'json', 'xml']),
+            in_array($p[1], ['run', 'place', 'entry'], true) => rawurlencode($this->values->id()),
+            default => (string) (1 + $this->values->below(4)),
+        }, $route->uri()), '/');
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $body
+     * @return array<array-key, mixed>
+     */
+    private function broken(array $body): array
+    {
+        if ($body === [] || $this->values->below(12) === 0) {
+            return $body + [$this->values->one(['extra', 'kind', 'id', '__proto__', "a\0b", 'change']) => $this->values->strange('x')];
+        }
+        $key = $this->values->one(array_keys($body));
+        if (is_array($body[$key]) && $body[$key] !== [] && $this->values->below(3) > 0) {
+            $body[$key] = $this->broken($body[$key]);
+        } elseif ($this->values->below(6) === 0) {
+            unset($body[$key]);
+        } elseif (! $body[$key] instanceof UploadedFile || $this->values->below(4) === 0) {
+            $body[$key] = $this->values->strange($body[$key] instanceof UploadedFile ? 'file' : $body[$key]);
+        }
+
+        return $body;
+    }
+}
