@@ -40,5 +40,5 @@ $statuses = $fuzzer->run($requests, static function (string $what) use (&$failur
     fwrite(STDERR, $what."\n");
 });
 array_map(unlink(...), glob($file.'*') ?: []);
-printf("seed %d: %d requests in %.0f s; %s; %s kinds of changes fitted; %d failed\n", $seed, $requests, microtime(true) - $at, implode(', ', array_map(static fn (int $s, int $n): string => "{$n} x {$s}", array_keys($statuses), $statuses)), $fuzzer->learnt(), $failures);
+printf("seed %d: %d requests in %.0f s; %s; %s kinds of changes fitted; slowest %.1f s; %d failed\n", $seed, $requests, microtime(true) - $at, implode(', ', array_map(static fn (int $s, int $n): string => "{$n} x {$s}", array_keys($statuses), $statuses)), $fuzzer->learnt(), $fuzzer->slowest, $failures);
 exit($failures === 0 ? 0 : 1);

@@ -18,9 +18,6 @@ final class Browser
 {
     private ?string $script = null;
 
-    /** A zone in which clocks change twice a year. */
-    public const ZONE = 'CET';
-
     /** Takes the place of the page's Date: real time goes on, from where EMBER_NOW put it. */
     private const SHIFTED = '(() => { const by = %d, Real = Date; globalThis.Date = class Date extends Real { constructor(...of) { if (of.length) { super(...of); } else { super(Real.now() + by); } } static now() { return Real.now() + by; } }; })()';
 
@@ -48,6 +45,12 @@ final class Browser
         return $browser;
     }
 
+    /** In which browser and server live: one in which clocks change twice a year. */
+    public static function zone(): string
+    {
+        return getenv('EMBER_TIMEZONE') ?: 'EST5EDT';
+    }
+
     public function size(int $width, int $height): void
     {
         (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride',
@@ -58,7 +61,7 @@ final class Browser
     public function clock(int $seconds): void
     {
         $tools = new ChromeDevToolsDriver($this->driver);
-        $tools->execute('Emulation.setTimezoneOverride', ['timezoneId' => self::ZONE]);
+        $tools->execute('Emulation.setTimezoneOverride', ['timezoneId' => self::zone()]);
         if ($this->script !== null) {
             $tools->execute('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $this->script]);
         }
@@ -70,7 +73,7 @@ final class Browser
     /** The day that it is for the application, and so many days later. */
     public static function day(int $later = 0): string
     {
-        return (new DateTimeImmutable('@'.(int) round(microtime(true) + self::offset())))->setTimezone(new DateTimeZone(self::ZONE))->modify("{$later} days")->format('Y-m-d');
+        return (new DateTimeImmutable('@'.(int) round(microtime(true) + self::offset())))->setTimezone(new DateTimeZone(self::zone()))->modify("{$later} days")->format('Y-m-d');
     }
 
     /** Seconds by which EMBER_NOW is ahead of the machine's clock. */

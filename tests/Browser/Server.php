@@ -32,7 +32,7 @@ final class Server
         $port = Browser::freePort();
         $env = ['APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(random_bytes(32)), 'APP_DEBUG' => 'false', 'APP_URL' => "http://127.0.0.1:{$port}",
             'DB_DATABASE' => $directory.'/ember.sqlite', 'EMBER_DEMO' => 'true', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file',
-            'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'EMBER_TIMEZONE' => Browser::ZONE, 'SESSION_LIFETIME' => self::LASTING, 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'database'];
+            'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'EMBER_TIMEZONE' => Browser::zone(), 'SESSION_LIFETIME' => self::LASTING, 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'database'];
         $migrate = new Process(['php', 'artisan', 'migrate', '--seed', '--force'], $root, $env);
         if ($migrate->run() !== 0) {
             throw new RuntimeException($migrate->getOutput().$migrate->getErrorOutput());

@@ -39,6 +39,7 @@ final class ShelfTest extends BrowserTestCase
         $field->clear();
         $field->sendKeys(['3', Key::ENTER]);
         $this->see('holds an older copy');
+        $this->click(fn () => $this->button('See what would move in it'));
         $this->see('C1 carries');
         $this->find('section[aria-labelledby=uses] button.act')->click();
         $this->see('holds it as it is');
