@@ -60,7 +60,8 @@ final readonly class Clock
         CarbonImmutable::setTestNow($shifted);
     }
 
-    private static function zone(): string
+    /** The zone in which the crew works. */
+    public static function zone(): string
     {
         $zone = config('ember.timezone');
 

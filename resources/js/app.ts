@@ -1,7 +1,7 @@
 import '../css/app.css';
 import { createInertiaApp } from '@inertiajs/vue3';
 import { createApp, h, type DefineComponent } from 'vue';
-import { heardTime } from './lib/clock';
+import { heardTime, liveIn } from './lib/clock';
 import { watchPages } from './lib/connection';
 import { applyFace } from './lib/face';
 import { startOutbox } from './lib/outbox';
@@ -26,6 +26,7 @@ createInertiaApp({
         if (now && way?.type !== 'back_forward') {
             heardTime(now, Date.now() - performance.now(), Date.now());
         }
+        liveIn(String(props.initialPage.props.zone));
         createApp({ render: () => h(App, props) })
             .use(plugin)
             .mount(el);

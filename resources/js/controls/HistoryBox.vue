@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
+import { said } from '@/lib/clock';
 import { ask } from '@/lib/http';
 import { useDesk } from '@/lib/desk';
 import type { History } from '@/types/generated/responses';
@@ -9,7 +10,7 @@ const props = defineProps<{ open: boolean }>();
 const emit = defineEmits<{ close: [] }>();
 const { answer } = useDesk();
 const lines = ref<History['history']>([]);
-const time = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+const time = (at: string) => said(at, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
 watch(
     () => props.open,

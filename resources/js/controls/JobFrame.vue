@@ -2,6 +2,7 @@
 import { Head, Link, router } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
 import { face, turnFace } from '@/lib/face';
+import { said } from '@/lib/clock';
 import { useKeys, type Shortcut } from '@/lib/keys';
 import { useDesk, type Payload } from '@/lib/desk';
 import { person } from '@/lib/person';
@@ -21,7 +22,7 @@ const emit = defineEmits<{ go: [place: string] }>();
 const { desk, answer, status, message, over, stepOver, change, undo, redo } = useDesk();
 const shown = ref<'' | 'find' | 'keys' | 'history'>('');
 const user = computed(person);
-const time = computed(() => new Date(answer.value.keptAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }));
+const time = computed(() => said(answer.value.keptAt, { hour: '2-digit', minute: '2-digit' }));
 const kept = computed(() => ({ kept: `Kept ${time.value} · revision ${answer.value.revision}`, keeping: 'Keeping …', waiting: 'Not kept yet' })[status.value]);
 
 const frameKeys = computed<Shortcut[]>(() => [
@@ -49,8 +50,8 @@ const doable = computed<Doable[]>(() => [
     { what: 'All jobs', where: 'home', act: () => router.visit('/') },
     { what: 'Day or night', where: 'face', act: turnFace },
 ]);
-const said = ref('');
-watch(status, (now) => (said.value = now === 'kept' ? 'Kept' : now === 'waiting' ? 'Not kept yet' : ''));
+const spoken = ref('');
+watch(status, (now) => (spoken.value = now === 'kept' ? 'Kept' : now === 'waiting' ? 'Not kept yet' : ''));
 </script>
 
 <template>
@@ -72,7 +73,7 @@ watch(status, (now) => (said.value = now === 'kept' ? 'Kept' : now === 'waiting'
         </header>
         <StageStrip class="no-print" :stages="desk.stages" :job="answer.job" :here="desk.stage" />
         <ConnectionNote :job="answer.job" />
-        <p class="sr-only" role="status">{{ said }}</p>
+        <p class="sr-only" role="status">{{ spoken }}</p>
         <p v-if="message" role="alert" class="message no-print">
             {{ message }} <button v-if="over" type="button" class="act ml-2" @click="stepOver()">Step over “{{ over.words }}”</button>
             <button type="button" class="act ml-2" @click="message = ''; over = null">Understood</button>

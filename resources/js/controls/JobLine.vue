@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
 import { computed, onMounted, ref, shallowRef } from 'vue';
+import { said } from '@/lib/clock';
 import { ask, Refusal } from '@/lib/http';
 import { inLine } from '@/lib/line';
 import type { JobCard, JobSummary } from '@/types/generated/responses';
@@ -45,9 +46,9 @@ const remove = () => trying(async () => {
         <div class="flex flex-wrap items-baseline gap-x-3">
             <h2 class="text-lg font-semibold"><Link :href="`/jobs/${job.id}/${summary ? (summary.next?.stage ?? 'handover') : 'survey'}`" class="hover:underline">{{ job.name }}</Link></h2>
             <span class="text-ink2">{{ job.client }}</span>
-            <span class="ml-auto text-ink2">revision <span class="fig">{{ job.revision }}</span>, {{ new Date(job.changed).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }) }}</span>
+            <span class="ml-auto text-ink2">revision <span class="fig">{{ job.revision }}</span>, {{ said(job.changed, { day: 'numeric', month: 'short', year: 'numeric' }) }}</span>
             <template v-if="archived"><button type="button" class="act" :aria-label="`Bring ${job.name} back`" @click="move('back')">Bring back</button><button type="button" class="act" :aria-label="`Delete ${job.name}`" @click="deleting = true">Delete</button></template>
-            <button v-else type="button" class="act" :aria-label="`Put ${job.name} into the archive`" @click="move('archive')">Archive</button>
+            <button v-else type="button" class="text-ink2 hover:text-ink hover:underline" :aria-label="`Put ${job.name} into the archive`" @click="move('archive')">Archive</button>
         </div>
         <p v-if="message && !deleting" role="alert" class="text-stop">{{ message }}</p>
         <template v-if="summary">

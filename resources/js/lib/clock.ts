@@ -1,6 +1,7 @@
 /** How far this device's clock is from the server's, and how far that can be wrong, both in milliseconds. */
 type Measured = { offset: number; error: number };
 
+let zone: string | undefined;
 let best: Measured | null = null;
 
 /**
@@ -20,7 +21,12 @@ export function serverNow(): number {
     return Date.now() + (best?.offset ?? 0);
 }
 
-/** Forgets what was measured. */
-export function forgetTime(): void {
-    best = null;
+/** A moment as the crew's clocks show it, wherever this device is: paper and screens say the same. */
+export function said(at: string, how: Intl.DateTimeFormatOptions): string {
+    return new Date(at).toLocaleString('en-GB', { timeZone: zone, ...how });
+}
+
+/** The zone in which the crew works, as the server has it. */
+export function liveIn(name: string): void {
+    zone = name;
 }
