@@ -23,7 +23,6 @@ final class WritesTest extends TestCase
 
     private const WORKERS = 8;
 
-
     protected function jobFile(): string
     {
         return Demo::file('observatory');
