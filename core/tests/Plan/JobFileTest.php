@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Formats\Json;
+use EmberDusk\Plan\Document;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Workings\Trouble;
@@ -58,6 +59,21 @@ final class JobFileTest extends TestCase
         self::assertEqualsWithDelta($plan->runs['cove']->length(), $early->runs['cove']->length(), 1e-9);
         $this->expectExceptionMessage('sneaked');
         JobFile::read((string) json_encode(['sneaked' => 1] + $first));
+    }
+
+    /** Written by version 3, something in every list; never changed. As long as 3 is the newest it is written the same again. */
+    public function test_version_three_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__).'/golden/job-v3.json');
+        $plan = JobFile::read($text);
+        $document = (array) json_decode($text, true);
+        foreach (Document::LISTS as $list) {
+            self::assertNotEmpty($document[$list], $list);
+        }
+        self::assertSame($text, JobFile::write($plan));
+        self::assertEquals($plan, JobFile::own($text), 'a revision that was kept then opens as well');
+        self::assertSame(['saving', 'never', 'profile-corner', 'glue', 7, 0.6, ['kit'], 2], [$plan->making($plan->run('cove'))->strip, $plan->making($plan->run('cove'))->length, $plan->makings['cove']->profile, $plan->makings['cove']->seal,
+            $plan->spares['connector-solder']->count, $plan->run('band')->cap, $plan->run('cove')->pins, count($plan->fixtures) - 1]);
     }
 
     /** @return iterable<string, array{callable(array<string, mixed>): mixed, string, string}> */

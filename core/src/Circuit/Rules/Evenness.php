@@ -102,6 +102,7 @@ final readonly class Evenness implements Rule
             return false;
         }
 
-        return $light !== [] && min($light) / max($light) >= $case->plan->limits->evenness;
+        // A run that stays dark is as even as it is of no use.
+        return $light !== [] && max($light) > 0 && min($light) / max($light) >= $case->plan->limits->evenness;
     }
 }
