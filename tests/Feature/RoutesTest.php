@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Joining\Runs;
+use App\Models\Job;
+use App\Models\User;
+use App\Plans\Revisions;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Tests\TestCase;
 
@@ -30,25 +34,48 @@ final class RoutesTest extends TestCase
         self::assertGreaterThan(15, $seen);
     }
 
+    /** Each address names real rows of the job. Whoever may work on it is answered there, so that the refusal is the policy's. */
     public function test_a_job_of_another_crew_is_not_there_on_any_route(): void
     {
         $job = $this->job($this->crew('Crew B'));
-        $run = Runs::begin($job, $this->user($job->crew, 'b@firm.example'), 1);
+        $theirs = $this->user($job->crew, 'b@firm.example');
+        $rows = $this->rows($job, $theirs);
         $own = $this->job($this->crew());
-        $this->actingAs($this->user($own->crew));
+        $user = $this->user($own->crew);
         $seen = 0;
         foreach ($this->routes() as [$method, $uri]) {
-            if (str_contains($uri, '{job}')) {
-                $this->json($method, $this->filled($uri, $job->id, $run->id))->assertNotFound();
-                $seen++;
+            if (! str_contains($uri, '{job}')) {
+                continue;
             }
-            // A run of another crew's job is not reached through one's own job either.
-            if (str_contains($uri, '{joinRun}')) {
-                $this->json($method, $this->filled($uri, $own->id, $run->id))->assertNotFound();
+            $path = '/'.strtr($uri, ['{job}' => $job->id] + $rows);
+            self::assertStringNotContainsString('{', $path, 'a parameter that no row is known for');
+            $this->actingAs($user)->json($method, $path)->assertNotFound();
+            DB::beginTransaction();
+            self::assertNotSame(404, $this->actingAs($theirs)->json($method, $path)->getStatusCode(), "{$method} {$path} is there for its own crew");
+            DB::rollBack();
+            // What belongs to another crew's job is not reached through one's own job either.
+            if (preg_match('/\{(joinRun|photo|trace|proposal|offcut)\}/', $uri) === 1) {
+                $this->actingAs($user)->json($method, '/'.strtr($uri, ['{job}' => $own->id] + $rows))->assertNotFound();
             }
+            $seen++;
         }
-        self::assertGreaterThan(12, $seen);
-        self::assertSame(1, $job->revisions()->count());
+        self::assertGreaterThan(50, $seen);
+        self::assertSame([1, 1, 1], [$job->revisions()->count(), $job->photos()->count(), $job->traces()->count()]);
+    }
+
+    /** @return array<string, string> a row of the job for every parameter that an address has */
+    private function rows(Job $job, User $user): array
+    {
+        $plan = Revisions::newest($job)->plan();
+
+        return [
+            '{joinRun}' => (string) Runs::begin($job, $user, 1)->id,
+            '{photo}' => (string) $job->photos()->create(['place' => 'lecture', 'caption' => '', 'width' => 1, 'height' => 1, 'image' => 'x', 'created_at' => now()])->id,
+            '{trace}' => (string) $job->traces()->create(['place' => 'lecture', 'near' => 'B1', 'legs' => [['A', 'X', 2]], 'answers' => []])->id,
+            '{proposal}' => (string) $job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'waiting'])->id,
+            '{offcut}' => (string) $job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id,
+            '{run}' => (string) array_key_first($plan->runs), '{place}' => 'lecture', '{entry}' => 'controller-zigbee-2', '{stage}' => 'survey', '{format}' => 'csv', '{number}' => '1',
+        ];
     }
 
     public function test_what_is_not_there_says_what_to_do(): void
