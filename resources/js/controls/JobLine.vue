@@ -62,7 +62,7 @@ const remove = () => trying(async () => {
         <p v-else class="mt-2 h-[58px] text-ink2">Looking through it …</p>
         <DialogBox :open="deleting" :title="`Delete ${job.name}`" @close="deleting = false">
             <form class="space-y-3" @submit.prevent="remove()">
-                <p>Its plan with all {{ job.revision }} revisions, photos, ticks and quotes are gone for good. A backup still has them.</p>
+                <p>Its plan with the whole history, photos, ticks and quotes are gone for good. A backup that was taken before still has them.</p>
                 <label class="block">Write its name <input v-model="name" class="field" required maxlength="200" :placeholder="job.name" /></label>
                 <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
                 <button class="press">Delete this job</button>
