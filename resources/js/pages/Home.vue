@@ -14,6 +14,7 @@ import type { Home } from '@/types/generated/responses';
 const props = defineProps<Home>();
 const words = ref(props.find);
 const field = ref<HTMLInputElement>();
+const heading = ref<HTMLElement>();
 let typing: ReturnType<typeof setTimeout> | undefined;
 
 /** Another part of the list; what was typed stays while it comes. */
@@ -27,6 +28,8 @@ function typed(): void {
     typing = setTimeout(() => list({}), 250);
 }
 onBeforeUnmount(() => clearTimeout(typing));
+/** The line that had the focus is gone from the list: the keyboard goes on at its head. */
+const moved = () => router.reload({ onSuccess: () => heading.value?.focus() });
 const user = computed(person);
 const opened = ref(false);
 const form = useForm({ name: '', client: '', place: '' });
@@ -79,7 +82,7 @@ useKeys(() => [
         <ConnectionNote />
         <main class="pt-6">
             <div class="flex flex-wrap items-baseline gap-3 border-b border-ink pb-2">
-                <h1 class="mr-auto text-2xl font-semibold">Jobs of {{ user?.crew }}</h1>
+                <h1 ref="heading" tabindex="-1" class="mr-auto text-2xl font-semibold outline-none">Jobs of {{ user?.crew }}</h1>
                 <input ref="picker" type="file" accept=".json,application/json" class="sr-only" tabindex="-1" aria-label="Job file" @change="importFile()" />
                 <Link href="/shelf" class="quiet">Kit shelf <kbd>S</kbd></Link>
                 <button type="button" class="quiet" :disabled="importing" @click="picker?.click()">{{ importing ? 'Importing …' : 'Import a job file' }} <kbd>I</kbd></button>
@@ -93,7 +96,7 @@ useKeys(() => [
                 <button v-if="archived || aside > 0" type="button" class="act" @click="list({ archived: !archived })">{{ archived ? 'Back to open jobs' : 'Archive' }} <span class="fig">{{ aside }}</span></button>
             </div>
             <p v-if="jobs.length === 0" class="mt-6 text-ink2">{{ find ? `No job has “${find}” in its name or client.` : archived ? 'The archive is empty.' : 'No job yet. Begin with a room: “New job”, then type what the tape says.' }}</p>
-            <JobLine v-for="job in jobs" :key="`${job.id}-${job.revision}`" :job="job" :archived="archived" @moved="router.reload()" />
+            <JobLine v-for="job in jobs" :key="`${job.id}-${job.revision}`" :job="job" :archived="archived" @moved="moved()" />
             <nav v-if="pages > 1" aria-label="Pages" class="flex items-baseline gap-5 py-4">
                 <button type="button" class="act" :disabled="page === 1" @click="list({ page: page - 1 })">Earlier page</button>
                 <span class="text-ink2">page <span class="fig">{{ page }}</span> of <span class="fig">{{ pages }}</span></span>
