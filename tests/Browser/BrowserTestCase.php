@@ -94,10 +94,22 @@ abstract class BrowserTestCase extends TestCase
     /** The first element that a selector finds, as soon as there is one that is shown. */
     protected function find(string $css, float $seconds = 8): RemoteWebElement
     {
+        return $this->first($css, static fn (RemoteWebElement $element): bool => $element->isDisplayed(), $seconds);
+    }
+
+    /** A picker of files, as soon as it is there: no such picker is ever shown, a button opens it. */
+    protected function filePicker(string $css = 'input[type=file]'): RemoteWebElement
+    {
+        return $this->first($css, static fn (): bool => true);
+    }
+
+    /** @param  callable(RemoteWebElement): bool  $fits */
+    private function first(string $css, callable $fits, float $seconds = 8): RemoteWebElement
+    {
         $found = null;
-        $this->eventually(function () use ($css, &$found): bool {
+        $this->eventually(function () use ($css, $fits, &$found): bool {
             foreach ($this->browser()->driver->findElements(WebDriverBy::cssSelector($css)) as $element) {
-                if ($element->isDisplayed()) {
+                if ($fits($element)) {
                     $found = $element;
 
                     return true;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Remote\LocalFileDetector;
-use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
 
 /** From an empty job and the paper notes of a narrowboat cabin to a surveyed site, traced legs and a kit chosen for reasons: a phone for the survey, a desk for the kit. */
@@ -85,7 +84,7 @@ final class NarrowboatTest extends BrowserTestCase
         $image = imagecreatetruecolor(2400, 1200);
         imagefill($image, 0, 0, (int) imagecolorallocate($image, 120, 80, 60));
         imagepng($image, $file);
-        $input = $this->browser()->driver->findElement(WebDriverBy::cssSelector('input[type=file][accept="image/*"]'));
+        $input = $this->filePicker('input[type=file][accept="image/*"]');
         $input->setFileDetector(new LocalFileDetector)->sendKeys($file);
         $this->eventually(fn (): bool => $this->browser()->driver->executeScript('const i = document.querySelector("section li img"); return i?.complete && [i.naturalWidth, i.naturalHeight].join()') === '1600,800', 'the photo is not there, or not made smaller');
         file_put_contents($file, 'no photo at all');

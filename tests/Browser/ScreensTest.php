@@ -107,7 +107,7 @@ final class ScreensTest extends BrowserTestCase
         $this->open('/');
         $file = (string) tempnam(sys_get_temp_dir(), 'job');
         file_put_contents($file, str_replace('"pad": 0', '"pad": 999', (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-observatory.json')));
-        $picker = $this->browser()->driver->findElement(WebDriverBy::cssSelector('input[type=file]'));
+        $picker = $this->filePicker();
         $picker->sendKeys($file);
         $this->see('ends at pad 360. At /feeds/0/pad.');
         file_put_contents($file, (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-observatory.json'));

@@ -55,7 +55,7 @@ final class ShelfTest extends BrowserTestCase
         $this->open('/shelf');
         $this->see('Everything');
         $file = sys_get_temp_dir().'/ember-shelf-'.getmypid().'.csv';
-        $input = $this->browser()->driver->findElement(WebDriverBy::cssSelector('input[type=file]'));
+        $input = $this->filePicker();
         $input->setFileDetector(new LocalFileDetector);
         file_put_contents($file, "kind,id,name,amps,form\nfuse,fuse-own,Own fuse,five,blade\n");
         $input->sendKeys($file);
