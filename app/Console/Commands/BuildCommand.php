@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Time\Clock;
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
+use EmberDusk\Advice\Works\WorkCalendar;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
@@ -26,7 +27,7 @@ final class BuildCommand extends Command
         return $this->answering(function (): int {
             $arrangement = Arrangement::read(new Fields(['visits' => array_map(self::visit(...), array_values((array) $this->option('visit'))), 'weekends' => (bool) $this->option('weekends'), 'pins' => [], 'waits' => []]));
             $work = new Work($this->plan(), [], $this->demoShelf(), [], today: min([Clock::day(), ...array_map(static fn ($v): string => $v->from, $arrangement->visits)]), arrangement: $arrangement);
-            $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : BuildDesk::calendar($work, substr(hash('sha256', $work->plan->name."\0".$work->plan->client), 0, 12).'@ember-dusk.invalid', (int) Clock::now()->getTimestamp()));
+            $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : WorkCalendar::calendar($work, substr(hash('sha256', $work->plan->name."\0".$work->plan->client), 0, 12).'@ember-dusk.invalid', (int) Clock::now()->getTimestamp()));
 
             return 0;
         });

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\PartsDesk;
+use EmberDusk\Advice\Works\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use EmberDusk\Parts\Offcut;
@@ -24,7 +25,7 @@ final class PartsCommand extends Command
     {
         return $this->answering(function (): int {
             $work = new Work($this->plan(), [], $this->demoShelf(), [], offcuts: array_map(self::offcut(...), array_values((array) $this->option('offcut'))));
-            $this->output->write($this->option('json') ? Json::pretty(PartsDesk::picture($work)) : Csv::write(PartsDesk::rows($work)));
+            $this->output->write($this->option('json') ? Json::pretty(PartsDesk::picture($work)) : Csv::write(PartsTables::rows($work)));
 
             return 0;
         });

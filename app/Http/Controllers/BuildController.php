@@ -11,8 +11,8 @@ use App\Plans\Revisions;
 use App\Plans\Workshop;
 use App\Time\Clock;
 use EmberDusk\Advice\Work;
-use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\MoveCost;
+use EmberDusk\Advice\Works\WorkCalendar;
 use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\CriticalPath;
@@ -86,7 +86,7 @@ final readonly class BuildController
 
     public function calendar(Job $job): Response
     {
-        return new Response(BuildDesk::calendar($this->work($job), "job{$job->id}@".parse_url((string) config('app.url'), PHP_URL_HOST), (int) Clock::now()->getTimestamp()), 200,
+        return new Response(WorkCalendar::calendar($this->work($job), "job{$job->id}@".parse_url((string) config('app.url'), PHP_URL_HOST), (int) Clock::now()->getTimestamp()), 200,
             ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'.ics"']);
     }
 

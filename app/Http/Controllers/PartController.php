@@ -10,7 +10,7 @@ use App\Models\User;
 use App\Plans\Offcuts;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
-use EmberDusk\Advice\Works\PartsDesk;
+use EmberDusk\Advice\Works\PartsTables;
 use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Parts\Labels;
@@ -53,13 +53,13 @@ final readonly class PartController
 
     public function cuts(Job $job): Response
     {
-        return new Response(Csv::write(PartsDesk::cutRows($this->workshop->work($job, Revisions::newest($job)->plan()))), 200,
+        return new Response(Csv::write(PartsTables::cutRows($this->workshop->work($job, Revisions::newest($job)->plan()))), 200,
             ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'-cuts.csv"']);
     }
 
     public function csv(Job $job): Response
     {
-        return new Response(Csv::write(PartsDesk::rows($this->workshop->work($job, Revisions::newest($job)->plan()))), 200,
+        return new Response(Csv::write(PartsTables::rows($this->workshop->work($job, Revisions::newest($job)->plan()))), 200,
             ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'-parts.csv"']);
     }
 }

@@ -4,32 +4,20 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Circuit\Rules\Book;
 use EmberDusk\Circuit\Rules\ControllerAmps;
-use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Circuit\RunFigures;
-use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
-use EmberDusk\Plan\Changes\ChooseKit;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Owned;
 use EmberDusk\Plan\Run;
 use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
 
 /** The chain of kit of every run; of the one in hand also what the shelf has for each place in it, with what speaks against it here. */
 final readonly class KitDesk
 {
     /** In the order of the current. */
     private const SLOTS = ['supply', 'controller', 'cable', 'strip'];
-
-    /** Entries shown for one place in the chain; a larger shelf is searched on its own page. */
-    private const MOST = 60;
 
     /** @return array<string, mixed> */
     public static function picture(Work $work): array
@@ -46,7 +34,7 @@ final readonly class KitDesk
             ], array_values($work->plan->runs)),
             'owned' => array_map(static fn (Owned $o): array => ['kit' => $o->id, 'name' => ($work->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id, 'count' => $o->count], array_values($work->plan->owned)),
             'hub' => ['slot' => 'hub', 'label' => 'Hub', 'chosen' => $hub, 'name' => $work->plan->hub(array_key_first($work->plan->hubs))?->name(),
-                'facts' => self::chosenFacts($work, $hub), 'share' => [], 'options' => self::options($work, null, 'hub', $hub)],
+                'facts' => self::chosenFacts($work, $hub), 'share' => [], 'options' => KitOptions::options($work, null, 'hub', $hub)],
         ];
     }
 
@@ -128,7 +116,7 @@ final readonly class KitDesk
         };
 
         return ['slot' => $slot, 'label' => ucfirst($slot), 'chosen' => $kit, 'name' => $kit === null ? null : ($work->plan->kit[$kit] ?? null)?->entry->name(),
-            'facts' => self::chosenFacts($work, $kit), 'share' => $hand ? self::share($work, $run, $slot) : [], 'options' => $hand ? self::options($work, $run, $slot, $kit) : []];
+            'facts' => self::chosenFacts($work, $kit), 'share' => $hand ? self::share($work, $run, $slot) : [], 'options' => $hand ? KitOptions::options($work, $run, $slot, $kit) : []];
     }
 
     /** @return list<array{with: string, text: string}> units of other runs that this one could hang on, or a unit of its own when it shares one */
@@ -153,50 +141,5 @@ final readonly class KitDesk
         $entry = $work->plan->kit[$kit ?? '']->entry ?? null;
 
         return $entry === null ? [] : Facts::of($entry);
-    }
-
-    /**
-     * What will do comes first, the least of it at the top; what is chosen is always there.
-     *
-     * @return list<array<string, mixed>>
-     */
-    private static function options(Work $work, ?Run $run, string $kind, ?string $chosen): array
-    {
-        $ranked = [];
-        foreach ([...$work->shelf->ofKind($kind), ...($kind === 'strip' ? $work->shelf->ofKind('pixels') : [])] as $n => $frozen) {
-            $gauge = $run === null ? null : Gauge::of($work->plan, $run, $frozen->entry);
-            $ranked[] = [$frozen->entry->id() === $chosen ? 0 : 1, ...($gauge?->rank() ?? [0, 0.0]), $n, $frozen, $gauge];
-        }
-        usort($ranked, static fn (array $a, array $b): int => array_slice($a, 0, 4) <=> array_slice($b, 0, 4));
-        $options = [];
-        foreach (array_slice($ranked, 0, self::MOST) as [, , , , $frozen, $gauge]) {
-            $id = $frozen->entry->id();
-            $verdict = $run === null ? null : self::verdict($work, $run, $frozen);
-            $options[] = ['id' => $id, 'name' => $frozen->entry->name(), 'facts' => Facts::of($frozen->entry), 'chosen' => $id === $chosen,
-                'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $frozen->hash,
-                'gauge' => $gauge?->toArray(), 'verdict' => $verdict?->title, 'severity' => $verdict?->severity->value];
-        }
-
-        return $options;
-    }
-
-    /** The worst that would be said of this entry in this run, before anything is solved. */
-    private static function verdict(Work $work, Run $run, Frozen $frozen): ?Finding
-    {
-        try {
-            $plan = ChooseKit::of($run->id, $frozen)->apply($work->plan);
-        } catch (Trouble $t) {
-            return new Finding('refused', Severity::Open, $t->getMessage(), '', new \EmberDusk\Workings\Place('kit', $run->id));
-        }
-        $kind = $frozen->entry;
-        $about = static fn (Finding $f): bool => $f->severity !== Severity::Open && match (true) {
-            $kind instanceof Supply => in_array($f->code, ['supply-volts', 'headroom', 'input-range'], true),
-            $kind instanceof Controller => in_array($f->code, ['input-range', 'channels', 'controller-amps'], true),
-            $kind instanceof Cable => $f->code === 'cores',
-            default => $f->code !== 'cores',
-        };
-        $findings = Finding::worstFirst(array_values(array_filter(Book::check(new Judged($plan, $plan->run($run->id), null, null)), $about)));
-
-        return $findings[0] ?? null;
     }
 }

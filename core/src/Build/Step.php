@@ -8,7 +8,7 @@ namespace EmberDusk\Build;
 final readonly class Step
 {
     /**
-     * @param  string  $kind  of Steps::TIMES
+     * @param  string  $kind  of StepTimes::MINUTES
      * @param  float  $units  metres, joints, pieces that the table of times goes by
      * @param  int  $table  minutes of work by the table of times
      * @param  int  $minutes  of work as this crew does it

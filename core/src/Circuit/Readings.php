@@ -37,7 +37,8 @@ final readonly class Readings
         }
         foreach ($network->points as $point) {
             $way = array_intersect_key($cables, $plan->wayTo($point->part));
-            $results[$point->part] = new FixtureResult(...$solution->at($point), cables: $way, least: $point->load->leastVolts, watts: $point->load->watts);
+            [$volts, $amps] = $solution->at($point);
+            $results[$point->part] = new FixtureResult($volts, $amps, $way, $point->load->leastVolts, $point->load->watts);
         }
 
         return $results;

@@ -49,7 +49,7 @@ final readonly class Difference
             $document[$list] = isset($from[$key]) ? [...$kept, $from[$key]] : $kept;
         }
         // Kit that only restored items use is in the source, not in the newest document.
-        $plan = Document::read(new Fields($document));
+        $plan = DocumentReader::read(new Fields($document));
         $plan = $plan->with(kit: $plan->kit + $source->kit);
         Invariants::check($plan);
 

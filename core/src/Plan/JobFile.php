@@ -28,7 +28,7 @@ final readonly class JobFile
             throw Trouble::at('/version', "The file has version {$version}; this program reads up to ".Document::VERSION.'. Update it, then import again.');
         }
         Schema::check($document, $version === Document::VERSION ? 'job' : "job-v{$version}");
-        $plan = Document::read(new Fields(Upgrades::newest(Shelf::plain($document))));
+        $plan = DocumentReader::read(new Fields(Upgrades::newest(Shelf::plain($document))));
         Invariants::check($plan);
 
         return $plan->with();
@@ -42,6 +42,6 @@ final readonly class JobFile
     /** A plan from a document that this program wrote itself: no schema, the invariants hold. */
     public static function own(string $text): Plan
     {
-        return Document::read(new Fields(Upgrades::newest(Shelf::plain(Json::object($text)))));
+        return DocumentReader::read(new Fields(Upgrades::newest(Shelf::plain(Json::object($text)))));
     }
 }

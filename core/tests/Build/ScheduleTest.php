@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Build;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
+use EmberDusk\Advice\Works\WorkCalendar;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Build\Course;
 use EmberDusk\Build\CriticalPath;
@@ -139,7 +140,7 @@ final class ScheduleTest extends TestCase
     {
         $work = new Work(JobFile::read(Demo::file('observatory')), [], Demo::shelf(), [], marks: ['cable-3x15' => new Mark('ordered', '2026-12-02')], today: '2026-11-27', arrangement: new Arrangement([new Visit('2026-11-27', 0, 2)]), ticks: ['isolate-lecture' => new Tick('isolate-lecture', 12, '2026-11-27 08:12')]);
         Schema::check(Json::object(Json::compact(BuildDesk::picture($work))), 'responses#/$defs/buildPicture');
-        $text = BuildDesk::calendar($work, 'job1@firm.example', 1_795_608_000);
+        $text = WorkCalendar::calendar($work, 'job1@firm.example', 1_795_608_000);
         foreach (explode("\r\n", $text) as $line) {
             self::assertLessThanOrEqual(75, strlen($line));
         }
@@ -164,7 +165,7 @@ final class ScheduleTest extends TestCase
         $after = $before->moved('tidy-lecture', new Pin('tidy-lecture', '2026-12-16', 60, 0));
         $kept = [];
         foreach ([[$before, 1_795_608_000], [$after, 1_795_608_060], [$before, 1_795_607_000]] as [$arrangement, $moment]) {
-            $calendar = Reader::read(BuildDesk::calendar($work($arrangement), 'job1@firm.example', $moment));
+            $calendar = Reader::read(WorkCalendar::calendar($work($arrangement), 'job1@firm.example', $moment));
             self::assertInstanceOf(VCalendar::class, $calendar);
             self::assertSame([], $calendar->validate());
             // As RFC 5545, 3.8.7.4 says: of one UID the higher sequence holds.
@@ -188,7 +189,7 @@ final class ScheduleTest extends TestCase
         $work = new Work(JobFile::read(Demo::file('observatory')), [], Demo::shelf(), [], today: '2026-11-27', arrangement: new Arrangement([new Visit('2026-11-30', 0, 1)]), pace: $pace);
         $slots = array_values(array_filter((array) BuildDesk::picture($work)['slots'], static fn (mixed $s): bool => is_array($s) && $s['id'] === 'joints-cove'));
         self::assertGreaterThan(1, count($slots));
-        $calendar = Reader::read(BuildDesk::calendar($work, 'job1@firm.example', 1_795_608_000));
+        $calendar = Reader::read(WorkCalendar::calendar($work, 'job1@firm.example', 1_795_608_000));
         self::assertInstanceOf(VCalendar::class, $calendar);
         $events = array_values(array_filter($calendar->select('VEVENT'), static fn (mixed $e): bool => (string) $e->UID === 'joints-cove.job1@firm.example'));
         self::assertCount(1, $events);

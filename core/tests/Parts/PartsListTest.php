@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Parts;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\PartsDesk;
+use EmberDusk\Advice\Works\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
@@ -86,7 +87,7 @@ final class PartsListTest extends TestCase
         self::assertSame(['24 V supply, 10 A should be here'], array_map(static fn ($f): string => $f->title, PartsDesk::findings($work)));
         $ledger = PartsDesk::ledger($work);
         self::assertSame(count(PartsList::of($plan, Demo::shelf())->parts) - 1, (int) $ledger[1]->value);
-        [$header, $rows] = Csv::read(Csv::write(PartsDesk::rows($work)));
+        [$header, $rows] = Csv::read(Csv::write(PartsTables::rows($work)));
         self::assertSame('part', $header[1]);
         $sum = array_sum(array_map(static fn (array $r): float => (float) $r[6], $rows));
         self::assertEqualsWithDelta($ledger[0]->value, $sum, 0.005);

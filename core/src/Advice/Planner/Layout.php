@@ -95,7 +95,7 @@ final readonly class Layout
     {
         $supply = $this->supply->entry;
 
-        return $supply instanceof Supply && $supply->overloadAmps <= $capacity + 1e-9 ? null : $tables->fuse($capacity);
+        return $supply instanceof Supply && $supply->overloadAmps <= $capacity + 1e-9 ? null : $tables->priced->fuse($capacity);
     }
 
     /** In words: what stands where and how each run is fed. */

@@ -7,7 +7,6 @@ namespace EmberDusk\Advice\Planner;
 use EmberDusk\Circuit\Rules\ControllerAmps;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
-use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\ShelfSource;
@@ -20,20 +19,13 @@ final class Tables
 {
     public readonly Routes $routes;
 
+    public readonly PricedShelf $priced;
+
     /** @var array<string, list<FeedOption>> */
     private array $feeds = [];
 
     /** @var array<string, array<string, FeedOption>> by what was decided */
     private array $byDecision = [];
-
-    /** @var array<int, list<Frozen>> by cores */
-    private array $cables = [];
-
-    /** @var array<string, list<Frozen>> everything with a price, by kind */
-    private array $kinds = [];
-
-    /** @var array<array-key, Frozen|null> by amps of capacity */
-    private array $fuses = [];
 
     /** @var array<string, array<string, list<int>>> */
     private array $patterns = [];
@@ -41,6 +33,7 @@ final class Tables
     public function __construct(public readonly Plan $plan, string $place, public readonly ShelfSource $shelf)
     {
         $this->routes = new Routes($plan, $place);
+        $this->priced = new PricedShelf($plan, $shelf);
     }
 
     /** @return list<FeedOption> of a run from a place, the least in rank first */
@@ -74,7 +67,7 @@ final class Tables
         $strip = $this->strip($runs[0]);
         $metres = array_sum(array_map(fn (Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $runs));
 
-        return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ?? $this->priced('controller', fn (object $c): bool => $c instanceof Controller && ! $c->repeats
+        return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ?? $this->priced->ofKind('controller', fn (object $c): bool => $c instanceof Controller && ! $c->repeats
             && $c->inputLeast <= $strip->volts && $strip->volts <= $c->inputMost && $c->channels >= count($strip->channels) && in_array($strip->colours(), $c->modes, true)
             && $this->speaks($runs, $c) && ($all || $metres <= ControllerAmps::metres($strip, $c) + 1e-9));
     }
@@ -90,7 +83,7 @@ final class Tables
         $watts = array_sum(array_map(fn (Run $r): float => $this->strip($r)->wattsPerMetre() * ($this->plan->cutMarks($r)?->length() ?? 0.0) * $r->cap, $runs));
 
         return $this->kept($runs, 'kit', $this->plan->supplies[$runs[0]->supply ?? '']->kit ?? null)
-            ?? $this->priced('supply', fn (object $s): bool => $s instanceof Supply && abs($s->volts - $strip->volts) < 0.5 && ($all || $s->ratedWatts() >= $watts / (1 - $this->plan->limits->headroom) - 1e-9));
+            ?? $this->priced->ofKind('supply', fn (object $s): bool => $s instanceof Supply && abs($s->volts - $strip->volts) < 0.5 && ($all || $s->ratedWatts() >= $watts / (1 - $this->plan->limits->headroom) - 1e-9));
     }
 
     /**
@@ -103,23 +96,7 @@ final class Tables
             return [null];
         }
 
-        return $this->kept($runs, 'cables', $this->plan->cableTo($runs[0]->controller ?? '')->kit ?? null) ?? $this->cables(2);
-    }
-
-    /** The largest blade fuse that protects so many amps, the least dear of its size; null when the shelf has none. */
-    public function fuse(float $capacity): ?Frozen
-    {
-        if (array_key_exists((string) $capacity, $this->fuses)) {
-            return $this->fuses[(string) $capacity];
-        }
-        $best = null;
-        foreach ($this->priced('fuse', static fn (object $f): bool => $f instanceof Fuse && $f->amps <= $capacity + 1e-9) as $fuse) {
-            if ($best === null || self::amps($fuse) > self::amps($best)) {
-                $best = $fuse;
-            }
-        }
-
-        return $this->fuses[(string) $capacity] = $best;
+        return $this->kept($runs, 'cables', $this->plan->cableTo($runs[0]->controller ?? '')->kit ?? null) ?? $this->priced->cables(2);
     }
 
     public function strip(Run $run): Strip
@@ -188,25 +165,7 @@ final class Tables
             return $first === null ? [] : [[$now[$pads[0]] ?? $first, ...array_map(static fn (int $pad): Frozen => $now[$pad] ?? $first, array_slice($pads, 1))]];
         }
 
-        return array_map(static fn (Frozen $f): array => [$f], $this->cables($cores));
-    }
-
-    /**
-     * Of each size the least dear cable with cores enough.
-     *
-     * @return list<Frozen>
-     */
-    private function cables(int $cores): array
-    {
-        if (isset($this->cables[$cores])) {
-            return $this->cables[$cores];
-        }
-        $best = [];
-        foreach ($this->priced('cable', fn (object $c): bool => $c instanceof Cable && $c->cores >= $cores && $c->conductor->system === $this->plan->terms->wire && $c->conductor->capacity !== null) as $frozen) {
-            $best[$frozen->entry instanceof Cable ? $frozen->entry->conductor->label() : ''] ??= $frozen;
-        }
-
-        return $this->cables[$cores] = array_values($best);
+        return array_map(static fn (Frozen $f): array => [$f], $this->priced->cables($cores));
     }
 
     /**
@@ -241,25 +200,5 @@ final class Tables
         }
 
         return true;
-    }
-
-    /**
-     * @param  callable(object): bool  $fits
-     * @return list<Frozen> by price, then by id
-     */
-    private function priced(string $kind, callable $fits): array
-    {
-        if (! isset($this->kinds[$kind])) {
-            $priced = array_values(array_filter($this->shelf->ofKind($kind), fn (Frozen $f): bool => $this->plan->terms->price($f) !== null));
-            usort($priced, fn (Frozen $a, Frozen $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [$this->plan->terms->price($b), $b->entry->id()]);
-            $this->kinds[$kind] = $priced;
-        }
-
-        return array_values(array_filter($this->kinds[$kind], static fn (Frozen $f): bool => $fits($f->entry)));
-    }
-
-    private static function amps(Frozen $fuse): float
-    {
-        return $fuse->entry instanceof Fuse ? $fuse->entry->amps : 0.0;
     }
 }

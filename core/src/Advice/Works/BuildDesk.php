@@ -12,10 +12,9 @@ use EmberDusk\Build\Pin;
 use EmberDusk\Build\Schedule;
 use EmberDusk\Build\Slot;
 use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
+use EmberDusk\Build\StepTimes;
 use EmberDusk\Build\Visit;
 use EmberDusk\Build\Waits;
-use EmberDusk\Formats\Calendar;
 use EmberDusk\Workings\Figure;
 use EmberDusk\Workings\Finding;
 use EmberDusk\Workings\Input;
@@ -26,9 +25,6 @@ use EmberDusk\Workings\Severity;
 /** The work as lanes, a person each, over the days: what waits for parts or cures, what the end hangs on, what is done. */
 final readonly class BuildDesk
 {
-    /** 2026-01-01, from which the sequences of calendars count. */
-    private const SEQUENCES = 1_767_225_600;
-
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildPicture */
     public static function picture(Work $work): array
     {
@@ -84,7 +80,7 @@ final readonly class BuildDesk
         }
         $inputs = [];
         foreach ($kinds as $kind => $of) {
-            $inputs[] = new Input('m'.(count($inputs) + 1), Steps::WORDS[$kind], (float) $of, 'min');
+            $inputs[] = new Input('m'.(count($inputs) + 1), StepTimes::WORDS[$kind], (float) $of, 'min');
         }
 
         return new Figure('Work', $minutes / 60, 'h', 1, '('.implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)).') / 60', $inputs, 'All steps, done or not, by as many people as each takes and there are; from all going well to none.', 'common practice, no source; the crew’s own minutes where there are some', $range);
@@ -118,43 +114,10 @@ final readonly class BuildDesk
         return $findings;
     }
 
-    /**
-     * The plan of work as iCalendar. A step keeps its UID wherever it is moved, and a later writing has a higher SEQUENCE,
-     * so that a calendar that takes both in has each step once.
-     *
-     * @param  string  $job  a name of the job that no other has, such as job7@firm.example
-     * @param  int  $moment  at which it is written, seconds since 1970
-     */
-    public static function calendar(Work $work, string $job, int $moment): string
-    {
-        $of = [];
-        foreach (Worksheet::of($work)->course()->schedule->slots as $slot) {
-            $of[$slot->step->id][] = $slot;
-        }
-
-        return Calendar::write(array_values(array_map(static function (array $slots) use ($job): array {
-            [$first, $last] = [$slots[0], $slots[count($slots) - 1]];
-            $days = count($slots) === 1 ? '' : "\nOver ".count($slots).' days: '.implode('; ', array_map(static fn (Slot $s): string => Day::words($s->day).' '.self::hours($s->from).' to '.self::hours($s->to), $slots)).'.';
-
-            return ['uid' => "{$first->step->id}.{$job}", 'from' => self::time($first, $first->from), 'to' => self::time($last, $last->to), 'title' => $first->step->title, 'place' => $first->step->place,
-                'text' => trim($first->step->why."\n".($first->step->tools === [] ? '' : 'Bring: '.implode(', ', $first->step->tools).'.')."\n".$first->step->caution.$days)];
-        }, $of)), gmdate('Ymd\THis\Z', $moment), max(0, $moment - self::SEQUENCES));
-    }
-
-    private static function hours(int $minute): string
-    {
-        return sprintf('%02d:%02d', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
-    }
-
     /** The name of a shelf entry. */
     public static function kit(Work $work, string $id): string
     {
         return ($work->plan->kit[$id] ?? $work->shelf->find($id))?->entry->name() ?? $id;
-    }
-
-    private static function time(Slot $slot, int $minute): string
-    {
-        return str_replace('-', '', $slot->day).sprintf('T%02d%02d00', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
     }
 
     /** @return array{day: string, people: int, visit: int|null} */

@@ -6,7 +6,7 @@ namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
+use EmberDusk\Build\StepTimes;
 use EmberDusk\Workings\Figure;
 use EmberDusk\Workings\Input;
 use EmberDusk\Workings\Range;
@@ -25,7 +25,7 @@ final readonly class StepRow
 
     private static function work(Work $work, Step $step): Figure
     {
-        $each = Steps::TIMES[$step->kind];
+        $each = StepTimes::MINUTES[$step->kind];
         $pace = $work->pace->kinds[$step->kind] ?? null;
         $factor = $pace['factor'] ?? 1.0;
         $inputs = [new Input('u', 'metres, joints, pieces or places', round($step->units, 3), ''), new Input('t', 'minutes for one by the table', $each, 'min'),

@@ -57,28 +57,12 @@ final class Newton
     {
         $this->volts = $network->guesses;
         $this->step = array_fill(0, count($this->volts), 0.0);
-        $pairs = [];
-        foreach ($network->resistors as $r) {
-            $pairs[] = [$r->from, $r->to];
-        }
-        foreach ($network->sources as $source) {
-            $pairs[] = [$source->plus, $source->minus];
-        }
-        foreach ($network->points as $point) {
-            $pairs[] = [$point->plus, $point->minus];
-        }
         foreach ($network->stretches as $s) {
-            $terminals = [...$s->start, ...$s->end];
-            foreach ($terminals as $a) {
-                foreach ($terminals as $b) {
-                    $pairs[] = [$a, $b];
-                }
-            }
             $ladder = Ladder::of($s);
             $ladder->begin(Terminals::differences($s->start, $this->volts), Terminals::differences($s->end, $this->volts));
             $this->ladders[] = $ladder;
         }
-        $this->factor = new SymmetricFactor(range(1, count($this->volts) - 1), array_values(array_filter($pairs, static fn (array $p): bool => $p[0] > 0 && $p[1] > 0)));
+        $this->factor = new SymmetricFactor(range(1, count($this->volts) - 1), Stamps::pairs($network));
         $this->stamps = new Stamps($this->factor);
     }
 
@@ -262,26 +246,7 @@ final class Newton
         foreach ($this->step as $n => $step) {
             $volts[$n] += $part * $step;
         }
-        $out = array_fill(0, count($volts), 0.0);
-        foreach ($this->network->resistors as $r) {
-            $amps = ($volts[$r->from] - $volts[$r->to]) / $r->ohms;
-            $out[$r->from] += $amps;
-            $out[$r->to] -= $amps;
-        }
-        foreach ($this->network->sources as $source) {
-            $amps = $source->at($volts[$source->plus] - $volts[$source->minus])[0];
-            $out[$source->plus] -= $amps;
-            $out[$source->minus] += $amps;
-        }
-        foreach ($this->network->draws as $draw) {
-            $out[$draw->plus] += $draw->amps;
-            $out[$draw->minus] -= $draw->amps;
-        }
-        foreach ($this->network->points as $p) {
-            $amps = $this->power * $p->load->at($volts[$p->plus] - $volts[$p->minus])[0];
-            $out[$p->plus] += $amps;
-            $out[$p->minus] -= $amps;
-        }
+        $out = HubCurrents::of($this->network, $volts, $this->power);
         foreach ($this->ladders as $ladder) {
             $s = $ladder->stretch;
             $ladder->evaluate($part, Terminals::differences($s->start, $volts), Terminals::differences($s->end, $volts));

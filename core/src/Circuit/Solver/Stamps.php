@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Solver;
 
+use EmberDusk\Circuit\Network;
+
 /** Puts what lies between nodes into the matrix of the hubs; node 0 has no row. */
 final readonly class Stamps
 {
@@ -72,5 +74,30 @@ final readonly class Stamps
         $this->place($a, $a, $siemens);
         $this->place($b, $b, $siemens);
         $this->place($a, $b, -$siemens, true);
+    }
+
+    /** @return list<array{int, int}> hubs that something joins, ground left out */
+    public static function pairs(Network $network): array
+    {
+        $pairs = [];
+        foreach ($network->resistors as $r) {
+            $pairs[] = [$r->from, $r->to];
+        }
+        foreach ($network->sources as $source) {
+            $pairs[] = [$source->plus, $source->minus];
+        }
+        foreach ($network->points as $point) {
+            $pairs[] = [$point->plus, $point->minus];
+        }
+        foreach ($network->stretches as $s) {
+            $terminals = [...$s->start, ...$s->end];
+            foreach ($terminals as $a) {
+                foreach ($terminals as $b) {
+                    $pairs[] = [$a, $b];
+                }
+            }
+        }
+
+        return array_values(array_filter($pairs, static fn (array $p): bool => $p[0] > 0 && $p[1] > 0));
     }
 }

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice;
+
+use EmberDusk\Circuit\Rules\Book;
+use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\ChooseKit;
+use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\Run;
+use EmberDusk\Workings\Finding;
+use EmberDusk\Workings\Severity;
+use EmberDusk\Workings\Trouble;
+
+/** What the shelf has for one place in the chain of a run, with what speaks against each here. */
+final readonly class KitOptions
+{
+    /** Entries shown for one place in the chain; a larger shelf is searched on its own page. */
+    private const MOST = 60;
+
+    /**
+     * What will do comes first, the least of it at the top; what is chosen is always there.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function options(Work $work, ?Run $run, string $kind, ?string $chosen): array
+    {
+        $ranked = [];
+        foreach ([...$work->shelf->ofKind($kind), ...($kind === 'strip' ? $work->shelf->ofKind('pixels') : [])] as $n => $frozen) {
+            $gauge = $run === null ? null : Gauge::of($work->plan, $run, $frozen->entry);
+            $ranked[] = [$frozen->entry->id() === $chosen ? 0 : 1, ...($gauge?->rank() ?? [0, 0.0]), $n, $frozen, $gauge];
+        }
+        usort($ranked, static fn (array $a, array $b): int => array_slice($a, 0, 4) <=> array_slice($b, 0, 4));
+        $options = [];
+        foreach (array_slice($ranked, 0, self::MOST) as [, , , , $frozen, $gauge]) {
+            $id = $frozen->entry->id();
+            $verdict = $run === null ? null : self::verdict($work, $run, $frozen);
+            $options[] = ['id' => $id, 'name' => $frozen->entry->name(), 'facts' => Facts::of($frozen->entry), 'chosen' => $id === $chosen,
+                'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $frozen->hash,
+                'gauge' => $gauge?->toArray(), 'verdict' => $verdict?->title, 'severity' => $verdict?->severity->value];
+        }
+
+        return $options;
+    }
+
+    /** The worst that would be said of this entry in this run, before anything is solved. */
+    private static function verdict(Work $work, Run $run, Frozen $frozen): ?Finding
+    {
+        try {
+            $plan = ChooseKit::of($run->id, $frozen)->apply($work->plan);
+        } catch (Trouble $t) {
+            return new Finding('refused', Severity::Open, $t->getMessage(), '', new \EmberDusk\Workings\Place('kit', $run->id));
+        }
+        $kind = $frozen->entry;
+        $about = static fn (Finding $f): bool => $f->severity !== Severity::Open && match (true) {
+            $kind instanceof Supply => in_array($f->code, ['supply-volts', 'headroom', 'input-range'], true),
+            $kind instanceof Controller => in_array($f->code, ['input-range', 'channels', 'controller-amps'], true),
+            $kind instanceof Cable => $f->code === 'cores',
+            default => $f->code !== 'cores',
+        };
+        $findings = Finding::worstFirst(array_values(array_filter(Book::check(new Judged($plan, $plan->run($run->id), null, null)), $about)));
+
+        return $findings[0] ?? null;
+    }
+}

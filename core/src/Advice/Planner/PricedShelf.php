@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Advice\Planner;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Plan\Frozen;
+use EmberDusk\Plan\Plan;
+
+/** What the shelf has with a price, the least dear first. What has no price is not proposed. */
+final class PricedShelf
+{
+    /** @var array<int, list<Frozen>> by cores */
+    private array $cables = [];
+
+    /** @var array<string, list<Frozen>> everything with a price, by kind */
+    private array $kinds = [];
+
+    /** @var array<array-key, Frozen|null> by amps of capacity */
+    private array $fuses = [];
+
+    public function __construct(private readonly Plan $plan, private readonly ShelfSource $shelf)
+    {
+    }
+
+    /** The largest blade fuse that protects so many amps, the least dear of its size; null when the shelf has none. */
+    public function fuse(float $capacity): ?Frozen
+    {
+        if (array_key_exists((string) $capacity, $this->fuses)) {
+            return $this->fuses[(string) $capacity];
+        }
+        $best = null;
+        foreach ($this->ofKind('fuse', static fn (object $f): bool => $f instanceof Fuse && $f->amps <= $capacity + 1e-9) as $fuse) {
+            if ($best === null || self::amps($fuse) > self::amps($best)) {
+                $best = $fuse;
+            }
+        }
+
+        return $this->fuses[(string) $capacity] = $best;
+    }
+
+    /**
+     * Of each size the least dear cable with cores enough.
+     *
+     * @return list<Frozen>
+     */
+    public function cables(int $cores): array
+    {
+        if (isset($this->cables[$cores])) {
+            return $this->cables[$cores];
+        }
+        $best = [];
+        foreach ($this->ofKind('cable', fn (object $c): bool => $c instanceof Cable && $c->cores >= $cores && $c->conductor->system === $this->plan->terms->wire && $c->conductor->capacity !== null) as $frozen) {
+            $best[$frozen->entry instanceof Cable ? $frozen->entry->conductor->label() : ''] ??= $frozen;
+        }
+
+        return $this->cables[$cores] = array_values($best);
+    }
+
+    /**
+     * @param  callable(object): bool  $fits
+     * @return list<Frozen> by price, then by id
+     */
+    public function ofKind(string $kind, callable $fits): array
+    {
+        if (! isset($this->kinds[$kind])) {
+            $priced = array_values(array_filter($this->shelf->ofKind($kind), fn (Frozen $f): bool => $this->plan->terms->price($f) !== null));
+            usort($priced, fn (Frozen $a, Frozen $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [$this->plan->terms->price($b), $b->entry->id()]);
+            $this->kinds[$kind] = $priced;
+        }
+
+        return array_values(array_filter($this->kinds[$kind], static fn (Frozen $f): bool => $fits($f->entry)));
+    }
+
+    private static function amps(Frozen $fuse): float
+    {
+        return $fuse->entry instanceof Fuse ? $fuse->entry->amps : 0.0;
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Build;
+
+use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** The steps of a job as they are written down, each with its minutes and with the parts that it needs here. */
+final class StepList
+{
+    /** Groups of the parts list that must be here for a step. */
+    private const NEEDS = ['dry' => ['Strip'], 'supply' => ['Supply', 'Controller'], 'cables' => ['Cable', 'Fuse'], 'profile' => ['Profile', 'Fixing'], 'stick' => ['Fixing', 'Cleaning'], 'joints' => ['Joint', 'Solder'], 'seal' => ['Sealing'], 'diffuser' => ['Diffuser']];
+
+    /** @var list<Step> */
+    private array $steps = [];
+
+    /** @var array<string, array<string, list<string>>> shelf ids by group and run */
+    private array $parts = [];
+
+    public function __construct(private readonly Plan $plan, PartsList $list, private readonly Pace $pace)
+    {
+        foreach ($list->parts as $part) {
+            foreach ($part->runs as $run) {
+                $this->parts[$part->group][$run][] = $part->key;
+            }
+        }
+    }
+
+    /** @return list<Step> as they were added */
+    public function steps(): array
+    {
+        return $this->steps;
+    }
+
+    /**
+     * @param  list<string>  $tools
+     * @param  list<string>  $after
+     */
+    public function ofRun(Run $run, string $kind, string $title, string $why, float $units, int $people, array $tools, string $caution, array $after, int $wait = 0): string
+    {
+        return $this->add($kind, $run->id, $this->plan->places[$run->place]->name ?? '', "{$run->name()}: {$title}", $why, $units, $people, $tools, $caution, $after, $wait, $this->needs($kind, $run));
+    }
+
+    /**
+     * @param  list<string>  $tools
+     * @param  list<string>  $after
+     * @param  list<string>  $needs
+     */
+    public function add(string $kind, string $of, string $place, string $title, string $why, float $units, int $people, array $tools, string $caution, array $after, int $wait = 0, array $needs = []): string
+    {
+        $table = Pace::fives(StepTimes::MINUTES[$kind] * $units);
+        $this->steps[] = new Step("{$kind}-{$of}", $kind, $place, $title, $why, $units, $table, $this->pace->minutes($kind, $table), $this->pace->range($kind, $table), $people, $tools, $caution, $after, $wait, $needs);
+
+        return "{$kind}-{$of}";
+    }
+
+    /** @return list<string> */
+    private function needs(string $kind, Run $run): array
+    {
+        return array_merge(...array_map(fn (string $group): array => $this->parts[$group][$run->id] ?? [], self::NEEDS[$kind] ?? []));
+    }
+}
