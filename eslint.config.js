@@ -1,3 +1,4 @@
+import prettier from 'eslint-config-prettier';
 import vue from 'eslint-plugin-vue';
 import ts from 'typescript-eslint';
 
@@ -6,12 +7,9 @@ export default ts.config(
     ...ts.configs.recommended,
     ...vue.configs['flat/recommended'],
     { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: ts.parser } } },
+    prettier,
     {
         rules: {
-            'vue/html-indent': ['error', 4],
-            'vue/max-attributes-per-line': 'off',
-            'vue/singleline-html-element-content-newline': 'off',
-            'vue/html-self-closing': 'off',
             'vue/multi-word-component-names': 'off',
             'vue/attributes-order': 'off',
         },
