@@ -33,7 +33,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static fn (Trouble $t, Request $request): Response => $request->expectsJson()
             ? new JsonResponse(['message' => mb_scrub($t->getMessage()), 'pointer' => mb_scrub($t->pointer)], 422)
             : response()->view('errors.page', ['title' => 'This cannot be done', 'what' => mb_scrub($t->getMessage())], 422));
-        $exceptions->render(static fn (Throwable $e, Request $request): ?Response => ! FullDisk::caused($e) ? null : ($request->expectsJson()
+        $exceptions->render(static fn (Throwable $e, Request $request): ?Response => !FullDisk::caused($e) ? null : ($request->expectsJson()
             ? new JsonResponse(['message' => FullDisk::WORDS], 507)
             : response()->view('errors.page', ['title' => 'The disk is full', 'what' => FullDisk::WORDS], 507)));
         $exceptions->render(static fn (Conflict $c): JsonResponse => new JsonResponse(

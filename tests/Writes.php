@@ -103,7 +103,7 @@ final class Writes
     private function said(string $method, string $path, array $body, string $key): int
     {
         $response = $this->ask($method, $path, $body);
-        if (! $response->isSuccessful()) {
+        if (!$response->isSuccessful()) {
             throw new RuntimeException("{$method} {$path} answered {$response->getStatusCode()}: ".substr((string) $response->getContent(), 0, 300));
         }
         $said = $key === '' ? 0 : $response->json($key);

@@ -19,6 +19,7 @@ use EmberDusk\Parts\Jointed;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\FortyRuns;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
 use Tests\Browser\Server;
@@ -84,7 +85,7 @@ $row('Tape notes of '.(1 + str_word_count($words(0), 0, '0..9.,')).' words', spr
 })), 'median of 20 over HTTP, warm, kept as a revision; at most 50 ms');
 // The planner, cold: forty runs and three hundred metres, strips chosen and nothing else; then an edit on the job that it makes.
 $shelf = Demo::shelf();
-$forty = (require __DIR__.'/forty.php')($shelf);
+$forty = FortyRuns::plan($shelf);
 $took = [];
 for ($n = 0; $n < 3; $n++) {
     $at = hrtime(true);
@@ -113,7 +114,7 @@ $row('Home of 500 jobs, a page of 25', sprintf('%.0f ms', $timed(static fn () =>
 $row('Home of 500 jobs, nothing worked out yet', sprintf('%.0f ms', $timed(static fn (int $n) => $list('page='.(3 + $n % 17)), 22)), 'median over pages not seen before; what the stages say follows job by job');
 $entry = (array) json_decode((string) $client->get('/shelf/entries/cable-3x15', ['headers' => ['Accept' => 'application/json']])->getBody(), true);
 $row('A changed price of what 500 jobs use', sprintf('%.0f ms', $timed(static fn (int $n) => $post('/shelf/entries', ['cells' => ['price' => (string) (1 + $n / 100)] + $entry['cells']]))), 'median of 20 over HTTP, kept; what would move is worked out when looked at; at most 300 ms');
-$many = (require __DIR__.'/forty.php')($shelf, 5, 40);
+$many = FortyRuns::plan($shelf, 5, 40);
 $row('Kit of 200 runs', sprintf('%.0f ms', $timed(static fn () => Desk::of('kit', new Work($many, [], $shelf, [])))), 'median of 20, in the core; the most runs that a job takes');
 // Parts and the plan of work.
 mt_srand(5);

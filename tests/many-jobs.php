@@ -12,7 +12,8 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 
 require __DIR__.'/../vendor/autoload.php';
-(require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
 
 $crew = Crew::query()->firstOrFail();
 [$small, $large] = array_map(static fn (string $file) => JobFile::read((string) file_get_contents($file)), [$argv[2], $argv[3]]);

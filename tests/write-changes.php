@@ -10,7 +10,8 @@ use App\Plans\Revisions;
 use Illuminate\Contracts\Console\Kernel;
 
 require __DIR__.'/../vendor/autoload.php';
-(require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
 
 $job = Job::query()->firstOrFail();
 if ($argv[1] === 'report') {
@@ -28,5 +29,5 @@ for ($n = 1; $n <= (int) $argv[2]; $n++) {
         } catch (App\Plans\Conflict) {
             $kept = false;
         }
-    } while (! $kept);
+    } while (!$kept);
 }

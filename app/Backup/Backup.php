@@ -22,7 +22,7 @@ final readonly class Backup
         if (file_exists($path)) {
             throw new Trouble("“{$path}” is there already. Name another file; nothing was overwritten.");
         }
-        if (! is_dir(dirname($path)) || ! is_writable(dirname($path))) {
+        if (!is_dir(dirname($path)) || !is_writable(dirname($path))) {
             throw new Trouble('“'.dirname($path).'” is no folder that can be written to.');
         }
         $copy = "{$path}.database";
@@ -38,7 +38,7 @@ final readonly class Backup
             });
             $zip = new ZipArchive;
             if ($zip->open($part, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true
-                || ! $zip->addFromString(self::MANIFEST, $manifest->write()) || ! $zip->addFile($copy, self::DATABASE) || ! $zip->close()) {
+                || !$zip->addFromString(self::MANIFEST, $manifest->write()) || !$zip->addFile($copy, self::DATABASE) || !$zip->close()) {
                 throw new Trouble("“{$path}” cannot be written whole. Is the disk full?");
             }
             rename($part, $path);

@@ -39,7 +39,7 @@ final readonly class Manifest
         $all = (array) json_decode($text, true);
         $migrations = array_values(array_filter((array) ($all['migrations'] ?? []), is_string(...)));
         $rows = array_filter((array) ($all['rows'] ?? []), static fn (mixed $n, mixed $table): bool => is_int($n) && is_string($table), ARRAY_FILTER_USE_BOTH);
-        if (! is_int($all['emberDuskBackup'] ?? null) || ! is_int($all['jobFile'] ?? null) || ! is_string($all['taken'] ?? null) || ! is_string($all['sha256'] ?? null) || $migrations === []) {
+        if (!is_int($all['emberDuskBackup'] ?? null) || !is_int($all['jobFile'] ?? null) || !is_string($all['taken'] ?? null) || !is_string($all['sha256'] ?? null) || $migrations === []) {
             throw new Trouble('The file is damaged or no backup of Ember Dusk: its manifest cannot be read. Nothing was restored.');
         }
         $ahead = array_diff($migrations, $known);

@@ -27,7 +27,7 @@ final readonly class Restore
         $target = DB::connection()->getDatabaseName();
         self::refuseUnlessEmpty($target);
         $zip = new ZipArchive;
-        if (! is_file($path) || $zip->open($path, ZipArchive::CHECKCONS) !== true) {
+        if (!is_file($path) || $zip->open($path, ZipArchive::CHECKCONS) !== true) {
             throw new Trouble("“{$path}” is not there, damaged, or no backup of Ember Dusk. Nothing was restored.");
         }
         $manifest = Manifest::read((string) $zip->getFromName(Backup::MANIFEST), $this->known());
@@ -79,7 +79,7 @@ final readonly class Restore
 
     private static function refuseUnlessEmpty(string $target): void
     {
-        if (! is_file($target) || filesize($target) === 0) {
+        if (!is_file($target) || filesize($target) === 0) {
             touch($target);
 
             return;

@@ -28,7 +28,7 @@ final readonly class Shrink
     public static function of(string $bytes): self
     {
         $size = @getimagesizefromstring($bytes);
-        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP, IMAGETYPE_GIF], true)) {
+        if ($size === false || !in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP, IMAGETYPE_GIF], true)) {
             throw new Trouble('This is no photo that can be read: take a JPEG, PNG or WebP.', '/photo');
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS || $size[0] < 1 || $size[1] < 1) {
@@ -67,7 +67,7 @@ final readonly class Shrink
     private static function alone(Closure $work): self
     {
         $lock = fopen(storage_path('framework/photo.lock'), 'c');
-        if ($lock === false || ! flock($lock, LOCK_EX)) {
+        if ($lock === false || !flock($lock, LOCK_EX)) {
             throw new RuntimeException('The lock of the photos cannot be taken.');
         }
         try {

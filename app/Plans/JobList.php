@@ -33,7 +33,7 @@ final readonly class JobList
         $summaries = $this->summaries->known($crew, array_values($jobs->map(static fn (Job $j): int => $j->id)->all()));
 
         return ['find' => implode(' ', $words), 'archived' => $archived, 'page' => $page, 'pages' => $pages, 'total' => $total,
-            'aside' => self::matching($crew, $words, ! $archived)->count(),
+            'aside' => self::matching($crew, $words, !$archived)->count(),
             'jobs' => $jobs->map(static fn (Job $job): array => ['id' => $job->id, 'name' => $job->name, 'client' => $job->client, 'revision' => (int) $job->revision,
                 'changed' => $job->updated_at->toIso8601String(), 'summary' => $summaries[$job->id]])->all()];
     }

@@ -32,7 +32,7 @@ final readonly class Offcuts
     public static function pack(Job $job, StockCut $cut, bool $packed): void
     {
         Offcut::query()->where('kept_for', $job->id)->where('kit', $cut->kit)->update(['kept_for' => null]);
-        if (! $packed) {
+        if (!$packed) {
             return;
         }
         $used = array_count_values(array_map(static fn (Bar $b): int => $b->length, array_values(array_filter($cut->bars, static fn (Bar $b): bool => $b->offcut))));

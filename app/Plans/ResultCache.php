@@ -44,7 +44,7 @@ final readonly class ResultCache
     public function prune(): int
     {
         $store = $this->cache->getStore();
-        if (! $store instanceof FileStore || ! is_dir($store->getDirectory())) {
+        if (!$store instanceof FileStore || !is_dir($store->getDirectory())) {
             return 0;
         }
         $files = [];

@@ -134,7 +134,7 @@ final readonly class Revisions
             }
         }
 
-        return $later->filter(static fn (Revision $r): bool => $r->kind === 'change' && ! ($back[$r->number] ?? false));
+        return $later->filter(static fn (Revision $r): bool => $r->kind === 'change' && !($back[$r->number] ?? false));
     }
 
     private static function applied(Change $change, Plan $plan): Plan

@@ -63,7 +63,7 @@ final class Shelves implements ShelfSource
 
     public function find(string $id): ?Frozen
     {
-        if (! array_key_exists($id, $this->found)) {
+        if (!array_key_exists($id, $this->found)) {
             $written = $this->written[$id] ?? $this->crew?->kitEntries()->where('entry_id', $id)->first()?->document;
             $this->found[$id] = $written === null ? null : self::frozen($written);
         }

@@ -61,7 +61,7 @@ final readonly class Solutions
             }
             $key = 'solved.'.Engine::fingerprint($plan, $island, $scene);
             $kept = $this->cache->get($key);
-            if (is_array($kept) && $kept !== [] && array_filter($kept, static fn (mixed $r): bool => ! $r instanceof RunResult && ! $r instanceof FixtureResult) === []) {
+            if (is_array($kept) && $kept !== [] && array_filter($kept, static fn (mixed $r): bool => !$r instanceof RunResult && !$r instanceof FixtureResult) === []) {
                 /** @var array<string, RunResult|FixtureResult> $kept */
                 $results += $kept;
 

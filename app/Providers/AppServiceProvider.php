@@ -29,7 +29,7 @@ final class AppServiceProvider extends ServiceProvider
             $since = config('ember.now_since');
             Clock::shift($now, is_numeric($since) ? (float) $since : microtime(true));
         }
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(!$this->app->isProduction());
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(6)
             ->by(mb_strtolower(is_string($email = $request->input('email')) ? $email : '').'|'.$request->ip()));
     }

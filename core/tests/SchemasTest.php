@@ -26,8 +26,8 @@ final class SchemasTest extends TestCase
     private static function check(array $schema, string $at): void
     {
         self::assertSame([], array_diff(array_map(strval(...), array_keys($schema)), self::KEYWORDS), $at);
-        self::assertTrue(! isset($schema['$ref']) || count($schema) === 1, "{$at}: \$ref has siblings");
-        self::assertTrue(! isset($schema['properties']) || ($schema['additionalProperties'] ?? null) === false, "{$at}: unknown fields are let in");
+        self::assertTrue(!isset($schema['$ref']) || count($schema) === 1, "{$at}: \$ref has siblings");
+        self::assertTrue(!isset($schema['properties']) || ($schema['additionalProperties'] ?? null) === false, "{$at}: unknown fields are let in");
         foreach (['properties', '$defs'] as $map) {
             foreach (is_array($schema[$map] ?? null) ? $schema[$map] : [] as $name => $inner) {
                 self::assertIsArray($inner);

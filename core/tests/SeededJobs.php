@@ -76,14 +76,14 @@ final class SeededJobs
 
     private function kit(string $run): void
     {
-        if (! $this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::STRIPS)])) {
+        if (!$this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::STRIPS)])) {
             return;
         }
         $strip = $this->plan->strip($this->plan->run($run)->strip);
         $volts = (int) ($strip->volts ?? 24);
         // One in eight gets the wrong volts.
         $this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::SUPPLIES[$this->below(8) === 0 ? 12 : $volts])]);
-        if ($strip !== null && ! $strip->pixels) {
+        if ($strip !== null && !$strip->pixels) {
             for ($n = 0; $n < 6 && $this->plan->run($run)->controller === null; $n++) {
                 $this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::CONTROLLERS)]);
             }
@@ -124,7 +124,7 @@ final class SeededJobs
     {
         $supply = array_key_first($this->plan->supplies);
         foreach (['fixture-downlight-12', 'fixture-reading-24', 'fixture-panel-010', 'fixture-porch-phase', 'fixture-dali'] as $kit) {
-            if ($this->below(3) > 0 || ! $this->try(['kind' => 'SetFixture', 'fixture' => null, 'kit' => $kit, 'place' => (string) array_key_first($this->plan->places), 'count' => $this->chance->getInt(1, 8)])) {
+            if ($this->below(3) > 0 || !$this->try(['kind' => 'SetFixture', 'fixture' => null, 'kit' => $kit, 'place' => (string) array_key_first($this->plan->places), 'count' => $this->chance->getInt(1, 8)])) {
                 continue;
             }
             $fixture = (string) array_key_last($this->plan->fixtures);

@@ -164,7 +164,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function dontSee(string $text, float $seconds = 8): void
     {
-        $this->eventually(fn (): bool => ! str_contains($this->text(), $text), "“{$text}” is still shown", $seconds);
+        $this->eventually(fn (): bool => !str_contains($this->text(), $text), "“{$text}” is still shown", $seconds);
     }
 
     protected function text(): string

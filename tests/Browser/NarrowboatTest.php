@@ -57,13 +57,13 @@ final class NarrowboatTest extends BrowserTestCase
         $this->see('prove dead');
         $this->assertAccessible('trace, caution');
         $this->button('All is dead and disconnected')->click();
-        for ($n = 0; $n < 30 && ! str_contains($this->text(), 'Found with'); $n++) {
+        for ($n = 0; $n < 30 && !str_contains($this->text(), 'Found with'); $n++) {
             $this->find('.big');
             if (preg_match('/(?:far end of|as they are:) (.+?)(?:; open|\.)/u', $this->text(), $linked) !== 1 || preg_match('/on cores (\d) and (\d) of end (\d)/', $this->text(), $probe) !== 1) {
                 self::fail('No measurement is asked for: '.$this->text());
             }
             $leg = $truth[(int) $probe[3]];
-            $tone = str_contains($linked[1], "{$leg}: ") && ! ($leg === 'C' && in_array('3', [$probe[1], $probe[2]], true));
+            $tone = str_contains($linked[1], "{$leg}: ") && !($leg === 'C' && in_array('3', [$probe[1], $probe[2]], true));
             $asked = $n + 1;
             $this->button($tone ? 'Tone' : 'No tone')->click();
             $this->eventually(fn (): bool => str_contains($this->text(), "Measured so far: {$asked}") || preg_match('/Found with/', $this->text()) === 1, 'the answer was not taken');

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\FortyRuns;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
@@ -92,7 +93,7 @@ final class ShelfTest extends BrowserTestCase
     {
         $this->open('/');
         $file = sys_get_temp_dir().'/ember-many-'.bin2hex(random_bytes(6)).'.json';
-        file_put_contents($file, JobFile::write((require dirname(__DIR__).'/forty.php')(Demo::shelf(), 2, 30)));
+        file_put_contents($file, JobFile::write(FortyRuns::plan(Demo::shelf(), 2, 30)));
         $picker = $this->find('input[type=file]');
         $picker->setFileDetector(new LocalFileDetector);
         $picker->sendKeys($file);
@@ -110,7 +111,7 @@ final class ShelfTest extends BrowserTestCase
         $this->see('Stopped: this holds the limits', 20);
         self::assertMatchesRegularExpression('/It cannot be cheaper than/', $this->text());
         $this->button('Take it')->click();
-        $this->eventually(fn (): bool => ! str_contains($this->text(), 'Stopped: this holds'), 'it is not taken', 20);
+        $this->eventually(fn (): bool => !str_contains($this->text(), 'Stopped: this holds'), 'it is not taken', 20);
         $this->see('loaded to');
         $this->see('revision 2');
     }

@@ -97,7 +97,7 @@ final class WalkTest extends BrowserTestCase
         $this->find('[data-feed=f4]');
         $this->tabTo('[data-feed=f4]');
         $this->press(Key::DELETE);
-        $this->eventually(fn (): bool => ! str_contains($this->text(), 'C1 to 17.90 m'), 'the feed is still there');
+        $this->eventually(fn (): bool => !str_contains($this->text(), 'C1 to 17.90 m'), 'the feed is still there');
         // Another length answers in volts lost; a comma will do.
         $this->tabTo('[aria-label="Length of K2 in metres"]');
         $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, 'a', Key::NULL]);

@@ -202,7 +202,7 @@ final class WorkTest extends BrowserTestCase
         $this->see('in a circle');
         $this->choose("{$dry} select", 'isolate-place4');
         $this->click(fn () => $this->button('Do not wait for it'));
-        $this->eventually(fn (): bool => ! str_contains($this->text(), 'Do not wait for it'), 'the wait is still there');
+        $this->eventually(fn (): bool => !str_contains($this->text(), 'Do not wait for it'), 'the wait is still there');
         $this->browser()->size(1280, 800);
     }
 
@@ -245,11 +245,11 @@ final class WorkTest extends BrowserTestCase
     {
         $tools = new ChromeDevToolsDriver($this->browser()->driver);
         $tools->execute('Network.enable');
-        if ($there && ! $told) {
+        if ($there && !$told) {
             // An empty page in between: what was open is closed.
             $this->browser()->driver->get('about:blank');
         }
-        $tools->execute('Network.emulateNetworkConditions', ['offline' => ! $there, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $tools->execute('Network.emulateNetworkConditions', ['offline' => !$there, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
     }
 
     /** @param  list<string>  $words  that the working of a number shows */

@@ -21,7 +21,7 @@ if ($mode === 'gateway') {
 }
 $headers = ['Expect:'];
 foreach (getallheaders() as $name => $value) {
-    if (! in_array(strtolower($name), ['content-length', 'connection', 'accept-encoding', 'expect'], true)) {
+    if (!in_array(strtolower($name), ['content-length', 'connection', 'accept-encoding', 'expect'], true)) {
         $headers[] = "{$name}: {$value}";
     }
 }

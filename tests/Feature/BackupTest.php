@@ -164,7 +164,7 @@ final class BackupTest extends TestCase
         $this->actingAs(User::query()->firstOrFail());
         $pages = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            if (! in_array('GET', $route->methods(), true) || str_contains($route->uri(), '.pdf') || in_array($route->uri(), ['up', 'sign-in', 'jobs/{job}/proposals/{proposal}'], true)) {
+            if (!in_array('GET', $route->methods(), true) || str_contains($route->uri(), '.pdf') || in_array($route->uri(), ['up', 'sign-in', 'jobs/{job}/proposals/{proposal}'], true)) {
                 continue;
             }
             foreach (Job::query()->orderBy('id')->get() as $job) {
@@ -176,7 +176,7 @@ final class BackupTest extends TestCase
                 }
             }
         }
-        self::assertGreaterThan(count($pages) - 4, count(array_filter($pages, static fn (string $said): bool => str_starts_with($said, '200 '))), implode("\n", array_keys(array_filter($pages, static fn (string $said): bool => ! str_starts_with($said, '200 ')))));
+        self::assertGreaterThan(count($pages) - 4, count(array_filter($pages, static fn (string $said): bool => str_starts_with($said, '200 '))), implode("\n", array_keys(array_filter($pages, static fn (string $said): bool => !str_starts_with($said, '200 ')))));
 
         return $pages;
     }

@@ -67,7 +67,8 @@ final class BlobsTest extends TestCase
         DB::update('update revisions set document = ?', [gzcompress($plan, 6)]);
         DB::update('update photos set image = ?', [self::bytes()]);
         self::assertSame(['text'], DB::table('photos')->selectRaw('typeof(image) as t')->pluck('t')->all());
-        (require database_path('migrations/2026_11_27_000010_blobs.php'))->up();
+        $migration = require database_path('migrations/2026_11_27_000010_blobs.php');
+        $migration->up();
         $this->reloaded($file);
         self::assertSame($plan, JobFile::write(Revision::query()->sole()->plan()));
         self::assertSame(self::bytes(), Photo::query()->sole()->image);

@@ -26,7 +26,7 @@ final class RoutesTest extends TestCase
         $run = Runs::begin($job, $this->user($job->crew), 1);
         $seen = 0;
         foreach ($this->routes() as [$method, $uri]) {
-            if (! in_array($uri, self::OPEN, true)) {
+            if (!in_array($uri, self::OPEN, true)) {
                 $this->json($method, $this->filled($uri, $job->id, $run->id))->assertUnauthorized();
                 $seen++;
             }
@@ -44,7 +44,7 @@ final class RoutesTest extends TestCase
         $user = $this->user($own->crew);
         $seen = 0;
         foreach ($this->routes() as [$method, $uri]) {
-            if (! str_contains($uri, '{job}')) {
+            if (!str_contains($uri, '{job}')) {
                 continue;
             }
             $path = '/'.strtr($uri, ['{job}' => $job->id] + $rows);

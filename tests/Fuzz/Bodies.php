@@ -97,7 +97,7 @@ final class Bodies
     private function rules(Route $route, Request $request): array
     {
         $action = $route->getActionName();
-        if (! str_contains($action, '@')) {
+        if (!str_contains($action, '@')) {
             return [];
         }
         foreach ((new ReflectionMethod(...explode('@', $action)))->getParameters() as $parameter) {

@@ -185,7 +185,7 @@ final class Fuzzer
             $body[$key] = $this->broken($body[$key]);
         } elseif ($this->values->below(6) === 0) {
             unset($body[$key]);
-        } elseif (! $body[$key] instanceof UploadedFile || $this->values->below(4) === 0) {
+        } elseif (!$body[$key] instanceof UploadedFile || $this->values->below(4) === 0) {
             $body[$key] = $this->values->strange($body[$key] instanceof UploadedFile ? 'file' : $body[$key]);
         }
 

@@ -44,7 +44,7 @@ final class AccountCommand extends Command
         }
         DB::transaction(static function () use ($given): void {
             $crew = Crew::query()->firstOrCreate(['name' => $given['crew']]);
-            if (! $crew->kitEntries()->exists()) {
+            if (!$crew->kitEntries()->exists()) {
                 Shelves::stock($crew, database_path('demo/shelf.json'));
             }
             User::query()->create(['crew_id' => $crew->id, 'name' => $given['name'], 'email' => $given['email'], 'password' => $given['password']]);

@@ -36,7 +36,7 @@ final class BuildCommand extends Command
     /** @return array{from: string, days: int, people: int} */
     private static function visit(mixed $written): array
     {
-        if (! is_string($written) || preg_match('/^(\d{4}-\d{2}-\d{2})(?::(\d{1,2}))?(?::([12]))?$/', $written, $parts) !== 1) {
+        if (!is_string($written) || preg_match('/^(\d{4}-\d{2}-\d{2})(?::(\d{1,2}))?(?::([12]))?$/', $written, $parts) !== 1) {
             throw new Trouble('--visit is a day as YYYY-MM-DD, with days of work and one or two people behind it where wanted: 2026-12-01:2:2.');
         }
 

@@ -33,7 +33,7 @@ final class PartsCommand extends Command
 
     private static function offcut(mixed $written): Offcut
     {
-        if (! is_string($written) || preg_match('/^([a-z][a-z0-9-]*):(\d{1,2}(?:[.,]\d+)?)$/', $written, $parts) !== 1) {
+        if (!is_string($written) || preg_match('/^([a-z][a-z0-9-]*):(\d{1,2}(?:[.,]\d+)?)$/', $written, $parts) !== 1) {
             throw new Trouble('--offcut is a shelf id and metres, such as profile-flat:1.35.');
         }
 

@@ -15,7 +15,7 @@ trait PicksPhase
     protected function scene(Plan $plan): ?Scene
     {
         $asked = $this->option('scene');
-        if (! is_string($asked) || $asked === '') {
+        if (!is_string($asked) || $asked === '') {
             return null;
         }
         foreach ($plan->scenes as $scene) {

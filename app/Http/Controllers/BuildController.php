@@ -74,7 +74,7 @@ final readonly class BuildController
         }
         $pin = new Pin($step, $request->string('day')->toString(), $request->integer('from'), $request->integer('person'));
         $cost = MoveCost::of($this->work($job), $pin);
-        if (! $request->boolean('keep')) {
+        if (!$request->boolean('keep')) {
             return new JsonResponse($cost);
         }
         if ($cost['broken'] !== []) {

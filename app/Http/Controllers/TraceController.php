@@ -62,7 +62,7 @@ final readonly class TraceController
     public function record(Job $job, Trace $trace, #[CurrentUser] User $user): JsonResponse
     {
         $found = Tracer::next(self::legs($trace), $trace->heard());
-        if (! $found instanceof Findings || $found->found === []) {
+        if (!$found instanceof Findings || $found->found === []) {
             throw new Trouble('The trace is not finished: nothing certain can be written down yet.');
         }
         $change = ['kind' => 'RecordTrace', 'place' => $trace->place,

@@ -50,13 +50,13 @@ final class PlainInput
     {
         foreach ($values as $key => $value) {
             $key = (string) $key;
-            if (! self::plain($key)) {
+            if (!self::plain($key)) {
                 return [$pointer, 'A name of a field has characters that no name has.'];
             }
             $at = "{$pointer}/{$key}";
             $found = match (true) {
-                is_float($value) && ! is_finite($value) => [$at, 'A number was expected, not an infinite one.'],
-                is_string($value) && ! self::plain($value) => [$at, 'The text is not UTF-8, or has control characters in it. Type it anew.'],
+                is_float($value) && !is_finite($value) => [$at, 'A number was expected, not an infinite one.'],
+                is_string($value) && !self::plain($value) => [$at, 'The text is not UTF-8, or has control characters in it. Type it anew.'],
                 is_array($value) && $depth >= self::DEEPEST => [$at, 'This is nested deeper than anything here is.'],
                 is_array($value) => self::wrong($value, $at, $depth + 1),
                 default => null,

@@ -51,7 +51,7 @@ final readonly class Facts
             return $facts;
         }
         foreach (Kinds::of($f->string('kind'))->fields ?? [] as $key => $field) {
-            if (count($facts) < self::MOST && ! str_contains($key, '.') && ! in_array($key, ['price', 'lead', 'note'], true) && $f->has($key)) {
+            if (count($facts) < self::MOST && !str_contains($key, '.') && !in_array($key, ['price', 'lead', 'note'], true) && $f->has($key)) {
                 $facts[] = match ($field->type) {
                     'number', 'whole' => trim(sprintf('%s %g %s', $field->unit === '' || $field->unit === 'share' ? mb_strtolower($field->label) : '', $f->number($key), $field->unit === 'share' ? '' : $field->unit)),
                     'choices' => implode(', ', array_map(self::way(...), $f->strings($key))),

@@ -127,7 +127,7 @@ final readonly class KitDesk
         $share = [];
         foreach ($work->plan->runs as $other) {
             $unit = $of($other);
-            if ($other->id !== $run->id && $unit !== null && ! isset($share[$unit])) {
+            if ($other->id !== $run->id && $unit !== null && !isset($share[$unit])) {
                 $share[$unit] = $unit === $mine ? ['with' => "own {$slot}", 'text' => 'Shared with '.$other->name().': give it one of its own'] : ['with' => $unit, 'text' => 'On '.strtoupper($unit).' of '.$other->name()];
             }
         }

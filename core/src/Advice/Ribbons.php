@@ -78,7 +78,7 @@ final readonly class Ribbons
         if ($result === null || $strip === null) {
             return ['thin' => false, 'light' => [], 'volts' => [], 'amps' => [], 'seen' => [], 'spread' => []];
         }
-        if (count($work->plan->runs) > self::FEW && ! in_array($run->id, $work->open, true)) {
+        if (count($work->plan->runs) > self::FEW && !in_array($run->id, $work->open, true)) {
             $count = min(self::SMALL, count($result->light));
 
             return ['thin' => true, 'light' => array_map(static fn (int $n): float => round($result->light[(int) round($n * (count($result->light) - 1) / max(1, $count - 1))], 3), range(0, max(0, $count - 1))), 'volts' => [], 'amps' => [], 'seen' => [], 'spread' => []];

@@ -36,7 +36,7 @@ final readonly class SceneSlate
                     break;
                 }
                 $full = $work->result($run);
-                if (! $result instanceof RunResult || $full === null || $result->brightest() <= 0) {
+                if (!$result instanceof RunResult || $full === null || $result->brightest() <= 0) {
                     continue;
                 }
                 $limit = $work->plan->limits->evenness;

@@ -27,7 +27,7 @@ final readonly class SheetPicture
     public static function of(TapeSheet $sheet, string $system): array
     {
         $at = self::places($sheet);
-        $walls = array_filter($sheet->legs, static fn (Leg $l): bool => ! $l->climbs);
+        $walls = array_filter($sheet->legs, static fn (Leg $l): bool => !$l->climbs);
 
         return [
             'start' => $sheet->start,

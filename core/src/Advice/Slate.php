@@ -46,7 +46,7 @@ final readonly class Slate
         }
         array_push($findings, ...Modules::check($work->plan, $work->shelf), ...SceneSlate::of($work), ...self::trials($work), ...Meets::check($work->plan, array_filter(array_map($work->result(...), array_combine(array_keys($work->plan->runs), array_keys($work->plan->runs))))));
         foreach (array_keys($work->plan->controllers) as $id) {
-            if ($work->plan->controller($id)?->profile !== null && ! in_array($id, $work->joined, true)) {
+            if ($work->plan->controller($id)?->profile !== null && !in_array($id, $work->joined, true)) {
                 $findings[] = new Finding('not-joined', Severity::Open, strtoupper($id).' is not joined yet', 'Nothing but its own key switches it so far.', new Place('join', $id));
             }
         }
@@ -104,7 +104,7 @@ final readonly class Slate
      */
     private static function lost(array $runs, string $place, array $words): array
     {
-        $lost = array_filter($runs, static fn (Run $r): bool => $r->place === $place && ! isset($words[$r->word]));
+        $lost = array_filter($runs, static fn (Run $r): bool => $r->place === $place && !isset($words[$r->word]));
 
         return array_values(array_map(static fn (Run $r): Finding => new Finding('run-lost', Severity::Open, "{$r->name()} is no longer in the notes",
             sprintf('Its %.2f m, kit and feeds are kept. Write its word on a leg again, or drop it.', $r->length()), new Place('survey', $place), null, null, '',

@@ -36,12 +36,12 @@ final readonly class Stages
         foreach (self::ALL as $id => [$number, $name]) {
             $open = count(array_filter($findings, static fn (Finding $f): bool => $f->place->stage === $id)) + match (true) {
                 $id === 'parts' && $begun[$id] => count(array_filter(Worksheet::of($work)->parts->parts, static fn (Part $p): bool => $p->paid() > 0 && Worksheet::of($work)->mark($p)->missing())),
-                $id === 'build' && $begun[$id] => count(array_filter(Worksheet::of($work)->steps, static fn (Step $s): bool => ! isset($work->ticks[$s->id]))),
+                $id === 'build' && $begun[$id] => count(array_filter(Worksheet::of($work)->steps, static fn (Step $s): bool => !isset($work->ticks[$s->id]))),
                 default => 0,
             };
             $state = match (true) {
                 $id === 'handover' => $allLit ? 'lit' : 'unlit',
-                ! $begun[$id] => 'unlit',
+                !$begun[$id] => 'unlit',
                 $open > 0 => 'glowing',
                 default => 'lit',
             };

@@ -42,7 +42,7 @@ final readonly class SupplySlate
     /** @return list<Finding> */
     public static function legs(Room $place, Site $site): array
     {
-        $untraced = array_filter($site->legs, static fn (CableLeg $l): bool => ! $l->traced && ! $l->open);
+        $untraced = array_filter($site->legs, static fn (CableLeg $l): bool => !$l->traced && !$l->open);
         $findings = [];
         if ($untraced !== []) {
             $names = implode(', ', array_map(static fn (CableLeg $l): string => $l->name, $untraced));

@@ -101,7 +101,7 @@ final readonly class WireDesk
                     continue;
                 }
                 $less = in_array($kind, ['Darkest light', 'Evenness'], true);
-                if (! isset($worst[$kind]) || ($less ? $figure->value < $worst[$kind]->value : $figure->value > $worst[$kind]->value)) {
+                if (!isset($worst[$kind]) || ($less ? $figure->value < $worst[$kind]->value : $figure->value > $worst[$kind]->value)) {
                     $worst[$kind] = $figure->named(str_contains($figure->label, $run->name()) || $kind !== $figure->label ? $figure->label : "{$figure->label}, {$run->name()}");
                 }
             }

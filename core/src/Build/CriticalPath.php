@@ -89,7 +89,7 @@ final readonly class CriticalPath
             }
             foreach ($ready as $id => $step) {
                 foreach ($step->after as $before) {
-                    if (! isset($steps[$before])) {
+                    if (!isset($steps[$before])) {
                         throw Trouble::at('/steps', "“{$step->title}” waits for a step that is not there, {$before}.");
                     }
                 }
@@ -109,7 +109,7 @@ final readonly class CriticalPath
     {
         $way = [];
         $at = array_key_first($left);
-        while (! in_array($at, $way, true)) {
+        while (!in_array($at, $way, true)) {
             $way[] = $at;
             $at = (string) current(array_filter($left[$at]->after, static fn (string $b): bool => isset($left[$b])));
         }

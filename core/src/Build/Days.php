@@ -128,7 +128,7 @@ final class Days
             }
             $day = $this->next;
             $this->next = Day::after($day);
-            if ($this->weekends || ! Day::weekend($day)) {
+            if ($this->weekends || !Day::weekend($day)) {
                 $this->add($day);
             }
         }

@@ -55,7 +55,7 @@ final class RunSteps
         $fixed = $profile
             ? $this->list->ofRun($run, 'profile', 'make up profile on the bench, then up with it', sprintf('Strip into profile, clips on its back every %.2f m, profile up; the diffuser comes last.', Fixings::ANCHOR), $metres, 2, ['saw', 'drill'], 'Ladders: two people. Wear glasses at the saw.', [$fixed])
             : $this->list->ofRun($run, 'stick', 'clean and stick, a hand’s length at a time', 'It holds on clean ground only; no creases.', $metres, 1, ['cleaning alcohol', 'roller'], 'Alcohol burns: air the room, no flame.', [$fixed]);
-        if (! $measured) {
+        if (!$measured) {
             $fixed = $this->list->ofRun($run, 'cut', 'cut back from the unfed end', 'At marks only; what is fixed already cannot come up short.', $sections, 1, ['scissors'], '', [$fixed]);
         }
         [$joints, $minutes, $kinds] = $this->joints($run);
@@ -81,7 +81,7 @@ final class RunSteps
     private function units(Run $run, array $after): array
     {
         $units = array_values(array_filter([$run->supply, $run->controller]));
-        $new = array_values(array_filter($units, fn (string $u): bool => ! isset($this->fixed[$u])));
+        $new = array_values(array_filter($units, fn (string $u): bool => !isset($this->fixed[$u])));
         if ($new !== []) {
             $title = count($new) === 2 ? 'fix supply and controller' : ($new[0] === $run->supply ? 'fix the supply' : 'fix the controller');
             $step = $this->list->ofRun($run, 'supply', $title, 'Cables need something to begin at.', count($new), 1, ['drill', 'screwdriver'], 'Leave air around a supply. Mains terminals are for a licensed person.', $after);

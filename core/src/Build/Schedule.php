@@ -171,7 +171,7 @@ final class Schedule
                 continue;
             }
             foreach ($this->kept as $id => [$begin, $end, $people, $before]) {
-                if ($id !== $step->id && ! isset($this->ends[$id]) && ! isset($before[$step->id]) && $at < $end && $at + $step->minutes > $begin && array_intersect($crew, $people) !== []) {
+                if ($id !== $step->id && !isset($this->ends[$id]) && !isset($before[$step->id]) && $at < $end && $at + $step->minutes > $begin && array_intersect($crew, $people) !== []) {
                     $at = $end;
                 }
             }

@@ -39,7 +39,7 @@ final readonly class Waits
      */
     private static function between(Course $course, int $from, int $until, array $without): array
     {
-        $done = array_filter($course->schedule->begins, static fn (int $at, string $id): bool => $at < $until && $at + $course->left[$id]->minutes > $from && ! in_array($id, $without, true), ARRAY_FILTER_USE_BOTH);
+        $done = array_filter($course->schedule->begins, static fn (int $at, string $id): bool => $at < $until && $at + $course->left[$id]->minutes > $from && !in_array($id, $without, true), ARRAY_FILTER_USE_BOTH);
         asort($done);
 
         return array_keys($done);

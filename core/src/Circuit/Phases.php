@@ -81,7 +81,7 @@ final readonly class Phases
     {
         $levels = [];
         foreach ($island->parts as $id => $parts) {
-            if (! $parts->strip->switched() && $scene !== null) {
+            if (!$parts->strip->switched() && $scene !== null) {
                 $of = $scene->levels[$id] ?? [0.0];
                 $levels[$id] = array_sum($of) / max(1, count($of));
             }

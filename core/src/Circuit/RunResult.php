@@ -147,7 +147,7 @@ final readonly class RunResult
     private static function packed(mixed $value): mixed
     {
         return match (true) {
-            ! is_array($value) || $value === [] || ! array_is_list($value) => $value,
+            !is_array($value) || $value === [] || !array_is_list($value) => $value,
             is_float($value[0]) => new PackedRow(pack('d*', ...$value)),
             is_array($value[0]) => array_map(self::packed(...), $value),
             default => $value,

@@ -93,7 +93,7 @@ final class StripWiring
      */
     private function pad(string $run, array $channels, int $pad, float $emf): array
     {
-        if (! isset($this->pads[$run][$pad])) {
+        if (!isset($this->pads[$run][$pad])) {
             $name = Wiring::prefix($run)."_a{$pad}";
             $terminals = [$this->network->node("{$name}_p", $emf)];
             foreach ($channels as $n) {

@@ -94,10 +94,10 @@ final class Wiring
      */
     private function splice(string $id, string $from, array $cables): void
     {
-        if (! isset($this->plan->splices[$id]) || isset($this->outputs[$id])) {
+        if (!isset($this->plan->splices[$id]) || isset($this->outputs[$id])) {
             return;
         }
-        if (! isset($this->outputs[$from])) {
+        if (!isset($this->outputs[$from])) {
             foreach ($cables as $cable) {
                 if ($cable->to === $from) {
                     $this->splice($from, $cable->from, $cables);
@@ -175,7 +175,7 @@ final class Wiring
         foreach ($this->plan->runs as $run) {
             $before = $this->plan->repeated($run);
             $repeater = $this->plan->controller($run->controller);
-            if ($before === null || $repeater === null || ! isset($island->parts[$before->id])) {
+            if ($before === null || $repeater === null || !isset($island->parts[$before->id])) {
                 continue;
             }
             $c = self::name((string) $run->controller);
@@ -183,7 +183,7 @@ final class Wiring
             foreach (array_slice($end, 1, null, true) as $t => $node) {
                 $this->network->resistor("{$c}_in{$t}", "{$run->controller}:in", $end[0], $node, Controller::INPUT_OHMS);
             }
-            if (! $repeater->groundsApart && isset($this->inputs[(string) $run->controller], $this->inputs[(string) $before->controller])) {
+            if (!$repeater->groundsApart && isset($this->inputs[(string) $run->controller], $this->inputs[(string) $before->controller])) {
                 $this->network->resistor("{$c}_link", "{$run->controller}:in", $this->inputs[(string) $run->controller][1], $this->inputs[(string) $before->controller][1], self::SOLDER);
             }
         }

@@ -111,7 +111,7 @@ final readonly class Csv
             return;
         }
         foreach (explode("\n", $text) as $n => $line) {
-            if (! mb_check_encoding($line, 'UTF-8')) {
+            if (!mb_check_encoding($line, 'UTF-8')) {
                 throw Trouble::at('/'.($n + 1), 'Line '.($n + 1).' is not UTF-8. Save the file anew with the encoding UTF-8.');
             }
         }
@@ -137,6 +137,6 @@ final readonly class Csv
     /** Whether a spreadsheet would reckon it: it begins with = + - @ or a tab, and is no number. */
     private static function formula(string $cell): bool
     {
-        return preg_match('/^[=+\-@\t]/', $cell) === 1 && ! is_numeric(str_replace(',', '.', $cell));
+        return preg_match('/^[=+\-@\t]/', $cell) === 1 && !is_numeric(str_replace(',', '.', $cell));
     }
 }

@@ -17,7 +17,7 @@ final readonly class Fields
     public function string(string $key, int $longest = 20_000): string
     {
         $value = $this->values[$key] ?? null;
-        if (! is_string($value) || ! mb_check_encoding($value, 'UTF-8')) {
+        if (!is_string($value) || !mb_check_encoding($value, 'UTF-8')) {
             throw $this->trouble($key, 'Text was expected.');
         }
         if (mb_strlen($value) > $longest) {
@@ -59,7 +59,7 @@ final readonly class Fields
     public function number(string $key, float $least = -1e12, float $most = 1e12): float
     {
         $value = $this->values[$key] ?? null;
-        if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value)) {
+        if ((!is_int($value) && !is_float($value)) || !is_finite((float) $value)) {
             throw $this->trouble($key, 'A number was expected.');
         }
         if ($value < $least || $value > $most) {

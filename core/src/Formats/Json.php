@@ -38,7 +38,7 @@ final readonly class Json
                 ? sprintf('The file is nested deeper than %d levels; a job file never is.', self::DEEPEST)
                 : 'The file is not JSON: '.self::place($text, $e));
         }
-        if (! $value instanceof stdClass) {
+        if (!$value instanceof stdClass) {
             throw new Trouble('The file is JSON, but not an object: it should begin with {.');
         }
 
@@ -50,12 +50,12 @@ final readonly class Json
     /** A number such as 1e999 arrives as infinite and would be none any more when it is written. */
     private static function finite(mixed $value, string $pointer): void
     {
-        if (is_float($value) && ! is_finite($value)) {
+        if (is_float($value) && !is_finite($value)) {
             throw Trouble::at($pointer, 'The number is too large to be one.');
         }
         if (is_array($value) || $value instanceof stdClass) {
             foreach ((array) $value as $key => $inner) {
-                if (! is_string($inner)) {
+                if (!is_string($inner)) {
                     self::finite($inner, "{$pointer}/{$key}");
                 }
             }

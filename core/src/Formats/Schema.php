@@ -46,7 +46,7 @@ final class Schema
         $best = $error;
         $depth = -1;
         foreach ($error->subErrors() as $sub) {
-            if (! $sub instanceof ValidationError) {
+            if (!$sub instanceof ValidationError) {
                 continue;
             }
             $leaf = self::deepest($sub);

@@ -75,7 +75,7 @@ final class Attempt
 
     private function press(float $at, ControllerProfile $profile): void
     {
-        if (! $this->powered) {
+        if (!$this->powered) {
             return;
         }
         $this->presses[] = $at;
@@ -102,7 +102,7 @@ final class Attempt
     private function other(): void
     {
         $this->wrongSeen = true;
-        if (! $this->resetSeen) {
+        if (!$this->resetSeen) {
             $this->resetAt = null;
         }
     }

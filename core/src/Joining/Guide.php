@@ -23,7 +23,7 @@ final readonly class Guide
     {
         foreach (array_keys($kit->controllers) as $device) {
             $attempt = Attempt::of($device, $kit, $log);
-            if (! $attempt->named) {
+            if (!$attempt->named) {
                 return self::step($kit, $device, $attempt, $now);
             }
         }
@@ -78,13 +78,13 @@ final readonly class Guide
         $where = "at {$name}, ".mb_strtolower($kit->names[$device]);
         $searchEnds = $a->searchFrom === null ? null : $a->searchFrom + $kit->hub->search;
         $searching = $searchEnds !== null && $now < $searchEnds;
-        if (! $a->powered) {
+        if (!$a->powered) {
             return new Step('power', $device, $where, "Switch {$name} on, the others off",
                 'One powered controller at a time: what is then found can only be this one.', ['power-on'],
                 caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.', alert: $a->missed);
         }
         if ($a->resetAt === null) {
-            if (! $searching || $searchEnds - $now < $profile->takesMost) {
+            if (!$searching || $searchEnds - $now < $profile->takesMost) {
                 return new Step('search', $kit->hubId, 'phone, hub’s app', 'Press Search in the hub’s app',
                     sprintf('It looks for %g s. %s listens for only %g s after its reset; the hub must be looking by then.', $kit->hub->search, $name, $profile->listens),
                     ['search'], alert: $a->missed);
@@ -119,7 +119,7 @@ final readonly class Guide
         $name = strtoupper($device);
         $from = $a->resetAt ?? $now;
         $window = [$from, $from + $profile->listens];
-        if (! $a->resetSeen) {
+        if (!$a->resetSeen) {
             return new Step('look-reset', $device, $where, 'Did the strip flash '.$profile->resetDone->words().'?',
                 "That is {$name} saying that it has forgotten its old network.", ['saw-reset', 'saw-joined', 'saw-other', 'saw-nothing'],
                 $profile->resetDone, $window);
@@ -143,11 +143,11 @@ final readonly class Guide
     private static function app(string $device, Attempt $a, string $where, Kit $kit): Step
     {
         $listed = $a->listedAs ?? '';
-        if (! $a->toggled) {
+        if (!$a->toggled) {
             return new Step('toggle', $device, 'phone, hub’s app', "Switch “{$listed}” in the app",
                 'Lights come numbered. Switch it and look which strip answers: nothing is named by guess.', ['toggle']);
         }
-        if (! $a->identified) {
+        if (!$a->identified) {
             return new Step('identify', $device, $where, "Did the strip of {$kit->names[$device]} answer?",
                 "“{$listed}” was switched. If another strip answered, it is another light.", ['identified', 'not-identified']);
         }

@@ -52,14 +52,14 @@ final class LiveRun
      */
     public function act(string $kind, string $device, float $now, int $presses = 1, string $text = ''): array
     {
-        if ($device !== $this->kit->hubId && ! isset($this->kit->controllers[$device])) {
+        if ($device !== $this->kit->hubId && !isset($this->kit->controllers[$device])) {
             throw Trouble::at('/device', "“{$device}” is no device of this run.");
         }
         $hand = in_array($kind, Event::HANDS, true);
-        if (! $hand && ! in_array($kind, Event::SAID, true) && $kind !== 'named') {
+        if (!$hand && !in_array($kind, Event::SAID, true) && $kind !== 'named') {
             throw Trouble::at('/kind', "“{$kind}” is nothing that is done or said here.");
         }
-        if (! $hand && ! in_array($kind, Guide::next($this->kit, $this->log, $now)->answers, true)) {
+        if (!$hand && !in_array($kind, Guide::next($this->kit, $this->log, $now)->answers, true)) {
             throw Trouble::at('/kind', 'The run has moved on: that answers an earlier step.');
         }
         if (($kind === 'search') !== ($device === $this->kit->hubId)) {

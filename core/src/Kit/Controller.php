@@ -54,7 +54,7 @@ final readonly class Controller implements Entry
         if ($f->string('kind') === 'repeater') {
             return new self($f->string('id'), $f->string('name'), $f->whole('channels', 1, 6), $f->number('channelAmps', 0.01, 100), $f->number('totalAmps', 0.01, 200),
                 $f->number('inputLeast', 3, 60), $f->number('inputMost', 3, 60), $f->number('commonOhms', 1e-4, 1), $f->number('channelOhms', 1e-4, 1), 0.0, null, 'none',
-                repeats: true, groundsApart: ! $f->has('groundsApart') || $f->flag('groundsApart'));
+                repeats: true, groundsApart: !$f->has('groundsApart') || $f->flag('groundsApart'));
         }
 
         return new self($f->string('id'), $f->string('name'), $f->whole('channels', 1, 6),

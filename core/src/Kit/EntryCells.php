@@ -60,7 +60,7 @@ final readonly class EntryCells
     private static function cell(KindField $field, Fields $entry): string
     {
         [$in, $key] = $field->inside($entry);
-        if ($in === null || ! $in->has($key)) {
+        if ($in === null || !$in->has($key)) {
             return '';
         }
 
@@ -96,7 +96,7 @@ final readonly class EntryCells
         $watts = self::decimal($parts[1] ?? '');
 
         $ledVolts = self::decimal($parts[3] ?? '');
-        if (! in_array(count($parts), [3, 4], true) || $watts === null || (count($parts) === 4 && $ledVolts === null)) {
+        if (!in_array(count($parts), [3, 4], true) || $watts === null || (count($parts) === 4 && $ledVolts === null)) {
             return null;
         }
 

@@ -42,8 +42,8 @@ final readonly class KindField
     public function check(Fields $entry): void
     {
         [$in, $key] = $this->inside($entry);
-        if ($in === null || ! $in->has($key)) {
-            if ($this->required && ! str_contains($this->key, '.')) {
+        if ($in === null || !$in->has($key)) {
+            if ($this->required && !str_contains($this->key, '.')) {
                 throw $entry->trouble($this->key, "{$this->label} is missing.");
             }
 
@@ -75,7 +75,7 @@ final readonly class KindField
     private function several(Fields $in, string $key): void
     {
         foreach ($in->strings($key) as $n => $one) {
-            if (! in_array($one, $this->choices, true)) {
+            if (!in_array($one, $this->choices, true)) {
                 throw $in->trouble("{$key}/{$n}", "“{$one}” is none of ".implode(', ', $this->choices).'.');
             }
         }

@@ -133,7 +133,7 @@ final readonly class Shelf
      */
     private static function sorted(array $value): array
     {
-        if (! array_is_list($value)) {
+        if (!array_is_list($value)) {
             ksort($value);
         }
 

@@ -59,13 +59,13 @@ final readonly class ShelfCsv
             array_push($known, ...array_map(strval(...), array_keys($kind->fields)));
         }
         foreach ($header as $column) {
-            if (! in_array($column, $known, true)) {
+            if (!in_array($column, $known, true)) {
                 $near = array_filter(array_unique($known), static fn (string $k): bool => levenshtein(mb_strtolower($column), mb_strtolower($k)) <= 2);
                 throw Trouble::at('/1', "Line 1: “{$column}” is no column of a shelf.".($near === [] ? ' Export the shelf to see them.' : ' Meant '.reset($near).'?'));
             }
         }
         foreach (EntryCells::HEAD as $column) {
-            if (! in_array($column, $header, true)) {
+            if (!in_array($column, $header, true)) {
                 throw Trouble::at('/1', "Line 1: the column “{$column}” is missing.");
             }
         }

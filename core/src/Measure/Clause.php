@@ -98,9 +98,9 @@ final class Clause
         if ($word === null || preg_match($pattern, $word->text, $found) !== 1) {
             throw new SlipFound($this->slip($word, "Here stands {$expected}."));
         }
-        if (! isset($found[2])) {
+        if (!isset($found[2])) {
             $unit = $this->take();
-            if ($unit === null || ! $unit->is(...$units)) {
+            if ($unit === null || !$unit->is(...$units)) {
                 throw new SlipFound($this->slip($unit, "Here stands {$expected}: the unit is missing."));
             }
         }
@@ -132,7 +132,7 @@ final class Clause
     public function keyword(string $keyword, string $message): void
     {
         $word = $this->take();
-        if ($word === null || ! $word->is($keyword)) {
+        if ($word === null || !$word->is($keyword)) {
             $near = $word !== null && levenshtein(mb_strtolower($word->text), $keyword) <= 1;
             throw new SlipFound($this->slip($word, $message, $near ? $keyword : null));
         }

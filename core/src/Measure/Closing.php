@@ -16,7 +16,7 @@ final readonly class Closing
         $corners = $sheet->corners;
         $end = $corners[count($corners) - 1];
         $missing = $end->to($corners[0]);
-        $walls = array_values(array_filter($legs, static fn (Leg $l): bool => ! $l->climbs));
+        $walls = array_values(array_filter($legs, static fn (Leg $l): bool => !$l->climbs));
         $last = end($walls);
         if ($missing <= self::TOLERANCE || $last === false) {
             return null;

@@ -77,7 +77,7 @@ final readonly class Conductor
 
     private static function awg(float $gauge, string $make): self
     {
-        if (! in_array($make, ['solid', 'stranded'], true) || $gauge < 0 || $gauge > 40 || $gauge !== floor($gauge)) {
+        if (!in_array($make, ['solid', 'stranded'], true) || $gauge < 0 || $gauge > 40 || $gauge !== floor($gauge)) {
             throw new Trouble("No wire is {$gauge} AWG, {$make}: take a whole gauge from 0 to 40, solid or stranded.");
         }
         $area = M_PI / 4 * self::awgDiameter($gauge) ** 2;

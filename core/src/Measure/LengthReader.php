@@ -72,14 +72,14 @@ final readonly class LengthReader
     {
         $bare = self::isFraction($clause->peek());
         [$number, $unit] = $bare ? [0.0, null] : self::split($clause->peek());
-        if ($number === null || ($unit !== null && ! in_array($unit, ['in', '"'], true))) {
+        if ($number === null || ($unit !== null && !in_array($unit, ['in', '"'], true))) {
             return [0.0, $last];
         }
         $last = $bare ? $last : $clause->take() ?? $last;
         if ($unit === null) {
             [$number, $last] = self::fraction($clause, $number, $last);
             $word = $clause->take();
-            if ($word === null || ! $word->is('in', '"')) {
+            if ($word === null || !$word->is('in', '"')) {
                 throw new SlipFound($clause->slip($word, 'After feet come inches: their number, then “in”.'));
             }
             $last = $word;

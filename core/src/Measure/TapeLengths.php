@@ -21,7 +21,7 @@ final class TapeLengths
     public function take(Clause $clause, string $expected, bool $nought = false): MeasuredWord
     {
         $measured = LengthReader::take($clause, $expected);
-        if ($measured->metres <= 0 && ! $nought) {
+        if ($measured->metres <= 0 && !$nought) {
             throw new SlipFound($clause->slip($measured->word, 'A length is more than nothing.'));
         }
         if ($measured->metres > self::LONGEST) {

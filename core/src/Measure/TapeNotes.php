@@ -48,7 +48,7 @@ final class TapeNotes
     /** The same text gives the same sheet, and one answer of the server asks for it many times: the last ones are kept. */
     public static function read(string $text): TapeSheet
     {
-        if (! isset(self::$kept[$text])) {
+        if (!isset(self::$kept[$text])) {
             self::$kept = [$text => self::sheet($text)] + array_slice(self::$kept, 0, self::KEPT, true);
         }
 

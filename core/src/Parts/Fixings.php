@@ -35,7 +35,7 @@ final readonly class Fixings
             $this->want('pads', 'Fixing', ceil($metres / self::PAD), 'piece', sprintf('%s comes off again: a pad every %.1f m', $name, self::PAD), $run);
         }
         // What does not go into profile holds by its own adhesive.
-        if (! in_array('profile', $run->mounting, true)) {
+        if (!in_array('profile', $run->mounting, true)) {
             $this->want('alcohol', 'Cleaning', $metres, 'm', "{$name}, what it sticks to is cleaned", $run);
         }
         $ends = 2.0 * count($run->sections);

@@ -69,8 +69,8 @@ final class Jointed
             krsort($search->stock);
             krsort($search->left['whole']);
             krsort($search->left['parted']);
-            if (! $search->group($joints - 1)) {
-                $searched = ! $search->gaveUp();
+            if (!$search->group($joints - 1)) {
+                $searched = !$search->gaveUp();
                 break;
             }
             [$filled, $looked] = [$search->filled, $search->looked];
@@ -165,7 +165,7 @@ final class Jointed
             }
             array_pop($this->filled);
             foreach ($room > 0 && $joints > 0 ? array_keys($this->left['parted']) : [] as $mm) {
-                if ($mm <= $room || (! $has && $with !== [$mm, self::UNCUT])) {
+                if ($mm <= $room || (!$has && $with !== [$mm, self::UNCUT])) {
                     continue;
                 }
                 $this->take([[$mm, $mm, self::UNCUT]]);

@@ -93,7 +93,7 @@ final readonly class PartsList
         $name = strtoupper($cable->id);
         $run = isset($plan->feeds[$cable->to]) ? $plan->run($plan->feeds[$cable->to]->run) : null;
         $for = $runs === [] ? '' : ' for '.implode(', ', array_map(static fn (string $id): string => $plan->run($id)->name(), $runs));
-        if (! $cable->existing) {
+        if (!$cable->existing) {
             $wanted->add($plan->kit[$cable->kit] ?? null, 'Cable', $cable->length + 2 * self::SLACK, 'm', sprintf('%s%s, %s to %s, %s and slack', $name, $for, strtoupper($cable->from), strtoupper($cable->to), $plan->terms->say($cable->length)), $runs);
         }
         $cores = $run === null ? 2 : $plan->cores($run);

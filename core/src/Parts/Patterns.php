@@ -139,7 +139,7 @@ final readonly class Patterns
             foreach ($best as $sum => [$worth, $way]) {
                 for ($k = 1; $k <= $wanted[$n] && $sum + $k * $size <= $stock; $k++) {
                     $to = $sum + $k * $size;
-                    if (! isset($best[$to]) || $worth + $k * $prices[$n] > $best[$to][0] + self::TINY) {
+                    if (!isset($best[$to]) || $worth + $k * $prices[$n] > $best[$to][0] + self::TINY) {
                         $best[$to] = [$worth + $k * $prices[$n], $way + [$n => $k]];
                     }
                 }

@@ -158,7 +158,7 @@ final readonly class StockCut
             foreach ($cuts as [$part, $of, $number]) {
                 $list = $number === Jointed::WHOLE ? Jointed::WHOLE : Jointed::UNCUT;
                 $piece = $parts[$number] ?? $names[$list][$of][$named[$list][$of] ?? 0] ?? throw new LogicException("A piece of {$of} units was cut that nobody wanted.");
-                if (! isset($parts[$number])) {
+                if (!isset($parts[$number])) {
                     $named[$list][$of] = ($named[$list][$of] ?? 0) + 1;
                 }
                 if ($number > Jointed::UNCUT) {

@@ -23,7 +23,7 @@ final readonly class CableInvariants
         foreach (array_values($plan->feeds) as $n => $feed) {
             Invariants::need(isset($plan->runs[$feed->run]), "/feeds/{$n}/run", "There is no run “{$feed->run}”.");
             Invariants::need($feed->pad <= $last[$feed->run], "/feeds/{$n}/pad", "Run “{$feed->run}” ends at pad {$last[$feed->run]}.");
-            Invariants::need(! isset($seen[$feed->run][$feed->pad]), "/feeds/{$n}/pad", "Pad {$feed->pad} of “{$feed->run}” is fed already.");
+            Invariants::need(!isset($seen[$feed->run][$feed->pad]), "/feeds/{$n}/pad", "Pad {$feed->pad} of “{$feed->run}” is fed already.");
             $seen[$feed->run][$feed->pad] = true;
         }
     }
@@ -48,7 +48,7 @@ final readonly class CableInvariants
                 && array_filter($plan->runs, static fn (Run $r): bool => $r->supply === $root && $r->controller === $cable->to) !== [];
             $lamp = isset($plan->supplies[$root ?? ''], $plan->fixtures[$cable->to]) && $plan->fixture($plan->fixtures[$cable->to]->kit)?->lowVoltage() === true;
             Invariants::need($trunk || $tail || $lamp, "/cables/{$n}/to", "A cable goes from a run’s supply to its controller, from that to one of its feeds, or from a supply to fixtures, not from “{$cable->from}” to “{$cable->to}”.");
-            Invariants::need(! isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
+            Invariants::need(!isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
             $ends[$cable->to] = true;
         }
     }

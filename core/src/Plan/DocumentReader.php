@@ -64,7 +64,7 @@ final readonly class DocumentReader
     {
         $mounting = $r->strings('mounting');
         foreach ($mounting as $n => $one) {
-            if (! in_array($one, RunNote::MOUNTINGS, true)) {
+            if (!in_array($one, RunNote::MOUNTINGS, true)) {
                 throw $r->trouble("mounting/{$n}", "“{$one}” is none of ".implode(', ', RunNote::MOUNTINGS).'.');
             }
         }

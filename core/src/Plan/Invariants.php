@@ -92,7 +92,7 @@ final readonly class Invariants
         $seen = [];
         foreach (['supplies', 'controllers', 'splices', 'fixtures'] as $list) {
             foreach (array_keys($plan->{$list}) as $n => $id) {
-                self::need(! isset($seen[$id]), "/{$list}/{$n}/id", "“{$id}” is the id of something else already.");
+                self::need(!isset($seen[$id]), "/{$list}/{$n}/id", "“{$id}” is the id of something else already.");
                 self::need(preg_match('/^(x|r|gnd)(-|$)/', $id) !== 1, "/{$list}/{$n}/id", "“{$id}” is kept for the circuit's own names: take a letter and a number.");
                 $seen[$id] = true;
             }
@@ -128,7 +128,7 @@ final readonly class Invariants
         foreach (array_values($plan->runs) as $n => $run) {
             $strip = $plan->strip($run->strip);
             foreach ($run->zones as $k => $pad) {
-                self::need($strip !== null && ! $strip->switched() && $pad < ($plan->cutMarks($run)?->lastPad() ?? 0), "/runs/{$n}/zones/{$k}", 'The + is cut inside a pixel run only.');
+                self::need($strip !== null && !$strip->switched() && $pad < ($plan->cutMarks($run)?->lastPad() ?? 0), "/runs/{$n}/zones/{$k}", 'The + is cut inside a pixel run only.');
             }
             if ($run->controller === null || $strip?->switched() === false) {
                 continue;
@@ -149,7 +149,7 @@ final readonly class Invariants
 
     public static function need(bool $holds, string $pointer, string $message): void
     {
-        if (! $holds) {
+        if (!$holds) {
             throw Trouble::at($pointer, $message);
         }
     }

@@ -21,7 +21,7 @@ final readonly class JobFile
             throw Trouble::at('/format', 'This is not a job file: “'.Document::FORMAT.'” was expected.');
         }
         $version = $document->version ?? null;
-        if (! is_int($version) || $version < 1) {
+        if (!is_int($version) || $version < 1) {
             throw Trouble::at('/version', 'A whole number from 1 was expected.');
         }
         if ($version > Document::VERSION) {

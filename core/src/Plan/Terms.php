@@ -67,7 +67,7 @@ final readonly class Terms
     {
         $price = Price::of(new Fields($kit->written));
 
-        return $price === null || $this->own($price) || ! isset($this->rates[$price->currency]) ? '' : $price->currency;
+        return $price === null || $this->own($price) || !isset($this->rates[$price->currency]) ? '' : $price->currency;
     }
 
     private function own(Price $price): bool

@@ -14,7 +14,7 @@ trait TidyPlan
         do {
             $from = array_fill_keys(array_map(static fn (LaidCable $c): string => $c->from, $plan->cables), true);
             $dead = array_diff_key($plan->splices, $from);
-            $plan = $dead === [] ? $plan : $plan->with(splices: array_intersect_key($plan->splices, $from), cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($dead[$c->to])));
+            $plan = $dead === [] ? $plan : $plan->with(splices: array_intersect_key($plan->splices, $from), cables: array_filter($plan->cables, static fn (LaidCable $c): bool => !isset($dead[$c->to])));
         } while ($dead !== []);
 
         return $plan;
@@ -38,7 +38,7 @@ trait TidyPlan
         $kept = $feeds + array_filter($this->feeds, static fn (Feed $f): bool => $f->run !== $run->id);
         $lost = array_diff_key($this->feeds, $kept);
 
-        return $this->with(feeds: $kept, cables: array_filter($this->cables, static fn (LaidCable $c): bool => ! isset($lost[$c->to])))->pruned();
+        return $this->with(feeds: $kept, cables: array_filter($this->cables, static fn (LaidCable $c): bool => !isset($lost[$c->to])))->pruned();
     }
 
     /**

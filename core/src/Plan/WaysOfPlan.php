@@ -46,7 +46,7 @@ trait WaysOfPlan
         while ($open !== []) {
             $to = array_pop($open);
             foreach ($this->cables as $cable) {
-                if ($cable->to === $to && ! isset($way[$cable->id])) {
+                if ($cable->to === $to && !isset($way[$cable->id])) {
                     $way[$cable->id] = $cable;
                     if (isset($this->splices[$cable->from])) {
                         $open[] = $cable->from;

@@ -65,7 +65,7 @@ final class Enumerator
         $pinned = in_array('kit', $set[0]->pins, true);
         foreach (self::partitions($set) as $blocks) {
             foreach ($blocks as $block) {
-                if ((count($block) > 1 && ! $this->tables->strip($block[0])->switched()) || ($pinned && count($blocks) > 1 && $set[0]->controller === $set[1]->controller)) {
+                if ((count($block) > 1 && !$this->tables->strip($block[0])->switched()) || ($pinned && count($blocks) > 1 && $set[0]->controller === $set[1]->controller)) {
                     continue 2;
                 }
             }
@@ -120,7 +120,7 @@ final class Enumerator
         $watts = 0.0;
         $amps = [];
         foreach ($plan->runs as $run) {
-            if (! self::among($run, $set)) {
+            if (!self::among($run, $set)) {
                 continue;
             }
             $strip = $this->tables->strip($run);
@@ -149,7 +149,7 @@ final class Enumerator
             return false;
         }
         foreach ($results as $id => $result) {
-            if (! $result instanceof RunResult || ! $this->fits($plan, $plan->runs[$id], $result, $open)) {
+            if (!$result instanceof RunResult || !$this->fits($plan, $plan->runs[$id], $result, $open)) {
                 return false;
             }
         }

@@ -83,7 +83,7 @@ final class FixesTest extends TestCase
                 self::assertSame([], array_values(array_map(static fn (Finding $f): string => "{$f->title} {$f->detail}", $still)), $fix->label);
                 foreach ($after as $new) {
                     $known = array_filter($before, static fn (Finding $f): bool => $f->code === $new->code) !== [];
-                    self::assertFalse(! $known && self::weight($new->severity) > self::weight($finding->severity), "“{$fix->label}” brings: {$new->title} {$new->detail}");
+                    self::assertFalse(!$known && self::weight($new->severity) > self::weight($finding->severity), "“{$fix->label}” brings: {$new->title} {$new->detail}");
                 }
             }
         }

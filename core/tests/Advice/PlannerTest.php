@@ -31,7 +31,7 @@ final class PlannerTest extends TestCase
             $solved = [$solved[0] + $enumerator->solved, $solved[1] + $proposal->solved];
             $seen['infeasible'] += (int) ($wanted === null);
             $seen['existing leg'] += (int) ($kind === 'leg');
-            $seen['no simple layout'] += (int) ($found !== null && ! self::simple($proposal));
+            $seen['no simple layout'] += (int) ($found !== null && !self::simple($proposal));
             $seen['best single runs clash'] += (int) ($kind === 'pinned' && self::clash($enumerator, $of, $found));
             if ($found !== null) {
                 $made = $proposal->built($proposal->parts, $shelf);

@@ -18,6 +18,7 @@ use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\FortyRuns;
 use PHPUnit\Framework\TestCase;
 
 /** What a proposal says and does: difference to what is drawn, what is kept, what clashes, what is left, and jobs too large to look at every way. */
@@ -102,7 +103,7 @@ final class ProposalTest extends TestCase
     public function test_many_runs_are_joined_as_long_as_that_saves(): void
     {
         /** @var Plan $plan */
-        $plan = (require dirname(__DIR__, 3).'/tests/forty.php')(Demo::shelf(), 5, 2);
+        $plan = FortyRuns::plan(Demo::shelf(), 5, 2);
         $proposal = Planner::of($plan, array_keys($plan->runs), Demo::shelf());
         self::assertTrue($proposal->whole());
         self::assertFalse($proposal->exact);
@@ -122,7 +123,7 @@ final class ProposalTest extends TestCase
     public function test_a_stop_leaves_something_that_holds(): void
     {
         /** @var Plan $plan */
-        $plan = (require dirname(__DIR__, 3).'/tests/forty.php')(Demo::shelf(), 2, 2);
+        $plan = FortyRuns::plan(Demo::shelf(), 2, 2);
         $proposal = Planner::of($plan, array_keys($plan->runs), Demo::shelf(), [], new Watch(static fn (int $solved): bool => $solved >= 3));
         self::assertTrue($proposal->stopped);
         $made = $proposal->built($proposal->parts, Demo::shelf());

@@ -17,6 +17,7 @@ use EmberDusk\Formats\Schema;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\FortyRuns;
 use PHPUnit\Framework\TestCase;
 
 /** What Wire shows beside the ribbons: supplies with average and peak, fixtures, scenes; of large jobs the curves of open runs only. */
@@ -108,7 +109,7 @@ final class WireRowsTest extends TestCase
     public function test_a_large_job_sends_the_curves_of_open_runs_only(): void
     {
         /** @var Plan $plan */
-        $plan = (require dirname(__DIR__, 3).'/tests/forty.php')(Demo::shelf(), 5, 2);
+        $plan = FortyRuns::plan(Demo::shelf(), 5, 2);
         foreach (array_keys($plan->runs) as $run) {
             foreach (['supply-24-240', 'controller-zigbee-2', 'cable-3x15'] as $kit) {
                 $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $kit]);

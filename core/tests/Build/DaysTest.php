@@ -32,7 +32,7 @@ final class DaysTest extends TestCase
         $used = array_fill(0, count($visits), 0);
         foreach (new DatePeriod(new DateTimeImmutable($visits[0]->from), new DateInterval('P1D'), 400) as $date) {
             $day = $date->format('Y-m-d');
-            if (! $weekends && in_array($date->format('D'), ['Sat', 'Sun'], true)) {
+            if (!$weekends && in_array($date->format('D'), ['Sat', 'Sun'], true)) {
                 continue;
             }
             $begun = array_keys(array_filter($visits, static fn (Visit $v): bool => $v->from <= $day));

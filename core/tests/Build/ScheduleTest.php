@@ -171,7 +171,7 @@ final class ScheduleTest extends TestCase
             // As RFC 5545, 3.8.7.4 says: of one UID the higher sequence holds.
             foreach ($calendar->select('VEVENT') as $event) {
                 $uid = (string) $event->UID;
-                if (! isset($kept[$uid]) || (int) (string) $event->SEQUENCE > (int) (string) $kept[$uid]->SEQUENCE) {
+                if (!isset($kept[$uid]) || (int) (string) $event->SEQUENCE > (int) (string) $kept[$uid]->SEQUENCE) {
                     $kept[$uid] = $event;
                 }
             }

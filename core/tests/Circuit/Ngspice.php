@@ -23,7 +23,7 @@ final class Ngspice
         unlink($file);
         $nodes = [];
         foreach ($lines as $line) {
-            if (preg_match('/^([a-z][a-z0-9_]*) = (\S+)$/', trim($line), $found) === 1 && ! str_starts_with($found[1], 'x_')) {
+            if (preg_match('/^([a-z][a-z0-9_]*) = (\S+)$/', trim($line), $found) === 1 && !str_starts_with($found[1], 'x_')) {
                 $nodes[$found[1]] = (float) $found[2];
             }
         }

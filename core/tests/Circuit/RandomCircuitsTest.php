@@ -139,7 +139,7 @@ final class RandomCircuitsTest extends TestCase
             // Where the next zone begins this piece ends at a + of its own.
             $end = count($hubs) > 1 && $zone === $n ? [$net->node("{$name}_q{$n}", $volts), ...array_slice($next, 1)] : $next;
             $net->stretches[] = new Stretch($name, $name, $at, $groups, 0.05, mt_rand(5, 300) / 1000, mt_rand(5, 300) / 1000, $loads, $pad, $end);
-            if ((! $last || mt_rand(0, 1) === 1 || $end !== $next) && $next !== $first) {
+            if ((!$last || mt_rand(0, 1) === 1 || $end !== $next) && $next !== $first) {
                 self::tail($net, "{$name}_k{$n}", $hubs[$zone], $next);
             }
             $at += $groups;

@@ -33,7 +33,7 @@ final class RandomRoomsTest extends TestCase
             $run = $sheet->runs['band'] ?? null;
             self::assertEqualsWithDelta($wanted, $run?->length() ?? 0.0, 1e-9);
             // As many sections as stretches of neighbouring lit legs; what lies between them is bridged.
-            $sections = count(array_filter(array_keys($on), static fn (int $n): bool => $on[$n] && ($n === 0 || ! $on[$n - 1])));
+            $sections = count(array_filter(array_keys($on), static fn (int $n): bool => $on[$n] && ($n === 0 || !$on[$n - 1])));
             self::assertCount($sections, $run->sections ?? []);
             self::assertCount(max(0, $sections - 1), $run->jumps ?? []);
         }

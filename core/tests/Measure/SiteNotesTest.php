@@ -98,7 +98,7 @@ final class SiteNotesTest extends TestCase
         $space = static fn (): string => $spaces[mt_rand(0, 2)];
         for ($case = 0; $case < 300; $case++) {
             $imperial = mt_rand(0, 1) === 1;
-            $comma = ! $imperial && mt_rand(0, 1) === 1;
+            $comma = !$imperial && mt_rand(0, 1) === 1;
             $write = static fn (float $m): string => $imperial ? Length::write($m, Length::IMPERIAL) : number_format($m, 2, $comma ? ',' : '.', '');
             $words = $lengths = [];
             $text = mt_rand(0, 1) === 1 ? "#  remark; with 5.00 in it\nstart{$space()}door" : 'start';

@@ -141,7 +141,7 @@ final class CutListTest extends TestCase
                 $missing = in_array($piece, $cut->tooLong, true);
                 self::assertSame($missing ? 0 : $units($piece->mm), $parts[$piece->what] ?? 0, "case {$case}: {$piece->what}");
                 self::assertTrue($piece->joints !== 'never' || ($count[$piece->what] ?? 0) <= 1, "case {$case}: {$piece->what} is in one piece");
-                self::assertTrue(! $missing || $piece->joints === 'never', "case {$case}: only what may not be joined is too long");
+                self::assertTrue(!$missing || $piece->joints === 'never', "case {$case}: only what may not be joined is too long");
             }
             self::assertSame($cut->joints, array_sum($cut->jointsOf()), "case {$case}");
             $there = array_count_values(array_map(static fn (float $mm): int => (int) round($units($mm) * $unit), $offcuts));

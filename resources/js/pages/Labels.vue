@@ -40,8 +40,9 @@ const print = () => window.print();
         <p v-if="labels.length === 0">Nothing to label yet: lay cables at Wire first.</p>
         <section v-for="(page, n) in pages" :key="n" :aria-label="`Sheet ${n + 1}`" class="page" :style="{ gridTemplateColumns: `repeat(${sheet.columns}, ${sheet.width}mm)`, gridAutoRows: `${sheet.height}mm` }">
             <article v-for="label in page" :key="label.key" class="label">
-                <!-- eslint-disable-next-line vue/no-v-html -- drawn by the code library from the page's own address -->
+                <!-- eslint-disable vue/no-v-html -- drawn by the code library from the page's own address -->
                 <div class="code" :style="{ width: `${sheet.height * 0.55}mm` }" aria-hidden="true" v-html="codes[label.key] ?? ''" />
+                <!-- eslint-enable vue/no-v-html -->
                 <div class="min-w-0">
                     <h2 class="fig font-semibold" :style="{ fontSize: `${sheet.height * 0.17}mm` }">{{ label.title }}</h2>
                     <p v-for="line in label.lines" :key="line" :style="{ fontSize: `${sheet.height * 0.085}mm`, lineHeight: 1.2 }">{{ line }}</p>

@@ -42,7 +42,7 @@ final readonly class Cautions
     {
         $findings = [];
         $sealed = ($kit->strip->written['sealed'] ?? 'none') !== 'none';
-        if (($site->damp === true || in_array('outdoors', $run->mounting, true)) && ! $sealed) {
+        if (($site->damp === true || in_array('outdoors', $run->mounting, true)) && !$sealed) {
             $findings[] = new Finding('damp', Severity::Watch, 'An open strip in a damp place', 'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.', $at, null, null, 'common practice, no source');
         }
         $volts = $kit->supply->entry instanceof Supply ? $kit->supply->entry->volts : 0.0;
@@ -60,7 +60,7 @@ final readonly class Cautions
     private static function settings(Fulfilment $kit, Wish $wish, Place $at): array
     {
         $controller = $kit->controller->entry;
-        if (! $controller instanceof Controller || $controller->setBy === 'none') {
+        if (!$controller instanceof Controller || $controller->setBy === 'none') {
             return [];
         }
 

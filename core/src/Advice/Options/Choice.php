@@ -28,7 +28,7 @@ final readonly class Choice
         $rank = null;
         foreach ($entries as $frozen) {
             $entry = $frozen->entry;
-            if (! $entry instanceof $kind || ! $fits($entry)) {
+            if (!$entry instanceof $kind || !$fits($entry)) {
                 continue;
             }
             $own = [$this->ownedFirst && $this->prices->owns($entry->id()) ? 0 : 1,

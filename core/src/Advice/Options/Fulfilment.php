@@ -57,13 +57,13 @@ final readonly class Fulfilment
     private static function with(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): self
     {
         $choice = new Choice(new Prices($plan), $wish->source === 'owned');
-        $sheltered = array_intersect($run->mounting, ['profile']) !== [] || ! in_array('outdoors', $run->mounting, true);
+        $sheltered = array_intersect($run->mounting, ['profile']) !== [] || !in_array('outdoors', $run->mounting, true);
         $strip = $choice->least($shelf->ofKind('strip'), Strip::class, static fn (Strip $s): bool => $s->volts === $wish->volts && $s->colours() === $wish->colour
             && ($s->wattsPerMetre() >= self::ROOM * self::whole($s)) === ($wish->light === 'room'),
             static fn (Strip $s, Frozen $f): array => [$sheltered || ($f->written['sealed'] ?? 'none') !== 'none' ? 0 : 1, abs($s->wattsPerMetre() - self::DENSITY[$wish->light] * self::whole($s))])
             ?? throw new Trouble(sprintf('The shelf has no %g V %s strip for %s light.', $wish->volts, $wish->colour, $wish->light));
         $of = $strip->entry;
-        if (! $of instanceof Strip) {
+        if (!$of instanceof Strip) {
             throw new Trouble('The shelf has no such strip.');
         }
         $metres = CutMarks::of($run, $of)->length() / $wish->controllers;

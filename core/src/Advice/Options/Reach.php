@@ -37,7 +37,7 @@ final readonly class Reach
             $best = [self::NOT, 'none on the shelf speaks '.Facts::way($control)];
             foreach ($shelf->ofKind($kind) as $frozen) {
                 $entry = $frozen->entry;
-                if (! $entry instanceof Control) {
+                if (!$entry instanceof Control) {
                     continue;
                 }
                 $direct = in_array($control, $entry->speaks, true);

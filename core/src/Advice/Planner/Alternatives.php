@@ -41,7 +41,7 @@ final readonly class Alternatives
     /** @return list<Tried> */
     private static function aimed(Group $group, Aim $aim): array
     {
-        if (! $group->few() || ! $group->complete()) {
+        if (!$group->few() || !$group->complete()) {
             return $group->parts;
         }
         $other = new Group($group->search, $group->runs, $aim, self::MOST);

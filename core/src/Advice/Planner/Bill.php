@@ -54,7 +54,7 @@ final readonly class Bill
         }
         foreach ($cables as $cable) {
             $kit = $plan->kit[$cable->kit] ?? null;
-            if ($kit !== null && ! $cable->existing) {
+            if ($kit !== null && !$cable->existing) {
                 $add($kit, self::tenths($cable->length) / 10, 'm', self::metres($plan, $kit, $cable->length));
             }
             $fuse = $plan->kit[$cable->fuse ?? ''] ?? null;

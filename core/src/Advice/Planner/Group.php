@@ -115,7 +115,7 @@ final class Group
      */
     public function best(array $runs, int $most = Search::MOST, int $limit = PHP_INT_MAX): Found
     {
-        return $this->found[self::name($runs)] ??= $this->search->best($runs, $this->aim, $limit, $most, ! $this->few());
+        return $this->found[self::name($runs)] ??= $this->search->best($runs, $this->aim, $limit, $most, !$this->few());
     }
 
     /** Whether every way can be looked at. */

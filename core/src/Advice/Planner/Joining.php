@@ -105,7 +105,7 @@ final class Joining
     {
         $tables = $this->search->tables;
         $runs = $this->runs(array_merge(...array_map(static fn (Block $b): array => array_map(static fn (FeedOption $f): string => $f->run, $b->feeds), $blocks)));
-        $strange = array_filter($runs, static fn (Run $r): bool => ! Sharing::alike($tables, $runs[0], $r));
+        $strange = array_filter($runs, static fn (Run $r): bool => !Sharing::alike($tables, $runs[0], $r));
         $controller = $strange !== [] ? null : $tables->controllers($runs, false)[0] ?? null;
         if ($controller === null) {
             return [];

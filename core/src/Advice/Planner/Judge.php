@@ -179,7 +179,7 @@ final readonly class Judge
                 $watts += $run->supply === $id ? ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * ($plan->cutMarks($run)?->length() ?? 0.0) * $run->cap : 0.0;
             }
             $asks = $watts / (1 - $plan->limits->headroom);
-            if ($supply !== null && ! $supply->battery() && $supply->ratedWatts() < $asks - 1e-9) {
+            if ($supply !== null && !$supply->battery() && $supply->ratedWatts() < $asks - 1e-9) {
                 $broken[] = new Broken('headroom', sprintf('%s is rated for %.0f W, %.0f W are asked for', strtoupper($id), $supply->ratedWatts(), $asks), $asks / $supply->ratedWatts() - 1);
             }
         }

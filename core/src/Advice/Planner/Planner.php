@@ -68,7 +68,7 @@ final readonly class Planner
         $watch->grace(self::GRACE);
         try {
             foreach ($groups as $group) {
-                if (! $group->complete()) {
+                if (!$group->complete()) {
                     $group->quick();
                 }
             }
@@ -90,7 +90,7 @@ final readonly class Planner
 
         return match (true) {
             $strip === null => 'has no strip yet',
-            $supply?->battery() === true && ! in_array('kit', $keep, true) && ! in_array('kit', $run->pins, true) => 'runs from a battery: keep its kit to plan its feeds and cables',
+            $supply?->battery() === true && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true) => 'runs from a battery: keep its kit to plan its feeds and cables',
             $plan->controller($run->controller)?->repeats === true => 'is driven by a repeater',
             array_filter($plan->runs, static fn (Run $r): bool => $plan->repeated($r)?->id === $run->id) !== [] => 'is repeated into another run',
             $run->zones !== [] => 'is fed from several supplies',

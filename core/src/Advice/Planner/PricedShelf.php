@@ -66,7 +66,7 @@ final class PricedShelf
      */
     public function ofKind(string $kind, callable $fits): array
     {
-        if (! isset($this->kinds[$kind])) {
+        if (!isset($this->kinds[$kind])) {
             $priced = array_values(array_filter($this->shelf->ofKind($kind), fn (Frozen $f): bool => $this->plan->terms->price($f) !== null));
             usort($priced, fn (Frozen $a, Frozen $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [$this->plan->terms->price($b), $b->entry->id()]);
             $this->kinds[$kind] = $priced;

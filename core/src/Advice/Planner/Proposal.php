@@ -33,13 +33,13 @@ final readonly class Proposal
     {
         $this->parts = array_merge(...array_map(static fn (Group $g): array => $g->parts, $groups));
         $this->bound = array_sum(array_map(static fn (Group $g): int => $g->bound, $groups));
-        $this->exact = ! $stopped && array_filter($groups, static fn (Group $g): bool => ! $g->exact) === [];
+        $this->exact = !$stopped && array_filter($groups, static fn (Group $g): bool => !$g->exact) === [];
     }
 
     /** Whether every run has a layout that holds. */
     public function whole(): bool
     {
-        return ! $this->stopped && $this->clashes === [] && $this->groups !== [] && array_filter($this->groups, static fn (Group $g): bool => ! $g->complete()) === [];
+        return !$this->stopped && $this->clashes === [] && $this->groups !== [] && array_filter($this->groups, static fn (Group $g): bool => !$g->complete()) === [];
     }
 
     public function cost(): int
@@ -79,7 +79,7 @@ final readonly class Proposal
     {
         $words = array_fill_keys(array_map(static fn (string $r): string => "{$plan->run($r)->place} {$plan->run($r)->word}", $runs), true);
 
-        return array_keys(array_filter($made->runs, static fn ($r): bool => in_array($r->id, $runs, true) || (! isset($plan->runs[$r->id]) && isset($words["{$r->place} {$r->word}"]))));
+        return array_keys(array_filter($made->runs, static fn ($r): bool => in_array($r->id, $runs, true) || (!isset($plan->runs[$r->id]) && isset($words["{$r->place} {$r->word}"]))));
     }
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/proposal */

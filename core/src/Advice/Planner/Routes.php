@@ -50,7 +50,7 @@ final class Routes
     {
         $places = [];
         foreach ($this->sheet->site->boxes as $box) {
-            if ($box->access !== 'closed' && ! ($supply && $box->air === 'sealed') && ($this->sheet->spots[$box->spot->name] ?? null) !== null) {
+            if ($box->access !== 'closed' && !($supply && $box->air === 'sealed') && ($this->sheet->spots[$box->spot->name] ?? null) !== null) {
                 $places[] = $box->spot->name;
             }
         }
@@ -113,7 +113,7 @@ final class Routes
         $best = null;
         foreach ($this->plan->feedsOf($run) as $feed) {
             $cable = $this->plan->cableTo($feed->id);
-            if ($cable !== null && ! isset($this->plan->splices[$cable->from]) && ($best === null || $cable->length < $best[0])) {
+            if ($cable !== null && !isset($this->plan->splices[$cable->from]) && ($best === null || $cable->length < $best[0])) {
                 $best = [$cable->length, $feed->pad];
             }
         }

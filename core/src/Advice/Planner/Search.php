@@ -59,7 +59,7 @@ final class Search
         $cheaper = [];
         $bound = 0;
         $count = $seen = 0;
-        $fits = fn (FeedOption $f): bool => ! $this->glance($f)->hopeless && $this->glance($f)->drop <= $this->tables->plan->limits->drop * $this->tables->strip($this->tables->plan->run($f->run))->volts;
+        $fits = fn (FeedOption $f): bool => !$this->glance($f)->hopeless && $this->glance($f)->drop <= $this->tables->plan->limits->drop * $this->tables->strip($this->tables->plan->run($f->run))->volts;
         foreach (Candidates::of($this->tables, $runs, $aim, false, $rough ? $fits : null) as $layout) {
             $bound = $aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes());
             if (++$seen % self::EVERY === 0) {
@@ -79,7 +79,7 @@ final class Search
             }
             $tried = $this->try($layout, $runs);
             if ($tried->judge->holds()) {
-                return new Found($tried, $nearest, $bound, ! $rough, array_values($cheaper));
+                return new Found($tried, $nearest, $bound, !$rough, array_values($cheaper));
             }
             $cheaper += $told ? [] : [$pattern => $tried];
             $nearest = $tried->nearerThan($nearest) ? $tried : $nearest;
@@ -125,7 +125,7 @@ final class Search
     public function try(Layout $layout, array $runs): Tried
     {
         $key = $layout->key();
-        if (! isset($this->tried[$key])) {
+        if (!isset($this->tried[$key])) {
             $this->watch->step(self::names($runs));
             $made = $layout->built($this->alone($runs), $this->tables, $this->shelf);
             $this->tried[$key] = new Tried($layout, Judge::of($made, array_values($made->runs)), $layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes(), $key);
@@ -184,7 +184,7 @@ final class Search
     {
         $run = $this->tables->plan->run($feed->run);
         $key = $feed->run.'/'.implode(',', $feed->decision()).'/'.implode(',', $feed->lengths);
-        if (! isset($this->hubs[$key])) {
+        if (!isset($this->hubs[$key])) {
             $this->watch->step($run->name());
             $this->best[$run->id] ??= $this->tables->strip($run)->switched() ? HubTest::least($this->tables->controllers([$run], true)) : null;
             $this->hubs[$key] = HubTest::of($this->tables, $feed, $this->best[$run->id]);

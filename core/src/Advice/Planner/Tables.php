@@ -46,7 +46,7 @@ final class Tables
     public function elsewhere(FeedOption $option, string $place, Aim $aim): ?FeedOption
     {
         $key = "{$option->run}/{$place}/{$aim->value}";
-        if (! isset($this->byDecision[$key])) {
+        if (!isset($this->byDecision[$key])) {
             foreach ($this->feeds($this->plan->run($option->run), $place, $aim) as $other) {
                 $this->byDecision[$key][implode('/', $other->decision())] = $other;
             }
@@ -67,7 +67,7 @@ final class Tables
         $strip = $this->strip($runs[0]);
         $metres = array_sum(array_map(fn (Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $runs));
 
-        return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ?? $this->priced->ofKind('controller', fn (object $c): bool => $c instanceof Controller && ! $c->repeats
+        return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ?? $this->priced->ofKind('controller', fn (object $c): bool => $c instanceof Controller && !$c->repeats
             && $c->inputLeast <= $strip->volts && $strip->volts <= $c->inputMost && $c->channels >= count($strip->channels) && in_array($strip->colours(), $c->modes, true)
             && $this->speaks($runs, $c) && ($all || $metres <= ControllerAmps::metres($strip, $c) + 1e-9));
     }
@@ -92,7 +92,7 @@ final class Tables
      */
     public function trunks(array $runs): array
     {
-        if (! $this->strip($runs[0])->switched()) {
+        if (!$this->strip($runs[0])->switched()) {
             return [null];
         }
 

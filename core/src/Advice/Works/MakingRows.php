@@ -65,7 +65,7 @@ final readonly class MakingRows
             $takes = (new Fields($profile->written ?? []))->numberOrNull('heatWatts');
             $makes = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * $run->cap;
             if ($profile !== null && $takes !== null && $makes > $takes + 1e-9) {
-                $better = array_values(array_filter($work->shelf->ofKind('profile'), static fn (Frozen $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ?? 0.0) >= $makes && (! $plan->damp($run) || ($f->written['outdoors'] ?? false) === true)));
+                $better = array_values(array_filter($work->shelf->ofKind('profile'), static fn (Frozen $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ?? 0.0) >= $makes && (!$plan->damp($run) || ($f->written['outdoors'] ?? false) === true)));
                 $findings[] = new Finding('profile-heat', Severity::Watch, "{$run->name()} makes more heat than its profile takes",
                     sprintf('The strip makes %.1f W/m, “%s” takes %.1f W/m. Take a larger profile or a weaker strip: hot strip ages fast.', $makes, $profile->entry->name(), $takes),
                     new Place('parts', $run->id), $makes, $takes, 'the shelf', array_map(static fn (Frozen $f): Fix => new Fix("Take {$f->entry->name()}", ['kind' => 'SetMaking', 'run' => $run->id, 'profile' => $f->entry->id()]), array_slice($better, 0, 1)));

@@ -65,7 +65,7 @@ final readonly class Papers
     private static function row(Slot $slot): array
     {
         $note = match (true) {
-            ! $slot->last => 'Goes on the next day.',
+            !$slot->last => 'Goes on the next day.',
             $slot->short => 'Takes two people: find somebody to hold.',
             $slot->step->wait > 0 => sprintf('Then it cures %g h.', $slot->step->wait / 60),
             default => '',

@@ -38,7 +38,7 @@ final readonly class PartRows
 
         return [
             'key' => $part->key, 'group' => $part->group, 'name' => $part->name,
-            'asked' => self::asked($work->plan->terms, $part)->toArray(), 'spare' => $part->spare, 'usual' => ! isset($work->plan->spares[$part->key]),
+            'asked' => self::asked($work->plan->terms, $part)->toArray(), 'spare' => $part->spare, 'usual' => !isset($work->plan->spares[$part->key]),
             'buy' => self::buy($work->plan->terms, $part)->toArray(), 'cost' => self::cost($work, $part)?->toArray(), 'foreign' => $part->foreign,
             'why' => array_keys($part->why), 'lead' => $part->lead, 'by' => $by, 'tooLate' => $by !== '' && $by < $sheet->today(),
             'state' => $mark->state, 'missing' => $mark->missing() && $part->paid() > 0, 'arrives' => $mark->arrives ?? '', 'late' => $mark->late($work->today),

@@ -19,7 +19,7 @@ final readonly class ControllerAmps implements Rule
         $strip = $case->strip;
         $controller = $case->controller;
         // A controller that several runs share is judged once, with all their metres: they are of one kind.
-        if ($strip === null || $controller === null || ! $strip->switched() || $case->underController()[0]->id !== $case->run->id) {
+        if ($strip === null || $controller === null || !$strip->switched() || $case->underController()[0]->id !== $case->run->id) {
             return [];
         }
         $metres = array_sum(array_map(static fn (Run $r): float => $case->plan->cutMarks($r)?->length() ?? 0.0, $case->underController()));

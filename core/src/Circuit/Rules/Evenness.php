@@ -34,7 +34,7 @@ final readonly class Evenness implements Rule
         $even = $result->evenness();
         $limit = $case->plan->limits->evenness;
         $range = $result->evennessRange();
-        if ($even >= $limit && ! $range->straddles($limit)) {
+        if ($even >= $limit && !$range->straddles($limit)) {
             return [];
         }
         $at = ($result->darkestGroup() + 0.5) * $result->pitch;

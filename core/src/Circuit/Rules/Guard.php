@@ -20,7 +20,7 @@ final readonly class Guard
         $least = null;
         $at = null;
         $seen = [];
-        for ($on = $cable; $on !== null && ! isset($seen[$on->id]); $on = $plan->cableTo($on->from)) {
+        for ($on = $cable; $on !== null && !isset($seen[$on->id]); $on = $plan->cableTo($on->from)) {
             $seen[$on->id] = true;
             $fuse = $plan->fuse($on->fuse)?->amps;
             if ($fuse !== null && ($least === null || $fuse < $least)) {

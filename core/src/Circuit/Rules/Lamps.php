@@ -22,7 +22,7 @@ final readonly class Lamps
     public static function check(Plan $plan, Fitting $fitting, ?FixtureResult $result, ?ShelfSource $shelf): array
     {
         $fixture = $plan->fixture($fitting->kit);
-        if ($fixture === null || ! $fixture->lowVoltage()) {
+        if ($fixture === null || !$fixture->lowVoltage()) {
             return [];
         }
         $name = strtoupper($fitting->id);

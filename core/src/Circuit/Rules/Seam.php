@@ -20,13 +20,13 @@ final readonly class Seam implements Rule
     public function check(Judged $case): array
     {
         $result = $case->result;
-        if ($result === null || ! self::applies($case->plan, $case->run)) {
+        if ($result === null || !self::applies($case->plan, $case->run)) {
             return [];
         }
         $limit = $case->plan->limits->seam;
         $range = $result->seamRange();
         $seam = $result->seam();
-        if ($seam <= $limit && ! $range->straddles($limit)) {
+        if ($seam <= $limit && !$range->straddles($limit)) {
             return [];
         }
         $fed = count($case->plan->feedsOf($case->run));

@@ -18,13 +18,13 @@ final readonly class Setting implements Rule
     {
         $controller = $case->controller;
         $strip = $case->strip;
-        if ($controller === null || $strip === null || ! $strip->switched() || ! in_array($controller->setBy, ['switch', 'jumper'], true) || $case->underController()[0]->id !== $case->run->id) {
+        if ($controller === null || $strip === null || !$strip->switched() || !in_array($controller->setBy, ['switch', 'jumper'], true) || $case->underController()[0]->id !== $case->run->id) {
             return [];
         }
         $wants = $strip->colours();
         $set = $case->plan->controllers[(string) $case->run->controller]->setting;
         $id = $case->device($case->run->controller);
-        if ($set === $wants || ! in_array($wants, $controller->modes, true)) {
+        if ($set === $wants || !in_array($wants, $controller->modes, true)) {
             return [];
         }
         $place = new Place('kit', $case->run->id);

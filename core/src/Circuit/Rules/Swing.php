@@ -21,7 +21,7 @@ final readonly class Swing implements Rule
         $supply = $case->supply;
         $result = $case->result;
         $most = max([0.0, ...$result->spread[1] ?? []]);
-        if ($supply === null || $result === null || ! $supply->battery() || $most <= self::MOST) {
+        if ($supply === null || $result === null || !$supply->battery() || $most <= self::MOST) {
             return [];
         }
         $named = $supply->volts;

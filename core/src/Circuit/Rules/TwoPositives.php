@@ -27,7 +27,7 @@ final readonly class TwoPositives implements Rule
             }
             // A feed at a cut pad feeds the zone after it.
             $parted = $before !== null && array_filter($case->run->zones, static fn (int $pad): bool => $pad > $before[1] && $pad <= $feed->pad) !== [];
-            if ($before !== null && $supply !== $before[0] && ! $parted) {
+            if ($before !== null && $supply !== $before[0] && !$parted) {
                 $cuts[] = [$before[0], $supply, intdiv($before[1] + $feed->pad, 2)];
             }
             $before = [$supply, $feed->pad];

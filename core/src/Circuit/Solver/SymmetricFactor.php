@@ -72,7 +72,7 @@ final class SymmetricFactor
         $v = $this->values;
         foreach ($this->steps as [$node, $own, $others, $slots, $targets]) {
             $pivot = $v[$own];
-            if (! ($pivot > 0)) {
+            if (!($pivot > 0)) {
                 throw new Trouble('Part of the circuit hangs on nothing: no current can be computed there.');
             }
             $t = 0;

@@ -59,7 +59,7 @@ final class Site
             'toggle' => $this->toggle($event->device),
             default => null,
         };
-        if ($controller !== null && $event->kind === 'press' && ! $controller->isIn(self::NETWORK)) {
+        if ($controller !== null && $event->kind === 'press' && !$controller->isIn(self::NETWORK)) {
             $this->hub->forget($event->device);
         }
     }

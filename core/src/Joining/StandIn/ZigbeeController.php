@@ -33,7 +33,7 @@ final class ZigbeeController
 
     public function powerOn(float $at): void
     {
-        if (! $this->powered) {
+        if (!$this->powered) {
             $this->powered = true;
             $this->presses = [];
             $this->listensFrom = $this->network === null ? $at : null;
@@ -49,7 +49,7 @@ final class ZigbeeController
 
     public function press(float $at): void
     {
-        if (! $this->powered) {
+        if (!$this->powered) {
             return;
         }
         $this->presses[] = $at;
@@ -93,13 +93,13 @@ final class ZigbeeController
 
     public function toggle(): void
     {
-        $this->lit = ! $this->lit;
+        $this->lit = !$this->lit;
     }
 
     /** Whether its load is lit. A signal goes before what was commanded. */
     public function litAt(float $at): bool
     {
-        if (! $this->powered) {
+        if (!$this->powered) {
             return false;
         }
         $since = $at - $this->signalFrom;

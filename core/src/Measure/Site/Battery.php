@@ -58,7 +58,7 @@ final readonly class Battery
                 $clause->take();
                 $at = $clause->take();
                 $volts = $clause->quantity($at, ['v'], 'the volts of one block, such as 8 V', 1, 60);
-                if (! in_array($volts, self::BLOCKS, true)) {
+                if (!in_array($volts, self::BLOCKS, true)) {
                     throw new SlipFound($clause->slip($at, 'A block has 2, 4, 6, 8 or 12 V by its name.'));
                 }
             } elseif ($clause->peek()?->is('rows', 'row')) {

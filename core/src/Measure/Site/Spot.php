@@ -33,7 +33,7 @@ final readonly class Spot
     {
         $word = self::name($clause, 'a name such as P1');
         $where = [];
-        while (($next = $clause->peek()) !== null && $next->text !== ',' && ! $next->is('at')) {
+        while (($next = $clause->peek()) !== null && $next->text !== ',' && !$next->is('at')) {
             $where[] = $next->text;
             $clause->take();
         }

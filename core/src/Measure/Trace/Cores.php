@@ -35,7 +35,7 @@ final readonly class Cores
                 continue;
             }
             foreach (self::pairs($legs[$leg]->cores, $mask === 0, $toned[$end] ?? []) as $pair) {
-                if (! isset($toned[$end][implode('-', $pair)])) {
+                if (!isset($toned[$end][implode('-', $pair)])) {
                     return new Probe($linkable, $end, $pair);
                 }
             }
@@ -55,7 +55,7 @@ final readonly class Cores
     private static function silent(array $legs, array $heard): array
     {
         $ends = array_keys($heard, 0, true);
-        $rest = array_values(array_filter(array_keys($legs), static fn (int $leg): bool => ! in_array(1, array_map(static fn (int $m): int => $m >> $leg & 1, $heard), true)));
+        $rest = array_values(array_filter(array_keys($legs), static fn (int $leg): bool => !in_array(1, array_map(static fn (int $m): int => $m >> $leg & 1, $heard), true)));
 
         return count($ends) === 1 && count($rest) === 1 ? [$ends[0] => $rest[0]] : [];
     }
@@ -73,7 +73,7 @@ final readonly class Cores
             $pairs[] = [1, $core];
         }
         // Core 1 itself may be the broken one: then nothing is heard against it.
-        if ($silent && $cores > 2 && ! in_array(true, $toned, true) && count($toned) === count($pairs)) {
+        if ($silent && $cores > 2 && !in_array(true, $toned, true) && count($toned) === count($pairs)) {
             for ($core = 3; $core <= $cores; $core++) {
                 $pairs[] = [2, $core];
             }
@@ -94,7 +94,7 @@ final readonly class Cores
                 $dead[] = $core;
             }
         }
-        if (! $silent) {
+        if (!$silent) {
             return $dead;
         }
         if ($cores > 2 && count($dead) < $cores - 2) {

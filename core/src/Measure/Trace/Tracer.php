@@ -28,7 +28,7 @@ final readonly class Tracer
      */
     public static function next(array $legs, array $answers): Probe|Findings
     {
-        $ends = array_values(array_filter($answers, static fn (array $a): bool => $a[0]->cores === [1, 2] && ! self::full($legs, $a[0])));
+        $ends = array_values(array_filter($answers, static fn (array $a): bool => $a[0]->cores === [1, 2] && !self::full($legs, $a[0])));
         $heard = count($legs) > self::WEIGHED ? Coded::heard($legs, $ends) : self::weighed($legs, $ends);
 
         return $heard instanceof Probe || $heard === null ? $heard ?? Findings::unclear($legs) : Cores::next($legs, $heard, $answers);

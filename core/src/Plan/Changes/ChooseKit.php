@@ -89,8 +89,8 @@ final readonly class ChooseKit implements Change
         $mine = array_fill_keys(array_map(static fn (Feed $f): string => $f->id, $plan->feedsOf($run)), true);
         $cables = [];
         foreach ($plan->cables as $id => $cable) {
-            $wrong = isset($mine[$cable->to]) && ! (isset($plan->supplies[$cable->from]) && $from === $run->supply) && $cable->from !== $from;
-            if (! $wrong) {
+            $wrong = isset($mine[$cable->to]) && !(isset($plan->supplies[$cable->from]) && $from === $run->supply) && $cable->from !== $from;
+            if (!$wrong) {
                 $cables[$id] = $cable;
             } elseif ($from !== null) {
                 $cables[$id] = $cable->from($from);

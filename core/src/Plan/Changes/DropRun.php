@@ -46,7 +46,7 @@ final readonly class DropRun implements Change
             supplies: array_diff_key($plan->supplies, $gone),
             controllers: array_diff_key($plan->controllers, $gone),
             feeds: $feeds,
-            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => ! isset($ends[$c->to]) && ! isset($gone[$c->from])),
+            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => !isset($ends[$c->to]) && !isset($gone[$c->from])),
             lights: array_diff_key($plan->lights, $gone),
             options: array_filter($plan->options, static fn (Wish $w): bool => $w->run !== $run->id),
         )->pruned();

@@ -19,7 +19,7 @@ final readonly class FeedPattern implements Change
     public static function read(Fields $f): self
     {
         $pattern = $f->string('pattern', 10);
-        if (! in_array($pattern, ['ends', 'middle'], true)) {
+        if (!in_array($pattern, ['ends', 'middle'], true)) {
             throw $f->trouble('pattern', '“ends” or “middle” was expected.');
         }
 

@@ -31,7 +31,7 @@ final readonly class HangFixture implements Change
         if ($plan->fixture($fitting->kit)?->lowVoltage() !== true) {
             throw Trouble::at('/fixture', strtoupper($this->fixture).' is for mains and a dimming module, not for a low-voltage supply.');
         }
-        if (! isset($plan->supplies[$this->on]) && ! isset($plan->splices[$this->on])) {
+        if (!isset($plan->supplies[$this->on]) && !isset($plan->splices[$this->on])) {
             throw Trouble::at('/on', "The job has no supply “{$this->on}”.");
         }
         $id = $plan->cableTo($this->fixture)->id ?? Plan::nextId('k', $plan->cables);

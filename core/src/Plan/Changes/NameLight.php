@@ -26,7 +26,7 @@ final readonly class NameLight implements Change
 
     public function apply(Plan $plan): Plan
     {
-        if (! isset($plan->controllers[$this->controller])) {
+        if (!isset($plan->controllers[$this->controller])) {
             throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
         }
         $most = $plan->hub('h1')->profile->letters ?? self::LETTERS;

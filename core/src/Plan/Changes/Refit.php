@@ -35,7 +35,7 @@ final readonly class Refit
     {
         for ($step = 0; $step <= $last; $step++) {
             foreach ([$pad - $step, $pad + $step] as $try) {
-                if ($try >= 0 && $try <= $last && ! isset($taken[$try])) {
+                if ($try >= 0 && $try <= $last && !isset($taken[$try])) {
                     return $try;
                 }
             }

@@ -27,7 +27,7 @@ final readonly class RefreshKit implements Change
     public function apply(Plan $plan): Plan
     {
         $id = $this->kit->entry->id();
-        if (! isset($plan->kit[$id])) {
+        if (!isset($plan->kit[$id])) {
             throw Trouble::at('/kit', "The job does not use {$this->kit->entry->name()}.");
         }
         if ($this->kit->entry instanceof Strip) {

@@ -29,7 +29,7 @@ final readonly class SetFixture implements Change
     public function apply(Plan $plan): Plan
     {
         $id = $this->fixture ?? Plan::nextId('x', $plan->fixtures);
-        if ($this->fixture !== null && ! isset($plan->fixtures[$id])) {
+        if ($this->fixture !== null && !isset($plan->fixtures[$id])) {
             throw Trouble::at('/fixture', "The job has no fixtures “{$id}”.");
         }
         if ($this->count === 0) {

@@ -38,7 +38,7 @@ final readonly class SetLeg implements Change
     public function apply(Plan $plan): Plan
     {
         $place = $plan->place($this->place);
-        if (! isset(TapeNotes::read($place->notes)->legs[$this->leg])) {
+        if (!isset(TapeNotes::read($place->notes)->legs[$this->leg])) {
             throw Trouble::at('/leg', "{$place->name} has no wall ".($this->leg + 1).'.');
         }
 

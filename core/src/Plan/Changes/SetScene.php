@@ -34,7 +34,7 @@ final readonly class SetScene implements Change
     public function apply(Plan $plan): Plan
     {
         $id = $this->scene ?? Plan::nextId('e', $plan->scenes);
-        if ($this->scene !== null && ! isset($plan->scenes[$id])) {
+        if ($this->scene !== null && !isset($plan->scenes[$id])) {
             throw Trouble::at('/scene', "The job has no scene “{$id}”.");
         }
         foreach ($plan->scenes as $other) {
@@ -42,11 +42,11 @@ final readonly class SetScene implements Change
                 throw Trouble::at('/name', "There is a scene “{$other->name}” already.");
             }
         }
-        if (! isset($plan->scenes[$id]) && count($plan->scenes) >= self::MOST) {
+        if (!isset($plan->scenes[$id]) && count($plan->scenes) >= self::MOST) {
             throw Trouble::at('/scene', 'A job has at most '.self::MOST.' scenes.');
         }
         foreach (array_keys($this->levels) as $of) {
-            if (! isset($plan->controllers[$of]) && ! isset($plan->runs[$of])) {
+            if (!isset($plan->controllers[$of]) && !isset($plan->runs[$of])) {
                 throw Trouble::at('/levels', "There is no controller or run “{$of}”.");
             }
         }

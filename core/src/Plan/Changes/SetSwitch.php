@@ -24,7 +24,7 @@ final readonly class SetSwitch implements Change
     {
         $device = $plan->controllers[$this->controller] ?? throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
         $modes = $plan->controller($device->id)->modes ?? [];
-        if (! in_array($this->setting, $modes, true)) {
+        if (!in_array($this->setting, $modes, true)) {
             throw Trouble::at('/setting', strtoupper($device->id).' can be set to '.implode(', ', $modes).'.');
         }
 

@@ -46,7 +46,7 @@ final readonly class SetZones implements Change
         $cables = $plan->cables;
         foreach ($this->supplies as $feed => $supply) {
             $cable = $plan->cableTo($plan->feed($feed)->id);
-            if (! isset($plan->supplies[$supply]) || $cable === null) {
+            if (!isset($plan->supplies[$supply]) || $cable === null) {
                 throw Trouble::at('/feeds', "There is no supply “{$supply}”, or feed {$feed} has no cable yet.");
             }
             $cables[$cable->id] = $cable->from($supply);

@@ -102,7 +102,7 @@ final readonly class ShareKit implements Change
             $from = $plan->origin($run);
             $feeds = array_fill_keys(array_map(static fn (Feed $f): string => $f->id, $plan->feedsOf($run)), true);
             foreach ($cables as $id => $cable) {
-                if (isset($feeds[$cable->to]) && $from !== null && ! isset($plan->splices[$cable->from])) {
+                if (isset($feeds[$cable->to]) && $from !== null && !isset($plan->splices[$cable->from])) {
                     $cables[$id] = $cable->from($from);
                 }
             }

@@ -117,7 +117,7 @@ final readonly class WireRuns implements Change
     private function kit(CableLayer $layer, Fields $f, string $key, string $kind): string
     {
         $kit = $layer->plan->kit[$f->string($key)] ?? $this->shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
-        if (! $kit->entry instanceof $kind) {
+        if (!$kit->entry instanceof $kind) {
             throw $f->trouble($key, "{$kit->entry->name()} is not what belongs here.");
         }
 
