@@ -18,26 +18,56 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
+    ->withRouting(web: __DIR__ . '/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([TellTime::class, PlainInput::class]);
         $middleware->web(append: [OpenAccount::class, HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.
-        $middleware->convertEmptyStringsToNull([static fn (Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview')]);
-        $middleware->redirectGuestsTo(static fn (): string => route('sign-in'));
-        $middleware->redirectUsersTo(static fn (): string => route('home'));
+        $middleware->convertEmptyStringsToNull([
+            static fn(Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview'),
+        ]);
+        $middleware->redirectGuestsTo(static fn(): string => route('sign-in'));
+        $middleware->redirectUsersTo(static fn(): string => route('home'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Trouble::class, Conflict::class]);
         // A refusal may quote a file that is no text at all.
-        $exceptions->render(static fn (Trouble $t, Request $request): Response => $request->expectsJson()
-            ? new JsonResponse(['message' => mb_scrub($t->getMessage()), 'pointer' => mb_scrub($t->pointer)], 422)
-            : response()->view('errors.page', ['title' => 'This cannot be done', 'what' => mb_scrub($t->getMessage())], 422));
-        $exceptions->render(static fn (Throwable $e, Request $request): ?Response => !FullDisk::caused($e) ? null : ($request->expectsJson()
-            ? new JsonResponse(['message' => FullDisk::WORDS], 507)
-            : response()->view('errors.page', ['title' => 'The disk is full', 'what' => FullDisk::WORDS], 507)));
-        $exceptions->render(static fn (Conflict $c): JsonResponse => new JsonResponse(
-            ['message' => $c->getMessage(), 'yours' => $c->yours, 'theirs' => $c->theirs, 'revision' => $c->newest, 'over' => $c->over], 409));
-        $exceptions->render(static fn (PostTooLargeException $e, Request $request): JsonResponse => new JsonResponse(
-            ['message' => 'The file is too large: job and shelf files have at most 2 MB, photos 20 MB. Nothing was kept of it.'], 413));
-    })->create();
+        $exceptions->render(
+            static fn(Trouble $t, Request $request): Response => $request->expectsJson()
+                ? new JsonResponse(['message' => mb_scrub($t->getMessage()), 'pointer' => mb_scrub($t->pointer)], 422)
+                : response()->view(
+                    'errors.page',
+                    ['title' => 'This cannot be done', 'what' => mb_scrub($t->getMessage())],
+                    422,
+                ),
+        );
+        $exceptions->render(
+            static fn(Throwable $e, Request $request): ?Response => !FullDisk::caused($e)
+                ? null
+                : ($request->expectsJson()
+                    ? new JsonResponse(['message' => FullDisk::WORDS], 507)
+                    : response()->view('errors.page', ['title' => 'The disk is full', 'what' => FullDisk::WORDS], 507)),
+        );
+        $exceptions->render(
+            static fn(Conflict $c): JsonResponse => new JsonResponse(
+                [
+                    'message' => $c->getMessage(),
+                    'yours' => $c->yours,
+                    'theirs' => $c->theirs,
+                    'revision' => $c->newest,
+                    'over' => $c->over,
+                ],
+                409,
+            ),
+        );
+        $exceptions->render(
+            static fn(PostTooLargeException $e, Request $request): JsonResponse => new JsonResponse(
+                [
+                    'message' =>
+                        'The file is too large: job and shelf files have at most 2 MB, photos 20 MB. Nothing was kept of it.',
+                ],
+                413,
+            ),
+        );
+    })
+    ->create();

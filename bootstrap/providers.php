@@ -2,6 +2,4 @@
 
 use App\Providers\AppServiceProvider;
 
-return [
-    AppServiceProvider::class,
-];
+return [AppServiceProvider::class];

@@ -2,4 +2,11 @@
 
 // Only what differs from the framework's own settings: results that can be worked out anew have a store of their own,
 // which is kept small (App\Plans\ResultCache).
-return ['stores' => ['results' => env('CACHE_STORE') === 'array' ? ['driver' => 'array', 'serialize' => true] : ['driver' => 'file', 'path' => storage_path('framework/cache/results')]]];
+return [
+    'stores' => [
+        'results' =>
+            env('CACHE_STORE') === 'array'
+                ? ['driver' => 'array', 'serialize' => true]
+                : ['driver' => 'file', 'path' => storage_path('framework/cache/results')],
+    ],
+];

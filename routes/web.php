@@ -21,8 +21,12 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(static function (): void {
     Route::get('sign-in', [SessionController::class, 'show'])->name('sign-in');
-    Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');
-    Route::post('sign-in/demo', [SessionController::class, 'demo'])->middleware('throttle:sign-in')->name('sign-in.demo');
+    Route::post('sign-in', [SessionController::class, 'store'])
+        ->middleware('throttle:sign-in')
+        ->name('sign-in.store');
+    Route::post('sign-in/demo', [SessionController::class, 'demo'])
+        ->middleware('throttle:sign-in')
+        ->name('sign-in.demo');
 });
 
 Route::middleware('auth')->group(static function (): void {
@@ -37,63 +41,76 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('shelf/entries', [ShelfController::class, 'store'])->name('shelf.store');
     Route::get('shelf/entries/{entry}', [ShelfController::class, 'show'])->name('shelf.show');
     Route::delete('shelf/entries/{entry}', [ShelfController::class, 'destroy'])->name('shelf.destroy');
-    Route::get('shelf/entries/{entry}/jobs/{job}', [ShelfController::class, 'shift'])->middleware('can:work,job')->name('shelf.shift');
+    Route::get('shelf/entries/{entry}/jobs/{job}', [ShelfController::class, 'shift'])
+        ->middleware('can:work,job')
+        ->name('shelf.shift');
     Route::post('shelf/import', [ShelfController::class, 'import'])->name('shelf.import');
-    Route::get('shelf/export.{format}', [ShelfController::class, 'export'])->whereIn('format', ['csv', 'json'])->name('shelf.export');
+    Route::get('shelf/export.{format}', [ShelfController::class, 'export'])
+        ->whereIn('format', ['csv', 'json'])
+        ->name('shelf.export');
 
-    Route::prefix('jobs/{job}')->middleware('can:work,job')->scopeBindings()->group(static function (): void {
-        Route::get('summary', [JobController::class, 'summary'])->name('jobs.summary');
-        Route::post('archive', [JobController::class, 'archive'])->name('jobs.archive');
-        Route::post('back', [JobController::class, 'back'])->name('jobs.back');
-        Route::delete('/', [JobController::class, 'destroy'])->name('jobs.destroy');
-        Route::get('join', [JoinController::class, 'show'])->name('jobs.join');
-        Route::get('handover', [HandoverController::class, 'show'])->name('jobs.handover');
-        Route::get('sheet', [HandoverController::class, 'html'])->name('jobs.sheet');
-        Route::get('sheet.pdf', [HandoverController::class, 'pdf'])->name('jobs.pdf');
-        Route::get('export', [JobController::class, 'export'])->name('jobs.export');
-        Route::get('netlist', [JobController::class, 'netlist'])->name('jobs.netlist');
-        Route::get('state', [EditController::class, 'show'])->name('jobs.state');
-        Route::get('history', [EditController::class, 'history'])->name('jobs.history');
-        Route::get('beside/{number}', [EditController::class, 'beside'])->where('number', '[0-9]{1,9}')->name('jobs.beside');
-        Route::post('change', [EditController::class, 'change'])->name('jobs.change');
-        Route::post('preview', [EditController::class, 'preview'])->name('jobs.preview');
-        Route::post('undo', [EditController::class, 'undo'])->name('jobs.undo');
-        Route::post('redo', [EditController::class, 'redo'])->name('jobs.redo');
-        Route::post('join', [JoinController::class, 'begin'])->name('join.begin');
-        Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
-        Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
-        Route::post('join/{joinRun}/pace', [JoinController::class, 'pace'])->name('join.pace');
-        Route::post('proposals', [ProposalController::class, 'store'])->name('proposals.store');
-        Route::get('proposals/{proposal}', [ProposalController::class, 'show'])->name('proposals.show');
-        Route::post('proposals/{proposal}/stop', [ProposalController::class, 'stop'])->name('proposals.stop');
-        Route::post('build/tick', [BuildController::class, 'tick'])->name('build.tick');
-        Route::post('build/visits', [BuildController::class, 'visits'])->name('build.visits');
-        Route::post('build/move', [BuildController::class, 'move'])->name('build.move');
-        Route::post('build/wait', [BuildController::class, 'wait'])->name('build.wait');
-        Route::get('day-sheets', [PaperController::class, 'days'])->name('paper.days');
-        Route::get('day-sheets.pdf', [PaperController::class, 'daysPdf'])->name('paper.days.pdf');
-        Route::get('van', [PaperController::class, 'van'])->name('paper.van');
-        Route::get('van.pdf', [PaperController::class, 'vanPdf'])->name('paper.van.pdf');
-        Route::get('build.ics', [BuildController::class, 'calendar'])->name('build.calendar');
-        Route::post('parts', [PartController::class, 'mark'])->name('parts.mark');
-        Route::get('quote', [QuoteController::class, 'html'])->name('jobs.quote');
-        Route::get('quote.pdf', [QuoteController::class, 'pdf'])->name('jobs.quote.pdf');
-        Route::get('quotes', [QuoteController::class, 'since'])->name('quotes.since');
-        Route::post('quotes', [QuoteController::class, 'give'])->name('quotes.give');
-        Route::get('labels', [PartController::class, 'labels'])->name('parts.labels');
-        Route::post('offcuts', [OffcutController::class, 'store'])->name('offcuts.store');
-        Route::post('offcuts/left', [OffcutController::class, 'leave'])->name('offcuts.leave');
-        Route::delete('offcuts/{offcut}', [OffcutController::class, 'destroy'])->where('offcut', '[0-9]{1,15}')->name('offcuts.destroy');
-        Route::get('cuts.csv', [PartController::class, 'cuts'])->name('parts.cuts');
-        Route::get('parts.csv', [PartController::class, 'csv'])->name('parts.csv');
-        Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');
-        Route::post('traces', [TraceController::class, 'begin'])->name('traces.begin');
-        Route::post('traces/{trace}', [TraceController::class, 'act'])->name('traces.act');
-        Route::post('traces/{trace}/record', [TraceController::class, 'record'])->name('traces.record');
-        Route::get('places/{place}/photos', [PhotoController::class, 'index'])->name('photos.index');
-        Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');
-        Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
-        Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
-        Route::get('{stage}', [JobController::class, 'stage'])->whereIn('stage', ['survey', 'kit', 'wire', 'parts', 'build'])->name('jobs.stage');
-    });
+    Route::prefix('jobs/{job}')
+        ->middleware('can:work,job')
+        ->scopeBindings()
+        ->group(static function (): void {
+            Route::get('summary', [JobController::class, 'summary'])->name('jobs.summary');
+            Route::post('archive', [JobController::class, 'archive'])->name('jobs.archive');
+            Route::post('back', [JobController::class, 'back'])->name('jobs.back');
+            Route::delete('/', [JobController::class, 'destroy'])->name('jobs.destroy');
+            Route::get('join', [JoinController::class, 'show'])->name('jobs.join');
+            Route::get('handover', [HandoverController::class, 'show'])->name('jobs.handover');
+            Route::get('sheet', [HandoverController::class, 'html'])->name('jobs.sheet');
+            Route::get('sheet.pdf', [HandoverController::class, 'pdf'])->name('jobs.pdf');
+            Route::get('export', [JobController::class, 'export'])->name('jobs.export');
+            Route::get('netlist', [JobController::class, 'netlist'])->name('jobs.netlist');
+            Route::get('state', [EditController::class, 'show'])->name('jobs.state');
+            Route::get('history', [EditController::class, 'history'])->name('jobs.history');
+            Route::get('beside/{number}', [EditController::class, 'beside'])
+                ->where('number', '[0-9]{1,9}')
+                ->name('jobs.beside');
+            Route::post('change', [EditController::class, 'change'])->name('jobs.change');
+            Route::post('preview', [EditController::class, 'preview'])->name('jobs.preview');
+            Route::post('undo', [EditController::class, 'undo'])->name('jobs.undo');
+            Route::post('redo', [EditController::class, 'redo'])->name('jobs.redo');
+            Route::post('join', [JoinController::class, 'begin'])->name('join.begin');
+            Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
+            Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
+            Route::post('join/{joinRun}/pace', [JoinController::class, 'pace'])->name('join.pace');
+            Route::post('proposals', [ProposalController::class, 'store'])->name('proposals.store');
+            Route::get('proposals/{proposal}', [ProposalController::class, 'show'])->name('proposals.show');
+            Route::post('proposals/{proposal}/stop', [ProposalController::class, 'stop'])->name('proposals.stop');
+            Route::post('build/tick', [BuildController::class, 'tick'])->name('build.tick');
+            Route::post('build/visits', [BuildController::class, 'visits'])->name('build.visits');
+            Route::post('build/move', [BuildController::class, 'move'])->name('build.move');
+            Route::post('build/wait', [BuildController::class, 'wait'])->name('build.wait');
+            Route::get('day-sheets', [PaperController::class, 'days'])->name('paper.days');
+            Route::get('day-sheets.pdf', [PaperController::class, 'daysPdf'])->name('paper.days.pdf');
+            Route::get('van', [PaperController::class, 'van'])->name('paper.van');
+            Route::get('van.pdf', [PaperController::class, 'vanPdf'])->name('paper.van.pdf');
+            Route::get('build.ics', [BuildController::class, 'calendar'])->name('build.calendar');
+            Route::post('parts', [PartController::class, 'mark'])->name('parts.mark');
+            Route::get('quote', [QuoteController::class, 'html'])->name('jobs.quote');
+            Route::get('quote.pdf', [QuoteController::class, 'pdf'])->name('jobs.quote.pdf');
+            Route::get('quotes', [QuoteController::class, 'since'])->name('quotes.since');
+            Route::post('quotes', [QuoteController::class, 'give'])->name('quotes.give');
+            Route::get('labels', [PartController::class, 'labels'])->name('parts.labels');
+            Route::post('offcuts', [OffcutController::class, 'store'])->name('offcuts.store');
+            Route::post('offcuts/left', [OffcutController::class, 'leave'])->name('offcuts.leave');
+            Route::delete('offcuts/{offcut}', [OffcutController::class, 'destroy'])
+                ->where('offcut', '[0-9]{1,15}')
+                ->name('offcuts.destroy');
+            Route::get('cuts.csv', [PartController::class, 'cuts'])->name('parts.cuts');
+            Route::get('parts.csv', [PartController::class, 'csv'])->name('parts.csv');
+            Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');
+            Route::post('traces', [TraceController::class, 'begin'])->name('traces.begin');
+            Route::post('traces/{trace}', [TraceController::class, 'act'])->name('traces.act');
+            Route::post('traces/{trace}/record', [TraceController::class, 'record'])->name('traces.record');
+            Route::get('places/{place}/photos', [PhotoController::class, 'index'])->name('photos.index');
+            Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');
+            Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
+            Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
+            Route::get('{stage}', [JobController::class, 'stage'])
+                ->whereIn('stage', ['survey', 'kit', 'wire', 'parts', 'build'])
+                ->name('jobs.stage');
+        });
 });

@@ -32,7 +32,16 @@ abstract class TestCase extends BaseTestCase
 
     protected function user(Crew $crew, string $email = 'one@firm.example'): User
     {
-        return User::query()->firstOrCreate(['email' => $email], ['name' => ucfirst(explode('@', $email)[0]), 'password' => 'long enough a word', 'crew_id' => $crew->id])->refresh();
+        return User::query()
+            ->firstOrCreate(
+                ['email' => $email],
+                [
+                    'name' => ucfirst(explode('@', $email)[0]),
+                    'password' => 'long enough a word',
+                    'crew_id' => $crew->id,
+                ],
+            )
+            ->refresh();
     }
 
     /** A job of one room in a crew. */
@@ -55,7 +64,7 @@ abstract class TestCase extends BaseTestCase
     protected function answer(TestResponse $response, string $as = 'answer'): array
     {
         $response->assertSuccessful();
-        Schema::check(Json::object((string) $response->getContent()), 'responses#/$defs/'.$as);
+        Schema::check(Json::object((string) $response->getContent()), 'responses#/$defs/' . $as);
 
         return (array) $response->json();
     }

@@ -27,49 +27,163 @@ final class Writes
      * @param  Job  $job  that all work on
      * @param  Job  $own  that nobody else works on
      */
-    public function __construct(private readonly Closure $ask, private readonly Job $job, private readonly Job $own, private readonly string $who)
-    {
-    }
+    public function __construct(
+        private readonly Closure $ask,
+        private readonly Job $job,
+        private readonly Job $own,
+        private readonly string $who,
+    ) {}
 
     /** @return array<string, Closure(int): TestResponse<Response>> by the route's name */
     public function all(): array
     {
         $at = "/jobs/{$this->job->id}";
-        $describe = fn (int $n): array => ['base' => Revisions::newest($this->job)->number, 'stage' => 'wire', 'change' => ['kind' => 'DescribeJob', 'name' => "{$this->who} {$n}", 'client' => '']];
+        $describe = fn(int $n): array => [
+            'base' => Revisions::newest($this->job)->number,
+            'stage' => 'wire',
+            'change' => ['kind' => 'DescribeJob', 'name' => "{$this->who} {$n}", 'client' => ''],
+        ];
         $step = ['step' => 'tidy-lecture', 'keep' => true, 'person' => 0];
 
         return [
-            'jobs.store' => fn (int $n) => $this->ask('POST', '/jobs', ['name' => "Job {$n}", 'client' => '', 'place' => 'Hall']),
-            'jobs.import' => fn () => $this->ask('POST', '/jobs/import', ['file' => UploadedFile::fake()->createWithContent('job.json', Demo::text())]),
-            'jobs.change' => fn (int $n) => $this->ask('POST', "{$at}/change", $describe($n)),
-            'jobs.undo' => fn () => $this->after('POST', "/jobs/{$this->own->id}/change", ['base' => Revisions::newest($this->own)->number] + $describe(random_int(0, PHP_INT_MAX)))->ask('POST', "/jobs/{$this->own->id}/undo", ['stage' => 'wire']),
-            'jobs.redo' => fn (int $n) => $this->after('POST', "/jobs/{$this->own->id}/change", ['base' => Revisions::newest($this->own)->number] + $describe(random_int(0, PHP_INT_MAX)))->after('POST', "/jobs/{$this->own->id}/undo", ['stage' => 'wire'])->ask('POST', "/jobs/{$this->own->id}/redo", ['stage' => 'wire']),
-            'jobs.archive' => fn () => $this->ask('POST', "/jobs/{$this->own->id}/archive"),
-            'jobs.back' => fn () => $this->ask('POST', "/jobs/{$this->own->id}/back"),
-            'jobs.destroy' => fn (int $n) => $this->ask('DELETE', '/jobs/'.$this->archived("Old {$n}"), ['name' => "Old {$n}"]),
-            'shelf.store' => fn (int $n) => $this->ask('POST', '/shelf/entries', ['cells' => ['kind' => 'fuse', 'id' => "fuse-{$this->who}", 'name' => "Own {$n}", 'amps' => '5', 'form' => 'blade']]),
-            'shelf.destroy' => fn (int $n) => $this->after('POST', '/shelf/entries', ['cells' => ['kind' => 'fuse', 'id' => "fuse-{$this->who}-{$n}", 'name' => 'Own', 'amps' => '5', 'form' => 'blade']])->ask('DELETE', "/shelf/entries/fuse-{$this->who}-{$n}"),
-            'shelf.import' => fn () => $this->ask('POST', '/shelf/import', ['file' => UploadedFile::fake()->createWithContent('shelf.csv', "kind,id,name,amps,form\nfuse,fuse-in-{$this->who},In,5,blade\n")]),
-            'join.begin' => fn () => $this->ask('POST', "/jobs/{$this->own->id}/join", ['speed' => 1]),
-            'join.look' => fn () => $this->ask('GET', $this->joinRun()),
-            'join.act' => fn () => $this->ask('POST', $this->joinRun(), ['kind' => 'search', 'device' => 'h1']),
-            'join.pace' => fn () => $this->ask('POST', $this->joinRun().'/pace', ['speed' => 20]),
-            'proposals.store' => fn () => $this->ask('POST', "{$at}/proposals", ['runs' => ['cove'], 'keep' => []]),
-            'proposals.stop' => fn () => $this->ask('POST', "{$at}/proposals/".$this->said('POST', "{$at}/proposals", ['runs' => ['cove'], 'keep' => []], 'id').'/stop'),
-            'build.tick' => fn (int $n) => $this->ask('POST', "{$at}/build/tick", ['uuid' => (string) Str::uuid(), 'step' => 'tidy-lecture', 'done' => false, 'minutes' => 5 + $n, 'at' => '2026-11-25T09:00:00.000Z']),
-            'build.visits' => fn (int $n) => $this->ask('POST', "{$at}/build/visits", ['visits' => [['from' => now()->addDays(1 + $n % 9)->format('Y-m-d'), 'days' => 0, 'people' => 1]], 'weekends' => true]),
-            'build.move' => fn (int $n) => $this->ask('POST', "{$at}/build/move", ['day' => now()->addDays(40 + $n % 9)->format('Y-m-d'), 'from' => 60] + $step),
-            'build.wait' => fn (int $n) => $this->ask('POST', "{$at}/build/wait", ['step' => 'dry-cove', 'after' => 'isolate-lecture', 'on' => $n % 2 === 0]),
-            'parts.mark' => fn (int $n) => $this->ask('POST', "{$at}/parts", ['part' => 'cable-3x15', 'state' => $n % 2 === 0 ? 'here' : 'packed']),
-            'quotes.give' => fn () => $this->ask('POST', "{$at}/quotes"),
-            'offcuts.store' => fn (int $n) => $this->ask('POST', "{$at}/offcuts", ['kit' => 'profile-flat', 'metres' => 1 + $n / 100, 'count' => 1]),
-            'offcuts.leave' => fn () => $this->ask('POST', "{$at}/offcuts/left", ['kit' => 'profile-flat']),
-            'offcuts.destroy' => fn () => $this->ask('DELETE', "{$at}/offcuts/".DB::transaction(fn (): int => $this->job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id)),
-            'traces.begin' => fn () => $this->noted()->ask('POST', "/jobs/{$this->own->id}/traces", ['place' => 'lecture', 'near' => 'B1']),
-            'traces.act' => fn () => $this->ask('POST', $this->trace(), ['asked' => 0, 'tone' => true]),
-            'traces.record' => fn () => $this->ask('POST', $this->traced().'/record'),
-            'photos.store' => fn () => $this->ask('POST', "{$at}/photos", ['place' => 'lecture', 'caption' => '', 'photo' => UploadedFile::fake()->createWithContent('a.jpg', self::jpeg())]),
-            'photos.destroy' => fn () => $this->ask('DELETE', "{$at}/photos/".DB::transaction(fn (): int => $this->job->photos()->create(['place' => 'lecture', 'caption' => '', 'width' => 8, 'height' => 8, 'image' => self::jpeg(), 'created_at' => now()])->id)),
+            'jobs.store' => fn(int $n) => $this->ask('POST', '/jobs', [
+                'name' => "Job {$n}",
+                'client' => '',
+                'place' => 'Hall',
+            ]),
+            'jobs.import' => fn() => $this->ask('POST', '/jobs/import', [
+                'file' => UploadedFile::fake()->createWithContent('job.json', Demo::text()),
+            ]),
+            'jobs.change' => fn(int $n) => $this->ask('POST', "{$at}/change", $describe($n)),
+            'jobs.undo' => fn() => $this->after(
+                'POST',
+                "/jobs/{$this->own->id}/change",
+                ['base' => Revisions::newest($this->own)->number] + $describe(random_int(0, PHP_INT_MAX)),
+            )->ask('POST', "/jobs/{$this->own->id}/undo", ['stage' => 'wire']),
+            'jobs.redo' => fn(int $n) => $this->after(
+                'POST',
+                "/jobs/{$this->own->id}/change",
+                ['base' => Revisions::newest($this->own)->number] + $describe(random_int(0, PHP_INT_MAX)),
+            )
+                ->after('POST', "/jobs/{$this->own->id}/undo", ['stage' => 'wire'])
+                ->ask('POST', "/jobs/{$this->own->id}/redo", ['stage' => 'wire']),
+            'jobs.archive' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/archive"),
+            'jobs.back' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/back"),
+            'jobs.destroy' => fn(int $n) => $this->ask('DELETE', '/jobs/' . $this->archived("Old {$n}"), [
+                'name' => "Old {$n}",
+            ]),
+            'shelf.store' => fn(int $n) => $this->ask('POST', '/shelf/entries', [
+                'cells' => [
+                    'kind' => 'fuse',
+                    'id' => "fuse-{$this->who}",
+                    'name' => "Own {$n}",
+                    'amps' => '5',
+                    'form' => 'blade',
+                ],
+            ]),
+            'shelf.destroy' => fn(int $n) => $this->after('POST', '/shelf/entries', [
+                'cells' => [
+                    'kind' => 'fuse',
+                    'id' => "fuse-{$this->who}-{$n}",
+                    'name' => 'Own',
+                    'amps' => '5',
+                    'form' => 'blade',
+                ],
+            ])->ask('DELETE', "/shelf/entries/fuse-{$this->who}-{$n}"),
+            'shelf.import' => fn() => $this->ask('POST', '/shelf/import', [
+                'file' => UploadedFile::fake()->createWithContent(
+                    'shelf.csv',
+                    "kind,id,name,amps,form\nfuse,fuse-in-{$this->who},In,5,blade\n",
+                ),
+            ]),
+            'join.begin' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join", ['speed' => 1]),
+            'join.look' => fn() => $this->ask('GET', $this->joinRun()),
+            'join.act' => fn() => $this->ask('POST', $this->joinRun(), ['kind' => 'search', 'device' => 'h1']),
+            'join.pace' => fn() => $this->ask('POST', $this->joinRun() . '/pace', ['speed' => 20]),
+            'proposals.store' => fn() => $this->ask('POST', "{$at}/proposals", ['runs' => ['cove'], 'keep' => []]),
+            'proposals.stop' => fn() => $this->ask(
+                'POST',
+                "{$at}/proposals/" .
+                    $this->said('POST', "{$at}/proposals", ['runs' => ['cove'], 'keep' => []], 'id') .
+                    '/stop',
+            ),
+            'build.tick' => fn(int $n) => $this->ask('POST', "{$at}/build/tick", [
+                'uuid' => (string) Str::uuid(),
+                'step' => 'tidy-lecture',
+                'done' => false,
+                'minutes' => 5 + $n,
+                'at' => '2026-11-25T09:00:00.000Z',
+            ]),
+            'build.visits' => fn(int $n) => $this->ask('POST', "{$at}/build/visits", [
+                'visits' => [
+                    [
+                        'from' => now()
+                            ->addDays(1 + ($n % 9))
+                            ->format('Y-m-d'),
+                        'days' => 0,
+                        'people' => 1,
+                    ],
+                ],
+                'weekends' => true,
+            ]),
+            'build.move' => fn(int $n) => $this->ask(
+                'POST',
+                "{$at}/build/move",
+                [
+                    'day' => now()
+                        ->addDays(40 + ($n % 9))
+                        ->format('Y-m-d'),
+                    'from' => 60,
+                ] + $step,
+            ),
+            'build.wait' => fn(int $n) => $this->ask('POST', "{$at}/build/wait", [
+                'step' => 'dry-cove',
+                'after' => 'isolate-lecture',
+                'on' => $n % 2 === 0,
+            ]),
+            'parts.mark' => fn(int $n) => $this->ask('POST', "{$at}/parts", [
+                'part' => 'cable-3x15',
+                'state' => $n % 2 === 0 ? 'here' : 'packed',
+            ]),
+            'quotes.give' => fn() => $this->ask('POST', "{$at}/quotes"),
+            'offcuts.store' => fn(int $n) => $this->ask('POST', "{$at}/offcuts", [
+                'kit' => 'profile-flat',
+                'metres' => 1 + $n / 100,
+                'count' => 1,
+            ]),
+            'offcuts.leave' => fn() => $this->ask('POST', "{$at}/offcuts/left", ['kit' => 'profile-flat']),
+            'offcuts.destroy' => fn() => $this->ask(
+                'DELETE',
+                "{$at}/offcuts/" .
+                    DB::transaction(
+                        fn(): int => $this->job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id,
+                    ),
+            ),
+            'traces.begin' => fn() => $this->noted()->ask('POST', "/jobs/{$this->own->id}/traces", [
+                'place' => 'lecture',
+                'near' => 'B1',
+            ]),
+            'traces.act' => fn() => $this->ask('POST', $this->trace(), ['asked' => 0, 'tone' => true]),
+            'traces.record' => fn() => $this->ask('POST', $this->traced() . '/record'),
+            'photos.store' => fn() => $this->ask('POST', "{$at}/photos", [
+                'place' => 'lecture',
+                'caption' => '',
+                'photo' => UploadedFile::fake()->createWithContent('a.jpg', self::jpeg()),
+            ]),
+            'photos.destroy' => fn() => $this->ask(
+                'DELETE',
+                "{$at}/photos/" .
+                    DB::transaction(
+                        fn(): int => $this->job->photos()->create([
+                            'place' => 'lecture',
+                            'caption' => '',
+                            'width' => 8,
+                            'height' => 8,
+                            'image' => self::jpeg(),
+                            'created_at' => now(),
+                        ])->id,
+                    ),
+            ),
         ];
     }
 
@@ -104,7 +218,10 @@ final class Writes
     {
         $response = $this->ask($method, $path, $body);
         if (!$response->isSuccessful()) {
-            throw new RuntimeException("{$method} {$path} answered {$response->getStatusCode()}: ".substr((string) $response->getContent(), 0, 300));
+            throw new RuntimeException(
+                "{$method} {$path} answered {$response->getStatusCode()}: " .
+                    substr((string) $response->getContent(), 0, 300),
+            );
         }
         $said = $key === '' ? 0 : $response->json($key);
 
@@ -113,20 +230,27 @@ final class Writes
 
     private function joinRun(): string
     {
-        return "/jobs/{$this->own->id}/join/".$this->said('POST', "/jobs/{$this->own->id}/join", ['speed' => 20], 'run');
+        return "/jobs/{$this->own->id}/join/" .
+            $this->said('POST', "/jobs/{$this->own->id}/join", ['speed' => 20], 'run');
     }
 
     private function noted(): self
     {
         $newest = Revisions::newest($this->own);
 
-        return ($newest->plan()->places['lecture']->notes ?? '') === self::NOTES ? $this
-            : $this->after('POST', "/jobs/{$this->own->id}/change", ['base' => $newest->number, 'stage' => 'survey', 'change' => ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => self::NOTES]]);
+        return ($newest->plan()->places['lecture']->notes ?? '') === self::NOTES
+            ? $this
+            : $this->after('POST', "/jobs/{$this->own->id}/change", [
+                'base' => $newest->number,
+                'stage' => 'survey',
+                'change' => ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => self::NOTES],
+            ]);
     }
 
     private function trace(): string
     {
-        return "/jobs/{$this->own->id}/traces/".$this->noted()->said('POST', "/jobs/{$this->own->id}/traces", ['place' => 'lecture', 'near' => 'B1'], 'id');
+        return "/jobs/{$this->own->id}/traces/" .
+            $this->noted()->said('POST', "/jobs/{$this->own->id}/traces", ['place' => 'lecture', 'near' => 'B1'], 'id');
     }
 
     /** A trace in which every measurement was answered: the ends are the legs in their order. */
@@ -135,7 +259,10 @@ final class Writes
         $path = $this->trace();
         $state = $this->ask('POST', $path, ['back' => true])->json();
         for ($n = 0; is_array($state) && $state['step'] !== null && $n < 20; $n++) {
-            $state = $this->ask('POST', $path, ['asked' => $state['asked'], 'tone' => in_array(['X', 'Y'][$state['step']['end'] - 1] ?? '', $state['step']['link'], true)])->json();
+            $state = $this->ask('POST', $path, [
+                'asked' => $state['asked'],
+                'tone' => in_array(['X', 'Y'][$state['step']['end'] - 1] ?? '', $state['step']['link'], true),
+            ])->json();
         }
 
         return $path;

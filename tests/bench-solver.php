@@ -11,11 +11,11 @@ use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Source;
 use EmberDusk\Circuit\Stretch;
 
-require __DIR__.'/../vendor/autoload.php';
+require __DIR__ . '/../vendor/autoload.php';
 
 /** Strip of 24 V with a feed every so many groups from one controller. */
 $circuit = static function (int $groups, int $every, int $channels): Network {
-    $net = new Network;
+    $net = new Network();
     $plus = $net->node('s_p', 24.0);
     $net->sources[] = new Source('s', $plus, 24.0, 0.0005, 4000.0);
     $out = [$net->node('c_com', 24.0)];
@@ -25,7 +25,7 @@ $circuit = static function (int $groups, int $every, int $channels): Network {
         $net->resistor("c_{$c}", 'c', $out[$c], 0, 0.001);
     }
     $volts = $channels === 1 ? [2.95] : [2.05, 3.05, 3.05, 2.9];
-    $loads = array_map(static fn (float $v): ResistorLimited => new ResistorLimited(24, 0.02, 6, $v, 0.05), $volts);
+    $loads = array_map(static fn(float $v): ResistorLimited => new ResistorLimited(24, 0.02, 6, $v, 0.05), $volts);
     $before = null;
     for ($at = 0; $at <= $groups; $at += $every) {
         $pad = [$net->node("r_a{$at}_p", 24.0)];
@@ -46,18 +46,30 @@ $circuit = static function (int $groups, int $every, int $channels): Network {
 /** Milliseconds by ngspice's own count. */
 $reference = static function (Network $net): float {
     $file = (string) tempnam(sys_get_temp_dir(), 'ember');
-    file_put_contents($file, str_replace(".op\n.end\n", ".control\nop\nrusage\n.endc\n.end\n", Netlist::write('bench', [$net])));
-    $said = (string) shell_exec('ngspice -b '.escapeshellarg($file).' 2>/dev/null');
+    file_put_contents(
+        $file,
+        str_replace(".op\n.end\n", ".control\nop\nrusage\n.endc\n.end\n", Netlist::write('bench', [$net])),
+    );
+    $said = (string) shell_exec('ngspice -b ' . escapeshellarg($file) . ' 2>/dev/null');
     unlink($file);
 
-    return preg_match('/Total analysis time \(seconds\) = (\S+)/', $said, $found) === 1 ? 1000 * (float) $found[1] : NAN;
+    return preg_match('/Total analysis time \(seconds\) = (\S+)/', $said, $found) === 1
+        ? 1000 * (float) $found[1]
+        : NAN;
 };
 $median = static function (array $values): float {
     sort($values);
 
     return $values[intdiv(count($values), 2)];
 };
-foreach ([['(a) single colour, 6,000 groups, a feed every 100', 6000, 1, 'at least 10x'], ['(b) RGBW, the same', 6000, 4, 'at least 10x'], ['(c) single colour, 50,000 groups', 50_000, 1, 'at least 30x']] as [$what, $groups, $channels, $wanted]) {
+foreach (
+    [
+        ['(a) single colour, 6,000 groups, a feed every 100', 6000, 1, 'at least 10x'],
+        ['(b) RGBW, the same', 6000, 4, 'at least 10x'],
+        ['(c) single colour, 50,000 groups', 50_000, 1, 'at least 30x'],
+    ]
+    as [$what, $groups, $channels, $wanted]
+) {
     $net = $circuit($groups, 100, $channels);
     Newton::solve($net);
     $ours = $ratios = [];
@@ -68,15 +80,32 @@ foreach ([['(a) single colour, 6,000 groups, a feed every 100', 6000, 1, 'at lea
         $ours[] = (hrtime(true) - $at) / 1e6;
         $ratios[] = $reference($net) / $ours[$pair];
     }
-    printf("%-50s %7.0f ms   %5.1fx as fast as ngspice, median of 5 interleaved pairs, %d iterations; %s\n", $what, $median($ours), $median($ratios), $rounds, $wanted);
+    printf(
+        "%-50s %7.0f ms   %5.1fx as fast as ngspice, median of 5 interleaved pairs, %d iterations; %s\n",
+        $what,
+        $median($ours),
+        $median($ratios),
+        $rounds,
+        $wanted,
+    );
 }
 memory_reset_peak_usage();
 $net = $circuit(50_000, 100, 4);
 $at = hrtime(true);
 $rounds = Newton::solve($net)->iterations;
 $large = (hrtime(true) - $at) / 1e6;
-printf("%-50s %7.0f ms   %.0f MB, %d iterations; at most 4 s and 256 MB\n", '(d) RGBW, 50,000 groups', $large, memory_get_peak_usage() / 1e6, $rounds);
+printf(
+    "%-50s %7.0f ms   %.0f MB, %d iterations; at most 4 s and 256 MB\n",
+    '(d) RGBW, 50,000 groups',
+    $large,
+    memory_get_peak_usage() / 1e6,
+    $rounds,
+);
 $at = hrtime(true);
 $few = Newton::solve($circuit(5000, 100, 4))->iterations;
 $small = (hrtime(true) - $at) / 1e6;
-printf("%-50s %7.1fx   at most 12x\n", 'Time an iteration, 50,000 against 5,000', $large / ($rounds + 1) / ($small / ($few + 1)));
+printf(
+    "%-50s %7.1fx   at most 12x\n",
+    'Time an iteration, 50,000 against 5,000',
+    $large / ($rounds + 1) / ($small / ($few + 1)),
+);

@@ -6,7 +6,7 @@ declare(strict_types=1);
 if (is_string(getenv('EMBER_NOW')) && getenv('EMBER_NOW') !== '' && getenv('EMBER_NOW_SINCE') === false) {
     // Processes that are started inherit what stands in both.
     $_SERVER['EMBER_NOW_SINCE'] = sprintf('%.6F', microtime(true));
-    putenv('EMBER_NOW_SINCE='.$_SERVER['EMBER_NOW_SINCE']);
+    putenv('EMBER_NOW_SINCE=' . $_SERVER['EMBER_NOW_SINCE']);
 }
 
-require __DIR__.'/../vendor/autoload.php';
+require __DIR__ . '/../vendor/autoload.php';

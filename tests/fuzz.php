@@ -20,25 +20,56 @@ $given = getopt('', ['seed:', 'requests:']);
 $seed = is_string($given['seed'] ?? null) ? (int) $given['seed'] : 1;
 $requests = is_string($given['requests'] ?? null) ? (int) $given['requests'] : 4000;
 $file = (string) tempnam(sys_get_temp_dir(), 'ember-fuzz');
-foreach (['APP_ENV' => 'testing', 'DB_DATABASE' => $file, 'CACHE_STORE' => 'array', 'SESSION_DRIVER' => 'array', 'QUEUE_CONNECTION' => 'database', 'LOG_CHANNEL' => 'null', 'EMBER_DEMO' => 'false', 'BCRYPT_ROUNDS' => '4'] as $name => $value) {
+foreach (
+    [
+        'APP_ENV' => 'testing',
+        'DB_DATABASE' => $file,
+        'CACHE_STORE' => 'array',
+        'SESSION_DRIVER' => 'array',
+        'QUEUE_CONNECTION' => 'database',
+        'LOG_CHANNEL' => 'null',
+        'EMBER_DEMO' => 'false',
+        'BCRYPT_ROUNDS' => '4',
+    ]
+    as $name => $value
+) {
     $_ENV[$name] = $_SERVER[$name] = $value;
     putenv("{$name}={$value}");
 }
-require __DIR__.'/../vendor/autoload.php';
-$app = require __DIR__.'/../bootstrap/app.php';
+require __DIR__ . '/../vendor/autoload.php';
+$app = require __DIR__ . '/../bootstrap/app.php';
 $console = $app->make(Console::class);
 $console->bootstrap();
 $console->call('migrate', ['--force' => true]);
 $console->call('db:seed', ['--class' => DatabaseSeeder::class, '--force' => true]);
-$other = Revisions::begin(Crew::query()->create(['name' => 'Crew B']), null, new Plan('Theirs', '', places: ['hall' => new Place('hall', 'Hall', '')]), 'Begun');
+$other = Revisions::begin(
+    Crew::query()->create(['name' => 'Crew B']),
+    null,
+    new Plan('Theirs', '', places: ['hall' => new Place('hall', 'Hall', '')]),
+    'Begun',
+);
 $kernel = $app->make(Kernel::class);
 $failures = 0;
-$fuzzer = new Fuzzer($seed, static fn (Request $request): Response => $kernel->handle($request), User::query()->firstOrFail(), [1, 1, 1, 2, $other->id]);
+$fuzzer = new Fuzzer(
+    $seed,
+    static fn(Request $request): Response => $kernel->handle($request),
+    User::query()->firstOrFail(),
+    [1, 1, 1, 2, $other->id],
+);
 $at = microtime(true);
 $statuses = $fuzzer->run($requests, static function (string $what) use (&$failures): void {
     $failures++;
-    fwrite(STDERR, $what."\n");
+    fwrite(STDERR, $what . "\n");
 });
-array_map(unlink(...), glob($file.'*') ?: []);
-printf("seed %d: %d requests in %.0f s; %s; %s kinds of changes fitted; slowest %.1f s; %d failed\n", $seed, $requests, microtime(true) - $at, implode(', ', array_map(static fn (int $s, int $n): string => "{$n} x {$s}", array_keys($statuses), $statuses)), $fuzzer->learnt(), $fuzzer->slowest, $failures);
+array_map(unlink(...), glob($file . '*') ?: []);
+printf(
+    "seed %d: %d requests in %.0f s; %s; %s kinds of changes fitted; slowest %.1f s; %d failed\n",
+    $seed,
+    $requests,
+    microtime(true) - $at,
+    implode(', ', array_map(static fn(int $s, int $n): string => "{$n} x {$s}", array_keys($statuses), $statuses)),
+    $fuzzer->learnt(),
+    $fuzzer->slowest,
+    $failures,
+);
 exit($failures === 0 ? 0 : 1);

@@ -21,12 +21,26 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 
 $file = (string) tempnam(sys_get_temp_dir(), 'ember-record');
-foreach (['APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)), 'APP_URL' => 'http://localhost', 'DB_DATABASE' => $file, 'CACHE_STORE' => 'array', 'SESSION_DRIVER' => 'array', 'QUEUE_CONNECTION' => 'sync', 'LOG_CHANNEL' => 'null', 'EMBER_DEMO' => 'false', 'EMBER_TIMEZONE' => 'UTC'] as $name => $value) {
+foreach (
+    [
+        'APP_ENV' => 'testing',
+        'APP_KEY' => 'base64:' . base64_encode(str_repeat('k', 32)),
+        'APP_URL' => 'http://localhost',
+        'DB_DATABASE' => $file,
+        'CACHE_STORE' => 'array',
+        'SESSION_DRIVER' => 'array',
+        'QUEUE_CONNECTION' => 'sync',
+        'LOG_CHANNEL' => 'null',
+        'EMBER_DEMO' => 'false',
+        'EMBER_TIMEZONE' => 'UTC',
+    ]
+    as $name => $value
+) {
     $_ENV[$name] = $_SERVER[$name] = $value;
     putenv("{$name}={$value}");
 }
-require __DIR__.'/../vendor/autoload.php';
-$app = require __DIR__.'/../bootstrap/app.php';
+require __DIR__ . '/../vendor/autoload.php';
+$app = require __DIR__ . '/../bootstrap/app.php';
 $console = $app->make(Console::class);
 $console->bootstrap();
 foreach ([Carbon::class, CarbonImmutable::class] as $clock) {
@@ -41,24 +55,45 @@ $say = static function (string $what, string $text) use ($texts): void {
     $text = (string) preg_replace('/"version":"[0-9a-f]{32,64}"/', '"version":""', $text);
     printf("%s %s\n", hash('xxh128', $text), $what);
     if ($texts !== null) {
-        file_put_contents($texts.'/'.preg_replace('/[^\w.-]+/', '_', $what).'.txt', $text);
+        file_put_contents($texts . '/' . preg_replace('/[^\w.-]+/', '_', $what) . '.txt', $text);
     }
 };
 $console->call('migrate', ['--force' => true]);
 $crew = Crew::query()->create(['name' => 'Recorded']);
 Shelves::stock($crew, database_path('demo/shelf.json'));
-$user = User::query()->create(['crew_id' => $crew->id, 'name' => 'One', 'email' => 'one@firm.example', 'password' => 'long enough a word'])->refresh();
+$user = User::query()
+    ->create([
+        'crew_id' => $crew->id,
+        'name' => 'One',
+        'email' => 'one@firm.example',
+        'password' => 'long enough a word',
+    ])
+    ->refresh();
 $kernel = $app->make(Kernel::class);
 $ask = static function (string $method, string $path, array $body = []) use ($kernel, $user): string {
     Auth::forgetGuards();
     Auth::setUser($user);
-    $request = Request::create($path, $method, $body, [], [], ['HTTP_ACCEPT' => 'application/json', 'HTTP_X_INERTIA' => 'true', 'HTTP_X_INERTIA_VERSION' => (string) Inertia\Inertia::getVersion()]);
+    $request = Request::create(
+        $path,
+        $method,
+        $body,
+        [],
+        [],
+        [
+            'HTTP_ACCEPT' => 'application/json',
+            'HTTP_X_INERTIA' => 'true',
+            'HTTP_X_INERTIA_VERSION' => (string) Inertia\Inertia::getVersion(),
+        ],
+    );
     $response = $kernel->handle($request);
 
-    return $response->getStatusCode().' '.$response->getContent();
+    return $response->getStatusCode() . ' ' . $response->getContent();
 };
 
-$jobs = ['observatory' => JobFile::read((string) file_get_contents(database_path('demo/job-observatory.json'))), 'narrowboat' => JobFile::read((string) file_get_contents(database_path('demo/job-narrowboat.json')))];
+$jobs = [
+    'observatory' => JobFile::read((string) file_get_contents(database_path('demo/job-observatory.json'))),
+    'narrowboat' => JobFile::read((string) file_get_contents(database_path('demo/job-narrowboat.json'))),
+];
 foreach (SeededJobs::all() as $seed => $plan) {
     $jobs["seed{$seed}"] = $plan;
 }
@@ -68,39 +103,110 @@ foreach ($jobs as $name => $plan) {
     }
     $path = "{$file}.json";
     file_put_contents($path, JobFile::write($plan));
-    foreach (['solve' => ['--json' => true], 'parts' => ['--json' => true], 'build' => ['--json' => true, '--visit' => ['2026-12-01:0:2']], 'export' => [], 'join' => []] + (count(array_filter($plan->runs, static fn ($r): bool => $r->strip !== null)) === 1 ? ['advise' => ['--json' => true]] : []) as $command => $options) {
+    foreach (
+        [
+            'solve' => ['--json' => true],
+            'parts' => ['--json' => true],
+            'build' => ['--json' => true, '--visit' => ['2026-12-01:0:2']],
+            'export' => [],
+            'join' => [],
+        ] +
+            (count(array_filter($plan->runs, static fn($r): bool => $r->strip !== null)) === 1
+                ? ['advise' => ['--json' => true]]
+                : [])
+        as $command => $options
+    ) {
         $status = $console->call("ember:{$command}", ['file' => $path] + $options);
         // How long something took is no part of what it says.
-        $say("{$name} ember:{$command}", "{$status} ".preg_replace('/"(seconds|took)": *[\d.]+/', '', $console->output()));
+        $say(
+            "{$name} ember:{$command}",
+            "{$status} " . preg_replace('/"(seconds|took)": *[\d.]+/', '', $console->output()),
+        );
     }
     $job = Revisions::begin($crew, null, $plan, 'Begun');
     $id = $job->id;
-    foreach (['survey', 'kit', 'wire', 'parts', 'build', 'join', 'handover', 'sheet', 'export', 'netlist', 'history', 'quote', 'quotes', 'labels', 'day-sheets', 'van', 'build.ics', 'cuts.csv', 'parts.csv', 'summary'] as $page) {
-        $say("{$name} {$page}", str_replace("/jobs/{$id}", '/jobs/N', (string) preg_replace('/"job":'.$id.'\b|job'.$id.'@/', 'N', $ask('GET', "/jobs/{$id}/{$page}"))));
+    foreach (
+        [
+            'survey',
+            'kit',
+            'wire',
+            'parts',
+            'build',
+            'join',
+            'handover',
+            'sheet',
+            'export',
+            'netlist',
+            'history',
+            'quote',
+            'quotes',
+            'labels',
+            'day-sheets',
+            'van',
+            'build.ics',
+            'cuts.csv',
+            'parts.csv',
+            'summary',
+        ]
+        as $page
+    ) {
+        $say(
+            "{$name} {$page}",
+            str_replace(
+                "/jobs/{$id}",
+                '/jobs/N',
+                (string) preg_replace('/"job":' . $id . '\b|job' . $id . '@/', 'N', $ask('GET', "/jobs/{$id}/{$page}")),
+            ),
+        );
     }
     foreach (array_keys($plan->scenes) as $scene) {
-        $say("{$name} wire in {$scene}", str_replace("\"job\":{$id}", 'N', $ask('GET', "/jobs/{$id}/state?stage=wire&scene={$scene}")));
+        $say(
+            "{$name} wire in {$scene}",
+            str_replace("\"job\":{$id}", 'N', $ask('GET', "/jobs/{$id}/state?stage=wire&scene={$scene}")),
+        );
     }
     $run = (string) array_key_first($plan->runs);
     $say("{$name} options", $ask('GET', "/jobs/{$id}/options/{$run}"));
     $feed = (string) array_key_first($plan->feeds);
     $cable = (string) array_key_first($plan->cables);
-    foreach ([
-        ['preview', 'wire', ['kind' => 'MoveFeed', 'feed' => $feed, 'pad' => 3]],
-        ['change', 'wire', ['kind' => 'MoveFeed', 'feed' => $feed, 'pad' => 3]],
-        ['change', 'wire', ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'ends']],
-        ['change', 'parts', ['kind' => 'SetCable', 'cable' => $cable, 'length' => 4.2]],
-        ['change', 'kit', ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'supply-24-320']],
-        ['change', 'survey', ['kind' => 'ReviseNotes', 'place' => (string) array_key_first($plan->places), 'text' => "start door\n3.20 {$run}\n2 nonsense nonsense"]],
-        ['undo', 'build', null],
-        ['change', 'build', ['kind' => 'DropRun', 'run' => $run]],
-    ] as $n => [$what, $stage, $change]) {
+    foreach (
+        [
+            ['preview', 'wire', ['kind' => 'MoveFeed', 'feed' => $feed, 'pad' => 3]],
+            ['change', 'wire', ['kind' => 'MoveFeed', 'feed' => $feed, 'pad' => 3]],
+            ['change', 'wire', ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'ends']],
+            ['change', 'parts', ['kind' => 'SetCable', 'cable' => $cable, 'length' => 4.2]],
+            ['change', 'kit', ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'supply-24-320']],
+            [
+                'change',
+                'survey',
+                [
+                    'kind' => 'ReviseNotes',
+                    'place' => (string) array_key_first($plan->places),
+                    'text' => "start door\n3.20 {$run}\n2 nonsense nonsense",
+                ],
+            ],
+            ['undo', 'build', null],
+            ['change', 'build', ['kind' => 'DropRun', 'run' => $run]],
+        ]
+        as $n => [$what, $stage, $change]
+    ) {
         $base = Revisions::newest($job)->number;
-        $say("{$name} {$what} {$n}", str_replace("\"job\":{$id}", 'N', $ask('POST', "/jobs/{$id}/{$what}", ['stage' => $stage] + ($change === null ? [] : ['base' => $base, 'change' => $change]))));
+        $say(
+            "{$name} {$what} {$n}",
+            str_replace(
+                "\"job\":{$id}",
+                'N',
+                $ask(
+                    'POST',
+                    "/jobs/{$id}/{$what}",
+                    ['stage' => $stage] + ($change === null ? [] : ['base' => $base, 'change' => $change]),
+                ),
+            ),
+        );
     }
 }
 $say('home', $ask('GET', '/'));
 $say('shelf', $ask('GET', '/shelf'));
 $say('shelf entry', $ask('GET', '/shelf/entries/strip-tunable-24'));
 $say('shelf as csv', $ask('GET', '/shelf/export.csv'));
-array_map(unlink(...), glob($file.'*') ?: []);
+array_map(unlink(...), glob($file . '*') ?: []);

@@ -7,17 +7,17 @@ use Facebook\WebDriver\WebDriverKeys as Key;
 use Tests\Browser\Browser;
 use Tests\Browser\Server;
 
-require __DIR__.'/../vendor/autoload.php';
+require __DIR__ . '/../vendor/autoload.php';
 
-$directory = __DIR__.'/../docs/screenshots';
+$directory = __DIR__ . '/../docs/screenshots';
 @mkdir($directory, 0777, true);
 $server = Server::start();
 $browser = Browser::start();
 $driver = $browser->driver;
 
 $open = static function (string $path, string $until) use ($driver, $server): void {
-    $driver->get($server->url.$path);
-    $driver->wait(10)->until(static fn (): bool => $driver->findElements(WebDriverBy::cssSelector($until)) !== []);
+    $driver->get($server->url . $path);
+    $driver->wait(10)->until(static fn(): bool => $driver->findElements(WebDriverBy::cssSelector($until)) !== []);
     usleep(400_000);
 };
 $press = static function (string $key, int $rest = 700_000) use ($driver): void {
@@ -38,7 +38,7 @@ try {
     $open('/sign-in', 'form button.press');
     $shot('sign-in');
     $driver->findElement(WebDriverBy::cssSelector('form button.press'))->click();
-    $driver->wait(10)->until(static fn (): bool => $driver->findElements(WebDriverBy::cssSelector('article')) !== []);
+    $driver->wait(10)->until(static fn(): bool => $driver->findElements(WebDriverBy::cssSelector('article')) !== []);
     usleep(700_000);
     $shot('home');
     $open('/jobs/1/survey', 'textarea');
@@ -47,7 +47,9 @@ try {
     $shot('survey-dome');
     $open('/jobs/2/survey', 'textarea');
     $press('t');
-    $driver->wait(10)->until(static fn (): bool => $driver->findElements(WebDriverBy::cssSelector('[role=dialog] .press')) !== []);
+    $driver
+        ->wait(10)
+        ->until(static fn(): bool => $driver->findElements(WebDriverBy::cssSelector('[role=dialog] .press')) !== []);
     $driver->findElement(WebDriverBy::cssSelector('[role=dialog] .press'))->click();
     usleep(400_000);
     $shot('survey-trace');
@@ -75,7 +77,9 @@ try {
     $press(Key::ESCAPE);
     $press('b', 1_200_000);
     $press('m', 1_200_000);
-    $driver->wait(10)->until(static fn (): bool => $driver->findElements(WebDriverBy::cssSelector('[data-feed=f3]')) !== []);
+    $driver
+        ->wait(10)
+        ->until(static fn(): bool => $driver->findElements(WebDriverBy::cssSelector('[data-feed=f3]')) !== []);
     $driver->findElement(WebDriverBy::cssSelector('[data-feed=f3]'))->sendKeys([Key::ARROW_RIGHT]);
     usleep(900_000);
     $shot('wire');
@@ -98,7 +102,9 @@ try {
     $open('/jobs/1/parts', 'figure svg');
     $shot('parts');
     $open('/jobs/1/build', 'main svg');
-    $driver->findElement(WebDriverBy::cssSelector('[data-bar="second-cove"]'))->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
+    $driver
+        ->findElement(WebDriverBy::cssSelector('[data-bar="second-cove"]'))
+        ->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
     usleep(900_000);
     $shot('build');
     $open('/jobs/1/join', 'main button');
@@ -116,7 +122,9 @@ try {
     $press('q');
     $press('t');
     $press('y');
-    $driver->findElement(WebDriverBy::cssSelector('input[name=name]'))->sendKeys(['Cove', Key::TAB, 'Lecture room', Key::ENTER]);
+    $driver
+        ->findElement(WebDriverBy::cssSelector('input[name=name]'))
+        ->sendKeys(['Cove', Key::TAB, 'Lecture room', Key::ENTER]);
     usleep(900_000);
     $driver->executeScript('document.documentElement.dataset.face = "day"');
     $open('/jobs/1/handover', 'article');

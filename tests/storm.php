@@ -16,15 +16,15 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Testing\TestResponse;
 use Tests\Writes;
 
-require __DIR__.'/../vendor/autoload.php';
-$app = require __DIR__.'/../bootstrap/app.php';
+require __DIR__ . '/../vendor/autoload.php';
+$app = require __DIR__ . '/../bootstrap/app.php';
 $app->make(Console::class)->bootstrap();
 $kernel = $app->make(Kernel::class);
 $user = User::query()->firstOrFail();
-$job = static fn (int $n): Job => Job::query()->orderBy('id')->offset($n)->firstOrFail();
+$job = static fn(int $n): Job => Job::query()->orderBy('id')->offset($n)->firstOrFail();
 
 $ask = static function (string $method, string $path, array $body) use ($app, $kernel, $user): TestResponse {
-    $files = array_filter($body, static fn (mixed $one): bool => $one instanceof UploadedFile);
+    $files = array_filter($body, static fn(mixed $one): bool => $one instanceof UploadedFile);
     $request = Request::create($path, $method, $body, [], $files, ['HTTP_ACCEPT' => 'application/json']);
     $app->make('auth')->forgetGuards();
     Auth::setUser($user);
@@ -47,7 +47,10 @@ for ($n = 1; $n <= (int) $argv[2]; $n++) {
             }
         } while ($response->getStatusCode() === 409);
         if ($response->getStatusCode() >= 400) {
-            fwrite(STDERR, "{$name}: {$response->getStatusCode()} ".substr((string) $response->getContent(), 0, 400)."\n");
+            fwrite(
+                STDERR,
+                "{$name}: {$response->getStatusCode()} " . substr((string) $response->getContent(), 0, 400) . "\n",
+            );
             exit(1);
         }
         $done++;

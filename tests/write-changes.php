@@ -9,8 +9,8 @@ use App\Models\User;
 use App\Plans\Revisions;
 use Illuminate\Contracts\Console\Kernel;
 
-require __DIR__.'/../vendor/autoload.php';
-$app = require __DIR__.'/../bootstrap/app.php';
+require __DIR__ . '/../vendor/autoload.php';
+$app = require __DIR__ . '/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
 $job = Job::query()->firstOrFail();
@@ -24,7 +24,11 @@ for ($n = 1; $n <= (int) $argv[2]; $n++) {
     do {
         // Another worker may have written between reading the base and taking the lock: then it is told, and done again.
         try {
-            Revisions::change($job, $user, Revisions::newest($job)->number, ['kind' => 'DescribeJob', 'name' => "Worker {$argv[1]}, change {$n}", 'client' => '']);
+            Revisions::change($job, $user, Revisions::newest($job)->number, [
+                'kind' => 'DescribeJob',
+                'name' => "Worker {$argv[1]}, change {$n}",
+                'client' => '',
+            ]);
             $kept = true;
         } catch (App\Plans\Conflict) {
             $kept = false;

@@ -23,7 +23,7 @@ final readonly class Backup
             throw new Trouble("“{$path}” is there already. Name another file; nothing was overwritten.");
         }
         if (!is_dir(dirname($path)) || !is_writable(dirname($path))) {
-            throw new Trouble('“'.dirname($path).'” is no folder that can be written to.');
+            throw new Trouble('“' . dirname($path) . '” is no folder that can be written to.');
         }
         $copy = "{$path}.database";
         $part = "{$path}.part";
@@ -34,11 +34,20 @@ final readonly class Backup
             $manifest = DatabaseFile::open($copy, static function (DatabaseFile $file) use ($copy): Manifest {
                 $file->check();
 
-                return new Manifest(Clock::now()->toIso8601String(), $file->migrations(), $file->rows(), (string) hash_file('sha256', $copy));
+                return new Manifest(
+                    Clock::now()->toIso8601String(),
+                    $file->migrations(),
+                    $file->rows(),
+                    (string) hash_file('sha256', $copy),
+                );
             });
-            $zip = new ZipArchive;
-            if ($zip->open($part, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true
-                || !$zip->addFromString(self::MANIFEST, $manifest->write()) || !$zip->addFile($copy, self::DATABASE) || !$zip->close()) {
+            $zip = new ZipArchive();
+            if (
+                $zip->open($part, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true ||
+                !$zip->addFromString(self::MANIFEST, $manifest->write()) ||
+                !$zip->addFile($copy, self::DATABASE) ||
+                !$zip->close()
+            ) {
                 throw new Trouble("“{$path}” cannot be written whole. Is the disk full?");
             }
             rename($part, $path);

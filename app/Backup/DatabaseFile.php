@@ -18,9 +18,7 @@ final readonly class DatabaseFile
 {
     private const NAME = 'backup';
 
-    private function __construct(private Connection $connection)
-    {
-    }
+    private function __construct(private Connection $connection) {}
 
     /**
      * @template T
@@ -30,7 +28,10 @@ final readonly class DatabaseFile
      */
     public static function open(string $path, Closure $look): mixed
     {
-        config(['database.connections.'.self::NAME => ['database' => $path, 'journal_mode' => null] + (array) config('database.connections.sqlite')]);
+        config([
+            'database.connections.' . self::NAME =>
+                ['database' => $path, 'journal_mode' => null] + (array) config('database.connections.sqlite'),
+        ]);
         try {
             return $look(new self(DB::connection(self::NAME)));
         } finally {
@@ -41,7 +42,12 @@ final readonly class DatabaseFile
     /** @return list<string> */
     public function migrations(): array
     {
-        return array_values(array_map(static fn (mixed $name): string => is_string($name) ? $name : '', $this->connection->table('migrations')->orderBy('id')->pluck('migration')->all()));
+        return array_values(
+            array_map(
+                static fn(mixed $name): string => is_string($name) ? $name : '',
+                $this->connection->table('migrations')->orderBy('id')->pluck('migration')->all(),
+            ),
+        );
     }
 
     /** @return array<string, int> rows by table */
@@ -70,13 +76,19 @@ final readonly class DatabaseFile
             throw new Trouble('The database in it is damaged: it cannot be opened.');
         }
         if ($found !== 'ok' || $loose !== []) {
-            throw new Trouble('The database in it is damaged: '.(is_string($found) && $found !== 'ok' ? $found : 'rows point at others that are not there').'.');
+            throw new Trouble(
+                'The database in it is damaged: ' .
+                    (is_string($found) && $found !== 'ok' ? $found : 'rows point at others that are not there') .
+                    '.',
+            );
         }
         foreach (Revision::on(self::NAME)->lazyById(50) as $revision) {
             try {
                 $revision->plan();
             } catch (Throwable $e) {
-                throw new Trouble("Revision {$revision->number} of job {$revision->job_id} cannot be read: {$e->getMessage()}");
+                throw new Trouble(
+                    "Revision {$revision->number} of job {$revision->job_id} cannot be read: {$e->getMessage()}",
+                );
             }
         }
         foreach (Photo::on(self::NAME)->lazyById(20) as $photo) {

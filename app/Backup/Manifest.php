@@ -20,13 +20,23 @@ final readonly class Manifest
      * @param  array<string, int>  $rows  by table
      * @param  string  $sha256  of the database file
      */
-    public function __construct(public string $taken, public array $migrations, public array $rows, public string $sha256)
-    {
-    }
+    public function __construct(
+        public string $taken,
+        public array $migrations,
+        public array $rows,
+        public string $sha256,
+    ) {}
 
     public function write(): string
     {
-        return Json::pretty(['emberDuskBackup' => self::FORMAT, 'taken' => $this->taken, 'jobFile' => Document::VERSION, 'migrations' => $this->migrations, 'rows' => $this->rows, 'sha256' => $this->sha256]);
+        return Json::pretty([
+            'emberDuskBackup' => self::FORMAT,
+            'taken' => $this->taken,
+            'jobFile' => Document::VERSION,
+            'migrations' => $this->migrations,
+            'rows' => $this->rows,
+            'sha256' => $this->sha256,
+        ]);
     }
 
     /**
@@ -38,13 +48,27 @@ final readonly class Manifest
     {
         $all = (array) json_decode($text, true);
         $migrations = array_values(array_filter((array) ($all['migrations'] ?? []), is_string(...)));
-        $rows = array_filter((array) ($all['rows'] ?? []), static fn (mixed $n, mixed $table): bool => is_int($n) && is_string($table), ARRAY_FILTER_USE_BOTH);
-        if (!is_int($all['emberDuskBackup'] ?? null) || !is_int($all['jobFile'] ?? null) || !is_string($all['taken'] ?? null) || !is_string($all['sha256'] ?? null) || $migrations === []) {
-            throw new Trouble('The file is damaged or no backup of Ember Dusk: its manifest cannot be read. Nothing was restored.');
+        $rows = array_filter(
+            (array) ($all['rows'] ?? []),
+            static fn(mixed $n, mixed $table): bool => is_int($n) && is_string($table),
+            ARRAY_FILTER_USE_BOTH,
+        );
+        if (
+            !is_int($all['emberDuskBackup'] ?? null) ||
+            !is_int($all['jobFile'] ?? null) ||
+            !is_string($all['taken'] ?? null) ||
+            !is_string($all['sha256'] ?? null) ||
+            $migrations === []
+        ) {
+            throw new Trouble(
+                'The file is damaged or no backup of Ember Dusk: its manifest cannot be read. Nothing was restored.',
+            );
         }
         $ahead = array_diff($migrations, $known);
         if ($all['emberDuskBackup'] > self::FORMAT || $all['jobFile'] > Document::VERSION || $ahead !== []) {
-            throw new Trouble("The backup was made on {$all['taken']} by a newer program than this one. Update Ember Dusk, then restore again. Nothing was restored.");
+            throw new Trouble(
+                "The backup was made on {$all['taken']} by a newer program than this one. Update Ember Dusk, then restore again. Nothing was restored.",
+            );
         }
 
         /** @var array<string, int> $rows */

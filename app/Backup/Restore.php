@@ -17,16 +17,14 @@ final readonly class Restore
     /** Tables whose rows somebody made. */
     private const KEPT = ['crews', 'users', 'jobs'];
 
-    public function __construct(private Kernel $console, private Migrator $migrator)
-    {
-    }
+    public function __construct(private Kernel $console, private Migrator $migrator) {}
 
     /** @throws Trouble when there is something in the database already, or the file is newer or damaged */
     public function from(string $path): Manifest
     {
         $target = DB::connection()->getDatabaseName();
         self::refuseUnlessEmpty($target);
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if (!is_file($path) || $zip->open($path, ZipArchive::CHECKCONS) !== true) {
             throw new Trouble("“{$path}” is not there, damaged, or no backup of Ember Dusk. Nothing was restored.");
         }
@@ -38,10 +36,12 @@ final readonly class Restore
                 try {
                     $file->check();
                 } catch (Trouble $t) {
-                    throw new Trouble($t->getMessage().' Nothing was restored.');
+                    throw new Trouble($t->getMessage() . ' Nothing was restored.');
                 }
                 if ($file->rows() !== $manifest->rows || $file->migrations() !== $manifest->migrations) {
-                    throw new Trouble('The database in it is not the one that its manifest describes. Nothing was restored.');
+                    throw new Trouble(
+                        'The database in it is not the one that its manifest describes. Nothing was restored.',
+                    );
                 }
             });
             self::refuseUnlessEmpty($target);
@@ -68,12 +68,16 @@ final readonly class Restore
         $from = $zip->getStream(Backup::DATABASE);
         $to = fopen($copy, 'wb');
         if ($from === false || $to === false || stream_copy_to_stream($from, $to) === false) {
-            throw new Trouble('The file is damaged: its database cannot be unpacked, or the disk is full. Nothing was restored.');
+            throw new Trouble(
+                'The file is damaged: its database cannot be unpacked, or the disk is full. Nothing was restored.',
+            );
         }
         fclose($from);
         fclose($to);
         if (hash_file('sha256', $copy) !== $manifest->sha256) {
-            throw new Trouble('The file is damaged: its database is not as it was when the backup was made. Nothing was restored.');
+            throw new Trouble(
+                'The file is damaged: its database is not as it was when the backup was made. Nothing was restored.',
+            );
         }
     }
 
@@ -86,7 +90,9 @@ final readonly class Restore
         }
         foreach (self::KEPT as $table) {
             if (Schema::hasTable($table) && DB::table($table)->exists()) {
-                throw new Trouble("“{$target}” is not empty: there are {$table} in it. A backup is restored into a database of its own; set DB_DATABASE to a new file. Nothing was changed.");
+                throw new Trouble(
+                    "“{$target}” is not empty: there are {$table} in it. A backup is restored into a database of its own; set DB_DATABASE to a new file. Nothing was changed.",
+                );
             }
         }
     }

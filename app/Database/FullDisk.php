@@ -27,7 +27,10 @@ final readonly class FullDisk
                 return true;
             }
             if ($of instanceof ErrorException) {
-                foreach ([storage_path(), dirname((string) DB::connection()->getConfig('database')), sys_get_temp_dir()] as $directory) {
+                foreach (
+                    [storage_path(), dirname((string) DB::connection()->getConfig('database')), sys_get_temp_dir()]
+                    as $directory
+                ) {
                     if (is_dir($directory) && disk_free_space($directory) < self::ROOM) {
                         return true;
                     }

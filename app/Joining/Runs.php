@@ -28,8 +28,14 @@ final readonly class Runs
             $newest = Revisions::newest($job);
             Kit::of($newest->plan());
 
-            return $job->joinRuns()->create(['user_id' => $user->id, 'revision' => $newest->number, 'seed' => $job->id * 1000 + $job->joinRuns()->count(),
-                'clock_seconds' => 0, 'clock_since' => self::wall(), 'speed' => $speed]);
+            return $job->joinRuns()->create([
+                'user_id' => $user->id,
+                'revision' => $newest->number,
+                'seed' => $job->id * 1000 + $job->joinRuns()->count(),
+                'clock_seconds' => 0,
+                'clock_since' => self::wall(),
+                'speed' => $speed,
+            ]);
         });
     }
 
@@ -46,9 +52,26 @@ final readonly class Runs
     }
 
     /** @return array<string, mixed> */
-    public static function act(Job $job, JoinRun $run, User $user, string $kind, string $device, int $presses, string $name, string $room): array
-    {
-        return DB::transaction(static function () use ($job, $run, $user, $kind, $device, $presses, $name, $room): array {
+    public static function act(
+        Job $job,
+        JoinRun $run,
+        User $user,
+        string $kind,
+        string $device,
+        int $presses,
+        string $name,
+        string $room,
+    ): array {
+        return DB::transaction(static function () use (
+            $job,
+            $run,
+            $user,
+            $kind,
+            $device,
+            $presses,
+            $name,
+            $room,
+        ): array {
             $run->refresh();
             if ($run->speed === 0) {
                 throw new Trouble('The run is paused. Go on first.');
@@ -56,10 +79,21 @@ final readonly class Runs
             $now = $run->clockAt(self::wall());
             $live = self::live($job, $run);
             self::keep($run, $live->settle($now));
-            $new = $live->act($kind, $device, $now, $presses, $kind === 'named' ? trim($name).', '.trim($room) : '');
+            $new = $live->act(
+                $kind,
+                $device,
+                $now,
+                $presses,
+                $kind === 'named' ? trim($name) . ', ' . trim($room) : '',
+            );
             if ($kind === 'named') {
                 // The name goes into the plan, where its rules are; refused there, it is no fact of the log either.
-                Revisions::change($job, $user, Revisions::newest($job)->number, ['kind' => 'NameLight', 'controller' => $device, 'name' => $name, 'room' => $room]);
+                Revisions::change($job, $user, Revisions::newest($job)->number, [
+                    'kind' => 'NameLight',
+                    'controller' => $device,
+                    'name' => $name,
+                    'room' => $room,
+                ]);
             }
             self::keep($run, $new);
 
@@ -81,7 +115,7 @@ final readonly class Runs
     public static function live(Job $job, JoinRun $run): LiveRun
     {
         $plan = $job->revisions()->where('number', $run->revision)->firstOrFail()->plan();
-        $log = $run->events()->orderBy('number')->get()->map(static fn (JoinEvent $e): Event => $e->event())->all();
+        $log = $run->events()->orderBy('number')->get()->map(static fn(JoinEvent $e): Event => $e->event())->all();
 
         return new LiveRun(Kit::of($plan), $run->seed, array_values($log));
     }
@@ -97,7 +131,14 @@ final readonly class Runs
     {
         $number = (int) $run->events()->max('number');
         foreach ($events as $e) {
-            $run->events()->create(['number' => ++$number, 'at' => $e->at, 'kind' => $e->kind, 'device' => $e->device, 'text' => mb_substr($e->text, 0, 300), 'created_at' => Clock::now()]);
+            $run->events()->create([
+                'number' => ++$number,
+                'at' => $e->at,
+                'kind' => $e->kind,
+                'device' => $e->device,
+                'text' => mb_substr($e->text, 0, 300),
+                'created_at' => Clock::now(),
+            ]);
         }
     }
 

@@ -30,7 +30,10 @@ final class Blob implements CastsAttributes
     public function set(Model $model, string $key, mixed $value, array $attributes): mixed
     {
         $stream = fopen('php://memory', 'r+b') ?: throw new RuntimeException('There is no memory for a stream.');
-        fwrite($stream, is_string($value) ? $value : throw new RuntimeException("{$model->getTable()}.{$key} takes bytes."));
+        fwrite(
+            $stream,
+            is_string($value) ? $value : throw new RuntimeException("{$model->getTable()}.{$key} takes bytes."),
+        );
         rewind($stream);
 
         return $stream;

@@ -22,7 +22,13 @@ final class JoinRun extends Model
 {
     protected $fillable = ['user_id', 'revision', 'seed', 'clock_seconds', 'clock_since', 'speed'];
 
-    protected $casts = ['clock_seconds' => 'float', 'clock_since' => 'float', 'speed' => 'integer', 'seed' => 'integer', 'revision' => 'integer'];
+    protected $casts = [
+        'clock_seconds' => 'float',
+        'clock_since' => 'float',
+        'speed' => 'integer',
+        'seed' => 'integer',
+        'revision' => 'integer',
+    ];
 
     /** @return HasMany<JoinEvent, $this> */
     public function events(): HasMany

@@ -29,12 +29,18 @@ final class KitEntry extends Model
      */
     public static function columns(array $document): array
     {
-        $text = static fn (string $key): string => is_string($document[$key] ?? null) ? $document[$key] : '';
+        $text = static fn(string $key): string => is_string($document[$key] ?? null) ? $document[$key] : '';
         $kind = $text('kind');
         $facts = implode(' · ', Facts::written($document));
 
-        return ['kind' => $kind, 'name' => $text('name'), 'facts' => $facts,
-            'search' => Str::lower(implode(' ', [$text('name'), $text('id'), Kinds::of($kind)->name ?? $kind, $facts, $text('note')]))];
+        return [
+            'kind' => $kind,
+            'name' => $text('name'),
+            'facts' => $facts,
+            'search' => Str::lower(
+                implode(' ', [$text('name'), $text('id'), Kinds::of($kind)->name ?? $kind, $facts, $text('note')]),
+            ),
+        ];
     }
 
     /** @return array<string, string> */

@@ -43,8 +43,12 @@ final class Proposal extends Model
 
         return match (true) {
             $this->state === 'failed' => (string) $this->answer,
-            $this->state === 'running' && $quiet > self::STUCK => "Nothing has been heard of it for {$quiet} s: the worker may have ended. Start it with “{$start}”, then ask again. The job is as it was.",
-            $this->state === 'waiting' && $quiet >= self::PATIENCE => self::query()->where('state', 'running')->where('updated_at', '>=', $now->subSeconds(self::STUCK))->exists()
+            $this->state === 'running' && $quiet > self::STUCK
+                => "Nothing has been heard of it for {$quiet} s: the worker may have ended. Start it with “{$start}”, then ask again. The job is as it was.",
+            $this->state === 'waiting' && $quiet >= self::PATIENCE => self::query()
+                ->where('state', 'running')
+                ->where('updated_at', '>=', $now->subSeconds(self::STUCK))
+                ->exists()
                 ? 'Another proposal is worked out first; this one follows.'
                 : "Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “{$start}”; then it goes on by itself.",
             default => '',

@@ -36,7 +36,18 @@ final class Revision extends Model
 
     private ?Plan $read = null;
 
-    protected $fillable = ['user_id', 'number', 'parent', 'change', 'kind', 'restores', 'words', 'touched', 'document', 'created_at'];
+    protected $fillable = [
+        'user_id',
+        'number',
+        'parent',
+        'change',
+        'kind',
+        'restores',
+        'words',
+        'touched',
+        'document',
+        'created_at',
+    ];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -62,7 +73,9 @@ final class Revision extends Model
     {
         $text = gzuncompress($this->document);
 
-        return $text === false ? throw new RuntimeException("Revision {$this->id} cannot be inflated.") : JobFile::own($text);
+        return $text === false
+            ? throw new RuntimeException("Revision {$this->id} cannot be inflated.")
+            : JobFile::own($text);
     }
 
     /** @throws Trouble when the plan is larger than could be read again */
@@ -70,7 +83,13 @@ final class Revision extends Model
     {
         $text = JobFile::write($plan);
         if (strlen($text) > Json::LARGEST) {
-            throw new Trouble(sprintf('The job has grown to %.1f MB; at most %d MB are kept. Part it into two jobs.', strlen($text) / 1e6, intdiv(Json::LARGEST, 1_000_000)));
+            throw new Trouble(
+                sprintf(
+                    'The job has grown to %.1f MB; at most %d MB are kept. Part it into two jobs.',
+                    strlen($text) / 1e6,
+                    intdiv(Json::LARGEST, 1_000_000),
+                ),
+            );
         }
 
         return (string) gzcompress($text, 6);

@@ -27,13 +27,13 @@ final class Trace extends Model
     /** @return list<TracedLeg> */
     public function traced(): array
     {
-        return array_map(static fn (array $l): TracedLeg => new TracedLeg($l[0], $l[1], $l[2]), $this->legs);
+        return array_map(static fn(array $l): TracedLeg => new TracedLeg($l[0], $l[1], $l[2]), $this->legs);
     }
 
     /** @return list<array{Probe, bool}> */
     public function heard(): array
     {
-        return array_map(static fn (array $a): array => [new Probe($a[0], $a[1], $a[2]), $a[3]], $this->answers);
+        return array_map(static fn(array $a): array => [new Probe($a[0], $a[1], $a[2]), $a[3]], $this->answers);
     }
 
     /** @return array<string, string> */

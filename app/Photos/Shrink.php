@@ -20,22 +20,26 @@ final readonly class Shrink
 
     private const QUALITY = 82;
 
-    private function __construct(public string $jpeg, public int $width, public int $height)
-    {
-    }
+    private function __construct(public string $jpeg, public int $width, public int $height) {}
 
     /** @throws Trouble when it is no photo, or too large a one */
     public static function of(string $bytes): self
     {
         $size = @getimagesizefromstring($bytes);
-        if ($size === false || !in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP, IMAGETYPE_GIF], true)) {
+        if (
+            $size === false ||
+            !in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP, IMAGETYPE_GIF], true)
+        ) {
             throw new Trouble('This is no photo that can be read: take a JPEG, PNG or WebP.', '/photo');
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS || $size[0] < 1 || $size[1] < 1) {
-            throw new Trouble("The photo has {$size[0]} x {$size[1]} pixels; at most 25 million are taken. Let the camera make smaller ones.", '/photo');
+            throw new Trouble(
+                "The photo has {$size[0]} x {$size[1]} pixels; at most 25 million are taken. Let the camera make smaller ones.",
+                '/photo',
+            );
         }
 
-        return self::alone(static fn (): self => self::made($bytes, $size[2] === IMAGETYPE_JPEG));
+        return self::alone(static fn(): self => self::made($bytes, $size[2] === IMAGETYPE_JPEG));
     }
 
     /** @throws Trouble */
@@ -46,7 +50,10 @@ final readonly class Shrink
             throw new Trouble('The photo is damaged: it ends before its picture does.', '/photo');
         }
         $scale = min(1.0, self::SIDE / max(imagesx($image), imagesy($image)));
-        [$width, $height] = [max(1, (int) round(imagesx($image) * $scale)), max(1, (int) round(imagesy($image) * $scale))];
+        [$width, $height] = [
+            max(1, (int) round(imagesx($image) * $scale)),
+            max(1, (int) round(imagesy($image) * $scale)),
+        ];
         $small = imagecreatetruecolor($width, $height);
         imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
         imagecopyresampled($small, $image, 0, 0, 0, 0, $width, $height, imagesx($image), imagesy($image));

@@ -10,14 +10,25 @@ use RuntimeException;
 final class Conflict extends RuntimeException
 {
     /** @param  array{kind: 'undo'|'redo', number: int, words: string}|null  $over  the change of one's own that cannot be taken back or done again, and can be stepped over */
-    private function __construct(string $message, public readonly string $yours, public readonly string $theirs, public readonly int $newest, public readonly ?array $over)
-    {
+    private function __construct(
+        string $message,
+        public readonly string $yours,
+        public readonly string $theirs,
+        public readonly int $newest,
+        public readonly ?array $over,
+    ) {
         parent::__construct($message);
     }
 
     public static function ofChange(string $yours, string $theirs, int $newest): self
     {
-        return new self("Not kept: {$yours}. Meanwhile: {$theirs}. Look at the newest state, then do it again if it still fits.", $yours, $theirs, $newest, null);
+        return new self(
+            "Not kept: {$yours}. Meanwhile: {$theirs}. Look at the newest state, then do it again if it still fits.",
+            $yours,
+            $theirs,
+            $newest,
+            null,
+        );
     }
 
     /** @param  'undo'|'redo'  $kind */
@@ -25,6 +36,12 @@ final class Conflict extends RuntimeException
     {
         $yours = $kind === 'undo' ? "taking back “{$words}”" : "“{$words}” again";
 
-        return new self("Not kept: {$yours}. Since then: {$theirs}. Let that be taken back first, or step over yours: it stays as it is.", $yours, $theirs, $newest, ['kind' => $kind, 'number' => $number, 'words' => $words]);
+        return new self(
+            "Not kept: {$yours}. Since then: {$theirs}. Let that be taken back first, or step over yours: it stays as it is.",
+            $yours,
+            $theirs,
+            $newest,
+            ['kind' => $kind, 'number' => $number, 'words' => $words],
+        );
     }
 }

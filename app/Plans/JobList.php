@@ -14,9 +14,7 @@ final readonly class JobList
 {
     public const PAGE = 25;
 
-    public function __construct(private Summaries $summaries)
-    {
-    }
+    public function __construct(private Summaries $summaries) {}
 
     /**
      * @param  list<string>  $words  all of which stand in name or client
@@ -28,14 +26,38 @@ final readonly class JobList
         $total = $matching->count();
         $pages = max(1, (int) ceil($total / self::PAGE));
         $page = min($page, $pages);
-        $jobs = $matching->orderByDesc('updated_at')->orderBy('id')->offset(($page - 1) * self::PAGE)->limit(self::PAGE)
-            ->addSelect(['jobs.*', 'revision' => Revision::query()->whereColumn('job_id', 'jobs.id')->selectRaw('max(number)')])->get();
-        $summaries = $this->summaries->known($crew, array_values($jobs->map(static fn (Job $j): int => $j->id)->all()));
+        $jobs = $matching
+            ->orderByDesc('updated_at')
+            ->orderBy('id')
+            ->offset(($page - 1) * self::PAGE)
+            ->limit(self::PAGE)
+            ->addSelect([
+                'jobs.*',
+                'revision' => Revision::query()->whereColumn('job_id', 'jobs.id')->selectRaw('max(number)'),
+            ])
+            ->get();
+        $summaries = $this->summaries->known($crew, array_values($jobs->map(static fn(Job $j): int => $j->id)->all()));
 
-        return ['find' => implode(' ', $words), 'archived' => $archived, 'page' => $page, 'pages' => $pages, 'total' => $total,
+        return [
+            'find' => implode(' ', $words),
+            'archived' => $archived,
+            'page' => $page,
+            'pages' => $pages,
+            'total' => $total,
             'aside' => self::matching($crew, $words, !$archived)->count(),
-            'jobs' => $jobs->map(static fn (Job $job): array => ['id' => $job->id, 'name' => $job->name, 'client' => $job->client, 'revision' => (int) $job->revision,
-                'changed' => $job->updated_at->toIso8601String(), 'summary' => $summaries[$job->id]])->all()];
+            'jobs' => $jobs
+                ->map(
+                    static fn(Job $job): array => [
+                        'id' => $job->id,
+                        'name' => $job->name,
+                        'client' => $job->client,
+                        'revision' => (int) $job->revision,
+                        'changed' => $job->updated_at->toIso8601String(),
+                        'summary' => $summaries[$job->id],
+                    ],
+                )
+                ->all(),
+        ];
     }
 
     /**
@@ -46,8 +68,12 @@ final readonly class JobList
     {
         $matching = Job::query()->where('crew_id', $crew->id)->whereNull('archived_at', not: $archived);
         foreach ($words as $word) {
-            $like = '%'.addcslashes($word, '\\%_').'%';
-            $matching->where(static fn (Builder $q) => $q->whereRaw("name like ? escape '\\'", [$like])->orWhereRaw("client like ? escape '\\'", [$like]));
+            $like = '%' . addcslashes($word, '\\%_') . '%';
+            $matching->where(
+                static fn(Builder $q) => $q
+                    ->whereRaw("name like ? escape '\\'", [$like])
+                    ->orWhereRaw("client like ? escape '\\'", [$like]),
+            );
         }
 
         return $matching;

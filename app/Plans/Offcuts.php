@@ -17,25 +17,41 @@ final readonly class Offcuts
     /** @return list<InVan> */
     public static function of(Job $job): array
     {
-        return array_values(self::free($job)->orderBy('kit')->orderBy('mm')->get()->map(static fn (Offcut $o): InVan => new InVan($o->id, $o->kit, $o->mm / 1000, $o->kept_for !== null))->all());
+        return array_values(
+            self::free($job)
+                ->orderBy('kit')
+                ->orderBy('mm')
+                ->get()
+                ->map(static fn(Offcut $o): InVan => new InVan($o->id, $o->kit, $o->mm / 1000, $o->kept_for !== null))
+                ->all(),
+        );
     }
 
     /** @return Builder<Offcut> */
     public static function free(Job $job): Builder
     {
-        return Offcut::query()->where('crew_id', $job->crew_id)
-            ->where(static fn (Builder $q) => $q->whereNull('kept_for')->orWhere('kept_for', $job->id))
-            ->where(static fn (Builder $q) => $q->whereNull('left_by')->orWhere('left_by', '!=', $job->id));
+        return Offcut::query()
+            ->where('crew_id', $job->crew_id)
+            ->where(static fn(Builder $q) => $q->whereNull('kept_for')->orWhere('kept_for', $job->id))
+            ->where(static fn(Builder $q) => $q->whereNull('left_by')->orWhere('left_by', '!=', $job->id));
     }
 
     /** Keeps those that a cut list uses for a job when they are packed; gives them back when they are not. */
     public static function pack(Job $job, StockCut $cut, bool $packed): void
     {
-        Offcut::query()->where('kept_for', $job->id)->where('kit', $cut->kit)->update(['kept_for' => null]);
+        Offcut::query()
+            ->where('kept_for', $job->id)
+            ->where('kit', $cut->kit)
+            ->update(['kept_for' => null]);
         if (!$packed) {
             return;
         }
-        $used = array_count_values(array_map(static fn (Bar $b): int => $b->length, array_values(array_filter($cut->bars, static fn (Bar $b): bool => $b->offcut))));
+        $used = array_count_values(
+            array_map(
+                static fn(Bar $b): int => $b->length,
+                array_values(array_filter($cut->bars, static fn(Bar $b): bool => $b->offcut)),
+            ),
+        );
         foreach (self::free($job)->where('kit', $cut->kit)->orderBy('mm')->get() as $offcut) {
             // A strip is used up to its last cut mark: the length in the list may be a little shorter.
             foreach ($used as $mm => $count) {

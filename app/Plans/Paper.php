@@ -14,11 +14,20 @@ final readonly class Paper
 {
     public static function pdf(View $sheet, string $name): Response
     {
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'fontCache' => storage_path('framework/cache')]));
+        $pdf = new Dompdf(
+            new Options([
+                'isRemoteEnabled' => false,
+                'defaultFont' => 'DejaVu Sans',
+                'fontCache' => storage_path('framework/cache'),
+            ]),
+        );
         $pdf->loadHtml($sheet->render());
         $pdf->setPaper('A4');
         $pdf->render();
 
-        return new Response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}.pdf\""]);
+        return new Response((string) $pdf->output(), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"{$name}.pdf\"",
+        ]);
     }
 }

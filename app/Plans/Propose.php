@@ -28,9 +28,7 @@ final class Propose implements ShouldQueue
 
     private const PATIENCE = 90.0;
 
-    public function __construct(private readonly int $proposal)
-    {
-    }
+    public function __construct(private readonly int $proposal) {}
 
     public function handle(): void
     {
@@ -51,7 +49,11 @@ final class Propose implements ShouldQueue
         });
         try {
             $found = Planner::of($plan, $proposal->runs, $shelf, $proposal->keep, $watch);
-            self::keep($proposal, ['state' => 'done', 'solved' => $found->solved, 'answer' => Json::compact($found->toArray($shelf))]);
+            self::keep($proposal, [
+                'state' => 'done',
+                'solved' => $found->solved,
+                'answer' => Json::compact($found->toArray($shelf)),
+            ]);
         } catch (Trouble $t) {
             self::keep($proposal, ['state' => 'failed', 'answer' => $t->getMessage()]);
         }
@@ -60,13 +62,16 @@ final class Propose implements ShouldQueue
     public function failed(?Throwable $why): void
     {
         $proposal = Proposal::query()->findOrFail($this->proposal);
-        self::keep($proposal, ['state' => 'failed', 'answer' => 'The planner broke off. The job is as it was; try fewer runs at once.']);
+        self::keep($proposal, [
+            'state' => 'failed',
+            'answer' => 'The planner broke off. The job is as it was; try fewer runs at once.',
+        ]);
     }
 
     /** @param  array<string, mixed>  $what */
     private static function keep(Proposal $proposal, array $what): void
     {
         // A sign of life too, where nothing else has changed.
-        DB::transaction(static fn (): bool => $proposal->fill($what)->touch());
+        DB::transaction(static fn(): bool => $proposal->fill($what)->touch());
     }
 }

@@ -23,9 +23,7 @@ final readonly class ResultCache
     private const LEFT = 0.75;
 
     /** @param  int  $size  bytes */
-    public function __construct(private Repository $cache, private int $size)
-    {
-    }
+    public function __construct(private Repository $cache, private int $size) {}
 
     public function get(string $key): mixed
     {
@@ -44,12 +42,17 @@ final readonly class ResultCache
     public function prune(): int
     {
         $store = $this->cache->getStore();
-        if (!$store instanceof FileStore || !is_dir($store->getDirectory())) {
+        if (!($store instanceof FileStore) || !is_dir($store->getDirectory())) {
             return 0;
         }
         $files = [];
         /** @var SplFileInfo $file */
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($store->getDirectory(), FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator($store->getDirectory(), FilesystemIterator::SKIP_DOTS),
+            )
+            as $file
+        ) {
             // Another process may have taken it away meanwhile.
             $stat = $file->isFile() ? @stat($file->getPathname()) : false;
             if ($stat !== false) {

@@ -59,7 +59,8 @@ final readonly class Revisions
             $after = self::applied($change, $before);
             $touched = Difference::between($before, $after);
 
-            return $touched === [] ? $newest
+            return $touched === []
+                ? $newest
                 : self::write($job, $user, $newest, $after, 'change', $change->words($before), $touched, $payload);
         });
     }
@@ -81,11 +82,17 @@ final readonly class Revisions
     public static function restore(Job $job, User $user, string $kind): Revision
     {
         return DB::transaction(static function () use ($job, $user, $kind): Revision {
-            $number = UndoStack::of($job, $user)->top($kind)
-                ?? throw new Trouble($kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.');
+            $number =
+                UndoStack::of($job, $user)->top($kind) ??
+                throw new Trouble(
+                    $kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.',
+                );
             $change = self::numbered($job, $number);
             $newest = self::newest($job);
-            $later = self::standing($job, $number)->first(static fn (Revision $r): bool => $r->user_id !== $user->id && array_intersect($r->touched, $change->touched) !== []);
+            $later = self::standing($job, $number)->first(
+                static fn(Revision $r): bool => $r->user_id !== $user->id &&
+                    array_intersect($r->touched, $change->touched) !== [],
+            );
             if ($later !== null) {
                 throw Conflict::ofUndo($kind, $number, $change->words, self::told($later), $newest->number);
             }
@@ -93,8 +100,17 @@ final readonly class Revisions
             $before = $newest->plan();
             $after = Difference::restore($before, $source->plan(), $change->touched);
 
-            return self::write($job, $user, $newest, $after, $kind, ($kind === 'undo' ? 'Undone: ' : 'Redone: ').$change->words,
-                Difference::between($before, $after), null, $number);
+            return self::write(
+                $job,
+                $user,
+                $newest,
+                $after,
+                $kind,
+                ($kind === 'undo' ? 'Undone: ' : 'Redone: ') . $change->words,
+                Difference::between($before, $after),
+                null,
+                $number,
+            );
         });
     }
 
@@ -111,11 +127,24 @@ final readonly class Revisions
     {
         return DB::transaction(static function () use ($job, $user, $kind, $number): Revision {
             if (UndoStack::of($job, $user)->top($kind) !== $number) {
-                throw new Trouble('That change is not the next one any more. Look at what Undo and Redo name now.', '/over');
+                throw new Trouble(
+                    'That change is not the next one any more. Look at what Undo and Redo name now.',
+                    '/over',
+                );
             }
             $newest = self::newest($job);
 
-            return self::write($job, $user, $newest, $newest->plan(), UndoStack::OVER, 'Stepped over: '.self::numbered($job, $number)->words, [], null, $number);
+            return self::write(
+                $job,
+                $user,
+                $newest,
+                $newest->plan(),
+                UndoStack::OVER,
+                'Stepped over: ' . self::numbered($job, $number)->words,
+                [],
+                null,
+                $number,
+            );
         });
     }
 
@@ -126,15 +155,21 @@ final readonly class Revisions
      */
     private static function standing(Job $job, int $after): Collection
     {
-        $later = $job->revisions()->where('number', '>', $after)->orderBy('number')->with('user')->get(['id', 'job_id', 'user_id', 'number', 'kind', 'restores', 'words', 'touched', 'created_at']);
+        $later = $job
+            ->revisions()
+            ->where('number', '>', $after)
+            ->orderBy('number')
+            ->with('user')
+            ->get(['id', 'job_id', 'user_id', 'number', 'kind', 'restores', 'words', 'touched', 'created_at']);
         $back = [];
         foreach ($later as $r) {
             if ($r->restores !== null) {
-                $back[$r->restores] = $r->kind === 'undo' || ($r->kind === UndoStack::OVER && ($back[$r->restores] ?? false));
+                $back[$r->restores] =
+                    $r->kind === 'undo' || ($r->kind === UndoStack::OVER && ($back[$r->restores] ?? false));
             }
         }
 
-        return $later->filter(static fn (Revision $r): bool => $r->kind === 'change' && !($back[$r->number] ?? false));
+        return $later->filter(static fn(Revision $r): bool => $r->kind === 'change' && !($back[$r->number] ?? false));
     }
 
     private static function applied(Change $change, Plan $plan): Plan
@@ -148,13 +183,25 @@ final readonly class Revisions
     /** @throws Conflict when what the change touches on its base was touched since */
     private static function refuseWhenStale(Job $job, int $base, Revision $newest, Change $change): void
     {
-        $from = $job->revisions()->where('number', $base)->first() ?? throw new Trouble("The job has no revision {$base}.", '/base');
+        $from =
+            $job->revisions()->where('number', $base)->first() ??
+            throw new Trouble("The job has no revision {$base}.", '/base');
         $plan = $from->plan();
         $touches = Difference::between($plan, self::applied($change, $plan));
         // What was changed and is again as it was does not count.
         $both = array_intersect($touches, Difference::between($plan, $newest->plan()));
-        $since = $both === [] ? [] : $job->revisions()->where('number', '>', $base)->orderBy('number')->with('user')->get(['id', 'job_id', 'user_id', 'number', 'words', 'touched', 'created_at'])
-            ->filter(static fn (Revision $r): bool => array_intersect($r->touched, $both) !== [])->map(self::told(...))->all();
+        $since =
+            $both === []
+                ? []
+                : $job
+                    ->revisions()
+                    ->where('number', '>', $base)
+                    ->orderBy('number')
+                    ->with('user')
+                    ->get(['id', 'job_id', 'user_id', 'number', 'words', 'touched', 'created_at'])
+                    ->filter(static fn(Revision $r): bool => array_intersect($r->touched, $both) !== [])
+                    ->map(self::told(...))
+                    ->all();
         if ($since !== []) {
             throw Conflict::ofChange($change->words($plan), implode('; ', $since), $newest->number);
         }
@@ -162,7 +209,12 @@ final readonly class Revisions
 
     private static function told(Revision $r): string
     {
-        return $r->words.' ('.($r->user->name ?? 'somebody').', '.Clock::local($r->created_at)->format('H:i').')';
+        return $r->words .
+            ' (' .
+            ($r->user->name ?? 'somebody') .
+            ', ' .
+            Clock::local($r->created_at)->format('H:i') .
+            ')';
     }
 
     private static function numbered(Job $job, int $number): Revision
@@ -175,15 +227,34 @@ final readonly class Revisions
      * @param  array<array-key, mixed>|null  $payload
      */
     private static function write(
-        Job $job, ?User $user, ?Revision $parent, Plan $plan, string $kind, string $words, array $touched, ?array $payload = null, ?int $restores = null,
+        Job $job,
+        ?User $user,
+        ?Revision $parent,
+        Plan $plan,
+        string $kind,
+        string $words,
+        array $touched,
+        ?array $payload = null,
+        ?int $restores = null,
     ): Revision {
         $document = Revision::deflate($plan);
         $revision = $job->revisions()->create([
-            'user_id' => $user?->id, 'number' => ($parent->number ?? 0) + 1, 'parent' => $parent?->number, 'change' => $payload,
-            'kind' => $kind, 'restores' => $restores, 'words' => mb_substr($words, 0, 250), 'touched' => $touched,
-            'document' => $document, 'created_at' => Clock::now(),
+            'user_id' => $user?->id,
+            'number' => ($parent->number ?? 0) + 1,
+            'parent' => $parent?->number,
+            'change' => $payload,
+            'kind' => $kind,
+            'restores' => $restores,
+            'words' => mb_substr($words, 0, 250),
+            'touched' => $touched,
+            'document' => $document,
+            'created_at' => Clock::now(),
         ]);
-        $job->fill(['name' => $plan->name, 'client' => $plan->client, 'kit' => array_map(static fn (Frozen $f): string => $f->hash, $plan->kit)])->touch();
+        $job->fill([
+            'name' => $plan->name,
+            'client' => $plan->client,
+            'kit' => array_map(static fn(Frozen $f): string => $f->hash, $plan->kit),
+        ])->touch();
 
         return $revision->holding($plan);
     }

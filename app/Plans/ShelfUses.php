@@ -18,18 +18,38 @@ final readonly class ShelfUses
     /** Jobs that are told at once. */
     private const MOST = 50;
 
-    public function __construct(private Workshop $workshop)
-    {
-    }
+    public function __construct(private Workshop $workshop) {}
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/uses: those that hold an older copy first; jobs in the archive are left alone */
     public function of(Crew $crew, string $entry, ?Frozen $now): array
     {
-        $held = static fn (): Builder => Job::query()->where('crew_id', $crew->id)->whereNull('archived_at')->whereRaw('json_extract(kit, ?) is not null', ["$.\"{$entry}\""]);
-        $jobs = $held()->orderByRaw('json_extract(kit, ?) = ?', ["$.\"{$entry}\"", $now->hash ?? ''])->orderByDesc('updated_at')->limit(self::MOST)
-            ->addSelect(['jobs.*', 'revision' => Revision::query()->whereColumn('job_id', 'jobs.id')->selectRaw('max(number)')])->get();
+        $held = static fn(): Builder => Job::query()
+            ->where('crew_id', $crew->id)
+            ->whereNull('archived_at')
+            ->whereRaw('json_extract(kit, ?) is not null', ["$.\"{$entry}\""]);
+        $jobs = $held()
+            ->orderByRaw('json_extract(kit, ?) = ?', ["$.\"{$entry}\"", $now->hash ?? ''])
+            ->orderByDesc('updated_at')
+            ->limit(self::MOST)
+            ->addSelect([
+                'jobs.*',
+                'revision' => Revision::query()->whereColumn('job_id', 'jobs.id')->selectRaw('max(number)'),
+            ])
+            ->get();
 
-        return ['total' => $held()->count(), 'jobs' => $jobs->map(static fn (Job $job): array => ['job' => $job->id, 'name' => $job->name, 'revision' => (int) $job->revision, 'moved' => $now !== null && ($job->kit[$entry] ?? '') !== $now->hash])->all()];
+        return [
+            'total' => $held()->count(),
+            'jobs' => $jobs
+                ->map(
+                    static fn(Job $job): array => [
+                        'job' => $job->id,
+                        'name' => $job->name,
+                        'revision' => (int) $job->revision,
+                        'moved' => $now !== null && ($job->kit[$entry] ?? '') !== $now->hash,
+                    ],
+                )
+                ->all(),
+        ];
     }
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/shift */
@@ -38,6 +58,13 @@ final readonly class ShelfUses
         $shelf = Shelves::ofCrew($job->crew);
         $plan = Revisions::newest($job)->plan();
 
-        return Shift::of($this->workshop->work($job, $plan, $shelf), $this->workshop->work($job, Catalogue::read(['kind' => 'RefreshKit', 'kit' => $entry], $shelf)->apply($plan), $shelf));
+        return Shift::of(
+            $this->workshop->work($job, $plan, $shelf),
+            $this->workshop->work(
+                $job,
+                Catalogue::read(['kind' => 'RefreshKit', 'kit' => $entry], $shelf)->apply($plan),
+                $shelf,
+            ),
+        );
     }
 }

@@ -23,9 +23,7 @@ final class Shelves implements ShelfSource
     private array $kinds = [];
 
     /** @param  array<string, array<array-key, mixed>>  $written  of a file, by id */
-    private function __construct(private readonly ?Crew $crew, private readonly array $written)
-    {
-    }
+    private function __construct(private readonly ?Crew $crew, private readonly array $written) {}
 
     public static function ofCrew(Crew $crew): self
     {
@@ -53,10 +51,23 @@ final class Shelves implements ShelfSource
         DB::transaction(static function () use ($crew, $entries): void {
             $crew->newQuery()->whereKey($crew->id)->increment('shelf_version');
             foreach (array_chunk($entries, 200, true) as $chunk) {
-                $crew->kitEntries()->upsert(array_map(static fn (array $e): array => ['crew_id' => $crew->id, 'entry_id' => $e['id'],
-                    'document' => json_encode($e, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
-                    'created_at' => Clock::now(), 'updated_at' => Clock::now()] + KitEntry::columns($e), array_values($chunk)),
-                    ['crew_id', 'entry_id'], ['document', 'kind', 'name', 'search', 'facts', 'updated_at']);
+                $crew->kitEntries()->upsert(
+                    array_map(
+                        static fn(array $e): array => [
+                            'crew_id' => $crew->id,
+                            'entry_id' => $e['id'],
+                            'document' => json_encode(
+                                $e,
+                                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+                            ),
+                            'created_at' => Clock::now(),
+                            'updated_at' => Clock::now(),
+                        ] + KitEntry::columns($e),
+                        array_values($chunk),
+                    ),
+                    ['crew_id', 'entry_id'],
+                    ['document', 'kind', 'name', 'search', 'facts', 'updated_at'],
+                );
             }
         });
     }
@@ -73,9 +84,20 @@ final class Shelves implements ShelfSource
 
     public function ofKind(string $kind): array
     {
-        return $this->kinds[$kind] ??= array_map(self::frozen(...), $this->crew === null
-            ? array_values(array_filter($this->written, static fn (array $w): bool => $w['kind'] === $kind))
-            : array_values($this->crew->kitEntries()->where('kind', $kind)->orderBy('id')->get()->map(static fn (KitEntry $e): array => $e->document)->all()));
+        return $this->kinds[$kind] ??= array_map(
+            self::frozen(...),
+            $this->crew === null
+                ? array_values(array_filter($this->written, static fn(array $w): bool => $w['kind'] === $kind))
+                : array_values(
+                    $this->crew
+                        ->kitEntries()
+                        ->where('kind', $kind)
+                        ->orderBy('id')
+                        ->get()
+                        ->map(static fn(KitEntry $e): array => $e->document)
+                        ->all(),
+                ),
+        );
     }
 
     /** @param  array<array-key, mixed>  $written */

@@ -16,9 +16,7 @@ use EmberDusk\Workings\Trouble;
 /** Results of a plan's runs, kept by their island's fingerprint across requests: an edit solves only what it touched. */
 final readonly class Solutions
 {
-    public function __construct(private ResultCache $cache)
-    {
-    }
+    public function __construct(private ResultCache $cache) {}
 
     /** @return array<string, RunResult|FixtureResult|Trouble> by run and by fitting, everything full */
     public function of(Plan $plan): array
@@ -45,7 +43,10 @@ final readonly class Solutions
     {
         $even = SceneSlate::settled($plan, $full);
 
-        return array_map(fn (Scene $scene): array => $this->solved($plan, $scene, $scene->id === $looked ? [] : $even), $plan->scenes);
+        return array_map(
+            fn(Scene $scene): array => $this->solved($plan, $scene, $scene->id === $looked ? [] : $even),
+            $plan->scenes,
+        );
     }
 
     /**
@@ -59,9 +60,16 @@ final readonly class Solutions
             if ($even !== [] && array_diff_key($island->parts, $even) === []) {
                 continue;
             }
-            $key = 'solved.'.Engine::fingerprint($plan, $island, $scene);
+            $key = 'solved.' . Engine::fingerprint($plan, $island, $scene);
             $kept = $this->cache->get($key);
-            if (is_array($kept) && $kept !== [] && array_filter($kept, static fn (mixed $r): bool => !$r instanceof RunResult && !$r instanceof FixtureResult) === []) {
+            if (
+                is_array($kept) &&
+                $kept !== [] &&
+                array_filter(
+                    $kept,
+                    static fn(mixed $r): bool => !($r instanceof RunResult) && !($r instanceof FixtureResult),
+                ) === []
+            ) {
                 /** @var array<string, RunResult|FixtureResult> $kept */
                 $results += $kept;
 
@@ -72,7 +80,7 @@ final readonly class Solutions
                 $this->cache->put($key, $solved);
                 $results += $solved;
             } catch (Trouble $trouble) {
-                $results += array_map(static fn (): Trouble => $trouble, $island->parts + $island->fixtures);
+                $results += array_map(static fn(): Trouble => $trouble, $island->parts + $island->fixtures);
             }
         }
 

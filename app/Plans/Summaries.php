@@ -21,9 +21,7 @@ use Illuminate\Support\Facades\DB;
 /** What the list of jobs says of each: how far its stages are, what comes next, what it waits for. Worked out once for a state of a job. */
 final readonly class Summaries
 {
-    public function __construct(private ResultCache $cache, private Workshop $workshop)
-    {
-    }
+    public function __construct(private ResultCache $cache, private Workshop $workshop) {}
 
     /**
      * @param  list<int>  $jobs  of one crew
@@ -60,7 +58,11 @@ final readonly class Summaries
         $findings = Slate::of($work);
         $next = $findings[0] ?? null;
 
-        return ['stages' => Stages::of($work, $findings), 'waits' => Waiting::of($work), 'next' => $next === null ? null : ['title' => $next->title, 'stage' => $next->place->stage]];
+        return [
+            'stages' => Stages::of($work, $findings),
+            'waits' => Waiting::of($work),
+            'next' => $next === null ? null : ['title' => $next->title, 'stage' => $next->place->stage],
+        ];
     }
 
     /**
@@ -73,21 +75,53 @@ final readonly class Summaries
     private static function keys(Crew $crew, array $jobs): array
     {
         $of = static function (string $table, string $what) use ($jobs): array {
-            return DB::table($table)->whereIn('job_id', $jobs)->groupBy('job_id')->selectRaw("job_id, {$what} as what")->pluck('what', 'job_id')->all();
+            return DB::table($table)
+                ->whereIn('job_id', $jobs)
+                ->groupBy('job_id')
+                ->selectRaw("job_id, {$what} as what")
+                ->pluck('what', 'job_id')
+                ->all();
         };
         $parts = [
             $of('revisions', 'max(id)'),
-            $of((new PartMark)->getTable(), "group_concat(part || '=' || state || coalesce(arrives, ''), ' ')"),
+            $of((new PartMark())->getTable(), "group_concat(part || '=' || state || coalesce(arrives, ''), ' ')"),
             $of('arrangements', 'max(document)'),
-            $of((new Tick)->getTable(), "count(*) || '-' || max(id)"),
-            JoinEvent::query()->join('join_runs', 'join_runs.id', '=', 'join_run_id')->whereIn('job_id', $jobs)->where('kind', 'named')->groupBy('job_id')->selectRaw('job_id, group_concat(distinct device) as what')->toBase()->pluck('what', 'job_id')->all(),
+            $of((new Tick())->getTable(), "count(*) || '-' || max(id)"),
+            JoinEvent::query()
+                ->join('join_runs', 'join_runs.id', '=', 'join_run_id')
+                ->whereIn('job_id', $jobs)
+                ->where('kind', 'named')
+                ->groupBy('job_id')
+                ->selectRaw('job_id, group_concat(distinct device) as what')
+                ->toBase()
+                ->pluck('what', 'job_id')
+                ->all(),
         ];
-        $shared = [Engine::VERSION, (string) DB::table('crews')->where('id', $crew->id)->value('shelf_version'), Clock::day(), substr(Clock::hour(), 0, 2),
-            Offcut::query()->where('crew_id', $crew->id)->orderBy('id')->toBase()->get(['id', 'kit', 'mm', 'kept_for', 'left_by'])->toJson(),
-            DB::table('ticks')->join('jobs', 'jobs.id', '=', 'job_id')->where('crew_id', $crew->id)->max('ticks.id')];
+        $shared = [
+            Engine::VERSION,
+            (string) DB::table('crews')->where('id', $crew->id)->value('shelf_version'),
+            Clock::day(),
+            substr(Clock::hour(), 0, 2),
+            Offcut::query()
+                ->where('crew_id', $crew->id)
+                ->orderBy('id')
+                ->toBase()
+                ->get(['id', 'kit', 'mm', 'kept_for', 'left_by'])
+                ->toJson(),
+            DB::table('ticks')->join('jobs', 'jobs.id', '=', 'job_id')->where('crew_id', $crew->id)->max('ticks.id'),
+        ];
         $keys = [];
         foreach ($jobs as $job) {
-            $keys[$job] = 'summary.'.hash('xxh128', (string) json_encode([$shared, $job, array_map(static fn (array $p): mixed => $p[$job] ?? null, $parts)]));
+            $keys[$job] =
+                'summary.' .
+                hash(
+                    'xxh128',
+                    (string) json_encode([
+                        $shared,
+                        $job,
+                        array_map(static fn(array $p): mixed => $p[$job] ?? null, $parts),
+                    ]),
+                );
         }
 
         return $keys;

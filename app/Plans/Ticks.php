@@ -50,6 +50,6 @@ final readonly class Ticks
             $last["{$tick->job_id} {$tick->step}"] = $tick;
         }
 
-        return array_values(array_filter($last, static fn (Tick $t): bool => $t->done));
+        return array_values(array_filter($last, static fn(Tick $t): bool => $t->done));
     }
 }

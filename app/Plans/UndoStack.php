@@ -18,14 +18,20 @@ final readonly class UndoStack
      * @param  array<int, string>  $undo  words by revision number, oldest first
      * @param  array<int, string>  $redo
      */
-    private function __construct(private array $undo, private array $redo)
-    {
-    }
+    private function __construct(private array $undo, private array $redo) {}
 
     public static function of(Job $job, User $user): self
     {
         $undo = $redo = [];
-        foreach ($job->revisions()->where('user_id', $user->id)->orderBy('number')->toBase()->get(['number', 'kind', 'restores', 'words']) as $row) {
+        foreach (
+            $job
+                ->revisions()
+                ->where('user_id', $user->id)
+                ->orderBy('number')
+                ->toBase()
+                ->get(['number', 'kind', 'restores', 'words'])
+            as $row
+        ) {
             /** @var object{number: int, kind: string, restores: int|null, words: string} $r */
             $r = $row;
             $of = (int) $r->restores;

@@ -19,26 +19,47 @@ use EmberDusk\Plan\Plan;
 /** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
 final readonly class Workshop
 {
-    public function __construct(private Solutions $solutions)
-    {
-    }
+    public function __construct(private Solutions $solutions) {}
 
     /** @param  list<string>  $open  runs that are shown large */
     public function work(Job $job, Plan $plan, ?Shelves $shelf = null, ?string $scene = null, array $open = []): Work
     {
         $results = $this->solutions->of($plan);
 
-        return new Work($plan, $results, $shelf ?? Shelves::ofCrew($job->crew), self::joined($job), $this->solutions->scenes($plan, $results, $scene), isset($plan->scenes[$scene ?? '']) ? $scene : null, $open,
-            $job->partMarks()->get()->mapWithKeys(static fn (PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])->all(), Clock::day(),
-            $job->arrangement()->first()?->read() ?? new Arrangement, Ticks::of($job), Ticks::pace($job), Offcuts::of($job), Clock::hour());
+        return new Work(
+            $plan,
+            $results,
+            $shelf ?? Shelves::ofCrew($job->crew),
+            self::joined($job),
+            $this->solutions->scenes($plan, $results, $scene),
+            isset($plan->scenes[$scene ?? '']) ? $scene : null,
+            $open,
+            $job
+                ->partMarks()
+                ->get()
+                ->mapWithKeys(static fn(PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])
+                ->all(),
+            Clock::day(),
+            $job->arrangement()->first()?->read() ?? new Arrangement(),
+            Ticks::of($job),
+            Ticks::pace($job),
+            Offcuts::of($job),
+            Clock::hour(),
+        );
     }
 
     /**
      * @param  list<string>  $open  runs that are shown large
      * @return array<string, mixed> as in core/schema/responses.json, $defs/answer
      */
-    public function answer(Job $job, User $user, Revision $revision, string $stage, ?string $scene = null, array $open = []): array
-    {
+    public function answer(
+        Job $job,
+        User $user,
+        Revision $revision,
+        string $stage,
+        ?string $scene = null,
+        array $open = [],
+    ): array {
         $stack = UndoStack::of($job, $user);
 
         return [
@@ -54,7 +75,14 @@ final readonly class Workshop
     /** @return list<string> controllers that a run has named */
     private static function joined(Job $job): array
     {
-        return array_values(JoinEvent::query()->whereIn('join_run_id', $job->joinRuns()->select('id'))->where('kind', 'named')
-            ->distinct()->pluck('device')->map(static fn (mixed $d): string => is_string($d) ? $d : '')->all());
+        return array_values(
+            JoinEvent::query()
+                ->whereIn('join_run_id', $job->joinRuns()->select('id'))
+                ->where('kind', 'named')
+                ->distinct()
+                ->pluck('device')
+                ->map(static fn(mixed $d): string => is_string($d) ? $d : '')
+                ->all(),
+        );
     }
 }

@@ -19,8 +19,22 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(ResultCache::class, static fn (Application $app): ResultCache => new ResultCache($app->make('cache')->store('results'), 1_000_000 * (int) config('ember.results_megabytes')));
-        Connection::resolverFor('sqlite', static fn (mixed $pdo, string $database, string $prefix, array $config): LockFirst => new LockFirst($pdo, $database, $prefix, $config));
+        $this->app->singleton(
+            ResultCache::class,
+            static fn(Application $app): ResultCache => new ResultCache(
+                $app->make('cache')->store('results'),
+                1_000_000 * (int) config('ember.results_megabytes'),
+            ),
+        );
+        Connection::resolverFor(
+            'sqlite',
+            static fn(mixed $pdo, string $database, string $prefix, array $config): LockFirst => new LockFirst(
+                $pdo,
+                $database,
+                $prefix,
+                $config,
+            ),
+        );
     }
 
     public function boot(): void
@@ -30,7 +44,11 @@ final class AppServiceProvider extends ServiceProvider
             Clock::shift($now, is_numeric($since) ? (float) $since : microtime(true));
         }
         Model::shouldBeStrict(!$this->app->isProduction());
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(6)
-            ->by(mb_strtolower(is_string($email = $request->input('email')) ? $email : '').'|'.$request->ip()));
+        RateLimiter::for(
+            'sign-in',
+            static fn(Request $request): Limit => Limit::perMinute(6)->by(
+                mb_strtolower(is_string($email = $request->input('email')) ? $email : '') . '|' . $request->ip(),
+            ),
+        );
     }
 }

@@ -53,9 +53,11 @@ final readonly class Clock
      */
     public static function shift(string $now, float $since): void
     {
-        $there = date_create_immutable($now) ?: throw new RuntimeException("EMBER_NOW is no moment: “{$now}”. Write it such as 2026-11-27T17:30:00+01:00.");
+        $there =
+            date_create_immutable($now) ?:
+            throw new RuntimeException("EMBER_NOW is no moment: “{$now}”. Write it such as 2026-11-27T17:30:00+01:00.");
         $offset = (int) round(1e6 * ((float) $there->format('U.u') - $since));
-        $shifted = static fn (CarbonInterface $real): CarbonInterface => $real->addMicroseconds($offset);
+        $shifted = static fn(CarbonInterface $real): CarbonInterface => $real->addMicroseconds($offset);
         Carbon::setTestNow($shifted);
         CarbonImmutable::setTestNow($shifted);
     }

@@ -23,27 +23,29 @@ final class Demo implements ShelfSource
 
     private function __construct()
     {
-        $this->written = Shelf::file((string) file_get_contents(dirname(__DIR__, 2).'/database/demo/shelf.json'));
+        $this->written = Shelf::file((string) file_get_contents(dirname(__DIR__, 2) . '/database/demo/shelf.json'));
     }
 
     public static function shelf(): self
     {
         static $shelf = null;
 
-        return $shelf instanceof self ? $shelf : $shelf = new self;
+        return $shelf instanceof self ? $shelf : ($shelf = new self());
     }
 
     public function find(string $id): ?Frozen
     {
         $written = $this->written[$id] ?? null;
 
-        return $written === null ? null : new Frozen(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
+        return $written === null
+            ? null
+            : new Frozen(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
     }
 
     /** @return list<Entry> */
     public function entries(): array
     {
-        return array_values(array_map(static fn (array $w): Entry => Shelf::entry(new Fields($w)), $this->written));
+        return array_values(array_map(static fn(array $w): Entry => Shelf::entry(new Fields($w)), $this->written));
     }
 
     public function ofKind(string $kind): array
@@ -66,16 +68,20 @@ final class Demo implements ShelfSource
     /** One room of the demo world: an 18 m tunable-white cove whose ends meet, fed at its start. */
     public static function plan(): Plan
     {
-        $plan = JobFile::read((string) file_get_contents(__DIR__.'/golden/job-v1.json'));
+        $plan = JobFile::read((string) file_get_contents(__DIR__ . '/golden/job-v1.json'));
         $notes = $plan->places['lecture']->notes;
 
-        return self::with($plan, ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $notes."\ndry\noutlet P1 dais, circuit C2\nrun cove, profile, room light"]);
+        return self::with($plan, [
+            'kind' => 'ReviseNotes',
+            'place' => 'lecture',
+            'text' => $notes . "\ndry\noutlet P1 dais, circuit C2\nrun cove, profile, room light",
+        ]);
     }
 
     /** A job file that ships as demo data. */
     public static function file(string $name): string
     {
-        return (string) file_get_contents(dirname(__DIR__, 2)."/database/demo/job-{$name}.json");
+        return (string) file_get_contents(dirname(__DIR__, 2) . "/database/demo/job-{$name}.json");
     }
 
     /** @param  array<string, mixed>  ...$changes */
@@ -92,11 +98,13 @@ final class Demo implements ShelfSource
     /** A plan with one straight run of that length and kit, fed at its start. */
     public static function run(string $metres, string $strip, string $supply, string $controller, string $cable): Plan
     {
-        return self::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+        return self::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
             ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n{$metres} line"],
             ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $strip],
             ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $supply],
             ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $controller],
-            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $cable]);
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $cable],
+        );
     }
 }

@@ -12,7 +12,22 @@ use SplFileInfo;
 /** The rooms of the core: each may use only what stands before it, and nothing of the application or the framework. */
 final class LayeringTest extends TestCase
 {
-    private const ROOMS = ['Workings', 'Measure', 'Formats', 'Kit', 'Plan', 'Circuit', 'Reach', 'Joining', 'Control', 'Parts', 'Build', 'Bench', 'Handover', 'Advice'];
+    private const ROOMS = [
+        'Workings',
+        'Measure',
+        'Formats',
+        'Kit',
+        'Plan',
+        'Circuit',
+        'Reach',
+        'Joining',
+        'Control',
+        'Parts',
+        'Build',
+        'Bench',
+        'Handover',
+        'Advice',
+    ];
 
     /** Packages that the core may use. */
     private const PACKAGES = ['Opis'];
@@ -27,7 +42,10 @@ final class LayeringTest extends TestCase
             foreach (self::names($file) as $name) {
                 $parts = explode('\\', $name);
                 if ($parts[0] !== 'EmberDusk') {
-                    self::assertTrue(count($parts) === 1 || in_array($parts[0], self::PACKAGES, true), "{$file->getFilename()} uses {$name}");
+                    self::assertTrue(
+                        count($parts) === 1 || in_array($parts[0], self::PACKAGES, true),
+                        "{$file->getFilename()} uses {$name}",
+                    );
 
                     continue;
                 }
@@ -63,14 +81,19 @@ final class LayeringTest extends TestCase
 
     private static function root(): string
     {
-        return dirname(__DIR__).'/src';
+        return dirname(__DIR__) . '/src';
     }
 
     /** @return list<SplFileInfo> */
     private static function files(): array
     {
         $files = [];
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(self::root(), RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator(self::root(), RecursiveDirectoryIterator::SKIP_DOTS),
+            )
+            as $file
+        ) {
             if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
                 $files[] = $file;
             }

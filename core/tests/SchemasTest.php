@@ -9,11 +9,26 @@ use PHPUnit\Framework\TestCase;
 /** The schemas keep to what the generator of TypeScript types gets right. */
 final class SchemasTest extends TestCase
 {
-    private const KEYWORDS = ['$schema', '$id', '$defs', 'title', 'description', 'type', 'const', 'enum', 'properties', 'required', 'additionalProperties', 'items', '$ref', 'oneOf'];
+    private const KEYWORDS = [
+        '$schema',
+        '$id',
+        '$defs',
+        'title',
+        'description',
+        'type',
+        'const',
+        'enum',
+        'properties',
+        'required',
+        'additionalProperties',
+        'items',
+        '$ref',
+        'oneOf',
+    ];
 
     public function test_only_agreed_keywords_are_used(): void
     {
-        $files = glob(dirname(__DIR__).'/schema/*.json') ?: [];
+        $files = glob(dirname(__DIR__) . '/schema/*.json') ?: [];
         self::assertGreaterThanOrEqual(3, count($files));
         foreach ($files as $file) {
             $schema = json_decode((string) file_get_contents($file), true);
@@ -27,7 +42,10 @@ final class SchemasTest extends TestCase
     {
         self::assertSame([], array_diff(array_map(strval(...), array_keys($schema)), self::KEYWORDS), $at);
         self::assertTrue(!isset($schema['$ref']) || count($schema) === 1, "{$at}: \$ref has siblings");
-        self::assertTrue(!isset($schema['properties']) || ($schema['additionalProperties'] ?? null) === false, "{$at}: unknown fields are let in");
+        self::assertTrue(
+            !isset($schema['properties']) || ($schema['additionalProperties'] ?? null) === false,
+            "{$at}: unknown fields are let in",
+        );
         foreach (['properties', '$defs'] as $map) {
             foreach (is_array($schema[$map] ?? null) ? $schema[$map] : [] as $name => $inner) {
                 self::assertIsArray($inner);

@@ -16,13 +16,50 @@ use Random\Randomizer;
  */
 final class SeededJobs
 {
-    private const STRIPS = ['strip-single-12', 'strip-single-24', 'strip-single-24-bright', 'strip-single-24-copper', 'strip-tunable-12', 'strip-tunable-24', 'strip-rgb-12', 'strip-rgb-24', 'strip-rgbw-12', 'strip-rgbw-24', 'pixels-5-rgb', 'pixels-5-rgbw', 'pixels-12-rgb', 'pixels-12-clocked', 'pixels-24-rgb'];
+    private const STRIPS = [
+        'strip-single-12',
+        'strip-single-24',
+        'strip-single-24-bright',
+        'strip-single-24-copper',
+        'strip-tunable-12',
+        'strip-tunable-24',
+        'strip-rgb-12',
+        'strip-rgb-24',
+        'strip-rgbw-12',
+        'strip-rgbw-24',
+        'pixels-5-rgb',
+        'pixels-5-rgbw',
+        'pixels-12-rgb',
+        'pixels-12-clocked',
+        'pixels-24-rgb',
+    ];
 
-    private const SUPPLIES = [5 => ['supply-5-100', 'supply-5-300'], 12 => ['supply-12-60', 'supply-12-100', 'supply-12-240', 'supply-12-360', 'battery-12'], 24 => ['supply-24-60', 'supply-24-100', 'supply-24-240', 'supply-24-480', 'supply-24-600']];
+    private const SUPPLIES = [
+        5 => ['supply-5-100', 'supply-5-300'],
+        12 => ['supply-12-60', 'supply-12-100', 'supply-12-240', 'supply-12-360', 'battery-12'],
+        24 => ['supply-24-60', 'supply-24-100', 'supply-24-240', 'supply-24-480', 'supply-24-600'],
+    ];
 
-    private const CONTROLLERS = ['controller-zigbee-1', 'controller-zigbee-2', 'controller-zigbee-2-small', 'controller-zigbee-4', 'controller-zigbee-5', 'controller-bluetooth-2', 'controller-bluetooth-4', 'controller-mesh-4', 'controller-rf-4', 'controller-wifi-4'];
+    private const CONTROLLERS = [
+        'controller-zigbee-1',
+        'controller-zigbee-2',
+        'controller-zigbee-2-small',
+        'controller-zigbee-4',
+        'controller-zigbee-5',
+        'controller-bluetooth-2',
+        'controller-bluetooth-4',
+        'controller-mesh-4',
+        'controller-rf-4',
+        'controller-wifi-4',
+    ];
 
-    private const CABLES = [2 => ['cable-2x075', 'cable-2x1', 'cable-2x15', 'cable-2x25', 'cable-2x18awg'], 3 => ['cable-3x075', 'cable-3x1', 'cable-3x15', 'cable-3x25'], 4 => ['cable-4x05', 'cable-4x075', 'cable-4x15'], 5 => ['cable-5x05', 'cable-5x075', 'cable-5x15'], 6 => ['cable-6x05', 'cable-6x15']];
+    private const CABLES = [
+        2 => ['cable-2x075', 'cable-2x1', 'cable-2x15', 'cable-2x25', 'cable-2x18awg'],
+        3 => ['cable-3x075', 'cable-3x1', 'cable-3x15', 'cable-3x25'],
+        4 => ['cable-4x05', 'cable-4x075', 'cable-4x15'],
+        5 => ['cable-5x05', 'cable-5x075', 'cable-5x15'],
+        6 => ['cable-6x05', 'cable-6x15'],
+    ];
 
     private Plan $plan;
 
@@ -58,20 +95,41 @@ final class SeededJobs
 
     private function room(int $n): void
     {
-        $metres = fn (int $least, int $most): string => sprintf('%.2f', $this->chance->getInt($least, $most) / 100);
+        $metres = fn(int $least, int $most): string => sprintf('%.2f', $this->chance->getInt($least, $most) / 100);
         $first = $metres(150, 1400);
-        $lines = [$this->one(['dry', 'damp']), 'high 2.60', 'start door', "{$first} long{$n}".($this->below(3) === 0 ? ', gap 0.30 at '.sprintf('%.2f', 0.4 * (float) $first).' beam' : '')];
+        $lines = [
+            $this->one(['dry', 'damp']),
+            'high 2.60',
+            'start door',
+            "{$first} long{$n}" .
+            ($this->below(3) === 0 ? ', gap 0.30 at ' . sprintf('%.2f', 0.4 * (float) $first) . ' beam' : ''),
+        ];
         if ($this->below(2) === 0) {
             $lines[] = "box B{$n} shelf at 0.40, 30x20x10, vented, hand";
         }
-        $lines[] = 'right '.$metres(120, 900).' '.$this->one(["short{$n}", "long{$n}", '']);
-        $lines[] = $this->below(3) === 0 ? "battery E{$n} bench, ".$this->one(['1 of 12 V, 2 rows, 110 Ah', '2 of 6 V, 1 row, 210 Ah', '6 of 8 V, 1 row, 170 Ah']).', want 12 V' : "outlet P{$n} wall at 0.60, circuit C{$n}";
+        $lines[] = 'right ' . $metres(120, 900) . ' ' . $this->one(["short{$n}", "long{$n}", '']);
+        $lines[] =
+            $this->below(3) === 0
+                ? "battery E{$n} bench, " .
+                    $this->one(['1 of 12 V, 2 rows, 110 Ah', '2 of 6 V, 1 row, 210 Ah', '6 of 8 V, 1 row, 170 Ah']) .
+                    ', want 12 V'
+                : "outlet P{$n} wall at 0.60, circuit C{$n}";
         if ($this->below(2) === 0) {
-            $lines[] = "leg L{$n} P{$n} to far 3x2.5 ".$metres(300, 1200).', wall, known';
+            $lines[] = "leg L{$n} P{$n} to far 3x2.5 " . $metres(300, 1200) . ', wall, known';
         }
-        $lines[] = "run long{$n}, ".$this->one(['profile', 'bare', 'moving', 'removable', 'outdoors']).', '.$this->one(['room light', 'mood light']);
-        $this->plan = $this->plan->with(places: $this->plan->places + ["room{$n}" => new Place("room{$n}", "Room {$n}", '')]);
-        $this->try(['kind' => 'ReviseNotes', 'place' => "room{$n}", 'text' => implode("\n", array_map(trim(...), $lines))]);
+        $lines[] =
+            "run long{$n}, " .
+            $this->one(['profile', 'bare', 'moving', 'removable', 'outdoors']) .
+            ', ' .
+            $this->one(['room light', 'mood light']);
+        $this->plan = $this->plan->with(
+            places: $this->plan->places + ["room{$n}" => new Place("room{$n}", "Room {$n}", '')],
+        );
+        $this->try([
+            'kind' => 'ReviseNotes',
+            'place' => "room{$n}",
+            'text' => implode("\n", array_map(trim(...), $lines)),
+        ]);
     }
 
     private function kit(string $run): void
@@ -82,17 +140,34 @@ final class SeededJobs
         $strip = $this->plan->strip($this->plan->run($run)->strip);
         $volts = (int) ($strip->volts ?? 24);
         // One in eight gets the wrong volts.
-        $this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::SUPPLIES[$this->below(8) === 0 ? 12 : $volts])]);
+        $this->try([
+            'kind' => 'ChooseKit',
+            'run' => $run,
+            'kit' => $this->one(self::SUPPLIES[$this->below(8) === 0 ? 12 : $volts]),
+        ]);
         if ($strip !== null && !$strip->pixels) {
             for ($n = 0; $n < 6 && $this->plan->run($run)->controller === null; $n++) {
                 $this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::CONTROLLERS)]);
             }
         }
-        $this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::CABLES[$this->plan->cores($this->plan->run($run))] ?? ['cable-2x15'])]);
-        $this->try(['kind' => 'ChooseKit', 'run' => '', 'kit' => $this->one(['hub-zigbee', 'hub-zigbee-short', 'hub-rf'])]);
+        $this->try([
+            'kind' => 'ChooseKit',
+            'run' => $run,
+            'kit' => $this->one(self::CABLES[$this->plan->cores($this->plan->run($run))] ?? ['cable-2x15']),
+        ]);
+        $this->try([
+            'kind' => 'ChooseKit',
+            'run' => '',
+            'kit' => $this->one(['hub-zigbee', 'hub-zigbee-short', 'hub-rf']),
+        ]);
         foreach (array_keys($this->plan->supplies) as $supply) {
             if (($this->plan->kit[$this->plan->supplies[$supply]->kit]->written['kind'] ?? '') === 'battery') {
-                $this->try(['kind' => 'SetBlocks', 'supply' => $supply, 'series' => $this->one([1, 1, 2]), 'parallel' => $this->one([1, 2])]);
+                $this->try([
+                    'kind' => 'SetBlocks',
+                    'supply' => $supply,
+                    'series' => $this->one([1, 1, 2]),
+                    'parallel' => $this->one([1, 2]),
+                ]);
             }
         }
     }
@@ -113,8 +188,17 @@ final class SeededJobs
         }
         foreach (array_keys($this->plan->cables) as $cable) {
             match ($this->below(5)) {
-                0 => $this->try(['kind' => 'SetCable', 'cable' => $cable, 'length' => $this->chance->getInt(20, 900) / 100]),
-                1 => $this->try(['kind' => 'SetCable', 'cable' => $cable, 'fuse' => $this->one(['fuse-3', 'fuse-5', 'fuse-10', 'fuse-20']), 'joint' => $this->one(['connector-screw', 'connector-lever', 'connector-solder'])]),
+                0 => $this->try([
+                    'kind' => 'SetCable',
+                    'cable' => $cable,
+                    'length' => $this->chance->getInt(20, 900) / 100,
+                ]),
+                1 => $this->try([
+                    'kind' => 'SetCable',
+                    'cable' => $cable,
+                    'fuse' => $this->one(['fuse-3', 'fuse-5', 'fuse-10', 'fuse-20']),
+                    'joint' => $this->one(['connector-screw', 'connector-lever', 'connector-solder']),
+                ]),
                 default => true,
             };
         }
@@ -123,13 +207,35 @@ final class SeededJobs
     private function fixtures(): void
     {
         $supply = array_key_first($this->plan->supplies);
-        foreach (['fixture-downlight-12', 'fixture-reading-24', 'fixture-panel-010', 'fixture-porch-phase', 'fixture-dali'] as $kit) {
-            if ($this->below(3) > 0 || !$this->try(['kind' => 'SetFixture', 'fixture' => null, 'kit' => $kit, 'place' => (string) array_key_first($this->plan->places), 'count' => $this->chance->getInt(1, 8)])) {
+        foreach (
+            ['fixture-downlight-12', 'fixture-reading-24', 'fixture-panel-010', 'fixture-porch-phase', 'fixture-dali']
+            as $kit
+        ) {
+            if (
+                $this->below(3) > 0 ||
+                !$this->try([
+                    'kind' => 'SetFixture',
+                    'fixture' => null,
+                    'kit' => $kit,
+                    'place' => (string) array_key_first($this->plan->places),
+                    'count' => $this->chance->getInt(1, 8),
+                ])
+            ) {
                 continue;
             }
             $fixture = (string) array_key_last($this->plan->fixtures);
-            $this->try(['kind' => 'ChooseModule', 'fixture' => $fixture, 'kit' => $this->one(['phasecut-150', 'phasecut-250', 'analog-zigbee', 'dali-zigbee'])]);
-            $this->try(['kind' => 'HangFixture', 'fixture' => $fixture, 'on' => (string) $supply, 'kit' => $this->one(self::CABLES[2]), 'length' => $this->chance->getInt(100, 900) / 100]);
+            $this->try([
+                'kind' => 'ChooseModule',
+                'fixture' => $fixture,
+                'kit' => $this->one(['phasecut-150', 'phasecut-250', 'analog-zigbee', 'dali-zigbee']),
+            ]);
+            $this->try([
+                'kind' => 'HangFixture',
+                'fixture' => $fixture,
+                'on' => (string) $supply,
+                'kit' => $this->one(self::CABLES[2]),
+                'length' => $this->chance->getInt(100, 900) / 100,
+            ]);
         }
     }
 
@@ -138,7 +244,13 @@ final class SeededJobs
         for ($n = $this->below(3); $n > 0; $n--) {
             $levels = [];
             foreach (array_keys($this->plan->controllers) as $id) {
-                $levels[] = ['of' => (string) $id, 'duties' => array_map(fn (): float => $this->one([0.0, 0.1, 0.3, 0.75, 1.0]), range(1, $this->plan->controller($id)->channels ?? 1))];
+                $levels[] = [
+                    'of' => (string) $id,
+                    'duties' => array_map(
+                        fn(): float => $this->one([0.0, 0.1, 0.3, 0.75, 1.0]),
+                        range(1, $this->plan->controller($id)->channels ?? 1),
+                    ),
+                ];
             }
             $this->try(['kind' => 'SetScene', 'scene' => null, 'name' => "Scene {$n}", 'levels' => $levels]);
         }
@@ -146,11 +258,27 @@ final class SeededJobs
 
     private function terms(): void
     {
-        $this->try(['kind' => 'SetLimits', 'drop' => $this->one([0.03, 0.05, 0.08]), 'headroom' => 0.2, 'evenness' => $this->one([0.8, 0.9, 0.95]), 'seam' => 0.05, 'cableCelsius' => $this->one([30, 40, 60])]);
+        $this->try([
+            'kind' => 'SetLimits',
+            'drop' => $this->one([0.03, 0.05, 0.08]),
+            'headroom' => 0.2,
+            'evenness' => $this->one([0.8, 0.9, 0.95]),
+            'seam' => 0.05,
+            'cableCelsius' => $this->one([30, 40, 60]),
+        ]);
         $this->try(['kind' => 'SetSpare', 'kit' => 'connector-solder', 'count' => $this->below(9)]);
         foreach (array_keys($this->plan->runs) as $run) {
             if ($this->below(3) === 0) {
-                $this->try(['kind' => 'SetMaking', 'run' => (string) $run, 'strip' => $this->one(['never', 'needed', 'saving']), 'length' => 'needed', 'profile' => 'profile-flat', 'diffuser' => 'diffuser-opal', 'seal' => $this->one(['', 'glue', 'silicone']), 'cut' => '']);
+                $this->try([
+                    'kind' => 'SetMaking',
+                    'run' => (string) $run,
+                    'strip' => $this->one(['never', 'needed', 'saving']),
+                    'length' => 'needed',
+                    'profile' => 'profile-flat',
+                    'diffuser' => 'diffuser-opal',
+                    'seal' => $this->one(['', 'glue', 'silicone']),
+                    'cut' => '',
+                ]);
             }
         }
     }

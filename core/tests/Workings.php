@@ -14,7 +14,7 @@ trait Workings
     /** @param  list<array<string, mixed>>  $figures */
     private static function assertWorkings(array $figures): void
     {
-        $language = new ExpressionLanguage;
+        $language = new ExpressionLanguage();
         foreach (['min', 'max', 'sqrt'] as $name) {
             $language->addFunction(ExpressionFunction::fromPhp($name));
         }
@@ -25,8 +25,14 @@ trait Workings
             }
             $value = $language->evaluate($figure['formula'], $inputs);
             self::assertIsNumeric($value);
-            $decimals = str_contains($figure['text'], '.') ? strlen($figure['text']) - (int) strpos($figure['text'], '.') - 1 : 0;
-            self::assertSame($figure['text'], Figure::print((float) $value, $decimals), $figure['label'].': '.$figure['formula']);
+            $decimals = str_contains($figure['text'], '.')
+                ? strlen($figure['text']) - (int) strpos($figure['text'], '.') - 1
+                : 0;
+            self::assertSame(
+                $figure['text'],
+                Figure::print((float) $value, $decimals),
+                $figure['label'] . ': ' . $figure['formula'],
+            );
         }
     }
 
@@ -40,7 +46,10 @@ trait Workings
             return [$tree];
         }
 
-        return array_merge(...array_values(array_map(static fn (mixed $v): array => is_array($v) ? self::figuresIn($v) : [], $tree)), ...[[]]);
+        return array_merge(
+            ...array_values(array_map(static fn(mixed $v): array => is_array($v) ? self::figuresIn($v) : [], $tree)),
+            ...[[]],
+        );
     }
 
     /**

@@ -6,8 +6,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         // Sessions are files now: a page that is only read no longer takes the database's write lock.
@@ -21,7 +20,9 @@ return new class extends Migration
             $table->index(['crew_id', 'kind']);
         });
         foreach (DB::table('kit_entries')->get(['id', 'document']) as $row) {
-            DB::table('kit_entries')->where('id', $row->id)->update(KitEntry::columns((array) json_decode($row->document, true)));
+            DB::table('kit_entries')
+                ->where('id', $row->id)
+                ->update(KitEntry::columns((array) json_decode($row->document, true)));
         }
         Schema::create('photos', function (Blueprint $table): void {
             $table->id();

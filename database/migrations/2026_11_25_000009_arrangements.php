@@ -6,8 +6,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         // How a job is gone about: visits, what was moved, what waits for what.
@@ -18,8 +17,17 @@ return new class extends Migration
             $table->timestamps();
         });
         foreach (DB::table('visits')->get() as $visit) {
-            DB::table('arrangements')->insert(['job_id' => $visit->job_id, 'created_at' => now(), 'updated_at' => now(),
-                'document' => json_encode(['visits' => [['from' => $visit->start, 'days' => 0, 'people' => $visit->people]], 'weekends' => false, 'pins' => [], 'waits' => []])]);
+            DB::table('arrangements')->insert([
+                'job_id' => $visit->job_id,
+                'created_at' => now(),
+                'updated_at' => now(),
+                'document' => json_encode([
+                    'visits' => [['from' => $visit->start, 'days' => 0, 'people' => $visit->people]],
+                    'weekends' => false,
+                    'pins' => [],
+                    'waits' => [],
+                ]),
+            ]);
         }
         Schema::drop('visits');
 
@@ -41,16 +49,43 @@ return new class extends Migration
             $table->index(['job_id', 'step', 'at']);
         });
         foreach (DB::table('old_ticks')->get() as $tick) {
-            DB::table('ticks')->insert(['job_id' => $tick->job_id, 'user_id' => $tick->user_id, 'uuid' => (string) Str::uuid(), 'step' => $tick->step, 'kind' => Str::before($tick->step, '-'), 'done' => true,
-                'table_minutes' => 0, 'minutes' => $tick->minutes, 'at' => Str::replace(' ', 'T', (string) $tick->created_at).'.000Z', 'created_at' => $tick->created_at, 'updated_at' => $tick->updated_at]);
+            DB::table('ticks')->insert([
+                'job_id' => $tick->job_id,
+                'user_id' => $tick->user_id,
+                'uuid' => (string) Str::uuid(),
+                'step' => $tick->step,
+                'kind' => Str::before($tick->step, '-'),
+                'done' => true,
+                'table_minutes' => 0,
+                'minutes' => $tick->minutes,
+                'at' => Str::replace(' ', 'T', (string) $tick->created_at) . '.000Z',
+                'created_at' => $tick->created_at,
+                'updated_at' => $tick->updated_at,
+            ]);
         }
         Schema::drop('old_ticks');
 
         // Consumables say what they are used for, so that a list can take any shelf's own; those of the first demo shelf are told here.
-        $uses = ['consumable-silicone' => 'silicone', 'consumable-alcohol' => 'alcohol', 'consumable-solder-wire' => 'solder', 'consumable-pads' => 'pads', 'consumable-clips' => 'clips', 'consumable-ties' => 'ties', 'consumable-glue' => 'glue', 'consumable-tape-foil' => 'tape'];
+        $uses = [
+            'consumable-silicone' => 'silicone',
+            'consumable-alcohol' => 'alcohol',
+            'consumable-solder-wire' => 'solder',
+            'consumable-pads' => 'pads',
+            'consumable-clips' => 'clips',
+            'consumable-ties' => 'ties',
+            'consumable-glue' => 'glue',
+            'consumable-tape-foil' => 'tape',
+        ];
         foreach (DB::table('kit_entries')->whereIn('entry_id', array_keys($uses))->get() as $entry) {
             $document = (array) json_decode($entry->document, true);
-            DB::table('kit_entries')->where('id', $entry->id)->update(['document' => json_encode($document + ['use' => $uses[$entry->entry_id]], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION)]);
+            DB::table('kit_entries')
+                ->where('id', $entry->id)
+                ->update([
+                    'document' => json_encode(
+                        $document + ['use' => $uses[$entry->entry_id]],
+                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+                    ),
+                ]);
         }
 
         // What is left over of reels and lengths and lies in the van.

@@ -3,8 +3,7 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-return new class extends Migration
-{
+return new class extends Migration {
     // Bytes were bound as strings and so kept as TEXT, which a dump cuts off at the first NUL. The bytes stay as they are.
     public function up(): void
     {

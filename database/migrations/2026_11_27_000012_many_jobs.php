@@ -5,8 +5,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::table('jobs', static function (Blueprint $table): void {
@@ -22,7 +21,9 @@ return new class extends Migration
         foreach (DB::table('jobs')->orderBy('id')->pluck('id') as $job) {
             $document = DB::table('revisions')->where('job_id', $job)->orderByDesc('number')->value('document');
             $plan = json_decode((string) @gzuncompress((string) $document), true);
-            DB::table('jobs')->where('id', $job)->update(['kit' => json_encode((object) array_column($plan['kit'] ?? [], 'hash', 'id'))]);
+            DB::table('jobs')
+                ->where('id', $job)
+                ->update(['kit' => json_encode((object) array_column($plan['kit'] ?? [], 'hash', 'id'))]);
         }
     }
 
@@ -32,6 +33,6 @@ return new class extends Migration
             $table->dropIndex(['crew_id', 'archived_at', 'updated_at']);
             $table->dropColumn(['archived_at', 'kit']);
         });
-        Schema::table('crews', static fn (Blueprint $table) => $table->dropColumn('shelf_version'));
+        Schema::table('crews', static fn(Blueprint $table) => $table->dropColumn('shelf_version'));
     }
 };

@@ -20,11 +20,21 @@ final class DatabaseSeeder extends Seeder
         if ($crew->jobs()->exists()) {
             return;
         }
-        $user = $crew->users()->firstOrCreate(['email' => config('ember.demo_email')], ['name' => 'Demo installer', 'password' => Str::random(40)]);
+        $user = $crew
+            ->users()
+            ->firstOrCreate(
+                ['email' => config('ember.demo_email')],
+                ['name' => 'Demo installer', 'password' => Str::random(40)],
+            );
         Shelves::stock($crew, database_path('demo/shelf.json'));
         // The observatory is the demo job: it comes first.
         foreach (array_reverse(glob(database_path('demo/job-*.json')) ?: []) as $file) {
-            Revisions::begin($crew, $user, JobFile::read((string) file_get_contents($file)), 'Taken from the demo job file');
+            Revisions::begin(
+                $crew,
+                $user,
+                JobFile::read((string) file_get_contents($file)),
+                'Taken from the demo job file',
+            );
         }
     }
 }

@@ -21,9 +21,11 @@ final class Browser
     /** Takes the place of the page's Date: real time goes on, from where EMBER_NOW put it. */
     private const SHIFTED = '(() => { const by = %d, Real = Date; globalThis.Date = class Date extends Real { constructor(...of) { if (of.length) { super(...of); } else { super(Real.now() + by); } } static now() { return Real.now() + by; } }; })()';
 
-    private function __construct(public readonly RemoteWebDriver $driver, private readonly Process $chromeDriver, private readonly string $profile)
-    {
-    }
+    private function __construct(
+        public readonly RemoteWebDriver $driver,
+        private readonly Process $chromeDriver,
+        private readonly string $profile,
+    ) {}
 
     public static function start(int $width = 1280, int $height = 800): self
     {
@@ -32,13 +34,29 @@ final class Browser
         $chromeDriver->disableOutput();
         $chromeDriver->start();
         self::await($port);
-        $profile = sys_get_temp_dir().'/ember-chromium-'.bin2hex(random_bytes(6));
-        $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic',
-            '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', "--user-data-dir={$profile}"]);
+        $profile = sys_get_temp_dir() . '/ember-chromium-' . bin2hex(random_bytes(6));
+        $options = (new ChromeOptions())
+            ->setBinary('/usr/bin/chromium')
+            ->addArguments([
+                '--headless=new',
+                '--no-sandbox',
+                '--disable-gpu',
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+                '--disable-dev-shm-usage',
+                "--user-data-dir={$profile}",
+            ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $browser = new self(RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 60_000, 60_000), $chromeDriver, $profile);
+        $browser = new self(
+            RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 60_000, 60_000),
+            $chromeDriver,
+            $profile,
+        );
         $browser->size($width, $height);
         $browser->clock(0);
 
@@ -53,8 +71,12 @@ final class Browser
 
     public function size(int $width, int $height): void
     {
-        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride',
-            ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => $width < 600,
+        ]);
     }
 
     /** Sets the page's clock: as many seconds away from the server's as it is told. Holds for pages opened from now on. */
@@ -66,14 +88,19 @@ final class Browser
             $tools->execute('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $this->script]);
         }
         $tools->execute('Page.enable');
-        $said = $tools->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => sprintf(self::SHIFTED, 1000 * $seconds + (int) round(1000 * self::offset()))]);
+        $said = $tools->execute('Page.addScriptToEvaluateOnNewDocument', [
+            'source' => sprintf(self::SHIFTED, 1000 * $seconds + (int) round(1000 * self::offset())),
+        ]);
         $this->script = is_string($said['identifier'] ?? null) ? $said['identifier'] : null;
     }
 
     /** The day that it is for the application, and so many days later. */
     public static function day(int $later = 0): string
     {
-        return (new DateTimeImmutable('@'.(int) round(microtime(true) + self::offset())))->setTimezone(new DateTimeZone(self::zone()))->modify("{$later} days")->format('Y-m-d');
+        return (new DateTimeImmutable('@' . (int) round(microtime(true) + self::offset())))
+            ->setTimezone(new DateTimeZone(self::zone()))
+            ->modify("{$later} days")
+            ->format('Y-m-d');
     }
 
     /** Seconds by which EMBER_NOW is ahead of the machine's clock. */
@@ -81,7 +108,9 @@ final class Browser
     {
         $now = (string) getenv('EMBER_NOW');
 
-        return $now === '' ? 0.0 : (float) (new DateTimeImmutable($now))->format('U.u') - (float) getenv('EMBER_NOW_SINCE');
+        return $now === ''
+            ? 0.0
+            : (float) (new DateTimeImmutable($now))->format('U.u') - (float) getenv('EMBER_NOW_SINCE');
     }
 
     public function stop(): void

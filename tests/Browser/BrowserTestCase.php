@@ -51,12 +51,12 @@ abstract class BrowserTestCase extends TestCase
 
     protected function onNotSuccessfulTest(Throwable $t): never
     {
-        $directory = __DIR__.'/failures';
+        $directory = __DIR__ . '/failures';
         @mkdir($directory);
-        $name = $directory.'/'.preg_replace('/\W+/', '-', static::class.'-'.$this->nameWithDataSet());
+        $name = $directory . '/' . preg_replace('/\W+/', '-', static::class . '-' . $this->nameWithDataSet());
         if (self::$browser !== null) {
-            self::$browser->driver->takeScreenshot($name.'.png');
-            file_put_contents($name.'.log', implode("\n", $this->console())."\n\n".self::$server?->log());
+            self::$browser->driver->takeScreenshot($name . '.png');
+            file_put_contents($name . '.log', implode("\n", $this->console()) . "\n\n" . self::$server?->log());
         }
 
         throw $t;
@@ -74,7 +74,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function open(string $path): void
     {
-        $this->browser()->driver->get(self::$server?->url.$path);
+        $this->browser()->driver->get(self::$server?->url . $path);
     }
 
     protected function path(): string
@@ -94,30 +94,34 @@ abstract class BrowserTestCase extends TestCase
     /** The first element that a selector finds, as soon as there is one that is shown. */
     protected function find(string $css, float $seconds = 8): RemoteWebElement
     {
-        return $this->first($css, static fn (RemoteWebElement $element): bool => $element->isDisplayed(), $seconds);
+        return $this->first($css, static fn(RemoteWebElement $element): bool => $element->isDisplayed(), $seconds);
     }
 
     /** A picker of files, as soon as it is there: no such picker is ever shown, a button opens it. */
     protected function filePicker(string $css = 'input[type=file]'): RemoteWebElement
     {
-        return $this->first($css, static fn (): bool => true);
+        return $this->first($css, static fn(): bool => true);
     }
 
     /** @param  callable(RemoteWebElement): bool  $fits */
     private function first(string $css, callable $fits, float $seconds = 8): RemoteWebElement
     {
         $found = null;
-        $this->eventually(function () use ($css, $fits, &$found): bool {
-            foreach ($this->browser()->driver->findElements(WebDriverBy::cssSelector($css)) as $element) {
-                if ($fits($element)) {
-                    $found = $element;
+        $this->eventually(
+            function () use ($css, $fits, &$found): bool {
+                foreach ($this->browser()->driver->findElements(WebDriverBy::cssSelector($css)) as $element) {
+                    if ($fits($element)) {
+                        $found = $element;
 
-                    return true;
+                        return true;
+                    }
                 }
-            }
 
-            return false;
-        }, "“{$css}” does not appear", $seconds);
+                return false;
+            },
+            "“{$css}” does not appear",
+            $seconds,
+        );
         assert($found instanceof RemoteWebElement);
 
         return $found;
@@ -142,7 +146,12 @@ abstract class BrowserTestCase extends TestCase
     {
         $found = null;
         $this->eventually(function () use ($text, &$found): bool {
-            foreach ($this->browser()->driver->findElements(WebDriverBy::xpath("//button[starts-with(normalize-space(.), '{$text}')]")) as $button) {
+            foreach (
+                $this->browser()->driver->findElements(
+                    WebDriverBy::xpath("//button[starts-with(normalize-space(.), '{$text}')]"),
+                )
+                as $button
+            ) {
                 if ($button->isDisplayed() && $button->isEnabled()) {
                     $found = $button;
 
@@ -159,12 +168,12 @@ abstract class BrowserTestCase extends TestCase
 
     protected function see(string $text, float $seconds = 8): void
     {
-        $this->eventually(fn (): bool => str_contains($this->text(), $text), "“{$text}” is not shown", $seconds);
+        $this->eventually(fn(): bool => str_contains($this->text(), $text), "“{$text}” is not shown", $seconds);
     }
 
     protected function dontSee(string $text, float $seconds = 8): void
     {
-        $this->eventually(fn (): bool => !str_contains($this->text(), $text), "“{$text}” is still shown", $seconds);
+        $this->eventually(fn(): bool => !str_contains($this->text(), $text), "“{$text}” is still shown", $seconds);
     }
 
     protected function text(): string
@@ -184,19 +193,27 @@ abstract class BrowserTestCase extends TestCase
 
     protected function undoKeys(): void
     {
-        $this->browser()->driver->getKeyboard()->sendKeys([WebDriverKeys::CONTROL, 'z', WebDriverKeys::NULL]);
+        $this->browser()
+            ->driver->getKeyboard()
+            ->sendKeys([WebDriverKeys::CONTROL, 'z', WebDriverKeys::NULL]);
     }
 
     protected function redoKeys(): void
     {
-        $this->browser()->driver->getKeyboard()->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::SHIFT, 'z', WebDriverKeys::NULL]);
+        $this->browser()
+            ->driver->getKeyboard()
+            ->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::SHIFT, 'z', WebDriverKeys::NULL]);
     }
 
     /** Tabs until an element that matches has the focus: what no Tab reaches, no keyboard reaches. */
     protected function tabTo(string $css, int $most = 80): void
     {
         for ($n = 0; $n < $most; $n++) {
-            if ($this->browser()->driver->executeScript('return document.activeElement.matches(arguments[0])', [$css]) === true) {
+            if (
+                $this->browser()->driver->executeScript('return document.activeElement.matches(arguments[0])', [
+                    $css,
+                ]) === true
+            ) {
                 return;
             }
             $this->press(WebDriverKeys::TAB);
@@ -212,8 +229,10 @@ abstract class BrowserTestCase extends TestCase
     protected function assertAccessible(string $screen): void
     {
         $driver = $this->browser()->driver;
-        $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        $result = $driver->executeAsyncScript('const done = arguments[arguments.length - 1]; const only = { resultTypes: ["violations"] }; const field = ".editor textarea"; const all = axe.run({ exclude: [["[data-headlessui-focus-guard]"], ["#nprogress"], [field]] }, only).then((a) => a.violations); const both = document.querySelector(field) ? all.then((a) => axe.run({ include: [[field]] }, { ...only, rules: { "color-contrast": { enabled: false } } }).then((b) => [...a, ...b.violations])) : all; both.then((found) => done(found.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.map((n) => n.html.slice(0, 160) + " " + n.failureSummary).join(" | "))))');
+        $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
+        $result = $driver->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; const only = { resultTypes: ["violations"] }; const field = ".editor textarea"; const all = axe.run({ exclude: [["[data-headlessui-focus-guard]"], ["#nprogress"], [field]] }, only).then((a) => a.violations); const both = document.querySelector(field) ? all.then((a) => axe.run({ include: [[field]] }, { ...only, rules: { "color-contrast": { enabled: false } } }).then((b) => [...a, ...b.violations])) : all; both.then((found) => done(found.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.map((n) => n.html.slice(0, 160) + " " + n.failureSummary).join(" | "))))',
+        );
         self::assertSame([], $result, "axe-core on {$screen}");
     }
 
@@ -230,7 +249,7 @@ abstract class BrowserTestCase extends TestCase
                 // The page was drawn anew meanwhile; look again.
             }
             if (microtime(true) > $until) {
-                self::fail($else.' at '.$this->path());
+                self::fail($else . ' at ' . $this->path());
             }
             usleep(40_000);
         }

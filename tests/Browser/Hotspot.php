@@ -9,17 +9,24 @@ use Symfony\Component\Process\Process;
 /** Stands between browser and server as a guest network does. */
 final class Hotspot
 {
-    private function __construct(public readonly string $url, private readonly Process $process, private readonly string $mode)
-    {
-    }
+    private function __construct(
+        public readonly string $url,
+        private readonly Process $process,
+        private readonly string $mode,
+    ) {}
 
     public static function before(string $server): self
     {
         $port = Browser::freePort();
         $mode = (string) tempnam(sys_get_temp_dir(), 'ember-hotspot');
         file_put_contents($mode, 'relay');
-        $process = Process::fromShellCommandline("exec setsid php -S 127.0.0.1:{$port} ".escapeshellarg(__DIR__.'/hotspot.php'), null,
-            ['HOTSPOT_MODE' => $mode, 'HOTSPOT_SERVER' => $server, 'PHP_CLI_SERVER_WORKERS' => '3'], null, null);
+        $process = Process::fromShellCommandline(
+            "exec setsid php -S 127.0.0.1:{$port} " . escapeshellarg(__DIR__ . '/hotspot.php'),
+            null,
+            ['HOTSPOT_MODE' => $mode, 'HOTSPOT_SERVER' => $server, 'PHP_CLI_SERVER_WORKERS' => '3'],
+            null,
+            null,
+        );
         $process->disableOutput();
         $process->start();
         Browser::await($port);

@@ -10,8 +10,9 @@ use Facebook\WebDriver\WebDriverKeys as Key;
 /** From an empty job and the paper notes of a narrowboat cabin to a surveyed site, traced legs and a kit chosen for reasons: a phone for the survey, a desk for the kit. */
 final class NarrowboatTest extends BrowserTestCase
 {
-    private const CABIN = "high 6 ft 3 in\ndamp\nstart bow door\n12 ft 8 in port, gap 1 ft 10 in at 4 ft 2 in window\nbox B1 side locker at 1 ft 6 in, 12x9x5 in, vented, hand\n"
-        ."right 6 ft 2 1/2 in\nright 12 ft 8 in star\nright 6 ft 2 1/2 in\nclose\nleg A B1 to port 2x2.5 9 ft 2 in, free\nleg B B1 to star 2x2.5 21 ft, free, guessed\nleg C B1 to bow 3x1.5, free";
+    private const CABIN =
+        "high 6 ft 3 in\ndamp\nstart bow door\n12 ft 8 in port, gap 1 ft 10 in at 4 ft 2 in window\nbox B1 side locker at 1 ft 6 in, 12x9x5 in, vented, hand\n" .
+        "right 6 ft 2 1/2 in\nright 12 ft 8 in star\nright 6 ft 2 1/2 in\nclose\nleg A B1 to port 2x2.5 9 ft 2 in, free\nleg B B1 to star 2x2.5 21 ft, free, guessed\nleg C B1 to bow 3x1.5, free";
 
     public function test_the_cabin_is_surveyed_on_a_phone_and_its_kit_chosen_at_a_desk(): void
     {
@@ -41,7 +42,13 @@ final class NarrowboatTest extends BrowserTestCase
         $this->see('Wi-Fi channel 11');
         $this->button('profile')->click();
         $this->button('room light')->click();
-        $this->eventually(fn (): bool => str_contains((string) $this->find('textarea')->getAttribute('value'), 'run port, profile, room light'), 'mounting is not in the notes');
+        $this->eventually(
+            fn(): bool => str_contains(
+                (string) $this->find('textarea')->getAttribute('value'),
+                'run port, profile, room light',
+            ),
+            'mounting is not in the notes',
+        );
         // The lengths are kept in feet and inches: one in metres is a slip at its word.
         $this->find('textarea')->sendKeys("\nhigh 1.9");
         $this->see('These notes began in feet and inches');
@@ -59,14 +66,22 @@ final class NarrowboatTest extends BrowserTestCase
         $this->button('All is dead and disconnected')->click();
         for ($n = 0; $n < 30 && !str_contains($this->text(), 'Found with'); $n++) {
             $this->find('.big');
-            if (preg_match('/(?:far end of|as they are:) (.+?)(?:; open|\.)/u', $this->text(), $linked) !== 1 || preg_match('/on cores (\d) and (\d) of end (\d)/', $this->text(), $probe) !== 1) {
-                self::fail('No measurement is asked for: '.$this->text());
+            if (
+                preg_match('/(?:far end of|as they are:) (.+?)(?:; open|\.)/u', $this->text(), $linked) !== 1 ||
+                preg_match('/on cores (\d) and (\d) of end (\d)/', $this->text(), $probe) !== 1
+            ) {
+                self::fail('No measurement is asked for: ' . $this->text());
             }
             $leg = $truth[(int) $probe[3]];
-            $tone = str_contains($linked[1], "{$leg}: ") && !($leg === 'C' && in_array('3', [$probe[1], $probe[2]], true));
+            $tone =
+                str_contains($linked[1], "{$leg}: ") && !($leg === 'C' && in_array('3', [$probe[1], $probe[2]], true));
             $asked = $n + 1;
             $this->button($tone ? 'Tone' : 'No tone')->click();
-            $this->eventually(fn (): bool => str_contains($this->text(), "Measured so far: {$asked}") || preg_match('/Found with/', $this->text()) === 1, 'the answer was not taken');
+            $this->eventually(
+                fn(): bool => str_contains($this->text(), "Measured so far: {$asked}") ||
+                    preg_match('/Found with/', $this->text()) === 1,
+                'the answer was not taken',
+            );
         }
         $this->see('Found with');
         $this->assertAccessible('trace, found');
@@ -80,13 +95,18 @@ final class NarrowboatTest extends BrowserTestCase
 
     private function photo(): void
     {
-        $file = sys_get_temp_dir().'/ember-locker-'.getmypid().'.png';
+        $file = sys_get_temp_dir() . '/ember-locker-' . getmypid() . '.png';
         $image = imagecreatetruecolor(2400, 1200);
         imagefill($image, 0, 0, (int) imagecolorallocate($image, 120, 80, 60));
         imagepng($image, $file);
         $input = $this->filePicker('input[type=file][accept="image/*"]');
-        $input->setFileDetector(new LocalFileDetector)->sendKeys($file);
-        $this->eventually(fn (): bool => $this->browser()->driver->executeScript('const i = document.querySelector("section li img"); return i?.complete && [i.naturalWidth, i.naturalHeight].join()') === '1600,800', 'the photo is not there, or not made smaller');
+        $input->setFileDetector(new LocalFileDetector())->sendKeys($file);
+        $this->eventually(
+            fn(): bool => $this->browser()->driver->executeScript(
+                'const i = document.querySelector("section li img"); return i?.complete && [i.naturalWidth, i.naturalHeight].join()',
+            ) === '1600,800',
+            'the photo is not there, or not made smaller',
+        );
         file_put_contents($file, 'no photo at all');
         $input->sendKeys($file);
         $this->see('This is no photo that can be read');
@@ -114,7 +134,7 @@ final class NarrowboatTest extends BrowserTestCase
         $this->assertAccessible('kit, options of the cabin');
         // B is asked for at 24 V instead of 12, which its strip, supply and load follow.
         $this->find('select[aria-label="Volts of option B"] option[value="24"]')->click();
-        $this->eventually(fn (): bool => substr_count($this->text(), '24 V supply') >= 5, 'option B did not follow', 15);
+        $this->eventually(fn(): bool => substr_count($this->text(), '24 V supply') >= 5, 'option B did not follow', 15);
         $this->button('Take A over')->click();
         $this->dontSee('Port lacks a strip');
         $this->button('piece by piece')->click();

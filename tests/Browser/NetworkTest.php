@@ -25,24 +25,36 @@ final class NetworkTest extends BrowserTestCase
     {
         $this->expectedErrors = ['502 (Bad Gateway)'];
         $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
-        $this->browser()->driver->get($hotspot->url.'/sign-in');
+        $this->browser()->driver->get($hotspot->url . '/sign-in');
         $this->find('form button.press')->click();
         $this->see('Jobs of');
-        $this->browser()->driver->get($hotspot->url.'/jobs/1/build');
+        $this->browser()->driver->get($hotspot->url . '/jobs/1/build');
         $this->find('[data-step]');
         $done = $this->done();
-        foreach (['sign-in' => 'a network may want you to sign in first', 'json' => 'a network may want you to sign in first', 'empty' => 'a network may want you to sign in first', 'gateway' => 'a network may want you to sign in first', 'cut' => 'No signal'] as $mode => $said) {
+        foreach (
+            [
+                'sign-in' => 'a network may want you to sign in first',
+                'json' => 'a network may want you to sign in first',
+                'empty' => 'a network may want you to sign in first',
+                'gateway' => 'a network may want you to sign in first',
+                'cut' => 'No signal',
+            ]
+            as $mode => $said
+        ) {
             $hotspot->does($mode);
             $step = $this->undone();
-            $this->click(fn () => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
+            $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
             $this->see($said);
             $this->see('one tick waits');
-            self::assertNotNull($this->js("return document.querySelector('[data-step={$step}]')"), "{$mode}: the page stays as it is");
+            self::assertNotNull(
+                $this->js("return document.querySelector('[data-step={$step}]')"),
+                "{$mode}: the page stays as it is",
+            );
             if ($mode === 'sign-in') {
                 // Other pages do not come either, and say why; the open one stays.
-                $this->click(fn () => $this->find('a[href$="/jobs/1/wire"]'));
+                $this->click(fn() => $this->find('a[href$="/jobs/1/wire"]'));
                 $this->see('The page that is open stays as it is');
-                $this->click(fn () => $this->button('Understood'));
+                $this->click(fn() => $this->button('Understood'));
             }
             $hotspot->does('relay');
             $this->dontSee('one tick waits', 15);
@@ -55,14 +67,20 @@ final class NetworkTest extends BrowserTestCase
     public function test_somebody_else_on_the_same_device_does_not_send_what_they_did_not_press(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED', '401 (Unauthorized)'];
-        $this->server()->artisan('ember:account', 'Second installer', 'second@firm.example', '--crew=Saltmarsh Lighting', '--password=a long enough word');
+        $this->server()->artisan(
+            'ember:account',
+            'Second installer',
+            'second@firm.example',
+            '--crew=Saltmarsh Lighting',
+            '--password=a long enough word',
+        );
         $this->signIn();
         $this->open('/jobs/1/build');
         $this->find('[data-step]');
         $done = $this->done();
         $kept = count($this->server()->query('select id from ticks'));
         $this->offline(true);
-        $this->click(fn () => $this->find("[data-step=\"{$this->undone()}\"] input[type=checkbox]"));
+        $this->click(fn() => $this->find("[data-step=\"{$this->undone()}\"] input[type=checkbox]"));
         $this->see('one tick waits on this device');
         $this->forget();
         $this->browser()->driver->get('about:blank');
@@ -80,7 +98,12 @@ final class NetworkTest extends BrowserTestCase
         $this->see('one tick of Demo installer waits');
         $this->forget();
         $this->signIn();
-        $this->eventually(fn (): bool => $this->server()->query('select distinct name from ticks join users on users.id = user_id where ticks.id = (select max(id) from ticks)') === ['Demo installer'] && count($this->server()->query('select id from ticks')) === $kept + 1, 'the tick is not sent');
+        $this->eventually(
+            fn(): bool => $this->server()->query(
+                'select distinct name from ticks join users on users.id = user_id where ticks.id = (select max(id) from ticks)',
+            ) === ['Demo installer'] && count($this->server()->query('select id from ticks')) === $kept + 1,
+            'the tick is not sent',
+        );
         $this->dontSee('waits to be sent');
         $this->open('/jobs/1/build');
         $this->find('[data-step]');
@@ -94,12 +117,18 @@ final class NetworkTest extends BrowserTestCase
         $this->find('[data-step]');
         $step = $this->undone();
         $done = $this->done() + 1;
-        $this->click(fn () => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
-        $this->eventually(fn (): bool => $this->server()->query("select done from ticks where step = '{$step}'") !== [], 'the tick does not arrive');
+        $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
+        $this->eventually(
+            fn(): bool => $this->server()->query("select done from ticks where step = '{$step}'") !== [],
+            'the tick does not arrive',
+        );
         $this->browser()->clock(-3600);
         $this->open('/jobs/1/build');
-        $this->click(fn () => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
-        $this->eventually(fn (): bool => count($this->server()->query("select done from ticks where step = '{$step}'")) === 2, 'the second press does not arrive');
+        $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
+        $this->eventually(
+            fn(): bool => count($this->server()->query("select done from ticks where step = '{$step}'")) === 2,
+            'the second press does not arrive',
+        );
         $this->browser()->clock(0);
         $this->open('/jobs/1/build');
         $this->find('[data-step]');
@@ -116,14 +145,21 @@ final class NetworkTest extends BrowserTestCase
 
     private function done(): int
     {
-        return count(array_filter($this->browser()->driver->findElements(WebDriverBy::cssSelector('[aria-labelledby=done] input[type=checkbox]')), static fn ($e): bool => $e->isSelected()));
+        return count(
+            array_filter(
+                $this->browser()->driver->findElements(
+                    WebDriverBy::cssSelector('[aria-labelledby=done] input[type=checkbox]'),
+                ),
+                static fn($e): bool => $e->isSelected(),
+            ),
+        );
     }
 
     private function enter(string $email, string $password): void
     {
         $this->find('input[type=email]')->sendKeys($email);
         $this->find('input[type=password]')->sendKeys($password);
-        $this->click(fn () => $this->button('Sign in'));
+        $this->click(fn() => $this->button('Sign in'));
     }
 
     private function forget(): void
@@ -135,7 +171,12 @@ final class NetworkTest extends BrowserTestCase
     {
         $tools = new ChromeDevToolsDriver($this->browser()->driver);
         $tools->execute('Network.enable');
-        $tools->execute('Network.emulateNetworkConditions', ['offline' => $is, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => $is,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
     }
 
     private function js(string $code): mixed

@@ -22,17 +22,29 @@ final class ScreensTest extends BrowserTestCase
         $this->open('/jobs/1/wire');
         $pin = $this->find('[data-feed=f1] rect');
         (new WebDriverActions($this->browser()->driver))->dragAndDropBy($pin, 240, 0)->perform();
-        $this->eventually(fn (): bool => (int) $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') > 60, 'the feed stayed');
+        $this->eventually(
+            fn(): bool => (int) $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') > 60,
+            'the feed stayed',
+        );
         $pad = (int) $this->find('[data-feed=f1]')->getAttribute('aria-valuenow');
         $this->open('/jobs/1/wire');
         self::assertSame((string) $pad, $this->find('[data-feed=f1]')->getAttribute('aria-valuenow'), 'it was kept');
         // A click on the ribbon feeds it there; undo takes both back.
-        (new WebDriverActions($this->browser()->driver))->moveToElement($this->find('.strip rect'), 200, 0)->click()->perform();
+        (new WebDriverActions($this->browser()->driver))
+            ->moveToElement($this->find('.strip rect'), 200, 0)
+            ->click()
+            ->perform();
         $this->find('[data-feed=f2]');
         $this->undoKeys();
-        $this->eventually(fn (): bool => $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-feed=f2]')) === [], 'the feed is still there');
+        $this->eventually(
+            fn(): bool => $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-feed=f2]')) === [],
+            'the feed is still there',
+        );
         $this->undoKeys();
-        $this->eventually(fn (): bool => $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') === '0', 'the feed did not come back');
+        $this->eventually(
+            fn(): bool => $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') === '0',
+            'the feed did not come back',
+        );
     }
 
     public function test_a_stale_tab_is_told_what_happened_and_shows_it(): void
@@ -45,7 +57,10 @@ final class ScreensTest extends BrowserTestCase
         $this->open('/jobs/1/wire');
         $this->find('[data-feed=f1]')->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
         $this->see('C1 to 0.10 m');
-        $this->eventually(fn (): bool => $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') === '2', 'not kept');
+        $this->eventually(
+            fn(): bool => $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') === '2',
+            'not kept',
+        );
         usleep(700_000);
         $driver->close();
         $driver->switchTo()->window($first);
@@ -63,7 +78,9 @@ final class ScreensTest extends BrowserTestCase
         $driver = $this->browser()->driver;
         $type = function (string $text): void {
             $this->press('e');
-            $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, Key::END, Key::NULL]);
+            $this->browser()
+                ->driver->getKeyboard()
+                ->sendKeys([Key::CONTROL, Key::END, Key::NULL]);
             $this->press($text);
         };
         $this->open('/jobs/1/survey');
@@ -73,15 +90,20 @@ final class ScreensTest extends BrowserTestCase
         $this->open('/jobs/1/survey');
         $this->find('textarea');
         $type('; # theirs');
-        $this->eventually(fn (): bool => $this->find('[title^="Tape notes"]')->isDisplayed(), 'not kept');
+        $this->eventually(fn(): bool => $this->find('[title^="Tape notes"]')->isDisplayed(), 'not kept');
         $driver->close();
         $driver->switchTo()->window($first);
         $type('; # mine');
         $this->see('because they were changed elsewhere meanwhile');
         self::assertStringEndsWith('; # theirs', (string) $this->find('textarea')->getAttribute('value'));
         self::assertStringEndsWith('; # mine', $this->find('[role=alert] pre')->getText());
-        $this->browser()->driver->executeScript('[...document.querySelectorAll("button")].find((b) => b.innerText === "Put these in").click()');
-        $this->eventually(fn (): bool => str_ends_with((string) $this->find('textarea')->getAttribute('value'), '; # mine'), 'not put in');
+        $this->browser()->driver->executeScript(
+            '[...document.querySelectorAll("button")].find((b) => b.innerText === "Put these in").click()',
+        );
+        $this->eventually(
+            fn(): bool => str_ends_with((string) $this->find('textarea')->getAttribute('value'), '; # mine'),
+            'not put in',
+        );
         $this->expectedErrors = ['409'];
     }
 
@@ -94,7 +116,9 @@ final class ScreensTest extends BrowserTestCase
         $this->assertAccessible('limits');
         $this->press('zwei', Key::ENTER);
         $this->see('is no number');
-        $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, 'a', Key::NULL]);
+        $this->browser()
+            ->driver->getKeyboard()
+            ->sendKeys([Key::CONTROL, 'a', Key::NULL]);
         $this->press('2,5', Key::ENTER);
         $this->see('at most 0.60 V, 2.5 % of 24 V');
         self::assertStringContainsString('V lost before the strip', $this->text());
@@ -106,11 +130,21 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->open('/');
         $file = (string) tempnam(sys_get_temp_dir(), 'job');
-        file_put_contents($file, str_replace('"pad": 0', '"pad": 999', (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-observatory.json')));
+        file_put_contents(
+            $file,
+            str_replace(
+                '"pad": 0',
+                '"pad": 999',
+                (string) file_get_contents(dirname(__DIR__, 2) . '/database/demo/job-observatory.json'),
+            ),
+        );
         $picker = $this->filePicker();
         $picker->sendKeys($file);
         $this->see('ends at pad 360. At /feeds/0/pad.');
-        file_put_contents($file, (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-observatory.json'));
+        file_put_contents(
+            $file,
+            (string) file_get_contents(dirname(__DIR__, 2) . '/database/demo/job-observatory.json'),
+        );
         $picker->sendKeys($file);
         $this->see('Tape notes');
         self::assertMatchesRegularExpression('#^/jobs/\d+/survey$#', $this->path());
@@ -122,15 +156,22 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->open('/jobs/1/survey');
         $this->find('textarea');
-        $this->browser()->driver->executeScript('window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError("gone"))');
+        $this->browser()->driver->executeScript(
+            'window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError("gone"))',
+        );
         $this->press('e');
-        $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, Key::END, Key::NULL]);
+        $this->browser()
+            ->driver->getKeyboard()
+            ->sendKeys([Key::CONTROL, Key::END, Key::NULL]);
         $this->press('; # checked');
         $this->see('the server is not reached');
         $this->browser()->driver->executeScript('window.fetch = window.realFetch');
         $this->dontSee('the server is not reached');
         $this->open('/jobs/1/survey');
-        $this->eventually(fn (): bool => str_contains((string) $this->find('textarea')->getAttribute('value'), '# checked'), 'the typing was lost');
+        $this->eventually(
+            fn(): bool => str_contains((string) $this->find('textarea')->getAttribute('value'), '# checked'),
+            'the typing was lost',
+        );
         self::assertStringEndsWith('; # checked', (string) $this->find('textarea')->getAttribute('value'));
     }
 
@@ -145,8 +186,14 @@ final class ScreensTest extends BrowserTestCase
             $this->press('d');
             $this->browser()->size(390, 844);
             $this->assertAccessible("{$stage} on a phone");
-            $wide = $this->browser()->driver->executeScript('return document.documentElement.scrollWidth - document.documentElement.clientWidth');
-            self::assertLessThanOrEqual(in_array($stage, ['survey', 'join'], true) ? 0 : 1000, $wide, "{$stage} is wider than the phone");
+            $wide = $this->browser()->driver->executeScript(
+                'return document.documentElement.scrollWidth - document.documentElement.clientWidth',
+            );
+            self::assertLessThanOrEqual(
+                in_array($stage, ['survey', 'join'], true) ? 0 : 1000,
+                $wide,
+                "{$stage} is wider than the phone",
+            );
         }
     }
 }

@@ -15,29 +15,52 @@ final class Server
     private const LASTING = '10000000';
 
     /** @param  array<string, string>  $env */
-    private function __construct(public readonly string $url, private readonly Process $process, private readonly Process $worker, private readonly string $directory, private readonly array $env)
-    {
-    }
+    private function __construct(
+        public readonly string $url,
+        private readonly Process $process,
+        private readonly Process $worker,
+        private readonly string $directory,
+        private readonly array $env,
+    ) {}
 
     public static function start(): self
     {
         $root = dirname(__DIR__, 2);
-        $directory = sys_get_temp_dir().'/ember-server-'.bin2hex(random_bytes(6));
-        mkdir($directory.'/storage/framework/cache/data', 0777, true);
+        $directory = sys_get_temp_dir() . '/ember-server-' . bin2hex(random_bytes(6));
+        mkdir($directory . '/storage/framework/cache/data', 0777, true);
         foreach (['views', 'sessions'] as $name) {
             mkdir("{$directory}/storage/framework/{$name}");
         }
-        mkdir($directory.'/storage/logs');
-        touch($directory.'/ember.sqlite');
+        mkdir($directory . '/storage/logs');
+        touch($directory . '/ember.sqlite');
         $port = Browser::freePort();
-        $env = ['APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(random_bytes(32)), 'APP_DEBUG' => 'false', 'APP_URL' => "http://127.0.0.1:{$port}",
-            'DB_DATABASE' => $directory.'/ember.sqlite', 'EMBER_DEMO' => 'true', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file',
-            'LARAVEL_STORAGE_PATH' => $directory.'/storage', 'LOG_CHANNEL' => 'single', 'EMBER_TIMEZONE' => Browser::zone(), 'SESSION_LIFETIME' => self::LASTING, 'PHP_CLI_SERVER_WORKERS' => '3', 'QUEUE_CONNECTION' => 'database'];
+        $env = [
+            'APP_ENV' => 'testing',
+            'APP_KEY' => 'base64:' . base64_encode(random_bytes(32)),
+            'APP_DEBUG' => 'false',
+            'APP_URL' => "http://127.0.0.1:{$port}",
+            'DB_DATABASE' => $directory . '/ember.sqlite',
+            'EMBER_DEMO' => 'true',
+            'SESSION_DRIVER' => 'file',
+            'CACHE_STORE' => 'file',
+            'LARAVEL_STORAGE_PATH' => $directory . '/storage',
+            'LOG_CHANNEL' => 'single',
+            'EMBER_TIMEZONE' => Browser::zone(),
+            'SESSION_LIFETIME' => self::LASTING,
+            'PHP_CLI_SERVER_WORKERS' => '3',
+            'QUEUE_CONNECTION' => 'database',
+        ];
         $migrate = new Process(['php', 'artisan', 'migrate', '--seed', '--force'], $root, $env);
         if ($migrate->run() !== 0) {
-            throw new RuntimeException($migrate->getOutput().$migrate->getErrorOutput());
+            throw new RuntimeException($migrate->getOutput() . $migrate->getErrorOutput());
         }
-        $process = Process::fromShellCommandline("exec setsid php -d variables_order=EGPCS -d opcache.enable_cli=1 -d upload_max_filesize=24M -d post_max_size=25M -S 127.0.0.1:{$port} ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php", $root.'/public', $env, null, null);
+        $process = Process::fromShellCommandline(
+            "exec setsid php -d variables_order=EGPCS -d opcache.enable_cli=1 -d upload_max_filesize=24M -d post_max_size=25M -S 127.0.0.1:{$port} ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php",
+            $root . '/public',
+            $env,
+            null,
+            null,
+        );
         // Nobody reads what the server prints; a full pipe would stop it.
         $process->disableOutput();
         $process->start();
@@ -73,7 +96,10 @@ final class Server
     /** @return list<string> the first column of what the server's database answers */
     public function query(string $sql): array
     {
-        $pdo = new PDO('sqlite:'.$this->directory.'/ember.sqlite', options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $pdo = new PDO(
+            'sqlite:' . $this->directory . '/ember.sqlite',
+            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+        );
         $asked = $pdo->prepare($sql);
         $asked->execute();
         $rows = [];
@@ -86,6 +112,6 @@ final class Server
 
     public function log(): string
     {
-        return (string) @file_get_contents($this->directory.'/storage/logs/laravel.log');
+        return (string) @file_get_contents($this->directory . '/storage/logs/laravel.log');
     }
 }

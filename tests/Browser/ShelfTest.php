@@ -25,7 +25,12 @@ final class ShelfTest extends BrowserTestCase
         $this->see('Everything');
         $this->assertAccessible('shelf');
         $this->press('/', 'two-channel 5 a');
-        $this->eventually(fn (): bool => count($this->browser()->driver->findElements(WebDriverBy::cssSelector('section li button'))) === 1, 'the search finds one');
+        $this->eventually(
+            fn(): bool => count(
+                $this->browser()->driver->findElements(WebDriverBy::cssSelector('section li button')),
+            ) === 1,
+            'the search finds one',
+        );
         $this->press(Key::TAB);
         $this->find('section li button')->click();
         $this->see('Jobs that use it');
@@ -40,24 +45,27 @@ final class ShelfTest extends BrowserTestCase
         $field->clear();
         $field->sendKeys(['3', Key::ENTER]);
         $this->see('holds an older copy');
-        $this->click(fn () => $this->button('See what would move in it'));
+        $this->click(fn() => $this->button('See what would move in it'));
         $this->see('C1 carries');
         $this->find('section[aria-labelledby=uses] button.act')->click();
         $this->see('holds it as it is');
         $this->open('/jobs/1/kit');
-        $carries = fn (string $metres): bool => str_contains($this->find('[data-figure="C1 carries"]')->getText(), $metres);
-        $this->eventually(fn (): bool => $carries('15.0'), 'the job has not taken the new entry');
+        $carries = fn(string $metres): bool => str_contains(
+            $this->find('[data-figure="C1 carries"]')->getText(),
+            $metres,
+        );
+        $this->eventually(fn(): bool => $carries('15.0'), 'the job has not taken the new entry');
         $this->undoKeys();
-        $this->eventually(fn (): bool => $carries('25.0'), 'undo does not bring the old copy back');
+        $this->eventually(fn(): bool => $carries('25.0'), 'undo does not bring the old copy back');
     }
 
     public function test_a_file_is_taken_in_or_refused_at_its_line(): void
     {
         $this->open('/shelf');
         $this->see('Everything');
-        $file = sys_get_temp_dir().'/ember-shelf-'.getmypid().'.csv';
+        $file = sys_get_temp_dir() . '/ember-shelf-' . getmypid() . '.csv';
         $input = $this->filePicker();
-        $input->setFileDetector(new LocalFileDetector);
+        $input->setFileDetector(new LocalFileDetector());
         file_put_contents($file, "kind,id,name,amps,form\nfuse,fuse-own,Own fuse,five,blade\n");
         $input->sendKeys($file);
         $this->see('Line 2, amps: “five” is no number.');
@@ -66,7 +74,7 @@ final class ShelfTest extends BrowserTestCase
         $input->sendKeys($file);
         $this->see('1 new, 0 changed, 0 as they were');
         unlink($file);
-        $this->eventually(fn (): bool => preg_match('/Fuses\s*7/', $this->text()) === 1, 'the new fuse is not counted');
+        $this->eventually(fn(): bool => preg_match('/Fuses\s*7/', $this->text()) === 1, 'the new fuse is not counted');
         self::assertMatchesRegularExpression('/Fuses\s*7/', $this->text());
     }
 
@@ -92,26 +100,30 @@ final class ShelfTest extends BrowserTestCase
     public function test_a_long_proposal_is_stopped_and_the_best_so_far_is_taken(): void
     {
         $this->open('/');
-        $file = sys_get_temp_dir().'/ember-many-'.bin2hex(random_bytes(6)).'.json';
+        $file = sys_get_temp_dir() . '/ember-many-' . bin2hex(random_bytes(6)) . '.json';
         file_put_contents($file, JobFile::write(FortyRuns::plan(Demo::shelf(), 2, 30)));
         $picker = $this->find('input[type=file]');
-        $picker->setFileDetector(new LocalFileDetector);
+        $picker->setFileDetector(new LocalFileDetector());
         $picker->sendKeys($file);
         $this->see('Forty runs');
         unlink($file);
-        $this->eventually(fn (): bool => str_contains($this->path(), '/jobs/3'), 'the job is not open');
+        $this->eventually(fn(): bool => str_contains($this->path(), '/jobs/3'), 'the job is not open');
         $this->open('/jobs/3/wire');
         $this->find('[data-run]');
         $this->press('p');
         $this->find('[role=dialog] input[value=job]')->click();
         $this->button('Work it out')->click();
         $this->see('Solving one layout after the other', 15);
-        $this->eventually(fn (): bool => preg_match('/: .+\. (\d+)\s+so far/', $this->text(), $found) === 1 && (int) $found[1] > 20, 'no progress is told', 20);
+        $this->eventually(
+            fn(): bool => preg_match('/: .+\. (\d+)\s+so far/', $this->text(), $found) === 1 && (int) $found[1] > 20,
+            'no progress is told',
+            20,
+        );
         $this->button('Stop and show the best so far')->click();
         $this->see('Stopped: this holds the limits', 20);
         self::assertMatchesRegularExpression('/It cannot be cheaper than/', $this->text());
         $this->button('Take it')->click();
-        $this->eventually(fn (): bool => !str_contains($this->text(), 'Stopped: this holds'), 'it is not taken', 20);
+        $this->eventually(fn(): bool => !str_contains($this->text(), 'Stopped: this holds'), 'it is not taken', 20);
         $this->see('loaded to');
         $this->see('revision 2');
     }

@@ -37,7 +37,13 @@ final class WalkTest extends BrowserTestCase
         $this->see('has a letter among its digits. Meant 3,80?');
         self::assertSame('3,8O', $this->find('.behind .slip')->getText());
         $this->assertAccessible('survey with a slip');
-        $this->press(...array_fill(0, 6, Key::BACKSPACE), ...['0 cove', "\nright 5.20 cove\nright 3.80 cove\nclose\ndry\noutlet P1 dais, circuit C2\nrun cove, profile, room light"]);
+        $this->press(
+            ...array_fill(0, 6, Key::BACKSPACE),
+            ...[
+                '0 cove',
+                "\nright 5.20 cove\nright 3.80 cove\nclose\ndry\noutlet P1 dais, circuit C2\nrun cove, profile, room light",
+            ],
+        );
         $this->see('cove 18.00 m');
         $this->see('Cove lacks a strip');
         $this->assertAccessible('survey');
@@ -58,7 +64,16 @@ final class WalkTest extends BrowserTestCase
         $this->press('k');
         $this->see('What speaks against one here stands beside it');
         $this->assertAccessible('kit');
-        foreach (['s' => 'Tunable white 24 V', 'p' => '24 V supply, 10 A', 'c' => 'Zigbee two-channel controller, 12-36 V', 'b' => '3 x 1.5 mm²', 'u' => 'Zigbee hub with phone app'] as $key => $name) {
+        foreach (
+            [
+                's' => 'Tunable white 24 V',
+                'p' => '24 V supply, 10 A',
+                'c' => 'Zigbee two-channel controller, 12-36 V',
+                'b' => '3 x 1.5 mm²',
+                'u' => 'Zigbee hub with phone app',
+            ]
+            as $key => $name
+        ) {
             $this->leaveField();
             $this->press((string) $key);
             $this->choose($name);
@@ -71,10 +86,16 @@ final class WalkTest extends BrowserTestCase
     private function choose(string $name): void
     {
         $this->eventually(function () use ($name): bool {
-            return $this->browser()->driver->executeScript('const row = [...document.querySelectorAll("button.row")].find((r) => r.innerText.startsWith(arguments[0])); row?.focus(); return !!row', [$name]) === true;
+            return $this->browser()->driver->executeScript(
+                'const row = [...document.querySelectorAll("button.row")].find((r) => r.innerText.startsWith(arguments[0])); row?.focus(); return !!row',
+                [$name],
+            ) === true;
         }, "“{$name}” is not on the shelf");
         $this->press(Key::ENTER);
-        $this->eventually(fn (): bool => str_contains($this->find('button.row.chosen')->getText(), $name), "“{$name}” is not chosen");
+        $this->eventually(
+            fn(): bool => str_contains($this->find('button.row.chosen')->getText(), $name),
+            "“{$name}” is not chosen",
+        );
     }
 
     private function wire(): void
@@ -90,19 +111,27 @@ final class WalkTest extends BrowserTestCase
         $this->tabTo('[data-feed=f3]');
         $this->press(Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT);
         $this->see('C1 to 8.85 m');
-        $this->eventually(fn (): bool => $this->find('[data-feed=f3]')->getAttribute('aria-valuenow') === '177', 'the feed is not at pad 177');
+        $this->eventually(
+            fn(): bool => $this->find('[data-feed=f3]')->getAttribute('aria-valuenow') === '177',
+            'the feed is not at pad 177',
+        );
         // A feed comes at the reading point and goes with Delete.
         $this->leaveField();
         $this->press('r', Key::END, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ENTER);
         $this->find('[data-feed=f4]');
         $this->tabTo('[data-feed=f4]');
         $this->press(Key::DELETE);
-        $this->eventually(fn (): bool => !str_contains($this->text(), 'C1 to 17.90 m'), 'the feed is still there');
+        $this->eventually(fn(): bool => !str_contains($this->text(), 'C1 to 17.90 m'), 'the feed is still there');
         // Another length answers in volts lost; a comma will do.
         $this->tabTo('[aria-label="Length of K2 in metres"]');
-        $this->browser()->driver->getKeyboard()->sendKeys([Key::CONTROL, 'a', Key::NULL]);
+        $this->browser()
+            ->driver->getKeyboard()
+            ->sendKeys([Key::CONTROL, 'a', Key::NULL]);
         $this->press('12,5', Key::TAB);
-        $this->eventually(fn (): bool => $this->find('[aria-label="Length of K2 in metres"]')->getAttribute('value') === '12.50', 'the length is not kept');
+        $this->eventually(
+            fn(): bool => $this->find('[aria-label="Length of K2 in metres"]')->getAttribute('value') === '12.50',
+            'the length is not kept',
+        );
         // Another kind of cable, by the list's own keys.
         $this->tabTo('[aria-label^="Kind of K2"]');
         $this->press(Key::ENTER, Key::END, Key::ENTER);
@@ -123,7 +152,10 @@ final class WalkTest extends BrowserTestCase
             $this->press('/');
             $this->find('[role=dialog] input');
             $this->press('keep', Key::ENTER);
-            $this->eventually(fn (): bool => substr_count($this->text(), 'is not measured yet') < $open, 'nothing was kept');
+            $this->eventually(
+                fn(): bool => substr_count($this->text(), 'is not measured yet') < $open,
+                'nothing was kept',
+            );
         }
         $this->leaveField();
         $this->press('7');
@@ -178,7 +210,11 @@ final class WalkTest extends BrowserTestCase
         $this->see('C1 named “Cove” in Lecture room');
         $this->assertAccessible('history');
         $this->press(Key::ESCAPE);
-        $this->eventually(fn (): bool => $this->browser()->driver->executeScript('return !document.querySelector("[role=dialog]")') === true, 'the history is still open');
+        $this->eventually(
+            fn(): bool => $this->browser()->driver->executeScript('return !document.querySelector("[role=dialog]")') ===
+                true,
+            'the history is still open',
+        );
         $this->press('?');
         $this->see('Day or night');
         $this->press(Key::ESCAPE);

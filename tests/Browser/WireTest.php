@@ -30,7 +30,10 @@ final class WireTest extends BrowserTestCase
         $this->pick('Scene', 'Stars');
         $this->see('Supplies in “Stars”');
         // A fifth of the time the whole current flows: the peak is five times the average and a little more for what stands by.
-        $amps = fn (string $what): float => (float) trim((string) strrchr($this->find("[data-figure='S1 {$what}']")->getText(), ':'), ': ');
+        $amps = fn(string $what): float => (float) trim(
+            (string) strrchr($this->find("[data-figure='S1 {$what}']")->getText(), ':'),
+            ': ',
+        );
         self::assertEqualsWithDelta(5.0, $amps('peak') / $amps('average'), 0.3);
         $this->button('Change it')->click();
         $this->button('Take it out')->click();
@@ -46,7 +49,10 @@ final class WireTest extends BrowserTestCase
         $this->find('input[aria-label^="How many of X1"]')->sendKeys([Key::CONTROL, 'a', Key::NULL, '4', Key::TAB]);
         $this->see('144 W');
         $this->find('article input[type=checkbox]')->click();
-        $this->eventually(fn (): bool => $this->find('article input[type=checkbox]')->isSelected(), 'the pin does not hold');
+        $this->eventually(
+            fn(): bool => $this->find('article input[type=checkbox]')->isSelected(),
+            'the pin does not hold',
+        );
         $this->assertAccessible('wire with fixtures');
     }
 
@@ -57,7 +63,10 @@ final class WireTest extends BrowserTestCase
         $this->press('t');
         $this->see('Two layouts side by side');
         $this->see('As in revision');
-        $this->eventually(fn (): bool => preg_match('/even 0\.8\d, fed at 2.*even 0\.\d\d, fed at 1/s', $this->text()) === 1, 'the two layouts are not told apart');
+        $this->eventually(
+            fn(): bool => preg_match('/even 0\.8\d, fed at 2.*even 0\.\d\d, fed at 1/s', $this->text()) === 1,
+            'the two layouts are not told apart',
+        );
         $this->assertAccessible('wire with two layouts');
         $this->press(Key::ESCAPE);
         $this->undoKeys();
@@ -68,15 +77,25 @@ final class WireTest extends BrowserTestCase
         $this->see('Kept ');
         $this->browser()->driver->navigate()->refresh();
         $this->find('[data-feed=f1]');
-        $this->eventually(fn (): bool => $this->browser()->driver->executeScript('return document.querySelector(arguments[0])?.value', ["select[aria-label='{$label}']"]) === $value, "{$label} is not {$value}");
+        $this->eventually(
+            fn(): bool => $this->browser()->driver->executeScript(
+                'return document.querySelector(arguments[0])?.value',
+                ["select[aria-label='{$label}']"],
+            ) === $value,
+            "{$label} is not {$value}",
+        );
     }
 
     private function pick(string $label, string $option): void
     {
         $this->find("select[aria-label='{$label}']");
-        $found = $this->browser()->driver->findElements(WebDriverBy::xpath("//select[@aria-label='{$label}']/option[contains(., '{$option}')]"));
+        $found = $this->browser()->driver->findElements(
+            WebDriverBy::xpath("//select[@aria-label='{$label}']/option[contains(., '{$option}')]"),
+        );
         $this->eventually(function () use ($label, $option, &$found): bool {
-            $found = $this->browser()->driver->findElements(WebDriverBy::xpath("//select[@aria-label='{$label}']/option[contains(., '{$option}')]"));
+            $found = $this->browser()->driver->findElements(
+                WebDriverBy::xpath("//select[@aria-label='{$label}']/option[contains(., '{$option}')]"),
+            );
 
             return $found !== [];
         }, "no option {$option}");

@@ -26,22 +26,44 @@ final class WorkTest extends BrowserTestCase
         // Typed digit by digit, as a hand does: nothing is sent or lost half way.
         $field = '[data-part="cable-3x15"] input[type=date]';
         $this->find($field)->sendKeys(str_split(date('mdY', (int) strtotime($day))));
-        self::assertSame($day, $this->js("return document.querySelector('[data-part=cable-3x15] input[type=date]').value"));
+        self::assertSame(
+            $day,
+            $this->js("return document.querySelector('[data-part=cable-3x15] input[type=date]').value"),
+        );
         $this->find($field)->sendKeys([Key::ENTER]);
-        $this->eventually(fn (): bool => $this->js("return document.querySelector('[data-part=\"cable-3x15\"] input[type=date]')?.value") === $day, 'the day is not kept');
+        $this->eventually(
+            fn(): bool => $this->js(
+                "return document.querySelector('[data-part=\"cable-3x15\"] input[type=date]')?.value",
+            ) === $day,
+            'the day is not kept',
+        );
         $this->see('blocks Cove: lay cables');
         $this->working('[data-part="profile-flat"] [data-figure="Cost"]', ['(b - o) * p', '117.00']);
-        $this->working('[data-part="connector-solder"] [data-figure="Plan asks for"]', ['a1 + a2 + a3', 'its strip is joined at 3 places']);
+        $this->working('[data-part="connector-solder"] [data-figure="Plan asks for"]', [
+            'a1 + a2 + a3',
+            'its strip is joined at 3 places',
+        ]);
         $this->find('[data-part="connector-solder"] input')->sendKeys([Key::CONTROL, 'a', Key::NULL, '6', Key::TAB]);
-        $this->eventually(fn (): bool => str_contains($this->find('[data-part="connector-solder"] [data-figure="Buy"]')->getText(), '25'), 'six to spare are not counted');
+        $this->eventually(
+            fn(): bool => str_contains(
+                $this->find('[data-part="connector-solder"] [data-figure="Buy"]')->getText(),
+                '25',
+            ),
+            'six to spare are not counted',
+        );
         $this->blur();
         $this->press('m');
         $this->choose('[data-part="hub-zigbee"] select', 'here');
-        $this->eventually(fn (): bool => $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-part="hub-zigbee"]')) === [], 'what is in hand is not missing');
+        $this->eventually(
+            fn(): bool => $this->browser()->driver->findElements(
+                WebDriverBy::cssSelector('[data-part="hub-zigbee"]'),
+            ) === [],
+            'what is in hand is not missing',
+        );
         $this->assertAccessible('parts');
         $this->blur();
         $this->press('q');
-        $this->click(fn () => $this->button('Note it as given'));
+        $this->click(fn() => $this->button('Note it as given'));
         $this->see('Nothing has changed since.');
         $this->see('tax, 20 % of both');
         $this->assertAccessible('quote');
@@ -51,14 +73,17 @@ final class WorkTest extends BrowserTestCase
         $this->see('9 lengths');
         $this->open('/jobs/1/labels');
         $this->see('16 labels on 1 sheet');
-        $this->eventually(fn (): bool => count($this->browser()->driver->findElements(WebDriverBy::cssSelector('.code svg'))) === 16, 'the codes are not drawn');
+        $this->eventually(
+            fn(): bool => count($this->browser()->driver->findElements(WebDriverBy::cssSelector('.code svg'))) === 16,
+            'the codes are not drawn',
+        );
         $this->assertAccessible('labels');
         $this->open('/jobs/1/build');
         $this->see('Waits for 3 x 1.5 mm² flexible');
         $this->see('is on the way');
         $this->see('Meanwhile: ');
         $this->working('[data-step="dry-cove"] [data-figure="Minutes"]', ['u * t * f + r', 'not timed yet']);
-        $this->click(fn () => $this->find('[data-step="isolate-lecture"] input[type=checkbox]'));
+        $this->click(fn() => $this->find('[data-step="isolate-lecture"] input[type=checkbox]'));
         $this->see('1of 19');
         $this->see('took');
         $this->assertAccessible('build');
@@ -75,9 +100,9 @@ final class WorkTest extends BrowserTestCase
         $this->choose('[data-making="cove"] [data-field="length"]', 'never');
         $this->see('is to be in one piece');
         $this->assertAccessible('parts with a run’s making');
-        $this->click(fn () => $this->button('Allow joints in Cove'));
+        $this->click(fn() => $this->button('Allow joints in Cove'));
         $this->dontSee('is to be in one piece');
-        $this->click(fn () => $this->button('Offcuts in the van'));
+        $this->click(fn() => $this->button('Offcuts in the van'));
         $this->find('[role=dialog] input')->sendKeys(['4,5', Key::ENTER]);
         $this->see('4.50');
         $this->assertAccessible('offcuts');
@@ -98,8 +123,8 @@ final class WorkTest extends BrowserTestCase
         $this->see('options side by side', 15);
         $this->see('Take A over', 15);
         foreach (['Port', 'Star'] as $run) {
-            $this->click(fn () => $this->button($run));
-            $this->click(fn () => $this->button('Take A over'));
+            $this->click(fn() => $this->button($run));
+            $this->click(fn() => $this->button('Take A over'));
             $this->dontSee("{$run} lacks a strip");
         }
         $this->open('/jobs/2/parts');
@@ -108,7 +133,11 @@ final class WorkTest extends BrowserTestCase
         foreach ($this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-part]')) as $row) {
             $part = (string) $row->getAttribute('data-part');
             $this->choose("[data-part=\"{$part}\"] select", 'packed');
-            $this->eventually(fn (): bool => $this->js("return document.querySelector('[data-part=\"{$part}\"] select')?.value") === 'packed', "{$part} is not packed");
+            $this->eventually(
+                fn(): bool => $this->js("return document.querySelector('[data-part=\"{$part}\"] select')?.value") ===
+                    'packed',
+                "{$part} is not packed",
+            );
         }
         $this->see('0lines');
         $this->assertAccessible('parts of the narrowboat');
@@ -130,22 +159,31 @@ final class WorkTest extends BrowserTestCase
     public function test_a_step_is_moved_and_its_cost_seen(): void
     {
         $this->open('/jobs/1/build');
-        $bar = fn () => $this->find('[data-bar="tidy-lecture"]');
+        $bar = fn() => $this->find('[data-bar="tidy-lecture"]');
         $bar()->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
         $this->see('everything is done');
         $this->see('then ');
         $this->assertAccessible('build with a move');
         $bar()->sendKeys([Key::ENTER]);
         $this->see('moved here');
-        $this->find('[data-bar="second-cove"]')->sendKeys([Key::ARROW_UP, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT, Key::ARROW_LEFT]);
+        $this->find('[data-bar="second-cove"]')->sendKeys([
+            Key::ARROW_UP,
+            Key::ARROW_LEFT,
+            Key::ARROW_LEFT,
+            Key::ARROW_LEFT,
+            Key::ARROW_LEFT,
+            Key::ARROW_LEFT,
+            Key::ARROW_LEFT,
+            Key::ARROW_LEFT,
+        ]);
         $this->see('comes before it');
         $this->find('[data-bar="second-cove"]')->sendKeys([Key::ESCAPE]);
         $this->dontSee('comes before it');
         $this->blur();
         $this->press('v');
-        $this->click(fn () => $this->button('One more visit'));
+        $this->click(fn() => $this->button('One more visit'));
         $this->assertAccessible('visits');
-        $this->click(fn () => $this->button('Keep the visits'));
+        $this->click(fn() => $this->button('Keep the visits'));
         $this->see('visit 2');
     }
 
@@ -159,18 +197,32 @@ final class WorkTest extends BrowserTestCase
         $step = $this->js('return document.activeElement.closest("[data-step]").dataset.step');
         self::assertIsString($step);
         $this->press(' ');
-        $this->eventually(fn (): bool => $this->js("return document.querySelector('[aria-labelledby=done] [data-step={$step}] input')?.checked") === true, 'the step is not done');
+        $this->eventually(
+            fn(): bool => $this->js(
+                "return document.querySelector('[aria-labelledby=done] [data-step={$step}] input')?.checked",
+            ) === true,
+            'the step is not done',
+        );
         // Another time is written, and kept.
-        $this->find("[aria-labelledby=done] [data-step={$step}] input.field")->sendKeys([Key::CONTROL, 'a', Key::NULL, '33', Key::TAB]);
+        $this->find("[aria-labelledby=done] [data-step={$step}] input.field")->sendKeys([
+            Key::CONTROL,
+            'a',
+            Key::NULL,
+            '33',
+            Key::TAB,
+        ]);
         usleep(300_000);
         $this->dontSee('waits for a signal');
         $this->browser()->driver->navigate()->refresh();
         $this->find('[data-bar]');
-        $this->eventually(fn (): bool => $this->js("return document.querySelector('[data-step={$step}] input.field')?.value") === '33', 'the minutes are not kept');
+        $this->eventually(
+            fn(): bool => $this->js("return document.querySelector('[data-step={$step}] input.field')?.value") === '33',
+            'the minutes are not kept',
+        );
         $this->blur();
         $this->press('v');
-        $this->click(fn () => $this->find('[role=dialog] select option:nth-child(2)'));
-        $this->click(fn () => $this->button('Keep the visits'));
+        $this->click(fn() => $this->find('[role=dialog] select option:nth-child(2)'));
+        $this->click(fn() => $this->button('Keep the visits'));
         $this->see('two people');
         $this->open('/jobs/1/parts');
         $this->find('[data-part]');
@@ -184,16 +236,22 @@ final class WorkTest extends BrowserTestCase
         $this->browser()->size(390, 844);
         $this->open('/jobs/1/build');
         $line = '[data-step="tidy-lecture"]';
-        $this->click(fn () => $this->find("{$line} button[aria-expanded]"));
+        $this->click(fn() => $this->find("{$line} button[aria-expanded]"));
         $day = (string) $this->find("{$line} input[type=date]")->getAttribute('value');
         for ($days = 1; (int) date('N', (int) strtotime("{$day} +{$days} days")) > 5; $days++);
         $after = date('Y-m-d', (int) strtotime("{$day} +{$days} days"));
-        $this->js("const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.time.value = '09:00'; f.requestSubmit()");
+        $this->js(
+            "const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.time.value = '09:00'; f.requestSubmit()",
+        );
         $this->see('everything is done');
-        $this->click(fn () => $this->button('Keep it there'));
+        $this->click(fn() => $this->button('Keep it there'));
         $this->see('moved here');
-        self::assertSame(390, $this->js('return document.documentElement.scrollWidth'), 'nothing is wider than the phone');
-        $this->click(fn () => $this->button('Let the plan place it again'));
+        self::assertSame(
+            390,
+            $this->js('return document.documentElement.scrollWidth'),
+            'nothing is wider than the phone',
+        );
+        $this->click(fn() => $this->button('Let the plan place it again'));
         $this->dontSee('moved here');
         // A wait in a circle is refused at its place, another is kept and taken away again.
         $dry = '[data-step="second-cove"]';
@@ -201,8 +259,8 @@ final class WorkTest extends BrowserTestCase
         $this->choose("{$dry} select", 'diffuser-cove');
         $this->see('in a circle');
         $this->choose("{$dry} select", 'isolate-place4');
-        $this->click(fn () => $this->button('Do not wait for it'));
-        $this->eventually(fn (): bool => !str_contains($this->text(), 'Do not wait for it'), 'the wait is still there');
+        $this->click(fn() => $this->button('Do not wait for it'));
+        $this->eventually(fn(): bool => !str_contains($this->text(), 'Do not wait for it'), 'the wait is still there');
         $this->browser()->size(1280, 800);
     }
 
@@ -212,18 +270,29 @@ final class WorkTest extends BrowserTestCase
         $this->browser()->size(390, 844);
         $this->open('/jobs/2/build');
         $this->find('[data-step]');
-        $steps = array_slice(array_map(static fn ($e): string => (string) $e->getAttribute('data-step'), $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-step]'))), 0, 3);
+        $steps = array_slice(
+            array_map(
+                static fn($e): string => (string) $e->getAttribute('data-step'),
+                $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-step]')),
+            ),
+            0,
+            3,
+        );
         if ($steps === []) {
             self::fail('the narrowboat has no steps');
         }
         $this->assertAccessible('build on a phone');
-        self::assertSame(390, $this->js('return document.documentElement.scrollWidth'), 'nothing is wider than the phone');
+        self::assertSame(
+            390,
+            $this->js('return document.documentElement.scrollWidth'),
+            'nothing is wider than the phone',
+        );
         $this->signal(false);
         foreach ($steps as $step) {
-            $this->click(fn () => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
+            $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
         }
         $this->see('No signal: 3 ticks wait on this device');
-        $this->click(fn () => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
+        $this->click(fn() => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
         $this->see('No signal: 4 ticks wait on this device');
         $this->signal(true);
         $this->dontSee('No signal', 15);
@@ -231,7 +300,7 @@ final class WorkTest extends BrowserTestCase
         $this->dontSee('waits for a signal');
         // Once more, with the page closed before the signal is back.
         $this->signal(false);
-        $this->click(fn () => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
+        $this->click(fn() => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
         $this->see('No signal: one tick waits on this device');
         $this->signal(true, false);
         $this->open('/jobs/2/build');
@@ -249,22 +318,27 @@ final class WorkTest extends BrowserTestCase
             // An empty page in between: what was open is closed.
             $this->browser()->driver->get('about:blank');
         }
-        $tools->execute('Network.emulateNetworkConditions', ['offline' => !$there, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => !$there,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
     }
 
     /** @param  list<string>  $words  that the working of a number shows */
     private function working(string $figure, array $words): void
     {
-        $this->click(fn () => $this->find($figure));
+        $this->click(fn() => $this->find($figure));
         foreach ($words as $word) {
             $this->see($word);
         }
-        $this->click(fn () => $this->find($figure));
+        $this->click(fn() => $this->find($figure));
     }
 
     private function choose(string $select, string $value): void
     {
-        $this->click(fn () => $this->find("{$select} option[value=\"{$value}\"]"));
+        $this->click(fn() => $this->find("{$select} option[value=\"{$value}\"]"));
     }
 
     private function blur(): void

@@ -48,13 +48,20 @@ final class BackupTest extends TestCase
         $file = $this->database('first');
         Artisan::call('db:seed', ['--class' => DatabaseSeeder::class, '--force' => true]);
         $env = ['DB_DATABASE' => $file, 'APP_ENV' => 'testing', 'CACHE_STORE' => 'array', 'EMBER_DEMO' => 'true'];
-        $writers = array_map(static function (int $n) use ($env): Process {
-            $writer = new Process(['php', __DIR__.'/../write-changes.php', (string) $n, '40'], dirname(__DIR__, 2), $env);
-            $writer->start();
+        $writers = array_map(
+            static function (int $n) use ($env): Process {
+                $writer = new Process(
+                    ['php', __DIR__ . '/../write-changes.php', (string) $n, '40'],
+                    dirname(__DIR__, 2),
+                    $env,
+                );
+                $writer->start();
 
-            return $writer;
-        }, [1, 2]);
-        $revisions = static fn (): int => DB::table('revisions')->count();
+                return $writer;
+            },
+            [1, 2],
+        );
+        $revisions = static fn(): int => DB::table('revisions')->count();
         while ($revisions() < 6) {
             usleep(5_000);
         }
@@ -67,46 +74,74 @@ final class BackupTest extends TestCase
         $this->database('elsewhere', false);
         self::assertSame(0, Artisan::call('ember:restore', ['file' => "{$this->home}/kept.zip"]), Artisan::output());
         self::assertSame($manifest->rows['revisions'], $revisions());
-        self::assertSame(range(1, $revisions() - 1), DB::table('revisions')->where('job_id', 1)->orderBy('number')->pluck('number')->all(), 'no change is half in it');
+        self::assertSame(
+            range(1, $revisions() - 1),
+            DB::table('revisions')->where('job_id', 1)->orderBy('number')->pluck('number')->all(),
+            'no change is half in it',
+        );
     }
 
     /** @return array<string, array{callable(string): mixed, string}> */
     public static function broken(): array
     {
-        $manifest = static fn (callable $how): callable => static function (string $file) use ($how): void {
-            $zip = new ZipArchive;
+        $manifest = static fn(callable $how): callable => static function (string $file) use ($how): void {
+            $zip = new ZipArchive();
             $zip->open($file);
-            $zip->addFromString(Backup::MANIFEST, (string) json_encode($how((array) json_decode((string) $zip->getFromName(Backup::MANIFEST), true))));
+            $zip->addFromString(
+                Backup::MANIFEST,
+                (string) json_encode($how((array) json_decode((string) $zip->getFromName(Backup::MANIFEST), true))),
+            );
             $zip->close();
         };
         $database = static function (string $file, callable $how): void {
-            $zip = new ZipArchive;
+            $zip = new ZipArchive();
             $zip->open($file);
             $zip->addFromString(Backup::DATABASE, $how((string) $zip->getFromName(Backup::DATABASE)));
             $zip->close();
         };
 
         return [
-            'cut off' => [static fn (string $file) => file_put_contents($file, substr((string) file_get_contents($file), 0, 4000)), 'damaged'],
-            'no zip' => [static fn (string $file) => file_put_contents($file, 'hello'), 'no backup of Ember Dusk'],
-            'another zip' => [$manifest(static fn (): array => ['hello' => 1]), 'its manifest cannot be read'],
-            'a newer program' => [$manifest(static fn (array $m): array => ['migrations' => [...$m['migrations'], '2031_01_01_000001_more']] + $m), 'by a newer program'],
-            'a newer format' => [$manifest(static fn (array $m): array => ['emberDuskBackup' => Manifest::FORMAT + 1] + $m), 'by a newer program'],
-            'a changed byte' => [static fn (string $file) => $database($file, static fn (string $s): string => substr_replace($s, 'X', intdiv(strlen($s), 2), 1)), 'not as it was'],
-            'a revision that cannot be read' => [static function (string $file) use ($database, $manifest): void {
-                $hash = '';
-                $database($file, static function (string $bytes) use (&$hash, $file): string {
-                    file_put_contents("{$file}.db", $bytes);
-                    $pdo = new \PDO("sqlite:{$file}.db");
-                    $pdo->exec("update revisions set document = x'00ff' where number = 1");
-                    unset($pdo);
-                    $changed = (string) file_get_contents("{$file}.db");
-                    $hash = hash('sha256', $changed);
+            'cut off' => [
+                static fn(string $file) => file_put_contents($file, substr((string) file_get_contents($file), 0, 4000)),
+                'damaged',
+            ],
+            'no zip' => [static fn(string $file) => file_put_contents($file, 'hello'), 'no backup of Ember Dusk'],
+            'another zip' => [$manifest(static fn(): array => ['hello' => 1]), 'its manifest cannot be read'],
+            'a newer program' => [
+                $manifest(
+                    static fn(array $m): array => ['migrations' => [...$m['migrations'], '2031_01_01_000001_more']] +
+                        $m,
+                ),
+                'by a newer program',
+            ],
+            'a newer format' => [
+                $manifest(static fn(array $m): array => ['emberDuskBackup' => Manifest::FORMAT + 1] + $m),
+                'by a newer program',
+            ],
+            'a changed byte' => [
+                static fn(string $file) => $database(
+                    $file,
+                    static fn(string $s): string => substr_replace($s, 'X', intdiv(strlen($s), 2), 1),
+                ),
+                'not as it was',
+            ],
+            'a revision that cannot be read' => [
+                static function (string $file) use ($database, $manifest): void {
+                    $hash = '';
+                    $database($file, static function (string $bytes) use (&$hash, $file): string {
+                        file_put_contents("{$file}.db", $bytes);
+                        $pdo = new \PDO("sqlite:{$file}.db");
+                        $pdo->exec("update revisions set document = x'00ff' where number = 1");
+                        unset($pdo);
+                        $changed = (string) file_get_contents("{$file}.db");
+                        $hash = hash('sha256', $changed);
 
-                    return $changed;
-                });
-                $manifest(static fn (array $m): array => ['sha256' => $hash] + $m)($file);
-            }, 'Revision 1 of job 1 cannot be read'],
+                        return $changed;
+                    });
+                    $manifest(static fn(array $m): array => ['sha256' => $hash] + $m)($file);
+                },
+                'Revision 1 of job 1 cannot be read',
+            ],
         ];
     }
 
@@ -149,13 +184,25 @@ final class BackupTest extends TestCase
         $user = User::query()->firstOrFail();
         $job = Job::query()->orderBy('id')->firstOrFail();
         $this->actingAs($user);
-        $this->postJson("/jobs/{$job->id}/change", ['base' => 1, 'stage' => 'wire', 'change' => ['kind' => 'DescribeJob', 'name' => 'Observatory', 'client' => 'Trust']])->assertOk();
+        $this->postJson("/jobs/{$job->id}/change", [
+            'base' => 1,
+            'stage' => 'wire',
+            'change' => ['kind' => 'DescribeJob', 'name' => 'Observatory', 'client' => 'Trust'],
+        ])->assertOk();
         Runs::begin($job, $user, 1);
         $this->postJson("/jobs/{$job->id}/quotes")->assertOk();
         $this->postJson("/jobs/{$job->id}/parts", ['part' => 'cable-3x15', 'state' => 'here'])->assertOk();
         ob_start();
         imagejpeg(imagecreatetruecolor(8, 8));
-        $job->photos()->create(['user_id' => $user->id, 'place' => 'lecture', 'caption' => 'Cupboard', 'width' => 8, 'height' => 8, 'image' => (string) ob_get_clean(), 'created_at' => now()]);
+        $job->photos()->create([
+            'user_id' => $user->id,
+            'place' => 'lecture',
+            'caption' => 'Cupboard',
+            'width' => 8,
+            'height' => 8,
+            'image' => (string) ob_get_clean(),
+            'created_at' => now(),
+        ]);
     }
 
     /** @return array<string, string> what every page says, by path; PDFs carry the moment at which they were made and are left out */
@@ -164,19 +211,51 @@ final class BackupTest extends TestCase
         $this->actingAs(User::query()->firstOrFail());
         $pages = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            if (!in_array('GET', $route->methods(), true) || str_contains($route->uri(), '.pdf') || in_array($route->uri(), ['up', 'sign-in', 'jobs/{job}/proposals/{proposal}'], true)) {
+            if (
+                !in_array('GET', $route->methods(), true) ||
+                str_contains($route->uri(), '.pdf') ||
+                in_array($route->uri(), ['up', 'sign-in', 'jobs/{job}/proposals/{proposal}'], true)
+            ) {
                 continue;
             }
             foreach (Job::query()->orderBy('id')->get() as $job) {
-                $given = ['{job}' => $job->id, '{entry}' => 'cable-3x15', '{format}' => 'csv', '{number}' => 1, '{run}' => array_key_first($job->revisions()->firstOrFail()->plan()->runs), '{joinRun}' => $job->joinRuns()->first()->id ?? 0, '{photo}' => $job->photos()->first()->id ?? 0, '{place}' => 'lecture'];
-                foreach (str_contains($route->uri(), '{stage}') ? ['survey', 'kit', 'wire', 'parts', 'build'] : [''] as $stage) {
-                    $path = '/'.strtr($route->uri(), ['{stage}' => $stage] + $given).($route->getName() === 'jobs.state' || $route->getName() === 'jobs.beside' ? '?stage=wire' : '');
-                    $response = $this->get($path, ['X-Inertia' => 'true', 'X-Inertia-Version' => Inertia::getVersion(), 'Accept' => 'application/json']);
-                    $pages[$path] = $response->getStatusCode().' '.$response->getContent();
+                $given = [
+                    '{job}' => $job->id,
+                    '{entry}' => 'cable-3x15',
+                    '{format}' => 'csv',
+                    '{number}' => 1,
+                    '{run}' => array_key_first($job->revisions()->firstOrFail()->plan()->runs),
+                    '{joinRun}' => $job->joinRuns()->first()->id ?? 0,
+                    '{photo}' => $job->photos()->first()->id ?? 0,
+                    '{place}' => 'lecture',
+                ];
+                foreach (
+                    str_contains($route->uri(), '{stage}') ? ['survey', 'kit', 'wire', 'parts', 'build'] : ['']
+                    as $stage
+                ) {
+                    $path =
+                        '/' .
+                        strtr($route->uri(), ['{stage}' => $stage] + $given) .
+                        ($route->getName() === 'jobs.state' || $route->getName() === 'jobs.beside'
+                            ? '?stage=wire'
+                            : '');
+                    $response = $this->get($path, [
+                        'X-Inertia' => 'true',
+                        'X-Inertia-Version' => Inertia::getVersion(),
+                        'Accept' => 'application/json',
+                    ]);
+                    $pages[$path] = $response->getStatusCode() . ' ' . $response->getContent();
                 }
             }
         }
-        self::assertGreaterThan(count($pages) - 4, count(array_filter($pages, static fn (string $said): bool => str_starts_with($said, '200 '))), implode("\n", array_keys(array_filter($pages, static fn (string $said): bool => !str_starts_with($said, '200 ')))));
+        self::assertGreaterThan(
+            count($pages) - 4,
+            count(array_filter($pages, static fn(string $said): bool => str_starts_with($said, '200 '))),
+            implode(
+                "\n",
+                array_keys(array_filter($pages, static fn(string $said): bool => !str_starts_with($said, '200 '))),
+            ),
+        );
 
         return $pages;
     }

@@ -38,7 +38,15 @@ final class BadInputTest extends TestCase
     /** @return TestResponse<Response> */
     private function raw(string $path, string $json): TestResponse
     {
-        return $this->call('POST', $path, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $json);
+        return $this->call(
+            'POST',
+            $path,
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            $json,
+        );
     }
 
     /** @return array<string, array{string, string, string}> path, JSON with the number 1e999 in it, pointer */
@@ -46,9 +54,21 @@ final class BadInputTest extends TestCase
     {
         return [
             'base' => ['change', '{"base":1e999,"stage":"wire","change":{"kind":"DropRun","run":"cove"}}', '/base'],
-            'minutes' => ['build/tick', '{"uuid":"6f1c2b1e-9a51-4c7e-8f7f-0a6a3f6d2b11","step":"dry-cove","done":true,"minutes":1e999,"at":"2026-11-25T09:00:00.000Z"}', '/minutes'],
-            'people' => ['build/visits', '{"visits":[{"from":"2026-12-01","days":0,"people":1e999}],"weekends":false}', '/visits/0/people'],
-            'from' => ['build/move', '{"step":"dry-cove","day":"2026-12-01","from":-1e999,"person":0,"keep":false}', '/from'],
+            'minutes' => [
+                'build/tick',
+                '{"uuid":"6f1c2b1e-9a51-4c7e-8f7f-0a6a3f6d2b11","step":"dry-cove","done":true,"minutes":1e999,"at":"2026-11-25T09:00:00.000Z"}',
+                '/minutes',
+            ],
+            'people' => [
+                'build/visits',
+                '{"visits":[{"from":"2026-12-01","days":0,"people":1e999}],"weekends":false}',
+                '/visits/0/people',
+            ],
+            'from' => [
+                'build/move',
+                '{"step":"dry-cove","day":"2026-12-01","from":-1e999,"person":0,"keep":false}',
+                '/from',
+            ],
             'count' => ['offcuts', '{"kit":"profile-flat","metres":1,"count":1e999}', '/count'],
             'metres' => ['offcuts', '{"kit":"profile-flat","metres":1e999,"count":1}', '/metres'],
         ];
@@ -58,19 +78,34 @@ final class BadInputTest extends TestCase
     public function test_an_infinite_number_is_none(string $path, string $json, string $pointer): void
     {
         $this->begin();
-        $this->raw("/jobs/{$this->job->id}/{$path}", $json)->assertStatus(422)->assertJsonPath('pointer', $pointer)->assertJsonPath('message', 'A number was expected, not an infinite one.');
+        $this->raw("/jobs/{$this->job->id}/{$path}", $json)
+            ->assertStatus(422)
+            ->assertJsonPath('pointer', $pointer)
+            ->assertJsonPath('message', 'A number was expected, not an infinite one.');
     }
 
     /** @return array<string, array{string, int, string}> file, status, message */
     public static function files(): array
     {
-        $job = (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/job-narrowboat.json');
+        $job = (string) file_get_contents(dirname(__DIR__, 2) . '/database/demo/job-narrowboat.json');
 
         return [
-            'an infinite limit' => [(string) preg_replace('/"drop": *[\d.]+/', '"drop": 1e999', $job), 422, 'The number is too large to be one.'],
-            'a zip' => ["PK\x03\x04".str_repeat("\0", 60), 422, 'The file is packed (zip). Unpack it first, then take what is in it.'],
-            'a gzip' => [(string) gzencode($job), 422, 'The file is packed (gzip). Unpack it first, then take what is in it.'],
-            'a byte-order mark' => ["\xEF\xBB\xBF".$job, 201, ''],
+            'an infinite limit' => [
+                (string) preg_replace('/"drop": *[\d.]+/', '"drop": 1e999', $job),
+                422,
+                'The number is too large to be one.',
+            ],
+            'a zip' => [
+                "PK\x03\x04" . str_repeat("\0", 60),
+                422,
+                'The file is packed (zip). Unpack it first, then take what is in it.',
+            ],
+            'a gzip' => [
+                (string) gzencode($job),
+                422,
+                'The file is packed (gzip). Unpack it first, then take what is in it.',
+            ],
+            'a byte-order mark' => ["\xEF\xBB\xBF" . $job, 201, ''],
         ];
     }
 
@@ -78,7 +113,9 @@ final class BadInputTest extends TestCase
     public function test_job_files_that_editors_and_mail_make(string $file, int $status, string $said): void
     {
         $this->begin();
-        $response = $this->postJson('/jobs/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $file)])->assertStatus($status);
+        $response = $this->postJson('/jobs/import', [
+            'file' => UploadedFile::fake()->createWithContent('job.json', $file),
+        ])->assertStatus($status);
         if ($said !== '') {
             $response->assertJsonPath('message', $said);
         }
@@ -87,12 +124,18 @@ final class BadInputTest extends TestCase
     public function test_a_header_cell_of_megabytes_is_told_at_once(): void
     {
         $this->begin();
-        $huge = 'kind,id,name,'.str_repeat('x', 7_900_000)."\nfuse,a,b,c\n";
+        $huge = 'kind,id,name,' . str_repeat('x', 7_900_000) . "\nfuse,a,b,c\n";
         $at = hrtime(true);
-        $response = $this->postJson('/shelf/import', ['file' => UploadedFile::fake()->createWithContent('shelf.csv', $huge)])->assertStatus(422);
+        $response = $this->postJson('/shelf/import', [
+            'file' => UploadedFile::fake()->createWithContent('shelf.csv', $huge),
+        ])->assertStatus(422);
         self::assertStringContainsString('is too long for the name of a column', (string) $response->json('message'));
         self::assertLessThan(400, strlen((string) $response->getContent()));
-        $this->postJson('/shelf/import', ['file' => UploadedFile::fake()->createWithContent('shelf.csv', str_repeat('kind,', 500_000)."\n")])->assertStatus(422)->assertJsonPath('message', 'Line 1 has 500001 columns; at most 400 are read.');
+        $this->postJson('/shelf/import', [
+            'file' => UploadedFile::fake()->createWithContent('shelf.csv', str_repeat('kind,', 500_000) . "\n"),
+        ])
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'Line 1 has 500001 columns; at most 400 are read.');
         // A comparison of every known name with it took half a minute; a hundredth of that is still far from it.
         self::assertLessThan(10e9, hrtime(true) - $at);
     }
@@ -108,38 +151,66 @@ final class BadInputTest extends TestCase
     {
         $this->begin();
         foreach (["Co\0ve", "\x1b[31m", "\x7f"] as $text) {
-            $this->postJson("/jobs/{$this->job->id}/change", ['base' => 1, 'stage' => 'wire', 'change' => ['kind' => 'DescribeJob', 'name' => $text, 'client' => '']])->assertStatus(422)->assertJsonPath('pointer', '/change/name');
+            $this->postJson("/jobs/{$this->job->id}/change", [
+                'base' => 1,
+                'stage' => 'wire',
+                'change' => ['kind' => 'DescribeJob', 'name' => $text, 'client' => ''],
+            ])
+                ->assertStatus(422)
+                ->assertJsonPath('pointer', '/change/name');
         }
         $this->get('/?find=%ff%fe')->assertStatus(422);
         $this->get('/jobs/%00')->assertStatus(422);
-        $deep = str_repeat('{"a":', 40).'1'.str_repeat('}', 40);
-        $this->raw("/jobs/{$this->job->id}/preview", '{"stage":"wire","change":'.$deep.'}')->assertStatus(422);
+        $deep = str_repeat('{"a":', 40) . '1' . str_repeat('}', 40);
+        $this->raw("/jobs/{$this->job->id}/preview", '{"stage":"wire","change":' . $deep . '}')->assertStatus(422);
     }
 
     public function test_what_the_core_refuses_is_a_page_with_words_where_no_json_is_wanted(): void
     {
         $this->begin();
         $this->post("/jobs/{$this->job->id}/join", ['speed' => 1])->assertSuccessful();
-        $this->call('POST', "/jobs/{$this->job->id}/change", ['base' => 1, 'stage' => 'wire', 'change' => ['kind' => 'DropRun', 'run' => 'nowhere']], server: ['HTTP_ACCEPT' => 'text/html'])
-            ->assertStatus(422)->assertSee('This cannot be done')->assertSee('nowhere');
+        $this->call(
+            'POST',
+            "/jobs/{$this->job->id}/change",
+            ['base' => 1, 'stage' => 'wire', 'change' => ['kind' => 'DropRun', 'run' => 'nowhere']],
+            server: ['HTTP_ACCEPT' => 'text/html'],
+        )
+            ->assertStatus(422)
+            ->assertSee('This cannot be done')
+            ->assertSee('nowhere');
     }
 
     public function test_a_full_disk_is_told_in_plain_words_and_logged_with_its_cause(): void
     {
         $this->begin();
-        $log = $this->home.'/log.txt';
+        $log = $this->home . '/log.txt';
         config(['logging.channels.single.path' => $log, 'logging.default' => 'single']);
-        DB::statement('pragma max_page_count = '.DB::scalar('pragma page_count'));
-        $photo = ['place' => 'lecture', 'caption' => '', 'width' => 1, 'height' => 1, 'image' => random_bytes(300_000), 'created_at' => now()];
+        DB::statement('pragma max_page_count = ' . DB::scalar('pragma page_count'));
+        $photo = [
+            'place' => 'lecture',
+            'caption' => '',
+            'width' => 1,
+            'height' => 1,
+            'image' => random_bytes(300_000),
+            'created_at' => now(),
+        ];
         $said = null;
         for ($n = 0; $n < 20 && $said === null; $n++) {
-            $answer = $this->postJson('/jobs/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $this->jobFile())]);
+            $answer = $this->postJson('/jobs/import', [
+                'file' => UploadedFile::fake()->createWithContent('job.json', $this->jobFile()),
+            ]);
             $said = $answer->getStatusCode() === 201 ? null : $answer;
         }
         self::assertNotNull($said);
         $said->assertStatus(507)->assertJsonPath('message', FullDisk::WORDS);
         self::assertStringContainsString('database or disk is full', (string) file_get_contents($log));
-        $this->post('/jobs/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $this->jobFile())], ['Accept' => 'text/html'])->assertStatus(507)->assertSee('The disk is full');
+        $this->post(
+            '/jobs/import',
+            ['file' => UploadedFile::fake()->createWithContent('job.json', $this->jobFile())],
+            ['Accept' => 'text/html'],
+        )
+            ->assertStatus(507)
+            ->assertSee('The disk is full');
         DB::statement('pragma max_page_count = 1000000');
         $this->job->photos()->create($photo);
         self::assertSame('ok', DB::scalar('pragma integrity_check'));
@@ -147,10 +218,12 @@ final class BadInputTest extends TestCase
 
     public function test_the_largest_photo_stays_under_200_megabytes(): void
     {
-        $file = sys_get_temp_dir().'/ember-large-'.bin2hex(random_bytes(4)).'.jpg';
-        $make = '$i = imagecreatetruecolor(5000, 5000); for ($n = 0; $n < 4000; $n++) { imagefilledellipse($i, mt_rand(0, 5000), mt_rand(0, 5000), 60, 60, mt_rand(0, 0xffffff)); } imagejpeg($i, $argv[1], 98);';
+        $file = sys_get_temp_dir() . '/ember-large-' . bin2hex(random_bytes(4)) . '.jpg';
+        $make =
+            '$i = imagecreatetruecolor(5000, 5000); for ($n = 0; $n < 4000; $n++) { imagefilledellipse($i, mt_rand(0, 5000), mt_rand(0, 5000), 60, 60, mt_rand(0, 0xffffff)); } imagejpeg($i, $argv[1], 98);';
         (new Process(['php', '-d', 'memory_limit=-1', '-r', $make, $file]))->mustRun();
-        $shrink = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $small = App\Photos\Shrink::of(file_get_contents($argv[1])); preg_match("/VmHWM:\s+(\d+)/", file_get_contents("/proc/self/status"), $most); echo json_encode([$small->width, $small->height, (int) $most[1]]);';
+        $shrink =
+            'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $small = App\Photos\Shrink::of(file_get_contents($argv[1])); preg_match("/VmHWM:\s+(\d+)/", file_get_contents("/proc/self/status"), $most); echo json_encode([$small->width, $small->height, (int) $most[1]]);';
         $run = new Process(['php', '-r', $shrink, $file], dirname(__DIR__, 2));
         $run->mustRun();
         /** @var array{int, int, int} $said */
@@ -158,8 +231,20 @@ final class BadInputTest extends TestCase
         unlink($file);
         self::assertSame([Shrink::SIDE, Shrink::SIDE], [$said[0], $said[1]]);
         self::assertLessThan(200_000, $said[2], 'kilobytes of the whole process');
-        $header = static fn (int $w, int $h): string => "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.($h = pack('NNCCCCC', $w, $h, 8, 2, 0, 0, 0)).pack('N', crc32('IHDR'.$h));
+        $header = static fn(int $w, int $h): string => "\x89PNG\r\n\x1a\n" .
+            pack('N', 13) .
+            'IHDR' .
+            ($h = pack('NNCCCCC', $w, $h, 8, 2, 0, 0, 0)) .
+            pack('N', crc32('IHDR' . $h));
         $this->begin();
-        $this->postJson("/jobs/{$this->job->id}/photos", ['place' => 'lecture', 'photo' => UploadedFile::fake()->createWithContent('a.png', $header(5001, 5000))])->assertStatus(422)->assertJsonPath('message', 'The photo has 5001 x 5000 pixels; at most 25 million are taken. Let the camera make smaller ones.');
+        $this->postJson("/jobs/{$this->job->id}/photos", [
+            'place' => 'lecture',
+            'photo' => UploadedFile::fake()->createWithContent('a.png', $header(5001, 5000)),
+        ])
+            ->assertStatus(422)
+            ->assertJsonPath(
+                'message',
+                'The photo has 5001 x 5000 pixels; at most 25 million are taken. Let the camera make smaller ones.',
+            );
     }
 }

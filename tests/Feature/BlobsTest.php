@@ -32,11 +32,30 @@ final class BlobsTest extends TestCase
         foreach (['One', 'Two', 'Three'] as $n => $name) {
             Revisions::change($job, $user, $n + 1, ['kind' => 'DescribeJob', 'name' => $name, 'client' => 'Trust']);
         }
-        $job->photos()->create(['place' => 'lecture', 'caption' => '', 'width' => 1, 'height' => 1, 'image' => self::bytes(), 'created_at' => now()]);
-        $before = Revision::query()->orderBy('id')->get()->map(static fn (Revision $r): string => JobFile::write($r->plan()))->all();
+        $job->photos()->create([
+            'place' => 'lecture',
+            'caption' => '',
+            'width' => 1,
+            'height' => 1,
+            'image' => self::bytes(),
+            'created_at' => now(),
+        ]);
+        $before = Revision::query()
+            ->orderBy('id')
+            ->get()
+            ->map(static fn(Revision $r): string => JobFile::write($r->plan()))
+            ->all();
         self::assertCount(4, array_unique($before));
         $copy = $this->reloaded($file);
-        self::assertSame($before, Revision::query()->orderBy('id')->get()->map(static fn (Revision $r): string => JobFile::write($r->plan()))->all(), $copy);
+        self::assertSame(
+            $before,
+            Revision::query()
+                ->orderBy('id')
+                ->get()
+                ->map(static fn(Revision $r): string => JobFile::write($r->plan()))
+                ->all(),
+            $copy,
+        );
         self::assertSame(self::bytes(), Photo::query()->sole()->image);
     }
 
@@ -44,13 +63,28 @@ final class BlobsTest extends TestCase
     {
         $this->database('first');
         $job = $this->job($this->crew());
-        $job->photos()->create(['place' => 'lecture', 'caption' => '', 'width' => 1, 'height' => 1, 'image' => self::bytes(), 'created_at' => now()]);
+        $job->photos()->create([
+            'place' => 'lecture',
+            'caption' => '',
+            'width' => 1,
+            'height' => 1,
+            'image' => self::bytes(),
+            'created_at' => now(),
+        ]);
         $seen = [];
         foreach (Schema::getTableListing(schemaQualified: false) as $table) {
             foreach (Schema::getColumns($table) as $column) {
                 if ($column['type_name'] === 'blob') {
                     $seen[] = "{$table}.{$column['name']}";
-                    self::assertSame(['blob'], DB::table($table)->selectRaw("typeof({$column['name']}) as t")->distinct()->pluck('t')->all(), end($seen));
+                    self::assertSame(
+                        ['blob'],
+                        DB::table($table)
+                            ->selectRaw("typeof({$column['name']}) as t")
+                            ->distinct()
+                            ->pluck('t')
+                            ->all(),
+                        end($seen),
+                    );
                 }
             }
         }
@@ -62,7 +96,14 @@ final class BlobsTest extends TestCase
         $file = $this->database('first');
         $job = $this->job($this->crew());
         $plan = JobFile::write(Revisions::newest($job)->plan());
-        $job->photos()->create(['place' => 'lecture', 'caption' => '', 'width' => 1, 'height' => 1, 'image' => self::bytes(), 'created_at' => now()]);
+        $job->photos()->create([
+            'place' => 'lecture',
+            'caption' => '',
+            'width' => 1,
+            'height' => 1,
+            'image' => self::bytes(),
+            'created_at' => now(),
+        ]);
         // As it was bound before: a string.
         DB::update('update revisions set document = ?', [gzcompress($plan, 6)]);
         DB::update('update photos set image = ?', [self::bytes()]);
@@ -78,7 +119,9 @@ final class BlobsTest extends TestCase
     private function reloaded(string $file): string
     {
         $copy = "{$this->home}/copy.sqlite";
-        (Process::fromShellCommandline('sqlite3 '.escapeshellarg($file).' .dump | sqlite3 '.escapeshellarg($copy)))->mustRun();
+        Process::fromShellCommandline(
+            'sqlite3 ' . escapeshellarg($file) . ' .dump | sqlite3 ' . escapeshellarg($copy),
+        )->mustRun();
 
         return $this->database('copy', false);
     }

@@ -19,21 +19,42 @@ final class ClockTest extends TestCase
     public function test_nothing_else_asks_the_machine_what_time_it_is(): void
     {
         $asks = [
-            'app' => ['php', '/(?<!Clock::)\bnow\(\)|Carbon(Immutable)?::(now|today)|(?<!function )(?<![\w>:$])(time|date|mktime|strtotime)\(|new \\\\?DateTime(Immutable)?\(\s*\)|[\'"](today|tomorrow|yesterday)[\'"]/', ['app/Time/Clock.php']],
-            'core/src' => ['php', '/(?<!function )(?<![\w>:$])(time|date|mktime|strtotime|microtime|hrtime)\(|new \\\\?DateTime(Immutable)?\(\s*\)|Carbon/', []],
-            'resources/js' => ['ts|vue', '/new Date\(\)|Date\.now\(\)/', ['resources/js/lib/clock.ts', 'resources/js/lib/http.ts', 'resources/js/app.ts']],
+            'app' => [
+                'php',
+                '/(?<!Clock::)\bnow\(\)|Carbon(Immutable)?::(now|today)|(?<!function )(?<![\w>:$])(time|date|mktime|strtotime)\(|new \\\\?DateTime(Immutable)?\(\s*\)|[\'"](today|tomorrow|yesterday)[\'"]/',
+                ['app/Time/Clock.php'],
+            ],
+            'core/src' => [
+                'php',
+                '/(?<!function )(?<![\w>:$])(time|date|mktime|strtotime|microtime|hrtime)\(|new \\\\?DateTime(Immutable)?\(\s*\)|Carbon/',
+                [],
+            ],
+            'resources/js' => [
+                'ts|vue',
+                '/new Date\(\)|Date\.now\(\)/',
+                ['resources/js/lib/clock.ts', 'resources/js/lib/http.ts', 'resources/js/app.ts'],
+            ],
         ];
         $seen = 0;
         $found = [];
         foreach ($asks as $directory => [$endings, $pattern, $allowed]) {
             /** @var SplFileInfo $file */
-            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(base_path($directory), FilesystemIterator::SKIP_DOTS)) as $file) {
+            foreach (
+                new RecursiveIteratorIterator(
+                    new RecursiveDirectoryIterator(base_path($directory), FilesystemIterator::SKIP_DOTS),
+                )
+                as $file
+            ) {
                 $path = substr($file->getPathname(), strlen(base_path()) + 1);
                 if (preg_match("/\.({$endings})$/", $path) !== 1 || in_array($path, $allowed, true)) {
                     continue;
                 }
                 $seen++;
-                $code = (string) preg_replace('#/\*.*?\*/|//[^\n]*#s', '', (string) file_get_contents($file->getPathname()));
+                $code = (string) preg_replace(
+                    '#/\*.*?\*/|//[^\n]*#s',
+                    '',
+                    (string) file_get_contents($file->getPathname()),
+                );
                 if (preg_match($pattern, $code, $what) === 1) {
                     $found[] = "{$path}: {$what[0]}";
                 }
@@ -61,14 +82,23 @@ final class ClockTest extends TestCase
     public function test_days_and_hours_are_those_of_the_crew(string $moment, string $day, string $hour): void
     {
         $this->travelTo($moment);
-        self::assertSame([$day, $hour, "{$day} {$hour}"], [Clock::day(), Clock::hour(), Clock::local(Clock::now())->format('Y-m-d H:i')]);
+        self::assertSame(
+            [$day, $hour, "{$day} {$hour}"],
+            [Clock::day(), Clock::hour(), Clock::local(Clock::now())->format('Y-m-d H:i')],
+        );
     }
 
     public function test_ember_now_is_an_offset_and_is_honoured_in_tests_only(): void
     {
         $says = static function (string $env): array {
-            $code = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $one = App\Time\Clock::milliseconds(); usleep(30000); echo json_encode([$one, App\Time\Clock::milliseconds(), time() * 1000]);';
-            $run = new Process(['php', '-r', $code], base_path(), ['APP_ENV' => $env, 'EMBER_NOW' => '2031-01-01T00:00:00+00:00', 'EMBER_NOW_SINCE' => sprintf('%.6F', microtime(true)), 'DB_DATABASE' => ':memory:']);
+            $code =
+                'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $one = App\Time\Clock::milliseconds(); usleep(30000); echo json_encode([$one, App\Time\Clock::milliseconds(), time() * 1000]);';
+            $run = new Process(['php', '-r', $code], base_path(), [
+                'APP_ENV' => $env,
+                'EMBER_NOW' => '2031-01-01T00:00:00+00:00',
+                'EMBER_NOW_SINCE' => sprintf('%.6F', microtime(true)),
+                'DB_DATABASE' => ':memory:',
+            ]);
             $run->mustRun();
 
             return (array) json_decode($run->getOutput(), true);

@@ -45,31 +45,63 @@ final class CommandsTest extends TestCase
 
     public function test_a_phase_of_a_scene_is_solved_and_exported_alike(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'SetScene', 'name' => 'Slides', 'levels' => [['of' => 'c1', 'duties' => [0.2, 0.6]]]]);
-        $run = fn (string ...$with): Process => tap(new Process(['php', 'artisan', ...$with], base_path(), null, \EmberDusk\Plan\JobFile::write($plan)))->run();
+        $plan = Demo::with(Demo::plan(), [
+            'kind' => 'SetScene',
+            'name' => 'Slides',
+            'levels' => [['of' => 'c1', 'duties' => [0.2, 0.6]]],
+        ]);
+        $run = fn(string ...$with): Process => tap(
+            new Process(['php', 'artisan', ...$with], base_path(), null, \EmberDusk\Plan\JobFile::write($plan)),
+        )->run();
         foreach ([1 => 2, 2 => 1, 3 => 0] as $phase => $channels) {
             $of = ['-', '--scene=slides', "--phase={$phase}"];
             $solved = json_decode($run('ember:solve', '--json', ...$of)->getOutput(), true);
             self::assertIsArray($solved);
             /** @var array<string, float> $nodes */
             $nodes = $solved['nodes'];
-            self::assertCount($channels, array_filter(array_keys($nodes), static fn (string $n): bool => preg_match('/^c1_\d$/', $n) === 1), 'channels that conduct');
-            self::assertCount($channels === 0 ? 0 : 1 + $channels, array_filter(array_keys($nodes), static fn (string $n): bool => str_starts_with($n, 'r_cove_g0_')), 'rails that are there');
+            self::assertCount(
+                $channels,
+                array_filter(array_keys($nodes), static fn(string $n): bool => preg_match('/^c1_\d$/', $n) === 1),
+                'channels that conduct',
+            );
+            self::assertCount(
+                $channels === 0 ? 0 : 1 + $channels,
+                array_filter(array_keys($nodes), static fn(string $n): bool => str_starts_with($n, 'r_cove_g0_')),
+                'rails that are there',
+            );
             Ngspice::assertAgrees($run('ember:export', '--as=spice', ...$of)->getOutput(), $nodes);
         }
         $wrong = $run('ember:solve', '-', '--scene=party');
-        self::assertSame([2, "--scene: the job has no “party”. It has Slides.\n"], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
-        self::assertSame([2, "/phase: There is no phase 4.\n"], [$run('ember:export', '-', '--as=spice', '--scene=e1', '--phase=4')->getExitCode(), $run('ember:export', '-', '--as=spice', '--scene=e1', '--phase=4')->getErrorOutput()]);
+        self::assertSame(
+            [2, "--scene: the job has no “party”. It has Slides.\n"],
+            [$wrong->getExitCode(), $wrong->getErrorOutput()],
+        );
+        self::assertSame(
+            [2, "/phase: There is no phase 4.\n"],
+            [
+                $run('ember:export', '-', '--as=spice', '--scene=e1', '--phase=4')->getExitCode(),
+                $run('ember:export', '-', '--as=spice', '--scene=e1', '--phase=4')->getErrorOutput(),
+            ],
+        );
     }
 
     public function test_exit_codes_tell_fine_from_findings_from_bad_input(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
-        $run = fn (string $input): Process => tap(new Process(['php', 'artisan', 'ember:solve', '-'], base_path(), null, $input))->run();
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
+        );
+        $run = fn(string $input): Process => tap(
+            new Process(['php', 'artisan', 'ember:solve', '-'], base_path(), null, $input),
+        )->run();
         self::assertSame(0, $run(\EmberDusk\Plan\JobFile::write($plan))->getExitCode());
         self::assertSame(1, $run($this->jobFile())->getExitCode());
         $bad = $run(str_replace('"pad": 0', '"pad": 999', $this->jobFile()));
-        self::assertSame([2, '', "/feeds/0/pad: Run “cove” ends at pad 360.\n"], [$bad->getExitCode(), $bad->getOutput(), $bad->getErrorOutput()]);
+        self::assertSame(
+            [2, '', "/feeds/0/pad: Run “cove” ends at pad 360.\n"],
+            [$bad->getExitCode(), $bad->getOutput(), $bad->getErrorOutput()],
+        );
     }
 
     public function test_a_file_that_is_not_there_is_bad_input(): void
@@ -93,7 +125,10 @@ final class CommandsTest extends TestCase
     public function test_advise_proposes_and_says_why(): void
     {
         $said = $this->printed('ember:advise', 0);
-        self::assertMatchesRegularExpression('/^cheapest: \d+\.\d\d EUR, \d+ joints, evenness 0\.9\d\n  Cove fed at/', $said);
+        self::assertMatchesRegularExpression(
+            '/^cheapest: \d+\.\d\d EUR, \d+ joints, evenness 0\.9\d\n  Cove fed at/',
+            $said,
+        );
         self::assertStringContainsString('Band has no strip yet', $said);
         self::assertStringContainsString('evenness 0.66, limit 0.90', $said);
         $json = json_decode($this->printed('ember:advise', 0, ['--json' => true]), true);
@@ -108,12 +143,18 @@ final class CommandsTest extends TestCase
 
     public function test_parts_prints_the_list_and_the_cuts(): void
     {
-        self::assertStringContainsString('Profile,"Flat profile, 2 m",18,m,0,9,117.00', $this->printed('ember:parts', 0));
+        self::assertStringContainsString(
+            'Profile,"Flat profile, 2 m",18,m,0,9,117.00',
+            $this->printed('ember:parts', 0),
+        );
         $json = json_decode($this->printed('ember:parts', 0, ['--json' => true]), true);
         self::assertIsArray($json);
         self::assertSame('9', array_column($json['cuts'], 'bought', 'kit')['profile-flat']['text']);
         // 18 m of reels of five: with three metres and a half in the van three are enough.
-        self::assertStringContainsString('18,m,0,3,133.50', $this->printed('ember:parts', 0, ['--offcut' => ['strip-tunable-24:3,5']]));
+        self::assertStringContainsString(
+            '18,m,0,3,133.50',
+            $this->printed('ember:parts', 0, ['--offcut' => ['strip-tunable-24:3,5']]),
+        );
         self::assertSame(2, Artisan::call('ember:parts', ['file' => $this->demo(), '--offcut' => ['a lot']]));
     }
 
@@ -123,10 +164,20 @@ final class CommandsTest extends TestCase
         self::assertStringStartsWith("BEGIN:VCALENDAR\r\n", $said);
         self::assertStringContainsString('DTSTART:20261130T080000', $said);
         self::assertStringContainsString('DTSTART:20261207T080000', $said, 'what the first day leaves over');
-        $json = json_decode($this->printed('ember:build', 0, ['--visit' => ['2026-11-28:0:2'], '--weekends' => true, '--json' => true]), true);
+        $json = json_decode(
+            $this->printed('ember:build', 0, ['--visit' => ['2026-11-28:0:2'], '--weekends' => true, '--json' => true]),
+            true,
+        );
         self::assertIsArray($json);
-        self::assertSame([['day' => '2026-11-28', 'people' => 2, 'visit' => 0]], array_slice($json['days'], 0, 1), 'a Saturday');
-        foreach ([['soon'], ['2026-11-30:99:1'], ['2026-11-30:1:3'], ['2026-02-30'], ['2026-11-30', '2026-11-30']] as $bad) {
+        self::assertSame(
+            [['day' => '2026-11-28', 'people' => 2, 'visit' => 0]],
+            array_slice($json['days'], 0, 1),
+            'a Saturday',
+        );
+        foreach (
+            [['soon'], ['2026-11-30:99:1'], ['2026-11-30:1:3'], ['2026-02-30'], ['2026-11-30', '2026-11-30']]
+            as $bad
+        ) {
             self::assertSame(2, Artisan::call('ember:build', ['file' => $this->demo(), '--visit' => $bad]));
         }
     }
@@ -137,7 +188,10 @@ final class CommandsTest extends TestCase
         self::assertIsArray($order);
         self::assertSame('Press Search in the hub’s app', $order[1]['title']);
         self::assertStringContainsString('Window missed', $this->printed('ember:rehearse', 0, ['--hasty' => true]));
-        self::assertSame($this->printed('ember:rehearse', 0, ['--seed' => 3]), $this->printed('ember:rehearse', 0, ['--seed' => 3]));
+        self::assertSame(
+            $this->printed('ember:rehearse', 0, ['--seed' => 3]),
+            $this->printed('ember:rehearse', 0, ['--seed' => 3]),
+        );
     }
 
     public function test_the_demo_is_seeded_once(): void

@@ -23,14 +23,18 @@ final class ConcurrencyTest extends TestCase
         self::assertSame(0, $migrate->run(), $migrate->getErrorOutput());
         $workers = [];
         for ($n = 0; $n < self::WORKERS; $n++) {
-            $workers[$n] = new Process(['php', __DIR__.'/../write-changes.php', (string) ($n + 1), (string) self::EACH], $root, $env);
+            $workers[$n] = new Process(
+                ['php', __DIR__ . '/../write-changes.php', (string) ($n + 1), (string) self::EACH],
+                $root,
+                $env,
+            );
             $workers[$n]->start();
         }
         foreach ($workers as $worker) {
             self::assertSame(0, $worker->wait());
-            self::assertSame('', $worker->getOutput().$worker->getErrorOutput());
+            self::assertSame('', $worker->getOutput() . $worker->getErrorOutput());
         }
-        $rows = new Process(['php', __DIR__.'/../write-changes.php', 'report'], $root, $env);
+        $rows = new Process(['php', __DIR__ . '/../write-changes.php', 'report'], $root, $env);
         self::assertSame(0, $rows->run(), $rows->getErrorOutput());
         /** @var array{numbers: list<int>, words: list<string>} $report */
         $report = json_decode($rows->getOutput(), true);

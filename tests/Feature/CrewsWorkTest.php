@@ -28,7 +28,15 @@ final class CrewsWorkTest extends TestCase
     private static function timed(Job $job, string $kind, int $table, array $minutes): void
     {
         foreach ($minutes as $n => $taken) {
-            $job->ticks()->create(['uuid' => (string) Str::uuid(), 'step' => "{$kind}-run{$n}", 'kind' => $kind, 'done' => true, 'table_minutes' => $table, 'minutes' => $taken, 'at' => '2026-11-20T09:0'.$n.':00.000Z']);
+            $job->ticks()->create([
+                'uuid' => (string) Str::uuid(),
+                'step' => "{$kind}-run{$n}",
+                'kind' => $kind,
+                'done' => true,
+                'table_minutes' => $table,
+                'minutes' => $taken,
+                'at' => '2026-11-20T09:0' . $n . ':00.000Z',
+            ]);
         }
     }
 
@@ -47,11 +55,27 @@ final class CrewsWorkTest extends TestCase
         $other = $this->other($this->job->crew);
         self::timed($other, 'dry', 30, [60, 60, 60]);
         self::assertSame(3, Ticks::pace($this->job)->kinds['dry']['count']);
-        $other->ticks()->create(['uuid' => (string) Str::uuid(), 'step' => 'dry-run1', 'kind' => 'dry', 'done' => false, 'table_minutes' => 30, 'minutes' => 60, 'at' => '2026-11-21T09:00:00.000Z']);
+        $other->ticks()->create([
+            'uuid' => (string) Str::uuid(),
+            'step' => 'dry-run1',
+            'kind' => 'dry',
+            'done' => false,
+            'table_minutes' => 30,
+            'minutes' => 60,
+            'at' => '2026-11-21T09:00:00.000Z',
+        ]);
         self::assertSame([], Ticks::pace($this->job)->kinds, 'two are too few');
         // Corrected later: the last press of a step is what counts.
         self::timed($this->other($this->job->crew), 'dry', 30, [30]);
-        $other->ticks()->create(['uuid' => (string) Str::uuid(), 'step' => 'dry-run0', 'kind' => 'dry', 'done' => true, 'table_minutes' => 30, 'minutes' => 15, 'at' => '2026-11-22T09:00:00.000Z']);
+        $other->ticks()->create([
+            'uuid' => (string) Str::uuid(),
+            'step' => 'dry-run0',
+            'kind' => 'dry',
+            'done' => true,
+            'table_minutes' => 30,
+            'minutes' => 15,
+            'at' => '2026-11-22T09:00:00.000Z',
+        ]);
         // 15, 60 and 30 of thirty: half, twice, once.
         self::assertEqualsWithDelta(1.0, Ticks::pace($this->job)->kinds['dry']['factor'], 1e-9);
     }
@@ -59,11 +83,22 @@ final class CrewsWorkTest extends TestCase
     public function test_two_of_a_crew_tick_the_same_job(): void
     {
         $this->travelTo('2026-11-25 10:00:00');
-        $tick = fn (string $step, string $at): array => $this->answer($this->postJson("/jobs/{$this->job->id}/build/tick", ['uuid' => (string) Str::uuid(), 'step' => $step, 'done' => true, 'minutes' => 12, 'at' => $at]));
+        $tick = fn(string $step, string $at): array => $this->answer(
+            $this->postJson("/jobs/{$this->job->id}/build/tick", [
+                'uuid' => (string) Str::uuid(),
+                'step' => $step,
+                'done' => true,
+                'minutes' => 12,
+                'at' => $at,
+            ]),
+        );
         $tick('dry-cove', '2026-11-25T09:00:00.000Z');
         $this->actingAs($this->user($this->job->crew, 'two@firm.example'));
         $answer = $tick('isolate-lecture', '2026-11-25T08:30:00.000Z');
-        $done = array_column(array_filter($answer['desk']['build']['steps'], static fn (array $s): bool => $s['done']), 'id');
+        $done = array_column(
+            array_filter($answer['desk']['build']['steps'], static fn(array $s): bool => $s['done']),
+            'id',
+        );
         sort($done);
         self::assertSame(['dry-cove', 'isolate-lecture'], $done);
         self::assertCount(2, array_unique($this->job->ticks()->pluck('user_id')->all()));
@@ -74,7 +109,13 @@ final class CrewsWorkTest extends TestCase
     {
         $this->travelTo('2026-11-25 10:00:00');
         $other = $this->other($this->job->crew);
-        $press = ['uuid' => (string) Str::uuid(), 'step' => 'dry-cove', 'done' => true, 'minutes' => 12, 'at' => '2026-11-25T09:00:00.000Z'];
+        $press = [
+            'uuid' => (string) Str::uuid(),
+            'step' => 'dry-cove',
+            'done' => true,
+            'minutes' => 12,
+            'at' => '2026-11-25T09:00:00.000Z',
+        ];
         foreach ([$this->job, $this->job, $other] as $job) {
             $this->postJson("/jobs/{$job->id}/build/tick", $press)->assertOk();
         }
@@ -86,7 +127,9 @@ final class CrewsWorkTest extends TestCase
 
     public function test_a_van_is_its_crews(): void
     {
-        $this->crew('Crew B')->offcuts()->create(['kit' => 'strip-tunable-24', 'mm' => 4000]);
+        $this->crew('Crew B')
+            ->offcuts()
+            ->create(['kit' => 'strip-tunable-24', 'mm' => 4000]);
         self::assertSame([], Offcuts::of($this->job));
         $own = $this->job->crew->offcuts()->create(['kit' => 'strip-tunable-24', 'mm' => 4000]);
         $other = $this->other($this->job->crew);
@@ -94,15 +137,23 @@ final class CrewsWorkTest extends TestCase
         $own->update(['kept_for' => $this->job->id]);
         self::assertSame([1, 0], [count(Offcuts::of($this->job)), count(Offcuts::of($other))]);
         $own->update(['kept_for' => null, 'left_by' => $this->job->id]);
-        self::assertSame([0, 1], [count(Offcuts::of($this->job)), count(Offcuts::of($other))], 'what a job leaves over is for others');
+        self::assertSame(
+            [0, 1],
+            [count(Offcuts::of($this->job)), count(Offcuts::of($other))],
+            'what a job leaves over is for others',
+        );
     }
 
     public function test_with_a_job_go_its_facts_but_not_the_van(): void
     {
         self::timed($this->job, 'dry', 30, [60]);
         $this->job->partMarks()->create(['part' => 'strip-tunable-24', 'state' => 'here']);
-        $this->job->arrangement()->create(['document' => ['visits' => [], 'weekends' => false, 'pins' => [], 'waits' => []]]);
-        $offcut = $this->job->crew->offcuts()->create(['kit' => 'strip-tunable-24', 'mm' => 4000, 'kept_for' => $this->job->id]);
+        $this->job
+            ->arrangement()
+            ->create(['document' => ['visits' => [], 'weekends' => false, 'pins' => [], 'waits' => []]]);
+        $offcut = $this->job->crew
+            ->offcuts()
+            ->create(['kit' => 'strip-tunable-24', 'mm' => 4000, 'kept_for' => $this->job->id]);
         $this->job->delete();
         self::assertDatabaseCount('ticks', 0);
         self::assertDatabaseCount('part_marks', 0);

@@ -15,14 +15,14 @@ trait DatabaseFiles
     protected function setUp(): void
     {
         parent::setUp();
-        $this->home = sys_get_temp_dir().'/ember-files-'.bin2hex(random_bytes(6));
+        $this->home = sys_get_temp_dir() . '/ember-files-' . bin2hex(random_bytes(6));
         mkdir($this->home);
     }
 
     protected function tearDown(): void
     {
         DB::purge();
-        array_map(unlink(...), glob($this->home.'/*') ?: []);
+        array_map(unlink(...), glob($this->home . '/*') ?: []);
         rmdir($this->home);
         parent::tearDown();
     }

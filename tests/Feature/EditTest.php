@@ -40,7 +40,11 @@ final class EditTest extends TestCase
      */
     private function change(array $change, int $base, ?User $as = null): TestResponse
     {
-        return $this->actingAs($as ?? $this->one)->postJson("/jobs/{$this->job->id}/change", ['stage' => 'wire', 'base' => $base, 'change' => $change]);
+        return $this->actingAs($as ?? $this->one)->postJson("/jobs/{$this->job->id}/change", [
+            'stage' => 'wire',
+            'base' => $base,
+            'change' => $change,
+        ]);
     }
 
     private function document(): string
@@ -63,15 +67,20 @@ final class EditTest extends TestCase
 
     public function test_a_change_that_alters_nothing_makes_no_revision(): void
     {
-        $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 0], 1)->assertOk()->assertJsonPath('revision', 1);
+        $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 0], 1)
+            ->assertOk()
+            ->assertJsonPath('revision', 1);
     }
 
     public function test_a_refused_change_says_where_and_leaves_nothing(): void
     {
         $before = $this->document();
-        $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 9999], 1)->assertStatus(422)
+        $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 9999], 1)
+            ->assertStatus(422)
             ->assertExactJson(['message' => 'The run ends before that pad.', 'pointer' => '/pad']);
-        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => -2], 1)->assertStatus(422)->assertJsonPath('pointer', '/length');
+        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => -2], 1)
+            ->assertStatus(422)
+            ->assertJsonPath('pointer', '/length');
         $this->postJson("/jobs/{$this->job->id}/change", ['stage' => 'cellar', 'base' => 'x'])->assertStatus(422);
         self::assertSame($before, $this->document());
         self::assertSame(1, $this->job->revisions()->count());
@@ -79,7 +88,10 @@ final class EditTest extends TestCase
 
     public function test_a_preview_writes_nothing(): void
     {
-        $response = $this->postJson("/jobs/{$this->job->id}/preview", ['stage' => 'wire', 'change' => ['kind' => 'MoveFeed', 'feed' => 'f1', 'at' => 9.01]]);
+        $response = $this->postJson("/jobs/{$this->job->id}/preview", [
+            'stage' => 'wire',
+            'change' => ['kind' => 'MoveFeed', 'feed' => 'f1', 'at' => 9.01],
+        ]);
         $response->assertOk()->assertJsonPath('desk.wire.runs.0.feeds.0.pad', 180);
         self::assertSame(1, $this->job->revisions()->count());
     }
@@ -87,11 +99,20 @@ final class EditTest extends TestCase
     public function test_undo_and_redo_go_all_the_way_and_a_change_clears_redo(): void
     {
         $documents = [$this->document()];
-        foreach ([self::ENDS, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'], ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5]] as $n => $change) {
+        foreach (
+            [
+                self::ENDS,
+                ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
+                ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5],
+            ]
+            as $n => $change
+        ) {
             $this->change($change, $n + 1)->assertOk();
             $documents[] = $this->document();
         }
-        $step = fn (string $what): TestResponse => $this->postJson("/jobs/{$this->job->id}/{$what}", ['stage' => 'wire']);
+        $step = fn(string $what): TestResponse => $this->postJson("/jobs/{$this->job->id}/{$what}", [
+            'stage' => 'wire',
+        ]);
         foreach ([2, 1, 0] as $n) {
             $this->answer($step('undo'));
             self::assertSame($documents[$n], $this->document());
@@ -102,7 +123,9 @@ final class EditTest extends TestCase
             self::assertSame($documents[$n], $this->document());
         }
         $step('undo')->assertOk()->assertJsonPath('redo', 'K1 is 5.00 m long');
-        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 6], Revisions::newest($this->job)->number)->assertOk()->assertJsonPath('redo', null);
+        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 6], Revisions::newest($this->job)->number)
+            ->assertOk()
+            ->assertJsonPath('redo', null);
         $step('redo')->assertStatus(422);
     }
 
@@ -118,8 +141,14 @@ final class EditTest extends TestCase
     {
         $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 40], 1)->assertOk();
         $response = $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 80], 1, $this->two);
-        $response->assertStatus(409)->assertJsonPath('yours', 'Feed of Cove moved from 0.00 m to 4.00 m')->assertJsonPath('revision', 2);
-        self::assertStringContainsString('Feed of Cove moved from 0.00 m to 2.00 m (One,', (string) $response->json('theirs'));
+        $response
+            ->assertStatus(409)
+            ->assertJsonPath('yours', 'Feed of Cove moved from 0.00 m to 4.00 m')
+            ->assertJsonPath('revision', 2);
+        self::assertStringContainsString(
+            'Feed of Cove moved from 0.00 m to 2.00 m (One,',
+            (string) $response->json('theirs'),
+        );
         self::assertSame(40, Revisions::newest($this->job)->plan()->feeds['f1']->pad);
     }
 
@@ -127,7 +156,9 @@ final class EditTest extends TestCase
     {
         $this->change(self::ENDS, 1)->assertOk();
         $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5], 2, $this->two)->assertOk();
-        $this->actingAs($this->one)->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertOk();
+        $this->actingAs($this->one)
+            ->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])
+            ->assertOk();
         $plan = Revisions::newest($this->job)->plan();
         self::assertSame(['f1'], array_keys($plan->feeds));
         self::assertSame(5.0, $plan->cables['k1']->length);
@@ -137,7 +168,9 @@ final class EditTest extends TestCase
     {
         $this->change(self::ENDS, 1)->assertOk();
         $this->change(['kind' => 'MoveFeed', 'feed' => 'f2', 'pad' => 300], 2, $this->two)->assertOk();
-        $response = $this->actingAs($this->one)->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertStatus(409);
+        $response = $this->actingAs($this->one)
+            ->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])
+            ->assertStatus(409);
         self::assertStringContainsString('(Two,', (string) $response->json('theirs'));
         self::assertSame(300, Revisions::newest($this->job)->plan()->feeds['f2']->pad);
     }
@@ -184,9 +217,13 @@ final class EditTest extends TestCase
         $this->change(self::ENDS, 2)->assertOk();
         $this->length(5, 3);
         $this->length(7, 4, $this->two);
-        $refused = $this->step($this->one, 'undo')->assertStatus(409)->assertJsonPath('over', ['kind' => 'undo', 'number' => 4, 'words' => 'K1 is 5.00 m long']);
+        $refused = $this->step($this->one, 'undo')
+            ->assertStatus(409)
+            ->assertJsonPath('over', ['kind' => 'undo', 'number' => 4, 'words' => 'K1 is 5.00 m long']);
         self::assertStringContainsString('K1 is 7.00 m long (Two,', (string) $refused->json('message'));
-        $this->step($this->one, 'undo', ['over' => 3])->assertStatus(422)->assertJsonPath('pointer', '/over');
+        $this->step($this->one, 'undo', ['over' => 3])
+            ->assertStatus(422)
+            ->assertJsonPath('pointer', '/over');
         $answer = $this->answer($this->step($this->one, 'undo', ['over' => 4]));
         self::assertSame(['Cove fed at both ends', null, 7.0], [$answer['undo'], $answer['redo'], $this->metres()]);
         self::assertSame('Stepped over: K1 is 5.00 m long', Revisions::newest($this->job)->words);
@@ -194,7 +231,10 @@ final class EditTest extends TestCase
         self::assertSame(['f1'], array_keys(Revisions::newest($this->job)->plan()->feeds));
         // The one before is held fast as well; stepped over, nothing is left.
         $this->step($this->one, 'undo')->assertStatus(409)->assertJsonPath('over.words', 'K1 is 4.00 m long');
-        $this->step($this->one, 'undo', ['over' => 2])->assertOk()->assertJsonPath('undo', null)->assertJsonPath('redo', 'Cove fed at both ends');
+        $this->step($this->one, 'undo', ['over' => 2])
+            ->assertOk()
+            ->assertJsonPath('undo', null)
+            ->assertJsonPath('redo', 'Cove fed at both ends');
         $this->step($this->one, 'redo')->assertOk();
         self::assertCount(2, Revisions::newest($this->job)->plan()->feeds);
     }
@@ -212,7 +252,10 @@ final class EditTest extends TestCase
         $this->length(5, 1);
         $this->length(7, 2, $this->two);
         // As a database of an earlier version has it, where people could be deleted.
-        $this->job->revisions()->where('number', 3)->update(['user_id' => null]);
+        $this->job
+            ->revisions()
+            ->where('number', 3)
+            ->update(['user_id' => null]);
         $refused = $this->step($this->one, 'undo')->assertStatus(409);
         self::assertStringContainsString('K1 is 7.00 m long (somebody,', (string) $refused->json('theirs'));
         self::assertSame(7.0, $this->metres());
@@ -224,7 +267,9 @@ final class EditTest extends TestCase
         $entry->update(['document' => ['ratedAmps' => 5] + $entry->document]);
         $this->get("/jobs/{$this->job->id}/kit")->assertInertia(function (AssertableInertia $page): void {
             $page->component('Kit');
-            $slots = collect((array) $page->toArray()['props']['answer']['desk']['kit']['runs'][0]['slots'])->keyBy('slot');
+            $slots = collect((array) $page->toArray()['props']['answer']['desk']['kit']['runs'][0]['slots'])->keyBy(
+                'slot',
+            );
             self::assertContains('10 A', $slots['supply']['facts']);
             $option = collect((array) $slots['supply']['options'])->firstWhere('id', 'supply-24-240');
             self::assertTrue($option['moved'] ?? false);
@@ -242,7 +287,9 @@ final class EditTest extends TestCase
     public function test_every_stage_is_a_page_whose_answer_fits_its_schema(): void
     {
         foreach (['survey', 'kit', 'wire'] as $stage) {
-            $this->get("/jobs/{$this->job->id}/{$stage}")->assertInertia(fn (AssertableInertia $page) => $page->component(ucfirst($stage)));
+            $this->get("/jobs/{$this->job->id}/{$stage}")->assertInertia(
+                fn(AssertableInertia $page) => $page->component(ucfirst($stage)),
+            );
             $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage={$stage}"));
         }
         $this->get("/jobs/{$this->job->id}/attic")->assertNotFound();

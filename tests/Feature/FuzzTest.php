@@ -26,12 +26,22 @@ final class FuzzTest extends TestCase
     public function test_no_request_fails_the_server(): void
     {
         $this->database('first');
-        Log::swap(new NullLogger);
+        Log::swap(new NullLogger());
         Artisan::call('db:seed', ['--class' => DatabaseSeeder::class, '--force' => true]);
-        $theirs = Revisions::begin($this->crew('Crew B'), null, new Plan('Theirs', '', places: ['hall' => new Place('hall', 'Hall', '')]), 'Begun');
+        $theirs = Revisions::begin(
+            $this->crew('Crew B'),
+            null,
+            new Plan('Theirs', '', places: ['hall' => new Place('hall', 'Hall', '')]),
+            'Begun',
+        );
         $kernel = $this->app->make(Kernel::class);
         $failures = [];
-        $fuzzer = new Fuzzer(20261127, static fn (Request $request): Response => $kernel->handle($request), User::query()->firstOrFail(), [1, 1, 1, 2, $theirs->id]);
+        $fuzzer = new Fuzzer(
+            20261127,
+            static fn(Request $request): Response => $kernel->handle($request),
+            User::query()->firstOrFail(),
+            [1, 1, 1, 2, $theirs->id],
+        );
         $statuses = $fuzzer->run(500, static function (string $what) use (&$failures): void {
             $failures[] = $what;
         });

@@ -18,8 +18,20 @@ final class HandoverTest extends TestCase
     public function test_what_people_typed_is_text_on_the_sheet(): void
     {
         $crew = $this->crew();
-        $job = Revisions::begin($crew, null, new Plan('<script>alert(1)</script>', '<b>Client</b>', places: ['room' => new Place('room', 'Room', '5 cove')]), 'Begun');
-        $html = (string) $this->actingAs($this->user($crew))->get("/jobs/{$job->id}/sheet")->assertOk()->getContent();
+        $job = Revisions::begin(
+            $crew,
+            null,
+            new Plan(
+                '<script>alert(1)</script>',
+                '<b>Client</b>',
+                places: ['room' => new Place('room', 'Room', '5 cove')],
+            ),
+            'Begun',
+        );
+        $html = (string) $this->actingAs($this->user($crew))
+            ->get("/jobs/{$job->id}/sheet")
+            ->assertOk()
+            ->getContent();
         self::assertStringNotContainsString('<script>', $html);
         self::assertStringContainsString('&lt;script&gt;alert(1)&lt;/script&gt;', $html);
         self::assertStringContainsString('&lt;b&gt;Client&lt;/b&gt;', $html);
@@ -28,18 +40,42 @@ final class HandoverTest extends TestCase
     public function test_an_empty_job_has_a_sheet_too(): void
     {
         $crew = $this->crew();
-        $job = Revisions::begin($crew, null, new Plan('Bare', '', places: ['room' => new Place('room', 'Room', '')]), 'Begun');
+        $job = Revisions::begin(
+            $crew,
+            null,
+            new Plan('Bare', '', places: ['room' => new Place('room', 'Room', '')]),
+            'Begun',
+        );
         $this->actingAs($this->user($crew));
-        $this->get("/jobs/{$job->id}/handover")->assertInertia(fn (AssertableInertia $page) => $page->component('Handover')->where('sheet.runs', [])->where('sheet.hub', null));
-        self::assertStringStartsWith('%PDF-', (string) $this->get("/jobs/{$job->id}/sheet.pdf")->assertOk()->getContent());
-        $this->postJson("/jobs/{$job->id}/join", ['speed' => 1])->assertStatus(422)->assertJsonPath('message', 'Choose a controller and a hub at Kit first: their leaflets say how they join.');
+        $this->get("/jobs/{$job->id}/handover")->assertInertia(
+            fn(AssertableInertia $page) => $page
+                ->component('Handover')
+                ->where('sheet.runs', [])
+                ->where('sheet.hub', null),
+        );
+        self::assertStringStartsWith(
+            '%PDF-',
+            (string) $this->get("/jobs/{$job->id}/sheet.pdf")
+                ->assertOk()
+                ->getContent(),
+        );
+        $this->postJson("/jobs/{$job->id}/join", ['speed' => 1])
+            ->assertStatus(422)
+            ->assertJsonPath(
+                'message',
+                'Choose a controller and a hub at Kit first: their leaflets say how they join.',
+            );
     }
 
     public function test_the_sheet_carries_the_revision_that_it_was_made_from(): void
     {
         $job = $this->job($this->crew());
         $this->actingAs($this->user($job->crew));
-        $this->postJson("/jobs/{$job->id}/change", ['stage' => 'wire', 'base' => 1, 'change' => ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']])->assertOk();
+        $this->postJson("/jobs/{$job->id}/change", [
+            'stage' => 'wire',
+            'base' => 1,
+            'change' => ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+        ])->assertOk();
         $html = (string) $this->get("/jobs/{$job->id}/sheet")->getContent();
         self::assertStringContainsString('revision 2', $html);
         self::assertStringContainsString('C1 to 18.00 m of Cove', $html);
@@ -50,8 +86,13 @@ final class HandoverTest extends TestCase
     public function test_the_netlist_downloads_under_the_jobs_name(): void
     {
         $job = $this->job($this->crew());
-        $response = $this->actingAs($this->user($job->crew))->get("/jobs/{$job->id}/netlist")->assertOk();
-        self::assertStringContainsString('pebble-fen-observatory.cir', (string) $response->headers->get('Content-Disposition'));
+        $response = $this->actingAs($this->user($job->crew))
+            ->get("/jobs/{$job->id}/netlist")
+            ->assertOk();
+        self::assertStringContainsString(
+            'pebble-fen-observatory.cir',
+            (string) $response->headers->get('Content-Disposition'),
+        );
         self::assertStringContainsString('.op', (string) $response->getContent());
     }
 }

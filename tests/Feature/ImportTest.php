@@ -19,8 +19,15 @@ final class ImportTest extends TestCase
     {
         $job = $this->job($this->crew());
         $user = $this->user($job->crew);
-        $exported = (string) $this->actingAs($user)->get("/jobs/{$job->id}/export")->assertOk()->getContent();
-        $url = $this->postJson('/jobs/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $exported)])->assertCreated()->json('url');
+        $exported = (string) $this->actingAs($user)
+            ->get("/jobs/{$job->id}/export")
+            ->assertOk()
+            ->getContent();
+        $url = $this->postJson('/jobs/import', [
+            'file' => UploadedFile::fake()->createWithContent('job.json', $exported),
+        ])
+            ->assertCreated()
+            ->json('url');
         self::assertIsString($url);
         $copy = Job::query()->latest('id')->firstOrFail();
         self::assertStringContainsString("/jobs/{$copy->id}/survey", $url);
@@ -41,7 +48,9 @@ final class ImportTest extends TestCase
     public function test_a_file_that_cannot_be_read_leaves_nothing(string $text, string $said): void
     {
         $this->actingAs($this->user($this->crew()));
-        $response = $this->postJson('/jobs/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $text)])->assertStatus(422);
+        $response = $this->postJson('/jobs/import', [
+            'file' => UploadedFile::fake()->createWithContent('job.json', $text),
+        ])->assertStatus(422);
         self::assertStringContainsString($said, (string) $response->json('message'));
         self::assertSame(0, Job::query()->count());
     }
@@ -49,11 +58,28 @@ final class ImportTest extends TestCase
     public function test_a_new_job_begins_at_survey_with_its_place(): void
     {
         $this->actingAs($this->user($this->crew()));
-        $this->post('/jobs', ['name' => ' ', 'place' => ''])->assertSessionHasErrors(['name' => 'Give the job a name.', 'place' => 'Name the first room or place.']);
+        $this->post('/jobs', ['name' => ' ', 'place' => ''])->assertSessionHasErrors([
+            'name' => 'Give the job a name.',
+            'place' => 'Name the first room or place.',
+        ]);
         $this->post('/jobs', ['name' => 'Dome', 'client' => '', 'place' => 'Dome'])->assertRedirect('/jobs/1/survey');
-        $this->get('/jobs/1/survey')->assertInertia(fn (AssertableInertia $page) => $page->where('answer.desk.survey.places.0.name', 'Dome')->where('answer.desk.findings.0.code', 'no-notes'));
-        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->component('Home')->where('jobs.0.name', 'Dome')->where('jobs.0.summary', null));
-        self::assertSame('Dome is not measured yet', $this->answer($this->getJson('/jobs/1/summary'), 'jobSummary')['next']['title']);
-        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('jobs.0.summary.next.title', 'Dome is not measured yet'));
+        $this->get('/jobs/1/survey')->assertInertia(
+            fn(AssertableInertia $page) => $page
+                ->where('answer.desk.survey.places.0.name', 'Dome')
+                ->where('answer.desk.findings.0.code', 'no-notes'),
+        );
+        $this->get('/')->assertInertia(
+            fn(AssertableInertia $page) => $page
+                ->component('Home')
+                ->where('jobs.0.name', 'Dome')
+                ->where('jobs.0.summary', null),
+        );
+        self::assertSame(
+            'Dome is not measured yet',
+            $this->answer($this->getJson('/jobs/1/summary'), 'jobSummary')['next']['title'],
+        );
+        $this->get('/')->assertInertia(
+            fn(AssertableInertia $page) => $page->where('jobs.0.summary.next.title', 'Dome is not measured yet'),
+        );
     }
 }

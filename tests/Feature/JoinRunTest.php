@@ -41,7 +41,10 @@ final class JoinRunTest extends TestCase
      */
     private function act(string $kind, string $device = 'c1', array $more = []): TestResponse
     {
-        return $this->postJson("/jobs/{$this->job->id}/join/{$this->run}", ['kind' => $kind, 'device' => $device] + $more);
+        return $this->postJson(
+            "/jobs/{$this->job->id}/join/{$this->run}",
+            ['kind' => $kind, 'device' => $device] + $more,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -76,7 +79,10 @@ final class JoinRunTest extends TestCase
         $done = $this->answer($this->act('named', more: ['name' => 'Cove', 'room' => 'Lecture room']), 'joinAnswer');
         self::assertTrue($done['picture']['done']);
         self::assertSame('Cove', Revisions::newest($this->job)->plan()->lights['c1']->name);
-        self::assertSame(['power-on', 'press', 'missed', 'search', 'press', 'saw-reset', 'found', 'toggle', 'identified', 'named'], array_column($done['picture']['log'], 'kind'));
+        self::assertSame(
+            ['power-on', 'press', 'missed', 'search', 'press', 'saw-reset', 'found', 'toggle', 'identified', 'named'],
+            array_column($done['picture']['log'], 'kind'),
+        );
         $this->getJson("/jobs/{$this->job->id}/state?stage=wire")->assertJsonMissing(['code' => 'not-joined']);
     }
 
@@ -112,14 +118,35 @@ final class JoinRunTest extends TestCase
     public function test_the_sheet_holds_the_record_and_prints_as_pdf(): void
     {
         $this->act('power-on')->assertOk();
-        $html = (string) $this->get("/jobs/{$this->job->id}/sheet")->assertOk()->getContent();
-        foreach (['revision 1', 'engine '.\EmberDusk\Circuit\Engine::VERSION.'', 'Press PROG 5 times within 3 s', 'C1 switched on', '3 x 1.5 mm² flexible', 'not named yet', 'does not say that the installation complies'] as $words) {
+        $html = (string) $this->get("/jobs/{$this->job->id}/sheet")
+            ->assertOk()
+            ->getContent();
+        foreach (
+            [
+                'revision 1',
+                'engine ' . \EmberDusk\Circuit\Engine::VERSION . '',
+                'Press PROG 5 times within 3 s',
+                'C1 switched on',
+                '3 x 1.5 mm² flexible',
+                'not named yet',
+                'does not say that the installation complies',
+            ]
+            as $words
+        ) {
             self::assertStringContainsString($words, $html);
         }
-        $pdf = $this->get("/jobs/{$this->job->id}/sheet.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+        $pdf = $this->get("/jobs/{$this->job->id}/sheet.pdf")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/pdf');
         self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
-        $page = $this->get("/jobs/{$this->job->id}/handover", ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) inertia()->getVersion()])->assertOk();
+        $page = $this->get("/jobs/{$this->job->id}/handover", [
+            'X-Inertia' => 'true',
+            'X-Inertia-Version' => (string) inertia()->getVersion(),
+        ])->assertOk();
         $sheet = (array) $page->json('props.sheet');
-        \EmberDusk\Formats\Schema::check(\EmberDusk\Formats\Json::object(json_encode($sheet, JSON_THROW_ON_ERROR)), 'responses#/$defs/sheetPicture');
+        \EmberDusk\Formats\Schema::check(
+            \EmberDusk\Formats\Json::object(json_encode($sheet, JSON_THROW_ON_ERROR)),
+            'responses#/$defs/sheetPicture',
+        );
     }
 }

@@ -26,7 +26,7 @@ final class LandedDatabasesTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function databases(): iterable
     {
-        foreach (glob(dirname(__DIR__).'/fixtures/databases/*.zip') ?: [] as $file) {
+        foreach (glob(dirname(__DIR__) . '/fixtures/databases/*.zip') ?: [] as $file) {
             yield basename($file, '.zip') => [$file];
         }
     }
@@ -36,31 +36,70 @@ final class LandedDatabasesTest extends TestCase
     {
         $this->travelTo('2026-12-01 09:00:00');
         $file = $this->database('landed', false);
-        $archive = new ZipArchive;
+        $archive = new ZipArchive();
         self::assertTrue($archive->open($zip, ZipArchive::CHECKCONS));
         file_put_contents($file, (string) $archive->getFromName('ember.sqlite'));
         DB::purge();
         self::assertSame(0, Artisan::call('migrate', ['--force' => true]), Artisan::output());
-        self::assertSame(['blob'], DB::table('revisions')->selectRaw('typeof(document) as t')->distinct()->pluck('t')->all());
+        self::assertSame(
+            ['blob'],
+            DB::table('revisions')->selectRaw('typeof(document) as t')->distinct()->pluck('t')->all(),
+        );
         self::assertSame(IMAGETYPE_JPEG, getimagesizefromstring(Photo::query()->sole()->image)[2] ?? null);
         foreach (Revision::query()->get() as $revision) {
-            self::assertEquals($revision->plan(), JobFile::read(JobFile::write($revision->plan())), "revision {$revision->number}");
+            self::assertEquals(
+                $revision->plan(),
+                JobFile::read(JobFile::write($revision->plan())),
+                "revision {$revision->number}",
+            );
         }
         $this->actingAs(User::query()->firstOrFail());
         $this->get('/')->assertOk();
         foreach (Job::query()->orderBy('id')->get() as $job) {
-            self::assertSame(array_keys($job->revisions()->orderByDesc('number')->firstOrFail()->plan()->kit), array_keys($job->kit));
+            self::assertSame(
+                array_keys($job->revisions()->orderByDesc('number')->firstOrFail()->plan()->kit),
+                array_keys($job->kit),
+            );
             $this->answer($this->getJson("/jobs/{$job->id}/summary"), 'jobSummary');
-            foreach (['survey', 'kit', 'wire', 'parts', 'build', 'join', 'handover', 'sheet', 'quote', 'van', 'day-sheets', 'build.ics', 'export', 'history'] as $page) {
+            foreach (
+                [
+                    'survey',
+                    'kit',
+                    'wire',
+                    'parts',
+                    'build',
+                    'join',
+                    'handover',
+                    'sheet',
+                    'quote',
+                    'van',
+                    'day-sheets',
+                    'build.ics',
+                    'export',
+                    'history',
+                ]
+                as $page
+            ) {
                 $this->get("/jobs/{$job->id}/{$page}")->assertOk();
             }
         }
         $job = Job::query()->findOrFail(1);
         $steps = (array) $this->answer($this->getJson("/jobs/{$job->id}/state?stage=build"))['desk']['build']['steps'];
-        self::assertSame([true], array_column(array_filter($steps, static fn (mixed $s): bool => is_array($s) && $s['id'] === 'dry-cove'), 'done'));
+        self::assertSame(
+            [true],
+            array_column(
+                array_filter($steps, static fn(mixed $s): bool => is_array($s) && $s['id'] === 'dry-cove'),
+                'done',
+            ),
+        );
         // What was undone can be done again, and what was done can be undone.
-        self::assertSame('K1 is 5.00 m long', $this->answer($this->postJson("/jobs/{$job->id}/redo", ['stage' => 'wire']))['undo']);
+        self::assertSame(
+            'K1 is 5.00 m long',
+            $this->answer($this->postJson("/jobs/{$job->id}/redo", ['stage' => 'wire']))['undo'],
+        );
         $this->postJson("/jobs/{$job->id}/undo", ['stage' => 'wire'])->assertOk();
-        $this->postJson("/jobs/{$job->id}/undo", ['stage' => 'wire'])->assertOk()->assertJsonPath('undo', null);
+        $this->postJson("/jobs/{$job->id}/undo", ['stage' => 'wire'])
+            ->assertOk()
+            ->assertJsonPath('undo', null);
     }
 }

@@ -31,18 +31,28 @@ final class ProposalTest extends TestCase
     {
         $this->travelTo('2026-12-01 09:00:00');
         Queue::fake();
-        $id = $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => []])->assertCreated()->json('id');
-        $said = fn (): mixed => $this->answer($this->getJson("/jobs/{$this->job->id}/proposals/{$id}"), 'proposalState')['message'];
+        $id = $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => []])
+            ->assertCreated()
+            ->json('id');
+        $said = fn(): mixed => $this->answer($this->getJson("/jobs/{$this->job->id}/proposals/{$id}"), 'proposalState')[
+            'message'
+        ];
         $this->travel(4)->seconds();
         self::assertSame('', $said());
         $this->travel(1)->seconds();
-        self::assertSame('Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “php artisan queue:work --sleep=0.2”; then it goes on by itself.', $said());
+        self::assertSame(
+            'Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “php artisan queue:work --sleep=0.2”; then it goes on by itself.',
+            $said(),
+        );
         // Behind another that is worked out, it is only later.
         $other = $this->job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'running']);
         self::assertSame('Another proposal is worked out first; this one follows.', $said());
         $this->travel(31)->seconds();
         self::assertStringContainsString('Nobody works on it', (string) $said());
-        self::assertStringContainsString('Nothing has been heard of it for 31 s', (string) $this->getJson("/jobs/{$this->job->id}/proposals/{$other->id}")->json('message'));
+        self::assertStringContainsString(
+            'Nothing has been heard of it for 31 s',
+            (string) $this->getJson("/jobs/{$this->job->id}/proposals/{$other->id}")->json('message'),
+        );
     }
 
     public function test_a_proposal_is_worked_out_and_taken(): void
@@ -52,45 +62,78 @@ final class ProposalTest extends TestCase
         self::assertSame('done', $told['state']);
         self::assertNotSame([], $told['proposal']['cheaper']);
         self::assertNotSame([], $told['proposal']['drawn']['broken']);
-        $this->postJson("/jobs/{$this->job->id}/change", ['base' => 1, 'stage' => 'wire', 'change' => $told['proposal']['found']['take']])->assertOk();
+        $this->postJson("/jobs/{$this->job->id}/change", [
+            'base' => 1,
+            'stage' => 'wire',
+            'change' => $told['proposal']['found']['take'],
+        ])->assertOk();
         self::assertStringStartsWith('Proposal taken: Cove fed at', Revisions::newest($this->job)->words);
         // What was taken is what is proposed again: nothing differs any more.
         $again = $this->proposed(['cove'], []);
         self::assertSame([], $again['proposal']['drawn']['lines']);
         self::assertSame([], $again['proposal']['drawn']['broken']);
         $this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertOk();
-        self::assertSame(0, Revisions::newest($this->job)->plan()->feedsOf(Revisions::newest($this->job)->plan()->run('cove'))[0]->pad);
+        self::assertSame(
+            0,
+            Revisions::newest($this->job)
+                ->plan()
+                ->feedsOf(Revisions::newest($this->job)->plan()->run('cove'))[0]->pad,
+        );
     }
 
     public function test_what_is_kept_stays(): void
     {
         $before = Revisions::newest($this->job)->plan();
         $told = $this->proposed(['cove'], ['kit', 'cables']);
-        $this->postJson("/jobs/{$this->job->id}/change", ['base' => 1, 'stage' => 'wire', 'change' => $told['proposal']['found']['take']])->assertOk();
+        $this->postJson("/jobs/{$this->job->id}/change", [
+            'base' => 1,
+            'stage' => 'wire',
+            'change' => $told['proposal']['found']['take'],
+        ])->assertOk();
         $after = Revisions::newest($this->job)->plan();
         self::assertEquals([$before->supplies, $before->controllers], [$after->supplies, $after->controllers]);
-        self::assertSame([$before->cables['k2']->kit], array_values(array_unique(array_map(static fn ($f): string => $after->cableTo($f->id)->kit ?? '', $after->feedsOf($after->run('cove'))))));
+        self::assertSame(
+            [$before->cables['k2']->kit],
+            array_values(
+                array_unique(
+                    array_map(
+                        static fn($f): string => $after->cableTo($f->id)->kit ?? '',
+                        $after->feedsOf($after->run('cove')),
+                    ),
+                ),
+            ),
+        );
     }
 
     public function test_it_waits_for_a_worker_and_a_stop_is_kept(): void
     {
         Queue::fake();
-        $told = $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => []])->assertCreated()->json();
+        $told = $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => []])
+            ->assertCreated()
+            ->json();
         self::assertSame(['waiting', null], [$told['state'], $told['proposal']]);
         Queue::assertPushed(Propose::class, 1);
         $this->postJson("/jobs/{$this->job->id}/proposals/{$told['id']}/stop")->assertOk();
-        self::assertSame([true], Proposal::query()->whereKey($told['id'])->get()->map(static fn (Proposal $p): bool => $p->stop)->all());
+        self::assertSame(
+            [true],
+            Proposal::query()->whereKey($told['id'])->get()->map(static fn(Proposal $p): bool => $p->stop)->all(),
+        );
         (new Propose($told['id']))->failed(null);
-        self::assertStringContainsString('The job is as it was', $this->getJson("/jobs/{$this->job->id}/proposals/{$told['id']}")->json('message'));
+        self::assertStringContainsString(
+            'The job is as it was',
+            $this->getJson("/jobs/{$this->job->id}/proposals/{$told['id']}")->json('message'),
+        );
     }
 
     public function test_bad_requests_and_strangers_are_refused(): void
     {
         $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => [], 'keep' => []])->assertStatus(422);
-        $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => ['colour']])->assertStatus(422);
+        $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => ['colour']])->assertStatus(
+            422,
+        );
         $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['nowhere'], 'keep' => []])->assertStatus(422);
         $proposal = $this->job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'waiting']);
-        $this->getJson('/jobs/'.$this->job($this->job->crew)->id."/proposals/{$proposal->id}")->assertNotFound();
+        $this->getJson('/jobs/' . $this->job($this->job->crew)->id . "/proposals/{$proposal->id}")->assertNotFound();
         $this->actingAs($this->user($this->crew('Crew B'), 'two@firm.example'));
         $this->getJson("/jobs/{$this->job->id}/proposals/{$proposal->id}")->assertNotFound();
     }
@@ -102,6 +145,8 @@ final class ProposalTest extends TestCase
      */
     private function proposed(array $runs, array $keep): array
     {
-        return $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => $runs, 'keep' => $keep])->assertCreated()->json();
+        return $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => $runs, 'keep' => $keep])
+            ->assertCreated()
+            ->json();
     }
 }

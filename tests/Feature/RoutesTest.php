@@ -47,15 +47,21 @@ final class RoutesTest extends TestCase
             if (!str_contains($uri, '{job}')) {
                 continue;
             }
-            $path = '/'.strtr($uri, ['{job}' => $job->id] + $rows);
+            $path = '/' . strtr($uri, ['{job}' => $job->id] + $rows);
             self::assertStringNotContainsString('{', $path, 'a parameter that no row is known for');
             $this->actingAs($user)->json($method, $path)->assertNotFound();
             DB::beginTransaction();
-            self::assertNotSame(404, $this->actingAs($theirs)->json($method, $path)->getStatusCode(), "{$method} {$path} is there for its own crew");
+            self::assertNotSame(
+                404,
+                $this->actingAs($theirs)->json($method, $path)->getStatusCode(),
+                "{$method} {$path} is there for its own crew",
+            );
             DB::rollBack();
             // What belongs to another crew's job is not reached through one's own job either.
             if (preg_match('/\{(joinRun|photo|trace|proposal|offcut)\}/', $uri) === 1) {
-                $this->actingAs($user)->json($method, '/'.strtr($uri, ['{job}' => $own->id] + $rows))->assertNotFound();
+                $this->actingAs($user)
+                    ->json($method, '/' . strtr($uri, ['{job}' => $own->id] + $rows))
+                    ->assertNotFound();
             }
             $seen++;
         }
@@ -70,11 +76,26 @@ final class RoutesTest extends TestCase
 
         return [
             '{joinRun}' => (string) Runs::begin($job, $user, 1)->id,
-            '{photo}' => (string) $job->photos()->create(['place' => 'lecture', 'caption' => '', 'width' => 1, 'height' => 1, 'image' => 'x', 'created_at' => now()])->id,
-            '{trace}' => (string) $job->traces()->create(['place' => 'lecture', 'near' => 'B1', 'legs' => [['A', 'X', 2]], 'answers' => []])->id,
-            '{proposal}' => (string) $job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'waiting'])->id,
+            '{photo}' => (string) $job->photos()->create([
+                'place' => 'lecture',
+                'caption' => '',
+                'width' => 1,
+                'height' => 1,
+                'image' => 'x',
+                'created_at' => now(),
+            ])->id,
+            '{trace}' => (string) $job
+                ->traces()
+                ->create(['place' => 'lecture', 'near' => 'B1', 'legs' => [['A', 'X', 2]], 'answers' => []])->id,
+            '{proposal}' => (string) $job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'waiting'])
+                ->id,
             '{offcut}' => (string) $job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id,
-            '{run}' => (string) array_key_first($plan->runs), '{place}' => 'lecture', '{entry}' => 'controller-zigbee-2', '{stage}' => 'survey', '{format}' => 'csv', '{number}' => '1',
+            '{run}' => (string) array_key_first($plan->runs),
+            '{place}' => 'lecture',
+            '{entry}' => 'controller-zigbee-2',
+            '{stage}' => 'survey',
+            '{format}' => 'csv',
+            '{number}' => '1',
         ];
     }
 
@@ -102,6 +123,17 @@ final class RoutesTest extends TestCase
 
     private function filled(string $uri, int $job, int $run): string
     {
-        return '/'.ltrim(strtr($uri, ['{job}' => (string) $job, '{joinRun}' => (string) $run, '{stage}' => 'survey', '{format}' => 'csv', '{number}' => '1', '{offcut}' => '1']), '/');
+        return '/' .
+            ltrim(
+                strtr($uri, [
+                    '{job}' => (string) $job,
+                    '{joinRun}' => (string) $run,
+                    '{stage}' => 'survey',
+                    '{format}' => 'csv',
+                    '{number}' => '1',
+                    '{offcut}' => '1',
+                ]),
+                '/',
+            );
     }
 }

@@ -20,16 +20,31 @@ final class SignInTest extends TestCase
     {
         $job = $this->job($this->crew());
         $user = $this->user($job->crew);
-        $this->actingAs($user)->postJson("/jobs/{$job->id}/change", ['stage' => 'wire', 'base' => 1, 'change' => ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5]])->assertOk();
+        $this->actingAs($user)
+            ->postJson("/jobs/{$job->id}/change", [
+                'stage' => 'wire',
+                'base' => 1,
+                'change' => ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5],
+            ])
+            ->assertOk();
         self::assertSame(0, Artisan::call('ember:account', ['--close' => $user->email]));
         self::assertStringContainsString('What One did stays under that name', Artisan::output());
         // The page that is still open ends at its next request; nobody signs in again.
-        $this->actingAs($user->refresh())->getJson("/jobs/{$job->id}/history")->assertUnauthorized();
+        $this->actingAs($user->refresh())
+            ->getJson("/jobs/{$job->id}/history")
+            ->assertUnauthorized();
         $this->actingAs($user)->get('/')->assertRedirect('/sign-in');
         $this->app->make('auth')->forgetGuards();
-        $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertSessionHasErrors(['email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.']);
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertSessionHasErrors([
+            'email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.',
+        ]);
         $two = $this->user($job->crew, 'two@firm.example');
-        self::assertSame('One', $this->actingAs($two)->getJson("/jobs/{$job->id}/history")->json('history.0.who'));
+        self::assertSame(
+            'One',
+            $this->actingAs($two)
+                ->getJson("/jobs/{$job->id}/history")
+                ->json('history.0.who'),
+        );
         self::assertSame(0, Artisan::call('ember:account', ['--reopen' => $user->email]));
         $this->app->make('auth')->forgetGuards();
         $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertRedirect('/');
@@ -40,11 +55,21 @@ final class SignInTest extends TestCase
 
     public function test_an_account_made_by_command_can_sign_in_and_out(): void
     {
-        self::assertSame(0, $this->artisan('ember:account', ['name' => 'Ana', 'email' => 'ana@firm.example', '--crew' => 'Two Lamps', '--password' => 'ten letters or more']));
+        self::assertSame(
+            0,
+            $this->artisan('ember:account', [
+                'name' => 'Ana',
+                'email' => 'ana@firm.example',
+                '--crew' => 'Two Lamps',
+                '--password' => 'ten letters or more',
+            ]),
+        );
         $user = User::query()->where('email', 'ana@firm.example')->firstOrFail();
         self::assertTrue(Hash::check('ten letters or more', $user->password));
         self::assertGreaterThan(20, $user->crew->kitEntries()->count());
-        $this->post('/sign-in', ['email' => 'ana@firm.example', 'password' => 'ten letters or more'])->assertRedirect('/');
+        $this->post('/sign-in', ['email' => 'ana@firm.example', 'password' => 'ten letters or more'])->assertRedirect(
+            '/',
+        );
         $this->assertAuthenticatedAs($user);
         $this->post('/sign-out')->assertRedirect('/sign-in');
         $this->assertGuest();
@@ -52,16 +77,36 @@ final class SignInTest extends TestCase
 
     public function test_an_account_needs_a_fit_password_and_a_free_address(): void
     {
-        self::assertSame(2, $this->artisan('ember:account', ['name' => 'Ana', 'email' => 'ana@firm.example', '--crew' => 'C', '--password' => 'short']));
+        self::assertSame(
+            2,
+            $this->artisan('ember:account', [
+                'name' => 'Ana',
+                'email' => 'ana@firm.example',
+                '--crew' => 'C',
+                '--password' => 'short',
+            ]),
+        );
         $this->user($this->crew(), 'ana@firm.example');
-        self::assertSame(2, $this->artisan('ember:account', ['name' => 'Ana', 'email' => 'ana@firm.example', '--crew' => 'C', '--password' => 'ten letters or more']));
+        self::assertSame(
+            2,
+            $this->artisan('ember:account', [
+                'name' => 'Ana',
+                'email' => 'ana@firm.example',
+                '--crew' => 'C',
+                '--password' => 'ten letters or more',
+            ]),
+        );
     }
 
     public function test_a_wrong_password_says_what_to_do_and_is_slowed_down(): void
     {
         $this->user($this->crew());
         for ($n = 0; $n < 6; $n++) {
-            $this->from('/sign-in')->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'wrong'])->assertSessionHasErrors(['email' => 'No account has this address and password. Check both, then try again.']);
+            $this->from('/sign-in')
+                ->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'wrong'])
+                ->assertSessionHasErrors([
+                    'email' => 'No account has this address and password. Check both, then try again.',
+                ]);
         }
         $this->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'wrong'])->assertStatus(429);
         $this->assertGuest();
@@ -70,10 +115,12 @@ final class SignInTest extends TestCase
     public function test_the_demo_user_is_let_in_in_demo_mode_only(): void
     {
         $this->seed();
-        $this->get('/sign-in')->assertInertia(fn (AssertableInertia $page) => $page->component('SignIn')->where('demo', false));
+        $this->get('/sign-in')->assertInertia(
+            fn(AssertableInertia $page) => $page->component('SignIn')->where('demo', false),
+        );
         $this->post('/sign-in/demo')->assertNotFound();
         config(['ember.demo' => true]);
-        $this->get('/sign-in')->assertInertia(fn (AssertableInertia $page) => $page->where('demo', true));
+        $this->get('/sign-in')->assertInertia(fn(AssertableInertia $page) => $page->where('demo', true));
         $this->post('/sign-in/demo')->assertRedirect('/');
         $this->assertAuthenticated();
     }

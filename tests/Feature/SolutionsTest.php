@@ -23,20 +23,27 @@ final class SolutionsTest extends TestCase
     /** Two runs, each with kit of its own. */
     private function plan(): Plan
     {
-        return Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove\n2 shelf"],
-            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'strip-single-24'], ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'supply-24-100'],
-            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'controller-zigbee-1'], ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'cable-2x15']);
+        return Demo::with(
+            Demo::plan(),
+            ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove\n2 shelf"],
+            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'strip-single-24'],
+            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'supply-24-100'],
+            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'controller-zigbee-1'],
+            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'cable-2x15'],
+        );
     }
 
     public function test_an_edit_solves_only_the_run_that_it_touched(): void
     {
-        $cache = new ResultCache(new Repository(new ArrayStore), 1_000_000);
+        $cache = new ResultCache(new Repository(new ArrayStore()), 1_000_000);
         $plan = $this->plan();
         $first = (new Solutions($cache))->of($plan);
         self::assertSame(['cove', 'shelf'], array_keys($first));
         // What is kept is answered, not solved: a marked result comes back for the run that was not touched.
         $marked = clone $first['shelf'];
-        $cache->put('solved.'.Engine::fingerprint($plan, Engine::islandOf($plan, $plan->run('shelf'))), ['shelf' => $marked]);
+        $cache->put('solved.' . Engine::fingerprint($plan, Engine::islandOf($plan, $plan->run('shelf'))), [
+            'shelf' => $marked,
+        ]);
         $edited = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 30]);
         $second = (new Solutions($cache))->of($edited);
         self::assertSame($marked, $second['shelf']);
@@ -53,7 +60,7 @@ final class SolutionsTest extends TestCase
 
     public function test_a_run_that_cannot_be_solved_is_told_and_not_kept(): void
     {
-        $cache = new ResultCache(new Repository(new ArrayStore), 1_000_000);
+        $cache = new ResultCache(new Repository(new ArrayStore()), 1_000_000);
         $plan = Demo::with($this->plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
         $results = (new Solutions($cache))->of($plan);
         self::assertInstanceOf(Trouble::class, $results['cove']);

@@ -19,16 +19,28 @@ final class WireTest extends TestCase
      */
     private function changed(int $base, array $change, string $scene = ''): array
     {
-        return $this->answer($this->postJson("/jobs/{$this->job->id}/change", ['base' => $base, 'stage' => 'wire', 'scene' => $scene, 'open' => 'cove', 'change' => $change]));
+        return $this->answer(
+            $this->postJson("/jobs/{$this->job->id}/change", [
+                'base' => $base,
+                'stage' => 'wire',
+                'scene' => $scene,
+                'open' => 'cove',
+                'change' => $change,
+            ]),
+        );
     }
 
     public function test_a_scene_is_looked_at_across_changes(): void
     {
-        $at = fn (string $scene): array => $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=wire&scene={$scene}"))['desk']['wire'];
+        $at = fn(string $scene): array => $this->answer(
+            $this->getJson("/jobs/{$this->job->id}/state?stage=wire&scene={$scene}"),
+        )['desk']['wire'];
         self::assertNull($at('')['scene']);
         self::assertSame('e1', $at('e1')['scene']);
         self::assertNull($at('e99')['scene'], 'a scene that is not there is not looked at');
-        $wire = $this->changed(1, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], 'e1')['desk']['wire'];
+        $wire = $this->changed(1, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], 'e1')['desk'][
+            'wire'
+        ];
         self::assertSame('e1', $wire['scene']);
         self::assertLessThan($wire['supplies'][0]['peak']['value'], $wire['supplies'][0]['average']['value']);
     }
@@ -36,7 +48,16 @@ final class WireTest extends TestCase
     public function test_an_earlier_state_stands_beside_the_newest(): void
     {
         $this->changed(1, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
-        $feeds = fn (int $number): int => count(array_values(array_filter($this->answer($this->getJson("/jobs/{$this->job->id}/beside/{$number}?stage=wire"), 'beside')['desk']['wire']['runs'], static fn (array $r): bool => $r['id'] === 'cove'))[0]['feeds']);
+        $feeds = fn(int $number): int => count(
+            array_values(
+                array_filter(
+                    $this->answer($this->getJson("/jobs/{$this->job->id}/beside/{$number}?stage=wire"), 'beside')[
+                        'desk'
+                    ]['wire']['runs'],
+                    static fn(array $r): bool => $r['id'] === 'cove',
+                ),
+            )[0]['feeds'],
+        );
         self::assertSame([1, 2], [$feeds(1), $feeds(2)]);
         $this->getJson("/jobs/{$this->job->id}/beside/9?stage=wire")->assertNotFound();
     }
@@ -44,8 +65,25 @@ final class WireTest extends TestCase
     /** An empty joint is solder and an empty fuse none: they come as nothing over the wire and are understood. */
     public function test_a_fuse_and_a_joint_are_set_and_taken_out(): void
     {
-        $cable = static fn (array $answer): array => array_values(array_filter(array_column(array_values(array_filter($answer['desk']['wire']['runs'], static fn (array $r): bool => $r['id'] === 'cove'))[0]['cables'], 'cable'), static fn (array $c): bool => $c['id'] === 'k1'))[0];
-        $set = $cable($this->changed(1, ['kind' => 'SetCable', 'cable' => 'k1', 'fuse' => 'fuse-10', 'joint' => 'connector-lever']));
+        $cable = static fn(array $answer): array => array_values(
+            array_filter(
+                array_column(
+                    array_values(
+                        array_filter($answer['desk']['wire']['runs'], static fn(array $r): bool => $r['id'] === 'cove'),
+                    )[0]['cables'],
+                    'cable',
+                ),
+                static fn(array $c): bool => $c['id'] === 'k1',
+            ),
+        )[0];
+        $set = $cable(
+            $this->changed(1, [
+                'kind' => 'SetCable',
+                'cable' => 'k1',
+                'fuse' => 'fuse-10',
+                'joint' => 'connector-lever',
+            ]),
+        );
         self::assertSame(['connector-lever', 'fuse-10'], [$set['joint'], $set['fuse']]);
         $none = $cable($this->changed(2, ['kind' => 'SetCable', 'cable' => 'k1', 'fuse' => '', 'joint' => '']));
         self::assertSame(['', ''], [$none['joint'], $none['fuse']]);
@@ -53,8 +91,19 @@ final class WireTest extends TestCase
 
     public function test_pins_are_kept_with_the_run(): void
     {
-        $run = array_values(array_filter($this->changed(1, ['kind' => 'PinRun', 'run' => 'cove', 'pins' => ['feeds', 'kit']])['desk']['wire']['runs'], static fn (array $r): bool => $r['id'] === 'cove'))[0];
+        $run = array_values(
+            array_filter(
+                $this->changed(1, ['kind' => 'PinRun', 'run' => 'cove', 'pins' => ['feeds', 'kit']])['desk']['wire'][
+                    'runs'
+                ],
+                static fn(array $r): bool => $r['id'] === 'cove',
+            ),
+        )[0];
         self::assertSame(['feeds', 'kit'], $run['pins']);
-        $this->postJson("/jobs/{$this->job->id}/change", ['base' => 2, 'stage' => 'wire', 'change' => ['kind' => 'PinRun', 'run' => 'cove', 'pins' => ['colour']]])->assertStatus(422);
+        $this->postJson("/jobs/{$this->job->id}/change", [
+            'base' => 2,
+            'stage' => 'wire',
+            'change' => ['kind' => 'PinRun', 'run' => 'cove', 'pins' => ['colour']],
+        ])->assertStatus(422);
     }
 }

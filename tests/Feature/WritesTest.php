@@ -43,9 +43,18 @@ final class WritesTest extends TestCase
                 }
             }
         });
-        $writes = (new Writes(fn (string $method, string $path, array $body): TestResponse => $this->json($method, $path, $body), $job, $this->job($job->crew), 'one'))->all();
-        $writes['sign-out'] = fn (): TestResponse => $this->post('/sign-out');
-        $writes['sign-in.store'] = fn (): TestResponse => $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word', 'remember' => true]);
+        $writes = (new Writes(
+            fn(string $method, string $path, array $body): TestResponse => $this->json($method, $path, $body),
+            $job,
+            $this->job($job->crew),
+            'one',
+        ))->all();
+        $writes['sign-out'] = fn(): TestResponse => $this->post('/sign-out');
+        $writes['sign-in.store'] = fn(): TestResponse => $this->post('/sign-in', [
+            'email' => $user->email,
+            'password' => 'long enough a word',
+            'remember' => true,
+        ]);
         $writes['sign-in.demo'] = function (): TestResponse {
             config(['ember.demo' => true, 'ember.demo_email' => 'one@firm.example']);
             $this->post('/sign-out');
@@ -55,12 +64,35 @@ final class WritesTest extends TestCase
         foreach ($writes as $name => $write) {
             $now = $name;
             $response = $write(2);
-            self::assertLessThan(400, $response->getStatusCode(), "{$name}: ".substr((string) $response->getContent(), 0, 300));
+            self::assertLessThan(
+                400,
+                $response->getStatusCode(),
+                "{$name}: " . substr((string) $response->getContent(), 0, 300),
+            );
         }
         self::assertSame([], array_keys($loose));
-        self::assertSame([], array_values(array_diff(array_keys($writes), array_keys($written), ['join.look', 'sign-in.demo', 'sign-out'])), 'each writes something');
-        $routes = array_filter(Route::getRoutes()->getRoutes(), static fn ($route): bool => $route->methods() !== ['GET', 'HEAD']);
-        self::assertSame([], array_values(array_diff(array_map(static fn ($route): string => (string) $route->getName(), $routes), array_keys($writes), self::SILENT)), 'no route is forgotten');
+        self::assertSame(
+            [],
+            array_values(
+                array_diff(array_keys($writes), array_keys($written), ['join.look', 'sign-in.demo', 'sign-out']),
+            ),
+            'each writes something',
+        );
+        $routes = array_filter(
+            Route::getRoutes()->getRoutes(),
+            static fn($route): bool => $route->methods() !== ['GET', 'HEAD'],
+        );
+        self::assertSame(
+            [],
+            array_values(
+                array_diff(
+                    array_map(static fn($route): string => (string) $route->getName(), $routes),
+                    array_keys($writes),
+                    self::SILENT,
+                ),
+            ),
+            'no route is forgotten',
+        );
     }
 
     public function test_eight_write_at_once_and_none_is_refused(): void
@@ -73,19 +105,36 @@ final class WritesTest extends TestCase
         }
         // Of each kind, by all workers together: EMBER_WRITES=200 bin/test tests/Feature/WritesTest.php asks for more.
         $each = (int) (getenv('EMBER_WRITES') ?: self::WORKERS);
-        $env = ['DB_DATABASE' => $file, 'APP_ENV' => 'testing', 'APP_KEY' => config('app.key'), 'CACHE_STORE' => 'array', 'SESSION_DRIVER' => 'array', 'QUEUE_CONNECTION' => 'database', 'BCRYPT_ROUNDS' => '4'];
+        $env = [
+            'DB_DATABASE' => $file,
+            'APP_ENV' => 'testing',
+            'APP_KEY' => config('app.key'),
+            'CACHE_STORE' => 'array',
+            'SESSION_DRIVER' => 'array',
+            'QUEUE_CONNECTION' => 'database',
+            'BCRYPT_ROUNDS' => '4',
+        ];
         $workers = [];
         for ($n = 1; $n <= self::WORKERS; $n++) {
-            $workers[] = $worker = new Process(['php', __DIR__.'/../storm.php', (string) $n, (string) intdiv($each, self::WORKERS)], dirname(__DIR__, 2), $env, null, 900);
+            $workers[] = $worker = new Process(
+                ['php', __DIR__ . '/../storm.php', (string) $n, (string) intdiv($each, self::WORKERS)],
+                dirname(__DIR__, 2),
+                $env,
+                null,
+                900,
+            );
             $worker->start();
         }
         $done = 0;
         foreach ($workers as $worker) {
-            self::assertSame(0, $worker->wait(), $worker->getOutput().$worker->getErrorOutput());
+            self::assertSame(0, $worker->wait(), $worker->getOutput() . $worker->getErrorOutput());
             $done += (int) $worker->getOutput();
         }
         self::assertGreaterThanOrEqual($each * 25, $done);
         self::assertSame('ok', DB::scalar('pragma integrity_check'));
-        self::assertSame(DB::table('revisions')->where('job_id', 1)->count(), DB::table('revisions')->where('job_id', 1)->max('number'));
+        self::assertSame(
+            DB::table('revisions')->where('job_id', 1)->count(),
+            DB::table('revisions')->where('job_id', 1)->max('number'),
+        );
     }
 }

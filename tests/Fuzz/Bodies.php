@@ -23,17 +23,26 @@ final class Bodies
     private array $learnt = [];
 
     /** @param  non-empty-list<string>  $kinds  of changes */
-    public function __construct(private readonly Values $values, private readonly array $kinds, private readonly string $jobFile, private readonly string $shelfFile)
-    {
-    }
+    public function __construct(
+        private readonly Values $values,
+        private readonly array $kinds,
+        private readonly string $jobFile,
+        private readonly string $shelfFile,
+    ) {}
 
     /** @return array<string, mixed> */
     public function of(Route $route, Request $request): array
     {
         $body = [];
         foreach ($this->rules($route, $request) as $path => $rules) {
-            $rules = array_values(array_filter((array) $rules, static fn (mixed $r): bool => is_string($r) || $r instanceof Stringable));
-            data_set($body, str_replace('*', '0', (string) $path), $this->good((string) $path, array_map(strval(...), $rules)));
+            $rules = array_values(
+                array_filter((array) $rules, static fn(mixed $r): bool => is_string($r) || $r instanceof Stringable),
+            );
+            data_set(
+                $body,
+                str_replace('*', '0', (string) $path),
+                $this->good((string) $path, array_map(strval(...), $rules)),
+            );
         }
 
         return $body;
@@ -78,14 +87,38 @@ final class Bodies
 
             return (string) ob_get_clean();
         };
-        $text = $this->values->one([$this->jobFile, $this->shelfFile, "kind;id;name;amps;form\nfuse;fuse-f;F;5;blade\n", $jpeg(), '', '{', 'null', '[]', "PK\x03\x04xxxx", (string) gzencode('{}'), "\xEF\xBB\xBF".$this->jobFile, str_repeat('{"a":', 600), '{"format":"ember-dusk-job","version":1e999}']);
+        $text = $this->values->one([
+            $this->jobFile,
+            $this->shelfFile,
+            "kind;id;name;amps;form\nfuse;fuse-f;F;5;blade\n",
+            $jpeg(),
+            '',
+            '{',
+            'null',
+            '[]',
+            "PK\x03\x04xxxx",
+            (string) gzencode('{}'),
+            "\xEF\xBB\xBF" . $this->jobFile,
+            str_repeat('{"a":', 600),
+            '{"format":"ember-dusk-job","version":1e999}',
+        ]);
         for ($n = $this->values->below(4); $n > 0 && $text !== ''; $n--) {
             $at = $this->values->below(strlen($text));
             $text = match ($this->values->below(5)) {
                 0 => substr_replace($text, chr($this->values->below(256)), $at, 1),
                 1 => substr($text, 0, $at),
-                2 => (string) preg_replace('/-?\d+(\.\d+)?/', $this->values->one(['1e999', '-1', '0', '99999999999999999999', '1.5', '"x"', 'null']), $text, 1 + $this->values->below(9)),
-                3 => (string) preg_replace('/"[a-z][a-z0-9-]*"/', $this->values->one(['"x"', '""', 'null', '[]', '{}', '"\u0000"']), $text, 1 + $this->values->below(9)),
+                2 => (string) preg_replace(
+                    '/-?\d+(\.\d+)?/',
+                    $this->values->one(['1e999', '-1', '0', '99999999999999999999', '1.5', '"x"', 'null']),
+                    $text,
+                    1 + $this->values->below(9),
+                ),
+                3 => (string) preg_replace(
+                    '/"[a-z][a-z0-9-]*"/',
+                    $this->values->one(['"x"', '""', 'null', '[]', '{}', '"\u0000"']),
+                    $text,
+                    1 + $this->values->below(9),
+                ),
                 default => substr_replace($text, substr($text, $at, 200), $at, 0),
             };
         }
@@ -105,7 +138,7 @@ final class Bodies
             if ($type instanceof ReflectionNamedType && is_subclass_of($type->getName(), FormRequest::class)) {
                 $form = $type->getName()::createFrom($request);
                 $bound = (clone $route)->bind($request);
-                $form->setRouteResolver(static fn (): Route => $bound);
+                $form->setRouteResolver(static fn(): Route => $bound);
 
                 return method_exists($form, 'rules') ? (array) $form->rules() : [];
             }
@@ -131,11 +164,16 @@ final class Bodies
         return match (true) {
             in_array('file', $rules, true) => $this->file(basename($path)),
             $in !== null && $in !== '' => trim($this->values->one(explode(',', $in)), '"'),
-            in_array('uuid', $rules, true) => sprintf('%08x-9a51-4c7e-8f7f-%012x', $this->values->below(PHP_INT_MAX >> 32), $this->values->below(1 << 40)),
+            in_array('uuid', $rules, true) => sprintf(
+                '%08x-9a51-4c7e-8f7f-%012x',
+                $this->values->below(PHP_INT_MAX >> 32),
+                $this->values->below(1 << 40),
+            ),
             $of('date_format') === 'Y-m-d' => sprintf('2026-12-%02d', 1 + $this->values->below(28)),
             $of('date_format') !== null => sprintf('2026-11-25T%02d:00:00.000Z', $this->values->below(24)),
             in_array('boolean', $rules, true) => $this->values->below(2) === 1,
-            in_array('integer', $rules, true), in_array('numeric', $rules, true) => (float) ($of('min') ?? 0) + $this->values->below(3),
+            in_array('integer', $rules, true), in_array('numeric', $rules, true) => (float) ($of('min') ?? 0) +
+                $this->values->below(3),
             in_array('array', $rules, true) => [],
             in_array('email', $rules, true) => 'one@firm.example',
             default => $this->values->id(),
@@ -146,7 +184,8 @@ final class Bodies
     private function wanted(string $message): mixed
     {
         return match (true) {
-            str_contains($message, 'number') || preg_match('/lies outside|metres|whole/', $message) === 1 => $this->values->one([0, 1, 2, 0.5, 5]),
+            str_contains($message, 'number') || preg_match('/lies outside|metres|whole/', $message) === 1
+                => $this->values->one([0, 1, 2, 0.5, 5]),
             str_contains($message, 'true or false') => $this->values->below(2) === 1,
             str_contains($message, 'A list') => [],
             str_contains($message, 'An object') => ['a' => 1],

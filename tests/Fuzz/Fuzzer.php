@@ -43,8 +43,12 @@ final class Fuzzer
      * @param  Closure(Request): Response  $handle
      * @param  non-empty-list<int>  $jobs  of the crew of whoever asks; another crew's may be among them
      */
-    public function __construct(int $seed, private readonly Closure $handle, private readonly User $user, private readonly array $jobs)
-    {
+    public function __construct(
+        int $seed,
+        private readonly Closure $handle,
+        private readonly User $user,
+        private readonly array $jobs,
+    ) {
         $plan = Revisions::newest(Job::query()->findOrFail($jobs[0]))->plan();
         $ids = ['', 'cove', 'lecture', 'B1', 'P1', 'full', 'a'];
         foreach (Document::LISTS as $list) {
@@ -52,12 +56,26 @@ final class Fuzzer
                 $ids[] = is_array($item) && is_string($item['id'] ?? null) ? $item['id'] : '';
             }
         }
-        $this->values = new Values(new Randomizer(new Xoshiro256StarStar(hash('sha256', "seed {$seed}", true))), array_values(array_unique($ids)));
-        preg_match_all("/'(\w+)' => \w+::read/", (string) file_get_contents(dirname(__DIR__, 2).'/core/src/Plan/Changes/Catalogue.php'), $kinds);
+        $this->values = new Values(
+            new Randomizer(new Xoshiro256StarStar(hash('sha256', "seed {$seed}", true))),
+            array_values(array_unique($ids)),
+        );
+        preg_match_all(
+            "/'(\w+)' => \w+::read/",
+            (string) file_get_contents(dirname(__DIR__, 2) . '/core/src/Plan/Changes/Catalogue.php'),
+            $kinds,
+        );
         $this->kinds = $kinds[1] ?: ['DropRun'];
-        $this->bodies = new Bodies($this->values, $this->kinds, (string) file_get_contents(database_path('demo/job-narrowboat.json')), (string) file_get_contents(database_path('demo/shelf.json')));
+        $this->bodies = new Bodies(
+            $this->values,
+            $this->kinds,
+            (string) file_get_contents(database_path('demo/job-narrowboat.json')),
+            (string) file_get_contents(database_path('demo/shelf.json')),
+        );
         /** @var non-empty-list<Route> $routes */
-        $routes = array_values(array_filter(Routes::getRoutes()->getRoutes(), static fn (Route $r): bool => $r->uri() !== 'up'));
+        $routes = array_values(
+            array_filter(Routes::getRoutes()->getRoutes(), static fn(Route $r): bool => $r->uri() !== 'up'),
+        );
         $this->routes = $routes;
     }
 
@@ -70,7 +88,9 @@ final class Fuzzer
         $statuses = [];
         for ($n = 0; $n < $requests; $n++) {
             $request = $this->request();
-            $about = "{$request->method()} {$request->getRequestUri()} ".substr((string) $request->getContent() ?: (string) json_encode($request->request->all()), 0, 600);
+            $about =
+                "{$request->method()} {$request->getRequestUri()} " .
+                substr((string) $request->getContent() ?: (string) json_encode($request->request->all()), 0, 600);
             Auth::forgetGuards();
             // Once in a while nobody is signed in.
             if ($this->values->below(40) > 0) {
@@ -80,9 +100,12 @@ final class Fuzzer
             try {
                 $response = ($this->handle)($request);
                 $status = $response->getStatusCode();
-                $why = $response instanceof \Illuminate\Http\Response || $response instanceof \Illuminate\Http\JsonResponse ? $response->exception?->getMessage() : null;
+                $why =
+                    $response instanceof \Illuminate\Http\Response || $response instanceof \Illuminate\Http\JsonResponse
+                        ? $response->exception?->getMessage()
+                        : null;
             } catch (Throwable $e) {
-                [$status, $why] = [599, get_class($e).': '.$e->getMessage()];
+                [$status, $why] = [599, get_class($e) . ': ' . $e->getMessage()];
             }
             $took = self::worked() - $at;
             $this->slowest = max($this->slowest, $took);
@@ -99,7 +122,7 @@ final class Fuzzer
     /** How many kinds of changes fitted, of how many. */
     public function learnt(): string
     {
-        return count($this->bodies->learnt()).' of '.count($this->kinds);
+        return count($this->bodies->learnt()) . ' of ' . count($this->kinds);
     }
 
     /** Seconds that this process has worked. */
@@ -108,7 +131,9 @@ final class Fuzzer
         /** @var array<string, int> $used */
         $used = getrusage();
 
-        return $used['ru_utime.tv_sec'] + $used['ru_stime.tv_sec'] + 1e-6 * ($used['ru_utime.tv_usec'] + $used['ru_stime.tv_usec']);
+        return $used['ru_utime.tv_sec'] +
+            $used['ru_stime.tv_sec'] +
+            1e-6 * ($used['ru_utime.tv_usec'] + $used['ru_stime.tv_usec']);
     }
 
     private function request(): Request
@@ -120,7 +145,7 @@ final class Fuzzer
         }
         $method = $route->methods()[0];
         $job = Job::query()->find($this->jobs[0]);
-        $body = $this->bodies->of($route, Request::create('/'.ltrim($route->uri(), '/'), $method));
+        $body = $this->bodies->of($route, Request::create('/' . ltrim($route->uri(), '/'), $method));
         if ($job !== null && array_key_exists('change', $body)) {
             $newest = Revisions::newest($job);
             $body['change'] = $this->bodies->change($newest->plan(), Shelves::ofCrew($job->crew));
@@ -129,10 +154,17 @@ final class Fuzzer
         for ($breaks = $this->values->below(4); $breaks > 0; $breaks--) {
             $body = $this->broken($body);
         }
-        $files = array_filter($body, static fn (mixed $one): bool => $one instanceof UploadedFile);
+        $files = array_filter($body, static fn(mixed $one): bool => $one instanceof UploadedFile);
         $server = ['HTTP_ACCEPT' => $this->values->below(5) === 0 ? 'text/html' : 'application/json'];
         if ($method === 'GET') {
-            return Request::create($this->address($route), $method, array_map(static fn (mixed $v): mixed => is_bool($v) ? (int) $v : $v, $body), [], [], $server);
+            return Request::create(
+                $this->address($route),
+                $method,
+                array_map(static fn(mixed $v): mixed => is_bool($v) ? (int) $v : $v, $body),
+                [],
+                [],
+                $server,
+            );
         }
         if ($files !== []) {
             return Request::create($this->address($route), $method, array_diff_key($body, $files), [], $files, $server);
@@ -141,17 +173,25 @@ final class Fuzzer
         $text = match ($this->values->below(40)) {
             0 => substr($text, 0, $this->values->below(strlen($text) + 1)),
             1 => '[1,2,3]',
-            2 => "\xff\xfe".$text,
+            2 => "\xff\xfe" . $text,
             default => $text,
         };
 
-        return Request::create($this->address($route), $method, [], [], [], $server + ['CONTENT_TYPE' => $this->values->below(20) === 0 ? 'text/plain' : 'application/json'], $text);
+        return Request::create(
+            $this->address($route),
+            $method,
+            [],
+            [],
+            [],
+            $server + ['CONTENT_TYPE' => $this->values->below(20) === 0 ? 'text/plain' : 'application/json'],
+            $text,
+        );
     }
 
     /** One that a web server would hand on at all. */
     private function address(Route $route): string
     {
-        for (; ;) {
+        for (;;) {
             $path = $this->path($route);
             if (parse_url($path) !== false) {
                 return $path;
@@ -161,14 +201,36 @@ final class Fuzzer
 
     private function path(Route $route): string
     {
-        return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $p): string => match (true) {
-            $this->values->below(12) === 0 => rawurlencode((string) $this->values->one([0, -1, 'abc', '9999999999999999999', "\0", "\xff", '../..', 'x"y', "a'b", '1.0', str_repeat('9', 300)])),
-            $p[1] === 'job' => (string) $this->values->one($this->jobs),
-            $p[1] === 'stage' => $this->values->one(['survey', 'kit', 'wire', 'parts', 'build', 'cellar']),
-            $p[1] === 'format' => $this->values->one(['csv', 'json', 'xml']),
-            in_array($p[1], ['run', 'place', 'entry'], true) => rawurlencode($this->values->id()),
-            default => (string) (1 + $this->values->below(4)),
-        }, $route->uri()), '/');
+        return '/' .
+            ltrim(
+                (string) preg_replace_callback(
+                    '/\{(\w+)\}/',
+                    fn(array $p): string => match (true) {
+                        $this->values->below(12) === 0 => rawurlencode(
+                            (string) $this->values->one([
+                                0,
+                                -1,
+                                'abc',
+                                '9999999999999999999',
+                                "\0",
+                                "\xff",
+                                '../..',
+                                'x"y',
+                                "a'b",
+                                '1.0',
+                                str_repeat('9', 300),
+                            ]),
+                        ),
+                        $p[1] === 'job' => (string) $this->values->one($this->jobs),
+                        $p[1] === 'stage' => $this->values->one(['survey', 'kit', 'wire', 'parts', 'build', 'cellar']),
+                        $p[1] === 'format' => $this->values->one(['csv', 'json', 'xml']),
+                        in_array($p[1], ['run', 'place', 'entry'], true) => rawurlencode($this->values->id()),
+                        default => (string) (1 + $this->values->below(4)),
+                    },
+                    $route->uri(),
+                ),
+                '/',
+            );
     }
 
     /**
@@ -178,14 +240,18 @@ final class Fuzzer
     private function broken(array $body): array
     {
         if ($body === [] || $this->values->below(12) === 0) {
-            return $body + [$this->values->one(['extra', 'kind', 'id', '__proto__', "a\0b", 'change']) => $this->values->strange('x')];
+            return $body + [
+                $this->values->one(['extra', 'kind', 'id', '__proto__', "a\0b", 'change']) => $this->values->strange(
+                    'x',
+                ),
+            ];
         }
         $key = $this->values->one(array_keys($body));
         if (is_array($body[$key]) && $body[$key] !== [] && $this->values->below(3) > 0) {
             $body[$key] = $this->broken($body[$key]);
         } elseif ($this->values->below(6) === 0) {
             unset($body[$key]);
-        } elseif (!$body[$key] instanceof UploadedFile || $this->values->below(4) === 0) {
+        } elseif (!($body[$key] instanceof UploadedFile) || $this->values->below(4) === 0) {
             $body[$key] = $this->values->strange($body[$key] instanceof UploadedFile ? 'file' : $body[$key]);
         }
 

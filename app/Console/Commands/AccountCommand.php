@@ -28,12 +28,16 @@ final class AccountCommand extends Command
             }
         }
         $given = [
-            'name' => $this->argument('name'), 'email' => $this->argument('email'), 'crew' => $this->option('crew') ?? $this->ask('Crew'),
+            'name' => $this->argument('name'),
+            'email' => $this->argument('email'),
+            'crew' => $this->option('crew') ?? $this->ask('Crew'),
             'password' => $this->option('password') ?? $this->secret('Password (at least 10 letters)'),
         ];
         $check = Validator::make($given, [
-            'name' => ['required', 'string', 'max:80'], 'email' => ['required', 'email', 'max:200', 'unique:users,email'],
-            'crew' => ['required', 'string', 'max:80'], 'password' => ['required', 'string', Password::min(10)],
+            'name' => ['required', 'string', 'max:80'],
+            'email' => ['required', 'email', 'max:200', 'unique:users,email'],
+            'crew' => ['required', 'string', 'max:80'],
+            'password' => ['required', 'string', Password::min(10)],
         ]);
         if ($check->fails()) {
             foreach ($check->errors()->all() as $message) {
@@ -47,7 +51,12 @@ final class AccountCommand extends Command
             if (!$crew->kitEntries()->exists()) {
                 Shelves::stock($crew, database_path('demo/shelf.json'));
             }
-            User::query()->create(['crew_id' => $crew->id, 'name' => $given['name'], 'email' => $given['email'], 'password' => $given['password']]);
+            User::query()->create([
+                'crew_id' => $crew->id,
+                'name' => $given['name'],
+                'email' => $given['email'],
+                'password' => $given['password'],
+            ]);
         });
         $this->info("{$given['email']} can sign in, in {$given['crew']}.");
 
@@ -63,8 +72,12 @@ final class AccountCommand extends Command
 
             return 2;
         }
-        DB::transaction(static fn (): bool => $user->forceFill(['closed_at' => $at, 'remember_token' => null])->save());
-        $this->info($at === null ? "{$email} can sign in again." : "{$email} can no longer sign in. What {$user->name} did stays under that name.");
+        DB::transaction(static fn(): bool => $user->forceFill(['closed_at' => $at, 'remember_token' => null])->save());
+        $this->info(
+            $at === null
+                ? "{$email} can sign in again."
+                : "{$email} can no longer sign in. What {$user->name} did stays under that name.",
+        );
 
         return 0;
     }

@@ -25,7 +25,7 @@ final class AdviseCommand extends Command
             /** @var list<string> $keep */
             $keep = $this->option('keep');
             if (array_diff($keep, Run::PINS) !== []) {
-                throw new Trouble('--keep is one of '.implode(', ', Run::PINS).'.');
+                throw new Trouble('--keep is one of ' . implode(', ', Run::PINS) . '.');
             }
             $shelf = $this->demoShelf();
             $proposal = Planner::of($plan, array_keys($plan->runs), $shelf, $keep);
@@ -46,7 +46,15 @@ final class AdviseCommand extends Command
     private function told(array $answer): void
     {
         if ($answer['found'] !== null) {
-            $this->line(sprintf('cheapest: %s %s, %d joints, evenness %s', $answer['found']['cost']['text'], $answer['found']['cost']['unit'], $answer['found']['joints'], $answer['found']['evenness']));
+            $this->line(
+                sprintf(
+                    'cheapest: %s %s, %d joints, evenness %s',
+                    $answer['found']['cost']['text'],
+                    $answer['found']['cost']['unit'],
+                    $answer['found']['joints'],
+                    $answer['found']['evenness'],
+                ),
+            );
             foreach ($answer['found']['parts'] as $part) {
                 $this->line("  {$part}");
             }
@@ -55,14 +63,26 @@ final class AdviseCommand extends Command
             }
         }
         foreach ($answer['clashes'] as $clash) {
-            $this->line("{$clash['run']}: nothing holds ".implode(' and ', $clash['limits']).'; nearest: '.implode('; ', $clash['broken']));
+            $this->line(
+                "{$clash['run']}: nothing holds " .
+                    implode(' and ', $clash['limits']) .
+                    '; nearest: ' .
+                    implode('; ', $clash['broken']),
+            );
         }
         foreach ($answer['left'] as $left) {
             $this->line("{$left['run']} {$left['why']}");
         }
         foreach ($answer['cheaper'] as $cheaper) {
-            $this->line("not {$cheaper['cost']['text']} {$cheaper['label']}: ".implode('; ', $cheaper['broken']));
+            $this->line("not {$cheaper['cost']['text']} {$cheaper['label']}: " . implode('; ', $cheaper['broken']));
         }
-        $this->line(sprintf('%d layouts solved; nothing below %s%s', $answer['solved'], $answer['bound']['text'], $answer['gap'] === '' ? '' : ", gap {$answer['gap']}"));
+        $this->line(
+            sprintf(
+                '%d layouts solved; nothing below %s%s',
+                $answer['solved'],
+                $answer['bound']['text'],
+                $answer['gap'] === '' ? '' : ", gap {$answer['gap']}",
+            ),
+        );
     }
 }

@@ -19,7 +19,15 @@ final class BackupCommand extends Command
     {
         return $this->answering(function (): int {
             $manifest = Backup::to((string) $this->argument('file'));
-            $this->line(sprintf('%s: %d jobs, %d revisions, %d photos, all read back.', $this->argument('file'), $manifest->rows['jobs'] ?? 0, $manifest->rows['revisions'] ?? 0, $manifest->rows['photos'] ?? 0));
+            $this->line(
+                sprintf(
+                    '%s: %d jobs, %d revisions, %d photos, all read back.',
+                    $this->argument('file'),
+                    $manifest->rows['jobs'] ?? 0,
+                    $manifest->rows['revisions'] ?? 0,
+                    $manifest->rows['photos'] ?? 0,
+                ),
+            );
 
             return 0;
         });

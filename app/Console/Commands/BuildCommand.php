@@ -25,9 +25,32 @@ final class BuildCommand extends Command
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $arrangement = Arrangement::read(new Fields(['visits' => array_map(self::visit(...), array_values((array) $this->option('visit'))), 'weekends' => (bool) $this->option('weekends'), 'pins' => [], 'waits' => []]));
-            $work = new Work($this->plan(), [], $this->demoShelf(), [], today: min([Clock::day(), ...array_map(static fn ($v): string => $v->from, $arrangement->visits)]), arrangement: $arrangement);
-            $this->output->write($this->option('json') ? Json::pretty(BuildDesk::picture($work)) : WorkCalendar::calendar($work, substr(hash('sha256', $work->plan->name."\0".$work->plan->client), 0, 12).'@ember-dusk.invalid', (int) Clock::now()->getTimestamp()));
+            $arrangement = Arrangement::read(
+                new Fields([
+                    'visits' => array_map(self::visit(...), array_values((array) $this->option('visit'))),
+                    'weekends' => (bool) $this->option('weekends'),
+                    'pins' => [],
+                    'waits' => [],
+                ]),
+            );
+            $work = new Work(
+                $this->plan(),
+                [],
+                $this->demoShelf(),
+                [],
+                today: min([Clock::day(), ...array_map(static fn($v): string => $v->from, $arrangement->visits)]),
+                arrangement: $arrangement,
+            );
+            $this->output->write(
+                $this->option('json')
+                    ? Json::pretty(BuildDesk::picture($work))
+                    : WorkCalendar::calendar(
+                        $work,
+                        substr(hash('sha256', $work->plan->name . "\0" . $work->plan->client), 0, 12) .
+                            '@ember-dusk.invalid',
+                        (int) Clock::now()->getTimestamp(),
+                    ),
+            );
 
             return 0;
         });
@@ -36,8 +59,13 @@ final class BuildCommand extends Command
     /** @return array{from: string, days: int, people: int} */
     private static function visit(mixed $written): array
     {
-        if (!is_string($written) || preg_match('/^(\d{4}-\d{2}-\d{2})(?::(\d{1,2}))?(?::([12]))?$/', $written, $parts) !== 1) {
-            throw new Trouble('--visit is a day as YYYY-MM-DD, with days of work and one or two people behind it where wanted: 2026-12-01:2:2.');
+        if (
+            !is_string($written) ||
+            preg_match('/^(\d{4}-\d{2}-\d{2})(?::(\d{1,2}))?(?::([12]))?$/', $written, $parts) !== 1
+        ) {
+            throw new Trouble(
+                '--visit is a day as YYYY-MM-DD, with days of work and one or two people behind it where wanted: 2026-12-01:2:2.',
+            );
         }
 
         return ['from' => $parts[1], 'days' => (int) ($parts[2] ?? 0), 'people' => (int) ($parts[3] ?? 1)];

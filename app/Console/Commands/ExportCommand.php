@@ -31,11 +31,18 @@ final class ExportCommand extends Command
             } else {
                 $plan = $this->plan();
             }
-            $this->output->write(match ($this->option('as')) {
-                'job' => JobFile::write($plan),
-                'spice' => Netlist::write($plan->name, Engine::networks($plan, $this->scene($plan), $this->phase())),
-                default => throw new Trouble('--as takes job or spice.'),
-            }, false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+            $this->output->write(
+                match ($this->option('as')) {
+                    'job' => JobFile::write($plan),
+                    'spice' => Netlist::write(
+                        $plan->name,
+                        Engine::networks($plan, $this->scene($plan), $this->phase()),
+                    ),
+                    default => throw new Trouble('--as takes job or spice.'),
+                },
+                false,
+                \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW,
+            );
 
             return 0;
         });

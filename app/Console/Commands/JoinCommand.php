@@ -26,7 +26,7 @@ final class JoinCommand extends Command
             } else {
                 foreach ($steps as $n => $step) {
                     $this->line(sprintf('%2d  %s  (%s)', $n + 1, $step['title'], $step['where']));
-                    $this->line('    '.$step['why']);
+                    $this->line('    ' . $step['why']);
                 }
             }
 

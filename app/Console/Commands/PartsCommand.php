@@ -24,8 +24,16 @@ final class PartsCommand extends Command
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $work = new Work($this->plan(), [], $this->demoShelf(), [], offcuts: array_map(self::offcut(...), array_values((array) $this->option('offcut'))));
-            $this->output->write($this->option('json') ? Json::pretty(PartsDesk::picture($work)) : Csv::write(PartsTables::rows($work)));
+            $work = new Work(
+                $this->plan(),
+                [],
+                $this->demoShelf(),
+                [],
+                offcuts: array_map(self::offcut(...), array_values((array) $this->option('offcut'))),
+            );
+            $this->output->write(
+                $this->option('json') ? Json::pretty(PartsDesk::picture($work)) : Csv::write(PartsTables::rows($work)),
+            );
 
             return 0;
         });

@@ -24,13 +24,19 @@ trait PicksPhase
             }
         }
 
-        throw new Trouble("--scene: the job has no “{$asked}”. It has ".(implode(', ', array_map(static fn (Scene $s): string => $s->name, $plan->scenes)) ?: 'no scenes').'.');
+        throw new Trouble(
+            "--scene: the job has no “{$asked}”. It has " .
+                (implode(', ', array_map(static fn(Scene $s): string => $s->name, $plan->scenes)) ?: 'no scenes') .
+                '.',
+        );
     }
 
     protected function phase(): int
     {
         $phase = $this->option('phase');
 
-        return is_string($phase) && preg_match('/^[1-9]\d?$/', $phase) === 1 ? (int) $phase : throw new Trouble('--phase takes a whole number from 1.');
+        return is_string($phase) && preg_match('/^[1-9]\d?$/', $phase) === 1
+            ? (int) $phase
+            : throw new Trouble('--phase takes a whole number from 1.');
     }
 }

@@ -23,7 +23,7 @@ trait ReadsJobFile
         } catch (Trouble $t) {
             $output = $this->getOutput()->getOutput();
             $error = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-            $error->writeln(($t->pointer === '' ? '' : $t->pointer.': ').$t->getMessage());
+            $error->writeln(($t->pointer === '' ? '' : $t->pointer . ': ') . $t->getMessage());
 
             return 2;
         }

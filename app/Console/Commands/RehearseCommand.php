@@ -26,10 +26,10 @@ final class RehearseCommand extends Command
             $kit = Kit::of($this->plan());
             $log = Rehearsal::run($kit, (int) $this->option('seed'), (bool) $this->option('hasty'));
             if ($this->option('json')) {
-                $this->output->write(Json::pretty(array_map(static fn (Event $e): array => (array) $e, $log)));
+                $this->output->write(Json::pretty(array_map(static fn(Event $e): array => (array) $e, $log)));
             } else {
                 foreach ($log as $event) {
-                    $this->line(Guide::clock($event->at).'  '.Words::of($event, $kit));
+                    $this->line(Guide::clock($event->at) . '  ' . Words::of($event, $kit));
                 }
             }
 

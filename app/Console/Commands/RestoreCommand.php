@@ -19,7 +19,15 @@ final class RestoreCommand extends Command
     {
         return $this->answering(function () use ($restore): int {
             $manifest = $restore->from((string) $this->argument('file'));
-            $this->line(sprintf('Restored as of %s: %d jobs, %d revisions, %d photos.', $manifest->taken, $manifest->rows['jobs'] ?? 0, $manifest->rows['revisions'] ?? 0, $manifest->rows['photos'] ?? 0));
+            $this->line(
+                sprintf(
+                    'Restored as of %s: %d jobs, %d revisions, %d photos.',
+                    $manifest->taken,
+                    $manifest->rows['jobs'] ?? 0,
+                    $manifest->rows['revisions'] ?? 0,
+                    $manifest->rows['photos'] ?? 0,
+                ),
+            );
 
             return 0;
         });

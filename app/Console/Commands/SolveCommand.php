@@ -36,16 +36,20 @@ final class SolveCommand extends Command
             $plan = $this->plan();
             $scene = $this->scene($plan);
             $work = new Work($plan, self::results($plan, $scene), $this->demoShelf(), []);
-            $findings = array_values(array_filter(Slate::of($work), static fn (Finding $f): bool => $f->place->stage !== 'join'));
+            $findings = array_values(
+                array_filter(Slate::of($work), static fn(Finding $f): bool => $f->place->stage !== 'join'),
+            );
             $figures = WireDesk::ledger($work);
             if ($this->option('json')) {
-                $this->output->write(Json::pretty([
-                    'job' => $plan->name,
-                    'engine' => Engine::VERSION,
-                    'figures' => array_map(static fn (Figure $f): array => $f->toArray(), $figures),
-                    'findings' => array_map(static fn (Finding $f): array => $f->toArray(), $findings),
-                    'nodes' => (object) self::nodes(Engine::networks($plan, $scene, $this->phase())),
-                ]));
+                $this->output->write(
+                    Json::pretty([
+                        'job' => $plan->name,
+                        'engine' => Engine::VERSION,
+                        'figures' => array_map(static fn(Figure $f): array => $f->toArray(), $figures),
+                        'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
+                        'nodes' => (object) self::nodes(Engine::networks($plan, $scene, $this->phase())),
+                    ]),
+                );
             } else {
                 foreach ($figures as $f) {
                     $this->line(sprintf('%-24s %10s %s', $f->label, $f->text(), $f->unit));
@@ -67,7 +71,7 @@ final class SolveCommand extends Command
             try {
                 $results += $scene === null ? Engine::island($plan, $island) : Engine::scene($plan, $island, $scene);
             } catch (Trouble $t) {
-                $results += array_map(static fn (): Trouble => $t, $island->parts + $island->fixtures);
+                $results += array_map(static fn(): Trouble => $t, $island->parts + $island->fixtures);
             }
         }
 

@@ -29,28 +29,66 @@ use Illuminate\Support\Str;
 /** Ticks of the steps, visits and moves, and the plan of work as a calendar. */
 final readonly class BuildController
 {
-    public function __construct(private Workshop $workshop)
-    {
-    }
+    public function __construct(private Workshop $workshop) {}
 
     public function tick(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         // The page still shows who pressed; meanwhile somebody else signed in beside it.
-        abort_if($request->filled('by') && $request->integer('by') !== $user->id, 403, 'Somebody else has signed in on this device. It is sent when whoever pressed it signs in again.');
+        abort_if(
+            $request->filled('by') && $request->integer('by') !== $user->id,
+            403,
+            'Somebody else has signed in on this device. It is sent when whoever pressed it signs in again.',
+        );
         $id = $request->string('step')->toString();
-        $step = array_values(array_filter(Worksheet::of($this->work($job))->steps, static fn (Step $s): bool => $s->id === $id))[0]
-            ?? throw Trouble::at('/step', 'The job has no such step any more: the plan was changed. What you ticked cannot be kept.');
+        $step =
+            array_values(
+                array_filter(Worksheet::of($this->work($job))->steps, static fn(Step $s): bool => $s->id === $id),
+            )[0] ??
+            throw Trouble::at(
+                '/step',
+                'The job has no such step any more: the plan was changed. What you ticked cannot be kept.',
+            );
         // A clock that runs ahead must not win over every press to come.
         $at = min($request->string('at')->toString(), Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
-        DB::transaction(static fn () => $job->ticks()->firstOrCreate(['uuid' => $request->string('uuid')->toString()],
-            ['step' => $id, 'kind' => $step->kind, 'done' => $request->boolean('done'), 'table_minutes' => $step->table, 'minutes' => $request->integer('minutes'), 'at' => $at, 'user_id' => $user->id]));
+        DB::transaction(
+            static fn() => $job->ticks()->firstOrCreate(
+                ['uuid' => $request->string('uuid')->toString()],
+                [
+                    'step' => $id,
+                    'kind' => $step->kind,
+                    'done' => $request->boolean('done'),
+                    'table_minutes' => $step->table,
+                    'minutes' => $request->integer('minutes'),
+                    'at' => $at,
+                    'user_id' => $user->id,
+                ],
+            ),
+        );
 
         return $this->answer($job, $user);
     }
 
     public function visits(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->arrange($job, $user, static fn (Arrangement $a): Arrangement => Arrangement::read(new Fields(['visits' => array_map(static fn (array $v): array => ['from' => $v['from'], 'days' => (int) $v['days'], 'people' => (int) $v['people']], $request->validated('visits')), 'weekends' => $request->boolean('weekends')] + $a->write())));
+        return $this->arrange(
+            $job,
+            $user,
+            static fn(Arrangement $a): Arrangement => Arrangement::read(
+                new Fields(
+                    [
+                        'visits' => array_map(
+                            static fn(array $v): array => [
+                                'from' => $v['from'],
+                                'days' => (int) $v['days'],
+                                'people' => (int) $v['people'],
+                            ],
+                            $request->validated('visits'),
+                        ),
+                        'weekends' => $request->boolean('weekends'),
+                    ] + $a->write(),
+                ),
+            ),
+        );
     }
 
     public function wait(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
@@ -58,7 +96,11 @@ final readonly class BuildController
         $sheet = Worksheet::of($this->work($job));
 
         return $this->arrange($job, $user, static function (Arrangement $a) use ($request, $sheet): Arrangement {
-            $arrangement = $a->waiting($request->string('step')->toString(), $request->string('after')->toString(), $request->boolean('on'));
+            $arrangement = $a->waiting(
+                $request->string('step')->toString(),
+                $request->string('after')->toString(),
+                $request->boolean('on'),
+            );
             // Refused at the place when steps would wait for each other in a circle.
             CriticalPath::of($arrangement->order($sheet->steps));
 
@@ -70,24 +112,39 @@ final readonly class BuildController
     {
         $step = $request->string('step')->toString();
         if ($request->boolean('back')) {
-            return $this->arrange($job, $user, static fn (Arrangement $a): Arrangement => $a->moved($step, null));
+            return $this->arrange($job, $user, static fn(Arrangement $a): Arrangement => $a->moved($step, null));
         }
-        $pin = new Pin($step, $request->string('day')->toString(), $request->integer('from'), $request->integer('person'));
+        $pin = new Pin(
+            $step,
+            $request->string('day')->toString(),
+            $request->integer('from'),
+            $request->integer('person'),
+        );
         $cost = MoveCost::of($this->work($job), $pin);
         if (!$request->boolean('keep')) {
             return new JsonResponse($cost);
         }
         if ($cost['broken'] !== []) {
-            throw Trouble::at('/step', 'It cannot be moved there. '.implode(' ', $cost['broken']));
+            throw Trouble::at('/step', 'It cannot be moved there. ' . implode(' ', $cost['broken']));
         }
 
-        return $this->arrange($job, $user, static fn (Arrangement $a): Arrangement => $a->moved($step, $pin));
+        return $this->arrange($job, $user, static fn(Arrangement $a): Arrangement => $a->moved($step, $pin));
     }
 
     public function calendar(Job $job): Response
     {
-        return new Response(WorkCalendar::calendar($this->work($job), "job{$job->id}@".parse_url((string) config('app.url'), PHP_URL_HOST), (int) Clock::now()->getTimestamp()), 200,
-            ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'.ics"']);
+        return new Response(
+            WorkCalendar::calendar(
+                $this->work($job),
+                "job{$job->id}@" . parse_url((string) config('app.url'), PHP_URL_HOST),
+                (int) Clock::now()->getTimestamp(),
+            ),
+            200,
+            [
+                'Content-Type' => 'text/calendar; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="' . Str::slug($job->name) . '.ics"',
+            ],
+        );
     }
 
     /** @param  callable(Arrangement): Arrangement  $how */
@@ -95,7 +152,7 @@ final readonly class BuildController
     {
         DB::transaction(static function () use ($job, $how): void {
             $kept = $job->arrangement()->first();
-            $job->arrangement()->updateOrCreate([], ['document' => $how($kept?->read() ?? new Arrangement)->write()]);
+            $job->arrangement()->updateOrCreate([], ['document' => $how($kept?->read() ?? new Arrangement())->write()]);
         });
 
         return $this->answer($job, $user);

@@ -18,9 +18,7 @@ use Illuminate\Http\JsonResponse;
 /** Edits are JSON: a change, undo and redo answer with the new state of the open stage; a preview writes nothing. */
 final readonly class EditController
 {
-    public function __construct(private Workshop $workshop)
-    {
-    }
+    public function __construct(private Workshop $workshop) {}
 
     public function show(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
@@ -29,7 +27,12 @@ final readonly class EditController
 
     public function change(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($job, $user, Revisions::change($job, $user, $request->integer('base'), $request->change()), $request);
+        return $this->answer(
+            $job,
+            $user,
+            Revisions::change($job, $user, $request->integer('base'), $request->change()),
+            $request,
+        );
     }
 
     public function preview(EditRequest $request, Job $job): JsonResponse
@@ -37,7 +40,12 @@ final readonly class EditController
         $shelf = Shelves::ofCrew($job->crew);
         $plan = Revisions::preview($job, $shelf, Revisions::newest($job)->plan(), $request->change());
 
-        return new JsonResponse(['desk' => Desk::of($request->stage(), $this->workshop->work($job, $plan, $shelf, $request->scene(), $request->open()))]);
+        return new JsonResponse([
+            'desk' => Desk::of(
+                $request->stage(),
+                $this->workshop->work($job, $plan, $shelf, $request->scene(), $request->open()),
+            ),
+        ]);
     }
 
     /** An earlier state of the job, to be held beside the newest. */
@@ -45,7 +53,13 @@ final readonly class EditController
     {
         $revision = $job->revisions()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse(['words' => $revision->words, 'desk' => Desk::of($request->stage(), $this->workshop->work($job, $revision->plan(), null, $request->scene(), $request->open()))]);
+        return new JsonResponse([
+            'words' => $revision->words,
+            'desk' => Desk::of(
+                $request->stage(),
+                $this->workshop->work($job, $revision->plan(), null, $request->scene(), $request->open()),
+            ),
+        ]);
     }
 
     public function undo(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
@@ -60,19 +74,42 @@ final readonly class EditController
 
     public function history(Job $job): JsonResponse
     {
-        return new JsonResponse(['history' => $job->revisions()->with('user')->orderByDesc('number')->limit(500)->get()->map(static fn (Revision $r): array => [
-            'number' => $r->number, 'words' => $r->words, 'who' => $r->user?->name, 'at' => $r->created_at->toIso8601String(),
-        ])->all()]);
+        return new JsonResponse([
+            'history' => $job
+                ->revisions()
+                ->with('user')
+                ->orderByDesc('number')
+                ->limit(500)
+                ->get()
+                ->map(
+                    static fn(Revision $r): array => [
+                        'number' => $r->number,
+                        'words' => $r->words,
+                        'who' => $r->user?->name,
+                        'at' => $r->created_at->toIso8601String(),
+                    ],
+                )
+                ->all(),
+        ]);
     }
 
     /** @param  'undo'|'redo'  $kind */
     private function restored(string $kind, EditRequest $request, Job $job, User $user): JsonResponse
     {
-        return $this->answer($job, $user, $request->filled('over') ? Revisions::stepOver($job, $user, $kind, $request->integer('over')) : Revisions::restore($job, $user, $kind), $request);
+        return $this->answer(
+            $job,
+            $user,
+            $request->filled('over')
+                ? Revisions::stepOver($job, $user, $kind, $request->integer('over'))
+                : Revisions::restore($job, $user, $kind),
+            $request,
+        );
     }
 
     private function answer(Job $job, User $user, Revision $revision, EditRequest $request): JsonResponse
     {
-        return new JsonResponse($this->workshop->answer($job, $user, $revision, $request->stage(), $request->scene(), $request->open()));
+        return new JsonResponse(
+            $this->workshop->answer($job, $user, $revision, $request->stage(), $request->scene(), $request->open()),
+        );
     }
 }

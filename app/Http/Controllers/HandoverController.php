@@ -25,9 +25,7 @@ use Inertia\Response as Page;
 /** The Hand over stage: one sheet as page, as printable HTML and as PDF. */
 final readonly class HandoverController
 {
-    public function __construct(private Workshop $workshop)
-    {
-    }
+    public function __construct(private Workshop $workshop) {}
 
     public function show(Job $job, #[CurrentUser] User $user): Page
     {
@@ -56,12 +54,18 @@ final readonly class HandoverController
         $run = $job->joinRuns()->latest('id')->first();
         if ($run !== null) {
             $live = Runs::live($job, $run);
-            $log = array_map(static fn (array $line): string => $line['at'].'  '.$line['text'], Words::lines($live->log(), $live->kit));
+            $log = array_map(
+                static fn(array $line): string => $line['at'] . '  ' . $line['text'],
+                Words::lines($live->log(), $live->kit),
+            );
         }
 
         $work = $this->workshop->work($job, $plan);
-        $open = array_map(static fn (Finding $f): string => $f->title, Slate::of($work));
+        $open = array_map(static fn(Finding $f): string => $f->title, Slate::of($work));
 
-        return ['printed' => Clock::day(), 'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i')] + Sheet::of($plan, $work->results, $log, $open, $revision->number);
+        return [
+            'printed' => Clock::day(),
+            'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i'),
+        ] + Sheet::of($plan, $work->results, $log, $open, $revision->number);
     }
 }

@@ -36,7 +36,15 @@ final class JobController
 {
     public function index(JobListRequest $request, #[CurrentUser] User $user, JobList $list): Page
     {
-        return Inertia::render('Home', $list->page($user->crew, $request->words(), $request->boolean('archived'), max(1, $request->integer('page', 1))));
+        return Inertia::render(
+            'Home',
+            $list->page(
+                $user->crew,
+                $request->words(),
+                $request->boolean('archived'),
+                max(1, $request->integer('page', 1)),
+            ),
+        );
     }
 
     /** For a job whose summary the list did not have at hand. */
@@ -61,7 +69,7 @@ final class JobController
         if ($job->archived_at === null) {
             throw new Trouble('Put the job into the archive first. Nothing was deleted.');
         }
-        DB::transaction(static fn (): ?bool => $job->delete());
+        DB::transaction(static fn(): ?bool => $job->delete());
 
         return new JsonResponse(['gone' => $job->id]);
     }
@@ -69,15 +77,24 @@ final class JobController
     private static function shelve(Job $job, ?CarbonImmutable $at): JsonResponse
     {
         // Its place in the list stays: nothing of it was changed.
-        DB::transaction(static fn () => $job->newQuery()->toBase()->where('id', $job->id)->update(['archived_at' => $at]));
+        DB::transaction(
+            static fn() => $job
+                ->newQuery()
+                ->toBase()
+                ->where('id', $job->id)
+                ->update(['archived_at' => $at]),
+        );
 
         return new JsonResponse(['job' => $job->id, 'archived' => $at !== null]);
     }
 
     public function store(NewJobRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
-        $plan = new Plan(trim($request->string('name')->toString()), trim($request->string('client')->toString()),
-            places: ['place1' => new Place('place1', trim($request->string('place')->toString()), '')]);
+        $plan = new Plan(
+            trim($request->string('name')->toString()),
+            trim($request->string('client')->toString()),
+            places: ['place1' => new Place('place1', trim($request->string('place')->toString()), '')],
+        );
 
         return redirect()->route('jobs.stage', [Revisions::begin($user->crew, $user, $plan, 'Job begun'), 'survey']);
     }
@@ -89,25 +106,45 @@ final class JobController
         return new JsonResponse(['url' => route('jobs.stage', [$job, 'survey'])], 201);
     }
 
-    public function stage(StageRequest $request, Job $job, string $stage, #[CurrentUser] User $user, Workshop $workshop): Page
-    {
-        return Inertia::render(Str::studly($stage), ['answer' => $workshop->answer($job, $user, Revisions::newest($job), $stage, null, $request->open())]);
+    public function stage(
+        StageRequest $request,
+        Job $job,
+        string $stage,
+        #[CurrentUser] User $user,
+        Workshop $workshop,
+    ): Page {
+        return Inertia::render(Str::studly($stage), [
+            'answer' => $workshop->answer($job, $user, Revisions::newest($job), $stage, null, $request->open()),
+        ]);
     }
 
     public function export(Job $job): Response
     {
-        return self::download(JobFile::write(Revisions::newest($job)->plan()), $job, 'emberdusk.json', 'application/json');
+        return self::download(
+            JobFile::write(Revisions::newest($job)->plan()),
+            $job,
+            'emberdusk.json',
+            'application/json',
+        );
     }
 
     public function netlist(Job $job): Response
     {
         $plan = Revisions::newest($job)->plan();
 
-        return self::download(Netlist::write($plan->name, Engine::networks($plan)), $job, 'cir', 'text/plain; charset=utf-8');
+        return self::download(
+            Netlist::write($plan->name, Engine::networks($plan)),
+            $job,
+            'cir',
+            'text/plain; charset=utf-8',
+        );
     }
 
     private static function download(string $text, Job $job, string $ending, string $type): Response
     {
-        return new Response($text, 200, ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'.'.$ending.'"']);
+        return new Response($text, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => 'attachment; filename="' . Str::slug($job->name) . '.' . $ending . '"',
+        ]);
     }
 }

@@ -41,8 +41,18 @@ final class JoinController
 
     public function act(JoinRequest $request, Job $job, JoinRun $joinRun, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(Runs::act($job, $joinRun, $user, $request->string('kind')->toString(), $request->string('device')->toString(),
-            $request->integer('presses', 1), $request->string('name')->toString(), $request->string('room')->toString()));
+        return new JsonResponse(
+            Runs::act(
+                $job,
+                $joinRun,
+                $user,
+                $request->string('kind')->toString(),
+                $request->string('device')->toString(),
+                $request->integer('presses', 1),
+                $request->string('name')->toString(),
+                $request->string('room')->toString(),
+            ),
+        );
     }
 
     public function pace(JoinRequest $request, Job $job, JoinRun $joinRun): JsonResponse

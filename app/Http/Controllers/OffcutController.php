@@ -19,15 +19,16 @@ use Illuminate\Support\Facades\DB;
 /** What is left over and lies in the van: typed in, put there from a job, taken out. */
 final readonly class OffcutController
 {
-    public function __construct(private Workshop $workshop)
-    {
-    }
+    public function __construct(private Workshop $workshop) {}
 
     public function store(OffcutRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         DB::transaction(static function () use ($request, $job): void {
             for ($n = 0; $n < $request->integer('count'); $n++) {
-                $job->crew->offcuts()->create(['kit' => $request->string('kit')->toString(), 'mm' => (int) round(1000 * $request->float('metres'))]);
+                $job->crew->offcuts()->create([
+                    'kit' => $request->string('kit')->toString(),
+                    'mm' => (int) round(1000 * $request->float('metres')),
+                ]);
             }
         });
 
@@ -50,7 +51,9 @@ final readonly class OffcutController
 
     public function destroy(Job $job, int $offcut, #[CurrentUser] User $user): JsonResponse
     {
-        DB::transaction(static fn (): ?bool => Offcut::query()->where('crew_id', $job->crew_id)->findOrFail($offcut)->delete());
+        DB::transaction(
+            static fn(): ?bool => Offcut::query()->where('crew_id', $job->crew_id)->findOrFail($offcut)->delete(),
+        );
 
         return $this->answer($job, $user);
     }

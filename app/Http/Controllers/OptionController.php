@@ -18,6 +18,10 @@ final readonly class OptionController
         $plan = Revisions::newest($job)->plan();
         $of = $plan->run($run);
 
-        return new JsonResponse(['run' => $of->id, 'name' => ucfirst($of->word), 'options' => Options::of($plan, $of, Shelves::ofCrew($job->crew))]);
+        return new JsonResponse([
+            'run' => $of->id,
+            'name' => ucfirst($of->word),
+            'options' => Options::of($plan, $of, Shelves::ofCrew($job->crew)),
+        ]);
     }
 }

@@ -18,9 +18,7 @@ use Illuminate\Support\Str;
 /** Day sheets and the list to pack the van by, to print and as PDF. */
 final readonly class PaperController
 {
-    public function __construct(private Workshop $workshop)
-    {
-    }
+    public function __construct(private Workshop $workshop) {}
 
     public function days(Job $job): View
     {
@@ -29,7 +27,7 @@ final readonly class PaperController
 
     public function daysPdf(Job $job): Response
     {
-        return Paper::pdf($this->days($job), Str::slug($job->name).'-day-sheets');
+        return Paper::pdf($this->days($job), Str::slug($job->name) . '-day-sheets');
     }
 
     public function van(Job $job): View
@@ -39,7 +37,7 @@ final readonly class PaperController
 
     public function vanPdf(Job $job): Response
     {
-        return Paper::pdf($this->van($job), Str::slug($job->name).'-van');
+        return Paper::pdf($this->van($job), Str::slug($job->name) . '-van');
     }
 
     private function work(Job $job): Work

@@ -25,9 +25,7 @@ use Inertia\Response as Page;
 /** Marks of the parts list, and the list for a spreadsheet. */
 final readonly class PartController
 {
-    public function __construct(private Workshop $workshop)
-    {
-    }
+    public function __construct(private Workshop $workshop) {}
 
     public function mark(PartRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
@@ -35,7 +33,14 @@ final readonly class PartController
         $state = (string) $request->validated('state');
         $cuts = Worksheet::of($this->workshop->work($job, Revisions::newest($job)->plan()))->parts->cuts;
         DB::transaction(static function () use ($job, $user, $request, $part, $state, $cuts): void {
-            $job->partMarks()->updateOrCreate(['part' => $part], ['state' => $state, 'arrives' => $state === 'ordered' ? $request->validated('arrives') : null, 'user_id' => $user->id]);
+            $job->partMarks()->updateOrCreate(
+                ['part' => $part],
+                [
+                    'state' => $state,
+                    'arrives' => $state === 'ordered' ? $request->validated('arrives') : null,
+                    'user_id' => $user->id,
+                ],
+            );
             foreach ($cuts as $cut) {
                 if ($cut->kit === $part) {
                     Offcuts::pack($job, $cut, $state === 'packed');
@@ -48,18 +53,34 @@ final readonly class PartController
 
     public function labels(Job $job): Page
     {
-        return Inertia::render('Labels', ['job' => $job->id, 'name' => $job->name, 'labels' => Labels::of(Revisions::newest($job)->plan())]);
+        return Inertia::render('Labels', [
+            'job' => $job->id,
+            'name' => $job->name,
+            'labels' => Labels::of(Revisions::newest($job)->plan()),
+        ]);
     }
 
     public function cuts(Job $job): Response
     {
-        return new Response(Csv::write(PartsTables::cutRows($this->workshop->work($job, Revisions::newest($job)->plan()))), 200,
-            ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'-cuts.csv"']);
+        return new Response(
+            Csv::write(PartsTables::cutRows($this->workshop->work($job, Revisions::newest($job)->plan()))),
+            200,
+            [
+                'Content-Type' => 'text/csv; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="' . Str::slug($job->name) . '-cuts.csv"',
+            ],
+        );
     }
 
     public function csv(Job $job): Response
     {
-        return new Response(Csv::write(PartsTables::rows($this->workshop->work($job, Revisions::newest($job)->plan()))), 200,
-            ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.Str::slug($job->name).'-parts.csv"']);
+        return new Response(
+            Csv::write(PartsTables::rows($this->workshop->work($job, Revisions::newest($job)->plan()))),
+            200,
+            [
+                'Content-Type' => 'text/csv; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="' . Str::slug($job->name) . '-parts.csv"',
+            ],
+        );
     }
 }

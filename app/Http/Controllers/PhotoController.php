@@ -24,21 +24,49 @@ final class PhotoController
 
     public function index(Job $job, string $place): JsonResponse
     {
-        return new JsonResponse(['limits' => ['megapixels' => intdiv(Shrink::MOST_PIXELS, 1_000_000), 'megabytes' => intdiv(PhotoRequest::MOST, 1000)], 'photos' => $job->photos()->where('place', $place)->orderBy('id')->get(['id', 'job_id', 'caption', 'width', 'height', 'created_at'])
-            ->map(static fn (Photo $p): array => ['id' => $p->id, 'url' => route('photos.show', [$job, $p], false), 'caption' => $p->caption,
-                'width' => $p->width, 'height' => $p->height, 'taken' => $p->created_at->toIso8601String()])->all()]);
+        return new JsonResponse([
+            'limits' => [
+                'megapixels' => intdiv(Shrink::MOST_PIXELS, 1_000_000),
+                'megabytes' => intdiv(PhotoRequest::MOST, 1000),
+            ],
+            'photos' => $job
+                ->photos()
+                ->where('place', $place)
+                ->orderBy('id')
+                ->get(['id', 'job_id', 'caption', 'width', 'height', 'created_at'])
+                ->map(
+                    static fn(Photo $p): array => [
+                        'id' => $p->id,
+                        'url' => route('photos.show', [$job, $p], false),
+                        'caption' => $p->caption,
+                        'width' => $p->width,
+                        'height' => $p->height,
+                        'taken' => $p->created_at->toIso8601String(),
+                    ],
+                )
+                ->all(),
+        ]);
     }
 
     public function store(PhotoRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $place = Revisions::newest($job)->plan()->place($request->string('place')->toString());
+        $place = Revisions::newest($job)
+            ->plan()
+            ->place($request->string('place')->toString());
         $small = Shrink::of($request->bytes());
         DB::transaction(static function () use ($job, $user, $place, $small, $request): void {
             if ($job->photos()->count() >= self::MOST) {
-                throw new Trouble('This job has '.self::MOST.' photos already. Remove some first.', '/photo');
+                throw new Trouble('This job has ' . self::MOST . ' photos already. Remove some first.', '/photo');
             }
-            $job->photos()->create(['user_id' => $user->id, 'place' => $place->id, 'caption' => trim($request->string('caption')->toString()),
-                'width' => $small->width, 'height' => $small->height, 'image' => $small->jpeg, 'created_at' => Clock::now()]);
+            $job->photos()->create([
+                'user_id' => $user->id,
+                'place' => $place->id,
+                'caption' => trim($request->string('caption')->toString()),
+                'width' => $small->width,
+                'height' => $small->height,
+                'image' => $small->jpeg,
+                'created_at' => Clock::now(),
+            ]);
         });
 
         return $this->index($job, $place->id);
@@ -46,12 +74,16 @@ final class PhotoController
 
     public function show(Job $job, Photo $photo): Response
     {
-        return new Response($photo->image, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff']);
+        return new Response($photo->image, 200, [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
     public function destroy(Job $job, Photo $photo): JsonResponse
     {
-        DB::transaction(static fn (): ?bool => $photo->delete());
+        DB::transaction(static fn(): ?bool => $photo->delete());
 
         return $this->index($job, $photo->place);
     }

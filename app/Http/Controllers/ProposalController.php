@@ -25,7 +25,12 @@ final readonly class ProposalController
             $plan->run($run);
         }
         $proposal = DB::transaction(static function () use ($request, $job, $runs): Proposal {
-            $proposal = $job->proposals()->create(['user_id' => $request->user()?->getAuthIdentifier(), 'runs' => $runs, 'keep' => $request->validated('keep'), 'state' => 'waiting']);
+            $proposal = $job->proposals()->create([
+                'user_id' => $request->user()?->getAuthIdentifier(),
+                'runs' => $runs,
+                'keep' => $request->validated('keep'),
+                'state' => 'waiting',
+            ]);
             Propose::dispatch($proposal->id)->beforeCommit();
 
             return $proposal;
@@ -41,7 +46,7 @@ final readonly class ProposalController
 
     public function stop(Job $job, Proposal $proposal): JsonResponse
     {
-        DB::transaction(static fn (): bool => $proposal->update(['stop' => true]));
+        DB::transaction(static fn(): bool => $proposal->update(['stop' => true]));
 
         return $this->told($proposal);
     }
@@ -50,7 +55,16 @@ final readonly class ProposalController
     {
         $done = $proposal->state === 'done' && $proposal->answer !== null;
 
-        return new JsonResponse(['id' => $proposal->id, 'state' => $proposal->state, 'solved' => $proposal->solved, 'about' => $proposal->about,
-            'message' => $proposal->trouble(Clock::now()), 'proposal' => $done ? json_decode((string) $proposal->answer) : null], $status);
+        return new JsonResponse(
+            [
+                'id' => $proposal->id,
+                'state' => $proposal->state,
+                'solved' => $proposal->solved,
+                'about' => $proposal->about,
+                'message' => $proposal->trouble(Clock::now()),
+                'proposal' => $done ? json_decode((string) $proposal->answer) : null,
+            ],
+            $status,
+        );
     }
 }

@@ -21,27 +21,39 @@ use Illuminate\Support\Str;
 /** The quote to print and as PDF, and what has changed since one was given. */
 final readonly class QuoteController
 {
-    public function __construct(private Workshop $workshop)
-    {
-    }
+    public function __construct(private Workshop $workshop) {}
 
     public function html(Job $job): View
     {
         $revision = Revisions::newest($job);
         $plan = $revision->plan();
 
-        return view('quote', ['quote' => $this->quote($job), 'job' => $plan->name, 'client' => $plan->client, 'revision' => $revision->number, 'terms' => $plan->terms, 'printed' => Clock::day()]);
+        return view('quote', [
+            'quote' => $this->quote($job),
+            'job' => $plan->name,
+            'client' => $plan->client,
+            'revision' => $revision->number,
+            'terms' => $plan->terms,
+            'printed' => Clock::day(),
+        ]);
     }
 
     public function pdf(Job $job): Response
     {
-        return Paper::pdf($this->html($job), Str::slug($job->name).'-quote');
+        return Paper::pdf($this->html($job), Str::slug($job->name) . '-quote');
     }
 
     public function give(Job $job, #[CurrentUser] User $user): JsonResponse
     {
         $quote = $this->quote($job);
-        DB::transaction(static fn () => $job->quotes()->create(['user_id' => $user->id, 'revision' => Revisions::newest($job)->number, 'total' => $quote->total, 'lines' => $quote->lines]));
+        DB::transaction(
+            static fn() => $job->quotes()->create([
+                'user_id' => $user->id,
+                'revision' => Revisions::newest($job)->number,
+                'total' => $quote->total,
+                'lines' => $quote->lines,
+            ]),
+        );
 
         return $this->since($job);
     }
@@ -53,8 +65,19 @@ final readonly class QuoteController
         $quote = Quote::of($work);
         $given = $job->quotes()->latest('id')->first();
 
-        return new JsonResponse(['total' => $quote->figure($work)->toArray(), 'unpriced' => $quote->unpriced,
-            'given' => $given === null ? null : ['revision' => $given->revision, 'at' => Clock::local($given->created_at)->format('Y-m-d'), 'total' => Quote::money($given->total), 'changes' => $quote->since($given->lines)]]);
+        return new JsonResponse([
+            'total' => $quote->figure($work)->toArray(),
+            'unpriced' => $quote->unpriced,
+            'given' =>
+                $given === null
+                    ? null
+                    : [
+                        'revision' => $given->revision,
+                        'at' => Clock::local($given->created_at)->format('Y-m-d'),
+                        'total' => Quote::money($given->total),
+                        'changes' => $quote->since($given->lines),
+                    ],
+        ]);
     }
 
     private function quote(Job $job): Quote

@@ -26,12 +26,18 @@ final class SessionController
     public function store(SignInRequest $request): RedirectResponse
     {
         // The password is checked first: that takes long on purpose, and nobody who writes shall wait for it.
-        $user = Auth::validate($request->safe()->only(['email', 'password'])) ? User::query()->where('email', $request->validated('email'))->first() : null;
+        $user = Auth::validate($request->safe()->only(['email', 'password']))
+            ? User::query()->where('email', $request->validated('email'))->first()
+            : null;
         if ($user?->closed_at !== null) {
-            throw ValidationException::withMessages(['email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.']);
+            throw ValidationException::withMessages([
+                'email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.',
+            ]);
         }
         if ($user === null) {
-            throw ValidationException::withMessages(['email' => 'No account has this address and password. Check both, then try again.']);
+            throw ValidationException::withMessages([
+                'email' => 'No account has this address and password. Check both, then try again.',
+            ]);
         }
 
         return $this->welcome($request, $user, $request->boolean('remember'));
@@ -44,7 +50,7 @@ final class SessionController
 
     public function destroy(Request $request): RedirectResponse
     {
-        DB::transaction(static fn () => Auth::logout());
+        DB::transaction(static fn() => Auth::logout());
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
@@ -59,7 +65,7 @@ final class SessionController
 
     private function welcome(Request $request, User $user, bool $remember): RedirectResponse
     {
-        DB::transaction(static fn () => Auth::login($user, $remember));
+        DB::transaction(static fn() => Auth::login($user, $remember));
         $request->session()->regenerate();
 
         return redirect()->intended(route('home'));
@@ -68,6 +74,8 @@ final class SessionController
     /** Only in demo mode, and only the user that the seeder made. */
     private static function demoUser(): ?User
     {
-        return config('ember.demo') === true ? User::query()->where('email', config('ember.demo_email'))->first() : null;
+        return config('ember.demo') === true
+            ? User::query()->where('email', config('ember.demo_email'))->first()
+            : null;
     }
 }

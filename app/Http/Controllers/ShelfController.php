@@ -35,7 +35,7 @@ final readonly class ShelfController
     public function index(ShelfRequest $request, #[CurrentUser] User $user): Page
     {
         return Inertia::render('Shelf', [
-            'kinds' => array_map(static fn (Kind $k): array => $k->toArray(), array_values(Kinds::all())),
+            'kinds' => array_map(static fn(Kind $k): array => $k->toArray(), array_values(Kinds::all())),
             'found' => self::found($request, $user->crew),
         ]);
     }
@@ -49,7 +49,10 @@ final readonly class ShelfController
     {
         $written = self::entry($user->crew, $entry)->document;
 
-        return new JsonResponse(['cells' => EntryCells::of($written), 'uses' => $uses->of($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry))]);
+        return new JsonResponse([
+            'cells' => EntryCells::of($written),
+            'uses' => $uses->of($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry)),
+        ]);
     }
 
     /** What would move in one of the jobs that hold an older copy. */
@@ -67,7 +70,7 @@ final readonly class ShelfController
         }
         $entry = EntryCells::read($cells);
         if ($user->crew->kitEntries()->count() >= self::MOST) {
-            throw new Trouble('The shelf is full: '.self::MOST.' entries. Remove some that no job uses.');
+            throw new Trouble('The shelf is full: ' . self::MOST . ' entries. Remove some that no job uses.');
         }
         Shelves::put($user->crew, [$cells['id'] => $entry]);
 
@@ -90,23 +93,48 @@ final readonly class ShelfController
         $text = $request->text();
         $entries = str_starts_with(ltrim($text), '{') ? Shelf::file($text) : ShelfCsv::read($text);
         if ($user->crew->kitEntries()->count() + count($entries) > self::MOST) {
-            throw new Trouble('The shelf takes '.self::MOST.' entries; with these it would have more. Nothing was taken in.');
+            throw new Trouble(
+                'The shelf takes ' . self::MOST . ' entries; with these it would have more. Nothing was taken in.',
+            );
         }
-        $before = $user->crew->kitEntries()->whereIn('entry_id', array_keys($entries))->get()->mapWithKeys(static fn (KitEntry $e): array => [$e->entry_id => Shelf::hash($e->document)]);
+        $before = $user->crew
+            ->kitEntries()
+            ->whereIn('entry_id', array_keys($entries))
+            ->get()
+            ->mapWithKeys(static fn(KitEntry $e): array => [$e->entry_id => Shelf::hash($e->document)]);
         Shelves::put($user->crew, $entries);
-        $same = count(array_filter($entries, static fn (array $e, string $id): bool => $before->get($id) === Shelf::hash($e), ARRAY_FILTER_USE_BOTH));
+        $same = count(
+            array_filter(
+                $entries,
+                static fn(array $e, string $id): bool => $before->get($id) === Shelf::hash($e),
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
 
-        return new JsonResponse(['new' => count($entries) - $before->count(), 'changed' => $before->count() - $same, 'same' => $same]);
+        return new JsonResponse([
+            'new' => count($entries) - $before->count(),
+            'changed' => $before->count() - $same,
+            'same' => $same,
+        ]);
     }
 
     public function export(ShelfRequest $request, string $format, #[CurrentUser] User $user): Response
     {
-        $entries = array_values($user->crew->kitEntries()->when($request->kind() !== '', static fn ($q) => $q->where('kind', $request->kind()))->orderBy('id')->get()
-            ->map(static fn (KitEntry $e): array => $e->document)->all());
-        $name = 'shelf'.($request->kind() === '' ? '' : '-'.$request->kind()).'.'.$format;
+        $entries = array_values(
+            $user->crew
+                ->kitEntries()
+                ->when($request->kind() !== '', static fn($q) => $q->where('kind', $request->kind()))
+                ->orderBy('id')
+                ->get()
+                ->map(static fn(KitEntry $e): array => $e->document)
+                ->all(),
+        );
+        $name = 'shelf' . ($request->kind() === '' ? '' : '-' . $request->kind()) . '.' . $format;
 
-        return new Response($format === 'csv' ? ShelfCsv::write($entries) : Shelf::write($entries), 200,
-            ['Content-Type' => $format === 'csv' ? 'text/csv; charset=utf-8' : 'application/json', 'Content-Disposition' => 'attachment; filename="'.$name.'"']);
+        return new Response($format === 'csv' ? ShelfCsv::write($entries) : Shelf::write($entries), 200, [
+            'Content-Type' => $format === 'csv' ? 'text/csv; charset=utf-8' : 'application/json',
+            'Content-Disposition' => 'attachment; filename="' . $name . '"',
+        ]);
     }
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/found */
@@ -114,27 +142,48 @@ final readonly class ShelfController
     {
         $matching = $crew->kitEntries();
         foreach (preg_split('/\s+/u', Str::lower($request->find()), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $matching->whereRaw("search like ? escape '\\'", ['%'.addcslashes($word, '\\%_').'%']);
+            $matching->whereRaw("search like ? escape '\\'", ['%' . addcslashes($word, '\\%_') . '%']);
         }
-        $counts = (clone $matching)->toBase()->selectRaw('kind, count(*) as n')->groupBy('kind')->pluck('n', 'kind')->all();
-        $shown = $matching->when($request->kind() !== '', static fn ($q) => $q->where('kind', $request->kind()));
-        $total = $request->kind() === '' ? array_sum($counts) : ($counts[$request->kind()] ?? 0);
+        $counts = (clone $matching)
+            ->toBase()
+            ->selectRaw('kind, count(*) as n')
+            ->groupBy('kind')
+            ->pluck('n', 'kind')
+            ->all();
+        $shown = $matching->when($request->kind() !== '', static fn($q) => $q->where('kind', $request->kind()));
+        $total = $request->kind() === '' ? array_sum($counts) : $counts[$request->kind()] ?? 0;
 
         return [
             'total' => $total,
             'page' => $request->page(),
             'pages' => max(1, (int) ceil($total / self::PAGE)),
-            'counts' => array_map(static fn (string $kind, mixed $n): array => ['kind' => $kind, 'count' => is_numeric($n) ? (int) $n : 0], array_keys($counts), $counts),
-            'entries' => $shown->orderBy('kind')->orderBy('id')->offset(($request->page() - 1) * self::PAGE)->limit(self::PAGE)->get()->map(static fn (KitEntry $e): array => [
-                'id' => $e->entry_id, 'kind' => $e->kind, 'name' => $e->name, 'facts' => $e->facts === '' ? [] : explode(' · ', $e->facts),
-                'price' => is_numeric($e->document['price'] ?? null) ? (float) $e->document['price'] : null,
-            ])->all(),
+            'counts' => array_map(
+                static fn(string $kind, mixed $n): array => ['kind' => $kind, 'count' => is_numeric($n) ? (int) $n : 0],
+                array_keys($counts),
+                $counts,
+            ),
+            'entries' => $shown
+                ->orderBy('kind')
+                ->orderBy('id')
+                ->offset(($request->page() - 1) * self::PAGE)
+                ->limit(self::PAGE)
+                ->get()
+                ->map(
+                    static fn(KitEntry $e): array => [
+                        'id' => $e->entry_id,
+                        'kind' => $e->kind,
+                        'name' => $e->name,
+                        'facts' => $e->facts === '' ? [] : explode(' · ', $e->facts),
+                        'price' => is_numeric($e->document['price'] ?? null) ? (float) $e->document['price'] : null,
+                    ],
+                )
+                ->all(),
         ];
     }
 
     private static function entry(Crew $crew, string $id): KitEntry
     {
-        return $crew->kitEntries()->where('entry_id', $id)->firstOr(static fn () => abort(404));
+        return $crew->kitEntries()->where('entry_id', $id)->firstOr(static fn() => abort(404));
     }
 
     private static function id(Crew $crew, string $kind, string $name): string

@@ -28,12 +28,24 @@ final readonly class TraceController
         $plan = Revisions::newest($job)->plan();
         $place = $plan->place($request->string('place')->toString());
         $near = $request->string('near')->toString();
-        $legs = array_map(static fn ($l): array => [$l->name, $l->to, $l->cores], TraceDesk::legs($place, $near));
+        $legs = array_map(static fn($l): array => [$l->name, $l->to, $l->cores], TraceDesk::legs($place, $near));
         $trace = DB::transaction(static function () use ($job, $user, $place, $near, $legs): Trace {
-            $open = $job->traces()->where(['place' => $place->id, 'near' => $near])->whereNull('recorded_at')->latest('id')->first();
+            $open = $job
+                ->traces()
+                ->where(['place' => $place->id, 'near' => $near])
+                ->whereNull('recorded_at')
+                ->latest('id')
+                ->first();
 
-            return $open !== null && $open->legs === $legs ? $open
-                : $job->traces()->create(['user_id' => $user->id, 'place' => $place->id, 'near' => $near, 'legs' => $legs, 'answers' => []]);
+            return $open !== null && $open->legs === $legs
+                ? $open
+                : $job->traces()->create([
+                    'user_id' => $user->id,
+                    'place' => $place->id,
+                    'near' => $near,
+                    'legs' => $legs,
+                    'answers' => [],
+                ]);
         });
 
         return self::answer($trace);
@@ -42,31 +54,45 @@ final readonly class TraceController
     /** An answer to the measurement of that number; one that was answered already is not taken twice. */
     public function act(TraceRequest $request, Job $job, Trace $trace): JsonResponse
     {
-        return self::answer(DB::transaction(static function () use ($request, $trace): Trace {
-            $trace->refresh();
-            $asked = count($trace->answers);
-            if ($request->boolean('back')) {
-                $trace->update(['answers' => array_slice($trace->answers, 0, -1)]);
-            } elseif ($request->integer('asked') === $asked) {
-                $probe = Tracer::next(self::legs($trace), $trace->heard());
-                if ($probe instanceof Probe) {
-                    $trace->update(['answers' => [...$trace->answers, [$probe->linked, $probe->end, $probe->cores, $request->boolean('tone')]]]);
+        return self::answer(
+            DB::transaction(static function () use ($request, $trace): Trace {
+                $trace->refresh();
+                $asked = count($trace->answers);
+                if ($request->boolean('back')) {
+                    $trace->update(['answers' => array_slice($trace->answers, 0, -1)]);
+                } elseif ($request->integer('asked') === $asked) {
+                    $probe = Tracer::next(self::legs($trace), $trace->heard());
+                    if ($probe instanceof Probe) {
+                        $trace->update([
+                            'answers' => [
+                                ...$trace->answers,
+                                [$probe->linked, $probe->end, $probe->cores, $request->boolean('tone')],
+                            ],
+                        ]);
+                    }
                 }
-            }
 
-            return $trace;
-        }));
+                return $trace;
+            }),
+        );
     }
 
     /** Writes what was found behind the legs in the notes, as a change that can be undone. */
     public function record(Job $job, Trace $trace, #[CurrentUser] User $user): JsonResponse
     {
         $found = Tracer::next(self::legs($trace), $trace->heard());
-        if (!$found instanceof Findings || $found->found === []) {
+        if (!($found instanceof Findings) || $found->found === []) {
             throw new Trouble('The trace is not finished: nothing certain can be written down yet.');
         }
-        $change = ['kind' => 'RecordTrace', 'place' => $trace->place,
-            'found' => array_map(static fn (string $leg, string $text): array => ['leg' => $leg, 'found' => $text], array_keys($found->found), $found->found)];
+        $change = [
+            'kind' => 'RecordTrace',
+            'place' => $trace->place,
+            'found' => array_map(
+                static fn(string $leg, string $text): array => ['leg' => $leg, 'found' => $text],
+                array_keys($found->found),
+                $found->found,
+            ),
+        ];
         DB::transaction(static function () use ($job, $user, $trace, $change): void {
             Revisions::change($job, $user, Revisions::newest($job)->number, $change);
             $trace->update(['recorded_at' => Clock::now()]);
@@ -77,8 +103,14 @@ final readonly class TraceController
 
     private static function answer(Trace $trace): JsonResponse
     {
-        return new JsonResponse(['id' => $trace->id, 'place' => $trace->place, 'near' => $trace->near, 'recorded' => $trace->recorded_at !== null]
-            + TraceDesk::of(self::legs($trace), $trace->heard()));
+        return new JsonResponse(
+            [
+                'id' => $trace->id,
+                'place' => $trace->place,
+                'near' => $trace->near,
+                'recorded' => $trace->recorded_at !== null,
+            ] + TraceDesk::of(self::legs($trace), $trace->heard()),
+        );
     }
 
     /** @return non-empty-list<\EmberDusk\Measure\Trace\TracedLeg> */

@@ -17,6 +17,11 @@ final class HandleInertiaRequests extends Middleware
     {
         $user = $request->user();
 
-        return [...parent::share($request), 'now' => Clock::milliseconds(), 'zone' => Clock::zone(), 'user' => $user === null ? null : ['id' => $user->id, 'name' => $user->name, 'crew' => $user->crew->name]];
+        return [
+            ...parent::share($request),
+            'now' => Clock::milliseconds(),
+            'zone' => Clock::zone(),
+            'user' => $user === null ? null : ['id' => $user->id, 'name' => $user->name, 'crew' => $user->crew->name],
+        ];
     }
 }

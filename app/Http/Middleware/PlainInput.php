@@ -29,10 +29,27 @@ final class PlainInput
             return new JsonResponse(['message' => 'The address is longer than any here is.', 'pointer' => ''], 414);
         }
         if ($request->isJson() && strlen($request->getContent()) > self::LARGEST) {
-            return new JsonResponse(['message' => sprintf('The request has %.1f MB; at most %d MB are read. Nothing was kept of it.', strlen($request->getContent()) / 1e6, intdiv(self::LARGEST, 1_000_000)), 'pointer' => ''], 413);
+            return new JsonResponse(
+                [
+                    'message' => sprintf(
+                        'The request has %.1f MB; at most %d MB are read. Nothing was kept of it.',
+                        strlen($request->getContent()) / 1e6,
+                        intdiv(self::LARGEST, 1_000_000),
+                    ),
+                    'pointer' => '',
+                ],
+                413,
+            );
         }
-        $wrong = self::wrong($request->request->all() + $request->query->all() + ($request->isJson() ? $request->json()->all() : []), '', 0)
-            ?? (self::plain(rawurldecode($request->getPathInfo())) ? null : ['', 'The address has characters that no address here has.']);
+        $wrong =
+            self::wrong(
+                $request->request->all() + $request->query->all() + ($request->isJson() ? $request->json()->all() : []),
+                '',
+                0,
+            ) ??
+            (self::plain(rawurldecode($request->getPathInfo()))
+                ? null
+                : ['', 'The address has characters that no address here has.']);
         if ($wrong !== null) {
             return new JsonResponse(['message' => $wrong[1], 'pointer' => $wrong[0]], 422);
         }
@@ -56,7 +73,10 @@ final class PlainInput
             $at = "{$pointer}/{$key}";
             $found = match (true) {
                 is_float($value) && !is_finite($value) => [$at, 'A number was expected, not an infinite one.'],
-                is_string($value) && !self::plain($value) => [$at, 'The text is not UTF-8, or has control characters in it. Type it anew.'],
+                is_string($value) && !self::plain($value) => [
+                    $at,
+                    'The text is not UTF-8, or has control characters in it. Type it anew.',
+                ],
                 is_array($value) && $depth >= self::DEEPEST => [$at, 'This is nested deeper than anything here is.'],
                 is_array($value) => self::wrong($value, $at, $depth + 1),
                 default => null,

@@ -14,7 +14,7 @@ final class ImportRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['file' => ['required', 'file', 'max:'.intdiv(Json::LARGEST, 1000)]];
+        return ['file' => ['required', 'file', 'max:' . intdiv(Json::LARGEST, 1000)]];
     }
 
     /** @return array<string, string> */
@@ -22,8 +22,12 @@ final class ImportRequest extends FormRequest
     {
         $size = intdiv(Json::LARGEST, 1_000_000);
 
-        return ['file.required' => 'Choose a job file.', 'file.file' => 'The file did not arrive whole. Try again.',
-            'file.uploaded' => "The file is too large: at most {$size} MB are read.", 'file.max' => "The file is too large: at most {$size} MB are read."];
+        return [
+            'file.required' => 'Choose a job file.',
+            'file.file' => 'The file did not arrive whole. Try again.',
+            'file.uploaded' => "The file is too large: at most {$size} MB are read.",
+            'file.max' => "The file is too large: at most {$size} MB are read.",
+        ];
     }
 
     public function text(): string

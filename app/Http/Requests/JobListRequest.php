@@ -12,7 +12,11 @@ final class JobListRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['find' => ['nullable', 'string', 'max:100'], 'archived' => ['nullable', 'boolean'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000']];
+        return [
+            'find' => ['nullable', 'string', 'max:100'],
+            'archived' => ['nullable', 'boolean'],
+            'page' => ['nullable', 'integer', 'min:1', 'max:100000'],
+        ];
     }
 
     /** @return list<string> words, all of which are to be found */

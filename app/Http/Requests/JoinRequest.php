@@ -14,8 +14,13 @@ final class JoinRequest extends FormRequest
     public function rules(): array
     {
         if ($this->routeIs('join.act')) {
-            return ['kind' => ['required', 'string', 'max:20'], 'device' => ['required', 'string', 'max:40'], 'presses' => ['integer', 'min:1', 'max:20'],
-                'name' => ['nullable', 'string', 'max:200'], 'room' => ['nullable', 'string', 'max:200']];
+            return [
+                'kind' => ['required', 'string', 'max:20'],
+                'device' => ['required', 'string', 'max:40'],
+                'presses' => ['integer', 'min:1', 'max:20'],
+                'name' => ['nullable', 'string', 'max:200'],
+                'room' => ['nullable', 'string', 'max:200'],
+            ];
         }
 
         return ['speed' => ['required', 'integer', Rule::in(Runs::SPEEDS)]];

@@ -17,13 +17,25 @@ final class PartRequest extends FormRequest
         return [
             'part' => ['bail', 'required', 'string', 'max:40', 'regex:/^[a-z][a-z0-9-]*$/'],
             'state' => ['present', 'nullable', 'string', Rule::in(array_keys(Mark::STATES))],
-            'arrives' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:'.Clock::day(), 'before:+2 years'],
+            'arrives' => [
+                'bail',
+                'nullable',
+                'string',
+                'date_format:Y-m-d',
+                'after_or_equal:' . Clock::day(),
+                'before:+2 years',
+            ],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['part.*' => 'The list has no such part.', 'arrives.before' => 'A part comes within two years. Write the day such as 2026-12-01.', 'arrives.after_or_equal' => 'That day is over. What is here is marked as in hand; what is late gets a day to come.'];
+        return [
+            'part.*' => 'The list has no such part.',
+            'arrives.before' => 'A part comes within two years. Write the day such as 2026-12-01.',
+            'arrives.after_or_equal' =>
+                'That day is over. What is here is marked as in hand; what is late gets a day to come.',
+        ];
     }
 }

@@ -16,16 +16,28 @@ final class PhotoRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['place' => ['required', 'string', 'max:40'], 'caption' => ['nullable', 'string', 'max:200'], 'photo' => ['required', 'file', 'max:'.self::MOST]];
+        return [
+            'place' => ['required', 'string', 'max:40'],
+            'caption' => ['nullable', 'string', 'max:200'],
+            'photo' => ['required', 'file', 'max:' . self::MOST],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        $large = 'The photo is too large: at most '.intdiv(self::MOST, 1000).' MB are taken. Let the camera make smaller ones, or send a part of it.';
+        $large =
+            'The photo is too large: at most ' .
+            intdiv(self::MOST, 1000) .
+            ' MB are taken. Let the camera make smaller ones, or send a part of it.';
 
-        return ['photo.required' => 'Choose a photo.', 'photo.file' => 'The photo did not arrive whole. Try again.', 'photo.uploaded' => $large, 'photo.max' => $large,
-            'caption.max' => 'A caption has at most 200 letters.'];
+        return [
+            'photo.required' => 'Choose a photo.',
+            'photo.file' => 'The photo did not arrive whole. Try again.',
+            'photo.uploaded' => $large,
+            'photo.max' => $large,
+            'caption.max' => 'A caption has at most 200 letters.',
+        ];
     }
 
     public function bytes(): string

@@ -18,18 +18,33 @@ final class ShelfRequest extends FormRequest
     public function rules(): array
     {
         return match (true) {
-            $this->routeIs('shelf.store') => ['cells' => ['required', 'array', 'max:60'], 'cells.*' => ['nullable', 'string', 'max:2000']],
-            $this->routeIs('shelf.import') => ['file' => ['required', 'file', 'max:'.intdiv(Shelf::LARGEST, 1000)]],
-            default => ['find' => ['nullable', 'string', 'max:100'], 'kind' => ['nullable', 'string', Rule::in(['', ...array_keys(Kinds::all())])], 'page' => ['nullable', 'integer', 'min:1', 'max:1000']],
+            $this->routeIs('shelf.store') => [
+                'cells' => ['required', 'array', 'max:60'],
+                'cells.*' => ['nullable', 'string', 'max:2000'],
+            ],
+            $this->routeIs('shelf.import') => ['file' => ['required', 'file', 'max:' . intdiv(Shelf::LARGEST, 1000)]],
+            default => [
+                'find' => ['nullable', 'string', 'max:100'],
+                'kind' => ['nullable', 'string', Rule::in(['', ...array_keys(Kinds::all())])],
+                'page' => ['nullable', 'integer', 'min:1', 'max:1000'],
+            ],
         };
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        $large = 'The file is too large: at most '.intdiv(Shelf::LARGEST, 1_000_000).' MB are read. Nothing was taken in.';
+        $large =
+            'The file is too large: at most ' .
+            intdiv(Shelf::LARGEST, 1_000_000) .
+            ' MB are read. Nothing was taken in.';
 
-        return ['file.required' => 'Choose a shelf file, JSON or CSV.', 'file.file' => 'The file did not arrive whole. Try again.', 'file.uploaded' => $large, 'file.max' => $large];
+        return [
+            'file.required' => 'Choose a shelf file, JSON or CSV.',
+            'file.file' => 'The file did not arrive whole. Try again.',
+            'file.uploaded' => $large,
+            'file.max' => $large,
+        ];
     }
 
     public function find(): string

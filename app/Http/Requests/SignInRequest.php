@@ -11,12 +11,20 @@ final class SignInRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'email', 'max:200'], 'password' => ['required', 'string', 'max:200'], 'remember' => ['boolean']];
+        return [
+            'email' => ['required', 'string', 'email', 'max:200'],
+            'password' => ['required', 'string', 'max:200'],
+            'remember' => ['boolean'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['email.required' => 'Type your address.', 'email.email' => 'An address has the form name@firm.example.', 'password.required' => 'Type your password.'];
+        return [
+            'email.required' => 'Type your address.',
+            'email.email' => 'An address has the form name@firm.example.',
+            'password.required' => 'Type your password.',
+        ];
     }
 }

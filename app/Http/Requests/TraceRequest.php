@@ -13,6 +13,10 @@ final class TraceRequest extends FormRequest
     {
         return $this->routeIs('traces.begin')
             ? ['place' => ['required', 'string', 'max:40'], 'near' => ['required', 'string', 'max:40']]
-            : ['asked' => ['required_without:back', 'integer', 'min:0'], 'tone' => ['required_without:back', 'boolean'], 'back' => ['boolean']];
+            : [
+                'asked' => ['required_without:back', 'integer', 'min:0'],
+                'tone' => ['required_without:back', 'boolean'],
+                'back' => ['boolean'],
+            ];
     }
 }

@@ -30,12 +30,27 @@ final readonly class BankSlate
             $at = new Place('survey', "{$place->id}:{$battery->spot->word->line}");
             $name = $battery->spot->name;
             if ($battery->wants === null) {
-                $findings[] = new Finding('bank-wants', Severity::Open, "Which volts does the light want of {$name}?", 'Write it behind the blocks, such as “, want 12 V”.', $at);
+                $findings[] = new Finding(
+                    'bank-wants',
+                    Severity::Open,
+                    "Which volts does the light want of {$name}?",
+                    'Write it behind the blocks, such as “, want 12 V”.',
+                    $at,
+                );
             } elseif ($bank->tap === null) {
                 $findings[] = self::converter($bank, $name, $at, $shelf);
             } elseif ($bank->unbalances()) {
-                $findings[] = new Finding('unbalanced', Severity::Watch, "A tap across {$bank->tap} of {$battery->blocks} blocks unbalances {$name}",
-                    'The tapped blocks are drained more and charged no better. Take the light from the whole bank through a converter, or move the tap round at each charge. '.BankSlate::CAUTION, $at, null, null, 'common practice, no source');
+                $findings[] = new Finding(
+                    'unbalanced',
+                    Severity::Watch,
+                    "A tap across {$bank->tap} of {$battery->blocks} blocks unbalances {$name}",
+                    'The tapped blocks are drained more and charged no better. Take the light from the whole bank through a converter, or move the tap round at each charge. ' .
+                        BankSlate::CAUTION,
+                    $at,
+                    null,
+                    null,
+                    'common practice, no source',
+                );
             }
         }
 
@@ -49,11 +64,25 @@ final readonly class BankSlate
         $blocks = $bank->tap ?? $battery->blocks;
         $figures = [];
         foreach (array_combine(['Lowest', 'Nominal', 'Charging'], $bank->volts($blocks)) as $label => $volts) {
-            $figures[] = new Figure($label, $volts, 'V', 1, 'n * b * s / 12', [
-                new Input('n', 'blocks in series'.($blocks < $battery->blocks ? ', up to the tap' : ''), $blocks, ''),
-                new Input('b', 'one block by its name', $battery->blockVolts, 'V'),
-                new Input('s', 'a 12 V bank then', 12 * $volts / ($blocks * $battery->blockVolts), 'V'),
-            ], 'Other banks in proportion to one of 12 V.', 'common practice, no source');
+            $figures[] = new Figure(
+                $label,
+                $volts,
+                'V',
+                1,
+                'n * b * s / 12',
+                [
+                    new Input(
+                        'n',
+                        'blocks in series' . ($blocks < $battery->blocks ? ', up to the tap' : ''),
+                        $blocks,
+                        '',
+                    ),
+                    new Input('b', 'one block by its name', $battery->blockVolts, 'V'),
+                    new Input('s', 'a 12 V bank then', (12 * $volts) / ($blocks * $battery->blockVolts), 'V'),
+                ],
+                'Other banks in proportion to one of 12 V.',
+                'common practice, no source',
+            );
         }
 
         return $figures;
@@ -63,15 +92,46 @@ final readonly class BankSlate
     {
         $battery = $bank->battery;
         [$lowest, , $charging] = $bank->volts();
-        $fits = array_filter(array_map(static fn ($f) => $f->entry, $shelf->ofKind('converter')), static fn ($e): bool => $e instanceof Converter && $bank->suits($e));
+        $fits = array_filter(
+            array_map(static fn($f) => $f->entry, $shelf->ofKind('converter')),
+            static fn($e): bool => $e instanceof Converter && $bank->suits($e),
+        );
         $first = reset($fits);
-        $found = $first instanceof Converter
-            ? sprintf('On the shelf: %s, %g A, efficiency %g, least load %g A.', $first->name(), $first->ratedAmps, $first->efficiency, $first->leastAmps)
-            : 'The shelf has none that takes it; add one.';
+        $found =
+            $first instanceof Converter
+                ? sprintf(
+                    'On the shelf: %s, %g A, efficiency %g, least load %g A.',
+                    $first->name(),
+                    $first->ratedAmps,
+                    $first->efficiency,
+                    $first->leastAmps,
+                )
+                : 'The shelf has none that takes it; add one.';
 
-        return new Finding('no-tap', Severity::Watch, sprintf('%s has no tap at %g V', $name, $battery->wants ?? 0),
-            sprintf('%d blocks of %g V give %s V, never %g V. A converter must take %.1f to %.1f V. %s A plain series dropper does not regulate at the low current of a strip.', $battery->blocks, $battery->blockVolts,
-                implode(', ', array_map(static fn (int $n): string => sprintf('%g', $n * $battery->blockVolts), range(1, $battery->blocks))), $battery->wants ?? 0, $lowest, $charging, $found),
-            $at, null, null, 'common practice, no source');
+        return new Finding(
+            'no-tap',
+            Severity::Watch,
+            sprintf('%s has no tap at %g V', $name, $battery->wants ?? 0),
+            sprintf(
+                '%d blocks of %g V give %s V, never %g V. A converter must take %.1f to %.1f V. %s A plain series dropper does not regulate at the low current of a strip.',
+                $battery->blocks,
+                $battery->blockVolts,
+                implode(
+                    ', ',
+                    array_map(
+                        static fn(int $n): string => sprintf('%g', $n * $battery->blockVolts),
+                        range(1, $battery->blocks),
+                    ),
+                ),
+                $battery->wants ?? 0,
+                $lowest,
+                $charging,
+                $found,
+            ),
+            $at,
+            null,
+            null,
+            'common practice, no source',
+        );
     }
 }

@@ -37,10 +37,15 @@ final readonly class Desk
             'client' => $work->plan->client,
             'stage' => $stage,
             'limits' => Document::write($work->plan)['limits'],
-            'joinable' => $work->plan->hubs !== [] && array_filter(array_keys($work->plan->controllers), static fn (string $id): bool => $work->plan->controller($id)?->profile !== null) !== [],
+            'joinable' =>
+                $work->plan->hubs !== [] &&
+                array_filter(
+                    array_keys($work->plan->controllers),
+                    static fn(string $id): bool => $work->plan->controller($id)?->profile !== null,
+                ) !== [],
             'stages' => Stages::of($work, $findings),
-            'findings' => array_map(static fn (Finding $f): array => $f->toArray(), $findings),
-            'ledger' => array_map(static fn (Figure $f): array => $f->toArray(), $ledger),
+            'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
+            'ledger' => array_map(static fn(Figure $f): array => $f->toArray(), $ledger),
             'survey' => $stage === 'survey' ? $picture : null,
             'kit' => $stage === 'kit' ? $picture : null,
             'wire' => $stage === 'wire' ? $picture : null,

@@ -19,20 +19,47 @@ final readonly class Facts
 {
     private const MOST = 4;
 
-    private const COLOURS = ['single' => 'single colour', 'tunable' => 'tunable white', 'rgb' => 'RGB', 'rgbw' => 'RGBW', 'rgbcct' => 'RGB and tunable white', 'pixels' => 'pixels'];
+    private const COLOURS = [
+        'single' => 'single colour',
+        'tunable' => 'tunable white',
+        'rgb' => 'RGB',
+        'rgbw' => 'RGBW',
+        'rgbcct' => 'RGB and tunable white',
+        'pixels' => 'pixels',
+    ];
 
     /** @return list<string> */
     public static function of(Entry $e): array
     {
         return match (true) {
-            $e instanceof Strip => [sprintf('%g V', $e->volts), sprintf('%g W/m', $e->wattsPerMetre()),
-                self::COLOURS[$e->colours()] ?? '', sprintf('cut %g mm', 1000 * $e->pitch)],
-            $e instanceof Supply => [sprintf('%g V', $e->volts), sprintf('%g A', $e->ratedAmps), sprintf('%.0f W', $e->ratedWatts())],
-            $e instanceof Controller => ["{$e->channels} ch", sprintf('%g A a channel, %g A in all', $e->channelAmps, $e->totalAmps),
-                sprintf('%g-%g V', $e->inputLeast, $e->inputMost), $e->profile === null ? self::way($e->family) : sprintf('listens %g s', $e->profile->listens)],
-            $e instanceof Cable => [$e->conductor->label(), "{$e->cores} cores", sprintf('%.1f mohm/m', 1000 * $e->conductor->ohmsPerMetre),
-                $e->conductor->capacity === null ? 'capacity not known' : sprintf('%g A', $e->conductor->capacity)],
-            $e instanceof Hub => [sprintf('searches %g s', $e->profile->search), sprintf('list lags up to %g s', $e->profile->lagMost), "{$e->profile->letters} letters a name"],
+            $e instanceof Strip => [
+                sprintf('%g V', $e->volts),
+                sprintf('%g W/m', $e->wattsPerMetre()),
+                self::COLOURS[$e->colours()] ?? '',
+                sprintf('cut %g mm', 1000 * $e->pitch),
+            ],
+            $e instanceof Supply => [
+                sprintf('%g V', $e->volts),
+                sprintf('%g A', $e->ratedAmps),
+                sprintf('%.0f W', $e->ratedWatts()),
+            ],
+            $e instanceof Controller => [
+                "{$e->channels} ch",
+                sprintf('%g A a channel, %g A in all', $e->channelAmps, $e->totalAmps),
+                sprintf('%g-%g V', $e->inputLeast, $e->inputMost),
+                $e->profile === null ? self::way($e->family) : sprintf('listens %g s', $e->profile->listens),
+            ],
+            $e instanceof Cable => [
+                $e->conductor->label(),
+                "{$e->cores} cores",
+                sprintf('%.1f mohm/m', 1000 * $e->conductor->ohmsPerMetre),
+                $e->conductor->capacity === null ? 'capacity not known' : sprintf('%g A', $e->conductor->capacity),
+            ],
+            $e instanceof Hub => [
+                sprintf('searches %g s', $e->profile->search),
+                sprintf('list lags up to %g s', $e->profile->lagMost),
+                "{$e->profile->letters} letters a name",
+            ],
             default => [],
         };
     }
@@ -51,9 +78,21 @@ final readonly class Facts
             return $facts;
         }
         foreach (Kinds::of($f->string('kind'))->fields ?? [] as $key => $field) {
-            if (count($facts) < self::MOST && !str_contains($key, '.') && !in_array($key, ['price', 'lead', 'note'], true) && $f->has($key)) {
+            if (
+                count($facts) < self::MOST &&
+                !str_contains($key, '.') &&
+                !in_array($key, ['price', 'lead', 'note'], true) &&
+                $f->has($key)
+            ) {
                 $facts[] = match ($field->type) {
-                    'number', 'whole' => trim(sprintf('%s %g %s', $field->unit === '' || $field->unit === 'share' ? mb_strtolower($field->label) : '', $f->number($key), $field->unit === 'share' ? '' : $field->unit)),
+                    'number', 'whole' => trim(
+                        sprintf(
+                            '%s %g %s',
+                            $field->unit === '' || $field->unit === 'share' ? mb_strtolower($field->label) : '',
+                            $f->number($key),
+                            $field->unit === 'share' ? '' : $field->unit,
+                        ),
+                    ),
                     'choices' => implode(', ', array_map(self::way(...), $f->strings($key))),
                     'flag' => $f->flag($key) ? mb_strtolower($field->label) : '',
                     'text', 'choice' => $f->string($key),
@@ -62,12 +101,19 @@ final readonly class Facts
             }
         }
 
-        return array_values(array_filter($facts, static fn (string $fact): bool => $fact !== ''));
+        return array_values(array_filter($facts, static fn(string $fact): bool => $fact !== ''));
     }
 
     /** The way of control, or the kind of light, in words. */
     public static function way(string $word): string
     {
-        return ['zigbee' => 'Zigbee', 'bluetooth' => 'Bluetooth', 'mesh' => 'Bluetooth mesh', 'wifi' => 'Wi-Fi', 'rf' => '2.4 GHz remote'][$word] ?? self::COLOURS[$word] ?? $word;
+        return [
+            'zigbee' => 'Zigbee',
+            'bluetooth' => 'Bluetooth',
+            'mesh' => 'Bluetooth mesh',
+            'wifi' => 'Wi-Fi',
+            'rf' => '2.4 GHz remote',
+        ][$word] ??
+            (self::COLOURS[$word] ?? $word);
     }
 }

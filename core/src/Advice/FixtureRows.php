@@ -23,10 +23,31 @@ final readonly class FixtureRows
                 continue;
             }
             $module = $plan->module($fitting->module);
-            $rows[] = ['id' => $id, 'kit' => $fitting->kit, 'name' => $fixture->name(), 'place' => $plan->places[$fitting->place]->name ?? '', 'placeId' => $fitting->place, 'count' => $fitting->count,
-                'watts' => sprintf('%g', $fitting->count * $fixture->watts), 'dim' => $fixture->lowVoltage() ? 'low voltage' : (Dimmer::DIMS[$fixture->dim] ?? $fixture->dim),
-                'on' => $fixture->lowVoltage() ? ($cable === null ? '' : strtoupper($cable->from)) : ($module === null ? '' : $module->name()),
-                'note' => $fixture->dim === Dimmer::DIMS['dali'] ? 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).' : '', 'volts' => $result === null ? '' : sprintf('%.2f', $result->volts), 'choices' => $fixture->lowVoltage() ? self::supplies($work, $id) : self::modules($work, $id, $fixture->dim)];
+            $rows[] = [
+                'id' => $id,
+                'kit' => $fitting->kit,
+                'name' => $fixture->name(),
+                'place' => $plan->places[$fitting->place]->name ?? '',
+                'placeId' => $fitting->place,
+                'count' => $fitting->count,
+                'watts' => sprintf('%g', $fitting->count * $fixture->watts),
+                'dim' => $fixture->lowVoltage() ? 'low voltage' : Dimmer::DIMS[$fixture->dim] ?? $fixture->dim,
+                'on' => $fixture->lowVoltage()
+                    ? ($cable === null
+                        ? ''
+                        : strtoupper($cable->from))
+                    : ($module === null
+                        ? ''
+                        : $module->name()),
+                'note' =>
+                    $fixture->dim === Dimmer::DIMS['dali']
+                        ? 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).'
+                        : '',
+                'volts' => $result === null ? '' : sprintf('%.2f', $result->volts),
+                'choices' => $fixture->lowVoltage()
+                    ? self::supplies($work, $id)
+                    : self::modules($work, $id, $fixture->dim),
+            ];
         }
 
         return $rows;
@@ -37,10 +58,29 @@ final readonly class FixtureRows
     {
         $cable = null;
         foreach ($work->shelf->ofKind('cable') as $frozen) {
-            $cable ??= $frozen->entry instanceof \EmberDusk\Kit\Cable && $frozen->entry->cores === 2 && $frozen->entry->conductor->system === $work->plan->terms->wire && $frozen->entry->conductor->capacity !== null ? $frozen->entry->id() : null;
+            $cable ??=
+                $frozen->entry instanceof \EmberDusk\Kit\Cable &&
+                $frozen->entry->cores === 2 &&
+                $frozen->entry->conductor->system === $work->plan->terms->wire &&
+                $frozen->entry->conductor->capacity !== null
+                    ? $frozen->entry->id()
+                    : null;
         }
 
-        return $cable === null ? [] : array_map(static fn (string $id): array => ['label' => 'Hang on '.strtoupper($id), 'change' => ['kind' => 'HangFixture', 'fixture' => $fitting, 'on' => $id, 'kit' => $work->plan->cableTo($fitting)->kit ?? $cable]], array_keys($work->plan->supplies));
+        return $cable === null
+            ? []
+            : array_map(
+                static fn(string $id): array => [
+                    'label' => 'Hang on ' . strtoupper($id),
+                    'change' => [
+                        'kind' => 'HangFixture',
+                        'fixture' => $fitting,
+                        'on' => $id,
+                        'kit' => $work->plan->cableTo($fitting)->kit ?? $cable,
+                    ],
+                ],
+                array_keys($work->plan->supplies),
+            );
     }
 
     /** @return list<array{label: string, change: array<string, mixed>}> */
@@ -49,12 +89,26 @@ final readonly class FixtureRows
         $choices = [];
         foreach (array_keys($work->plan->modules) as $id) {
             if ($work->plan->module($id)?->dims() === $dim) {
-                $choices[] = ['label' => 'Under '.strtoupper($id), 'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'module' => $id]];
+                $choices[] = [
+                    'label' => 'Under ' . strtoupper($id),
+                    'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'module' => $id],
+                ];
             }
         }
-        $kinds = array_merge(...array_map(static fn (string $kind): array => $work->shelf->ofKind($kind), array_keys(Dimmer::DIMS)));
-        foreach (array_filter($kinds, static fn (Frozen $f): bool => $f->entry instanceof Dimmer && $f->entry->dims() === $dim) as $frozen) {
-            $choices[] = ['label' => 'Take '.$frozen->entry->name(), 'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'kit' => $frozen->entry->id()]];
+        $kinds = array_merge(
+            ...array_map(static fn(string $kind): array => $work->shelf->ofKind($kind), array_keys(Dimmer::DIMS)),
+        );
+        foreach (
+            array_filter(
+                $kinds,
+                static fn(Frozen $f): bool => $f->entry instanceof Dimmer && $f->entry->dims() === $dim,
+            )
+            as $frozen
+        ) {
+            $choices[] = [
+                'label' => 'Take ' . $frozen->entry->name(),
+                'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'kit' => $frozen->entry->id()],
+            ];
         }
 
         return $choices;

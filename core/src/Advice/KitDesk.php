@@ -28,23 +28,57 @@ final readonly class KitDesk
 
         return [
             'inHand' => $hand,
-            'runs' => array_map(static fn (Run $run): array => [
-                'id' => $run->id, 'name' => $run->name(), 'length' => $work->plan->terms->say($run->length()),
-                'slots' => array_map(static fn (string $slot): array => self::slot($work, $run, $slot, $run->id === $hand), self::SLOTS),
-            ], array_values($work->plan->runs)),
-            'owned' => array_map(static fn (Owned $o): array => ['kit' => $o->id, 'name' => ($work->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id, 'count' => $o->count], array_values($work->plan->owned)),
-            'hub' => ['slot' => 'hub', 'label' => 'Hub', 'chosen' => $hub, 'name' => $work->plan->hub(array_key_first($work->plan->hubs))?->name(),
-                'facts' => self::chosenFacts($work, $hub), 'share' => [], 'options' => KitOptions::options($work, null, 'hub', $hub)],
+            'runs' => array_map(
+                static fn(Run $run): array => [
+                    'id' => $run->id,
+                    'name' => $run->name(),
+                    'length' => $work->plan->terms->say($run->length()),
+                    'slots' => array_map(
+                        static fn(string $slot): array => self::slot($work, $run, $slot, $run->id === $hand),
+                        self::SLOTS,
+                    ),
+                ],
+                array_values($work->plan->runs),
+            ),
+            'owned' => array_map(
+                static fn(Owned $o): array => [
+                    'kit' => $o->id,
+                    'name' => ($work->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id,
+                    'count' => $o->count,
+                ],
+                array_values($work->plan->owned),
+            ),
+            'hub' => [
+                'slot' => 'hub',
+                'label' => 'Hub',
+                'chosen' => $hub,
+                'name' => $work->plan->hub(array_key_first($work->plan->hubs))?->name(),
+                'facts' => self::chosenFacts($work, $hub),
+                'share' => [],
+                'options' => KitOptions::options($work, null, 'hub', $hub),
+            ],
         ];
     }
 
     /** @return list<Figure> of the one run that has a strip, or sums over all that have */
     public static function ledger(Work $work): array
     {
-        $runs = array_values(array_filter($work->plan->runs, static fn (Run $r): bool => $work->plan->strip($r->strip) !== null));
+        $runs = array_values(
+            array_filter($work->plan->runs, static fn(Run $r): bool => $work->plan->strip($r->strip) !== null),
+        );
         if (count($runs) !== 1) {
-            return $runs === [] ? [] : [self::total($work, $runs, 'Load, all full', 'W', static fn (Figure $load): float => $load->value),
-                self::total($work, $runs, 'Supplies asked for', 'W', static fn (Figure $load): float => $load->value / (1 - $work->plan->limits->headroom))];
+            return $runs === []
+                ? []
+                : [
+                    self::total($work, $runs, 'Load, all full', 'W', static fn(Figure $load): float => $load->value),
+                    self::total(
+                        $work,
+                        $runs,
+                        'Supplies asked for',
+                        'W',
+                        static fn(Figure $load): float => $load->value / (1 - $work->plan->limits->headroom),
+                    ),
+                ];
         }
         $run = $runs[0];
         $strip = $work->plan->strip($run->strip);
@@ -52,11 +86,22 @@ final readonly class KitDesk
         if ($strip === null) {
             return [];
         }
-        $figures = [RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'), RunFigures::asks($strip, $work->plan, $run)];
+        $figures = [
+            RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
+            RunFigures::asks($strip, $work->plan, $run),
+        ];
         if ($controller !== null) {
             $figures[] = self::carries($run, $strip, $controller);
         }
-        $figures[] = new Figure('Cut mark every', 1000 * $strip->pitch, 'mm', 1, '1000 * p', [new Input('p', 'pitch', $strip->pitch, 'm')], 'As on the shelf.');
+        $figures[] = new Figure(
+            'Cut mark every',
+            1000 * $strip->pitch,
+            'mm',
+            1,
+            '1000 * p',
+            [new Input('p', 'pitch', $strip->pitch, 'm')],
+            'As on the shelf.',
+        );
 
         return $figures;
     }
@@ -71,22 +116,47 @@ final readonly class KitDesk
         foreach ($runs as $n => $run) {
             $strip = $work->plan->strip($run->strip);
             if ($strip !== null) {
-                $inputs[] = new Input('P'.($n + 1), $run->name(), $of(RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, $label)), $unit);
+                $inputs[] = new Input(
+                    'P' . ($n + 1),
+                    $run->name(),
+                    $of(RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, $label)),
+                    $unit,
+                );
             }
         }
 
-        return new Figure($label, array_sum(array_map(static fn (Input $i): float => $i->value, $inputs)), $unit, 0,
-            implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)) ?: '0', $inputs, 'Nominal: as labelled, before any drop.', 'common practice, no source');
+        return new Figure(
+            $label,
+            array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
+            $unit,
+            0,
+            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0',
+            $inputs,
+            'Nominal: as labelled, before any drop.',
+            'common practice, no source',
+        );
     }
 
     private static function carries(Run $run, Strip $strip, Controller $controller): Figure
     {
-        $fullest = max(array_map(static fn ($c): float => $c->wattsPerMetre, $strip->channels));
+        $fullest = max(array_map(static fn($c): float => $c->wattsPerMetre, $strip->channels));
 
-        return new Figure(strtoupper((string) $run->controller).' carries', ControllerAmps::metres($strip, $controller), 'm of it', 1, 'min(Ic * V / wc, It * V / w)', [
-            new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A'), new Input('It', 'amps in all', $controller->totalAmps, 'A'),
-            new Input('V', 'strip', $strip->volts, 'V'), new Input('wc', 'fullest channel', $fullest, 'W/m'), new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m'),
-        ], 'Nominal load.', 'the controller’s leaflet, on the shelf');
+        return new Figure(
+            strtoupper((string) $run->controller) . ' carries',
+            ControllerAmps::metres($strip, $controller),
+            'm of it',
+            1,
+            'min(Ic * V / wc, It * V / w)',
+            [
+                new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A'),
+                new Input('It', 'amps in all', $controller->totalAmps, 'A'),
+                new Input('V', 'strip', $strip->volts, 'V'),
+                new Input('wc', 'fullest channel', $fullest, 'W/m'),
+                new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m'),
+            ],
+            'Nominal load.',
+            'the controller’s leaflet, on the shelf',
+        );
     }
 
     /** The run that is looked at; else, where somebody has begun to choose, work goes on there. */
@@ -99,7 +169,13 @@ final readonly class KitDesk
         }
         $runs = array_values($work->plan->runs);
 
-        return array_values(array_filter($runs, static fn (Run $r): bool => $r->strip !== null || $r->supply !== null || $r->controller !== null))[0] ?? $runs[0] ?? null;
+        return array_values(
+            array_filter(
+                $runs,
+                static fn(Run $r): bool => $r->strip !== null || $r->supply !== null || $r->controller !== null,
+            ),
+        )[0] ??
+            ($runs[0] ?? null);
     }
 
     /**
@@ -115,20 +191,37 @@ final readonly class KitDesk
             default => $work->plan->cableTo($run->controller ?? '')->kit ?? null,
         };
 
-        return ['slot' => $slot, 'label' => ucfirst($slot), 'chosen' => $kit, 'name' => $kit === null ? null : ($work->plan->kit[$kit] ?? null)?->entry->name(),
-            'facts' => self::chosenFacts($work, $kit), 'share' => $hand ? self::share($work, $run, $slot) : [], 'options' => $hand ? KitOptions::options($work, $run, $slot, $kit) : []];
+        return [
+            'slot' => $slot,
+            'label' => ucfirst($slot),
+            'chosen' => $kit,
+            'name' => $kit === null ? null : ($work->plan->kit[$kit] ?? null)?->entry->name(),
+            'facts' => self::chosenFacts($work, $kit),
+            'share' => $hand ? self::share($work, $run, $slot) : [],
+            'options' => $hand ? KitOptions::options($work, $run, $slot, $kit) : [],
+        ];
     }
 
     /** @return list<array{with: string, text: string}> units of other runs that this one could hang on, or a unit of its own when it shares one */
     private static function share(Work $work, Run $run, string $slot): array
     {
-        $of = static fn (Run $r): ?string => $slot === 'supply' ? $r->supply : ($slot === 'controller' ? $r->controller : null);
+        $of = static fn(Run $r): ?string => $slot === 'supply'
+            ? $r->supply
+            : ($slot === 'controller'
+                ? $r->controller
+                : null);
         $mine = $of($run);
         $share = [];
         foreach ($work->plan->runs as $other) {
             $unit = $of($other);
             if ($other->id !== $run->id && $unit !== null && !isset($share[$unit])) {
-                $share[$unit] = $unit === $mine ? ['with' => "own {$slot}", 'text' => 'Shared with '.$other->name().': give it one of its own'] : ['with' => $unit, 'text' => 'On '.strtoupper($unit).' of '.$other->name()];
+                $share[$unit] =
+                    $unit === $mine
+                        ? [
+                            'with' => "own {$slot}",
+                            'text' => 'Shared with ' . $other->name() . ': give it one of its own',
+                        ]
+                        : ['with' => $unit, 'text' => 'On ' . strtoupper($unit) . ' of ' . $other->name()];
             }
         }
 

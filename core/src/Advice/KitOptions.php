@@ -30,18 +30,28 @@ final readonly class KitOptions
     public static function options(Work $work, ?Run $run, string $kind, ?string $chosen): array
     {
         $ranked = [];
-        foreach ([...$work->shelf->ofKind($kind), ...($kind === 'strip' ? $work->shelf->ofKind('pixels') : [])] as $n => $frozen) {
+        foreach (
+            [...$work->shelf->ofKind($kind), ...$kind === 'strip' ? $work->shelf->ofKind('pixels') : []]
+            as $n => $frozen
+        ) {
             $gauge = $run === null ? null : Gauge::of($work->plan, $run, $frozen->entry);
-            $ranked[] = [$frozen->entry->id() === $chosen ? 0 : 1, ...($gauge?->rank() ?? [0, 0.0]), $n, $frozen, $gauge];
+            $ranked[] = [$frozen->entry->id() === $chosen ? 0 : 1, ...$gauge?->rank() ?? [0, 0.0], $n, $frozen, $gauge];
         }
-        usort($ranked, static fn (array $a, array $b): int => array_slice($a, 0, 4) <=> array_slice($b, 0, 4));
+        usort($ranked, static fn(array $a, array $b): int => array_slice($a, 0, 4) <=> array_slice($b, 0, 4));
         $options = [];
         foreach (array_slice($ranked, 0, self::MOST) as [, , , , $frozen, $gauge]) {
             $id = $frozen->entry->id();
             $verdict = $run === null ? null : self::verdict($work, $run, $frozen);
-            $options[] = ['id' => $id, 'name' => $frozen->entry->name(), 'facts' => Facts::of($frozen->entry), 'chosen' => $id === $chosen,
+            $options[] = [
+                'id' => $id,
+                'name' => $frozen->entry->name(),
+                'facts' => Facts::of($frozen->entry),
+                'chosen' => $id === $chosen,
                 'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $frozen->hash,
-                'gauge' => $gauge?->toArray(), 'verdict' => $verdict?->title, 'severity' => $verdict?->severity->value];
+                'gauge' => $gauge?->toArray(),
+                'verdict' => $verdict?->title,
+                'severity' => $verdict?->severity->value,
+            ];
         }
 
         return $options;
@@ -53,16 +63,25 @@ final readonly class KitOptions
         try {
             $plan = ChooseKit::of($run->id, $frozen)->apply($work->plan);
         } catch (Trouble $t) {
-            return new Finding('refused', Severity::Open, $t->getMessage(), '', new \EmberDusk\Workings\Place('kit', $run->id));
+            return new Finding(
+                'refused',
+                Severity::Open,
+                $t->getMessage(),
+                '',
+                new \EmberDusk\Workings\Place('kit', $run->id),
+            );
         }
         $kind = $frozen->entry;
-        $about = static fn (Finding $f): bool => $f->severity !== Severity::Open && match (true) {
-            $kind instanceof Supply => in_array($f->code, ['supply-volts', 'headroom', 'input-range'], true),
-            $kind instanceof Controller => in_array($f->code, ['input-range', 'channels', 'controller-amps'], true),
-            $kind instanceof Cable => $f->code === 'cores',
-            default => $f->code !== 'cores',
-        };
-        $findings = Finding::worstFirst(array_values(array_filter(Book::check(new Judged($plan, $plan->run($run->id), null, null)), $about)));
+        $about = static fn(Finding $f): bool => $f->severity !== Severity::Open &&
+            match (true) {
+                $kind instanceof Supply => in_array($f->code, ['supply-volts', 'headroom', 'input-range'], true),
+                $kind instanceof Controller => in_array($f->code, ['input-range', 'channels', 'controller-amps'], true),
+                $kind instanceof Cable => $f->code === 'cores',
+                default => $f->code !== 'cores',
+            };
+        $findings = Finding::worstFirst(
+            array_values(array_filter(Book::check(new Judged($plan, $plan->run($run->id), null, null)), $about)),
+        );
 
         return $findings[0] ?? null;
     }

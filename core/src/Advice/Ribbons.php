@@ -45,16 +45,24 @@ final readonly class Ribbons
             'pitch' => $marks->pitch ?? 0.0,
             'lastPad' => $marks?->lastPad() ?? 0,
             'strip' => $strip?->name(),
-            'colours' => array_map(static fn (Channel $c): string => $c->colour, $strip->channels ?? []),
-            'channels' => array_map(static fn (Channel $c): string => $c->name, $strip->channels ?? []),
+            'colours' => array_map(static fn(Channel $c): string => $c->colour, $strip->channels ?? []),
+            'channels' => array_map(static fn(Channel $c): string => $c->name, $strip->channels ?? []),
             'nominalVolts' => $strip->volts ?? 0.0,
             'evennessLimit' => $plan->limits->evenness,
             'endsMeet' => Seam::applies($plan, $run),
             'trouble' => $trouble instanceof Trouble ? $trouble->getMessage() : null,
-            'supply' => self::device($plan->supply($run->supply)?->name(), $run->supply,
-                $result !== null && ($supply = $plan->supply($run->supply)) !== null ? RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply)) : null),
-            'controller' => self::device($plan->controller($run->controller)?->name(), $run->controller,
-                $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller))),
+            'supply' => self::device(
+                $plan->supply($run->supply)?->name(),
+                $run->supply,
+                $result !== null && ($supply = $plan->supply($run->supply)) !== null
+                    ? RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply))
+                    : null,
+            ),
+            'controller' => self::device(
+                $plan->controller($run->controller)?->name(),
+                $run->controller,
+                $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
+            ),
             'trunk' => $trunk === null ? null : self::cable($work, $trunk, $result),
             'place' => $plan->places[$run->place]->name ?? '',
             'pins' => $run->pins,
@@ -81,16 +89,29 @@ final readonly class Ribbons
         if (count($work->plan->runs) > self::FEW && !in_array($run->id, $work->open, true)) {
             $count = min(self::SMALL, count($result->light));
 
-            return ['thin' => true, 'light' => array_map(static fn (int $n): float => round($result->light[(int) round($n * (count($result->light) - 1) / max(1, $count - 1))], 3), range(0, max(0, $count - 1))), 'volts' => [], 'amps' => [], 'seen' => [], 'spread' => []];
+            return [
+                'thin' => true,
+                'light' => array_map(
+                    static fn(int $n): float => round(
+                        $result->light[(int) round(($n * (count($result->light) - 1)) / max(1, $count - 1))],
+                        3,
+                    ),
+                    range(0, max(0, $count - 1)),
+                ),
+                'volts' => [],
+                'amps' => [],
+                'seen' => [],
+                'spread' => [],
+            ];
         }
 
         return [
             'thin' => false,
             'light' => self::rounded($result->light, 5),
-            'volts' => array_map(static fn (array $v): array => self::rounded($v, 4), $result->volts),
+            'volts' => array_map(static fn(array $v): array => self::rounded($v, 4), $result->volts),
             'amps' => self::rounded($result->railAmps, 4),
             'seen' => self::seen($result, $strip),
-            'spread' => array_map(static fn (array $l): array => self::rounded($l, 4), $result->spread),
+            'spread' => array_map(static fn(array $l): array => self::rounded($l, 4), $result->spread),
         ];
     }
 
@@ -102,7 +123,7 @@ final readonly class Ribbons
         $count = min(self::STOPS, count($seen));
         $colours = [];
         for ($n = 0; $n < $count; $n++) {
-            $group = (int) round($n * (count($seen) - 1) / max(1, $count - 1));
+            $group = (int) round(($n * (count($seen) - 1)) / max(1, $count - 1));
             $colours[] = $seen[$group]->hex(min(1.0, $result->light[$group] / $brightest));
         }
 
@@ -116,8 +137,12 @@ final readonly class Ribbons
         $feeds = [];
         foreach ($work->plan->feedsOf($run) as $feed) {
             $cable = $work->plan->cableTo($feed->id);
-            $feeds[] = ['id' => $feed->id, 'pad' => $feed->pad, 'at' => $marks?->position($feed->pad) ?? 0.0,
-                'cable' => $cable === null ? null : self::cable($work, $cable, $result)];
+            $feeds[] = [
+                'id' => $feed->id,
+                'pad' => $feed->pad,
+                'at' => $marks?->position($feed->pad) ?? 0.0,
+                'cable' => $cable === null ? null : self::cable($work, $cable, $result),
+            ];
         }
 
         return $feeds;
@@ -128,13 +153,26 @@ final readonly class Ribbons
     {
         $plan = $work->plan;
         $marks = $plan->cutMarks($run);
-        $cables = $run->controller === null || $plan->strip($run->strip)?->switched() === false ? [] : array_reverse($plan->wayTo($run->controller), true);
+        $cables =
+            $run->controller === null || $plan->strip($run->strip)?->switched() === false
+                ? []
+                : array_reverse($plan->wayTo($run->controller), true);
         foreach ($plan->feedsOf($run) as $feed) {
             $cables += array_reverse($plan->wayTo($feed->id), true);
         }
-        $end = static fn (string $id): string => isset($plan->feeds[$id]) ? sprintf('%.2f m', $marks?->position($plan->feeds[$id]->pad) ?? 0.0) : strtoupper($id);
+        $end = static fn(string $id): string => isset($plan->feeds[$id])
+            ? sprintf('%.2f m', $marks?->position($plan->feeds[$id]->pad) ?? 0.0)
+            : strtoupper($id);
 
-        return array_values(array_map(static fn (LaidCable $c): array => ['way' => $end($c->from).' to '.$end($c->to), 'cable' => self::cable($work, $c, $result)], $cables));
+        return array_values(
+            array_map(
+                static fn(LaidCable $c): array => [
+                    'way' => $end($c->from) . ' to ' . $end($c->to),
+                    'cable' => self::cable($work, $c, $result),
+                ],
+                $cables,
+            ),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -143,9 +181,18 @@ final readonly class Ribbons
         $kit = $work->plan->cable($cable->kit);
         $of = $result->cables[$cable->id] ?? null;
 
-        return ['id' => $cable->id, 'kit' => $cable->kit, 'label' => $kit === null ? '' : $kit->cores.' x '.$kit->conductor->label(), 'length' => Figure::print($cable->length, 2),
-            'reckoned' => $cable->reckoned, 'joint' => $cable->joint ?? '', 'fuse' => $cable->fuse ?? '', 'existing' => $cable->existing, 'drop' => $of === null ? null : CableFigures::cableDrop($work->plan, $of)->toArray(),
-            'amps' => $of === null ? null : CableFigures::cableAmps($of)->toArray()];
+        return [
+            'id' => $cable->id,
+            'kit' => $cable->kit,
+            'label' => $kit === null ? '' : $kit->cores . ' x ' . $kit->conductor->label(),
+            'length' => Figure::print($cable->length, 2),
+            'reckoned' => $cable->reckoned,
+            'joint' => $cable->joint ?? '',
+            'fuse' => $cable->fuse ?? '',
+            'existing' => $cable->existing,
+            'drop' => $of === null ? null : CableFigures::cableDrop($work->plan, $of)->toArray(),
+            'amps' => $of === null ? null : CableFigures::cableAmps($of)->toArray(),
+        ];
     }
 
     /** @return array<string, mixed>|null */
@@ -160,6 +207,6 @@ final readonly class Ribbons
      */
     private static function rounded(array $values, int $decimals): array
     {
-        return array_map(static fn (float $v): float => round($v, $decimals), $values);
+        return array_map(static fn(float $v): float => round($v, $decimals), $values);
     }
 }

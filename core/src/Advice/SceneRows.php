@@ -12,7 +12,15 @@ final readonly class SceneRows
     {
         $rows = [];
         foreach ($work->plan->scenes as $id => $scene) {
-            $rows[] = ['id' => $id, 'name' => $scene->name, 'levels' => array_map(static fn (string $of, array $duties): array => ['of' => $of, 'duties' => $duties], array_keys($scene->levels), array_values($scene->levels))];
+            $rows[] = [
+                'id' => $id,
+                'name' => $scene->name,
+                'levels' => array_map(
+                    static fn(string $of, array $duties): array => ['of' => $of, 'duties' => $duties],
+                    array_keys($scene->levels),
+                    array_values($scene->levels),
+                ),
+            ];
         }
 
         return $rows;
@@ -30,8 +38,14 @@ final readonly class SceneRows
             }
             $id = $strip->switched() ? $run->controller : $run->id;
             if ($id !== null) {
-                $name = isset($rows[$id]) ? "{$rows[$id]['name']}, {$run->name()}" : ($strip->switched() ? strtoupper($id).' ' : '').$run->name();
-                $rows[$id] = ['id' => $id, 'name' => $name, 'channels' => array_map(static fn ($c): string => $c->name, $strip->channels)];
+                $name = isset($rows[$id])
+                    ? "{$rows[$id]['name']}, {$run->name()}"
+                    : ($strip->switched() ? strtoupper($id) . ' ' : '') . $run->name();
+                $rows[$id] = [
+                    'id' => $id,
+                    'name' => $name,
+                    'channels' => array_map(static fn($c): string => $c->name, $strip->channels),
+                ];
             }
         }
 

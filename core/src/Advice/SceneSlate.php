@@ -22,7 +22,10 @@ final readonly class SceneSlate
      */
     public static function settled(Plan $plan, array $full): array
     {
-        return array_filter($full, static fn (mixed $r): bool => $r instanceof RunResult && $r->leastEven() >= $plan->limits->evenness);
+        return array_filter(
+            $full,
+            static fn(mixed $r): bool => $r instanceof RunResult && $r->leastEven() >= $plan->limits->evenness,
+        );
     }
 
     /** @return list<Finding> */
@@ -32,18 +35,36 @@ final readonly class SceneSlate
         foreach ($work->plan->scenes as $id => $scene) {
             foreach ($work->scenes[$id] ?? [] as $run => $result) {
                 if ($result instanceof Trouble) {
-                    $findings[] = new Finding('scene-unsolved', Severity::Stop, "“{$scene->name}” has no solution", $result->getMessage(), new Place('wire', $run));
+                    $findings[] = new Finding(
+                        'scene-unsolved',
+                        Severity::Stop,
+                        "“{$scene->name}” has no solution",
+                        $result->getMessage(),
+                        new Place('wire', $run),
+                    );
                     break;
                 }
                 $full = $work->result($run);
-                if (!$result instanceof RunResult || $full === null || $result->brightest() <= 0) {
+                if (!($result instanceof RunResult) || $full === null || $result->brightest() <= 0) {
                     continue;
                 }
                 $limit = $work->plan->limits->evenness;
                 if ($result->evenness() < $limit && $full->evenness() >= $limit) {
-                    $findings[] = new Finding('scene-evenness', Severity::Watch, "{$work->plan->run($run)->name()} is uneven in “{$scene->name}”",
-                        sprintf('Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: in its on-time the whole current flows.', $result->evenness(), $full->evenness(), $limit),
-                        new Place('wire', $run), $result->evenness(), $limit, 'common practice, no source');
+                    $findings[] = new Finding(
+                        'scene-evenness',
+                        Severity::Watch,
+                        "{$work->plan->run($run)->name()} is uneven in “{$scene->name}”",
+                        sprintf(
+                            'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: in its on-time the whole current flows.',
+                            $result->evenness(),
+                            $full->evenness(),
+                            $limit,
+                        ),
+                        new Place('wire', $run),
+                        $result->evenness(),
+                        $limit,
+                        'common practice, no source',
+                    );
                 }
             }
         }

@@ -27,28 +27,79 @@ final readonly class SheetPicture
     public static function of(TapeSheet $sheet, string $system): array
     {
         $at = self::places($sheet);
-        $walls = array_filter($sheet->legs, static fn (Leg $l): bool => !$l->climbs);
+        $walls = array_filter($sheet->legs, static fn(Leg $l): bool => !$l->climbs);
 
         return [
             'start' => $sheet->start,
             'closed' => $sheet->closed,
             'corners' => array_map(self::point(...), $sheet->corners),
-            'walls' => array_map(static fn (int $n, Leg $l): array => ['leg' => $n, 'text' => Length::write($l->length, $system)], array_keys($walls), array_values($walls)),
-            'openings' => array_map(static fn (Opening $o): array => ['from' => self::point($o->from), 'to' => self::point($o->to), 'what' => $o->what], $sheet->openings),
-            'runs' => array_map(static fn (string $word, RunPath $r): array => [
-                'word' => $word, 'text' => Length::say($r->length(), $system),
-                'sections' => array_map(static fn (array $points): array => array_map(self::point(...), $points), $r->sections),
-            ], array_keys($sheet->runs), array_values($sheet->runs)),
-            'climbs' => array_map(static fn (Climb $c): array => ['at' => self::point($c->at), 'text' => Length::say($c->length, $system), 'down' => $c->down], $sheet->climbs),
+            'walls' => array_map(
+                static fn(int $n, Leg $l): array => ['leg' => $n, 'text' => Length::write($l->length, $system)],
+                array_keys($walls),
+                array_values($walls),
+            ),
+            'openings' => array_map(
+                static fn(Opening $o): array => [
+                    'from' => self::point($o->from),
+                    'to' => self::point($o->to),
+                    'what' => $o->what,
+                ],
+                $sheet->openings,
+            ),
+            'runs' => array_map(
+                static fn(string $word, RunPath $r): array => [
+                    'word' => $word,
+                    'text' => Length::say($r->length(), $system),
+                    'sections' => array_map(
+                        static fn(array $points): array => array_map(self::point(...), $points),
+                        $r->sections,
+                    ),
+                ],
+                array_keys($sheet->runs),
+                array_values($sheet->runs),
+            ),
+            'climbs' => array_map(
+                static fn(Climb $c): array => [
+                    'at' => self::point($c->at),
+                    'text' => Length::say($c->length, $system),
+                    'down' => $c->down,
+                ],
+                $sheet->climbs,
+            ),
             'spots' => [
-                ...array_map(static fn (Outlet $o): array => self::spot($o->spot->name, $o->spur ? 'spur' : 'outlet', $o->spot->where, $at), $sheet->site->outlets),
-                ...array_map(static fn (Box $b): array => self::spot($b->spot->name, 'box', $b->spot->where, $at), $sheet->site->boxes),
-                ...array_map(static fn (Battery $b): array => self::spot($b->spot->name, 'battery', $b->spot->where, $at), $sheet->site->batteries),
+                ...array_map(
+                    static fn(Outlet $o): array => self::spot(
+                        $o->spot->name,
+                        $o->spur ? 'spur' : 'outlet',
+                        $o->spot->where,
+                        $at,
+                    ),
+                    $sheet->site->outlets,
+                ),
+                ...array_map(
+                    static fn(Box $b): array => self::spot($b->spot->name, 'box', $b->spot->where, $at),
+                    $sheet->site->boxes,
+                ),
+                ...array_map(
+                    static fn(Battery $b): array => self::spot($b->spot->name, 'battery', $b->spot->where, $at),
+                    $sheet->site->batteries,
+                ),
             ],
-            'legs' => array_map(static fn (int $n, CableLeg $l): array => self::leg($l, $n, $at, $system), array_keys($sheet->site->legs), $sheet->site->legs),
-            'slips' => array_map(static fn (Slip $s): array => [
-                'line' => $s->line, 'column' => $s->column, 'length' => $s->length, 'message' => $s->message, 'instead' => $s->instead,
-            ], $sheet->slips),
+            'legs' => array_map(
+                static fn(int $n, CableLeg $l): array => self::leg($l, $n, $at, $system),
+                array_keys($sheet->site->legs),
+                $sheet->site->legs,
+            ),
+            'slips' => array_map(
+                static fn(Slip $s): array => [
+                    'line' => $s->line,
+                    'column' => $s->column,
+                    'length' => $s->length,
+                    'message' => $s->message,
+                    'instead' => $s->instead,
+                ],
+                $sheet->slips,
+            ),
         ];
     }
 
@@ -64,15 +115,23 @@ final readonly class SheetPicture
             $at[mb_strtolower($sheet->start)] = $sheet->corners[0];
         }
         foreach ($sheet->openings as $opening) {
-            $at[mb_strtolower($opening->what)] ??= new Point(($opening->from->x + $opening->to->x) / 2, ($opening->from->y + $opening->to->y) / 2);
+            $at[mb_strtolower($opening->what)] ??= new Point(
+                ($opening->from->x + $opening->to->x) / 2,
+                ($opening->from->y + $opening->to->y) / 2,
+            );
         }
-        $x = array_map(static fn (Point $p): float => $p->x, $sheet->corners);
-        $y = array_map(static fn (Point $p): float => $p->y, $sheet->corners);
-        $inside = array_keys(array_filter($sheet->spots, static fn (?Point $p): bool => $p === null));
+        $x = array_map(static fn(Point $p): float => $p->x, $sheet->corners);
+        $y = array_map(static fn(Point $p): float => $p->y, $sheet->corners);
+        $inside = array_keys(array_filter($sheet->spots, static fn(?Point $p): bool => $p === null));
         $wide = max(max($x) - min($x), 0.6 * (max($y) - min($y)), 1.6);
         foreach ($sheet->spots as $name => $point) {
             $n = (int) array_search($name, $inside, true);
-            $at[mb_strtolower($name)] = $point ?? new Point(min($x) + $wide * ($n + 1) / (count($inside) + 1), min($y) + 0.24 * max(max($y) - min($y), 1.0));
+            $at[mb_strtolower($name)] =
+                $point ??
+                new Point(
+                    min($x) + ($wide * ($n + 1)) / (count($inside) + 1),
+                    min($y) + 0.24 * max(max($y) - min($y), 1.0),
+                );
         }
 
         return $at;
@@ -100,13 +159,23 @@ final readonly class SheetPicture
         $from ??= $to?->go(self::STUB, 200 + 35 * $n);
         $to ??= $from?->go(self::STUB, 20 + 35 * $n);
 
-        return ['name' => $leg->name, 'text' => self::legText($leg, $system), 'from' => $from === null ? null : self::point($from), 'to' => $to === null ? null : self::point($to),
-            'known' => $known, 'far' => $leg->to ?? '?', 'traced' => $leg->traced];
+        return [
+            'name' => $leg->name,
+            'text' => self::legText($leg, $system),
+            'from' => $from === null ? null : self::point($from),
+            'to' => $to === null ? null : self::point($to),
+            'known' => $known,
+            'far' => $leg->to ?? '?',
+            'traced' => $leg->traced,
+        ];
     }
 
     public static function legText(CableLeg $leg, string $system): string
     {
-        return trim("{$leg->cores} x {$leg->conductor->label()} ".($leg->length === null ? '' : Length::say($leg->length, $system)));
+        return trim(
+            "{$leg->cores} x {$leg->conductor->label()} " .
+                ($leg->length === null ? '' : Length::say($leg->length, $system)),
+        );
     }
 
     /** @return array{float, float} */

@@ -19,12 +19,21 @@ final readonly class Shift
         foreach ($old + $new as $label => $_) {
             [$was, $is] = [$old[$label] ?? null, $new[$label] ?? null];
             if ($was?->text() !== $is?->text()) {
-                $moved[] = ['label' => $label, 'before' => $was?->text() ?? 'not known', 'after' => $is?->text() ?? 'not known', 'unit' => $is->unit ?? $was->unit ?? ''];
+                $moved[] = [
+                    'label' => $label,
+                    'before' => $was?->text() ?? 'not known',
+                    'after' => $is?->text() ?? 'not known',
+                    'unit' => $is->unit ?? ($was->unit ?? ''),
+                ];
             }
         }
-        $titles = static fn (Work $w): array => array_map(static fn (Finding $f): string => $f->title, Slate::of($w));
+        $titles = static fn(Work $w): array => array_map(static fn(Finding $f): string => $f->title, Slate::of($w));
 
-        return ['figures' => $moved, 'comes' => array_values(array_diff($titles($after), $titles($before))), 'goes' => array_values(array_diff($titles($before), $titles($after)))];
+        return [
+            'figures' => $moved,
+            'comes' => array_values(array_diff($titles($after), $titles($before))),
+            'goes' => array_values(array_diff($titles($before), $titles($after))),
+        ];
     }
 
     /** @return array<string, Figure> by label */

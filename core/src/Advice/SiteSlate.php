@@ -31,10 +31,17 @@ final readonly class SiteSlate
                 continue;
             }
             $site = $sheet->site;
-            $runs = array_filter($work->plan->runs, static fn (Run $r): bool => $r->place === $id);
-            array_push($findings, ...self::damp($place, $site), ...self::mounting($runs, $site), ...SupplySlate::power($place, $site, $runs),
-                ...SupplySlate::legs($place, $site), ...self::boxes($place, $site), ...BankSlate::of($place, $site, $work->shelf));
-            array_push($radios, ...array_map(static fn (Radio $r): array => [$id, $r], $site->radios));
+            $runs = array_filter($work->plan->runs, static fn(Run $r): bool => $r->place === $id);
+            array_push(
+                $findings,
+                ...self::damp($place, $site),
+                ...self::mounting($runs, $site),
+                ...SupplySlate::power($place, $site, $runs),
+                ...SupplySlate::legs($place, $site),
+                ...self::boxes($place, $site),
+                ...BankSlate::of($place, $site, $work->shelf),
+            );
+            array_push($radios, ...array_map(static fn(Radio $r): array => [$id, $r], $site->radios));
         }
 
         return [...$findings, ...self::channels($radios)];
@@ -46,10 +53,25 @@ final readonly class SiteSlate
         if ($site->damp !== null) {
             return [];
         }
-        $say = static fn (string $word): Fix => new Fix(ucfirst($word), ['kind' => 'ReviseNotes', 'place' => $place->id, 'text' => TapeText::added($place->notes, $word)]);
+        $say = static fn(string $word): Fix => new Fix(ucfirst($word), [
+            'kind' => 'ReviseNotes',
+            'place' => $place->id,
+            'text' => TapeText::added($place->notes, $word),
+        ]);
 
-        return [new Finding('damp', Severity::Open, "Is {$place->name} dry or damp?", 'It decides what may be touched and what must be sealed.',
-            new Place('survey', $place->id), null, null, 'IEC 60364-4-41 (from memory): 60 V d.c. dry, 30 V damp', [$say('dry'), $say('damp')])];
+        return [
+            new Finding(
+                'damp',
+                Severity::Open,
+                "Is {$place->name} dry or damp?",
+                'It decides what may be touched and what must be sealed.',
+                new Place('survey', $place->id),
+                null,
+                null,
+                'IEC 60364-4-41 (from memory): 60 V d.c. dry, 30 V damp',
+                [$say('dry'), $say('damp')],
+            ),
+        ];
     }
 
     /**
@@ -61,20 +83,54 @@ final readonly class SiteSlate
         $findings = [];
         foreach ($runs as $id => $run) {
             $note = $site->runs[$run->word] ?? null;
-            $fix = static fn (string $how): Fix => new Fix(ucfirst($how), ['kind' => 'NoteRun', 'run' => $id, 'word' => $how, 'on' => true]);
+            $fix = static fn(string $how): Fix => new Fix(ucfirst($how), [
+                'kind' => 'NoteRun',
+                'run' => $id,
+                'word' => $how,
+                'on' => true,
+            ]);
             if ($run->mounting === []) {
-                $findings[] = new Finding('mounting', Severity::Open, "How is {$run->name()} mounted?", 'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
-                    new Place('survey', "{$run->place}:run:{$run->word}"), null, null, '', array_map($fix, ['profile', 'bare']));
+                $findings[] = new Finding(
+                    'mounting',
+                    Severity::Open,
+                    "How is {$run->name()} mounted?",
+                    'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
+                    new Place('survey', "{$run->place}:run:{$run->word}"),
+                    null,
+                    null,
+                    '',
+                    array_map($fix, ['profile', 'bare']),
+                );
             }
-            if ($site->damp === true && $note !== null && array_intersect($run->mounting, ['profile', 'outdoors']) === []) {
-                $findings[] = new Finding('damp-run', Severity::Watch, "{$run->name()} is bare in a damp place", 'Water on pads lets the copper rot. Put it into a gasketed profile or take a splash-proof strip.',
-                    new Place('survey', "{$run->place}:run:{$run->word}"), null, null, 'common practice, no source',
-                    [new Fix('Into a profile', ['kind' => 'NoteRun', 'run' => $id, 'word' => 'profile', 'on' => true])]);
+            if (
+                $site->damp === true &&
+                $note !== null &&
+                array_intersect($run->mounting, ['profile', 'outdoors']) === []
+            ) {
+                $findings[] = new Finding(
+                    'damp-run',
+                    Severity::Watch,
+                    "{$run->name()} is bare in a damp place",
+                    'Water on pads lets the copper rot. Put it into a gasketed profile or take a splash-proof strip.',
+                    new Place('survey', "{$run->place}:run:{$run->word}"),
+                    null,
+                    null,
+                    'common practice, no source',
+                    [new Fix('Into a profile', ['kind' => 'NoteRun', 'run' => $id, 'word' => 'profile', 'on' => true])],
+                );
             }
         }
         foreach (array_diff_key($site->runs, array_column($runs, null, 'word')) as $word => $note) {
-            $findings[] = new Finding('run-unmeasured', Severity::Open, ucfirst($word).' is described but not measured', 'Write its word behind the wall that it follows, such as “5.20 '.$word.'”.',
-                new Place('survey', array_key_first($runs) === null ? '' : reset($runs)->place.':'.$note->span->line));
+            $findings[] = new Finding(
+                'run-unmeasured',
+                Severity::Open,
+                ucfirst($word) . ' is described but not measured',
+                'Write its word behind the wall that it follows, such as “5.20 ' . $word . '”.',
+                new Place(
+                    'survey',
+                    array_key_first($runs) === null ? '' : reset($runs)->place . ':' . $note->span->line,
+                ),
+            );
         }
 
         return $findings;
@@ -87,11 +143,32 @@ final readonly class SiteSlate
         foreach ($site->boxes as $box) {
             $at = new Place('survey', "{$place->id}:{$box->spot->word->line}");
             if ($box->air === 'sealed') {
-                $findings[] = new Finding('sealed-box', Severity::Watch, "{$box->spot->name} has no air", 'A supply in a sealed box gets hot and derates. Vent it, or put the supply elsewhere.', $at, null, null, 'common practice, no source');
+                $findings[] = new Finding(
+                    'sealed-box',
+                    Severity::Watch,
+                    "{$box->spot->name} has no air",
+                    'A supply in a sealed box gets hot and derates. Vent it, or put the supply elsewhere.',
+                    $at,
+                    null,
+                    null,
+                    'common practice, no source',
+                );
             }
             if ($box->air === '' || $box->access === '' || $box->size === null) {
-                $missing = array_keys(array_filter(['size' => $box->size === null, 'air ('.implode(', ', Box::AIR).')' => $box->air === '', 'access ('.implode(', ', Box::ACCESS).')' => $box->access === '']));
-                $findings[] = new Finding('box-open', Severity::Open, "{$box->spot->name} lacks ".implode(', ', $missing), 'It decides what can hide there.', $at);
+                $missing = array_keys(
+                    array_filter([
+                        'size' => $box->size === null,
+                        'air (' . implode(', ', Box::AIR) . ')' => $box->air === '',
+                        'access (' . implode(', ', Box::ACCESS) . ')' => $box->access === '',
+                    ]),
+                );
+                $findings[] = new Finding(
+                    'box-open',
+                    Severity::Open,
+                    "{$box->spot->name} lacks " . implode(', ', $missing),
+                    'It decides what can hide there.',
+                    $at,
+                );
             }
         }
 
@@ -104,19 +181,43 @@ final readonly class SiteSlate
      */
     private static function channels(array $radios): array
     {
-        $wifi = array_values(array_unique(array_filter(array_map(static fn (array $r): ?int => $r[1]->kind === Radio::WIFI ? $r[1]->channel : null, $radios))));
+        $wifi = array_values(
+            array_unique(
+                array_filter(
+                    array_map(
+                        static fn(array $r): ?int => $r[1]->kind === Radio::WIFI ? $r[1]->channel : null,
+                        $radios,
+                    ),
+                ),
+            ),
+        );
         $findings = [];
         foreach ($radios as [$place, $radio]) {
             if ($radio->kind !== Radio::HUB || $radio->channel === null) {
                 continue;
             }
-            $over = array_filter($wifi, static fn (int $w): bool => Channels::overlap($radio->channel, $w));
+            $over = array_filter($wifi, static fn(int $w): bool => Channels::overlap($radio->channel, $w));
             if ($over !== []) {
                 $free = Channels::free($wifi);
-                $findings[] = new Finding('channel', Severity::Watch, "Zigbee channel {$radio->channel} lies inside Wi-Fi channel ".implode(' and ', $over),
-                    sprintf('%d MHz is less than 11 MHz from %d MHz. %s', Channels::zigbee($radio->channel), Channels::wifi(reset($over)),
-                        $free === [] ? 'No Zigbee channel is free of the Wi-Fi here.' : 'Free of the Wi-Fi here: '.implode(', ', array_slice($free, 0, 4)).'. A hub that moves takes its lights along only if its app says so.'),
-                    new Place('survey', $place), $radio->channel, null, 'IEEE 802.15.4 and IEEE 802.11 channel plans');
+                $findings[] = new Finding(
+                    'channel',
+                    Severity::Watch,
+                    "Zigbee channel {$radio->channel} lies inside Wi-Fi channel " . implode(' and ', $over),
+                    sprintf(
+                        '%d MHz is less than 11 MHz from %d MHz. %s',
+                        Channels::zigbee($radio->channel),
+                        Channels::wifi(reset($over)),
+                        $free === []
+                            ? 'No Zigbee channel is free of the Wi-Fi here.'
+                            : 'Free of the Wi-Fi here: ' .
+                                implode(', ', array_slice($free, 0, 4)) .
+                                '. A hub that moves takes its lights along only if its app says so.',
+                    ),
+                    new Place('survey', $place),
+                    $radio->channel,
+                    null,
+                    'IEEE 802.15.4 and IEEE 802.11 channel plans',
+                );
             }
         }
 

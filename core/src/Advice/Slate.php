@@ -28,26 +28,64 @@ final readonly class Slate
     {
         $findings = [...self::survey($work), ...SiteSlate::of($work)];
         if ($work->plan->runs !== [] && $work->plan->hubs === []) {
-            $findings[] = new Finding('no-hub', Severity::Open, 'No hub yet', 'Phones reach a Zigbee controller through a hub.', new Place('kit', 'hub'));
+            $findings[] = new Finding(
+                'no-hub',
+                Severity::Open,
+                'No hub yet',
+                'Phones reach a Zigbee controller through a hub.',
+                new Place('kit', 'hub'),
+            );
         }
         foreach ($work->plan->runs as $id => $run) {
             array_push($findings, ...Book::check(new Judged($work->plan, $run, $work->result($id), $work->shelf)));
             $trouble = $work->results[$id] ?? null;
             if ($trouble instanceof Trouble && \EmberDusk\Circuit\Parts::of($work->plan, $run) !== null) {
-                $findings[] = new Finding('unsolved', Severity::Stop, $run->name().' has no solution', $trouble->getMessage(), new Place('wire', $id));
+                $findings[] = new Finding(
+                    'unsolved',
+                    Severity::Stop,
+                    $run->name() . ' has no solution',
+                    $trouble->getMessage(),
+                    new Place('wire', $id),
+                );
             }
         }
         foreach ($work->plan->fixtures as $id => $fitting) {
             array_push($findings, ...Lamps::check($work->plan, $fitting, $work->fitting($id), $work->shelf));
             $trouble = $work->results[$id] ?? null;
             if ($trouble instanceof Trouble) {
-                $findings[] = new Finding('collapse', Severity::Stop, strtoupper($id).': voltage collapse', $trouble->getMessage(), new Place('wire', $id));
+                $findings[] = new Finding(
+                    'collapse',
+                    Severity::Stop,
+                    strtoupper($id) . ': voltage collapse',
+                    $trouble->getMessage(),
+                    new Place('wire', $id),
+                );
             }
         }
-        array_push($findings, ...Modules::check($work->plan, $work->shelf), ...SceneSlate::of($work), ...self::trials($work), ...Meets::check($work->plan, array_filter(array_map($work->result(...), array_combine(array_keys($work->plan->runs), array_keys($work->plan->runs))))));
+        array_push(
+            $findings,
+            ...Modules::check($work->plan, $work->shelf),
+            ...SceneSlate::of($work),
+            ...self::trials($work),
+            ...Meets::check(
+                $work->plan,
+                array_filter(
+                    array_map(
+                        $work->result(...),
+                        array_combine(array_keys($work->plan->runs), array_keys($work->plan->runs)),
+                    ),
+                ),
+            ),
+        );
         foreach (array_keys($work->plan->controllers) as $id) {
             if ($work->plan->controller($id)?->profile !== null && !in_array($id, $work->joined, true)) {
-                $findings[] = new Finding('not-joined', Severity::Open, strtoupper($id).' is not joined yet', 'Nothing but its own key switches it so far.', new Place('join', $id));
+                $findings[] = new Finding(
+                    'not-joined',
+                    Severity::Open,
+                    strtoupper($id) . ' is not joined yet',
+                    'Nothing but its own key switches it so far.',
+                    new Place('join', $id),
+                );
             }
         }
 
@@ -63,9 +101,17 @@ final readonly class Slate
         foreach (array_keys($work->plan->owned) as $id) {
             $kit = $work->plan->kit[$id] ?? null;
             if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
-                $findings[] = new Finding('trial', Severity::Watch, $kit->entry->name().' is for trying only',
-                    'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse protection, level shifter and capacitor.', new Place('kit', ''), null, null, 'common practice, no source',
-                    [new Fix('Do not count on it', ['kind' => 'SetOwned', 'kit' => $id, 'count' => 0])]);
+                $findings[] = new Finding(
+                    'trial',
+                    Severity::Watch,
+                    $kit->entry->name() . ' is for trying only',
+                    'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse protection, level shifter and capacitor.',
+                    new Place('kit', ''),
+                    null,
+                    null,
+                    'common practice, no source',
+                    [new Fix('Do not count on it', ['kind' => 'SetOwned', 'kit' => $id, 'count' => 0])],
+                );
             }
         }
 
@@ -83,14 +129,37 @@ final readonly class Slate
                 $words[$id][$word] = true;
             }
             foreach ($sheet->slips as $slip) {
-                $findings[] = new Finding('slip', Severity::Stop, "Line {$slip->line} cannot be read", $slip->message, new Place('survey', "{$id}:{$slip->line}"), null, null, '',
-                    $slip->instead === null ? [] : [new Fix("Write {$slip->instead}", ['kind' => 'ReviseNotes', 'place' => $id, 'text' => TapeText::mended($place->notes, $slip)])]);
+                $findings[] = new Finding(
+                    'slip',
+                    Severity::Stop,
+                    "Line {$slip->line} cannot be read",
+                    $slip->message,
+                    new Place('survey', "{$id}:{$slip->line}"),
+                    null,
+                    null,
+                    '',
+                    $slip->instead === null
+                        ? []
+                        : [
+                            new Fix("Write {$slip->instead}", [
+                                'kind' => 'ReviseNotes',
+                                'place' => $id,
+                                'text' => TapeText::mended($place->notes, $slip),
+                            ]),
+                        ],
+                );
             }
             if ($sheet->slips === []) {
                 array_push($findings, ...self::lost($work->plan->runs, $id, $words[$id] ?? []));
             }
             if (trim($place->notes) === '') {
-                $findings[] = new Finding('no-notes', Severity::Open, $place->name.' is not measured yet', 'Type the first line of tape notes, such as “start door”.', new Place('survey', $id));
+                $findings[] = new Finding(
+                    'no-notes',
+                    Severity::Open,
+                    $place->name . ' is not measured yet',
+                    'Type the first line of tape notes, such as “start door”.',
+                    new Place('survey', $id),
+                );
             }
         }
 
@@ -104,10 +173,26 @@ final readonly class Slate
      */
     private static function lost(array $runs, string $place, array $words): array
     {
-        $lost = array_filter($runs, static fn (Run $r): bool => $r->place === $place && !isset($words[$r->word]));
+        $lost = array_filter($runs, static fn(Run $r): bool => $r->place === $place && !isset($words[$r->word]));
 
-        return array_values(array_map(static fn (Run $r): Finding => new Finding('run-lost', Severity::Open, "{$r->name()} is no longer in the notes",
-            sprintf('Its %.2f m, kit and feeds are kept. Write its word on a leg again, or drop it.', $r->length()), new Place('survey', $place), null, null, '',
-            [new Fix("Drop {$r->name()}", ['kind' => 'DropRun', 'run' => $r->id])]), $lost));
+        return array_values(
+            array_map(
+                static fn(Run $r): Finding => new Finding(
+                    'run-lost',
+                    Severity::Open,
+                    "{$r->name()} is no longer in the notes",
+                    sprintf(
+                        'Its %.2f m, kit and feeds are kept. Write its word on a leg again, or drop it.',
+                        $r->length(),
+                    ),
+                    new Place('survey', $place),
+                    null,
+                    null,
+                    '',
+                    [new Fix("Drop {$r->name()}", ['kind' => 'DropRun', 'run' => $r->id])],
+                ),
+                $lost,
+            ),
+        );
     }
 }

@@ -14,7 +14,15 @@ use EmberDusk\Workings\Finding;
 final readonly class Stages
 {
     /** Number (its key on the keyboard) and name of every stage that there is. */
-    public const ALL = ['survey' => [1, 'Survey'], 'kit' => [2, 'Kit'], 'wire' => [3, 'Wire'], 'parts' => [4, 'Parts'], 'build' => [5, 'Build'], 'join' => [7, 'Join'], 'handover' => [9, 'Hand over']];
+    public const ALL = [
+        'survey' => [1, 'Survey'],
+        'kit' => [2, 'Kit'],
+        'wire' => [3, 'Wire'],
+        'parts' => [4, 'Parts'],
+        'build' => [5, 'Build'],
+        'join' => [7, 'Join'],
+        'handover' => [9, 'Hand over'],
+    ];
 
     /**
      * @param  list<Finding>  $findings
@@ -24,21 +32,33 @@ final readonly class Stages
     {
         $plan = $work->plan;
         $begun = [
-            'survey' => array_filter($plan->places, static fn ($p): bool => trim($p->notes) !== '') !== [],
+            'survey' => array_filter($plan->places, static fn($p): bool => trim($p->notes) !== '') !== [],
             'kit' => $plan->kit !== [],
             'wire' => $plan->cables !== [],
-            'parts' => array_filter($work->marks, static fn (Mark $m): bool => $m->state !== '') !== [],
+            'parts' => array_filter($work->marks, static fn(Mark $m): bool => $m->state !== '') !== [],
             'build' => $work->ticks !== [],
             'join' => $work->joined !== [],
         ];
         $stages = [];
         $allLit = true;
         foreach (self::ALL as $id => [$number, $name]) {
-            $open = count(array_filter($findings, static fn (Finding $f): bool => $f->place->stage === $id)) + match (true) {
-                $id === 'parts' && $begun[$id] => count(array_filter(Worksheet::of($work)->parts->parts, static fn (Part $p): bool => $p->paid() > 0 && Worksheet::of($work)->mark($p)->missing())),
-                $id === 'build' && $begun[$id] => count(array_filter(Worksheet::of($work)->steps, static fn (Step $s): bool => !isset($work->ticks[$s->id]))),
-                default => 0,
-            };
+            $open =
+                count(array_filter($findings, static fn(Finding $f): bool => $f->place->stage === $id)) +
+                match (true) {
+                    $id === 'parts' && $begun[$id] => count(
+                        array_filter(
+                            Worksheet::of($work)->parts->parts,
+                            static fn(Part $p): bool => $p->paid() > 0 && Worksheet::of($work)->mark($p)->missing(),
+                        ),
+                    ),
+                    $id === 'build' && $begun[$id] => count(
+                        array_filter(
+                            Worksheet::of($work)->steps,
+                            static fn(Step $s): bool => !isset($work->ticks[$s->id]),
+                        ),
+                    ),
+                    default => 0,
+                };
             $state = match (true) {
                 $id === 'handover' => $allLit ? 'lit' : 'unlit',
                 !$begun[$id] => 'unlit',

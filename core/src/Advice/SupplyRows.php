@@ -25,11 +25,21 @@ final readonly class SupplyRows
                 continue;
             }
             $amps = self::amps($work, $id);
-            $rows[] = ['id' => $id, 'name' => $supply->name(), 'where' => $unit->where, 'battery' => $supply->battery(), 'series' => $unit->series, 'parallel' => $unit->parallel,
+            $rows[] = [
+                'id' => $id,
+                'name' => $supply->name(),
+                'where' => $unit->where,
+                'battery' => $supply->battery(),
+                'series' => $unit->series,
+                'parallel' => $unit->parallel,
                 'average' => $amps === null ? null : self::figure($id, 'average', $amps[0], $supply)->toArray(),
                 'peak' => $amps === null ? null : self::figure($id, 'peak', $amps[1], $supply)->toArray(),
-                'runTime' => $amps === null || $supply->ampHours === null || $amps[0] <= 0 ? null : self::runTime($supply, $amps[0])->toArray(),
-                'notes' => self::notes($supply)];
+                'runTime' =>
+                    $amps === null || $supply->ampHours === null || $amps[0] <= 0
+                        ? null
+                        : self::runTime($supply, $amps[0])->toArray(),
+                'notes' => self::notes($supply),
+            ];
         }
 
         return $rows;
@@ -47,7 +57,10 @@ final readonly class SupplyRows
         $amps = 0.0;
         foreach ($work->plan->fixtures as $id => $fitting) {
             $result = $work->fitting($id);
-            $amps += $result instanceof FixtureResult && $work->plan->root($work->plan->cableTo($id)->from ?? '') === $supply ? $result->amps : 0.0;
+            $amps +=
+                $result instanceof FixtureResult && $work->plan->root($work->plan->cableTo($id)->from ?? '') === $supply
+                    ? $result->amps
+                    : 0.0;
         }
 
         return $amps > 0 ? [$amps, $amps] : null;
@@ -55,26 +68,55 @@ final readonly class SupplyRows
 
     private static function figure(string $id, string $what, float $amps, Supply $supply): Figure
     {
-        return new Figure(strtoupper($id)." {$what}", $amps, 'A', 2, 'p / 100 * Ir', [
-            new Input('p', 'share of the rating', 100 * $amps / $supply->ratedAmps, '%'),
-            new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
-        ], RunFigures::SOLVED.' All controllers of an island start their period together: the worst case.');
+        return new Figure(
+            strtoupper($id) . " {$what}",
+            $amps,
+            'A',
+            2,
+            'p / 100 * Ir',
+            [
+                new Input('p', 'share of the rating', (100 * $amps) / $supply->ratedAmps, '%'),
+                new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
+            ],
+            RunFigures::SOLVED . ' All controllers of an island start their period together: the worst case.',
+        );
     }
 
     private static function runTime(Supply $battery, float $amps): Figure
     {
-        return new Figure('Run time', ($battery->ampHours ?? 0.0) / $amps, 'h', 1, 'C / I', [
-            new Input('C', 'what the bank holds', $battery->ampHours ?? 0.0, 'Ah'), new Input('I', 'amps on average', $amps, 'A'),
-        ], 'From full to empty at a steady load; lead blocks last longer when only half of it is taken.', 'common practice, no source');
+        return new Figure(
+            'Run time',
+            ($battery->ampHours ?? 0.0) / $amps,
+            'h',
+            1,
+            'C / I',
+            [
+                new Input('C', 'what the bank holds', $battery->ampHours ?? 0.0, 'Ah'),
+                new Input('I', 'amps on average', $amps, 'A'),
+            ],
+            'From full to empty at a steady load; lead blocks last longer when only half of it is taken.',
+            'common practice, no source',
+        );
     }
 
     /** @return list<string> */
     private static function notes(Supply $supply): array
     {
-        return array_values(array_filter([
-            $supply->battery() ? 'Isolate the bank before any work; fuse at the tap; never solder to a cell.' : LimitedPower::words($supply),
-            $supply->inrushAmps === null ? null : sprintf('Takes %g A when it is switched on: count how many share one mains circuit.', $supply->inrushAmps),
-            $supply->derateAbove === null ? null : sprintf('Carries less where the air around it is above %g °C.', $supply->derateAbove),
-        ]));
+        return array_values(
+            array_filter([
+                $supply->battery()
+                    ? 'Isolate the bank before any work; fuse at the tap; never solder to a cell.'
+                    : LimitedPower::words($supply),
+                $supply->inrushAmps === null
+                    ? null
+                    : sprintf(
+                        'Takes %g A when it is switched on: count how many share one mains circuit.',
+                        $supply->inrushAmps,
+                    ),
+                $supply->derateAbove === null
+                    ? null
+                    : sprintf('Carries less where the air around it is above %g °C.', $supply->derateAbove),
+            ]),
+        );
     }
 }

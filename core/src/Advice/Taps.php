@@ -20,7 +20,11 @@ final readonly class Taps
         }
         $drop = null;
         foreach ($work->shelf->ofKind('cable') as $frozen) {
-            if ($frozen->entry instanceof Cable && $frozen->entry->cores === count($strip->channels) + 1 && $frozen->entry->conductor->capacity !== null) {
+            if (
+                $frozen->entry instanceof Cable &&
+                $frozen->entry->cores === count($strip->channels) + 1 &&
+                $frozen->entry->conductor->capacity !== null
+            ) {
                 $drop ??= $frozen->entry;
             }
         }
@@ -29,8 +33,17 @@ final readonly class Taps
             return [];
         }
         foreach (ExistingLegs::of($work->plan, $run, $work->shelf) as $name => $leg) {
-            $taps[] = ['label' => "Tap leg {$name} at both ends of each section",
-                'change' => ['kind' => 'TapLeg', 'run' => $run->id, 'leg' => $leg->entry->id(), 'drop' => $drop->id(), 'lead' => ExistingLegs::LEAD, 'existing' => true]];
+            $taps[] = [
+                'label' => "Tap leg {$name} at both ends of each section",
+                'change' => [
+                    'kind' => 'TapLeg',
+                    'run' => $run->id,
+                    'leg' => $leg->entry->id(),
+                    'drop' => $drop->id(),
+                    'lead' => ExistingLegs::LEAD,
+                    'existing' => true,
+                ],
+            ];
         }
 
         return $taps;

@@ -27,13 +27,25 @@ final readonly class TraceDesk
      */
     public static function legs(Place $place, string $near): array
     {
-        $legs = array_values(array_map(static fn (CableLeg $l): TracedLeg => new TracedLeg($l->name, $l->to, $l->cores),
-            array_filter(TapeNotes::read($place->notes)->site->legs, static fn (CableLeg $l): bool => $l->from === $near)));
-        if ($legs === [] || array_filter($legs, static fn (TracedLeg $l): bool => $l->to !== null) === []) {
-            throw Trouble::at('/near', "No leg of {$place->name} goes from {$near} to a place that is known. Write them into the notes first, such as “leg A {$near} to window 3x2.5”.");
+        $legs = array_values(
+            array_map(
+                static fn(CableLeg $l): TracedLeg => new TracedLeg($l->name, $l->to, $l->cores),
+                array_filter(
+                    TapeNotes::read($place->notes)->site->legs,
+                    static fn(CableLeg $l): bool => $l->from === $near,
+                ),
+            ),
+        );
+        if ($legs === [] || array_filter($legs, static fn(TracedLeg $l): bool => $l->to !== null) === []) {
+            throw Trouble::at(
+                '/near',
+                "No leg of {$place->name} goes from {$near} to a place that is known. Write them into the notes first, such as “leg A {$near} to window 3x2.5”.",
+            );
         }
 
-        return count($legs) <= Tracer::MOST ? $legs : throw Trouble::at('/near', 'At most '.Tracer::MOST.' legs are traced in one go.');
+        return count($legs) <= Tracer::MOST
+            ? $legs
+            : throw Trouble::at('/near', 'At most ' . Tracer::MOST . ' legs are traced in one go.');
     }
 
     /**
@@ -48,14 +60,31 @@ final readonly class TraceDesk
         $found = $next instanceof Findings ? $next->found : [];
 
         return [
-            'legs' => array_map(static fn (TracedLeg $l): string => "{$l->name} to ".($l->to ?? '?'), $legs),
+            'legs' => array_map(static fn(TracedLeg $l): string => "{$l->name} to " . ($l->to ?? '?'), $legs),
             'asked' => count($answers),
-            'step' => $next instanceof Probe ? [
-                'link' => self::far($legs, $next->linked, 1), 'open' => self::far($legs, $next->linked, 0), 'end' => $next->end + 1, 'cores' => $next->cores,
-                'same' => $last !== false && $last[0]->linked === $next->linked,
-            ] : null,
-            'ends' => $next instanceof Findings ? array_map(static fn (int $n, array $of): array => ['number' => $n + 1, 'legs' => $of], array_keys($next->ends), $next->ends) : [],
-            'found' => array_map(static fn (string $leg, string $text): array => ['leg' => $leg, 'text' => $text], array_keys($found), $found),
+            'step' =>
+                $next instanceof Probe
+                    ? [
+                        'link' => self::far($legs, $next->linked, 1),
+                        'open' => self::far($legs, $next->linked, 0),
+                        'end' => $next->end + 1,
+                        'cores' => $next->cores,
+                        'same' => $last !== false && $last[0]->linked === $next->linked,
+                    ]
+                    : null,
+            'ends' =>
+                $next instanceof Findings
+                    ? array_map(
+                        static fn(int $n, array $of): array => ['number' => $n + 1, 'legs' => $of],
+                        array_keys($next->ends),
+                        $next->ends,
+                    )
+                    : [],
+            'found' => array_map(
+                static fn(string $leg, string $text): array => ['leg' => $leg, 'text' => $text],
+                array_keys($found),
+                $found,
+            ),
             'caution' => self::CAUTION,
         ];
     }
@@ -68,7 +97,7 @@ final readonly class TraceDesk
     {
         $far = [];
         foreach ($legs as $n => $leg) {
-            if ($leg->to !== null && ($linked >> $n & 1) === $bit) {
+            if ($leg->to !== null && (($linked >> $n) & 1) === $bit) {
                 $far[] = "{$leg->name}: {$leg->to}";
             }
         }

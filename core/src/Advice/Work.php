@@ -31,9 +31,23 @@ final readonly class Work
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
      */
-    public function __construct(public Plan $plan, public array $results, public ShelfSource $shelf, public array $joined, public array $scenes = [], public ?string $scene = null, public array $open = [], public array $marks = [], public string $today = '', public Arrangement $arrangement = new Arrangement, public array $ticks = [], public ?Pace $pace = null, public array $offcuts = [], public string $time = '', public Kept $kept = new Kept)
-    {
-    }
+    public function __construct(
+        public Plan $plan,
+        public array $results,
+        public ShelfSource $shelf,
+        public array $joined,
+        public array $scenes = [],
+        public ?string $scene = null,
+        public array $open = [],
+        public array $marks = [],
+        public string $today = '',
+        public Arrangement $arrangement = new Arrangement(),
+        public array $ticks = [],
+        public ?Pace $pace = null,
+        public array $offcuts = [],
+        public string $time = '',
+        public Kept $kept = new Kept(),
+    ) {}
 
     public function result(string $run): ?RunResult
     {

@@ -17,9 +17,12 @@ final readonly class Arrangement
      * @param  array<string, Pin>  $pins  by step
      * @param  list<array{string, string}>  $waits  a step and one that it also comes after
      */
-    public function __construct(public array $visits = [], public bool $weekends = false, public array $pins = [], public array $waits = [])
-    {
-    }
+    public function __construct(
+        public array $visits = [],
+        public bool $weekends = false,
+        public array $pins = [],
+        public array $waits = [],
+    ) {}
 
     /** @throws \EmberDusk\Workings\Trouble at the first value that cannot be */
     public static function read(Fields $f): self
@@ -28,10 +31,13 @@ final readonly class Arrangement
         if (count($visits) > self::MOST_VISITS) {
             throw $f->trouble('visits', sprintf('A job has at most %d visits.', self::MOST_VISITS));
         }
-        usort($visits, static fn (Visit $a, Visit $b): int => $a->from <=> $b->from);
+        usort($visits, static fn(Visit $a, Visit $b): int => $a->from <=> $b->from);
         foreach ($visits as $n => $visit) {
             if ($n > 0 && $visits[$n - 1]->from === $visit->from) {
-                throw $f->trouble("visits/{$n}/from", "Two visits begin on {$visit->from}. Give one of them another day, or take it out.");
+                throw $f->trouble(
+                    "visits/{$n}/from",
+                    "Two visits begin on {$visit->from}. Give one of them another day, or take it out.",
+                );
             }
         }
         $pins = [];
@@ -40,15 +46,26 @@ final readonly class Arrangement
             $pins[$read->step] = $read;
         }
 
-        return new self($visits, $f->flag('weekends'), $pins, array_map(static fn (Fields $w): array => [$w->string('step', 60), $w->string('after', 60)], $f->objects('waits')));
+        return new self(
+            $visits,
+            $f->flag('weekends'),
+            $pins,
+            array_map(
+                static fn(Fields $w): array => [$w->string('step', 60), $w->string('after', 60)],
+                $f->objects('waits'),
+            ),
+        );
     }
 
     /** @return array<string, mixed> */
     public function write(): array
     {
-        return ['visits' => array_map(static fn (Visit $v): array => $v->write(), $this->visits), 'weekends' => $this->weekends,
-            'pins' => array_map(static fn (Pin $p): array => $p->write(), array_values($this->pins)),
-            'waits' => array_map(static fn (array $w): array => ['step' => $w[0], 'after' => $w[1]], $this->waits)];
+        return [
+            'visits' => array_map(static fn(Visit $v): array => $v->write(), $this->visits),
+            'weekends' => $this->weekends,
+            'pins' => array_map(static fn(Pin $p): array => $p->write(), array_values($this->pins)),
+            'waits' => array_map(static fn(array $w): array => ['step' => $w[0], 'after' => $w[1]], $this->waits),
+        ];
     }
 
     /** With one step moved; null puts it back to where the schedule would have it. */
@@ -56,13 +73,18 @@ final readonly class Arrangement
     {
         $others = array_diff_key($this->pins, [$step => true]);
 
-        return new self($this->visits, $this->weekends, $pin === null ? $others : $others + [$step => $pin], $this->waits);
+        return new self(
+            $this->visits,
+            $this->weekends,
+            $pin === null ? $others : $others + [$step => $pin],
+            $this->waits,
+        );
     }
 
     /** With one more wait, or without it. */
     public function waiting(string $step, string $after, bool $on): self
     {
-        $others = array_values(array_filter($this->waits, static fn (array $w): bool => $w !== [$step, $after]));
+        $others = array_values(array_filter($this->waits, static fn(array $w): bool => $w !== [$step, $after]));
 
         return new self($this->visits, $this->weekends, $this->pins, $on ? [...$others, [$step, $after]] : $others);
     }
@@ -75,10 +97,13 @@ final readonly class Arrangement
      */
     public function order(array $steps): array
     {
-        $there = array_fill_keys(array_map(static fn (Step $s): string => $s->id, $steps), true);
+        $there = array_fill_keys(array_map(static fn(Step $s): string => $s->id, $steps), true);
 
         return array_map(function (Step $s) use ($there): Step {
-            $more = array_column(array_filter($this->waits, static fn (array $w): bool => $w[0] === $s->id && isset($there[$w[1]])), 1);
+            $more = array_column(
+                array_filter($this->waits, static fn(array $w): bool => $w[0] === $s->id && isset($there[$w[1]])),
+                1,
+            );
 
             return $more === [] ? $s : $s->after([...$s->after, ...$more]);
         }, $steps);

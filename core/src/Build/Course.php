@@ -14,9 +14,16 @@ final readonly class Course
      * @param  array<string, int>  $held  minute of work before which a step cannot begin
      * @param  int  $soonest  minute of work that has come by now
      */
-    private function __construct(public array $steps, public array $left, public Schedule $schedule, public Arrangement $arrangement, public Days $days, public array $here, public array $held, public int $soonest)
-    {
-    }
+    private function __construct(
+        public array $steps,
+        public array $left,
+        public Schedule $schedule,
+        public Arrangement $arrangement,
+        public Days $days,
+        public array $here,
+        public array $held,
+        public int $soonest,
+    ) {}
 
     /**
      * @param  list<Step>  $steps
@@ -29,7 +36,14 @@ final readonly class Course
     public static function of(array $steps, Arrangement $arrangement, array $ticks, array $arrivals, string $now): self
     {
         $days = Days::of($arrangement, substr($now, 0, 10));
-        $soonest = strlen($now) > 10 ? 5 * (int) ceil($days->minute(substr($now, 0, 10), 60 * (int) substr($now, 11, 2) + (int) substr($now, 14, 2)) / 5) : 0;
+        $soonest =
+            strlen($now) > 10
+                ? 5 *
+                    (int) ceil(
+                        $days->minute(substr($now, 0, 10), 60 * (int) substr($now, 11, 2) + (int) substr($now, 14, 2)) /
+                            5,
+                    )
+                : 0;
         $byId = $left = $held = [];
         foreach ($arrangement->order($steps) as $step) {
             $byId[$step->id] = $step;
@@ -41,15 +55,33 @@ final readonly class Course
             }
             $left[$id] = $step->after(array_values(array_diff($step->after, array_keys($ticks))));
         }
-        $here = array_map(static fn (string $day): int => $days->on($day) * Schedule::DAY, $arrivals);
+        $here = array_map(static fn(string $day): int => $days->on($day) * Schedule::DAY, $arrivals);
 
-        return new self($byId, $left, Schedule::of(array_values($left), $days, $arrangement->pins, $here, $held), $arrangement, $days, $here, $held, $soonest);
+        return new self(
+            $byId,
+            $left,
+            Schedule::of(array_values($left), $days, $arrangement->pins, $here, $held),
+            $arrangement,
+            $days,
+            $here,
+            $held,
+            $soonest,
+        );
     }
 
     /** The same with something moved. */
     public function arranged(Arrangement $arrangement): self
     {
-        return new self($this->steps, $this->left, Schedule::of(array_values($this->left), $this->days, $arrangement->pins, $this->here, $this->held), $arrangement, $this->days, $this->here, $this->held, $this->soonest);
+        return new self(
+            $this->steps,
+            $this->left,
+            Schedule::of(array_values($this->left), $this->days, $arrangement->pins, $this->here, $this->held),
+            $arrangement,
+            $this->days,
+            $this->here,
+            $this->held,
+            $this->soonest,
+        );
     }
 
     /** Minutes that people who are there wait inside their days, until the last step of each. */
@@ -61,7 +93,12 @@ final readonly class Course
             $busy[$slot->day] = ($busy[$slot->day] ?? 0) + ($slot->to - $slot->from) * count($slot->people);
         }
 
-        return array_sum(array_map(fn (string $day): int => $last[$day] * $this->days->people($this->days->on($day)) - $busy[$day], array_keys($last)));
+        return array_sum(
+            array_map(
+                fn(string $day): int => $last[$day] * $this->days->people($this->days->on($day)) - $busy[$day],
+                array_keys($last),
+            ),
+        );
     }
 
     /** The minute of work from which something that was done at a time of the clock has cured. */

@@ -14,9 +14,7 @@ final readonly class CriticalPath
      * @param  array<string, int>  $latest  begin that delays nothing
      * @param  int  $length  minutes of the whole
      */
-    private function __construct(public array $earliest, public array $latest, public int $length)
-    {
-    }
+    private function __construct(public array $earliest, public array $latest, public int $length) {}
 
     /**
      * @param  list<Step>  $steps
@@ -32,9 +30,15 @@ final readonly class CriticalPath
         $order = self::order($byId);
         $earliest = [];
         foreach ($order as $id) {
-            $earliest[$id] = max([0, ...array_map(static fn (string $b): int => $earliest[$b] + $byId[$b]->minutes + $byId[$b]->wait, $byId[$id]->after)]);
+            $earliest[$id] = max([
+                0,
+                ...array_map(
+                    static fn(string $b): int => $earliest[$b] + $byId[$b]->minutes + $byId[$b]->wait,
+                    $byId[$id]->after,
+                ),
+            ]);
         }
-        $length = max([0, ...array_map(static fn (Step $s): int => $earliest[$s->id] + $s->minutes + $s->wait, $steps)]);
+        $length = max([0, ...array_map(static fn(Step $s): int => $earliest[$s->id] + $s->minutes + $s->wait, $steps)]);
         $next = $latest = [];
         foreach ($steps as $step) {
             foreach ($step->after as $before) {
@@ -42,7 +46,10 @@ final readonly class CriticalPath
             }
         }
         foreach (array_reverse($order) as $id) {
-            $latest[$id] = min([$length, ...array_map(static fn (string $n): int => $latest[$n], $next[$id] ?? [])]) - $byId[$id]->minutes - $byId[$id]->wait;
+            $latest[$id] =
+                min([$length, ...array_map(static fn(string $n): int => $latest[$n], $next[$id] ?? [])]) -
+                $byId[$id]->minutes -
+                $byId[$id]->wait;
         }
 
         return new self($earliest, $latest, $length);
@@ -56,11 +63,11 @@ final readonly class CriticalPath
      */
     public function way(array $steps): array
     {
-        $ends = fn (Step $s): int => $this->earliest[$s->id] + $s->minutes + $s->wait;
+        $ends = fn(Step $s): int => $this->earliest[$s->id] + $s->minutes + $s->wait;
         $way = [];
         $begins = $this->length;
         $from = $steps;
-        while (($step = current(array_filter($from, static fn (Step $s): bool => $ends($s) === $begins))) !== false) {
+        while (($step = current(array_filter($from, static fn(Step $s): bool => $ends($s) === $begins))) !== false) {
             array_unshift($way, $step);
             $begins = $this->earliest[$step->id];
             $from = array_intersect_key($steps, array_fill_keys($step->after, true));
@@ -83,9 +90,20 @@ final readonly class CriticalPath
         $order = [];
         $left = $steps;
         while ($left !== []) {
-            $ready = array_filter($left, static fn (Step $s): bool => array_intersect_key($left, array_fill_keys($s->after, true)) === []);
+            $ready = array_filter(
+                $left,
+                static fn(Step $s): bool => array_intersect_key($left, array_fill_keys($s->after, true)) === [],
+            );
             if ($ready === []) {
-                throw Trouble::at('/waits', 'These steps wait for each other in a circle: '.implode(', then ', array_map(static fn (Step $s): string => "“{$s->title}”", self::circle($left))).'. Take one of the waits away.');
+                throw Trouble::at(
+                    '/waits',
+                    'These steps wait for each other in a circle: ' .
+                        implode(
+                            ', then ',
+                            array_map(static fn(Step $s): string => "“{$s->title}”", self::circle($left)),
+                        ) .
+                        '. Take one of the waits away.',
+                );
             }
             foreach ($ready as $id => $step) {
                 foreach ($step->after as $before) {
@@ -111,10 +129,10 @@ final readonly class CriticalPath
         $at = array_key_first($left);
         while (!in_array($at, $way, true)) {
             $way[] = $at;
-            $at = (string) current(array_filter($left[$at]->after, static fn (string $b): bool => isset($left[$b])));
+            $at = (string) current(array_filter($left[$at]->after, static fn(string $b): bool => isset($left[$b])));
         }
         $circle = [...array_slice($way, (int) array_search($at, $way, true)), $at];
 
-        return array_map(static fn (string $id): Step => $left[$id], array_reverse($circle));
+        return array_map(static fn(string $id): Step => $left[$id], array_reverse($circle));
     }
 }

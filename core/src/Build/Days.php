@@ -24,8 +24,11 @@ final class Days
     private readonly string $last;
 
     /** @param  non-empty-list<Visit>  $visits  by their first day */
-    private function __construct(private readonly array $visits, private readonly bool $weekends, private readonly string $today)
-    {
+    private function __construct(
+        private readonly array $visits,
+        private readonly bool $weekends,
+        private readonly string $today,
+    ) {
         $this->next = $visits[0]->from;
         $this->last = Day::after(max($today, $visits[count($visits) - 1]->from), self::MOST);
     }
@@ -33,7 +36,11 @@ final class Days
     /** @param  string  $today  YYYY-MM-DD: what is left is done from today on at the soonest */
     public static function of(Arrangement $arrangement, string $today): self
     {
-        return new self($arrangement->visits === [] ? [new Visit($today)] : $arrangement->visits, $arrangement->weekends, $today);
+        return new self(
+            $arrangement->visits === [] ? [new Visit($today)] : $arrangement->visits,
+            $arrangement->weekends,
+            $today,
+        );
     }
 
     /** The minute of work that a time of the clock is, or the first after it, from the first day's begin. */
@@ -41,7 +48,8 @@ final class Days
     {
         $on = $this->on($day);
 
-        return $on * Schedule::DAY + ($this->date($on) === $day ? max(0, min($ofDay - 60 * Schedule::BEGINS, Schedule::DAY)) : 0);
+        return $on * Schedule::DAY +
+            ($this->date($on) === $day ? max(0, min($ofDay - 60 * Schedule::BEGINS, Schedule::DAY)) : 0);
     }
 
     /** The minute of work after which something has cured for so many minutes of the clock, nights and days off counted. */
@@ -86,7 +94,7 @@ final class Days
     {
         $coming = array_slice($this->visits, $this->visit($from) ?? count($this->visits) - 1);
 
-        return max(array_map(static fn (Visit $v): int => $v->people, $coming === [] ? $this->visits : $coming));
+        return max(array_map(static fn(Visit $v): int => $v->people, $coming === [] ? $this->visits : $coming));
     }
 
     /** The number of the first day of work on or after a day. */
@@ -108,7 +116,7 @@ final class Days
     /** The time of the clock at which something begins that begins with a minute of work: the end of a day is the next one's begin. */
     public function starts(int $minute): string
     {
-        $of = 60 * Schedule::BEGINS + $minute % Schedule::DAY;
+        $of = 60 * Schedule::BEGINS + ($minute % Schedule::DAY);
 
         return sprintf('%s %02d:%02d', $this->date(intdiv($minute, Schedule::DAY)), intdiv($of, 60), $of % 60);
     }

@@ -20,12 +20,26 @@ final readonly class Pace
     private const GUESS = [0.7, 1.5];
 
     /** Student's t, one side 0.90, by degrees of freedom; between two the lower is taken, which is wider (printed tables, from memory). */
-    private const T = [2 => 1.886, 3 => 1.638, 4 => 1.533, 5 => 1.476, 6 => 1.440, 7 => 1.415, 8 => 1.397, 9 => 1.383, 10 => 1.372, 12 => 1.356, 15 => 1.341, 20 => 1.325, 30 => 1.310, 60 => 1.296, 120 => 1.289];
+    private const T = [
+        2 => 1.886,
+        3 => 1.638,
+        4 => 1.533,
+        5 => 1.476,
+        6 => 1.44,
+        7 => 1.415,
+        8 => 1.397,
+        9 => 1.383,
+        10 => 1.372,
+        12 => 1.356,
+        15 => 1.341,
+        20 => 1.325,
+        30 => 1.31,
+        60 => 1.296,
+        120 => 1.289,
+    ];
 
     /** @param  array<string, array{factor: float, low: float, high: float, count: int}>  $kinds */
-    private function __construct(public array $kinds)
-    {
-    }
+    private function __construct(public array $kinds) {}
 
     /** @param  list<array{kind: string, table: int, taken: int}>  $timed  steps that the crew has ticked off, in minutes */
     public static function of(array $timed): self
@@ -43,9 +57,14 @@ final readonly class Pace
                 continue;
             }
             $mean = array_sum($of) / $n;
-            $spread = sqrt(array_sum(array_map(static fn (float $l): float => ($l - $mean) ** 2, $of)) / ($n - 1));
+            $spread = sqrt(array_sum(array_map(static fn(float $l): float => ($l - $mean) ** 2, $of)) / ($n - 1));
             $half = self::t($n - 1) * $spread * sqrt(1 + 1 / $n);
-            $kinds[$kind] = ['factor' => exp($mean), 'low' => exp($mean - $half), 'high' => exp($mean + $half), 'count' => $n];
+            $kinds[$kind] = [
+                'factor' => exp($mean),
+                'low' => exp($mean - $half),
+                'high' => exp($mean + $half),
+                'count' => $n,
+            ];
         }
         ksort($kinds);
 
@@ -61,7 +80,9 @@ final readonly class Pace
     /** @return array{int, int} minutes at best and at worst */
     public function range(string $kind, int $table): array
     {
-        [$low, $high] = isset($this->kinds[$kind]) ? [$this->kinds[$kind]['low'], $this->kinds[$kind]['high']] : self::GUESS;
+        [$low, $high] = isset($this->kinds[$kind])
+            ? [$this->kinds[$kind]['low'], $this->kinds[$kind]['high']]
+            : self::GUESS;
 
         return [max(1, (int) floor($table * $low)), (int) ceil($table * $high)];
     }

@@ -14,13 +14,16 @@ final readonly class Pin
      * @param  int  $from  minutes after the day's begin
      * @param  int  $person  number from 0
      */
-    public function __construct(public string $step, public string $day, public int $from, public int $person = 0)
-    {
-    }
+    public function __construct(public string $step, public string $day, public int $from, public int $person = 0) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('step', 60), Day::read($f, 'day'), $f->whole('from', 0, Schedule::DAY - 5), $f->whole('person', 0, 1));
+        return new self(
+            $f->string('step', 60),
+            Day::read($f, 'day'),
+            $f->whole('from', 0, Schedule::DAY - 5),
+            $f->whole('person', 0, 1),
+        );
     }
 
     /** @return array{step: string, day: string, from: int, person: int} */

@@ -17,7 +17,14 @@ use EmberDusk\Plan\Run;
 final class RunSteps
 {
     /** Making joints of a kind, in words. */
-    private const JOINTS = ['solder' => 'solder %d joints', 'crimp' => 'crimp %d joints', 'screw' => 'screw %d cores into terminals', 'lever' => 'put %d cores into lever terminals', 'plug' => 'plug %d joints together', 'clip' => 'clip %d joints on'];
+    private const JOINTS = [
+        'solder' => 'solder %d joints',
+        'crimp' => 'crimp %d joints',
+        'screw' => 'screw %d cores into terminals',
+        'lever' => 'put %d cores into lever terminals',
+        'plug' => 'plug %d joints together',
+        'clip' => 'clip %d joints on',
+    ];
 
     /** Silicone cures for a day. */
     private const CURE = 1440;
@@ -32,9 +39,11 @@ final class RunSteps
     private array $new = [];
 
     /** @param  array<string, int>  $joined  joints in the strip of a run, by run */
-    public function __construct(private readonly Plan $plan, private readonly array $joined, private readonly StepList $list)
-    {
-    }
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly array $joined,
+        private readonly StepList $list,
+    ) {}
 
     /** @param  list<string>  $before  Returns the run's last step. */
     public function of(Run $run, array $before): string
@@ -43,33 +52,156 @@ final class RunSteps
         $profile = in_array('profile', $run->mounting, true);
         $making = $this->plan->making($run);
         $sections = count($run->sections);
-        $dry = $this->list->ofRun($run, 'dry', 'dry run', 'Lay it out, plug it in, see that the connector lands where it should.', $metres, 2, ['tape measure'], '', []);
+        $dry = $this->list->ofRun(
+            $run,
+            'dry',
+            'dry run',
+            'Lay it out, plug it in, see that the connector lands where it should.',
+            $metres,
+            2,
+            ['tape measure'],
+            '',
+            [],
+        );
         $units = $this->units($run, [$dry, ...$before]);
         $cables = $this->cables($run, $units);
-        $loose = $this->list->ofRun($run, 'loose', 'loose test', 'The whole thing is tried before anything is stuck: single channels, white, one mix.', 1, 1, ['meter', 'bench supply'], 'Volts and polarity by meter before the strip is on. Never connect strip to mains.', [$dry, ...$cables]);
+        $loose = $this->list->ofRun(
+            $run,
+            'loose',
+            'loose test',
+            'The whole thing is tried before anything is stuck: single channels, white, one mix.',
+            1,
+            1,
+            ['meter', 'bench supply'],
+            'Volts and polarity by meter before the strip is on. Never connect strip to mains.',
+            [$dry, ...$cables],
+        );
         $measured = $making->cut === '' ? $profile : $making->cut === 'before';
         $fixed = $loose;
         if ($measured) {
-            $fixed = $this->list->ofRun($run, 'cut', 'cut to measure', $profile ? 'At marks only; it has to fit before it goes into profile.' : 'At marks only, beforehand: measure twice.', $sections, 1, ['scissors'], '', [$loose]);
+            $fixed = $this->list->ofRun(
+                $run,
+                'cut',
+                'cut to measure',
+                $profile
+                    ? 'At marks only; it has to fit before it goes into profile.'
+                    : 'At marks only, beforehand: measure twice.',
+                $sections,
+                1,
+                ['scissors'],
+                '',
+                [$loose],
+            );
         }
         $fixed = $profile
-            ? $this->list->ofRun($run, 'profile', 'make up profile on the bench, then up with it', sprintf('Strip into profile, clips on its back every %.2f m, profile up; the diffuser comes last.', Fixings::ANCHOR), $metres, 2, ['saw', 'drill'], 'Ladders: two people. Wear glasses at the saw.', [$fixed])
-            : $this->list->ofRun($run, 'stick', 'clean and stick, a hand’s length at a time', 'It holds on clean ground only; no creases.', $metres, 1, ['cleaning alcohol', 'roller'], 'Alcohol burns: air the room, no flame.', [$fixed]);
+            ? $this->list->ofRun(
+                $run,
+                'profile',
+                'make up profile on the bench, then up with it',
+                sprintf(
+                    'Strip into profile, clips on its back every %.2f m, profile up; the diffuser comes last.',
+                    Fixings::ANCHOR,
+                ),
+                $metres,
+                2,
+                ['saw', 'drill'],
+                'Ladders: two people. Wear glasses at the saw.',
+                [$fixed],
+            )
+            : $this->list->ofRun(
+                $run,
+                'stick',
+                'clean and stick, a hand’s length at a time',
+                'It holds on clean ground only; no creases.',
+                $metres,
+                1,
+                ['cleaning alcohol', 'roller'],
+                'Alcohol burns: air the room, no flame.',
+                [$fixed],
+            );
         if (!$measured) {
-            $fixed = $this->list->ofRun($run, 'cut', 'cut back from the unfed end', 'At marks only; what is fixed already cannot come up short.', $sections, 1, ['scissors'], '', [$fixed]);
+            $fixed = $this->list->ofRun(
+                $run,
+                'cut',
+                'cut back from the unfed end',
+                'At marks only; what is fixed already cannot come up short.',
+                $sections,
+                1,
+                ['scissors'],
+                '',
+                [$fixed],
+            );
         }
         [$joints, $minutes, $kinds] = $this->joints($run);
         $soldered = in_array('solder', $kinds, true);
         $verb = count($kinds) === 1 ? self::JOINTS[$kinds[0]] ?? 'make %d joints' : 'make %d joints';
-        $made = $joints === 0 ? $fixed : $this->list->ofRun($run, 'joints', sprintf($verb, $joints), $soldered ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.' : 'Every core by its mark, then pulled at.', $minutes / StepTimes::MINUTES['joints'], 1, $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'], $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.', [$fixed]);
-        $last = $this->list->ofRun($run, 'second', 'second test', 'After the joints and before sealing: what is wrong is still within reach.', 1, 1, ['meter'], 'At both-end feeds lift one at a time and compare.', [$made]);
+        $made =
+            $joints === 0
+                ? $fixed
+                : $this->list->ofRun(
+                    $run,
+                    'joints',
+                    sprintf($verb, $joints),
+                    $soldered
+                        ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.'
+                        : 'Every core by its mark, then pulled at.',
+                    $minutes / StepTimes::MINUTES['joints'],
+                    1,
+                    $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'],
+                    $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.',
+                    [$fixed],
+                );
+        $last = $this->list->ofRun(
+            $run,
+            'second',
+            'second test',
+            'After the joints and before sealing: what is wrong is still within reach.',
+            1,
+            1,
+            ['meter'],
+            'At both-end feeds lift one at a time and compare.',
+            [$made],
+        );
         if ($making->seal === 'glue') {
-            $last = $this->list->ofRun($run, 'seal', 'seal the ends with hot glue and tape', 'Set in minutes; not for where it stays wet.', 2 * $sections, 1, ['glue gun', 'tape'], 'Hot glue burns the skin.', [$last]);
+            $last = $this->list->ofRun(
+                $run,
+                'seal',
+                'seal the ends with hot glue and tape',
+                'Set in minutes; not for where it stays wet.',
+                2 * $sections,
+                1,
+                ['glue gun', 'tape'],
+                'Hot glue burns the skin.',
+                [$last],
+            );
         } elseif ($making->seal === 'silicone' || $this->plan->damp($run)) {
-            $last = $this->list->ofRun($run, 'seal', 'seal the ends with silicone', 'It stays damp: silicone, a day to cure.', 2 * $sections, 1, ['silicone'], 'Silicone gives off acid while it cures: air.', [$last], self::CURE);
+            $last = $this->list->ofRun(
+                $run,
+                'seal',
+                'seal the ends with silicone',
+                'It stays damp: silicone, a day to cure.',
+                2 * $sections,
+                1,
+                ['silicone'],
+                'Silicone gives off acid while it cures: air.',
+                [$last],
+                self::CURE,
+            );
         }
 
-        return $profile ? $this->list->ofRun($run, 'diffuser', 'diffuser on', 'Last, when nothing has to be reached any more.', $metres, 1, [], '', [$last]) : $last;
+        return $profile
+            ? $this->list->ofRun(
+                $run,
+                'diffuser',
+                'diffuser on',
+                'Last, when nothing has to be reached any more.',
+                $metres,
+                1,
+                [],
+                '',
+                [$last],
+            )
+            : $last;
     }
 
     /**
@@ -81,14 +213,29 @@ final class RunSteps
     private function units(Run $run, array $after): array
     {
         $units = array_values(array_filter([$run->supply, $run->controller]));
-        $new = array_values(array_filter($units, fn (string $u): bool => !isset($this->fixed[$u])));
+        $new = array_values(array_filter($units, fn(string $u): bool => !isset($this->fixed[$u])));
         if ($new !== []) {
-            $title = count($new) === 2 ? 'fix supply and controller' : ($new[0] === $run->supply ? 'fix the supply' : 'fix the controller');
-            $step = $this->list->ofRun($run, 'supply', $title, 'Cables need something to begin at.', count($new), 1, ['drill', 'screwdriver'], 'Leave air around a supply. Mains terminals are for a licensed person.', $after);
+            $title =
+                count($new) === 2
+                    ? 'fix supply and controller'
+                    : ($new[0] === $run->supply
+                        ? 'fix the supply'
+                        : 'fix the controller');
+            $step = $this->list->ofRun(
+                $run,
+                'supply',
+                $title,
+                'Cables need something to begin at.',
+                count($new),
+                1,
+                ['drill', 'screwdriver'],
+                'Leave air around a supply. Mains terminals are for a licensed person.',
+                $after,
+            );
             $this->fixed += array_fill_keys($new, $step);
         }
 
-        return array_values(array_unique(array_map(fn (string $u): string => $this->fixed[$u], $units)));
+        return array_values(array_unique(array_map(fn(string $u): string => $this->fixed[$u], $units)));
     }
 
     /**
@@ -102,13 +249,25 @@ final class RunSteps
         $ways = $this->plan->waysOf($run);
         $new = array_diff_key($ways, $this->laid);
         if ($new !== []) {
-            $metres = array_sum(array_map(static fn (LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new));
-            $step = $this->list->ofRun($run, 'cables', 'lay cables, mark both ends', 'Leads are marked first, on alternating sides of the strip.', $metres, 1, ['cutter', 'labels'], 'A ladder stands on firm ground and somebody holds it.', $after);
+            $metres = array_sum(array_map(static fn(LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new));
+            $step = $this->list->ofRun(
+                $run,
+                'cables',
+                'lay cables, mark both ends',
+                'Leads are marked first, on alternating sides of the strip.',
+                $metres,
+                1,
+                ['cutter', 'labels'],
+                'A ladder stands on firm ground and somebody holds it.',
+                $after,
+            );
             $this->laid += array_fill_keys(array_keys($new), $step);
             $this->new[$run->id] = $new;
         }
 
-        return $ways === [] ? $after : array_values(array_unique(array_map(fn (LaidCable $c): string => $this->laid[$c->id], $ways)));
+        return $ways === []
+            ? $after
+            : array_values(array_unique(array_map(fn(LaidCable $c): string => $this->laid[$c->id], $ways)));
     }
 
     /** @return array{int, float, list<string>} joints of one core at the run's own cables, between its sections and where its strip is joined, minutes for them, and what kinds they are of */
@@ -122,7 +281,11 @@ final class RunSteps
             $joint = $this->plan->kit[$cable->joint ?? '']->entry ?? null;
             $ends = 2 * (isset($this->plan->feeds[$cable->to]) ? $cores : 2);
             $count += $ends;
-            $minutes += $ends * ($joint instanceof Connector ? $joint->minutes ?? StepTimes::MINUTES['joints'] : StepTimes::MINUTES['joints']);
+            $minutes +=
+                $ends *
+                ($joint instanceof Connector
+                    ? $joint->minutes ?? StepTimes::MINUTES['joints']
+                    : StepTimes::MINUTES['joints']);
             $kinds[$joint instanceof Connector ? $joint->joint : 'solder'] = true;
         }
 

@@ -56,7 +56,7 @@ final class Schedule
     public static function of(array $steps, Days $days, array $pins = [], array $here = [], array $held = []): self
     {
         $schedule = new self(CriticalPath::of($steps), $days);
-        $byId = array_combine(array_map(static fn (Step $s): string => $s->id, $steps), $steps);
+        $byId = array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
         foreach (array_intersect_key($pins, $byId) as $id => $pin) {
             $schedule->keep($byId[$id], $pin, $byId);
         }
@@ -73,7 +73,11 @@ final class Schedule
         while ($ready !== []) {
             $best = null;
             foreach ($ready as $step) {
-                $from = max([$held[$step->id] ?? 0, ...array_map(static fn (string $b): int => $schedule->ends[$b], $step->after), ...array_values(array_intersect_key($here, array_fill_keys($step->needs, true)))]);
+                $from = max([
+                    $held[$step->id] ?? 0,
+                    ...array_map(static fn(string $b): int => $schedule->ends[$b], $step->after),
+                    ...array_values(array_intersect_key($here, array_fill_keys($step->needs, true))),
+                ]);
                 [$at, $crew] = $schedule->place($step, $from);
                 $rank = [$at, $schedule->rank[$step->id], $step->id];
                 if ($best === null || $rank < $best[0]) {
@@ -89,7 +93,10 @@ final class Schedule
                 }
             }
         }
-        usort($schedule->slots, static fn (Slot $a, Slot $b): int => [$a->day, $a->from, $a->people] <=> [$b->day, $b->from, $b->people]);
+        usort(
+            $schedule->slots,
+            static fn(Slot $a, Slot $b): int => [$a->day, $a->from, $a->people] <=> [$b->day, $b->from, $b->people],
+        );
 
         return $schedule;
     }
@@ -97,7 +104,7 @@ final class Schedule
     /** @return list<string> days with work, YYYY-MM-DD */
     public function worked(): array
     {
-        return array_values(array_unique(array_map(static fn (Slot $s): string => $s->day, $this->slots)));
+        return array_values(array_unique(array_map(static fn(Slot $s): string => $s->day, $this->slots)));
     }
 
     /** Minutes of work until everything is done and cured. */
@@ -122,7 +129,12 @@ final class Schedule
         foreach (array_keys($before + [$step->id => true]) as $id) {
             $this->rank[$id] = min($this->rank[$id], $this->path->latest[$id] - self::URGENT);
         }
-        $this->kept[$step->id] = [$from, $from + $step->minutes, $step->people >= $people ? range(0, $people - 1) : [min($pin->person, $people - 1)], $before];
+        $this->kept[$step->id] = [
+            $from,
+            $from + $step->minutes,
+            $step->people >= $people ? range(0, $people - 1) : [min($pin->person, $people - 1)],
+            $before,
+        ];
     }
 
     /**
@@ -147,7 +159,9 @@ final class Schedule
         $first = (int) $this->free($from, $step, [0]);
         $second = $this->free($from, $step, [1]);
 
-        return $second !== null && ($second < $first || ($second === $first && $this->free[1] < $this->free[0])) ? [$second, [1]] : [$first, [0]];
+        return $second !== null && ($second < $first || ($second === $first && $this->free[1] < $this->free[0]))
+            ? [$second, [1]]
+            : [$first, [0]];
     }
 
     /**
@@ -158,20 +172,30 @@ final class Schedule
      */
     private function free(int $from, Step $step, array $crew): ?int
     {
-        $at = max([$from, ...array_map(fn (int $p): int => $this->free[$p], $crew)]);
+        $at = max([$from, ...array_map(fn(int $p): int => $this->free[$p], $crew)]);
         do {
             $asked = $at;
             $day = intdiv($at, self::DAY);
             if ($this->days->most($day) <= max($crew)) {
                 return null;
             }
-            if ($this->days->people($day) <= max($crew) || min($step->minutes, self::DAY) > ($day + 1) * self::DAY - $at) {
+            if (
+                $this->days->people($day) <= max($crew) ||
+                min($step->minutes, self::DAY) > ($day + 1) * self::DAY - $at
+            ) {
                 $at = ($day + 1) * self::DAY;
 
                 continue;
             }
             foreach ($this->kept as $id => [$begin, $end, $people, $before]) {
-                if ($id !== $step->id && !isset($this->ends[$id]) && !isset($before[$step->id]) && $at < $end && $at + $step->minutes > $begin && array_intersect($crew, $people) !== []) {
+                if (
+                    $id !== $step->id &&
+                    !isset($this->ends[$id]) &&
+                    !isset($before[$step->id]) &&
+                    $at < $end &&
+                    $at + $step->minutes > $begin &&
+                    array_intersect($crew, $people) !== []
+                ) {
                     $at = $end;
                 }
             }
@@ -192,8 +216,17 @@ final class Schedule
             $day = intdiv($at, self::DAY);
             $from = $at - $day * self::DAY;
             $today = min($left, self::DAY - $from);
-            $there = array_values(array_filter($crew, fn (int $p): bool => $p < $this->days->people($day)));
-            $this->slots[] = new Slot($step, $this->days->date($day), $from, $from + $today, $there === [] ? [0] : $there, $this->path->critical($step->id), $left === $today, count($there) < $step->people);
+            $there = array_values(array_filter($crew, fn(int $p): bool => $p < $this->days->people($day)));
+            $this->slots[] = new Slot(
+                $step,
+                $this->days->date($day),
+                $from,
+                $from + $today,
+                $there === [] ? [0] : $there,
+                $this->path->critical($step->id),
+                $left === $today,
+                count($there) < $step->people,
+            );
             $at = ($day + 1) * self::DAY;
         }
     }

@@ -15,7 +15,14 @@ final readonly class Slot
      * @param  bool  $last  whether the step ends in it
      * @param  bool  $short  whether fewer are there than it takes
      */
-    public function __construct(public Step $step, public string $day, public int $from, public int $to, public array $people, public bool $critical, public bool $last = true, public bool $short = false)
-    {
-    }
+    public function __construct(
+        public Step $step,
+        public string $day,
+        public int $from,
+        public int $to,
+        public array $people,
+        public bool $critical,
+        public bool $last = true,
+        public bool $short = false,
+    ) {}
 }

@@ -35,13 +35,27 @@ final readonly class Step
         public array $after,
         public int $wait = 0,
         public array $needs = [],
-    ) {
-    }
+    ) {}
 
     /** @param  list<string>  $after  ids of the steps that it comes after instead */
     public function after(array $after): self
     {
-        return new self($this->id, $this->kind, $this->place, $this->title, $this->why, $this->units, $this->table, $this->minutes, $this->range, $this->people, $this->tools, $this->caution,
-            array_values(array_unique($after)), $this->wait, $this->needs);
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->place,
+            $this->title,
+            $this->why,
+            $this->units,
+            $this->table,
+            $this->minutes,
+            $this->range,
+            $this->people,
+            $this->tools,
+            $this->caution,
+            array_values(array_unique($after)),
+            $this->wait,
+            $this->needs,
+        );
     }
 }

@@ -12,7 +12,16 @@ use EmberDusk\Plan\Run;
 final class StepList
 {
     /** Groups of the parts list that must be here for a step. */
-    private const NEEDS = ['dry' => ['Strip'], 'supply' => ['Supply', 'Controller'], 'cables' => ['Cable', 'Fuse'], 'profile' => ['Profile', 'Fixing'], 'stick' => ['Fixing', 'Cleaning'], 'joints' => ['Joint', 'Solder'], 'seal' => ['Sealing'], 'diffuser' => ['Diffuser']];
+    private const NEEDS = [
+        'dry' => ['Strip'],
+        'supply' => ['Supply', 'Controller'],
+        'cables' => ['Cable', 'Fuse'],
+        'profile' => ['Profile', 'Fixing'],
+        'stick' => ['Fixing', 'Cleaning'],
+        'joints' => ['Joint', 'Solder'],
+        'seal' => ['Sealing'],
+        'diffuser' => ['Diffuser'],
+    ];
 
     /** @var list<Step> */
     private array $steps = [];
@@ -39,9 +48,32 @@ final class StepList
      * @param  list<string>  $tools
      * @param  list<string>  $after
      */
-    public function ofRun(Run $run, string $kind, string $title, string $why, float $units, int $people, array $tools, string $caution, array $after, int $wait = 0): string
-    {
-        return $this->add($kind, $run->id, $this->plan->places[$run->place]->name ?? '', "{$run->name()}: {$title}", $why, $units, $people, $tools, $caution, $after, $wait, $this->needs($kind, $run));
+    public function ofRun(
+        Run $run,
+        string $kind,
+        string $title,
+        string $why,
+        float $units,
+        int $people,
+        array $tools,
+        string $caution,
+        array $after,
+        int $wait = 0,
+    ): string {
+        return $this->add(
+            $kind,
+            $run->id,
+            $this->plan->places[$run->place]->name ?? '',
+            "{$run->name()}: {$title}",
+            $why,
+            $units,
+            $people,
+            $tools,
+            $caution,
+            $after,
+            $wait,
+            $this->needs($kind, $run),
+        );
     }
 
     /**
@@ -49,10 +81,38 @@ final class StepList
      * @param  list<string>  $after
      * @param  list<string>  $needs
      */
-    public function add(string $kind, string $of, string $place, string $title, string $why, float $units, int $people, array $tools, string $caution, array $after, int $wait = 0, array $needs = []): string
-    {
+    public function add(
+        string $kind,
+        string $of,
+        string $place,
+        string $title,
+        string $why,
+        float $units,
+        int $people,
+        array $tools,
+        string $caution,
+        array $after,
+        int $wait = 0,
+        array $needs = [],
+    ): string {
         $table = Pace::fives(StepTimes::MINUTES[$kind] * $units);
-        $this->steps[] = new Step("{$kind}-{$of}", $kind, $place, $title, $why, $units, $table, $this->pace->minutes($kind, $table), $this->pace->range($kind, $table), $people, $tools, $caution, $after, $wait, $needs);
+        $this->steps[] = new Step(
+            "{$kind}-{$of}",
+            $kind,
+            $place,
+            $title,
+            $why,
+            $units,
+            $table,
+            $this->pace->minutes($kind, $table),
+            $this->pace->range($kind, $table),
+            $people,
+            $tools,
+            $caution,
+            $after,
+            $wait,
+            $needs,
+        );
 
         return "{$kind}-{$of}";
     }
@@ -60,6 +120,8 @@ final class StepList
     /** @return list<string> */
     private function needs(string $kind, Run $run): array
     {
-        return array_merge(...array_map(fn (string $group): array => $this->parts[$group][$run->id] ?? [], self::NEEDS[$kind] ?? []));
+        return array_merge(
+            ...array_map(fn(string $group): array => $this->parts[$group][$run->id] ?? [], self::NEEDS[$kind] ?? []),
+        );
     }
 }

@@ -8,8 +8,40 @@ namespace EmberDusk\Build;
 final readonly class StepTimes
 {
     /** Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, fixture, end, section, leg, test, place. */
-    public const MINUTES = ['isolate' => 10.0, 'trace' => 5.0, 'dry' => 2.0, 'supply' => 20.0, 'cables' => 5.0, 'loose' => 10.0, 'cut' => 3.0, 'profile' => 6.0, 'stick' => 4.0, 'joints' => 6.0, 'second' => 10.0, 'seal' => 5.0, 'diffuser' => 1.0, 'fixtures' => 20.0, 'tidy' => 10.0];
+    public const MINUTES = [
+        'isolate' => 10.0,
+        'trace' => 5.0,
+        'dry' => 2.0,
+        'supply' => 20.0,
+        'cables' => 5.0,
+        'loose' => 10.0,
+        'cut' => 3.0,
+        'profile' => 6.0,
+        'stick' => 4.0,
+        'joints' => 6.0,
+        'second' => 10.0,
+        'seal' => 5.0,
+        'diffuser' => 1.0,
+        'fixtures' => 20.0,
+        'tidy' => 10.0,
+    ];
 
     /** What a kind of step is, in words. */
-    public const WORDS = ['isolate' => 'isolating', 'trace' => 'tracing legs', 'dry' => 'dry runs', 'supply' => 'supplies and controllers', 'cables' => 'laying cables', 'loose' => 'loose tests', 'cut' => 'cutting', 'profile' => 'making up profile', 'stick' => 'cleaning and sticking', 'joints' => 'joints', 'second' => 'second tests', 'seal' => 'sealing', 'diffuser' => 'diffusers', 'fixtures' => 'fixtures', 'tidy' => 'tidying'];
+    public const WORDS = [
+        'isolate' => 'isolating',
+        'trace' => 'tracing legs',
+        'dry' => 'dry runs',
+        'supply' => 'supplies and controllers',
+        'cables' => 'laying cables',
+        'loose' => 'loose tests',
+        'cut' => 'cutting',
+        'profile' => 'making up profile',
+        'stick' => 'cleaning and sticking',
+        'joints' => 'joints',
+        'second' => 'second tests',
+        'seal' => 'sealing',
+        'diffuser' => 'diffusers',
+        'fixtures' => 'fixtures',
+        'tidy' => 'tidying',
+    ];
 }

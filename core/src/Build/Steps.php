@@ -31,8 +31,15 @@ final class Steps
     {
         $steps = new self($plan, $parts, $pace);
         foreach ($plan->places as $id => $place) {
-            $runs = array_values(array_filter($plan->runs, static fn (Run $r): bool => $r->place === $id && $plan->cutMarks($r) !== null && $plan->feedsOf($r) !== []));
-            $fixtures = array_values(array_filter($plan->fixtures, static fn (Fitting $f): bool => $f->place === $id));
+            $runs = array_values(
+                array_filter(
+                    $plan->runs,
+                    static fn(Run $r): bool => $r->place === $id &&
+                        $plan->cutMarks($r) !== null &&
+                        $plan->feedsOf($r) !== [],
+                ),
+            );
+            $fixtures = array_values(array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->place === $id));
             if ($runs !== [] || $fixtures !== []) {
                 $steps->place($id, $place->name, $runs, $fixtures);
             }
@@ -48,23 +55,93 @@ final class Steps
     private function place(string $id, string $name, array $runs, array $fixtures): void
     {
         $legs = TapeNotes::read($this->plan->places[$id]->notes)->site->legs;
-        $battery = $runs !== [] && $fixtures === [] && array_filter($runs, fn (Run $r): bool => ($this->plan->kit[$this->plan->supplies[$r->supply ?? '']->kit ?? '']->written['kind'] ?? '') !== 'battery') === [];
+        $battery =
+            $runs !== [] &&
+            $fixtures === [] &&
+            array_filter(
+                $runs,
+                fn(Run $r): bool => ($this->plan->kit[$this->plan->supplies[$r->supply ?? '']->kit ?? '']->written[
+                    'kind'
+                ] ??
+                    '') !==
+                    'battery',
+            ) === [];
         $isolate = $battery
-            ? $this->list->add('isolate', $id, $name, 'Take the fuses out of the battery taps', 'Before anything is touched.', 1.0, 1, ['meter'], 'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; never solder to a cell.', [])
-            : $this->list->add('isolate', $id, $name, 'Isolate and prove dead', 'Before anything is touched.', 1.0, 1, ['voltage tester'], 'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: a switch that is off proves nothing.', []);
+            ? $this->list->add(
+                'isolate',
+                $id,
+                $name,
+                'Take the fuses out of the battery taps',
+                'Before anything is touched.',
+                1.0,
+                1,
+                ['meter'],
+                'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; never solder to a cell.',
+                [],
+            )
+            : $this->list->add(
+                'isolate',
+                $id,
+                $name,
+                'Isolate and prove dead',
+                'Before anything is touched.',
+                1.0,
+                1,
+                ['voltage tester'],
+                'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: a switch that is off proves nothing.',
+                [],
+            );
         $before = [$isolate];
         if ($legs !== []) {
-            $before[] = $this->list->add('trace', $id, $name, 'Disconnect and trace every leg, label both ends', 'What a wall hides is known only by its tone.', count($legs), 2, ['continuity tester', 'labels'], 'Every leg is off at both ends before the tester is on it.', [$isolate]);
+            $before[] = $this->list->add(
+                'trace',
+                $id,
+                $name,
+                'Disconnect and trace every leg, label both ends',
+                'What a wall hides is known only by its tone.',
+                count($legs),
+                2,
+                ['continuity tester', 'labels'],
+                'Every leg is off at both ends before the tester is on it.',
+                [$isolate],
+            );
         }
         $last = [];
         foreach ($runs as $run) {
             $last[] = $this->runs->of($run, $before);
         }
         foreach ($fixtures as $fitting) {
-            $title = (isset($this->plan->kit[$fitting->kit]) ? $this->plan->kit[$fitting->kit]->entry->name() : $fitting->id).": hang {$fitting->count} and connect";
+            $title =
+                (isset($this->plan->kit[$fitting->kit])
+                    ? $this->plan->kit[$fitting->kit]->entry->name()
+                    : $fitting->id) . ": hang {$fitting->count} and connect";
             $module = $this->plan->modules[$fitting->module ?? '']->kit ?? null;
-            $last[] = $this->list->add('fixtures', $fitting->id, $name, $title, 'Fixtures hang before their dimmer is set.', $fitting->count + ($module === null ? 0 : 1), 2, ['screwdriver', 'ladder'], 'Mains terminals are for a licensed person. A ladder stands on firm ground and somebody holds it.', $before, 0, array_values(array_filter([$fitting->kit, $module])));
+            $last[] = $this->list->add(
+                'fixtures',
+                $fitting->id,
+                $name,
+                $title,
+                'Fixtures hang before their dimmer is set.',
+                $fitting->count + ($module === null ? 0 : 1),
+                2,
+                ['screwdriver', 'ladder'],
+                'Mains terminals are for a licensed person. A ladder stands on firm ground and somebody holds it.',
+                $before,
+                0,
+                array_values(array_filter([$fitting->kit, $module])),
+            );
         }
-        $this->list->add('tidy', $id, $name, 'Tidy, tie leads, close boxes', 'Last, so that nothing is opened again.', 1.0, 1, ['ties'], 'Keep extra-low voltage apart from mains in every box.', $last);
+        $this->list->add(
+            'tidy',
+            $id,
+            $name,
+            'Tidy, tie leads, close boxes',
+            'Last, so that nothing is opened again.',
+            1.0,
+            1,
+            ['ties'],
+            'Keep extra-low voltage apart from mains in every box.',
+            $last,
+        );
     }
 }

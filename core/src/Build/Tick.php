@@ -8,7 +8,5 @@ namespace EmberDusk\Build;
 final readonly class Tick
 {
     /** @param  string  $at  YYYY-MM-DD HH:MM */
-    public function __construct(public string $step, public int $minutes, public string $at)
-    {
-    }
+    public function __construct(public string $step, public int $minutes, public string $at) {}
 }

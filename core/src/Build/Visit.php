@@ -15,9 +15,7 @@ final readonly class Visit
      * @param  string  $from  YYYY-MM-DD
      * @param  int  $days  of work; 0 is as many as it takes
      */
-    public function __construct(public string $from, public int $days = 0, public int $people = 1)
-    {
-    }
+    public function __construct(public string $from, public int $days = 0, public int $people = 1) {}
 
     public static function read(Fields $f): self
     {

@@ -17,18 +17,32 @@ final readonly class Waits
         foreach ($course->left as $id => $step) {
             if ($step->wait > 0) {
                 $from = $schedule->begins[$id] + $step->minutes;
-                $waits[] = ['step' => $id, 'part' => '', 'from' => $course->days->clock($from), 'until' => $course->days->clock($schedule->ends[$id]), 'meanwhile' => self::between($course, $from, $schedule->ends[$id], [$id])];
+                $waits[] = [
+                    'step' => $id,
+                    'part' => '',
+                    'from' => $course->days->clock($from),
+                    'until' => $course->days->clock($schedule->ends[$id]),
+                    'meanwhile' => self::between($course, $from, $schedule->ends[$id], [$id]),
+                ];
             }
         }
         foreach ($course->here as $part => $until) {
-            $waiting = array_keys(array_filter($course->left, static fn (Step $s): bool => in_array($part, $s->needs, true)));
-            usort($waiting, static fn (string $a, string $b): int => $schedule->begins[$a] <=> $schedule->begins[$b]);
+            $waiting = array_keys(
+                array_filter($course->left, static fn(Step $s): bool => in_array($part, $s->needs, true)),
+            );
+            usort($waiting, static fn(string $a, string $b): int => $schedule->begins[$a] <=> $schedule->begins[$b]);
             if ($until > 0 && $waiting !== []) {
-                $waits[] = ['step' => $waiting[0], 'part' => $part, 'from' => $course->days->starts(0), 'until' => $course->days->starts($until), 'meanwhile' => self::between($course, 0, $until, $waiting)];
+                $waits[] = [
+                    'step' => $waiting[0],
+                    'part' => $part,
+                    'from' => $course->days->starts(0),
+                    'until' => $course->days->starts($until),
+                    'meanwhile' => self::between($course, 0, $until, $waiting),
+                ];
             }
         }
 
-        usort($waits, static fn (array $a, array $b): int => [$a['from'], $a['until']] <=> [$b['from'], $b['until']]);
+        usort($waits, static fn(array $a, array $b): int => [$a['from'], $a['until']] <=> [$b['from'], $b['until']]);
 
         return $waits;
     }
@@ -39,7 +53,13 @@ final readonly class Waits
      */
     private static function between(Course $course, int $from, int $until, array $without): array
     {
-        $done = array_filter($course->schedule->begins, static fn (int $at, string $id): bool => $at < $until && $at + $course->left[$id]->minutes > $from && !in_array($id, $without, true), ARRAY_FILTER_USE_BOTH);
+        $done = array_filter(
+            $course->schedule->begins,
+            static fn(int $at, string $id): bool => $at < $until &&
+                $at + $course->left[$id]->minutes > $from &&
+                !in_array($id, $without, true),
+            ARRAY_FILTER_USE_BOTH,
+        );
         asort($done);
 
         return array_keys($done);

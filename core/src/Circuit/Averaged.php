@@ -38,10 +38,29 @@ final readonly class Averaged
         }
         $light = [];
         foreach ($channelLight[array_key_first($channelLight) ?? 0] ?? [] as $g => $_) {
-            $light[] = array_sum(array_map(static fn (array $of, float $n): float => $of[$g] * $n, $channelLight, $nominal)) / array_sum($nominal);
+            $light[] =
+                array_sum(array_map(static fn(array $of, float $n): float => $of[$g] * $n, $channelLight, $nominal)) /
+                array_sum($nominal);
         }
 
-        return new RunResult($first->pitch, $light, $first->volts, $first->railAmps, $cables, $feeds, $first->channelAmps, $volts, $amps, [$light, $light], $first->balance,
-            $load, $rail, $first->iterations, array_map(array_values(...), $channelLight), $nominal, $peak);
+        return new RunResult(
+            $first->pitch,
+            $light,
+            $first->volts,
+            $first->railAmps,
+            $cables,
+            $feeds,
+            $first->channelAmps,
+            $volts,
+            $amps,
+            [$light, $light],
+            $first->balance,
+            $load,
+            $rail,
+            $first->iterations,
+            array_map(array_values(...), $channelLight),
+            $nominal,
+            $peak,
+        );
     }
 }

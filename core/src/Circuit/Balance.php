@@ -14,12 +14,12 @@ final readonly class Balance
         public float $controller,
         public float $rails,
         public float $load,
-    ) {
-    }
+    ) {}
 
     /** What is not accounted for, as a share of the EMF's power. */
     public function gap(): float
     {
-        return abs($this->emf - $this->source - $this->cables - $this->controller - $this->rails - $this->load) / max(1e-12, abs($this->emf));
+        return abs($this->emf - $this->source - $this->cables - $this->controller - $this->rails - $this->load) /
+            max(1e-12, abs($this->emf));
     }
 }

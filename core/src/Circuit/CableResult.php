@@ -17,8 +17,7 @@ final readonly class CableResult
         public float $drop,
         public float $openAmps,
         public float $coreOhms,
-    ) {
-    }
+    ) {}
 
     /** Amps of the fullest core. */
     public function amps(): float

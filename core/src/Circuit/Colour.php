@@ -14,9 +14,7 @@ final readonly class Colour
     /** One SDCM step in u'v' (engineering.md 6; CIE TN 001, from memory). */
     public const STEP = 0.0011;
 
-    private function __construct(public float $x, public float $y, public float $z)
-    {
-    }
+    private function __construct(public float $x, public float $y, public float $z) {}
 
     public static function ofHex(string $hex): self
     {
@@ -26,7 +24,11 @@ final readonly class Colour
             return $s <= 0.04045 ? $s / 12.92 : (($s + 0.055) / 1.055) ** 2.4;
         }, str_split(substr($hex, 1), 2));
 
-        return new self(0.4124564 * $r + 0.3575761 * $g + 0.1804375 * $b, 0.2126729 * $r + 0.7151522 * $g + 0.0721750 * $b, 0.0193339 * $r + 0.1191920 * $g + 0.9503041 * $b);
+        return new self(
+            0.4124564 * $r + 0.3575761 * $g + 0.1804375 * $b,
+            0.2126729 * $r + 0.7151522 * $g + 0.072175 * $b,
+            0.0193339 * $r + 0.119192 * $g + 0.9503041 * $b,
+        );
     }
 
     /**
@@ -50,7 +52,7 @@ final readonly class Colour
     {
         $sum = $this->x + 15 * $this->y + 3 * $this->z;
 
-        return $sum > 0 ? [4 * $this->x / $sum, 9 * $this->y / $sum] : [0.0, 0.0];
+        return $sum > 0 ? [(4 * $this->x) / $sum, (9 * $this->y) / $sum] : [0.0, 0.0];
     }
 
     /** Distance in u'v'; nothing from a place that is dark. */
@@ -68,14 +70,24 @@ final readonly class Colour
     /** As a screen shows it, at full brightness of its fullest primary. */
     public function hex(float $brightness = 1.0): string
     {
-        $linear = [3.2404542 * $this->x - 1.5371385 * $this->y - 0.4985314 * $this->z,
-            -0.9692660 * $this->x + 1.8760108 * $this->y + 0.0415560 * $this->z, 0.0556434 * $this->x - 0.2040259 * $this->y + 1.0572252 * $this->z];
+        $linear = [
+            3.2404542 * $this->x - 1.5371385 * $this->y - 0.4985314 * $this->z,
+            -0.969266 * $this->x + 1.8760108 * $this->y + 0.041556 * $this->z,
+            0.0556434 * $this->x - 0.2040259 * $this->y + 1.0572252 * $this->z,
+        ];
         $most = max(max($linear), 1e-12);
 
-        return '#'.implode('', array_map(static function (float $v) use ($most, $brightness): string {
-            $v = max(0.0, $v / $most) * $brightness;
+        return '#' .
+            implode(
+                '',
+                array_map(static function (float $v) use ($most, $brightness): string {
+                    $v = max(0.0, $v / $most) * $brightness;
 
-            return sprintf('%02x', (int) round(255 * min(1.0, $v <= 0.0031308 ? 12.92 * $v : 1.055 * $v ** (1 / 2.4) - 0.055)));
-        }, $linear));
+                    return sprintf(
+                        '%02x',
+                        (int) round(255 * min(1.0, $v <= 0.0031308 ? 12.92 * $v : 1.055 * $v ** (1 / 2.4) - 0.055)),
+                    );
+                }, $linear),
+            );
     }
 }

@@ -10,13 +10,15 @@ use EmberDusk\Kit\Supply;
 final readonly class Conditions
 {
     /** How far rails and supplies may be off (engineering.md 5). */
-    private const RAIL = 0.10;
+    private const RAIL = 0.1;
 
     private const SUPPLY = 0.01;
 
-    public function __construct(public float $rail = 1.0, public float $supply = 1.0, public ?string $openFeed = null)
-    {
-    }
+    public function __construct(
+        public float $rail = 1.0,
+        public float $supply = 1.0,
+        public ?string $openFeed = null,
+    ) {}
 
     /** Volts at no load: a battery's between empty and on charge, any other supply's as far off as it may be. */
     public function emf(Supply $supply): float

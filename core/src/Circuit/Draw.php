@@ -7,7 +7,5 @@ namespace EmberDusk\Circuit;
 /** A steady current between two nodes: what a controller takes for itself. */
 final readonly class Draw
 {
-    public function __construct(public string $name, public int $plus, public int $minus, public float $amps)
-    {
-    }
+    public function __construct(public string $name, public int $plus, public int $minus, public float $amps) {}
 }

@@ -57,7 +57,7 @@ final readonly class Engine
         $phases = Phases::of($plan, $island, $scene);
         $of = [];
         foreach ($phases as $phase) {
-            $network = Wiring::of($plan, $island, new Conditions, $phase);
+            $network = Wiring::of($plan, $island, new Conditions(), $phase);
             $solution = Newton::solve($network);
             $light = Readings::light($network, $solution);
             foreach (Readings::of($plan, $island, $network, $solution, [$light, $light], []) as $id => $result) {
@@ -66,7 +66,7 @@ final readonly class Engine
         }
         $mixed = [];
         foreach ($of as $id => $results) {
-            $runs = array_values(array_filter($results, static fn (array $r): bool => $r[1] instanceof RunResult));
+            $runs = array_values(array_filter($results, static fn(array $r): bool => $r[1] instanceof RunResult));
             $mixed[$id] = $runs === [] ? $results[0][1] : Averaged::run($runs);
         }
 
@@ -136,7 +136,7 @@ final readonly class Engine
     {
         $result = $results[$run->id] ?? null;
 
-        return $result instanceof RunResult ? $result : throw Trouble::at($run->id, $run->name().' has no result.');
+        return $result instanceof RunResult ? $result : throw Trouble::at($run->id, $run->name() . ' has no result.');
     }
 
     /** @throws Trouble when parts are missing */
@@ -158,22 +158,31 @@ final readonly class Engine
         foreach ($islands as $island) {
             foreach (Phases::of($plan, $island, $scene) as $one) {
                 if ($one->number === $phase) {
-                    $networks[] = Wiring::of($plan, $island, new Conditions, $one);
+                    $networks[] = Wiring::of($plan, $island, new Conditions(), $one);
                 }
             }
         }
 
-        return $networks === [] && $islands !== [] && $phase !== 1 ? throw Trouble::at('/phase', "There is no phase {$phase}.") : $networks;
+        return $networks === [] && $islands !== [] && $phase !== 1
+            ? throw Trouble::at('/phase', "There is no phase {$phase}.")
+            : $networks;
     }
 
     /** Same circuit, same engine, same fingerprint: names, notes and other islands play no part. */
     public static function fingerprint(Plan $plan, Island $island, ?Scene $scene = null): string
     {
-        $feeds = array_filter($plan->feeds, static fn ($f): bool => isset($island->parts[$f->run]));
+        $feeds = array_filter($plan->feeds, static fn($f): bool => isset($island->parts[$f->run]));
         $cables = $island->cables($plan);
         $devices = array_fill_keys([...$island->supplies, ...$island->controllers], true);
         $kit = [];
-        foreach ([...$cables, ...array_intersect_key($plan->supplies, $devices), ...array_intersect_key($plan->controllers, $devices)] as $thing) {
+        foreach (
+            [
+                ...$cables,
+                ...array_intersect_key($plan->supplies, $devices),
+                ...array_intersect_key($plan->controllers, $devices),
+            ]
+            as $thing
+        ) {
             $kit[$thing->kit] = true;
         }
         foreach ($cables as $cable) {
@@ -194,7 +203,7 @@ final readonly class Engine
                 'supplies', 'controllers' => isset($devices[$id]),
                 'cables' => isset($cables[$id]),
                 'fixtures' => isset($island->fixtures[$id]),
-                'splices' => array_filter($cables, static fn ($c): bool => $c->to === $id) !== [],
+                'splices' => array_filter($cables, static fn($c): bool => $c->to === $id) !== [],
                 'kit' => isset($kit[$id]),
                 default => false,
             };
@@ -203,9 +212,21 @@ final readonly class Engine
             }
         }
 
-        $followed = array_map(static fn (Run $r): ?string => isset($island->parts[$plan->repeated($r)?->id]) ? $r->controller : null, array_values($plan->runs));
+        $followed = array_map(
+            static fn(Run $r): ?string => isset($island->parts[$plan->repeated($r)?->id]) ? $r->controller : null,
+            array_values($plan->runs),
+        );
 
-        return hash('sha256', Json::compact([self::VERSION, $plan->limits->cableCelsius, $of, array_values(array_filter($followed)), $scene?->levels]));
+        return hash(
+            'sha256',
+            Json::compact([
+                self::VERSION,
+                $plan->limits->cableCelsius,
+                $of,
+                array_values(array_filter($followed)),
+                $scene?->levels,
+            ]),
+        );
     }
 
     /**
@@ -216,8 +237,8 @@ final readonly class Engine
      */
     private static function openable(Plan $plan, Island $island, Network $network): array
     {
-        $most = array_sum(array_map(static fn (Draw $d): float => $d->amps, $network->draws));
-        $emf = max(array_map(static fn (Source $s): float => $s->emf, $network->sources) ?: [0.0]);
+        $most = array_sum(array_map(static fn(Draw $d): float => $d->amps, $network->draws));
+        $emf = max(array_map(static fn(Source $s): float => $s->emf, $network->sources) ?: [0.0]);
         foreach ($network->stretches as $stretch) {
             foreach ($stretch->loads as $load) {
                 $most += $stretch->groups * $load->evaluate([$emf])[0][0];
@@ -243,9 +264,15 @@ final readonly class Engine
     public static function islandOf(Plan $plan, Run $run): Island
     {
         $lacking = Parts::lacking($plan, $run);
-        $short = array_map(static fn (string $id): string => 'enough cores or channels at '.strtoupper($id), array_keys(Parts::short($plan, $run)));
+        $short = array_map(
+            static fn(string $id): string => 'enough cores or channels at ' . strtoupper($id),
+            array_keys(Parts::short($plan, $run)),
+        );
 
-        return Island::of($plan, $run)
-            ?? throw Trouble::at($run->id, $run->name().' cannot be computed yet. It lacks '.implode(', ', [...$lacking, ...$short]).'.');
+        return Island::of($plan, $run) ??
+            throw Trouble::at(
+                $run->id,
+                $run->name() . ' cannot be computed yet. It lacks ' . implode(', ', [...$lacking, ...$short]) . '.',
+            );
     }
 }

@@ -7,7 +7,5 @@ namespace EmberDusk\Circuit;
 /** A feed point: volts between + and the worst return at its pad, and amps that enter there. */
 final readonly class FeedResult
 {
-    public function __construct(public string $id, public float $volts, public float $amps)
-    {
-    }
+    public function __construct(public string $id, public float $volts, public float $amps) {}
 }

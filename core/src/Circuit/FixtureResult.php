@@ -8,7 +8,11 @@ namespace EmberDusk\Circuit;
 final readonly class FixtureResult
 {
     /** @param  array<string, CableResult>  $cables */
-    public function __construct(public float $volts, public float $amps, public array $cables, public float $least, public float $watts)
-    {
-    }
+    public function __construct(
+        public float $volts,
+        public float $amps,
+        public array $cables,
+        public float $least,
+        public float $watts,
+    ) {}
 }

@@ -18,9 +18,12 @@ final readonly class Island
      * @param  non-empty-list<string>  $supplies  ids; the first one's minus is node 0
      * @param  list<string>  $controllers  ids
      */
-    private function __construct(public array $parts, public array $fixtures, public array $supplies, public array $controllers)
-    {
-    }
+    private function __construct(
+        public array $parts,
+        public array $fixtures,
+        public array $supplies,
+        public array $controllers,
+    ) {}
 
     /** The island of a run; null while the run lacks parts. */
     public static function of(Plan $plan, Run $run): ?self
@@ -41,17 +44,32 @@ final readonly class Island
         foreach ($plan->runs as $id => $run) {
             $parts = Parts::of($plan, $run);
             if ($parts !== null) {
-                $islands = self::join($islands, ['parts' => [$id => $parts], 'fixtures' => [], 'supplies' => self::feeding($plan, $parts)]);
+                $islands = self::join($islands, [
+                    'parts' => [$id => $parts],
+                    'fixtures' => [],
+                    'supplies' => self::feeding($plan, $parts),
+                ]);
             }
         }
         foreach ($plan->fixtures as $id => $fitting) {
             $root = $plan->root($plan->cableTo($id)->from ?? '');
             if ($root !== null && isset($plan->supplies[$root])) {
-                $islands = self::join($islands, ['parts' => [], 'fixtures' => [$id => $fitting], 'supplies' => [$root => true]]);
+                $islands = self::join($islands, [
+                    'parts' => [],
+                    'fixtures' => [$id => $fitting],
+                    'supplies' => [$root => true],
+                ]);
             }
         }
 
-        return array_values(array_filter(array_map(static fn (array $i): ?self => self::made($i['parts'], $i['fixtures'], array_keys($i['supplies'])), $islands)));
+        return array_values(
+            array_filter(
+                array_map(
+                    static fn(array $i): ?self => self::made($i['parts'], $i['fixtures'], array_keys($i['supplies'])),
+                    $islands,
+                ),
+            ),
+        );
     }
 
     /** @return array<string, LaidCable> by id, each after those that it hangs on */
@@ -81,7 +99,11 @@ final readonly class Island
     {
         foreach ($islands as $n => $other) {
             if (array_intersect_key($other['supplies'], $more['supplies']) !== []) {
-                $more = ['parts' => $other['parts'] + $more['parts'], 'fixtures' => $other['fixtures'] + $more['fixtures'], 'supplies' => $other['supplies'] + $more['supplies']];
+                $more = [
+                    'parts' => $other['parts'] + $more['parts'],
+                    'fixtures' => $other['fixtures'] + $more['fixtures'],
+                    'supplies' => $other['supplies'] + $more['supplies'],
+                ];
                 unset($islands[$n]);
             }
         }

@@ -10,10 +10,10 @@ final readonly class Netlist
     /** @param  list<Network>  $islands */
     public static function write(string $title, array $islands): string
     {
-        $lines = ['* '.preg_replace('/[^\x20-\x7e]/', '?', $title)];
+        $lines = ['* ' . preg_replace('/[^\x20-\x7e]/', '?', $title)];
         $models = [];
         foreach ($islands as $network) {
-            $name = static fn (int $node): string => $network->nodes[$node];
+            $name = static fn(int $node): string => $network->nodes[$node];
             foreach ($network->sources as $source) {
                 array_push($lines, ...$source->netlist($name($source->plus), $name($source->minus)));
             }
@@ -21,7 +21,13 @@ final readonly class Netlist
                 $lines[] = sprintf('R_%s %s %s %.12g', $r->name, $name($r->from), $name($r->to), $r->ohms);
             }
             foreach ($network->draws as $draw) {
-                $lines[] = sprintf('I_%s %s %s %.12g', $draw->name, $name($draw->plus), $name($draw->minus), $draw->amps);
+                $lines[] = sprintf(
+                    'I_%s %s %s %.12g',
+                    $draw->name,
+                    $name($draw->plus),
+                    $name($draw->minus),
+                    $draw->amps,
+                );
             }
             foreach ($network->points as $point) {
                 array_push($lines, ...$point->load->netlist($point->name, $name($point->plus), $name($point->minus)));
@@ -32,7 +38,13 @@ final readonly class Netlist
             }
         }
 
-        return implode("\n", [...$lines, ...array_keys($models), '.options reltol=1e-6 vntol=1e-9 itl1=500 numdgt=12 temp=27', '.op', '.end'])."\n";
+        return implode("\n", [
+            ...$lines,
+            ...array_keys($models),
+            '.options reltol=1e-6 vntol=1e-9 itl1=500 numdgt=12 temp=27',
+            '.op',
+            '.end',
+        ]) . "\n";
     }
 
     /**

@@ -7,7 +7,5 @@ namespace EmberDusk\Circuit;
 /** Numbers as bytes, eight each. */
 final readonly class PackedRow
 {
-    public function __construct(public string $bytes)
-    {
-    }
+    public function __construct(public string $bytes) {}
 }

@@ -27,8 +27,7 @@ final readonly class Parts
         public ?Controller $controller,
         public ?LaidCable $trunk,
         public array $tails,
-    ) {
-    }
+    ) {}
 
     /** The parts; null while one is lacking or short of cores. */
     public static function of(Plan $plan, Run $run): ?self
@@ -37,12 +36,26 @@ final readonly class Parts
         $marks = $plan->cutMarks($run);
         $supply = $plan->supply($run->supply);
         $tails = self::tails($plan, $run);
-        if ($strip === null || $marks === null || $supply === null || $tails === [] || self::lacking($plan, $run) !== [] || self::short($plan, $run) !== []) {
+        if (
+            $strip === null ||
+            $marks === null ||
+            $supply === null ||
+            $tails === [] ||
+            self::lacking($plan, $run) !== [] ||
+            self::short($plan, $run) !== []
+        ) {
             return null;
         }
 
-        return new self($run, $strip, $marks, $supply, $strip->switched() ? $plan->controller($run->controller) : null,
-            $strip->switched() ? $plan->cableTo($run->controller ?? '') : null, $tails);
+        return new self(
+            $run,
+            $strip,
+            $marks,
+            $supply,
+            $strip->switched() ? $plan->controller($run->controller) : null,
+            $strip->switched() ? $plan->cableTo($run->controller ?? '') : null,
+            $tails,
+        );
     }
 
     /** @return list<string> what is not chosen yet: "a supply" */
@@ -50,12 +63,17 @@ final readonly class Parts
     {
         $switched = $plan->strip($run->strip)?->switched() ?? true;
 
-        return array_values(array_filter([
-            $plan->strip($run->strip) === null ? 'a strip' : null,
-            $plan->supply($run->supply) === null ? 'a supply' : null,
-            $switched && $plan->controller($run->controller) === null ? 'a controller' : null,
-            ($switched && $plan->cableTo($run->controller ?? '') === null) || count(self::tails($plan, $run)) < max(1, count($plan->feedsOf($run))) ? 'cables' : null,
-        ]));
+        return array_values(
+            array_filter([
+                $plan->strip($run->strip) === null ? 'a strip' : null,
+                $plan->supply($run->supply) === null ? 'a supply' : null,
+                $switched && $plan->controller($run->controller) === null ? 'a controller' : null,
+                ($switched && $plan->cableTo($run->controller ?? '') === null) ||
+                count(self::tails($plan, $run)) < max(1, count($plan->feedsOf($run)))
+                    ? 'cables'
+                    : null,
+            ]),
+        );
     }
 
     /** @return array<string, array{int, int}> cables and controllers with fewer cores or channels than the strip asks for: has, needs */

@@ -13,9 +13,12 @@ final readonly class Phase
      * @param  array<string, list<bool>>|null  $on  by controller, a channel each; null when every channel conducts
      * @param  array<string, float>  $levels  mean duty of pixel runs; those that are not in it are full
      */
-    public function __construct(public int $number = 1, public float $share = 1.0, private ?array $on = null, private array $levels = [])
-    {
-    }
+    public function __construct(
+        public int $number = 1,
+        public float $share = 1.0,
+        private ?array $on = null,
+        private array $levels = [],
+    ) {}
 
     /**
      * @param  int  $channels  of the strip
@@ -23,7 +26,12 @@ final readonly class Phase
      */
     public function channels(?string $controller, int $channels): array
     {
-        return array_values(array_filter(range(1, $channels), fn (int $n): bool => $this->on === null || ($this->on[$controller ?? ''][$n - 1] ?? false)));
+        return array_values(
+            array_filter(
+                range(1, $channels),
+                fn(int $n): bool => $this->on === null || ($this->on[$controller ?? ''][$n - 1] ?? false),
+            ),
+        );
     }
 
     /** How much of their full current pixels take. */

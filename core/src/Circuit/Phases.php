@@ -26,23 +26,45 @@ final readonly class Phases
     public static function of(Plan $plan, Island $island, ?Scene $scene): array
     {
         $duties = self::duties($plan, $island, $scene);
-        $distinct = array_values(array_unique(array_filter(array_merge(...array_values($duties)), static fn (float $d): bool => $d > 0)));
+        $distinct = array_values(
+            array_unique(array_filter(array_merge(...array_values($duties)), static fn(float $d): bool => $d > 0)),
+        );
         sort($distinct);
         $levels = self::levels($island, $scene);
         if ($scene === null && ($distinct === [] || $distinct === [1.0])) {
-            return [new Phase];
+            return [new Phase()];
         }
         if (count($distinct) > self::MOST) {
-            throw new Trouble(sprintf('The scene “%s” has %d different duties here; at most %d are told apart. Set some of them alike.', $scene->name ?? 'full', count($distinct), self::MOST));
+            throw new Trouble(
+                sprintf(
+                    'The scene “%s” has %d different duties here; at most %d are told apart. Set some of them alike.',
+                    $scene->name ?? 'full',
+                    count($distinct),
+                    self::MOST,
+                ),
+            );
         }
         $phases = [];
         $before = 0.0;
         foreach ($distinct as $duty) {
-            $phases[] = new Phase(count($phases) + 1, $duty - $before, array_map(static fn (array $of): array => array_map(static fn (float $d): bool => $d > $before, $of), $duties), $levels);
+            $phases[] = new Phase(
+                count($phases) + 1,
+                $duty - $before,
+                array_map(
+                    static fn(array $of): array => array_map(static fn(float $d): bool => $d > $before, $of),
+                    $duties,
+                ),
+                $levels,
+            );
             $before = $duty;
         }
         if ($before < 1 || $phases === []) {
-            $phases[] = new Phase(count($phases) + 1, 1 - $before, array_map(static fn (array $of): array => array_map(static fn (): bool => false, $of), $duties), $levels);
+            $phases[] = new Phase(
+                count($phases) + 1,
+                1 - $before,
+                array_map(static fn(array $of): array => array_map(static fn(): bool => false, $of), $duties),
+                $levels,
+            );
         }
 
         return $phases;
@@ -73,7 +95,7 @@ final readonly class Phases
         $full = $plan->controller($first->controller)?->sharesChannels === true ? 1.0 / $lit : 1.0;
         $given = $scene === null ? array_fill(0, $channels, $full) : $scene->levels[(string) $first->controller] ?? [];
 
-        return array_map(static fn (int $n): float => (float) ($given[$n] ?? 0.0), range(0, $channels - 1));
+        return array_map(static fn(int $n): float => (float) ($given[$n] ?? 0.0), range(0, $channels - 1));
     }
 
     /** @return array<string, float> mean duty by pixel run */

@@ -10,7 +10,11 @@ use EmberDusk\Circuit\Loads\ConstantPower;
 final readonly class Point
 {
     /** @param  string  $part  the fitting's id in the plan */
-    public function __construct(public string $part, public string $name, public int $plus, public int $minus, public ConstantPower $load)
-    {
-    }
+    public function __construct(
+        public string $part,
+        public string $name,
+        public int $plus,
+        public int $minus,
+        public ConstantPower $load,
+    ) {}
 }

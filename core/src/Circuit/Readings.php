@@ -15,8 +15,14 @@ final readonly class Readings
      * @param  list<array<string, float>>  $open  amps by cable with one feed open each
      * @return array<string, RunResult|FixtureResult> by run and by fitting
      */
-    public static function of(Plan $plan, Island $island, Network $network, Solution $solution, array $spread, array $open): array
-    {
+    public static function of(
+        Plan $plan,
+        Island $island,
+        Network $network,
+        Solution $solution,
+        array $spread,
+        array $open,
+    ): array {
         $cables = self::cables($plan, $network, $solution, $open);
         $balance = self::balance($plan, $network, $solution);
         $light = self::light($network, $solution);
@@ -29,16 +35,35 @@ final readonly class Readings
             foreach (array_keys($parts->tails) as $feed) {
                 $way += $plan->wayTo($feed);
             }
-            $results[$id] = new RunResult($parts->strip->pitch, $light[$id] ?? [], self::volts($mine, $solution), self::railAmps($network, $mine, $solution),
-                array_intersect_key($cables, $way), self::feeds($plan, $parts, $network, $solution), self::channelAmps($run, $network, $solution),
-                $solution->across($source), $solution->delivered($source), [$spread[0][$id] ?? [], $spread[1][$id] ?? []], $balance,
-                array_sum(array_map($solution->loadWatts(...), array_keys($mine))), $solution->railWatts(array_keys($mine)), $solution->iterations,
-                self::channelLight($mine, $solution), self::nominal($mine));
+            $results[$id] = new RunResult(
+                $parts->strip->pitch,
+                $light[$id] ?? [],
+                self::volts($mine, $solution),
+                self::railAmps($network, $mine, $solution),
+                array_intersect_key($cables, $way),
+                self::feeds($plan, $parts, $network, $solution),
+                self::channelAmps($run, $network, $solution),
+                $solution->across($source),
+                $solution->delivered($source),
+                [$spread[0][$id] ?? [], $spread[1][$id] ?? []],
+                $balance,
+                array_sum(array_map($solution->loadWatts(...), array_keys($mine))),
+                $solution->railWatts(array_keys($mine)),
+                $solution->iterations,
+                self::channelLight($mine, $solution),
+                self::nominal($mine),
+            );
         }
         foreach ($network->points as $point) {
             $way = array_intersect_key($cables, $plan->wayTo($point->part));
             [$volts, $amps] = $solution->at($point);
-            $results[$point->part] = new FixtureResult($volts, $amps, $way, $point->load->leastVolts, $point->load->watts);
+            $results[$point->part] = new FixtureResult(
+                $volts,
+                $amps,
+                $way,
+                $point->load->leastVolts,
+                $point->load->watts,
+            );
         }
 
         return $results;
@@ -49,7 +74,7 @@ final readonly class Readings
     {
         $light = [];
         foreach ($network->stretches as $n => $stretch) {
-            $nominal = array_sum(array_map(static fn (Load $l): float => $l->nominalAmps(), $stretch->loads));
+            $nominal = array_sum(array_map(static fn(Load $l): float => $l->nominalAmps(), $stretch->loads));
             $amps = $solution->groupAmps($n);
             foreach (array_keys($amps[0]) as $g) {
                 $light[$stretch->run][] = array_sum(array_column($amps, $g)) / $nominal;
@@ -113,10 +138,16 @@ final readonly class Readings
     {
         $cables = [];
         foreach (self::cores($network, $plan) as $id => $cores) {
-            $amps = array_map(static fn (Resistor $r): float => abs($solution->amps($r)), $cores);
+            $amps = array_map(static fn(Resistor $r): float => abs($solution->amps($r)), $cores);
             $back = max(array_slice($amps, 1) ?: [0.0]);
-            $cables[$id] = new CableResult($id, $amps[0], $back, ($amps[0] + $back) * $cores[0]->ohms,
-                max($amps[0], $back, ...array_map(static fn (array $a): float => $a[$id] ?? 0.0, $open)), $cores[0]->ohms);
+            $cables[$id] = new CableResult(
+                $id,
+                $amps[0],
+                $back,
+                ($amps[0] + $back) * $cores[0]->ohms,
+                max($amps[0], $back, ...array_map(static fn(array $a): float => $a[$id] ?? 0.0, $open)),
+                $cores[0]->ohms,
+            );
         }
 
         return $cables;
@@ -127,7 +158,7 @@ final readonly class Readings
     {
         $amps = [];
         foreach ($network->resistors as $r) {
-            if ($r->part === $run->controller && $r->name !== Wiring::name((string) $run->controller).'_com') {
+            if ($r->part === $run->controller && $r->name !== Wiring::name((string) $run->controller) . '_com') {
                 $amps[] = $solution->amps($r);
             }
         }
@@ -162,7 +193,7 @@ final readonly class Readings
     /** @return array<int, Stretch> of a run, by their numbers in the network */
     private static function stretches(Network $network, string $run): array
     {
-        return array_filter($network->stretches, static fn (Stretch $s): bool => $s->run === $run);
+        return array_filter($network->stretches, static fn(Stretch $s): bool => $s->run === $run);
     }
 
     /**
@@ -174,7 +205,9 @@ final readonly class Readings
         $parts = array_map($solution->groupVolts(...), array_keys($stretches));
 
         return array_map(
-            static fn (int $c): array => array_merge(...array_map(static fn (array $volts): array => $volts[$c] ?? [], $parts)),
+            static fn(int $c): array => array_merge(
+                ...array_map(static fn(array $volts): array => $volts[$c] ?? [], $parts),
+            ),
             array_keys($parts[0] ?? [[]]),
         );
     }
@@ -209,7 +242,7 @@ final readonly class Readings
                 continue;
             }
             $plus = $solution->volt($pad[0]->to);
-            $volts = array_map(static fn (Resistor $r): float => $plus - $solution->volt($r->to), array_slice($pad, 1));
+            $volts = array_map(static fn(Resistor $r): float => $plus - $solution->volt($r->to), array_slice($pad, 1));
             $feeds[$id] = new FeedResult($id, min($volts ?: [0.0]), abs($solution->amps($pad[0])));
         }
 
@@ -244,6 +277,13 @@ final readonly class Readings
             $load += $volts * $amps;
         }
 
-        return new Balance($emf, $inside, $cables, $controller, $solution->railWatts(array_keys($network->stretches)), $load);
+        return new Balance(
+            $emf,
+            $inside,
+            $cables,
+            $controller,
+            $solution->railWatts(array_keys($network->stretches)),
+            $load,
+        );
     }
 }

@@ -7,7 +7,11 @@ namespace EmberDusk\Circuit;
 /** A resistance between two nodes; the part says what it belongs to: a cable's core, a controller's path. */
 final readonly class Resistor
 {
-    public function __construct(public string $name, public string $part, public int $from, public int $to, public float $ohms)
-    {
-    }
+    public function __construct(
+        public string $name,
+        public string $part,
+        public int $from,
+        public int $to,
+        public float $ohms,
+    ) {}
 }

@@ -21,37 +21,79 @@ final readonly class RunFigures
     /** Nominal load: what the strip's label says, before any drop. */
     public static function load(Strip $strip, float $metres, string $label): Figure
     {
-        return new Figure($label, $strip->wattsPerMetre() * $metres, 'W', 1, 'w * L', [
-            new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m'),
-            new Input('L', 'lit length, whole pieces', $metres, 'm'),
-        ], 'Nominal: as labelled, before any drop.', 'common practice, no source');
+        return new Figure(
+            $label,
+            $strip->wattsPerMetre() * $metres,
+            'W',
+            1,
+            'w * L',
+            [
+                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m'),
+                new Input('L', 'lit length, whole pieces', $metres, 'm'),
+            ],
+            'Nominal: as labelled, before any drop.',
+            'common practice, no source',
+        );
     }
 
     public static function supplyShare(RunResult $r, Supply $supply, string $name): Figure
     {
-        return new Figure($name.' loaded to', 100 * $r->supplyAmps / $supply->ratedAmps, '%', 0, '100 * I / Ir', [
-            new Input('I', 'amps delivered', $r->supplyAmps, 'A'),
-            new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
-        ], self::SOLVED);
+        return new Figure(
+            $name . ' loaded to',
+            (100 * $r->supplyAmps) / $supply->ratedAmps,
+            '%',
+            0,
+            '100 * I / Ir',
+            [
+                new Input('I', 'amps delivered', $r->supplyAmps, 'A'),
+                new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
+            ],
+            self::SOLVED,
+        );
     }
 
     public static function darkest(RunResult $r, Strip $strip): Figure
     {
-        $nominal = array_sum(array_map(static fn ($c): float => $strip->nominalAmps($c), $strip->channels));
+        $nominal = array_sum(array_map(static fn($c): float => $strip->nominalAmps($c), $strip->channels));
         $light = $r->darkest();
 
-        return new Figure('Darkest light', $light, 'of full', 2, 'I / In', [
-            new Input('I', sprintf('amps of the group at %.2f m', ($r->darkestGroup() + 0.5) * $r->pitch), $light * $nominal, 'A'),
-            new Input('In', 'its nominal amps', $nominal, 'A'),
-        ], self::SOLVED.' The range has rails 10 % and the supply 1 % off.', '', $r->darkestRange());
+        return new Figure(
+            'Darkest light',
+            $light,
+            'of full',
+            2,
+            'I / In',
+            [
+                new Input(
+                    'I',
+                    sprintf('amps of the group at %.2f m', ($r->darkestGroup() + 0.5) * $r->pitch),
+                    $light * $nominal,
+                    'A',
+                ),
+                new Input('In', 'its nominal amps', $nominal, 'A'),
+            ],
+            self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
+            '',
+            $r->darkestRange(),
+        );
     }
 
     public static function evenness(RunResult $r): Figure
     {
-        return new Figure('Evenness', $r->evenness(), '', 2, 'd / b', [
-            new Input('d', 'darkest group', $r->darkest(), 'of full'),
-            new Input('b', 'brightest group', $r->brightest(), 'of full'),
-        ], self::SOLVED.' The range has rails 10 % and the supply 1 % off.', 'limits: common practice, no source', $r->evennessRange());
+        return new Figure(
+            'Evenness',
+            $r->evenness(),
+            '',
+            2,
+            'd / b',
+            [
+                new Input('d', 'darkest group', $r->darkest(), 'of full'),
+                new Input('b', 'brightest group', $r->brightest(), 'of full'),
+            ],
+            self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
+            'limits: common practice, no source',
+            $r->evennessRange(),
+        );
     }
 
     public static function seam(RunResult $r): Figure
@@ -60,31 +102,57 @@ final readonly class RunFigures
         $b = $r->light[count($r->light) - 1] ?? 0.0;
         $range = $r->seamRange();
 
-        return new Figure('Seam', 100 * $r->seam(), '%', 1, '100 * (b - d) / b', [
-            new Input('b', 'brighter end', max($a, $b), 'of full'),
-            new Input('d', 'darker end', min($a, $b), 'of full'),
-        ], self::SOLVED, 'limit: common practice, no source', new Range(100 * $range->low, 100 * $range->high));
+        return new Figure(
+            'Seam',
+            100 * $r->seam(),
+            '%',
+            1,
+            '100 * (b - d) / b',
+            [
+                new Input('b', 'brighter end', max($a, $b), 'of full'),
+                new Input('d', 'darker end', min($a, $b), 'of full'),
+            ],
+            self::SOLVED,
+            'limit: common practice, no source',
+            new Range(100 * $range->low, 100 * $range->high),
+        );
     }
 
     public static function drop(RunResult $r): Figure
     {
         $feed = $r->farthestFeed();
 
-        return new Figure('Lost before the strip', $r->supplyVolts - $feed->volts, 'V', 2, 'Vs - Vf', [
-            new Input('Vs', 'at the supply', $r->supplyVolts, 'V'),
-            new Input('Vf', 'at feed '.strtoupper($feed->id).', fewest volts', $feed->volts, 'V'),
-        ], self::SOLVED, 'limit: IEC 60364-7-715 (from memory)');
+        return new Figure(
+            'Lost before the strip',
+            $r->supplyVolts - $feed->volts,
+            'V',
+            2,
+            'Vs - Vf',
+            [
+                new Input('Vs', 'at the supply', $r->supplyVolts, 'V'),
+                new Input('Vf', 'at feed ' . strtoupper($feed->id) . ', fewest volts', $feed->volts, 'V'),
+            ],
+            self::SOLVED,
+            'limit: IEC 60364-7-715 (from memory)',
+        );
     }
 
     public static function controllerAmps(RunResult $r, string $name): Figure
     {
         $inputs = [];
         foreach ($r->channelAmps as $n => $amps) {
-            $inputs[] = new Input('I'.($n + 1), 'channel '.($n + 1), $amps, 'A');
+            $inputs[] = new Input('I' . ($n + 1), 'channel ' . ($n + 1), $amps, 'A');
         }
 
-        return new Figure($name.' carries', array_sum($r->channelAmps), 'A', 2,
-            implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, self::SOLVED);
+        return new Figure(
+            $name . ' carries',
+            array_sum($r->channelAmps),
+            'A',
+            2,
+            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            $inputs,
+            self::SOLVED,
+        );
     }
 
     /** How far the mix of all channels at full wanders along the run, in steps of 0.0011 u'v'. */
@@ -103,23 +171,40 @@ final readonly class RunFigures
         [$u, $v] = $brightest?->uv() ?? [0.0, 0.0];
         [$p, $q] = ($seen[$at] ?? null)?->uv() ?? [$u, $v];
 
-        return new Figure('Colour shift', $apart / Colour::STEP, 'steps', 1, 'sqrt((u - p) * (u - p) + (v - q) * (v - q)) / s', [
-            new Input('u', "u' at the brightest place", $u, ''), new Input('v', "v' there", $v, ''),
-            new Input('p', sprintf("u' at %.2f m", ($at + 0.5) * $r->pitch), $p, ''), new Input('q', "v' there", $q, ''),
-            new Input('s', 'one SDCM step', Colour::STEP, ''),
-        ], self::SOLVED.' The channels’ colours are those on the shelf, mixed by their light.', 'CIE 1976 u’v’ (from memory)');
+        return new Figure(
+            'Colour shift',
+            $apart / Colour::STEP,
+            'steps',
+            1,
+            'sqrt((u - p) * (u - p) + (v - q) * (v - q)) / s',
+            [
+                new Input('u', "u' at the brightest place", $u, ''),
+                new Input('v', "v' there", $v, ''),
+                new Input('p', sprintf("u' at %.2f m", ($at + 0.5) * $r->pitch), $p, ''),
+                new Input('q', "v' there", $q, ''),
+                new Input('s', 'one SDCM step', Colour::STEP, ''),
+            ],
+            self::SOLVED . ' The channels’ colours are those on the shelf, mixed by their light.',
+            'CIE 1976 u’v’ (from memory)',
+        );
     }
 
     /** @return list<Colour> of each group */
     public static function seen(RunResult $r, Strip $strip): array
     {
-        $channels = array_map(static fn ($c): Colour => Colour::ofHex($c->colour), $strip->channels);
+        $channels = array_map(static fn($c): Colour => Colour::ofHex($c->colour), $strip->channels);
         if (count($channels) === 1) {
             return array_fill(0, count($r->light), Colour::mix($channels, [1.0]));
         }
 
         // In a scene some channels may be dark all along.
-        return array_map(static fn (int $g): Colour => Colour::mix($channels, array_map(static fn (int $n): float => $r->channelLight[$n][$g] ?? 0.0, array_keys($channels))), array_keys($r->light));
+        return array_map(
+            static fn(int $g): Colour => Colour::mix(
+                $channels,
+                array_map(static fn(int $n): float => $r->channelLight[$n][$g] ?? 0.0, array_keys($channels)),
+            ),
+            array_keys($r->light),
+        );
     }
 
     /** Heat that the profile or the wall must take from the strip, LEDs and copper together. */
@@ -127,11 +212,19 @@ final readonly class RunFigures
     {
         $metres = count($r->light) * $r->pitch;
 
-        return new Figure('Heat of the strip', ($r->loadWatts + $r->railWatts) / $metres, 'W/m', 1, '(P + Pr) / L', [
-            new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W'),
-            new Input('Pr', 'copper of the strip', $r->railWatts, 'W'),
-            new Input('L', 'lit length', $metres, 'm'),
-        ], self::SOLVED.' Mean over the run; what leaves as light is counted as heat.');
+        return new Figure(
+            'Heat of the strip',
+            ($r->loadWatts + $r->railWatts) / $metres,
+            'W/m',
+            1,
+            '(P + Pr) / L',
+            [
+                new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W'),
+                new Input('Pr', 'copper of the strip', $r->railWatts, 'W'),
+                new Input('L', 'lit length', $metres, 'm'),
+            ],
+            self::SOLVED . ' Mean over the run; what leaves as light is counted as heat.',
+        );
     }
 
     /** Watts that a supply must be rated for. */
@@ -139,9 +232,15 @@ final readonly class RunFigures
     {
         $watts = $strip->wattsPerMetre() * ($plan->cutMarks($run)?->length() ?? 0.0);
 
-        return new Figure('Supply asked for', $watts / (1 - $plan->limits->headroom), 'W', 0, 'P / (1 - h)', [
-            new Input('P', 'nominal load', $watts, 'W'),
-            new Input('h', 'headroom', $plan->limits->headroom, ''),
-        ], 'Everything at full.', 'common practice, no source');
+        return new Figure(
+            'Supply asked for',
+            $watts / (1 - $plan->limits->headroom),
+            'W',
+            0,
+            'P / (1 - h)',
+            [new Input('P', 'nominal load', $watts, 'W'), new Input('h', 'headroom', $plan->limits->headroom, '')],
+            'Everything at full.',
+            'common practice, no source',
+        );
     }
 }

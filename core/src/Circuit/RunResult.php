@@ -42,8 +42,7 @@ final readonly class RunResult
         public array $channelLight = [],
         public array $nominal = [],
         public ?float $peakAmps = null,
-    ) {
-    }
+    ) {}
 
     public function darkest(): float
     {
@@ -79,7 +78,10 @@ final readonly class RunResult
 
     public function darkestRange(): Range
     {
-        return Range::over($this->darkest(), ...array_map(static fn (array $l): float => min($l ?: [0.0]), $this->spread));
+        return Range::over(
+            $this->darkest(),
+            ...array_map(static fn(array $l): float => min($l ?: [0.0]), $this->spread),
+        );
     }
 
     /** Difference of the two ends as a share of the brighter one. */
@@ -97,7 +99,7 @@ final readonly class RunResult
     public function farthestFeed(): FeedResult
     {
         $feeds = array_values($this->feeds);
-        usort($feeds, static fn (FeedResult $a, FeedResult $b): int => $a->volts <=> $b->volts);
+        usort($feeds, static fn(FeedResult $a, FeedResult $b): int => $a->volts <=> $b->volts);
 
         return $feeds[0];
     }

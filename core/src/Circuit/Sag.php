@@ -30,7 +30,7 @@ final readonly class Sag
         if ($halves) {
             return [$marks->length() / 2, $marks->length() / 2];
         }
-        $at = array_map(static fn (int $pad): float => $marks->position($pad), $pads);
+        $at = array_map(static fn(int $pad): float => $marks->position($pad), $pads);
         asort($at);
         $numbers = array_keys($at);
         $shares = [];
@@ -51,21 +51,21 @@ final readonly class Sag
         if ($halves) {
             $square = ($length / 2) ** 2 / 2;
         } else {
-            $at = array_map(static fn (int $pad): float => $marks->position($pad), $pads);
+            $at = array_map(static fn(int $pad): float => $marks->position($pad), $pads);
             sort($at);
             $square = max($at[0], $length - $at[count($at) - 1]) ** 2 / 2;
             for ($n = 1; $n < count($at); $n++) {
                 $square = max($square, ($at[$n] - $at[$n - 1]) ** 2 / 8);
             }
         }
-        $loads = array_map(static fn (Channel $channel): Load => GroupLoad::of($strip, $channel, 1.0), $strip->channels);
-        $each = array_map(static fn (Load $l): float => $l->evaluate([$strip->volts])[0][0], $loads);
+        $loads = array_map(static fn(Channel $channel): Load => GroupLoad::of($strip, $channel, 1.0), $strip->channels);
+        $each = array_map(static fn(Load $l): float => $l->evaluate([$strip->volts])[0][0], $loads);
         $least = 1.0;
         foreach ($loads as $n => $load) {
-            $sag = ($strip->plusRail * array_sum($each) + $strip->returnRail * $each[$n]) / $strip->pitch * $square;
+            $sag = (($strip->plusRail * array_sum($each) + $strip->returnRail * $each[$n]) / $strip->pitch) * $square;
             $ratio = 1.0;
             for ($round = 0; $round < self::ROUNDS && $each[$n] > 0; $round++) {
-                $ratio = $load->evaluate([$strip->volts - $sag * (1 + 2 * $ratio) / 3])[0][0] / $each[$n];
+                $ratio = $load->evaluate([$strip->volts - ($sag * (1 + 2 * $ratio)) / 3])[0][0] / $each[$n];
             }
             $least = min($least, $ratio);
         }

@@ -20,8 +20,7 @@ final readonly class Solution
         private array $volts,
         private array $ladders,
         public int $iterations,
-    ) {
-    }
+    ) {}
 
     public function volt(int $node): float
     {
@@ -126,7 +125,7 @@ final readonly class Solution
         $differences = $ladder->differences();
         $nodes = [];
         for ($g = 0; $g < $s->groups; $g++) {
-            $plus = $from + ($to - $from) * ($g + 0.5) / $s->groups;
+            $plus = $from + (($to - $from) * ($g + 0.5)) / $s->groups;
             foreach ($differences as $c => $d) {
                 $plus += $weights[$c + 1] * $d[$g];
             }

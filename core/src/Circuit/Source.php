@@ -38,11 +38,27 @@ final readonly class Source
     /** @return list<string> */
     public function netlist(string $plus, string $minus): array
     {
-        $y = sprintf($minus === '0' ? '((%.12g-V(%s))/%.12g)' : '((%1$.12g-V(%2$s,%4$s))/%3$.12g)', $this->emf, $plus, $this->ohms, $minus);
+        $y = sprintf(
+            $minus === '0' ? '((%.12g-V(%s))/%.12g)' : '((%1$.12g-V(%2$s,%4$s))/%3$.12g)',
+            $this->emf,
+            $plus,
+            $this->ohms,
+            $minus,
+        );
         $over = sprintf('(%s-%.12g)', $y, $this->limit);
 
         return [
-            sprintf('B_%s %s %s I=%s-max(0,%s)-%.12g*ln(1+exp(-abs(%s)/%.12g))', $this->name, $minus, $plus, $y, $over, $this->soft, $over, $this->soft),
+            sprintf(
+                'B_%s %s %s I=%s-max(0,%s)-%.12g*ln(1+exp(-abs(%s)/%.12g))',
+                $this->name,
+                $minus,
+                $plus,
+                $y,
+                $over,
+                $this->soft,
+                $over,
+                $this->soft,
+            ),
             sprintf('.nodeset V(%s)=%.12g', $plus, $this->emf),
         ];
     }

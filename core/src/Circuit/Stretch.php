@@ -34,8 +34,7 @@ final readonly class Stretch
         public array $start,
         public array $end,
         public array $numbers = [],
-    ) {
-    }
+    ) {}
 
     public function channels(): int
     {
@@ -50,7 +49,11 @@ final readonly class Stretch
     /** The node of a group's rail; terminal 0 is +. */
     public function node(int $group, int $terminal): string
     {
-        return $this->prefix.'_g'.($this->first + $group).'_'.($terminal === 0 ? 'p' : $this->number($terminal));
+        return $this->prefix .
+            '_g' .
+            ($this->first + $group) .
+            '_' .
+            ($terminal === 0 ? 'p' : $this->number($terminal));
     }
 
     /** The number in the strip of a terminal's channel. */

@@ -21,8 +21,7 @@ final class StripWiring
         private readonly Conditions $conditions,
         private readonly Phase $phase,
         private readonly Network $network,
-    ) {
-    }
+    ) {}
 
     /** @return array<int, int>|null nodes by terminal of a pad that is cut or fed */
     public function terminals(string $run, int $pad): ?array
@@ -32,7 +31,9 @@ final class StripWiring
 
     public function lay(string $run, Parts $parts): void
     {
-        $channels = $parts->strip->switched() ? $this->phase->channels($parts->run->controller, count($parts->strip->channels)) : [1];
+        $channels = $parts->strip->switched()
+            ? $this->phase->channels($parts->run->controller, count($parts->strip->channels))
+            : [1];
         if ($channels === []) {
             return;
         }
@@ -50,14 +51,23 @@ final class StripWiring
                 if ($n === $count || isset($fed[$pad])) {
                     $next = $this->pad($run, $channels, $pad, $emf);
                     // Where the + is cut, this stretch ends at a + of its own; the returns go through.
-                    $end = in_array($pad, $parts->run->zones, true) ? [$this->network->node(Wiring::prefix($run)."_a{$pad}_q", $emf)] + $next : $next;
+                    $end = in_array($pad, $parts->run->zones, true)
+                        ? [$this->network->node(Wiring::prefix($run) . "_a{$pad}_q", $emf)] + $next
+                        : $next;
                     $this->stretch($run, $parts->strip, $group, $pad - $last, $previous, $end);
                     $group += $pad - $last;
                     [$previous, $last] = [$next, $pad];
                 }
             }
             if ($section < count($parts->marks->groups) - 1) {
-                $this->jumper($run, $parts, $section, $previous, $this->pad($run, $channels, $pad + 1, $emf), $parts->marks->jumps[$section]);
+                $this->jumper(
+                    $run,
+                    $parts,
+                    $section,
+                    $previous,
+                    $this->pad($run, $channels, $pad + 1, $emf),
+                    $parts->marks->jumps[$section],
+                );
                 $pad++;
             }
         }
@@ -70,7 +80,8 @@ final class StripWiring
     private function stretch(string $run, Strip $strip, int $first, int $groups, array $start, array $end): void
     {
         // Only rails reckoned from copper at 20 °C know what warmth does to them.
-        $rails = $this->conditions->rail * ($strip->copperRails ? Copper::factor($this->plan->limits->cableCelsius) : 1.0);
+        $rails =
+            $this->conditions->rail * ($strip->copperRails ? Copper::factor($this->plan->limits->cableCelsius) : 1.0);
         $loads = $numbers = [];
         // A limit in the controller of pixels scales what they take; channels that are switched carry their full current in the on-time.
         foreach ($strip->channels as $n => $channel) {
@@ -82,8 +93,19 @@ final class StripWiring
         $from = array_values($start);
         $to = array_values($end);
         if ($loads !== [] && $from !== [] && $to !== []) {
-            $this->network->stretches[] = new Stretch($run, Wiring::prefix($run), $first, $groups, $strip->pitch,
-                $strip->plusRail * $rails, $strip->returnRail * $rails, $loads, $from, $to, $numbers);
+            $this->network->stretches[] = new Stretch(
+                $run,
+                Wiring::prefix($run),
+                $first,
+                $groups,
+                $strip->pitch,
+                $strip->plusRail * $rails,
+                $strip->returnRail * $rails,
+                $loads,
+                $from,
+                $to,
+                $numbers,
+            );
         }
     }
 
@@ -94,7 +116,7 @@ final class StripWiring
     private function pad(string $run, array $channels, int $pad, float $emf): array
     {
         if (!isset($this->pads[$run][$pad])) {
-            $name = Wiring::prefix($run)."_a{$pad}";
+            $name = Wiring::prefix($run) . "_a{$pad}";
             $terminals = [$this->network->node("{$name}_p", $emf)];
             foreach ($channels as $n) {
                 $terminals[$n] = $this->network->node("{$name}_{$n}", 0.0);
@@ -115,7 +137,7 @@ final class StripWiring
     {
         $ohms = 2 * Wiring::SOLDER + $this->plan->copper($parts->tails[array_key_first($parts->tails)], $length);
         foreach ($from as $t => $node) {
-            $this->network->resistor(Wiring::prefix($run)."_j{$section}_{$t}", 'jumper', $node, $to[$t], $ohms);
+            $this->network->resistor(Wiring::prefix($run) . "_j{$section}_{$t}", 'jumper', $node, $to[$t], $ohms);
         }
     }
 }

@@ -36,9 +36,13 @@ final class Wiring
         $this->strips = new StripWiring($plan, $conditions, $phase, $network);
     }
 
-    public static function of(Plan $plan, Island $island, Conditions $conditions = new Conditions, Phase $phase = new Phase): Network
-    {
-        $wiring = new self($plan, $conditions, $phase, new Network);
+    public static function of(
+        Plan $plan,
+        Island $island,
+        Conditions $conditions = new Conditions(),
+        Phase $phase = new Phase(),
+    ): Network {
+        $wiring = new self($plan, $conditions, $phase, new Network());
         $wiring->lay($island);
 
         return $wiring->network;
@@ -53,7 +57,7 @@ final class Wiring
     /** What the names of a run's nodes begin with. */
     public static function prefix(string $run): string
     {
-        return 'r_'.self::name($run);
+        return 'r_' . self::name($run);
     }
 
     private function lay(Island $island): void
@@ -75,7 +79,7 @@ final class Wiring
             $this->splice($cable->to, $cable->from, $cables);
         }
         foreach ($cables as $cable) {
-            $to = $this->inputs[$cable->to] ?? $this->outputs[$cable->to] ?? null;
+            $to = $this->inputs[$cable->to] ?? ($this->outputs[$cable->to] ?? null);
             if ($to === null && $cable->to !== $this->conditions->openFeed && isset($this->plan->feeds[$cable->to])) {
                 $feed = $this->plan->feeds[$cable->to];
                 $to = $this->strips->terminals($feed->run, $feed->pad);
@@ -106,7 +110,10 @@ final class Wiring
         }
         $name = self::name($id);
         foreach ($this->outputs[$from] as $t => $like) {
-            $this->outputs[$id][$t] = $this->network->node($name.'_'.($t === 0 ? 'p' : $t), $this->network->guesses[$like]);
+            $this->outputs[$id][$t] = $this->network->node(
+                $name . '_' . ($t === 0 ? 'p' : $t),
+                $this->network->guesses[$like],
+            );
         }
     }
 
@@ -165,7 +172,13 @@ final class Wiring
             $plus = $this->network->node("{$x}_p", $fixture->volts);
             $minus = $this->network->node("{$x}_m", 0.0);
             $this->inputs[$id] = [$plus, $minus];
-            $this->network->points[] = new Point($id, $x, $plus, $minus, new ConstantPower($fixture->watts * $fitting->count, $fixture->leastVolts));
+            $this->network->points[] = new Point(
+                $id,
+                $x,
+                $plus,
+                $minus,
+                new ConstantPower($fixture->watts * $fitting->count, $fixture->leastVolts),
+            );
         }
     }
 
@@ -181,10 +194,25 @@ final class Wiring
             $c = self::name((string) $run->controller);
             $end = $this->strips->terminals($before->id, $island->parts[$before->id]->marks->lastPad()) ?? [];
             foreach (array_slice($end, 1, null, true) as $t => $node) {
-                $this->network->resistor("{$c}_in{$t}", "{$run->controller}:in", $end[0], $node, Controller::INPUT_OHMS);
+                $this->network->resistor(
+                    "{$c}_in{$t}",
+                    "{$run->controller}:in",
+                    $end[0],
+                    $node,
+                    Controller::INPUT_OHMS,
+                );
             }
-            if (!$repeater->groundsApart && isset($this->inputs[(string) $run->controller], $this->inputs[(string) $before->controller])) {
-                $this->network->resistor("{$c}_link", "{$run->controller}:in", $this->inputs[(string) $run->controller][1], $this->inputs[(string) $before->controller][1], self::SOLDER);
+            if (
+                !$repeater->groundsApart &&
+                isset($this->inputs[(string) $run->controller], $this->inputs[(string) $before->controller])
+            ) {
+                $this->network->resistor(
+                    "{$c}_link",
+                    "{$run->controller}:in",
+                    $this->inputs[(string) $run->controller][1],
+                    $this->inputs[(string) $before->controller][1],
+                    self::SOLDER,
+                );
             }
         }
     }
@@ -200,7 +228,7 @@ final class Wiring
         $joint = $this->plan->connector($cable->joint)->ohms ?? self::SOLDER;
         $ohms = 2 * $joint + $this->plan->copper($cable, $cable->length);
         foreach (array_intersect_key($from, $to) as $t => $node) {
-            $this->network->resistor(self::name($cable->id).'_'.($t + 1), $cable->id, $node, $to[$t], $ohms);
+            $this->network->resistor(self::name($cable->id) . '_' . ($t + 1), $cable->id, $node, $to[$t], $ohms);
         }
     }
 }

@@ -17,16 +17,32 @@ final readonly class Calendar
     {
         $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Ember Dusk//Build//EN', 'CALSCALE:GREGORIAN'];
         foreach ($events as $e) {
-            array_push($lines, 'BEGIN:VEVENT', 'UID:'.self::text($e['uid']), "DTSTAMP:{$stamp}", "SEQUENCE:{$sequence}", "DTSTART:{$e['from']}", "DTEND:{$e['to']}", 'SUMMARY:'.self::text($e['title']), 'LOCATION:'.self::text($e['place']), 'DESCRIPTION:'.self::text($e['text']), 'END:VEVENT');
+            array_push(
+                $lines,
+                'BEGIN:VEVENT',
+                'UID:' . self::text($e['uid']),
+                "DTSTAMP:{$stamp}",
+                "SEQUENCE:{$sequence}",
+                "DTSTART:{$e['from']}",
+                "DTEND:{$e['to']}",
+                'SUMMARY:' . self::text($e['title']),
+                'LOCATION:' . self::text($e['place']),
+                'DESCRIPTION:' . self::text($e['text']),
+                'END:VEVENT',
+            );
         }
 
-        return implode("\r\n", array_map(self::folded(...), [...$lines, 'END:VCALENDAR']))."\r\n";
+        return implode("\r\n", array_map(self::folded(...), [...$lines, 'END:VCALENDAR'])) . "\r\n";
     }
 
     private static function text(string $text): string
     {
         // RFC 5545, 3.3.11: no control characters but tabs; an end of line is written as \n.
-        $text = (string) preg_replace('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', '', strtr($text, ["\r\n" => "\n", "\r" => "\n"]));
+        $text = (string) preg_replace(
+            '/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/',
+            '',
+            strtr($text, ["\r\n" => "\n", "\r" => "\n"]),
+        );
 
         return strtr($text, ['\\' => '\\\\', ';' => '\\;', ',' => '\\,', "\n" => '\\n']);
     }
@@ -36,9 +52,9 @@ final readonly class Calendar
         $parts = [];
         while (strlen($line) > self::FOLD) {
             // No character is torn: UTF-8 goes on with bytes 10xxxxxx.
-            for ($cut = self::FOLD; (ord($line[$cut]) & 0xC0) === 0x80; $cut--);
+            for ($cut = self::FOLD; (ord($line[$cut]) & 0xc0) === 0x80; $cut--);
             $parts[] = substr($line, 0, $cut);
-            $line = ' '.substr($line, $cut);
+            $line = ' ' . substr($line, $cut);
         }
 
         return implode("\r\n", [...$parts, $line]);

@@ -50,13 +50,25 @@ final readonly class Csv
     public static function read(string $text): array
     {
         if (strlen($text) > self::LARGEST) {
-            throw new Trouble(sprintf('The file has %.0f MB; at most %d MB are read.', strlen($text) / 1e6, intdiv(self::LARGEST, 1_000_000)));
+            throw new Trouble(
+                sprintf(
+                    'The file has %.0f MB; at most %d MB are read.',
+                    strlen($text) / 1e6,
+                    intdiv(self::LARGEST, 1_000_000),
+                ),
+            );
         }
         $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
         self::utf8($text);
         $lines = substr_count($text, "\n");
         if ($lines > self::MOST_ROWS + 1) {
-            throw new Trouble(sprintf('The file has about %s rows; at most %s are taken at once. Part it into several files.', number_format($lines), number_format(self::MOST_ROWS)));
+            throw new Trouble(
+                sprintf(
+                    'The file has about %s rows; at most %s are taken at once. Part it into several files.',
+                    number_format($lines),
+                    number_format(self::MOST_ROWS),
+                ),
+            );
         }
         $first = strtok($text, "\r\n");
         $delimiter = $first !== false && substr_count($first, ';') > substr_count($first, ',') ? ';' : ',';
@@ -72,19 +84,32 @@ final readonly class Csv
             if ($cells === [null]) {
                 continue;
             }
-            $cells = array_map(static fn (?string $c): string => trim($c ?? ''), $cells);
+            $cells = array_map(static fn(?string $c): string => trim($c ?? ''), $cells);
             if ($header === null) {
                 $header = self::header($cells);
 
                 continue;
             }
             if (count($cells) !== count($header)) {
-                throw Trouble::at("/{$line}", sprintf('Line %d has %d cells, the header has %d. Is a quote or a separator missing?', $line, count($cells), count($header)));
+                throw Trouble::at(
+                    "/{$line}",
+                    sprintf(
+                        'Line %d has %d cells, the header has %d. Is a quote or a separator missing?',
+                        $line,
+                        count($cells),
+                        count($header),
+                    ),
+                );
             }
-            $rows[$line] = array_map(static fn (int $n): string => self::plain($cells[$n], $line, $header[$n]), array_keys($cells));
+            $rows[$line] = array_map(
+                static fn(int $n): string => self::plain($cells[$n], $line, $header[$n]),
+                array_keys($cells),
+            );
         }
 
-        return $header === null ? throw new Trouble('The file is empty: a header line was expected.') : [$header, $rows];
+        return $header === null
+            ? throw new Trouble('The file is empty: a header line was expected.')
+            : [$header, $rows];
     }
 
     /**
@@ -94,11 +119,19 @@ final readonly class Csv
     private static function header(array $cells): array
     {
         if (count($cells) > self::MOST_COLUMNS) {
-            throw Trouble::at('/1', sprintf('Line 1 has %d columns; at most %d are read.', count($cells), self::MOST_COLUMNS));
+            throw Trouble::at(
+                '/1',
+                sprintf('Line 1 has %d columns; at most %d are read.', count($cells), self::MOST_COLUMNS),
+            );
         }
         foreach ($cells as $cell) {
             if (mb_strlen($cell) > self::LONGEST_NAME) {
-                throw Trouble::at('/1', 'Line 1: “'.mb_substr($cell, 0, 30).' …” is too long for the name of a column. Is a quote missing?');
+                throw Trouble::at(
+                    '/1',
+                    'Line 1: “' .
+                        mb_substr($cell, 0, 30) .
+                        ' …” is too long for the name of a column. Is a quote missing?',
+                );
             }
         }
 
@@ -112,14 +145,17 @@ final readonly class Csv
         }
         foreach (explode("\n", $text) as $n => $line) {
             if (!mb_check_encoding($line, 'UTF-8')) {
-                throw Trouble::at('/'.($n + 1), 'Line '.($n + 1).' is not UTF-8. Save the file anew with the encoding UTF-8.');
+                throw Trouble::at(
+                    '/' . ($n + 1),
+                    'Line ' . ($n + 1) . ' is not UTF-8. Save the file anew with the encoding UTF-8.',
+                );
             }
         }
     }
 
     private static function safe(string $cell): string
     {
-        return self::formula($cell) ? "'".$cell : $cell;
+        return self::formula($cell) ? "'" . $cell : $cell;
     }
 
     private static function plain(string $cell, int $line, string $column): string
@@ -128,7 +164,10 @@ final readonly class Csv
             return substr($cell, 1);
         }
         if (self::formula($cell)) {
-            throw Trouble::at("/{$line}", "Line {$line}, {$column}: “".mb_substr($cell, 0, 30).'” is a formula. Put its value there instead.');
+            throw Trouble::at(
+                "/{$line}",
+                "Line {$line}, {$column}: “" . mb_substr($cell, 0, 30) . '” is a formula. Put its value there instead.',
+            );
         }
 
         return $cell;

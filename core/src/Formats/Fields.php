@@ -10,9 +10,7 @@ use EmberDusk\Workings\Trouble;
 final readonly class Fields
 {
     /** @param  array<array-key, mixed>  $values */
-    public function __construct(private array $values, public string $pointer = '')
-    {
-    }
+    public function __construct(private array $values, public string $pointer = '') {}
 
     public function string(string $key, int $longest = 20_000): string
     {
@@ -42,7 +40,7 @@ final readonly class Fields
             }
         }
 
-        throw $this->trouble($key, "“{$value}” is none of ".implode(', ', $allowed).'.');
+        throw $this->trouble($key, "“{$value}” is none of " . implode(', ', $allowed) . '.');
     }
 
     public function numberOrNull(string $key, float $least = -1e12, float $most = 1e12): ?float
@@ -100,7 +98,9 @@ final readonly class Fields
     {
         $value = $this->values[$key] ?? null;
 
-        return is_array($value) ? new self($value, "{$this->pointer}/{$key}") : throw $this->trouble($key, 'An object was expected.');
+        return is_array($value)
+            ? new self($value, "{$this->pointer}/{$key}")
+            : throw $this->trouble($key, 'An object was expected.');
     }
 
     /** @return list<self> */
@@ -108,7 +108,9 @@ final readonly class Fields
     {
         $list = [];
         foreach ($this->items($key) as $n => $item) {
-            $list[] = is_array($item) ? new self($item, "{$this->pointer}/{$key}/{$n}") : throw $this->trouble("{$key}/{$n}", 'An object was expected.');
+            $list[] = is_array($item)
+                ? new self($item, "{$this->pointer}/{$key}/{$n}")
+                : throw $this->trouble("{$key}/{$n}", 'An object was expected.');
         }
 
         return $list;
@@ -119,7 +121,10 @@ final readonly class Fields
     {
         $list = new self($this->items($key), "{$this->pointer}/{$key}");
 
-        return array_map(static fn (int $n): float => $list->number((string) $n, $least, $most), array_keys(array_values($list->values)));
+        return array_map(
+            static fn(int $n): float => $list->number((string) $n, $least, $most),
+            array_keys(array_values($list->values)),
+        );
     }
 
     /** @return list<string> */
@@ -127,7 +132,10 @@ final readonly class Fields
     {
         $list = new self($this->items($key), "{$this->pointer}/{$key}");
 
-        return array_map(static fn (int $n): string => $list->string((string) $n), array_keys(array_values($list->values)));
+        return array_map(
+            static fn(int $n): string => $list->string((string) $n),
+            array_keys(array_values($list->values)),
+        );
     }
 
     /** @return array<array-key, mixed> */

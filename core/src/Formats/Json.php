@@ -17,13 +17,24 @@ final readonly class Json
     private const DEEPEST = 32;
 
     /** How packed files begin. */
-    private const PACKED = ["PK\x03\x04" => 'zip', "\x1F\x8B" => 'gzip', "7z\xBC\xAF" => '7z', "\x28\xB5\x2F\xFD" => 'zstd'];
+    private const PACKED = [
+        "PK\x03\x04" => 'zip',
+        "\x1F\x8B" => 'gzip',
+        "7z\xBC\xAF" => '7z',
+        "\x28\xB5\x2F\xFD" => 'zstd',
+    ];
 
     /** @throws Trouble when it is too large, too deep, not JSON or not an object */
     public static function object(string $text, int $largest = self::LARGEST): stdClass
     {
         if (strlen($text) > $largest) {
-            throw new Trouble(sprintf('The file has %.1f MB; at most %d MB are read.', strlen($text) / 1e6, intdiv($largest, 1_000_000)));
+            throw new Trouble(
+                sprintf(
+                    'The file has %.1f MB; at most %d MB are read.',
+                    strlen($text) / 1e6,
+                    intdiv($largest, 1_000_000),
+                ),
+            );
         }
         $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
         foreach (self::PACKED as $begins => $what) {
@@ -34,11 +45,13 @@ final readonly class Json
         try {
             $value = json_decode($text, false, self::DEEPEST, JSON_THROW_ON_ERROR);
         } catch (JsonException $e) {
-            throw new Trouble($e->getCode() === JSON_ERROR_DEPTH
-                ? sprintf('The file is nested deeper than %d levels; a job file never is.', self::DEEPEST)
-                : 'The file is not JSON: '.self::place($text, $e));
+            throw new Trouble(
+                $e->getCode() === JSON_ERROR_DEPTH
+                    ? sprintf('The file is nested deeper than %d levels; a job file never is.', self::DEEPEST)
+                    : 'The file is not JSON: ' . self::place($text, $e),
+            );
         }
-        if (!$value instanceof stdClass) {
+        if (!($value instanceof stdClass)) {
             throw new Trouble('The file is JSON, but not an object: it should begin with {.');
         }
 
@@ -65,14 +78,24 @@ final readonly class Json
     /** Keys in the order given, two spaces, unescaped: what people can read and compare. */
     public static function pretty(mixed $value): string
     {
-        $text = json_encode($value, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        $text = json_encode(
+            $value,
+            JSON_THROW_ON_ERROR |
+                JSON_PRETTY_PRINT |
+                JSON_UNESCAPED_SLASHES |
+                JSON_UNESCAPED_UNICODE |
+                JSON_PRESERVE_ZERO_FRACTION,
+        );
 
-        return $text."\n";
+        return $text . "\n";
     }
 
     public static function compact(mixed $value): string
     {
-        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        return json_encode(
+            $value,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     /** The line of the first thing that is no JSON token; otherwise the file ends early or its tokens are out of order. */
@@ -82,7 +105,8 @@ final readonly class Json
             return 'it is not UTF-8 text.';
         }
         $at = 0;
-        $token = '/\G(?:\s+|[{}\[\],:]|"(?:[^"\\\\\x00-\x1f]|\\\\.)*+"|-?\d+(?:\.\d+)?(?:[eE][+-]?\d+)?(?![\w.])|(?:true|false|null)\b)/A';
+        $token =
+            '/\G(?:\s+|[{}\[\],:]|"(?:[^"\\\\\x00-\x1f]|\\\\.)*+"|-?\d+(?:\.\d+)?(?:[eE][+-]?\d+)?(?![\w.])|(?:true|false|null)\b)/A';
         while ($at < strlen($text) && preg_match($token, $text, $found, 0, $at) === 1) {
             $at += strlen($found[0]);
         }

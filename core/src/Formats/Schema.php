@@ -23,7 +23,10 @@ final class Schema
      */
     public static function check(stdClass $document, string $name): void
     {
-        $result = self::validator()->validate($document, self::BASE.str_replace('#', '.json#', $name).(str_contains($name, '#') ? '' : '.json'));
+        $result = self::validator()->validate(
+            $document,
+            self::BASE . str_replace('#', '.json#', $name) . (str_contains($name, '#') ? '' : '.json'),
+        );
         $error = $result->error();
         if ($error !== null) {
             throw self::trouble(self::deepest($error));
@@ -33,8 +36,8 @@ final class Schema
     private static function validator(): Validator
     {
         if (self::$validator === null) {
-            self::$validator = new Validator;
-            self::$validator->resolver()?->registerPrefix(self::BASE, dirname(__DIR__, 2).'/schema');
+            self::$validator = new Validator();
+            self::$validator->resolver()?->registerPrefix(self::BASE, dirname(__DIR__, 2) . '/schema');
         }
 
         return self::$validator;
@@ -46,7 +49,7 @@ final class Schema
         $best = $error;
         $depth = -1;
         foreach ($error->subErrors() as $sub) {
-            if (!$sub instanceof ValidationError) {
+            if (!($sub instanceof ValidationError)) {
                 continue;
             }
             $leaf = self::deepest($sub);
@@ -62,15 +65,25 @@ final class Schema
 
     private static function trouble(ValidationError $error): Trouble
     {
-        $path = '/'.implode('/', array_map(static fn (int|string $p): string => strtr((string) $p, ['~' => '~0', '/' => '~1']), $error->data()->fullPath()));
+        $path =
+            '/' .
+            implode(
+                '/',
+                array_map(
+                    static fn(int|string $p): string => strtr((string) $p, ['~' => '~0', '/' => '~1']),
+                    $error->data()->fullPath(),
+                ),
+            );
         $args = $error->args();
-        $value = static fn (string $key): string => is_scalar($args[$key] ?? null) ? (string) $args[$key] : implode(', ', array_filter((array) ($args[$key] ?? []), is_scalar(...)));
+        $value = static fn(string $key): string => is_scalar($args[$key] ?? null)
+            ? (string) $args[$key]
+            : implode(', ', array_filter((array) ($args[$key] ?? []), is_scalar(...)));
         $message = match ($error->keyword()) {
             'required' => "“{$value('missing')}” is missing.",
             'additionalProperties' => "“{$value('properties')}” is not a field here.",
             'type' => "{$value('expected')} was expected, {$value('type')} was found.",
             'const', 'enum' => 'The value is none of those allowed here.',
-            default => 'The value does not fit: '.$error->message().'.',
+            default => 'The value does not fit: ' . $error->message() . '.',
         };
 
         return Trouble::at($path === '/' ? '' : $path, $message);

@@ -15,8 +15,9 @@ use EmberDusk\Workings\Figure;
 /** The sheet that is left with the client: what was laid, what it should read, what it is called, how to recover it. */
 final readonly class Sheet
 {
-    public const CAUTION = 'Predicted values, not an acceptance test. Isolate the mains before opening a box; mains work is for a licensed person. '
-        .'This sheet says what was checked; it does not say that the installation complies with local rules.';
+    public const CAUTION =
+        'Predicted values, not an acceptance test. Isolate the mains before opening a box; mains work is for a licensed person. ' .
+        'This sheet says what was checked; it does not say that the installation complies with local rules.';
 
     /**
      * @param  array<string, RunResult|mixed>  $results  by run
@@ -31,7 +32,14 @@ final readonly class Sheet
             'client' => $plan->client,
             'revision' => $revision,
             'engine' => Engine::VERSION,
-            'runs' => array_map(static fn (Run $r): array => self::run($plan, $r, ($results[$r->id] ?? null) instanceof RunResult ? $results[$r->id] : null), array_values($plan->runs)),
+            'runs' => array_map(
+                static fn(Run $r): array => self::run(
+                    $plan,
+                    $r,
+                    ($results[$r->id] ?? null) instanceof RunResult ? $results[$r->id] : null,
+                ),
+                array_values($plan->runs),
+            ),
             'hub' => $plan->hub(array_key_first($plan->hubs))?->name(),
             'join' => $joinLog,
             'open' => $open,
@@ -51,29 +59,44 @@ final readonly class Sheet
             'name' => $run->name(),
             'place' => $plan->places[$run->place]->name,
             'strip' => $strip?->name(),
-            'length' => Figure::print($plan->cutMarks($run)?->length() ?? $run->length(), 2).' m',
+            'length' => Figure::print($plan->cutMarks($run)?->length() ?? $run->length(), 2) . ' m',
             'supply' => self::named($run->supply, $plan->supply($run->supply)?->name()),
             'controller' => self::named($run->controller, $controller?->name()),
             'light' => $light?->name,
             'room' => $light?->room,
-            'reset' => $profile === null ? null : sprintf('Press %s %d times within %g s. The light flashes %s; it then listens for %g s. Start the search in the hub’s app first. Joined: %s.',
-                $profile->key, $profile->presses, $profile->pressesWithin, $profile->resetDone->words(), $profile->listens, $profile->joined->words()),
+            'reset' =>
+                $profile === null
+                    ? null
+                    : sprintf(
+                        'Press %s %d times within %g s. The light flashes %s; it then listens for %g s. Start the search in the hub’s app first. Joined: %s.',
+                        $profile->key,
+                        $profile->presses,
+                        $profile->pressesWithin,
+                        $profile->resetDone->words(),
+                        $profile->listens,
+                        $profile->joined->words(),
+                    ),
             'cables' => self::cables($plan, $run, $result),
-            'figures' => $result === null || $strip === null ? [] : array_map(static fn (Figure $f): array => $f->toArray(), [
-                RunFigures::load($strip, $plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
-                new Figure('Volts at the supply', $result->supplyVolts, 'V', 2, 'V', [new \EmberDusk\Workings\Input('V', 'solved, all full', $result->supplyVolts, 'V')]),
-                RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
-                RunFigures::darkest($result, $strip),
-                RunFigures::evenness($result),
-                RunFigures::drop($result),
-                RunFigures::heat($result),
-            ]),
+            'figures' =>
+                $result === null || $strip === null
+                    ? []
+                    : array_map(static fn(Figure $f): array => $f->toArray(), [
+                        RunFigures::load($strip, $plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
+                        new Figure('Volts at the supply', $result->supplyVolts, 'V', 2, 'V', [
+                            new \EmberDusk\Workings\Input('V', 'solved, all full', $result->supplyVolts, 'V'),
+                        ]),
+                        RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
+                        RunFigures::darkest($result, $strip),
+                        RunFigures::evenness($result),
+                        RunFigures::drop($result),
+                        RunFigures::heat($result),
+                    ]),
         ];
     }
 
     private static function named(?string $id, ?string $name): ?string
     {
-        return $name === null ? null : strtoupper((string) $id).' · '.$name;
+        return $name === null ? null : strtoupper((string) $id) . ' · ' . $name;
     }
 
     /** @return list<array<string, string>> trunk first, then tails from the run's start */
@@ -82,14 +105,26 @@ final readonly class Sheet
         $rows = [];
         $trunk = $plan->cableTo($run->controller ?? '');
         if ($trunk !== null) {
-            $rows[] = self::cable($plan, $trunk, strtoupper($trunk->from).' to '.strtoupper($trunk->to), '', $result);
+            $rows[] = self::cable(
+                $plan,
+                $trunk,
+                strtoupper($trunk->from) . ' to ' . strtoupper($trunk->to),
+                '',
+                $result,
+            );
         }
         foreach ($plan->feedsOf($run) as $feed) {
             $tail = $plan->cableTo($feed->id);
             if ($tail !== null) {
                 $volts = $result->feeds[$feed->id] ?? null;
                 $at = Figure::print($plan->cutMarks($run)?->position($feed->pad) ?? 0.0, 2);
-                $rows[] = self::cable($plan, $tail, strtoupper($tail->from)." to {$at} m of {$run->name()}", $volts === null ? '' : Figure::print($volts->volts, 2).' V', $result);
+                $rows[] = self::cable(
+                    $plan,
+                    $tail,
+                    strtoupper($tail->from) . " to {$at} m of {$run->name()}",
+                    $volts === null ? '' : Figure::print($volts->volts, 2) . ' V',
+                    $result,
+                );
             }
         }
 
@@ -101,8 +136,14 @@ final readonly class Sheet
     {
         $of = $result->cables[$cable->id] ?? null;
 
-        return ['id' => strtoupper($cable->id), 'way' => $way, 'kit' => $plan->cable($cable->kit)?->name() ?? '',
-            'length' => Figure::print($cable->length, 2).' m'.($cable->reckoned ? ' (reckoned)' : ''), 'volts' => $volts,
-            'amps' => $of === null ? '' : Figure::print($of->amps(), 2).' A', 'drop' => $of === null ? '' : Figure::print($of->drop, 2).' V'];
+        return [
+            'id' => strtoupper($cable->id),
+            'way' => $way,
+            'kit' => $plan->cable($cable->kit)?->name() ?? '',
+            'length' => Figure::print($cable->length, 2) . ' m' . ($cable->reckoned ? ' (reckoned)' : ''),
+            'volts' => $volts,
+            'amps' => $of === null ? '' : Figure::print($of->amps(), 2) . ' A',
+            'drop' => $of === null ? '' : Figure::print($of->drop, 2) . ' V',
+        ];
     }
 }

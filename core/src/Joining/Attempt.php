@@ -42,7 +42,7 @@ final class Attempt
     /** @param  list<Event>  $log */
     public static function of(string $device, Kit $kit, array $log): self
     {
-        $attempt = new self;
+        $attempt = new self();
         foreach ($log as $event) {
             if ($event->device === $device || $event->device === $kit->hubId) {
                 $attempt->take($event, $kit->controllers[$device]);
@@ -55,19 +55,19 @@ final class Attempt
     private function take(Event $event, ControllerProfile $profile): void
     {
         match ($event->kind) {
-            'power-on' => $this->powered = true,
-            'power-off' => $this->powered = false,
-            'search' => $this->searchFrom = $event->at,
+            'power-on' => ($this->powered = true),
+            'power-off' => ($this->powered = false),
+            'search' => ($this->searchFrom = $event->at),
             'press' => $this->press($event->at, $profile),
-            'saw-reset' => $this->resetSeen = true,
-            'saw-joined' => $this->joinedSeen = $this->resetSeen = true,
+            'saw-reset' => ($this->resetSeen = true),
+            'saw-joined' => ($this->joinedSeen = $this->resetSeen = true),
             'saw-nothing' => $this->nothing(),
             'saw-other' => $this->other(),
-            'found' => $this->listedAs = $event->text,
-            'toggle' => $this->toggled = true,
-            'identified' => $this->identified = true,
-            'not-identified' => $this->toggled = false,
-            'named' => $this->named = true,
+            'found' => ($this->listedAs = $event->text),
+            'toggle' => ($this->toggled = true),
+            'identified' => ($this->identified = true),
+            'not-identified' => ($this->toggled = false),
+            'named' => ($this->named = true),
             'missed' => $this->again($event->text),
             default => null,
         };

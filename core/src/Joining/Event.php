@@ -16,7 +16,10 @@ final readonly class Event
 
     public const SAID = ['saw-reset', 'saw-joined', 'saw-nothing', 'saw-other', 'identified', 'not-identified'];
 
-    public function __construct(public float $at, public string $kind, public string $device, public string $text = '')
-    {
-    }
+    public function __construct(
+        public float $at,
+        public string $kind,
+        public string $device,
+        public string $text = '',
+    ) {}
 }

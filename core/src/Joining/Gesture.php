@@ -14,6 +14,7 @@ final readonly class Gesture
     {
         $last = array_slice($presses, -$profile->presses);
 
-        return count($last) === $profile->presses && $profile->pressesWithin + 1e-9 >= $last[count($last) - 1] - $last[0];
+        return count($last) === $profile->presses &&
+            $profile->pressesWithin + 1e-9 >= $last[count($last) - 1] - $last[0];
     }
 }

@@ -28,8 +28,14 @@ final readonly class Guide
             }
         }
 
-        return new Step('done', '', '', 'Every controller is joined and named',
-            'Go on to Hand over: the sheet holds names, rooms and how to reset.', []);
+        return new Step(
+            'done',
+            '',
+            '',
+            'Every controller is joined and named',
+            'Go on to Hand over: the sheet holds names, rooms and how to reset.',
+            [],
+        );
     }
 
     /**
@@ -53,12 +59,30 @@ final readonly class Guide
             $searched = Windows::overlap(Windows::searches($kit, $log), $attempt->resetAt, $closes);
             $name = strtoupper($device);
             if ($searched < $profile->takesLeast) {
-                $notices[] = new Event($closes, 'missed', $device, $searched <= 0
-                    ? sprintf('%s listened from %s to %s and no hub was searching. Start the search, then reset.', $name, self::clock($attempt->resetAt), self::clock($closes))
-                    : sprintf('Search and window met for %.1f s only; joining takes %.1f s at least. Start the search first, then reset.', $searched, $profile->takesLeast));
+                $notices[] = new Event(
+                    $closes,
+                    'missed',
+                    $device,
+                    $searched <= 0
+                        ? sprintf(
+                            '%s listened from %s to %s and no hub was searching. Start the search, then reset.',
+                            $name,
+                            self::clock($attempt->resetAt),
+                            self::clock($closes),
+                        )
+                        : sprintf(
+                            'Search and window met for %.1f s only; joining takes %.1f s at least. Start the search first, then reset.',
+                            $searched,
+                            $profile->takesLeast,
+                        ),
+                );
             } elseif ($attempt->nothingSeen) {
-                $notices[] = new Event($closes, 'missed', $device,
-                    "{$name} listened for {$profile->listens} s and did not confirm. Hold the hub nearer or check that the load is connected, then reset once more.");
+                $notices[] = new Event(
+                    $closes,
+                    'missed',
+                    $device,
+                    "{$name} listened for {$profile->listens} s and did not confirm. Hold the hub nearer or check that the load is connected, then reset once more.",
+                );
             }
         }
 
@@ -75,19 +99,37 @@ final readonly class Guide
     {
         $profile = $kit->controllers[$device];
         $name = strtoupper($device);
-        $where = "at {$name}, ".mb_strtolower($kit->names[$device]);
+        $where = "at {$name}, " . mb_strtolower($kit->names[$device]);
         $searchEnds = $a->searchFrom === null ? null : $a->searchFrom + $kit->hub->search;
         $searching = $searchEnds !== null && $now < $searchEnds;
         if (!$a->powered) {
-            return new Step('power', $device, $where, "Switch {$name} on, the others off",
-                'One powered controller at a time: what is then found can only be this one.', ['power-on'],
-                caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.', alert: $a->missed);
+            return new Step(
+                'power',
+                $device,
+                $where,
+                "Switch {$name} on, the others off",
+                'One powered controller at a time: what is then found can only be this one.',
+                ['power-on'],
+                caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.',
+                alert: $a->missed,
+            );
         }
         if ($a->resetAt === null) {
             if (!$searching || $searchEnds - $now < $profile->takesMost) {
-                return new Step('search', $kit->hubId, 'phone, hub’s app', 'Press Search in the hub’s app',
-                    sprintf('It looks for %g s. %s listens for only %g s after its reset; the hub must be looking by then.', $kit->hub->search, $name, $profile->listens),
-                    ['search'], alert: $a->missed);
+                return new Step(
+                    'search',
+                    $kit->hubId,
+                    'phone, hub’s app',
+                    'Press Search in the hub’s app',
+                    sprintf(
+                        'It looks for %g s. %s listens for only %g s after its reset; the hub must be looking by then.',
+                        $kit->hub->search,
+                        $name,
+                        $profile->listens,
+                    ),
+                    ['search'],
+                    alert: $a->missed,
+                );
             }
 
             return self::reset($kit, $device, $a, $profile, $where, [$a->searchFrom ?? 0.0, $searchEnds]);
@@ -100,17 +142,41 @@ final readonly class Guide
     }
 
     /** @param  array{float, float}  $search */
-    private static function reset(Kit $kit, string $device, Attempt $a, ControllerProfile $profile, string $where, array $search): Step
-    {
+    private static function reset(
+        Kit $kit,
+        string $device,
+        Attempt $a,
+        ControllerProfile $profile,
+        string $where,
+        array $search,
+    ): Step {
         $name = strtoupper($device);
         $alert = $a->missed;
         if ($a->presses !== [] && end($a->presses) - $a->presses[0] > $profile->pressesWithin) {
-            $alert = sprintf('%d presses in %.1f s do not count: %d within %g s are needed.', count($a->presses), end($a->presses) - $a->presses[0], $profile->presses, $profile->pressesWithin);
+            $alert = sprintf(
+                '%d presses in %.1f s do not count: %d within %g s are needed.',
+                count($a->presses),
+                end($a->presses) - $a->presses[0],
+                $profile->presses,
+                $profile->pressesWithin,
+            );
         }
 
-        return new Step('reset', $device, $where, sprintf('Press %s on %s %d times, quickly', $profile->key, $name, $profile->presses),
-            sprintf('The hub is already looking. %s forgets any old network and listens for %g s.', $name, $profile->listens),
-            ['press'], $profile->resetDone, $search, $alert);
+        return new Step(
+            'reset',
+            $device,
+            $where,
+            sprintf('Press %s on %s %d times, quickly', $profile->key, $name, $profile->presses),
+            sprintf(
+                'The hub is already looking. %s forgets any old network and listens for %g s.',
+                $name,
+                $profile->listens,
+            ),
+            ['press'],
+            $profile->resetDone,
+            $search,
+            $alert,
+        );
     }
 
     private static function look(Kit $kit, string $device, Attempt $a, float $now, string $where): Step
@@ -120,39 +186,91 @@ final readonly class Guide
         $from = $a->resetAt ?? $now;
         $window = [$from, $from + $profile->listens];
         if (!$a->resetSeen) {
-            return new Step('look-reset', $device, $where, 'Did the strip flash '.$profile->resetDone->words().'?',
-                "That is {$name} saying that it has forgotten its old network.", ['saw-reset', 'saw-joined', 'saw-other', 'saw-nothing'],
-                $profile->resetDone, $window);
+            return new Step(
+                'look-reset',
+                $device,
+                $where,
+                'Did the strip flash ' . $profile->resetDone->words() . '?',
+                "That is {$name} saying that it has forgotten its old network.",
+                ['saw-reset', 'saw-joined', 'saw-other', 'saw-nothing'],
+                $profile->resetDone,
+                $window,
+            );
         }
         if ($a->joinedSeen) {
-            return new Step('appear', $kit->hubId, 'phone, hub’s app', 'Wait for the light in the app’s list',
-                sprintf('The list lags behind by up to %g s. Lights come numbered.', $kit->hub->lagMost), [], window: [$now, $now + $kit->hub->lagMost]);
+            return new Step(
+                'appear',
+                $kit->hubId,
+                'phone, hub’s app',
+                'Wait for the light in the app’s list',
+                sprintf('The list lags behind by up to %g s. Lights come numbered.', $kit->hub->lagMost),
+                [],
+                window: [$now, $now + $kit->hub->lagMost],
+            );
         }
         $over = $now > $window[1];
         $answers = ['saw-joined', 'saw-other', 'saw-nothing'];
         if ($over) {
-            return new Step('look-joined', $device, $where, "Did the strip flash {$profile->joined->words()} while {$name} listened?",
-                "{$name} stopped listening at ".self::clock($window[1]).'. What was seen decides whether to go on or to reset again.', $answers, $profile->joined, $window);
+            return new Step(
+                'look-joined',
+                $device,
+                $where,
+                "Did the strip flash {$profile->joined->words()} while {$name} listened?",
+                "{$name} stopped listening at " .
+                    self::clock($window[1]) .
+                    '. What was seen decides whether to go on or to reset again.',
+                $answers,
+                $profile->joined,
+                $window,
+            );
         }
 
-        return new Step('look-joined', $device, $where, 'Look for '.$profile->joined->words(),
-            $a->nothingSeen ? "Nothing yet. Keep looking: {$name} still listens." : "That is {$name} saying that it has joined. It has as long as it listens.",
-            $answers, $profile->joined, $window, $a->wrongSeen ? 'Another pattern is not the confirmation. Keep looking.' : '');
+        return new Step(
+            'look-joined',
+            $device,
+            $where,
+            'Look for ' . $profile->joined->words(),
+            $a->nothingSeen
+                ? "Nothing yet. Keep looking: {$name} still listens."
+                : "That is {$name} saying that it has joined. It has as long as it listens.",
+            $answers,
+            $profile->joined,
+            $window,
+            $a->wrongSeen ? 'Another pattern is not the confirmation. Keep looking.' : '',
+        );
     }
 
     private static function app(string $device, Attempt $a, string $where, Kit $kit): Step
     {
         $listed = $a->listedAs ?? '';
         if (!$a->toggled) {
-            return new Step('toggle', $device, 'phone, hub’s app', "Switch “{$listed}” in the app",
-                'Lights come numbered. Switch it and look which strip answers: nothing is named by guess.', ['toggle']);
+            return new Step(
+                'toggle',
+                $device,
+                'phone, hub’s app',
+                "Switch “{$listed}” in the app",
+                'Lights come numbered. Switch it and look which strip answers: nothing is named by guess.',
+                ['toggle'],
+            );
         }
         if (!$a->identified) {
-            return new Step('identify', $device, $where, "Did the strip of {$kit->names[$device]} answer?",
-                "“{$listed}” was switched. If another strip answered, it is another light.", ['identified', 'not-identified']);
+            return new Step(
+                'identify',
+                $device,
+                $where,
+                "Did the strip of {$kit->names[$device]} answer?",
+                "“{$listed}” was switched. If another strip answered, it is another light.",
+                ['identified', 'not-identified'],
+            );
         }
 
-        return new Step('name', $device, 'phone, hub’s app', "Name “{$listed}”",
-            'People will say this name. Short, plain, unlike every other.', ['named']);
+        return new Step(
+            'name',
+            $device,
+            'phone, hub’s app',
+            "Name “{$listed}”",
+            'People will say this name. Short, plain, unlike every other.',
+            ['named'],
+        );
     }
 }

@@ -17,9 +17,12 @@ final readonly class Kit
      * @param  non-empty-array<string, ControllerProfile>  $controllers  by id
      * @param  array<string, string>  $names  what each controller is called on the sheet: the run that it lights
      */
-    private function __construct(public string $hubId, public HubProfile $hub, public array $controllers, public array $names)
-    {
-    }
+    private function __construct(
+        public string $hubId,
+        public HubProfile $hub,
+        public array $controllers,
+        public array $names,
+    ) {}
 
     /** @throws Trouble when hub or controllers are not chosen yet */
     public static function of(Plan $plan): self
@@ -30,7 +33,7 @@ final readonly class Kit
             $entry = $plan->controller($id);
             if ($entry?->profile !== null) {
                 $controllers[$id] = $entry->profile;
-                $lit = array_filter($plan->runs, static fn (Run $r): bool => $r->controller === $id);
+                $lit = array_filter($plan->runs, static fn(Run $r): bool => $r->controller === $id);
                 $names[$id] = ($first = reset($lit)) === false ? '' : $first->name();
             }
         }

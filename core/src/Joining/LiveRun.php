@@ -14,9 +14,7 @@ final class LiveRun
     private const BEAT = 0.35;
 
     /** @param  list<Event>  $log in the order of time */
-    public function __construct(public readonly Kit $kit, private readonly int $seed, private array $log)
-    {
-    }
+    public function __construct(public readonly Kit $kit, private readonly int $seed, private array $log) {}
 
     /** @return list<Event> */
     public function log(): array

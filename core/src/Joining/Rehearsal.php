@@ -83,7 +83,13 @@ final readonly class Rehearsal
     {
         $until = ($step->window[1] ?? $now) + 0.1;
         $joined = $run->site($until)->isJoined($step->device);
-        $at = $joined ? max($now, ($run->site($until)->signal($step->device)[0] ?? $now) + $run->kit->controllers[$step->device]->joined->seconds()) : max($now, $until);
+        $at = $joined
+            ? max(
+                $now,
+                ($run->site($until)->signal($step->device)[0] ?? $now) +
+                    $run->kit->controllers[$step->device]->joined->seconds(),
+            )
+            : max($now, $until);
         $run->act($joined ? 'saw-joined' : 'saw-nothing', $step->device, $at);
 
         return $at;

@@ -24,6 +24,5 @@ final readonly class Step
         public ?array $window = null,
         public string $alert = '',
         public string $caution = '',
-    ) {
-    }
+    ) {}
 }

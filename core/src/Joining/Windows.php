@@ -38,7 +38,10 @@ final readonly class Windows
      */
     public static function overlap(array $windows, float $from, float $to): float
     {
-        return max(0.0, ...array_map(static fn (array $w): float => min($to, $w[1]) - max($from, $w[0]), $windows ?: [[0.0, 0.0]]));
+        return max(
+            0.0,
+            ...array_map(static fn(array $w): float => min($to, $w[1]) - max($from, $w[0]), $windows ?: [[0.0, 0.0]]),
+        );
     }
 
     /**

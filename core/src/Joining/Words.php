@@ -19,9 +19,17 @@ final readonly class Words
         $presses = 0;
         foreach ($log as $n => $e) {
             $before = $log[$n - 1] ?? null;
-            $same = $e->kind === 'press' && $before?->kind === 'press' && $before->device === $e->device && $e->at - $before->at < 2.0;
+            $same =
+                $e->kind === 'press' &&
+                $before?->kind === 'press' &&
+                $before->device === $e->device &&
+                $e->at - $before->at < 2.0;
             $presses = $same ? $presses + 1 : 1;
-            $line = ['at' => Guide::clock($e->at), 'kind' => $e->kind, 'text' => self::of($e, $kit).($same ? " {$presses} times" : '')];
+            $line = [
+                'at' => Guide::clock($e->at),
+                'kind' => $e->kind,
+                'text' => self::of($e, $kit) . ($same ? " {$presses} times" : ''),
+            ];
             if ($same) {
                 $lines[count($lines) - 1] = $line;
             } else {

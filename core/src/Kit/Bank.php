@@ -27,7 +27,10 @@ final readonly class Bank
     public function __construct(public Battery $battery)
     {
         $blocks = $battery->wants === null ? null : $battery->wants / $battery->blockVolts;
-        $this->tap = $blocks !== null && abs($blocks - round($blocks)) < 1e-9 && $blocks <= $battery->blocks ? (int) round($blocks) : null;
+        $this->tap =
+            $blocks !== null && abs($blocks - round($blocks)) < 1e-9 && $blocks <= $battery->blocks
+                ? (int) round($blocks)
+                : null;
     }
 
     /** A tap across part of the bank drains its blocks unevenly. */
@@ -39,7 +42,7 @@ final readonly class Bank
     /** @return array{float, float, float} lowest, nominal and charging volts between so many blocks */
     public function volts(?int $blocks = null): array
     {
-        $share = ($blocks ?? $this->battery->blocks) * $this->battery->blockVolts / self::OF;
+        $share = (($blocks ?? $this->battery->blocks) * $this->battery->blockVolts) / self::OF;
 
         return [self::LOWEST * $share, self::NOMINAL * $share, self::CHARGING * $share];
     }
@@ -49,7 +52,9 @@ final readonly class Bank
     {
         [$lowest, , $charging] = $this->volts();
 
-        return $this->battery->wants !== null && abs($converter->volts - $this->battery->wants) < 1e-9
-            && $converter->inputLeast <= $lowest && $charging <= $converter->inputMost;
+        return $this->battery->wants !== null &&
+            abs($converter->volts - $this->battery->wants) < 1e-9 &&
+            $converter->inputLeast <= $lowest &&
+            $charging <= $converter->inputMost;
     }
 }

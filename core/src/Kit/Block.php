@@ -21,15 +21,25 @@ final readonly class Block implements Powers
     /** Times that current before its volts give way. */
     private const SHORT = 20.0;
 
-    private function __construct(private string $id, private string $name, public float $volts, public float $ampHours, private float $ohms)
-    {
-    }
+    private function __construct(
+        private string $id,
+        private string $name,
+        public float $volts,
+        public float $ampHours,
+        private float $ohms,
+    ) {}
 
     public static function read(Fields $f): self
     {
         $volts = $f->number('volts', 1, 60);
 
-        return new self($f->string('id'), $f->string('name'), $volts, $f->number('ampHours', 0.5, 5000), $f->numberOr('sourceOhms', self::OHMS * $volts / 12, 0.0001, 10));
+        return new self(
+            $f->string('id'),
+            $f->string('name'),
+            $volts,
+            $f->number('ampHours', 0.5, 5000),
+            $f->numberOr('sourceOhms', (self::OHMS * $volts) / 12, 0.0001, 10),
+        );
     }
 
     public function id(): string
@@ -45,9 +55,20 @@ final readonly class Block implements Powers
     public function supply(int $series, int $parallel): Supply
     {
         $named = $series * $this->volts;
-        $rated = $this->ampHours * $parallel / self::HOURS;
+        $rated = ($this->ampHours * $parallel) / self::HOURS;
 
-        return new Supply($this->id, ($series > 1 ? "{$series} of " : '').$this->name, $named, $rated, max(0.001, $this->ohms * $series / $parallel), self::SHORT * $rated, self::SHORT * $rated,
-            12.6 / 12 * $named, 11.0 / 12 * $named, 14.4 / 12 * $named, ampHours: $this->ampHours * $parallel);
+        return new Supply(
+            $this->id,
+            ($series > 1 ? "{$series} of " : '') . $this->name,
+            $named,
+            $rated,
+            max(0.001, ($this->ohms * $series) / $parallel),
+            self::SHORT * $rated,
+            self::SHORT * $rated,
+            (12.6 / 12) * $named,
+            (11.0 / 12) * $named,
+            (14.4 / 12) * $named,
+            ampHours: $this->ampHours * $parallel,
+        );
     }
 }

@@ -11,9 +11,12 @@ use EmberDusk\Workings\Trouble;
 /** Cable by the metre: cores of one size. */
 final readonly class Cable implements Entry
 {
-    public function __construct(private string $id, private string $name, public int $cores, public Conductor $conductor)
-    {
-    }
+    public function __construct(
+        private string $id,
+        private string $name,
+        public int $cores,
+        public Conductor $conductor,
+    ) {}
 
     public static function read(Fields $f): self
     {

@@ -10,7 +10,10 @@ namespace EmberDusk\Kit;
  */
 final readonly class Channel
 {
-    public function __construct(public string $name, public float $wattsPerMetre, public string $colour, public ?float $ledVolts = null)
-    {
-    }
+    public function __construct(
+        public string $name,
+        public float $wattsPerMetre,
+        public string $colour,
+        public ?float $ledVolts = null,
+    ) {}
 }

@@ -13,13 +13,25 @@ final readonly class Control implements Entry
      * @param  list<string>  $speaks  ways of control
      * @param  list<string>  $sets  kinds of light
      */
-    public function __construct(private string $id, private string $name, public string $kind, public array $speaks, public array $sets, public bool $readsHub)
-    {
-    }
+    public function __construct(
+        private string $id,
+        private string $name,
+        public string $kind,
+        public array $speaks,
+        public array $sets,
+        public bool $readsHub,
+    ) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('id'), $f->string('name'), $f->string('kind'), $f->strings('speaks'), $f->strings('sets'), $f->has('readsHub') && $f->flag('readsHub'));
+        return new self(
+            $f->string('id'),
+            $f->string('name'),
+            $f->string('kind'),
+            $f->strings('speaks'),
+            $f->strings('sets'),
+            $f->has('readsHub') && $f->flag('readsHub'),
+        );
     }
 
     public function id(): string

@@ -43,8 +43,7 @@ final readonly class Controller implements Entry
         public bool $repeats = false,
         public bool $groundsApart = true,
         public bool $sharesChannels = false,
-    ) {
-    }
+    ) {}
 
     /** Ohm of a repeater's input, from + to each channel (engineering.md 3). */
     public const INPUT_OHMS = 10_000.0;
@@ -52,18 +51,42 @@ final readonly class Controller implements Entry
     public static function read(Fields $f): self
     {
         if ($f->string('kind') === 'repeater') {
-            return new self($f->string('id'), $f->string('name'), $f->whole('channels', 1, 6), $f->number('channelAmps', 0.01, 100), $f->number('totalAmps', 0.01, 200),
-                $f->number('inputLeast', 3, 60), $f->number('inputMost', 3, 60), $f->number('commonOhms', 1e-4, 1), $f->number('channelOhms', 1e-4, 1), 0.0, null, 'none',
-                repeats: true, groundsApart: !$f->has('groundsApart') || $f->flag('groundsApart'));
+            return new self(
+                $f->string('id'),
+                $f->string('name'),
+                $f->whole('channels', 1, 6),
+                $f->number('channelAmps', 0.01, 100),
+                $f->number('totalAmps', 0.01, 200),
+                $f->number('inputLeast', 3, 60),
+                $f->number('inputMost', 3, 60),
+                $f->number('commonOhms', 1e-4, 1),
+                $f->number('channelOhms', 1e-4, 1),
+                0.0,
+                null,
+                'none',
+                repeats: true,
+                groundsApart: !$f->has('groundsApart') || $f->flag('groundsApart'),
+            );
         }
 
-        return new self($f->string('id'), $f->string('name'), $f->whole('channels', 1, 6),
-            $f->number('channelAmps', 0.01, 100), $f->number('totalAmps', 0.01, 200),
-            $f->number('inputLeast', 3, 60), $f->number('inputMost', 3, 60),
-            $f->number('commonOhms', 1e-4, 1), $f->number('channelOhms', 1e-4, 1), $f->number('standbyAmps', 0, 0.5),
-            $f->has('profile') ? ControllerProfile::read($f->object('profile')) : null, $f->stringOrNull('family') ?? 'zigbee',
-            $f->has('modes') ? $f->strings('modes') : self::MODES, $f->stringOrNull('setBy') ?? 'none', $f->stringOrNull('setting') ?? '',
-            sharesChannels: $f->has('sharesChannels') && $f->flag('sharesChannels'));
+        return new self(
+            $f->string('id'),
+            $f->string('name'),
+            $f->whole('channels', 1, 6),
+            $f->number('channelAmps', 0.01, 100),
+            $f->number('totalAmps', 0.01, 200),
+            $f->number('inputLeast', 3, 60),
+            $f->number('inputMost', 3, 60),
+            $f->number('commonOhms', 1e-4, 1),
+            $f->number('channelOhms', 1e-4, 1),
+            $f->number('standbyAmps', 0, 0.5),
+            $f->has('profile') ? ControllerProfile::read($f->object('profile')) : null,
+            $f->stringOrNull('family') ?? 'zigbee',
+            $f->has('modes') ? $f->strings('modes') : self::MODES,
+            $f->stringOrNull('setBy') ?? 'none',
+            $f->stringOrNull('setting') ?? '',
+            sharesChannels: $f->has('sharesChannels') && $f->flag('sharesChannels'),
+        );
     }
 
     public function id(): string

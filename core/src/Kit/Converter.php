@@ -21,15 +21,24 @@ final readonly class Converter implements Powers
         public float $ratedAmps,
         public float $leastAmps,
         public float $efficiency,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $f): self
     {
-        $converter = new self($f->string('id'), $f->string('name'), $f->number('inputLeast', 3, 120), $f->number('inputMost', 3, 120),
-            $f->number('volts', 3, 60), $f->number('ratedAmps', 0.1, 200), $f->numberOr('leastAmps', 0, 0, 20), $f->number('efficiency', 0.3, 1));
+        $converter = new self(
+            $f->string('id'),
+            $f->string('name'),
+            $f->number('inputLeast', 3, 120),
+            $f->number('inputMost', 3, 120),
+            $f->number('volts', 3, 60),
+            $f->number('ratedAmps', 0.1, 200),
+            $f->numberOr('leastAmps', 0, 0, 20),
+            $f->number('efficiency', 0.3, 1),
+        );
 
-        return $converter->inputMost > $converter->inputLeast ? $converter : throw $f->trouble('inputMost', 'The input range ends before it begins.');
+        return $converter->inputMost > $converter->inputLeast
+            ? $converter
+            : throw $f->trouble('inputMost', 'The input range ends before it begins.');
     }
 
     public function id(): string
@@ -45,6 +54,14 @@ final readonly class Converter implements Powers
     /** Its output is a supply of its own, limited as any other (engineering.md 4). */
     public function supply(int $series, int $parallel): Supply
     {
-        return new Supply($this->id, $this->name, $this->volts, $this->ratedAmps, self::OHMS, 1.1 * $this->ratedAmps, 1.5 * $this->ratedAmps);
+        return new Supply(
+            $this->id,
+            $this->name,
+            $this->volts,
+            $this->ratedAmps,
+            self::OHMS,
+            1.1 * $this->ratedAmps,
+            1.5 * $this->ratedAmps,
+        );
     }
 }

@@ -21,12 +21,20 @@ final readonly class Dimmer implements Entry
         public float $milliamps,
         public int $addresses,
         public ?float $relayAmps,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('id'), $f->string('name'), $f->string('kind'), $f->numberOr('mostWatts', INF), $f->numberOr('leastWatts', 0), $f->numberOr('milliamps', 0), (int) $f->numberOr('addresses', 0), $f->numberOrNull('relayAmps'));
+        return new self(
+            $f->string('id'),
+            $f->string('name'),
+            $f->string('kind'),
+            $f->numberOr('mostWatts', INF),
+            $f->numberOr('leastWatts', 0),
+            $f->numberOr('milliamps', 0),
+            (int) $f->numberOr('addresses', 0),
+            $f->numberOrNull('relayAmps'),
+        );
     }
 
     public function id(): string

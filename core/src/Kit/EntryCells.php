@@ -41,17 +41,24 @@ final readonly class EntryCells
      */
     public static function read(array $cells): array
     {
-        $cells = array_filter(array_map(trim(...), $cells), static fn (string $c): bool => $c !== '');
-        $kind = Kinds::of($cells['kind'] ?? '') ?? throw Trouble::at('/kind', '“'.($cells['kind'] ?? '').'” is none of '.implode(', ', array_keys(Kinds::all())).'.');
+        $cells = array_filter(array_map(trim(...), $cells), static fn(string $c): bool => $c !== '');
+        $kind =
+            Kinds::of($cells['kind'] ?? '') ??
+            throw Trouble::at(
+                '/kind',
+                '“' . ($cells['kind'] ?? '') . '” is none of ' . implode(', ', array_keys(Kinds::all())) . '.',
+            );
         $entry = ['kind' => $kind->kind, 'id' => $cells['id'] ?? '', 'name' => $cells['name'] ?? ''];
         foreach (array_diff_key($cells, array_flip(self::HEAD)) as $key => $cell) {
-            $field = $kind->fields[$key] ?? throw Trouble::at("/{$key}", "{$kind->name} has no such field. Leave the cell empty.");
+            $field =
+                $kind->fields[$key] ??
+                throw Trouble::at("/{$key}", "{$kind->name} has no such field. Leave the cell empty.");
             self::put($entry, (string) $key, self::value($field, $cell));
         }
         try {
             Shelf::check($entry);
         } catch (Trouble $t) {
-            throw Trouble::at('/'.strtr(ltrim($t->pointer, '/'), '/', '.'), $t->getMessage());
+            throw Trouble::at('/' . strtr(ltrim($t->pointer, '/'), '/', '.'), $t->getMessage());
         }
 
         return $entry;
@@ -69,22 +76,40 @@ final readonly class EntryCells
             'flag' => $in->flag($key) ? 'yes' : 'no',
             'choices' => implode(' ', $in->strings($key)),
             'numbers' => implode(' ', array_map(self::number(...), $in->numbers($key, -1e12, 1e12))),
-            'channels' => implode(' | ', array_map(static fn (Fields $c): string => $c->string('name').':'.self::number($c->number('wattsPerMetre')).':'.$c->string('colour').($c->has('ledVolts') ? ':'.self::number($c->number('ledVolts')) : ''), $in->objects($key))),
+            'channels' => implode(
+                ' | ',
+                array_map(
+                    static fn(Fields $c): string => $c->string('name') .
+                        ':' .
+                        self::number($c->number('wattsPerMetre')) .
+                        ':' .
+                        $c->string('colour') .
+                        ($c->has('ledVolts') ? ':' . self::number($c->number('ledVolts')) : ''),
+                    $in->objects($key),
+                ),
+            ),
             default => $in->string($key),
         };
     }
 
     private static function value(KindField $field, string $cell): mixed
     {
-        $no = static fn (string $expected): Trouble => Trouble::at("/{$field->key}", "“{$cell}” is no {$expected}.");
+        $no = static fn(string $expected): Trouble => Trouble::at("/{$field->key}", "“{$cell}” is no {$expected}.");
 
         return match ($field->type) {
             'number' => self::decimal($cell) ?? throw $no('number'),
             'whole' => preg_match('/^\d+$/', $cell) === 1 ? (int) $cell : throw $no('whole number'),
             'flag' => ['yes' => true, 'no' => false][mb_strtolower($cell)] ?? throw $no('yes or no'),
             'choices' => self::words($cell),
-            'numbers' => array_map(static fn (string $w): float => self::decimal($w) ?? throw $no('list of numbers'), self::words($cell)),
-            'channels' => array_map(static fn (string $c): array => self::channel(trim($c)) ?? throw $no('list of channels, such as warm white:4.8:#ffb46b | cool white:4.8:#dfe9ff'), explode('|', $cell)),
+            'numbers' => array_map(
+                static fn(string $w): float => self::decimal($w) ?? throw $no('list of numbers'),
+                self::words($cell),
+            ),
+            'channels' => array_map(
+                static fn(string $c): array => self::channel(trim($c)) ??
+                    throw $no('list of channels, such as warm white:4.8:#ffb46b | cool white:4.8:#dfe9ff'),
+                explode('|', $cell),
+            ),
             default => $cell,
         };
     }
@@ -100,25 +125,32 @@ final readonly class EntryCells
             return null;
         }
 
-        return ['name' => $parts[0], 'wattsPerMetre' => $watts, 'colour' => $parts[2]] + ($ledVolts === null ? [] : ['ledVolts' => $ledVolts]);
+        return ['name' => $parts[0], 'wattsPerMetre' => $watts, 'colour' => $parts[2]] +
+            ($ledVolts === null ? [] : ['ledVolts' => $ledVolts]);
     }
 
     /** @return list<string> */
     private static function words(string $cell): array
     {
-        return array_values(array_filter(explode(' ', $cell), static fn (string $w): bool => $w !== ''));
+        return array_values(array_filter(explode(' ', $cell), static fn(string $w): bool => $w !== ''));
     }
 
     private static function decimal(string $cell): ?float
     {
         $number = Number::read(ltrim($cell, '-'));
 
-        return $number === null || substr_count($cell, '-') > 1 ? null : (str_starts_with($cell, '-') ? -$number : $number);
+        return $number === null || substr_count($cell, '-') > 1
+            ? null
+            : (str_starts_with($cell, '-')
+                ? -$number
+                : $number);
     }
 
     private static function number(float $value): string
     {
-        return str_contains($text = (string) json_encode($value), 'e') ? rtrim(rtrim(number_format($value, 12, '.', ''), '0'), '.') : $text;
+        return str_contains($text = (string) json_encode($value), 'e')
+            ? rtrim(rtrim(number_format($value, 12, '.', ''), '0'), '.')
+            : $text;
     }
 
     /**

@@ -12,16 +12,29 @@ final readonly class Fixture implements Entry
     /** Of its volts, where the leaflet is silent (common practice, no source). */
     private const LEAST = 0.75;
 
-    private function __construct(private string $id, private string $name, public float $watts, public string $dim, public float $volts, public float $leastVolts, public ?float $leastShare)
-    {
-    }
+    private function __construct(
+        private string $id,
+        private string $name,
+        public float $watts,
+        public string $dim,
+        public float $volts,
+        public float $leastVolts,
+        public ?float $leastShare,
+    ) {}
 
     public static function read(Fields $f): self
     {
         $volts = $f->numberOr('volts', 230, 3, 300);
 
-        return new self($f->string('id'), $f->string('name'), $f->number('watts', 0.1, 5000), $f->string('dim', 20), $volts,
-            $f->numberOr('leastVolts', self::LEAST * $volts, 1, $volts), $f->numberOrNull('leastShare', 0, 1));
+        return new self(
+            $f->string('id'),
+            $f->string('name'),
+            $f->number('watts', 0.1, 5000),
+            $f->string('dim', 20),
+            $volts,
+            $f->numberOr('leastVolts', self::LEAST * $volts, 1, $volts),
+            $f->numberOrNull('leastShare', 0, 1),
+        );
     }
 
     public function id(): string

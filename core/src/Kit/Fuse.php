@@ -9,9 +9,7 @@ use EmberDusk\Formats\Fields;
 /** A fuse by its amps. */
 final readonly class Fuse implements Entry
 {
-    private function __construct(private string $id, private string $name, public float $amps)
-    {
-    }
+    private function __construct(private string $id, private string $name, public float $amps) {}
 
     public static function read(Fields $f): self
     {

@@ -14,14 +14,23 @@ final readonly class Hub implements Entry
      * @param  list<string>  $speaks  ways of control
      * @param  list<string>  $sets  kinds of light that its app can set
      */
-    public function __construct(private string $id, private string $name, public HubProfile $profile, public array $speaks, public array $sets)
-    {
-    }
+    public function __construct(
+        private string $id,
+        private string $name,
+        public HubProfile $profile,
+        public array $speaks,
+        public array $sets,
+    ) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('id'), $f->string('name'), HubProfile::read($f->object('profile')),
-            $f->has('speaks') ? $f->strings('speaks') : ['zigbee'], $f->has('sets') ? $f->strings('sets') : ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct']);
+        return new self(
+            $f->string('id'),
+            $f->string('name'),
+            HubProfile::read($f->object('profile')),
+            $f->has('speaks') ? $f->strings('speaks') : ['zigbee'],
+            $f->has('sets') ? $f->strings('sets') : ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'],
+        );
     }
 
     public function id(): string

@@ -13,9 +13,13 @@ final readonly class Kind
      * @param  string  $group  light, power, control, wire, mounting or hand
      * @param  non-empty-array<string, KindField>  $fields  by key
      */
-    private function __construct(public string $kind, public string $name, public string $plural, public string $group, public array $fields)
-    {
-    }
+    private function __construct(
+        public string $kind,
+        public string $name,
+        public string $plural,
+        public string $group,
+        public array $fields,
+    ) {}
 
     public static function read(Fields $f): self
     {
@@ -25,7 +29,13 @@ final readonly class Kind
             $fields[$read->key] = $read;
         }
 
-        return new self($f->string('kind'), $f->string('name'), $f->string('plural'), $f->string('group'), $fields === [] ? throw $f->trouble('fields', 'A kind has fields.') : $fields);
+        return new self(
+            $f->string('kind'),
+            $f->string('name'),
+            $f->string('plural'),
+            $f->string('group'),
+            $fields === [] ? throw $f->trouble('fields', 'A kind has fields.') : $fields,
+        );
     }
 
     /**
@@ -43,7 +53,12 @@ final readonly class Kind
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/kind */
     public function toArray(): array
     {
-        return ['kind' => $this->kind, 'name' => $this->name, 'plural' => $this->plural, 'group' => $this->group,
-            'fields' => array_map(static fn (KindField $f): array => $f->toArray(), array_values($this->fields))];
+        return [
+            'kind' => $this->kind,
+            'name' => $this->name,
+            'plural' => $this->plural,
+            'group' => $this->group,
+            'fields' => array_map(static fn(KindField $f): array => $f->toArray(), array_values($this->fields)),
+        ];
     }
 }

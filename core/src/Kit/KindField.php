@@ -24,14 +24,21 @@ final readonly class KindField
         public bool $required,
         public array $choices,
         public string $hint,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('key'), $f->string('label'), $f->string('type'), $f->stringOrNull('unit') ?? '',
-            $f->numberOrNull('least'), $f->numberOrNull('most'), $f->has('required') && $f->flag('required'),
-            $f->has('choices') ? $f->strings('choices') : [], $f->stringOrNull('hint') ?? '');
+        return new self(
+            $f->string('key'),
+            $f->string('label'),
+            $f->string('type'),
+            $f->stringOrNull('unit') ?? '',
+            $f->numberOrNull('least'),
+            $f->numberOrNull('most'),
+            $f->has('required') && $f->flag('required'),
+            $f->has('choices') ? $f->strings('choices') : [],
+            $f->stringOrNull('hint') ?? '',
+        );
     }
 
     /**
@@ -76,7 +83,7 @@ final readonly class KindField
     {
         foreach ($in->strings($key) as $n => $one) {
             if (!in_array($one, $this->choices, true)) {
-                throw $in->trouble("{$key}/{$n}", "“{$one}” is none of ".implode(', ', $this->choices).'.');
+                throw $in->trouble("{$key}/{$n}", "“{$one}” is none of " . implode(', ', $this->choices) . '.');
             }
         }
     }
@@ -84,7 +91,14 @@ final readonly class KindField
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/kindField */
     public function toArray(): array
     {
-        return ['key' => $this->key, 'label' => $this->label, 'type' => $this->type, 'unit' => $this->unit, 'required' => $this->required,
-            'choices' => $this->choices, 'hint' => $this->hint];
+        return [
+            'key' => $this->key,
+            'label' => $this->label,
+            'type' => $this->type,
+            'unit' => $this->unit,
+            'required' => $this->required,
+            'choices' => $this->choices,
+            'hint' => $this->hint,
+        ];
     }
 }

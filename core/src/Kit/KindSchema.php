@@ -10,7 +10,10 @@ use EmberDusk\Formats\Json;
 final readonly class KindSchema
 {
     private const TYPES = [
-        'number' => ['type' => 'number'], 'whole' => ['type' => 'integer'], 'flag' => ['type' => 'boolean'], 'text' => ['type' => 'string'],
+        'number' => ['type' => 'number'],
+        'whole' => ['type' => 'integer'],
+        'flag' => ['type' => 'boolean'],
+        'text' => ['type' => 'string'],
         'numbers' => ['type' => 'array', 'items' => ['type' => 'number']],
         'channels' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/channel']],
     ];
@@ -18,9 +21,21 @@ final readonly class KindSchema
     public static function text(): string
     {
         $string = ['type' => 'string'];
-        $defs = ['channel' => self::object(['name' => $string, 'wattsPerMetre' => ['type' => 'number'], 'colour' => $string, 'ledVolts' => ['type' => 'number']], ['name', 'wattsPerMetre', 'colour'])];
+        $defs = [
+            'channel' => self::object(
+                [
+                    'name' => $string,
+                    'wattsPerMetre' => ['type' => 'number'],
+                    'colour' => $string,
+                    'ledVolts' => ['type' => 'number'],
+                ],
+                ['name', 'wattsPerMetre', 'colour'],
+            ),
+        ];
         $kinds = Kinds::all();
-        $defs['entry'] = ['oneOf' => array_map(static fn (string $kind): array => ['$ref' => '#/$defs/'.$kind], array_keys($kinds))];
+        $defs['entry'] = [
+            'oneOf' => array_map(static fn(string $kind): array => ['$ref' => '#/$defs/' . $kind], array_keys($kinds)),
+        ];
         foreach ($kinds as $kind) {
             $defs[$kind->kind] = self::kind($kind);
         }
@@ -29,9 +44,16 @@ final readonly class KindSchema
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
             '$id' => 'https://ember-dusk.invalid/schema/shelf.json',
             'title' => 'ShelfFile',
-            'description' => 'A kit shelf: entries by kind. Made by bin/shelf-schema from core/data/kinds.json, which has the units and bounds.',
-            ...self::object(['format' => ['const' => Shelf::FORMAT], 'version' => ['const' => 1], 'entries' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/entry']]],
-                ['format', 'version', 'entries']),
+            'description' =>
+                'A kit shelf: entries by kind. Made by bin/shelf-schema from core/data/kinds.json, which has the units and bounds.',
+            ...self::object(
+                [
+                    'format' => ['const' => Shelf::FORMAT],
+                    'version' => ['const' => 1],
+                    'entries' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/entry']],
+                ],
+                ['format', 'version', 'entries'],
+            ),
             '$defs' => $defs,
         ]);
     }
@@ -39,7 +61,11 @@ final readonly class KindSchema
     /** @return array<string, mixed> */
     private static function kind(Kind $kind): array
     {
-        $properties = ['kind' => ['const' => $kind->kind], 'id' => ['type' => 'string'], 'name' => ['type' => 'string']];
+        $properties = [
+            'kind' => ['const' => $kind->kind],
+            'id' => ['type' => 'string'],
+            'name' => ['type' => 'string'],
+        ];
         $required = ['kind', 'id', 'name'];
         $inside = [];
         foreach ($kind->fields as $key => $field) {
@@ -55,7 +81,8 @@ final readonly class KindSchema
             } else {
                 $inside[$parts[0]][$parts[1]] = $type;
                 $properties[$parts[0]] = self::object($inside[$parts[0]], []);
-                $required = $field->required && !in_array($parts[0], $required, true) ? [...$required, $parts[0]] : $required;
+                $required =
+                    $field->required && !in_array($parts[0], $required, true) ? [...$required, $parts[0]] : $required;
             }
         }
 
@@ -69,6 +96,11 @@ final readonly class KindSchema
      */
     private static function object(array $properties, array $required): array
     {
-        return ['type' => 'object', 'properties' => $properties, 'required' => $required, 'additionalProperties' => false];
+        return [
+            'type' => 'object',
+            'properties' => $properties,
+            'required' => $required,
+            'additionalProperties' => false,
+        ];
     }
 }

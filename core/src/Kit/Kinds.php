@@ -18,7 +18,9 @@ final class Kinds
     {
         if (self::$kinds === null) {
             self::$kinds = [];
-            $document = Shelf::plain(Json::object((string) file_get_contents(dirname(__DIR__, 2).'/data/kinds.json')));
+            $document = Shelf::plain(
+                Json::object((string) file_get_contents(dirname(__DIR__, 2) . '/data/kinds.json')),
+            );
             foreach ((new Fields($document))->objects('kinds') as $kind) {
                 $read = Kind::read($kind);
                 self::$kinds[$read->kind] = $read;

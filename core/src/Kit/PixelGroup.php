@@ -9,16 +9,27 @@ use EmberDusk\Formats\Fields;
 /** What one cut length of a pixel strip draws: amps of all colours at full, idle amps, volts of turn-on and of full current. */
 final readonly class PixelGroup
 {
-    private function __construct(public float $amps, public float $idle, public float $turnOn, public float $full, public int $dataWires, public int $pixels)
-    {
-    }
+    private function __construct(
+        public float $amps,
+        public float $idle,
+        public float $turnOn,
+        public float $full,
+        public int $dataWires,
+        public int $pixels,
+    ) {}
 
     /** @throws \EmberDusk\Workings\Trouble */
     public static function read(Fields $f): self
     {
         $colours = $f->oneOf('colours', ['rgb', 'rgbw']) === 'rgbw' ? 4 : 3;
-        $group = new self($colours * $f->number('milliamps', 1, 200) / 1000, $f->numberOr('idleMilliamps', 1, 0, 20) / 1000,
-            $f->number('turnOnVolts', 0, 60), $f->number('fullVolts', 0.1, 60), $f->whole('dataWires', 1, 2), $f->whole('pixelsPerCut', 1, 60));
+        $group = new self(
+            ($colours * $f->number('milliamps', 1, 200)) / 1000,
+            $f->numberOr('idleMilliamps', 1, 0, 20) / 1000,
+            $f->number('turnOnVolts', 0, 60),
+            $f->number('fullVolts', 0.1, 60),
+            $f->whole('dataWires', 1, 2),
+            $f->whole('pixelsPerCut', 1, 60),
+        );
         if ($group->full <= $group->turnOn) {
             throw $f->trouble('fullVolts', 'Full current comes at more volts than the turn-on.');
         }

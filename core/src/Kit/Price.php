@@ -9,16 +9,16 @@ use EmberDusk\Formats\Fields;
 /** What the shelf asks for a piece, a metre or a length, and in which currency; none is the job's own. */
 final readonly class Price
 {
-    private function __construct(public float $amount, public string $currency)
-    {
-    }
+    private function __construct(public float $amount, public string $currency) {}
 
     /** Null when the shelf does not say. */
     public static function of(Fields $entry): ?self
     {
         $amount = $entry->numberOrNull('price');
 
-        return $amount === null ? null : new self($amount, $entry->has('currency') ? $entry->string('currency', 3) : '');
+        return $amount === null
+            ? null
+            : new self($amount, $entry->has('currency') ? $entry->string('currency', 3) : '');
     }
 
     /** @throws \EmberDusk\Workings\Trouble when it is no code as in ISO 4217 */

@@ -17,9 +17,12 @@ use EmberDusk\Measure\Copper;
 final readonly class Rails
 {
     /** @param  bool  $copper  reckoned from copper at 20 °C, so that a warmer job makes it more */
-    private function __construct(public float $plus, public float $return, public bool $copper, public string $source)
-    {
-    }
+    private function __construct(
+        public float $plus,
+        public float $return,
+        public bool $copper,
+        public string $source,
+    ) {}
 
     /**
      * @param  float  $bend  volts where a group begins to draw
@@ -31,7 +34,8 @@ final readonly class Rails
         if ($f->has('copper')) {
             $c = $f->object('copper');
             $thick = $c->number('thickness', 5, 400) * 1e-6;
-            $ohms = static fn (string $width): float => Copper::RESISTIVITY / ($c->number($width, 0.2, 40) * 1e-3 * $thick);
+            $ohms = static fn(string $width): float => Copper::RESISTIVITY /
+                ($c->number($width, 0.2, 40) * 1e-3 * $thick);
 
             return new self($ohms('plusWidth'), $ohms('returnWidth'), true, 'copper rho / (w t), IEC 60028');
         }
@@ -47,19 +51,28 @@ final readonly class Rails
         $start = $reel->number('startVolts', 1, 60);
         $end = $reel->number('endVolts', 0.5, 60);
         if ($end >= $start) {
-            throw $reel->trouble('endVolts', 'The far end of a reel that is fed at its start has fewer volts than the start.');
+            throw $reel->trouble(
+                'endVolts',
+                'The far end of a reel that is fed at its start has fewer volts than the start.',
+            );
         }
         if ($end <= $bend) {
-            throw $reel->trouble('endVolts', sprintf('Below %.1f V the far end does not light: measure a shorter piece.', $bend));
+            throw $reel->trouble(
+                'endVolts',
+                sprintf('Below %.1f V the far end does not light: measure a shorter piece.', $bend),
+            );
         }
         $length = $reel->number('length', 0.5, 100);
         $k = acosh(($start - $bend) / ($end - $bend)) / $length;
-        $loop = $k * ($end - $bend) * sinh($k * $length) / $reel->number('amps', 0.01, 60);
+        $loop = ($k * ($end - $bend) * sinh($k * $length)) / $reel->number('amps', 0.01, 60);
         // All channels on: + carries all, each return its share. Alike unless the + rail is told.
         $plus = $f->has('plusRail') ? $f->number('plusRail', 1e-4, 10) : $loop / (1 + 1 / $channels);
         $return = ($loop - $plus) * $channels;
         if ($return < 1e-4) {
-            throw $f->trouble('plusRail', sprintf('The measured reel has %.4f ohm/m both ways; the + rail alone cannot have %.4f.', $loop, $plus));
+            throw $f->trouble(
+                'plusRail',
+                sprintf('The measured reel has %.4f ohm/m both ways; the + rail alone cannot have %.4f.', $loop, $plus),
+            );
         }
 
         return new self($plus, $return, false, 'one measured reel');

@@ -21,9 +21,17 @@ final readonly class Shelf
     /** @throws Trouble when the entry is of no known kind or a value does not fit */
     public static function entry(Fields $f): Entry
     {
-        $kind = Kinds::of($f->string('kind', 40)) ?? throw $f->trouble('kind', '“'.$f->string('kind', 40).'” is none of '.implode(', ', array_keys(Kinds::all())).'.');
+        $kind =
+            Kinds::of($f->string('kind', 40)) ??
+            throw $f->trouble(
+                'kind',
+                '“' . $f->string('kind', 40) . '” is none of ' . implode(', ', array_keys(Kinds::all())) . '.',
+            );
         if (preg_match('/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/', $f->string('id')) !== 1 || strlen($f->string('id')) > 40) {
-            throw $f->trouble('id', 'An id has small letters, digits and single dashes, at most 40, and begins with a letter.');
+            throw $f->trouble(
+                'id',
+                'An id has small letters, digits and single dashes, at most 40, and begins with a letter.',
+            );
         }
         if (trim($f->string('name', 120)) === '') {
             throw $f->trouble('name', 'The entry needs a name.');
@@ -67,7 +75,8 @@ final readonly class Shelf
         $entries = [];
         foreach (is_array($written) ? $written : [] as $n => $entry) {
             try {
-                $plain = $entry instanceof stdClass ? self::plain($entry) : throw Trouble::at('', 'An entry was expected.');
+                $plain =
+                    $entry instanceof stdClass ? self::plain($entry) : throw Trouble::at('', 'An entry was expected.');
                 $checked = self::check($plain);
             } catch (Trouble $t) {
                 throw Trouble::at("/entries/{$n}{$t->pointer}", $t->getMessage());
@@ -102,7 +111,7 @@ final readonly class Shelf
     {
         $kind = is_string($entry['kind'] ?? null) ? Kinds::of($entry['kind']) : null;
         if ($kind === null) {
-            throw Trouble::at('/kind', 'The kind is none of '.implode(', ', array_keys(Kinds::all())).'.');
+            throw Trouble::at('/kind', 'The kind is none of ' . implode(', ', array_keys(Kinds::all())) . '.');
         }
         Schema::check(Json::object(Json::compact($entry)), "shelf#/\$defs/{$kind->kind}");
 
@@ -137,6 +146,9 @@ final readonly class Shelf
             ksort($value);
         }
 
-        return array_map(static fn (mixed $v): mixed => is_array($v) ? self::sorted($v) : (is_int($v) ? (float) $v : $v), $value);
+        return array_map(
+            static fn(mixed $v): mixed => is_array($v) ? self::sorted($v) : (is_int($v) ? (float) $v : $v),
+            $value,
+        );
     }
 }

@@ -21,7 +21,13 @@ final readonly class ShelfCsv
         }
         $header = array_map(strval(...), array_keys($columns));
 
-        return Csv::write([$header, ...array_map(static fn (array $cells): array => array_map(static fn (string $c): string => $cells[$c] ?? '', $header), $rows)]);
+        return Csv::write([
+            $header,
+            ...array_map(
+                static fn(array $cells): array => array_map(static fn(string $c): string => $cells[$c] ?? '', $header),
+                $rows,
+            ),
+        ]);
     }
 
     /**
@@ -40,7 +46,10 @@ final readonly class ShelfCsv
                 $id = $cells['id'];
                 $entry = EntryCells::read($cells);
             } catch (Trouble $t) {
-                throw Trouble::at("/{$line}", "Line {$line}, ".(ltrim($t->pointer, '/') ?: 'entry').": {$t->getMessage()}");
+                throw Trouble::at(
+                    "/{$line}",
+                    "Line {$line}, " . (ltrim($t->pointer, '/') ?: 'entry') . ": {$t->getMessage()}",
+                );
             }
             if (isset($entries[$id])) {
                 throw Trouble::at("/{$line}", "Line {$line}, id: “{$id}” is in the file twice.");
@@ -60,8 +69,15 @@ final readonly class ShelfCsv
         }
         foreach ($header as $column) {
             if (!in_array($column, $known, true)) {
-                $near = array_filter(array_unique($known), static fn (string $k): bool => levenshtein(mb_strtolower($column), mb_strtolower($k)) <= 2);
-                throw Trouble::at('/1', "Line 1: “{$column}” is no column of a shelf.".($near === [] ? ' Export the shelf to see them.' : ' Meant '.reset($near).'?'));
+                $near = array_filter(
+                    array_unique($known),
+                    static fn(string $k): bool => levenshtein(mb_strtolower($column), mb_strtolower($k)) <= 2,
+                );
+                throw Trouble::at(
+                    '/1',
+                    "Line 1: “{$column}” is no column of a shelf." .
+                        ($near === [] ? ' Export the shelf to see them.' : ' Meant ' . reset($near) . '?'),
+                );
             }
         }
         foreach (EntryCells::HEAD as $column) {

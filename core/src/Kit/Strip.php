@@ -35,8 +35,7 @@ final readonly class Strip implements Entry
         public array $channels,
         public bool $copperRails = false,
         public ?PixelGroup $pixels = null,
-    ) {
-    }
+    ) {}
 
     /** A pixel strip, as its supply sees it: + and - only, one current for all colours. */
     public static function ofPixels(Fields $f): self
@@ -46,15 +45,33 @@ final readonly class Strip implements Entry
         $pitch = $f->number('pitch', 0.003, 2);
         $rails = Rails::read($f, 1, $pixels->turnOn);
 
-        return new self($f->string('id'), $f->string('name'), $volts, $pitch, 0, 0.0, self::SLOPE, $rails->plus, $rails->return,
-            [new Channel('all colours', ($pixels->amps + $pixels->idle) * $volts / $pitch, '#ffe9c8')], $rails->copper, $pixels);
+        return new self(
+            $f->string('id'),
+            $f->string('name'),
+            $volts,
+            $pitch,
+            0,
+            0.0,
+            self::SLOPE,
+            $rails->plus,
+            $rails->return,
+            [new Channel('all colours', (($pixels->amps + $pixels->idle) * $volts) / $pitch, '#ffe9c8')],
+            $rails->copper,
+            $pixels,
+        );
     }
 
     public static function read(Fields $f): self
     {
-        $channels = array_map(static fn (Fields $c): Channel => new Channel(
-            $c->string('name', 40), $c->number('wattsPerMetre', 0.01, 200), $c->string('colour', 7), $c->numberOrNull('ledVolts', 0.5, 10),
-        ), $f->objects('channels'));
+        $channels = array_map(
+            static fn(Fields $c): Channel => new Channel(
+                $c->string('name', 40),
+                $c->number('wattsPerMetre', 0.01, 200),
+                $c->string('colour', 7),
+                $c->numberOrNull('ledVolts', 0.5, 10),
+            ),
+            $f->objects('channels'),
+        );
         if ($channels === [] || count($channels) > self::MOST_CHANNELS) {
             throw $f->trouble('channels', 'A strip has one to six channels.');
         }
@@ -67,16 +84,42 @@ final readonly class Strip implements Entry
         $ledVolts = $f->number('ledVolts', 0, 10);
         $slope = $f->numberOr('slope', self::SLOPE, 0.02, 0.5);
         $rails = Rails::read($f, count($channels), $leds * ($ledVolts - $slope));
-        $strip = new self($f->string('id'), $f->string('name'), $f->number('volts', 3, 60), $f->number('pitch', 0.005, 2),
-            $leds, $ledVolts, $slope, $rails->plus, $rails->return, $channels, $rails->copper);
+        $strip = new self(
+            $f->string('id'),
+            $f->string('name'),
+            $f->number('volts', 3, 60),
+            $f->number('pitch', 0.005, 2),
+            $leds,
+            $ledVolts,
+            $slope,
+            $rails->plus,
+            $rails->return,
+            $channels,
+            $rails->copper,
+        );
         foreach ($channels as $n => $channel) {
             if ($strip->leds * ($channel->ledVolts ?? 0.0) >= $strip->volts) {
-                throw $f->trouble("channels/{$n}/ledVolts", sprintf('%d LEDs of %.2f V leave nothing of %.1f V for the resistor.', $strip->leds, $channel->ledVolts ?? 0.0, $strip->volts));
+                throw $f->trouble(
+                    "channels/{$n}/ledVolts",
+                    sprintf(
+                        '%d LEDs of %.2f V leave nothing of %.1f V for the resistor.',
+                        $strip->leds,
+                        $channel->ledVolts ?? 0.0,
+                        $strip->volts,
+                    ),
+                );
             }
         }
         if ($strip->leds * $strip->ledVolts >= $strip->volts) {
-            throw $f->trouble('ledVolts', sprintf('%d LEDs of %.2f V leave nothing of %.1f V for the resistor: fewer LEDs or lower volts.',
-                $strip->leds, $strip->ledVolts, $strip->volts));
+            throw $f->trouble(
+                'ledVolts',
+                sprintf(
+                    '%d LEDs of %.2f V leave nothing of %.1f V for the resistor: fewer LEDs or lower volts.',
+                    $strip->leds,
+                    $strip->ledVolts,
+                    $strip->volts,
+                ),
+            );
         }
 
         return $strip;
@@ -91,7 +134,10 @@ final readonly class Strip implements Entry
     /** single, tunable, rgb, rgbw or rgbcct, by the number of its channels. */
     public function colours(): string
     {
-        return $this->pixels !== null ? 'pixels' : [1 => 'single', 2 => 'tunable', 3 => 'rgb', 4 => 'rgbw', 5 => 'rgbcct'][count($this->channels)] ?? 'rgbcct';
+        return $this->pixels !== null
+            ? 'pixels'
+            : [1 => 'single', 2 => 'tunable', 3 => 'rgb', 4 => 'rgbw', 5 => 'rgbcct'][count($this->channels)] ??
+                    'rgbcct';
     }
 
     public function id(): string
@@ -107,12 +153,12 @@ final readonly class Strip implements Entry
     /** W/m with every channel on at nominal volts. */
     public function wattsPerMetre(): float
     {
-        return array_sum(array_map(static fn (Channel $c): float => $c->wattsPerMetre, $this->channels));
+        return array_sum(array_map(static fn(Channel $c): float => $c->wattsPerMetre, $this->channels));
     }
 
     /** Nominal amps of one group of a channel: (W/m) p / V. */
     public function nominalAmps(Channel $channel): float
     {
-        return $channel->wattsPerMetre * $this->pitch / $this->volts;
+        return ($channel->wattsPerMetre * $this->pitch) / $this->volts;
     }
 }

@@ -9,9 +9,7 @@ use EmberDusk\Formats\Fields;
 /** Kit of a kind that no rule needs a class of its own for: its values by field. */
 final readonly class Thing implements Entry
 {
-    public function __construct(private string $id, private string $name, public string $kind, public Fields $values)
-    {
-    }
+    public function __construct(private string $id, private string $name, public string $kind, public Fields $values) {}
 
     public static function read(Fields $f): self
     {

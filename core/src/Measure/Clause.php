@@ -14,9 +14,7 @@ final class Clause
     private int $at = 0;
 
     /** @param  non-empty-list<Word>  $words */
-    public function __construct(private readonly array $words)
-    {
-    }
+    public function __construct(private readonly array $words) {}
 
     public function peek(int $ahead = 0): ?Word
     {
@@ -51,7 +49,9 @@ final class Clause
             return null;
         }
         if ($comma->text !== ',') {
-            throw new SlipFound($this->slip($comma, "“{$comma->text}” is not expected here: what is said next comes after a comma."));
+            throw new SlipFound(
+                $this->slip($comma, "“{$comma->text}” is not expected here: what is said next comes after a comma."),
+            );
         }
         $this->take();
 
@@ -71,13 +71,23 @@ final class Clause
             }
         }
 
-        return new SlipFound($this->slip($word, "“{$word->text}” says nothing of {$of}. Known are ".implode(', ', $known).$also.'.'));
+        return new SlipFound(
+            $this->slip(
+                $word,
+                "“{$word->text}” says nothing of {$of}. Known are " . implode(', ', $known) . $also . '.',
+            ),
+        );
     }
 
     /** @throws SlipFound when the word is no whole number from 1 to the most */
     public function count(?Word $word, string $expected, int $most): int
     {
-        if ($word === null || preg_match('/^\d{1,4}$/', $word->text) !== 1 || (int) $word->text < 1 || (int) $word->text > $most) {
+        if (
+            $word === null ||
+            preg_match('/^\d{1,4}$/', $word->text) !== 1 ||
+            (int) $word->text < 1 ||
+            (int) $word->text > $most
+        ) {
             throw new SlipFound($this->slip($word, "Here stands {$expected}, a whole number from 1 to {$most}."));
         }
 
@@ -94,7 +104,7 @@ final class Clause
     public function quantity(?Word $word, array $units, string $expected, float $least, float $most): float
     {
         $found = [];
-        $pattern = '/^('.Number::PATTERN.')('.implode('|', $units).')?$/i';
+        $pattern = '/^(' . Number::PATTERN . ')(' . implode('|', $units) . ')?$/i';
         if ($word === null || preg_match($pattern, $word->text, $found) !== 1) {
             throw new SlipFound($this->slip($word, "Here stands {$expected}."));
         }
@@ -114,7 +124,7 @@ final class Clause
 
     public function rest(): string
     {
-        $text = implode(' ', array_map(static fn (Word $w): string => $w->text, array_slice($this->words, $this->at)));
+        $text = implode(' ', array_map(static fn(Word $w): string => $w->text, array_slice($this->words, $this->at)));
         $this->at = count($this->words);
 
         return $text;
@@ -162,7 +172,8 @@ final class Clause
     /** One letter off, or the same letters in another order. */
     private static function alike(string $word, string $known): bool
     {
-        return strlen($known) > 2 && (levenshtein($word, $known) === 1 || count_chars($word, 1) === count_chars($known, 1));
+        return strlen($known) > 2 &&
+            (levenshtein($word, $known) === 1 || count_chars($word, 1) === count_chars($known, 1));
     }
 
     private function notNumber(Word $word, string $expected): Slip

@@ -7,7 +7,5 @@ namespace EmberDusk\Measure;
 /** A place on the sheet where something goes so many metres up, or down. */
 final readonly class Climb
 {
-    public function __construct(public Point $at, public float $length, public bool $down)
-    {
-    }
+    public function __construct(public Point $at, public float $length, public bool $down) {}
 }

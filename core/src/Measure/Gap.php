@@ -7,7 +7,5 @@ namespace EmberDusk\Measure;
 /** An opening inside a leg: its length, where it starts from the leg's start (metres), and what it is. */
 final readonly class Gap
 {
-    public function __construct(public float $length, public float $at, public string $what)
-    {
-    }
+    public function __construct(public float $length, public float $at, public string $what) {}
 }

@@ -106,7 +106,10 @@ final readonly class LengthReader
     /** @return array{float|null, string|null} number and unit of one word, such as 3.80 or 4in */
     private static function split(?Word $word): array
     {
-        if ($word === null || preg_match('/^('.Number::PATTERN.')(m|cm|mm|ft|in|\'|")?$/i', $word->text, $found) !== 1) {
+        if (
+            $word === null ||
+            preg_match('/^(' . Number::PATTERN . ')(m|cm|mm|ft|in|\'|")?$/i', $word->text, $found) !== 1
+        ) {
             return [null, null];
         }
 

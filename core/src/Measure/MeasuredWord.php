@@ -7,7 +7,5 @@ namespace EmberDusk\Measure;
 /** A length read from the notes: its words as one, metres, and the system that it was written in. */
 final readonly class MeasuredWord
 {
-    public function __construct(public Word $word, public float $metres, public string $system)
-    {
-    }
+    public function __construct(public Word $word, public float $metres, public string $system) {}
 }

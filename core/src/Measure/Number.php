@@ -11,6 +11,6 @@ final readonly class Number
 
     public static function read(string $text): ?float
     {
-        return preg_match('/^'.self::PATTERN.'$/', $text) === 1 ? (float) str_replace(',', '.', $text) : null;
+        return preg_match('/^' . self::PATTERN . '$/', $text) === 1 ? (float) str_replace(',', '.', $text) : null;
     }
 }

@@ -7,7 +7,5 @@ namespace EmberDusk\Measure;
 /** A door or window in a wall, as drawn on the sheet. */
 final readonly class Opening
 {
-    public function __construct(public Point $from, public Point $to, public string $what)
-    {
-    }
+    public function __construct(public Point $from, public Point $to, public string $what) {}
 }

@@ -7,9 +7,7 @@ namespace EmberDusk\Measure;
 /** A place on the tape sheet in metres: x to the right, y up the page. */
 final readonly class Point
 {
-    public function __construct(public float $x, public float $y)
-    {
-    }
+    public function __construct(public float $x, public float $y) {}
 
     /** The point so many metres further under a heading in degrees clockwise from up. */
     public function go(float $length, float $heading): self

@@ -12,9 +12,7 @@ final readonly class RunPath
      * @param  list<float>  $lengths  metres
      * @param  list<float>  $jumps  metres, one fewer than sections
      */
-    public function __construct(public array $sections, public array $lengths, public array $jumps)
-    {
-    }
+    public function __construct(public array $sections, public array $lengths, public array $jumps) {}
 
     public function length(): float
     {
@@ -32,7 +30,10 @@ final readonly class RunPath
                 if ($metres <= $length + 1e-9) {
                     $share = $length > 0 ? $metres / $length : 0.0;
 
-                    return new Point($last->x + $share * ($point->x - $last->x), $last->y + $share * ($point->y - $last->y));
+                    return new Point(
+                        $last->x + $share * ($point->x - $last->x),
+                        $last->y + $share * ($point->y - $last->y),
+                    );
                 }
                 $metres -= $length;
                 $last = $point;

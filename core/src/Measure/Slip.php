@@ -19,6 +19,5 @@ final readonly class Slip
         public int $length,
         public string $message,
         public ?string $instead = null,
-    ) {
-    }
+    ) {}
 }

@@ -25,13 +25,28 @@ final class TapeLengths
             throw new SlipFound($clause->slip($measured->word, 'A length is more than nothing.'));
         }
         if ($measured->metres > self::LONGEST) {
-            throw new SlipFound($clause->slip($measured->word, sprintf('%s is longer than the %d m that one leg may have. Was it meant in metres?', $measured->word->text, self::LONGEST)));
+            throw new SlipFound(
+                $clause->slip(
+                    $measured->word,
+                    sprintf(
+                        '%s is longer than the %d m that one leg may have. Was it meant in metres?',
+                        $measured->word->text,
+                        self::LONGEST,
+                    ),
+                ),
+            );
         }
         $this->system ??= $measured->system;
         if ($measured->system !== $this->system) {
-            throw new SlipFound($clause->slip($measured->word, $this->system === Length::METRIC
-                ? 'These notes began in metres; write this length in metres too.' : 'These notes began in feet and inches; write this length so too.',
-                Length::write($measured->metres, $this->system)));
+            throw new SlipFound(
+                $clause->slip(
+                    $measured->word,
+                    $this->system === Length::METRIC
+                        ? 'These notes began in metres; write this length in metres too.'
+                        : 'These notes began in feet and inches; write this length so too.',
+                    Length::write($measured->metres, $this->system),
+                ),
+            );
         }
 
         return $measured;

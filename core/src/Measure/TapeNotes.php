@@ -41,8 +41,8 @@ final class TapeNotes
 
     private function __construct()
     {
-        $this->lengths = new TapeLengths;
-        $this->site = new SiteReader;
+        $this->lengths = new TapeLengths();
+        $this->site = new SiteReader();
     }
 
     /** The same text gives the same sheet, and one answer of the server asks for it many times: the last ones are kept. */
@@ -57,12 +57,22 @@ final class TapeNotes
 
     private static function sheet(string $text): TapeSheet
     {
-        $reader = new self;
+        $reader = new self();
         foreach (TapeWords::clauses($text) as $clause) {
             $reader->clause(new Clause($clause));
         }
-        $sheet = TapeSheet::of($reader->start, $reader->legs, $reader->close !== null, $reader->site->site(), $reader->lengths->system());
-        if ($reader->close !== null && $reader->slips === [] && ($slip = Closing::slip($sheet, $reader->legs, $reader->close)) !== null) {
+        $sheet = TapeSheet::of(
+            $reader->start,
+            $reader->legs,
+            $reader->close !== null,
+            $reader->site->site(),
+            $reader->lengths->system(),
+        );
+        if (
+            $reader->close !== null &&
+            $reader->slips === [] &&
+            ($slip = Closing::slip($sheet, $reader->legs, $reader->close)) !== null
+        ) {
             $reader->slips[] = $slip;
         }
 
@@ -136,7 +146,12 @@ final class TapeNotes
         $gaps = [];
         while (($next = $clause->peek()) !== null) {
             if ($next->text !== ',') {
-                throw new SlipFound($clause->slip($next, "“{$next->text}” is not expected here: after the run comes a comma and “gap”."));
+                throw new SlipFound(
+                    $clause->slip(
+                        $next,
+                        "“{$next->text}” is not expected here: after the run comes a comma and “gap”.",
+                    ),
+                );
             }
             $clause->take();
             $gaps[] = $this->readGap($clause, $measured->metres, $gaps);
@@ -165,11 +180,22 @@ final class TapeNotes
     {
         $word = $clause->take();
         if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
-            throw new SlipFound($clause->slip($word, 'A run has a name of one word that begins with a letter, at most 24 letters.'));
+            throw new SlipFound(
+                $clause->slip($word, 'A run has a name of one word that begins with a letter, at most 24 letters.'),
+            );
         }
-        if ($word->is('start', 'close', 'left', 'right', 'up', 'down', 'gap', 'at', 'and') || isset(Length::UNITS[mb_strtolower($word->text)])) {
-            throw new SlipFound($clause->slip($word, $word->is('gap')
-                ? 'A comma stands before “gap”.' : "“{$word->text}” is a word of the notation and cannot name a run."));
+        if (
+            $word->is('start', 'close', 'left', 'right', 'up', 'down', 'gap', 'at', 'and') ||
+            isset(Length::UNITS[mb_strtolower($word->text)])
+        ) {
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    $word->is('gap')
+                        ? 'A comma stands before “gap”.'
+                        : "“{$word->text}” is a word of the notation and cannot name a run.",
+                ),
+            );
         }
 
         return mb_strtolower($word->text);
@@ -184,15 +210,29 @@ final class TapeNotes
         $place = $this->lengths->take($clause, 'the gap’s distance from the leg’s start', nought: true);
         [$length, $at] = [$gap->metres, $place->metres];
         if ($at + $length > $leg + 1e-9) {
-            throw new SlipFound($clause->slip($gap->word, "The gap ends at {$this->lengths->say($at + $length)}, beyond its leg of {$this->lengths->say($leg)}."));
+            throw new SlipFound(
+                $clause->slip(
+                    $gap->word,
+                    "The gap ends at {$this->lengths->say($at + $length)}, beyond its leg of {$this->lengths->say(
+                        $leg,
+                    )}.",
+                ),
+            );
         }
         $last = end($before);
         if ($last !== false && $at < $last->at + $last->length - 1e-9) {
-            throw new SlipFound($clause->slip($place->word, "This gap begins before the one before it ends, at {$this->lengths->say($last->at + $last->length)}."));
+            throw new SlipFound(
+                $clause->slip(
+                    $place->word,
+                    "This gap begins before the one before it ends, at {$this->lengths->say(
+                        $last->at + $last->length,
+                    )}.",
+                ),
+            );
         }
         $what = '';
         while ($clause->peek() !== null && $clause->peek()->text !== ',') {
-            $what = trim($what.' '.($clause->take()->text ?? ''));
+            $what = trim($what . ' ' . ($clause->take()->text ?? ''));
         }
 
         return new Gap($length, $at, $what);

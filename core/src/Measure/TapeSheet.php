@@ -31,8 +31,7 @@ final readonly class TapeSheet
         public array $legs,
         public string $system,
         public array $slips,
-    ) {
-    }
+    ) {}
 
     /** @param  list<Leg>  $legs */
     public static function of(string $start, array $legs, bool $closed, Site $site, string $system): self
@@ -50,12 +49,20 @@ final readonly class TapeSheet
             foreach ([...$leg->gaps, null] as $gap) {
                 $to = $gap === null ? $leg->length : $gap->at;
                 foreach ($to > $from + 1e-9 ? $leg->runs : [] as $run) {
-                    $tracks[$run] ??= new RunTrack;
-                    $tracks[$run]->add($walked + $from, $leg->climbs ? $at : $at->go($from, $leg->heading),
-                        $leg->climbs ? $at : $at->go($to, $leg->heading), $to - $from);
+                    $tracks[$run] ??= new RunTrack();
+                    $tracks[$run]->add(
+                        $walked + $from,
+                        $leg->climbs ? $at : $at->go($from, $leg->heading),
+                        $leg->climbs ? $at : $at->go($to, $leg->heading),
+                        $to - $from,
+                    );
                 }
                 if ($gap !== null) {
-                    $openings[] = new Opening($at->go($gap->at, $leg->heading), $at->go($gap->at + $gap->length, $leg->heading), $gap->what);
+                    $openings[] = new Opening(
+                        $at->go($gap->at, $leg->heading),
+                        $at->go($gap->at + $gap->length, $leg->heading),
+                        $gap->what,
+                    );
                     $from = $gap->at + $gap->length;
                 }
             }
@@ -71,16 +78,42 @@ final readonly class TapeSheet
         $spots = [];
         foreach ($site->spots() as $spot) {
             $from = $spot->leg === null ? null : $starts[$spot->leg] ?? null;
-            $spots[$spot->name] = $from?->go($legs[(int) $spot->leg]->climbs ? 0.0 : $spot->at, $legs[(int) $spot->leg]->heading);
+            $spots[$spot->name] = $from?->go(
+                $legs[(int) $spot->leg]->climbs ? 0.0 : $spot->at,
+                $legs[(int) $spot->leg]->heading,
+            );
         }
 
-        return new self($start, $corners, $closed, $openings, array_map(static fn (RunTrack $t): RunPath => $t->path(), $tracks), $climbs,
-            $site, $spots, $legs, $system, []);
+        return new self(
+            $start,
+            $corners,
+            $closed,
+            $openings,
+            array_map(static fn(RunTrack $t): RunPath => $t->path(), $tracks),
+            $climbs,
+            $site,
+            $spots,
+            $legs,
+            $system,
+            [],
+        );
     }
 
     /** @param  list<Slip>  $slips */
     public function with(array $slips): self
     {
-        return new self($this->start, $this->corners, $this->closed, $this->openings, $this->runs, $this->climbs, $this->site, $this->spots, $this->legs, $this->system, $slips);
+        return new self(
+            $this->start,
+            $this->corners,
+            $this->closed,
+            $this->openings,
+            $this->runs,
+            $this->climbs,
+            $this->site,
+            $this->spots,
+            $this->legs,
+            $this->system,
+            $slips,
+        );
     }
 }

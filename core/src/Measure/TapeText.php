@@ -17,7 +17,7 @@ final readonly class TapeText
         $lines = $lines === false ? [$text] : $lines;
         $at = 2 * ($span->line - 1);
         $line = $lines[$at] ?? '';
-        $lines[$at] = mb_substr($line, 0, $span->from).$instead.mb_substr($line, $span->to);
+        $lines[$at] = mb_substr($line, 0, $span->from) . $instead . mb_substr($line, $span->to);
 
         return implode('', $lines);
     }
@@ -25,7 +25,11 @@ final readonly class TapeText
     /** The text with one slip mended. */
     public static function mended(string $text, Slip $slip): string
     {
-        return self::put($text, new Span($slip->line, $slip->column, $slip->column + $slip->length), $slip->instead ?? '');
+        return self::put(
+            $text,
+            new Span($slip->line, $slip->column, $slip->column + $slip->length),
+            $slip->instead ?? '',
+        );
     }
 
     /** The text with a wall's length, counted from 0, as measured anew. Metres. */
@@ -33,14 +37,21 @@ final readonly class TapeText
     {
         $sheet = TapeNotes::read($text);
         $measured = ($sheet->legs[$leg] ?? null)?->measured;
-        if ($measured === null || Length::write($measured->metres, $sheet->system) === Length::write($metres, $sheet->system)) {
+        if (
+            $measured === null ||
+            Length::write($measured->metres, $sheet->system) === Length::write($metres, $sheet->system)
+        ) {
             return $text;
         }
         $word = $measured->word;
         $written = Length::write($metres, $sheet->system);
 
         // A decimal comma stays one.
-        return self::put($text, Span::over($word, $word), str_contains($word->text, ',') ? strtr($written, '.', ',') : $written);
+        return self::put(
+            $text,
+            Span::over($word, $word),
+            str_contains($word->text, ',') ? strtr($written, '.', ',') : $written,
+        );
     }
 
     /**
@@ -52,12 +63,20 @@ final readonly class TapeText
     {
         $sheet = TapeNotes::read($text);
         $note = $sheet->site->runs[$run] ?? null;
-        $said = RunNote::write($mounting, $light, $note?->height === null ? null : Length::write($note->height, $sheet->system));
+        $said = RunNote::write(
+            $mounting,
+            $light,
+            $note?->height === null ? null : Length::write($note->height, $sheet->system),
+        );
         if ($note === null) {
             return $said === '' ? $text : self::added($text, "run {$run}{$said}");
         }
 
-        return self::put($text, $note->attributes ?? new Span($note->span->line, $note->span->to, $note->span->to), $said);
+        return self::put(
+            $text,
+            $note->attributes ?? new Span($note->span->line, $note->span->to, $note->span->to),
+            $said,
+        );
     }
 
     /** The text with what a trace found of a leg, in place of what was found before. */
@@ -67,7 +86,11 @@ final readonly class TapeText
         if ($there === null) {
             return $text;
         }
-        $text = self::put($text, new Span($there->span->line, $there->span->to, $there->span->to), $found === '' ? '' : ", {$found}");
+        $text = self::put(
+            $text,
+            new Span($there->span->line, $there->span->to, $there->span->to),
+            $found === '' ? '' : ", {$found}",
+        );
         foreach (array_reverse($there->marks) as $mark) {
             $text = self::put($text, $mark, '');
         }
@@ -78,6 +101,6 @@ final readonly class TapeText
     /** The text with one more line. */
     public static function added(string $text, string $line): string
     {
-        return rtrim($text) === '' ? $line : $text.(preg_match('/[\r\n]$/', $text) === 1 ? '' : "\n").$line;
+        return rtrim($text) === '' ? $line : $text . (preg_match('/[\r\n]$/', $text) === 1 ? '' : "\n") . $line;
     }
 }

@@ -14,7 +14,12 @@ final readonly class TapeWords
         $lines = preg_split('/\r\n|\r|\n/', $text);
         foreach ($lines === false ? [] : $lines as $n => $line) {
             $clause = [];
-            preg_match_all('/#.*|;|(?<=\d),(?=\d)|,|(?:(?<=\d),(?=\d)|[^\s,;#])+/u', $line, $found, PREG_OFFSET_CAPTURE);
+            preg_match_all(
+                '/#.*|;|(?<=\d),(?=\d)|,|(?:(?<=\d),(?=\d)|[^\s,;#])+/u',
+                $line,
+                $found,
+                PREG_OFFSET_CAPTURE,
+            );
             foreach ($found[0] as [$word, $offset]) {
                 if ($word[0] === '#') {
                     continue;
@@ -30,6 +35,6 @@ final readonly class TapeWords
             $clauses[] = $clause;
         }
 
-        return array_values(array_filter($clauses, static fn (array $c): bool => $c !== []));
+        return array_values(array_filter($clauses, static fn(array $c): bool => $c !== []));
     }
 }

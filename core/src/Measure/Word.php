@@ -7,9 +7,7 @@ namespace EmberDusk\Measure;
 /** One word of the tape notes with its place: line from 1, column from 0, both in characters. */
 final readonly class Word
 {
-    public function __construct(public string $text, public int $line, public int $column, private ?int $span = null)
-    {
-    }
+    public function __construct(public string $text, public int $line, public int $column, private ?int $span = null) {}
 
     public function is(string ...$words): bool
     {
@@ -24,6 +22,13 @@ final readonly class Word
     /** This word and all up to another one of its line, as one. */
     public function to(self $last): self
     {
-        return $last === $this ? $this : new self($this->text.' … '.$last->text, $this->line, $this->column, $last->column + $last->length() - $this->column);
+        return $last === $this
+            ? $this
+            : new self(
+                $this->text . ' … ' . $last->text,
+                $this->line,
+                $this->column,
+                $last->column + $last->length() - $this->column,
+            );
     }
 }

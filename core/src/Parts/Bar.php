@@ -12,7 +12,5 @@ final readonly class Bar
      * @param  list<array{int, Piece}>  $pieces  mm and the piece that it is, or is a part of
      * @param  int  $left  mm that are left over
      */
-    public function __construct(public int $length, public bool $offcut, public array $pieces, public int $left)
-    {
-    }
+    public function __construct(public int $length, public bool $offcut, public array $pieces, public int $left) {}
 }

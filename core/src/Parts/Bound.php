@@ -11,7 +11,7 @@ final readonly class Bound
     public static function of(array $pieces, int $stock): int
     {
         $best = (int) ceil(array_sum($pieces) / $stock);
-        $small = array_unique(array_filter($pieces, static fn (int $p): bool => 2 * $p <= $stock));
+        $small = array_unique(array_filter($pieces, static fn(int $p): bool => 2 * $p <= $stock));
         foreach ([0, ...$small] as $k) {
             $alone = $half = 0;
             $room = $rest = 0;

@@ -19,9 +19,7 @@ final class Completion
     private int $looked = 0;
 
     /** @param  list<int>  $offcuts */
-    private function __construct(private readonly int $stock, private readonly array $offcuts)
-    {
-    }
+    private function __construct(private readonly int $stock, private readonly array $offcuts) {}
 
     /**
      * @param  list<int>  $pieces
@@ -73,7 +71,7 @@ final class Completion
             $length = $offcut ?? $this->stock;
             $this->filled[] = [$length, $way];
             if ($this->fill($offcut === null ? $bought - 1 : $bought, $from + 1, $waste - $length + array_sum($way))) {
-                $this->filled = array_values(array_filter($this->filled, static fn (array $f): bool => $f[1] !== []));
+                $this->filled = array_values(array_filter($this->filled, static fn(array $f): bool => $f[1] !== []));
 
                 return true;
             }
@@ -104,8 +102,8 @@ final class Completion
                 }
             }
         }
-        usort($ways, static fn (array $a, array $b): int => [$a[0], count($a[1])] <=> [$b[0], count($b[1])]);
+        usort($ways, static fn(array $a, array $b): int => [$a[0], count($a[1])] <=> [$b[0], count($b[1])]);
 
-        return array_map(static fn (array $w): array => $w[1], $ways);
+        return array_map(static fn(array $w): array => $w[1], $ways);
     }
 }

@@ -26,7 +26,11 @@ final readonly class CutList
     public static function of(array $pieces, int $stock, array $offcuts = []): Cuts
     {
         rsort($offcuts);
-        $least = max(0, (int) ceil((array_sum($pieces) - array_sum($offcuts)) / $stock), $offcuts === [] ? Bound::of($pieces, $stock) : 0);
+        $least = max(
+            0,
+            (int) ceil((array_sum($pieces) - array_sum($offcuts)) / $stock),
+            $offcuts === [] ? Bound::of($pieces, $stock) : 0,
+        );
         $best = BestFit::of($pieces, $stock, $offcuts);
         $kinds = array_count_values($pieces);
         if ($best->bought > $least && $offcuts === [] && count($kinds) <= self::KINDS) {

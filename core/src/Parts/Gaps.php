@@ -19,14 +19,14 @@ final readonly class Gaps
         $lengths = $cut = $room = [];
         foreach (self::lengths($fixed, $stock, $offcuts, $bought) as [$length, $pieces]) {
             $lengths[] = $length;
-            $cut[] = array_map(static fn (int $mm): array => [$mm, $mm, Jointed::WHOLE], $pieces);
+            $cut[] = array_map(static fn(int $mm): array => [$mm, $mm, Jointed::WHOLE], $pieces);
             $room[] = $length - array_sum($pieces);
         }
         rsort($parted);
         $joints = 0;
         foreach ($parted as $n => $whole) {
             for ($mm = $whole; $mm > 0; $mm -= $part) {
-                $into = self::best(array_filter($room, static fn (int $r): bool => $r >= $mm), $room);
+                $into = self::best(array_filter($room, static fn(int $r): bool => $r >= $mm), $room);
                 $part = min($mm, $room[$into]);
                 $cut[$into][] = [$part, $whole, $part === $whole ? Jointed::UNCUT : $n + 2];
                 $room[$into] -= $part;
@@ -74,6 +74,6 @@ final readonly class Gaps
         asort($fits);
         arsort($room);
 
-        return array_key_first($fits) ?? array_key_first($room) ?? 0;
+        return array_key_first($fits) ?? (array_key_first($room) ?? 0);
     }
 }

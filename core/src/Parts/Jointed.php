@@ -41,9 +41,7 @@ final class Jointed
     /** @var array<string, true> what is left where no way goes on */
     private array $dead = [];
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param  list<int>  $whole  mm
@@ -54,15 +52,18 @@ final class Jointed
     public static function of(array $whole, array $parted, int $stock, array $offcuts): array
     {
         $fixed = CutList::of($whole, $stock, $offcuts);
-        $bought = max($fixed->bought, (int) ceil((array_sum($whole) + array_sum($parted) - array_sum($offcuts)) / $stock));
+        $bought = max(
+            $fixed->bought,
+            (int) ceil((array_sum($whole) + array_sum($parted) - array_sum($offcuts)) / $stock),
+        );
         [$filled, $joints] = Gaps::of($fixed, $parted, $stock, $offcuts, $bought);
         $longest = max([$stock, ...$offcuts]);
-        $least = array_sum(array_map(static fn (int $mm): int => (int) ceil($mm / $longest) - 1, $parted));
+        $least = array_sum(array_map(static fn(int $mm): int => (int) ceil($mm / $longest) - 1, $parted));
         $proven = $fixed->proven || $bought > $fixed->bought;
         $searched = count($whole) + count($parted) <= self::PIECES;
         $looked = 0;
         while ($joints > $least && $searched) {
-            $search = new self;
+            $search = new self();
             $search->looked = $looked;
             $search->stock = array_count_values([...$offcuts, ...array_fill(0, $bought, $stock)]);
             $search->left = ['whole' => array_count_values($whole), 'parted' => array_count_values($parted)];
@@ -158,7 +159,7 @@ final class Jointed
             }
             $has = $with === null || in_array([$with[0], $with[0], $with[1]], $way, true);
             $this->take($way);
-            $cut = [...($carried > 0 ? [[$carried, ...$of]] : []), ...$way];
+            $cut = [...$carried > 0 ? [[$carried, ...$of]] : [], ...$way];
             $this->filled[] = [$length, $cut];
             if ($has && $room <= $slack && $this->group($joints)) {
                 return true;
@@ -208,7 +209,7 @@ final class Jointed
                 }
             }
         }
-        usort($ways, static fn (array $a, array $b): int => [$a[0], count($a[1])] <=> [$b[0], count($b[1])]);
+        usort($ways, static fn(array $a, array $b): int => [$a[0], count($a[1])] <=> [$b[0], count($b[1])]);
 
         return $ways;
     }

@@ -19,9 +19,7 @@ final readonly class Lengths
      * @param  array<string, array{Frozen, string, list<Piece>}>  $of  by shelf id: kit, group, pieces
      * @param  list<string>  $lacking  what the shelf has nothing for
      */
-    private function __construct(private Plan $plan, public array $of, public array $lacking)
-    {
-    }
+    private function __construct(private Plan $plan, public array $of, public array $lacking) {}
 
     public static function of(Plan $plan, ShelfSource $shelf): self
     {
@@ -33,7 +31,14 @@ final readonly class Lengths
                 continue;
             }
             $making = $plan->making($run);
-            $lists = [[$plan->kit[(string) $run->strip] ?? null, 'Strip', array_map(static fn (int $groups): float => $groups * $marks->pitch, $marks->groups), $making->strip]];
+            $lists = [
+                [
+                    $plan->kit[(string) $run->strip] ?? null,
+                    'Strip',
+                    array_map(static fn(int $groups): float => $groups * $marks->pitch, $marks->groups),
+                    $making->strip,
+                ],
+            ];
             if (in_array('profile', $run->mounting, true)) {
                 $lists[] = [$uses->profile($plan, $run), 'Profile', $run->sections, $making->length];
                 $lists[] = [$uses->diffuser($plan, $run), 'Diffuser', $run->sections, $making->length];
@@ -47,7 +52,12 @@ final readonly class Lengths
                 $id = $kit->entry->id();
                 foreach ($lengths as $n => $metres) {
                     $of[$id] ??= [$kit, $group, []];
-                    $of[$id][2][] = new Piece(1000 * $metres, $run->name().(count($lengths) > 1 ? ' section '.($n + 1) : ''), $run->id, $joints);
+                    $of[$id][2][] = new Piece(
+                        1000 * $metres,
+                        $run->name() . (count($lengths) > 1 ? ' section ' . ($n + 1) : ''),
+                        $run->id,
+                        $joints,
+                    );
                 }
             }
         }
@@ -60,7 +70,7 @@ final readonly class Lengths
     {
         $written = new Fields($kit->written ?? []);
 
-        return $written->numberOrNull('reelMetres') ?? $written->numberOrNull('stockMetres') ?? self::REEL;
+        return $written->numberOrNull('reelMetres') ?? ($written->numberOrNull('stockMetres') ?? self::REEL);
     }
 
     /** @param  list<float>  $offcuts  metres that lie in the van */
@@ -68,7 +78,14 @@ final readonly class Lengths
     {
         [$kit, , $pieces] = $this->of[$id];
 
-        return StockCut::of($id, $kit->entry->name(), 1000 * self::bought($kit), $pieces, array_map(static fn (float $m): float => 1000 * $m, $offcuts), 1000 * ($this->plan->strip($id)->pitch ?? 0.001));
+        return StockCut::of(
+            $id,
+            $kit->entry->name(),
+            1000 * self::bought($kit),
+            $pieces,
+            array_map(static fn(float $m): float => 1000 * $m, $offcuts),
+            1000 * ($this->plan->strip($id)->pitch ?? 0.001),
+        );
     }
 
     /**
@@ -82,7 +99,15 @@ final readonly class Lengths
         $found = [];
         foreach ($this->of as $id => [$kit, $group, $pieces]) {
             $unit = 1000 * ($this->plan->strip($id)->pitch ?? 0.001);
-            foreach (StockCut::tooLong(1000 * self::bought($kit), $pieces, array_map(static fn (float $m): float => 1000 * $m, $offcuts[$id] ?? []), $unit) as $piece) {
+            foreach (
+                StockCut::tooLong(
+                    1000 * self::bought($kit),
+                    $pieces,
+                    array_map(static fn(float $m): float => 1000 * $m, $offcuts[$id] ?? []),
+                    $unit,
+                )
+                as $piece
+            ) {
                 $found[] = [$piece, $kit, $group];
             }
         }

@@ -10,9 +10,7 @@ final readonly class Mark
     public const STATES = ['' => 'to buy', 'ordered' => 'ordered', 'here' => 'in hand', 'packed' => 'packed'];
 
     /** @param  string|null  $arrives  YYYY-MM-DD */
-    public function __construct(public string $state = '', public ?string $arrives = null)
-    {
-    }
+    public function __construct(public string $state = '', public ?string $arrives = null) {}
 
     public function missing(): bool
     {

@@ -11,9 +11,12 @@ final readonly class Offcut
      * @param  string  $kit  shelf id
      * @param  bool  $packed  whether this job has packed it
      */
-    public function __construct(public int $id, public string $kit, public float $metres, public bool $packed = false)
-    {
-    }
+    public function __construct(
+        public int $id,
+        public string $kit,
+        public float $metres,
+        public bool $packed = false,
+    ) {}
 
     /**
      * @param  list<self>  $offcuts

@@ -40,8 +40,7 @@ final readonly class Part
         public float $each,
         public bool $cut,
         public string $priced,
-    ) {
-    }
+    ) {}
 
     /** Pieces, reels or lengths that are paid: those that the client has count nothing. */
     public function paid(): float
@@ -52,11 +51,12 @@ final readonly class Part
     /** So many of them in words: 4 reels, 9 lengths, 6 m, 2. */
     public function say(float $count): string
     {
-        return sprintf('%g', $count).match (true) {
-            $this->cut => ($this->group === 'Strip' ? ' reel' : ' length').($count === 1.0 ? '' : 's'),
-            $this->each === 1.0 && $this->unit === 'm' => ' m',
-            default => '',
-        };
+        return sprintf('%g', $count) .
+            match (true) {
+                $this->cut => ($this->group === 'Strip' ? ' reel' : ' length') . ($count === 1.0 ? '' : 's'),
+                $this->each === 1.0 && $this->unit === 'm' => ' m',
+                default => '',
+            };
     }
 
     /** Null where there is no price. */

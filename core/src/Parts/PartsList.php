@@ -24,9 +24,13 @@ final readonly class PartsList
      * @param  list<string>  $lacking  what is wanted and the shelf has nothing for, by group, with the reason
      * @param  array<string, int>  $joined  places at which the strip itself is joined, by run
      */
-    private function __construct(public array $parts, public array $cuts, public array $bare, public array $lacking, public array $joined)
-    {
-    }
+    private function __construct(
+        public array $parts,
+        public array $cuts,
+        public array $bare,
+        public array $lacking,
+        public array $joined,
+    ) {}
 
     /** @param  array<string, list<float>>  $offcuts  metres that lie in the van, by shelf id */
     public static function of(Plan $plan, ShelfSource $shelf, array $offcuts = []): self
@@ -40,11 +44,30 @@ final readonly class PartsList
             $cuts[] = $cut = $lengths->cut($id, $offcuts[$id] ?? []);
             $bought[$id] = $cut->bought;
             foreach ($pieces as $piece) {
-                $wanted->add($kit, $group, $piece->mm / 1000, 'm', "{$piece->what}, {$plan->terms->say($piece->mm / 1000)}", [$piece->run], each: Lengths::bought($kit), priced: Lengths::bought($kit));
+                $wanted->add(
+                    $kit,
+                    $group,
+                    $piece->mm / 1000,
+                    'm',
+                    "{$piece->what}, {$plan->terms->say($piece->mm / 1000)}",
+                    [$piece->run],
+                    each: Lengths::bought($kit),
+                    priced: Lengths::bought($kit),
+                );
             }
             foreach ($group === 'Strip' ? $cut->jointsOf() : [] as $run => $count) {
                 $joined[$run] = $count;
-                self::joints($plan, $uses, $wanted, $uses->joint(), $count * $plan->cores($plan->run($run)), $plan->run($run)->name().': its strip is joined at '.($count === 1 ? 'a place' : "{$count} places"), [$run]);
+                self::joints(
+                    $plan,
+                    $uses,
+                    $wanted,
+                    $uses->joint(),
+                    $count * $plan->cores($plan->run($run)),
+                    $plan->run($run)->name() .
+                        ': its strip is joined at ' .
+                        ($count === 1 ? 'a place' : "{$count} places"),
+                    [$run],
+                );
             }
         }
         $bare = [];
@@ -55,8 +78,23 @@ final readonly class PartsList
                 continue;
             }
             foreach ($plan->cutMarks($run)->jumps as $jump) {
-                $wanted->add(self::lead($plan, $run), 'Cable', $jump + 2 * self::SLACK, 'm', "{$run->name()}, lead between sections", [$run->id]);
-                self::joints($plan, $uses, $wanted, $uses->joint(), 2 * $plan->cores($run), "{$run->name()}, lead between sections", [$run->id]);
+                $wanted->add(
+                    self::lead($plan, $run),
+                    'Cable',
+                    $jump + 2 * self::SLACK,
+                    'm',
+                    "{$run->name()}, lead between sections",
+                    [$run->id],
+                );
+                self::joints(
+                    $plan,
+                    $uses,
+                    $wanted,
+                    $uses->joint(),
+                    2 * $plan->cores($run),
+                    "{$run->name()}, lead between sections",
+                    [$run->id],
+                );
             }
             $fixings->of($run);
         }
@@ -71,7 +109,13 @@ final readonly class PartsList
         }
         self::units($plan, $wanted);
 
-        return new self($wanted->parts($bought), $cuts, $bare, array_values(array_unique([...$lengths->lacking, ...$wanted->lacking])), $joined);
+        return new self(
+            $wanted->parts($bought),
+            $cuts,
+            $bare,
+            array_values(array_unique([...$lengths->lacking, ...$wanted->lacking])),
+            $joined,
+        );
     }
 
     /** The run's own tail cable also makes the leads between its sections. */
@@ -92,18 +136,58 @@ final readonly class PartsList
     {
         $name = strtoupper($cable->id);
         $run = isset($plan->feeds[$cable->to]) ? $plan->run($plan->feeds[$cable->to]->run) : null;
-        $for = $runs === [] ? '' : ' for '.implode(', ', array_map(static fn (string $id): string => $plan->run($id)->name(), $runs));
+        $for =
+            $runs === []
+                ? ''
+                : ' for ' . implode(', ', array_map(static fn(string $id): string => $plan->run($id)->name(), $runs));
         if (!$cable->existing) {
-            $wanted->add($plan->kit[$cable->kit] ?? null, 'Cable', $cable->length + 2 * self::SLACK, 'm', sprintf('%s%s, %s to %s, %s and slack', $name, $for, strtoupper($cable->from), strtoupper($cable->to), $plan->terms->say($cable->length)), $runs);
+            $wanted->add(
+                $plan->kit[$cable->kit] ?? null,
+                'Cable',
+                $cable->length + 2 * self::SLACK,
+                'm',
+                sprintf(
+                    '%s%s, %s to %s, %s and slack',
+                    $name,
+                    $for,
+                    strtoupper($cable->from),
+                    strtoupper($cable->to),
+                    $plan->terms->say($cable->length),
+                ),
+                $runs,
+            );
         }
         $cores = $run === null ? 2 : $plan->cores($run);
-        self::joints($plan, $uses, $wanted, $plan->kit[$cable->joint ?? ''] ?? $uses->joint(), 2 * $cores, "{$name}{$for}, {$cores} cores at both ends", $runs);
-        $wanted->add($plan->kit[$cable->fuse ?? ''] ?? null, 'Fuse', $cable->fuse === null ? 0.0 : 1.0, 'piece', "at the start of {$name}{$for}", $runs, spares: true);
+        self::joints(
+            $plan,
+            $uses,
+            $wanted,
+            $plan->kit[$cable->joint ?? ''] ?? $uses->joint(),
+            2 * $cores,
+            "{$name}{$for}, {$cores} cores at both ends",
+            $runs,
+        );
+        $wanted->add(
+            $plan->kit[$cable->fuse ?? ''] ?? null,
+            'Fuse',
+            $cable->fuse === null ? 0.0 : 1.0,
+            'piece',
+            "at the start of {$name}{$for}",
+            $runs,
+            spares: true,
+        );
     }
 
     /** @param  list<string>  $runs */
-    private static function joints(Plan $plan, Uses $uses, Wanted $wanted, ?Frozen $joint, int $count, string $why, array $runs): void
-    {
+    private static function joints(
+        Plan $plan,
+        Uses $uses,
+        Wanted $wanted,
+        ?Frozen $joint,
+        int $count,
+        string $why,
+        array $runs,
+    ): void {
         $wanted->add($joint, 'Joint', (float) $count, 'piece', $why, $runs, spares: true);
         if ($joint?->entry instanceof Connector && $joint->entry->joint === 'solder') {
             $wire = $uses->consumable('solder');
@@ -113,15 +197,41 @@ final readonly class PartsList
 
     private static function units(Plan $plan, Wanted $wanted): void
     {
-        foreach (['Supply' => $plan->supplies, 'Controller' => $plan->controllers, 'Hub' => $plan->hubs, 'Module' => $plan->modules] as $group => $units) {
+        foreach (
+            [
+                'Supply' => $plan->supplies,
+                'Controller' => $plan->controllers,
+                'Hub' => $plan->hubs,
+                'Module' => $plan->modules,
+            ]
+            as $group => $units
+        ) {
             foreach ($units as $id => $unit) {
-                $on = array_filter($plan->runs, static fn (Run $r): bool => $r->supply === $id || $r->controller === $id);
-                $names = implode(', ', array_map(static fn (Run $r): string => $r->name(), $on));
-                $wanted->add($plan->kit[$unit->kit] ?? null, $group, (float) ($unit->series * $unit->parallel), 'piece', strtoupper($id).($names === '' ? '' : " for {$names}").($unit->where === '' ? '' : " in {$unit->where}"), array_keys($on));
+                $on = array_filter(
+                    $plan->runs,
+                    static fn(Run $r): bool => $r->supply === $id || $r->controller === $id,
+                );
+                $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
+                $wanted->add(
+                    $plan->kit[$unit->kit] ?? null,
+                    $group,
+                    (float) ($unit->series * $unit->parallel),
+                    'piece',
+                    strtoupper($id) .
+                        ($names === '' ? '' : " for {$names}") .
+                        ($unit->where === '' ? '' : " in {$unit->where}"),
+                    array_keys($on),
+                );
             }
         }
         foreach ($plan->fixtures as $id => $fitting) {
-            $wanted->add($plan->kit[$fitting->kit] ?? null, 'Fixture', (float) $fitting->count, 'piece', strtoupper($id).' at '.($plan->places[$fitting->place]->name ?? ''));
+            $wanted->add(
+                $plan->kit[$fitting->kit] ?? null,
+                'Fixture',
+                (float) $fitting->count,
+                'piece',
+                strtoupper($id) . ' at ' . ($plan->places[$fitting->place]->name ?? ''),
+            );
         }
     }
 }

@@ -23,9 +23,14 @@ final readonly class Patterns
      * @param  array<int, array<int, int>>  $patterns  pieces of each size in one length
      * @param  array<int, float>  $times
      */
-    private function __construct(private int $stock, private array $sizes, private array $wanted, private array $patterns, private array $times, public float $value)
-    {
-    }
+    private function __construct(
+        private int $stock,
+        private array $sizes,
+        private array $wanted,
+        private array $patterns,
+        private array $times,
+        public float $value,
+    ) {}
 
     /** @param  array<int, int>  $kinds  how many of each length */
     public static function of(array $kinds, int $stock): self
@@ -43,12 +48,23 @@ final readonly class Patterns
         }
         for ($round = 0; $round < self::ROUNDS; $round++) {
             // Every pattern costs one length: the price of a piece is the sum of a column of the inverse.
-            $prices = array_map(static fn (int $n): float => array_sum(array_column($inverse, $n)), range(0, $count - 1));
+            $prices = array_map(
+                static fn(int $n): float => array_sum(array_column($inverse, $n)),
+                range(0, $count - 1),
+            );
             $pattern = self::dearest($sizes, $wanted, $prices, $stock);
-            if (array_sum(array_map(static fn (int $n): float => $pattern[$n] * $prices[$n], range(0, $count - 1))) <= 1 + self::TINY) {
+            if (
+                array_sum(array_map(static fn(int $n): float => $pattern[$n] * $prices[$n], range(0, $count - 1))) <=
+                1 + self::TINY
+            ) {
                 break;
             }
-            $column = array_map(static fn (array $row): float => array_sum(array_map(static fn (int $n): float => $row[$n] * $pattern[$n], range(0, $count - 1))), $inverse);
+            $column = array_map(
+                static fn(array $row): float => array_sum(
+                    array_map(static fn(int $n): float => $row[$n] * $pattern[$n], range(0, $count - 1)),
+                ),
+                $inverse,
+            );
             $out = null;
             foreach ($column as $n => $value) {
                 if ($value > self::TINY && ($out === null || $times[$n] / $value < $times[$out] / $column[$out])) {
@@ -59,10 +75,14 @@ final readonly class Patterns
                 break;
             }
             $step = $times[$out] / $column[$out];
-            $pivot = array_map(static fn (float $v): float => $v / $column[$out], $inverse[$out]);
+            $pivot = array_map(static fn(float $v): float => $v / $column[$out], $inverse[$out]);
             foreach ($inverse as $n => $row) {
                 if ($n !== $out && abs($column[$n]) > 0) {
-                    $inverse[$n] = array_map(static fn (float $v, float $p): float => $v - $column[$n] * $p, $row, $pivot);
+                    $inverse[$n] = array_map(
+                        static fn(float $v, float $p): float => $v - $column[$n] * $p,
+                        $row,
+                        $pivot,
+                    );
                     $times[$n] -= $step * $column[$n];
                 }
             }
@@ -80,9 +100,13 @@ final readonly class Patterns
             $left = $this->wanted;
             $lengths = [];
             $order = array_keys($this->times);
-            usort($order, fn (int $a, int $b): int => $this->times[$b] <=> $this->times[$a]);
+            usort($order, fn(int $a, int $b): int => $this->times[$b] <=> $this->times[$a]);
             foreach ($order as $n) {
-                for ($k = (int) floor($this->times[$n] + 1 - $up + self::TINY); $k > 0 && $this->fits($this->patterns[$n], $left); $k--) {
+                for (
+                    $k = (int) floor($this->times[$n] + 1 - $up + self::TINY);
+                    $k > 0 && $this->fits($this->patterns[$n], $left);
+                    $k--
+                ) {
                     $lengths[] = [$this->stock, $this->pieces($this->patterns[$n])];
                     foreach ($this->patterns[$n] as $size => $count) {
                         $left[$size] -= $count;
@@ -92,7 +116,9 @@ final readonly class Patterns
             $rest = $this->pieces($left);
             $cuts = BestFit::of($rest, $this->stock);
             if (count($rest) <= 40 && $cuts->bought > Bound::of($rest, $this->stock)) {
-                $cuts = Completion::of($rest, $this->stock, [], Bound::of($rest, $this->stock), $cuts->bought - 1)[0] ?? $cuts;
+                $cuts =
+                    Completion::of($rest, $this->stock, [], Bound::of($rest, $this->stock), $cuts->bought - 1)[0] ??
+                    $cuts;
             }
             if (count($lengths) + $cuts->bought < $best->bought) {
                 $best = new Cuts([...$lengths, ...$cuts->lengths], count($lengths) + $cuts->bought, false);
@@ -108,7 +134,11 @@ final readonly class Patterns
      */
     private function fits(array $pattern, array $left): bool
     {
-        return array_filter($pattern, static fn (int $count, int $n): bool => $count > $left[$n], ARRAY_FILTER_USE_BOTH) === [] && array_sum($pattern) > 0;
+        return array_filter(
+            $pattern,
+            static fn(int $count, int $n): bool => $count > $left[$n],
+            ARRAY_FILTER_USE_BOTH,
+        ) === [] && array_sum($pattern) > 0;
     }
 
     /**
@@ -117,7 +147,12 @@ final readonly class Patterns
      */
     private function pieces(array $counts): array
     {
-        return array_merge(...array_map(fn (int $n): array => array_fill(0, max(0, $counts[$n]), $this->sizes[$n]), array_keys($counts)));
+        return array_merge(
+            ...array_map(
+                fn(int $n): array => array_fill(0, max(0, $counts[$n]), $this->sizes[$n]),
+                array_keys($counts),
+            ),
+        );
     }
 
     /**
@@ -150,6 +185,6 @@ final readonly class Patterns
             $top = $found[0] > $top[0] ? $found : $top;
         }
 
-        return array_map(static fn (int $n): int => $top[1][$n] ?? 0, array_keys($sizes));
+        return array_map(static fn(int $n): int => $top[1][$n] ?? 0, array_keys($sizes));
     }
 }

@@ -12,7 +12,10 @@ final readonly class Piece
      * @param  string  $run  id
      * @param  string  $joints  of Making::JOINTS
      */
-    public function __construct(public float $mm, public string $what, public string $run = '', public string $joints = 'needed')
-    {
-    }
+    public function __construct(
+        public float $mm,
+        public string $what,
+        public string $run = '',
+        public string $joints = 'needed',
+    ) {}
 }

@@ -23,9 +23,17 @@ final readonly class StockCut
      * @param  bool  $proven  whether no fewer lengths, and of those no fewer joints, would do
      * @param  list<Piece>  $tooLong  pieces that no length holds and that may not be joined
      */
-    private function __construct(public string $kit, public string $name, private float $unit, public int $stock, public array $bars, public int $bought, public int $joints, public bool $proven, public array $tooLong)
-    {
-    }
+    private function __construct(
+        public string $kit,
+        public string $name,
+        private float $unit,
+        public int $stock,
+        public array $bars,
+        public int $bought,
+        public int $joints,
+        public bool $proven,
+        public array $tooLong,
+    ) {}
 
     /**
      * @param  float  $stock  mm of one bought length
@@ -33,16 +41,42 @@ final readonly class StockCut
      * @param  list<float>  $offcuts  mm, what lies in the van already
      * @param  float  $unit  mm from cut mark to cut mark
      */
-    public static function of(string $kit, string $name, float $stock, array $wanted, array $offcuts = [], float $unit = 1.0): self
-    {
-        $units = static fn (float $mm): int => (int) floor($mm / $unit + 1e-6);
+    public static function of(
+        string $kit,
+        string $name,
+        float $stock,
+        array $wanted,
+        array $offcuts = [],
+        float $unit = 1.0,
+    ): self {
+        $units = static fn(float $mm): int => (int) floor($mm / $unit + 1e-6);
         $length = $units($stock);
-        [$long, $whole, $parted, $tooLong, $offcuts] = self::sorted($wanted, $length, array_values(array_filter(array_map($units, $offcuts))), $units);
-        $in = static fn (Piece $p): int => $units($p->mm);
-        [$filled, $bought, $joints, $proven] = Jointed::of(array_map($in, $whole), array_map($in, $parted), $length, $offcuts);
-        $bars = array_map(static fn (array $b): Bar => self::bar($b[0], true, $b[1], $unit), $long);
+        [$long, $whole, $parted, $tooLong, $offcuts] = self::sorted(
+            $wanted,
+            $length,
+            array_values(array_filter(array_map($units, $offcuts))),
+            $units,
+        );
+        $in = static fn(Piece $p): int => $units($p->mm);
+        [$filled, $bought, $joints, $proven] = Jointed::of(
+            array_map($in, $whole),
+            array_map($in, $parted),
+            $length,
+            $offcuts,
+        );
+        $bars = array_map(static fn(array $b): Bar => self::bar($b[0], true, $b[1], $unit), $long);
 
-        return new self($kit, $name, $unit, (int) round($length * $unit), [...$bars, ...self::named($filled, $whole, $parted, $offcuts, $units, $unit)], $bought, $joints, $proven && $long === [], $tooLong);
+        return new self(
+            $kit,
+            $name,
+            $unit,
+            (int) round($length * $unit),
+            [...$bars, ...self::named($filled, $whole, $parted, $offcuts, $units, $unit)],
+            $bought,
+            $joints,
+            $proven && $long === [],
+            $tooLong,
+        );
     }
 
     /**
@@ -55,21 +89,31 @@ final readonly class StockCut
      */
     public static function tooLong(float $stock, array $wanted, array $offcuts, float $unit): array
     {
-        $units = static fn (float $mm): int => (int) floor($mm / $unit + 1e-6);
+        $units = static fn(float $mm): int => (int) floor($mm / $unit + 1e-6);
 
-        return self::sorted($wanted, $units($stock), array_values(array_filter(array_map($units, $offcuts))), $units)[3];
+        return self::sorted(
+            $wanted,
+            $units($stock),
+            array_values(array_filter(array_map($units, $offcuts))),
+            $units,
+        )[3];
     }
 
     /** Millimetres that are left over of what is bought and of the offcuts that are used. */
     public function left(): int
     {
-        return array_sum(array_map(static fn (Bar $b): int => $b->left, $this->bars));
+        return array_sum(array_map(static fn(Bar $b): int => $b->left, $this->bars));
     }
 
     /** @return list<int> mm of what is left over and worth keeping */
     public function kept(): array
     {
-        return array_values(array_filter(array_map(static fn (Bar $b): int => $b->left, $this->bars), static fn (int $mm): bool => $mm >= self::WORTH));
+        return array_values(
+            array_filter(
+                array_map(static fn(Bar $b): int => $b->left, $this->bars),
+                static fn(int $mm): bool => $mm >= self::WORTH,
+            ),
+        );
     }
 
     /** Millimetres of an offcut up to its last cut mark: what is behind it is lost. */
@@ -111,12 +155,12 @@ final readonly class StockCut
      */
     private static function sorted(array $wanted, int $stock, array $offcuts, callable $units): array
     {
-        usort($wanted, static fn (Piece $a, Piece $b): int => $b->mm <=> $a->mm);
+        usort($wanted, static fn(Piece $a, Piece $b): int => $b->mm <=> $a->mm);
         sort($offcuts);
         $long = $whole = $parted = $tooLong = [];
         foreach ($wanted as $piece) {
             $mm = $units($piece->mm);
-            $holds = array_key_first(array_filter($offcuts, static fn (int $o): bool => $o >= $mm));
+            $holds = array_key_first(array_filter($offcuts, static fn(int $o): bool => $o >= $mm));
             if ($mm > 0 && $piece->joints === 'saving') {
                 $parted[] = $piece;
             } elseif ($mm > $stock && $holds !== null) {
@@ -142,8 +186,14 @@ final readonly class StockCut
      * @param  callable(float): int  $units
      * @return list<Bar>
      */
-    private static function named(array $filled, array $whole, array $parted, array $offcuts, callable $units, float $unit): array
-    {
+    private static function named(
+        array $filled,
+        array $whole,
+        array $parted,
+        array $offcuts,
+        callable $units,
+        float $unit,
+    ): array {
         $names = [Jointed::WHOLE => [], Jointed::UNCUT => []];
         $named = $parts = [];
         foreach ([Jointed::WHOLE => $whole, Jointed::UNCUT => $parted] as $list => $pieces) {
@@ -157,7 +207,10 @@ final readonly class StockCut
             $pieces = [];
             foreach ($cuts as [$part, $of, $number]) {
                 $list = $number === Jointed::WHOLE ? Jointed::WHOLE : Jointed::UNCUT;
-                $piece = $parts[$number] ?? $names[$list][$of][$named[$list][$of] ?? 0] ?? throw new LogicException("A piece of {$of} units was cut that nobody wanted.");
+                $piece =
+                    $parts[$number] ??
+                    ($names[$list][$of][$named[$list][$of] ?? 0] ??
+                        throw new LogicException("A piece of {$of} units was cut that nobody wanted."));
                 if (!isset($parts[$number])) {
                     $named[$list][$of] = ($named[$list][$of] ?? 0) + 1;
                 }
@@ -176,8 +229,13 @@ final readonly class StockCut
     /** @param  list<array{int, Piece}>  $pieces  in units */
     private static function bar(int $length, bool $offcut, array $pieces, float $unit): Bar
     {
-        $mm = static fn (int $units): int => (int) round($units * $unit);
+        $mm = static fn(int $units): int => (int) round($units * $unit);
 
-        return new Bar($mm($length), $offcut, array_map(static fn (array $p): array => [$mm($p[0]), $p[1]], $pieces), $mm($length - array_sum(array_column($pieces, 0))));
+        return new Bar(
+            $mm($length),
+            $offcut,
+            array_map(static fn(array $p): array => [$mm($p[0]), $p[1]], $pieces),
+            $mm($length - array_sum(array_column($pieces, 0))),
+        );
     }
 }

@@ -13,20 +13,18 @@ use EmberDusk\Plan\Run;
 /** What on a shelf serves a purpose: the first that does. */
 final readonly class Uses
 {
-    public function __construct(private ShelfSource $shelf)
-    {
-    }
+    public function __construct(private ShelfSource $shelf) {}
 
     /** A consumable by what it is used for. */
     public function consumable(string $use): ?Frozen
     {
-        return $this->first('consumable', static fn (Fields $f): bool => $f->has('use') && $f->string('use') === $use);
+        return $this->first('consumable', static fn(Fields $f): bool => $f->has('use') && $f->string('use') === $use);
     }
 
     /** What joins two cores where nobody chose a joint. */
     public function joint(): ?Frozen
     {
-        return $this->first('connector', static fn (Fields $f): bool => $f->string('joint') === 'solder');
+        return $this->first('connector', static fn(Fields $f): bool => $f->string('joint') === 'solder');
     }
 
     /** The profile that was chosen for a run; else the first for outdoors or indoors that takes the strip's heat, or the first for there that does not. */
@@ -39,10 +37,11 @@ final readonly class Uses
     {
         $damp = $plan->damp($run);
         $watts = $plan->strip($run->strip)?->wattsPerMetre() ?? 0.0;
-        $fits = static fn (Fields $f): bool => ($f->has('outdoors') && $f->flag('outdoors')) === $damp;
-        $takes = static fn (Fields $f): bool => ($f->numberOrNull('heatWatts') ?? INF) >= $watts;
+        $fits = static fn(Fields $f): bool => ($f->has('outdoors') && $f->flag('outdoors')) === $damp;
+        $takes = static fn(Fields $f): bool => ($f->numberOrNull('heatWatts') ?? INF) >= $watts;
 
-        return $this->first('profile', static fn (Fields $f): bool => $fits($f) && $takes($f)) ?? $this->first('profile', $fits) ?? $this->first('profile', static fn (): bool => true);
+        return $this->first('profile', static fn(Fields $f): bool => $fits($f) && $takes($f)) ??
+            ($this->first('profile', $fits) ?? $this->first('profile', static fn(): bool => true));
     }
 
     public function diffuser(Plan $plan, Run $run): ?Frozen
@@ -52,7 +51,7 @@ final readonly class Uses
 
     public function usualDiffuser(): ?Frozen
     {
-        return $this->first('diffuser', static fn (): bool => true);
+        return $this->first('diffuser', static fn(): bool => true);
     }
 
     /** How many uses one that is bought holds. */

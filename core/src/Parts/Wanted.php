@@ -15,7 +15,23 @@ final class Wanted
     private const SPARE = 0.1;
 
     /** Groups as they are listed: what lights, what holds it, what feeds it, what is used up. */
-    private const ORDER = ['Strip', 'Profile', 'Diffuser', 'Fixing', 'Fixture', 'Supply', 'Controller', 'Module', 'Hub', 'Cable', 'Fuse', 'Joint', 'Solder', 'Cleaning', 'Sealing'];
+    private const ORDER = [
+        'Strip',
+        'Profile',
+        'Diffuser',
+        'Fixing',
+        'Fixture',
+        'Supply',
+        'Controller',
+        'Module',
+        'Hub',
+        'Cable',
+        'Fuse',
+        'Joint',
+        'Solder',
+        'Cleaning',
+        'Sealing',
+    ];
 
     /** @var array<string, array{group: string, kit: Frozen, count: float, unit: string, spares: bool, why: list<array{string, float}>, each: float, priced: float, runs: list<string>}> by shelf id */
     private array $things = [];
@@ -23,9 +39,7 @@ final class Wanted
     /** @var list<string> what is wanted and is on no shelf, by group, with the reason */
     public array $lacking = [];
 
-    public function __construct(private readonly Plan $plan)
-    {
-    }
+    public function __construct(private readonly Plan $plan) {}
 
     /**
      * @param  list<string>  $runs  ids
@@ -33,8 +47,17 @@ final class Wanted
      * @param  float  $each  how much of the unit one that is bought holds: 5 m a reel, 200 joints a reel of solder
      * @param  float  $priced  units that one that is bought has, where the shelf's price is for a unit: metres of a reel
      */
-    public function add(?Frozen $kit, string $group, float $count, string $unit, string $why, array $runs = [], bool $spares = false, float $each = 1.0, float $priced = 1.0): void
-    {
+    public function add(
+        ?Frozen $kit,
+        string $group,
+        float $count,
+        string $unit,
+        string $why,
+        array $runs = [],
+        bool $spares = false,
+        float $each = 1.0,
+        float $priced = 1.0,
+    ): void {
         if ($count <= 0) {
             return;
         }
@@ -44,7 +67,17 @@ final class Wanted
             return;
         }
         $id = $kit->entry->id();
-        $this->things[$id] ??= ['group' => $group, 'kit' => $kit, 'count' => 0.0, 'unit' => $unit, 'spares' => $spares, 'why' => [], 'each' => $each, 'priced' => $priced, 'runs' => []];
+        $this->things[$id] ??= [
+            'group' => $group,
+            'kit' => $kit,
+            'count' => 0.0,
+            'unit' => $unit,
+            'spares' => $spares,
+            'why' => [],
+            'each' => $each,
+            'priced' => $priced,
+            'runs' => [],
+        ];
         $this->things[$id]['count'] += $count;
         $this->things[$id]['why'][] = [$why, $count];
         $this->things[$id]['runs'] = [...$this->things[$id]['runs'], ...$runs];
@@ -60,15 +93,38 @@ final class Wanted
         foreach ($this->things as $id => $thing) {
             $kit = $thing['kit'];
             $price = $this->plan->terms->price($kit);
-            $spare = $this->plan->spares[$id]->count ?? ($thing['spares'] ? max(1, (int) ceil(self::SPARE * $thing['count'] - 1e-9)) : 0);
+            $spare =
+                $this->plan->spares[$id]->count ??
+                ($thing['spares'] ? max(1, (int) ceil(self::SPARE * $thing['count'] - 1e-9)) : 0);
             // Spares of what is cut are whole lengths; of all else they are counted as the thing itself.
-            $buy = isset($bought[$id]) ? $bought[$id] + $spare : ceil(($thing['count'] + $spare) / $thing['each'] - 1e-9);
-            $parts[] = new Part($id, $thing['group'], $kit->entry->name(), $thing['count'], $thing['unit'], $spare, (float) $buy, self::summed($thing['why']),
-                $price === null ? null : $price * $thing['priced'], (float) ($this->plan->owned[$id]->count ?? 0), array_values(array_unique($thing['runs'])), $this->plan->terms->foreign($kit) ?? '',
-                (new Fields($kit->written))->numberOrNull('lead') ?? 0.0, $thing['each'], isset($bought[$id]), $this->plan->terms->turned($kit));
+            $buy = isset($bought[$id])
+                ? $bought[$id] + $spare
+                : ceil(($thing['count'] + $spare) / $thing['each'] - 1e-9);
+            $parts[] = new Part(
+                $id,
+                $thing['group'],
+                $kit->entry->name(),
+                $thing['count'],
+                $thing['unit'],
+                $spare,
+                (float) $buy,
+                self::summed($thing['why']),
+                $price === null ? null : $price * $thing['priced'],
+                (float) ($this->plan->owned[$id]->count ?? 0),
+                array_values(array_unique($thing['runs'])),
+                $this->plan->terms->foreign($kit) ?? '',
+                (new Fields($kit->written))->numberOrNull('lead') ?? 0.0,
+                $thing['each'],
+                isset($bought[$id]),
+                $this->plan->terms->turned($kit),
+            );
         }
 
-        usort($parts, static fn (Part $a, Part $b): int => array_search($a->group, self::ORDER, true) <=> array_search($b->group, self::ORDER, true));
+        usort(
+            $parts,
+            static fn(Part $a, Part $b): int => array_search($a->group, self::ORDER, true) <=>
+                array_search($b->group, self::ORDER, true),
+        );
 
         return $parts;
     }

@@ -18,12 +18,24 @@ final readonly class CableInvariants
             $groups += $marks?->groupCount() ?? 0;
             $last[$run->id] = $marks?->lastPad() ?? 0;
         }
-        Invariants::need($groups <= Invariants::MOST_GROUPS, '/runs', sprintf('The runs have %d groups together; at most %d are computed.', $groups, Invariants::MOST_GROUPS));
+        Invariants::need(
+            $groups <= Invariants::MOST_GROUPS,
+            '/runs',
+            sprintf('The runs have %d groups together; at most %d are computed.', $groups, Invariants::MOST_GROUPS),
+        );
         $seen = [];
         foreach (array_values($plan->feeds) as $n => $feed) {
             Invariants::need(isset($plan->runs[$feed->run]), "/feeds/{$n}/run", "There is no run “{$feed->run}”.");
-            Invariants::need($feed->pad <= $last[$feed->run], "/feeds/{$n}/pad", "Run “{$feed->run}” ends at pad {$last[$feed->run]}.");
-            Invariants::need(!isset($seen[$feed->run][$feed->pad]), "/feeds/{$n}/pad", "Pad {$feed->pad} of “{$feed->run}” is fed already.");
+            Invariants::need(
+                $feed->pad <= $last[$feed->run],
+                "/feeds/{$n}/pad",
+                "Run “{$feed->run}” ends at pad {$last[$feed->run]}.",
+            );
+            Invariants::need(
+                !isset($seen[$feed->run][$feed->pad]),
+                "/feeds/{$n}/pad",
+                "Pad {$feed->pad} of “{$feed->run}” is fed already.",
+            );
             $seen[$feed->run][$feed->pad] = true;
         }
     }
@@ -33,21 +45,49 @@ final readonly class CableInvariants
     {
         $ends = [];
         foreach (array_values($plan->cables) as $n => $cable) {
-            Invariants::need(isset($plan->supplies[$cable->from]) || isset($plan->controllers[$cable->from]) || isset($plan->splices[$cable->from]), "/cables/{$n}/from", "There is no “{$cable->from}” that a cable could begin at.");
+            Invariants::need(
+                isset($plan->supplies[$cable->from]) ||
+                    isset($plan->controllers[$cable->from]) ||
+                    isset($plan->splices[$cable->from]),
+                "/cables/{$n}/from",
+                "There is no “{$cable->from}” that a cable could begin at.",
+            );
             $root = $plan->root($cable->from);
-            Invariants::need($root !== null, "/cables/{$n}/from", "What “{$cable->from}” hangs on is not a supply or a controller.");
+            Invariants::need(
+                $root !== null,
+                "/cables/{$n}/from",
+                "What “{$cable->from}” hangs on is not a supply or a controller.",
+            );
             if (isset($plan->splices[$cable->to])) {
-                Invariants::need($cable->to !== $cable->from, "/cables/{$n}/to", 'A cable goes somewhere else than it begins.');
+                Invariants::need(
+                    $cable->to !== $cable->from,
+                    "/cables/{$n}/to",
+                    'A cable goes somewhere else than it begins.',
+                );
 
                 continue;
             }
             $run = isset($plan->feeds[$cable->to]) ? $plan->runs[$plan->feeds[$cable->to]->run] : null;
             $pixels = $run !== null && $plan->strip($run->strip)?->switched() === false;
-            $tail = $run !== null && ($pixels ? isset($plan->supplies[$root ?? '']) : isset($plan->controllers[$root ?? '']) && $run->controller === $root);
-            $trunk = isset($plan->supplies[$root ?? ''], $plan->controllers[$cable->to])
-                && array_filter($plan->runs, static fn (Run $r): bool => $r->supply === $root && $r->controller === $cable->to) !== [];
-            $lamp = isset($plan->supplies[$root ?? ''], $plan->fixtures[$cable->to]) && $plan->fixture($plan->fixtures[$cable->to]->kit)?->lowVoltage() === true;
-            Invariants::need($trunk || $tail || $lamp, "/cables/{$n}/to", "A cable goes from a run’s supply to its controller, from that to one of its feeds, or from a supply to fixtures, not from “{$cable->from}” to “{$cable->to}”.");
+            $tail =
+                $run !== null &&
+                ($pixels
+                    ? isset($plan->supplies[$root ?? ''])
+                    : isset($plan->controllers[$root ?? '']) && $run->controller === $root);
+            $trunk =
+                isset($plan->supplies[$root ?? ''], $plan->controllers[$cable->to]) &&
+                array_filter(
+                    $plan->runs,
+                    static fn(Run $r): bool => $r->supply === $root && $r->controller === $cable->to,
+                ) !== [];
+            $lamp =
+                isset($plan->supplies[$root ?? ''], $plan->fixtures[$cable->to]) &&
+                $plan->fixture($plan->fixtures[$cable->to]->kit)?->lowVoltage() === true;
+            Invariants::need(
+                $trunk || $tail || $lamp,
+                "/cables/{$n}/to",
+                "A cable goes from a run’s supply to its controller, from that to one of its feeds, or from a supply to fixtures, not from “{$cable->from}” to “{$cable->to}”.",
+            );
             Invariants::need(!isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
             $ends[$cable->to] = true;
         }

@@ -16,9 +16,7 @@ final readonly class CutMarks
      * @param  list<int>  $groups  groups of each section, none of them 0
      * @param  list<float>  $jumps  metres of lead after each section but the last
      */
-    private function __construct(public float $pitch, public array $groups, public array $jumps)
-    {
-    }
+    private function __construct(public float $pitch, public array $groups, public array $jumps) {}
 
     /** A section shorter than one group is left out; its leads are joined up. */
     public static function of(Run $run, Strip $strip): self

@@ -13,9 +13,14 @@ final readonly class Device
      * @param  int  $parallel  rows of a battery
      * @param  string  $where  it is hidden, by the name of a surveyed box or outlet; empty while nobody has said
      */
-    public function __construct(public string $id, public string $kit, public ?string $setting = null, public int $series = 1, public int $parallel = 1, public string $where = '')
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $kit,
+        public ?string $setting = null,
+        public int $series = 1,
+        public int $parallel = 1,
+        public string $where = '',
+    ) {}
 
     public function of(string $kit): self
     {

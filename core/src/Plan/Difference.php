@@ -16,10 +16,12 @@ final readonly class Difference
         $old = array_map(Json::compact(...), Document::items($before));
         $new = array_map(Json::compact(...), Document::items($after));
 
-        return array_values(array_filter(
-            array_keys($old + $new),
-            static fn (string $key): bool => ($old[$key] ?? null) !== ($new[$key] ?? null),
-        ));
+        return array_values(
+            array_filter(
+                array_keys($old + $new),
+                static fn(string $key): bool => ($old[$key] ?? null) !== ($new[$key] ?? null),
+            ),
+        );
     }
 
     /**

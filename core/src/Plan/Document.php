@@ -15,12 +15,37 @@ final readonly class Document
     public const VERSION = 3;
 
     /** The lists of the plan whose items have ids, in the document's order. */
-    public const LISTS = ['places', 'runs', 'supplies', 'controllers', 'hubs', 'modules', 'fixtures', 'splices', 'feeds', 'cables', 'lights', 'scenes', 'owned', 'options', 'makings', 'spares', 'kit'];
+    public const LISTS = [
+        'places',
+        'runs',
+        'supplies',
+        'controllers',
+        'hubs',
+        'modules',
+        'fixtures',
+        'splices',
+        'feeds',
+        'cables',
+        'lights',
+        'scenes',
+        'owned',
+        'options',
+        'makings',
+        'spares',
+        'kit',
+    ];
 
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array
     {
-        $device = static fn (Device $d): array => ['id' => $d->id, 'kit' => $d->kit, 'setting' => $d->setting, 'series' => $d->series, 'parallel' => $d->parallel, 'where' => $d->where];
+        $device = static fn(Device $d): array => [
+            'id' => $d->id,
+            'kit' => $d->kit,
+            'setting' => $d->setting,
+            'series' => $d->series,
+            'parallel' => $d->parallel,
+            'where' => $d->where,
+        ];
 
         return [
             'format' => self::FORMAT,
@@ -28,31 +53,78 @@ final readonly class Document
             'name' => $plan->name,
             'client' => $plan->client,
             'limits' => [
-                'drop' => $plan->limits->drop, 'headroom' => $plan->limits->headroom, 'evenness' => $plan->limits->evenness,
-                'seam' => $plan->limits->seam, 'cableCelsius' => $plan->limits->cableCelsius,
+                'drop' => $plan->limits->drop,
+                'headroom' => $plan->limits->headroom,
+                'evenness' => $plan->limits->evenness,
+                'seam' => $plan->limits->seam,
+                'cableCelsius' => $plan->limits->cableCelsius,
             ],
             'terms' => $plan->terms->write(),
-            'places' => self::each($plan->places, static fn (Place $p): array => ['id' => $p->id, 'name' => $p->name, 'notes' => $p->notes]),
+            'places' => self::each(
+                $plan->places,
+                static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name, 'notes' => $p->notes],
+            ),
             'runs' => self::each($plan->runs, self::run(...)),
             'supplies' => self::each($plan->supplies, $device),
             'controllers' => self::each($plan->controllers, $device),
             'hubs' => self::each($plan->hubs, $device),
             'modules' => self::each($plan->modules, $device),
-            'fixtures' => self::each($plan->fixtures, static fn (Fitting $f): array => ['id' => $f->id, 'kit' => $f->kit, 'place' => $f->place, 'count' => $f->count, 'module' => $f->module]),
-            'splices' => self::each($plan->splices, static fn (Splice $s): array => ['id' => $s->id, 'where' => $s->where]),
-            'feeds' => self::each($plan->feeds, static fn (Feed $f): array => ['id' => $f->id, 'run' => $f->run, 'pad' => $f->pad]),
-            'cables' => self::each($plan->cables, static fn (LaidCable $c): array => [
-                'id' => $c->id, 'kit' => $c->kit, 'from' => $c->from, 'to' => $c->to, 'length' => $c->length, 'reckoned' => $c->reckoned,
-                'joint' => $c->joint, 'fuse' => $c->fuse, 'existing' => $c->existing,
-            ]),
-            'lights' => self::each($plan->lights, static fn (Light $l): array => ['id' => $l->id, 'name' => $l->name, 'room' => $l->room]),
-            'scenes' => self::each($plan->scenes, static fn (Scene $s): array => ['id' => $s->id, 'name' => $s->name,
-                'levels' => array_map(static fn (string $of, array $duties): array => ['of' => $of, 'duties' => $duties], array_keys($s->levels), array_values($s->levels))]),
-            'owned' => self::each($plan->owned, static fn (Owned $o): array => ['id' => $o->id, 'count' => $o->count]),
-            'options' => self::each($plan->options, static fn (Wish $w): array => $w->write()),
-            'makings' => self::each($plan->makings, static fn (Making $m): array => $m->write()),
-            'spares' => self::each($plan->spares, static fn (Spare $s): array => ['id' => $s->id, 'count' => $s->count]),
-            'kit' => self::each($plan->kit, static fn (Frozen $f): array => ['id' => $f->entry->id(), 'hash' => $f->hash, 'entry' => $f->written]),
+            'fixtures' => self::each(
+                $plan->fixtures,
+                static fn(Fitting $f): array => [
+                    'id' => $f->id,
+                    'kit' => $f->kit,
+                    'place' => $f->place,
+                    'count' => $f->count,
+                    'module' => $f->module,
+                ],
+            ),
+            'splices' => self::each(
+                $plan->splices,
+                static fn(Splice $s): array => ['id' => $s->id, 'where' => $s->where],
+            ),
+            'feeds' => self::each(
+                $plan->feeds,
+                static fn(Feed $f): array => ['id' => $f->id, 'run' => $f->run, 'pad' => $f->pad],
+            ),
+            'cables' => self::each(
+                $plan->cables,
+                static fn(LaidCable $c): array => [
+                    'id' => $c->id,
+                    'kit' => $c->kit,
+                    'from' => $c->from,
+                    'to' => $c->to,
+                    'length' => $c->length,
+                    'reckoned' => $c->reckoned,
+                    'joint' => $c->joint,
+                    'fuse' => $c->fuse,
+                    'existing' => $c->existing,
+                ],
+            ),
+            'lights' => self::each(
+                $plan->lights,
+                static fn(Light $l): array => ['id' => $l->id, 'name' => $l->name, 'room' => $l->room],
+            ),
+            'scenes' => self::each(
+                $plan->scenes,
+                static fn(Scene $s): array => [
+                    'id' => $s->id,
+                    'name' => $s->name,
+                    'levels' => array_map(
+                        static fn(string $of, array $duties): array => ['of' => $of, 'duties' => $duties],
+                        array_keys($s->levels),
+                        array_values($s->levels),
+                    ),
+                ],
+            ),
+            'owned' => self::each($plan->owned, static fn(Owned $o): array => ['id' => $o->id, 'count' => $o->count]),
+            'options' => self::each($plan->options, static fn(Wish $w): array => $w->write()),
+            'makings' => self::each($plan->makings, static fn(Making $m): array => $m->write()),
+            'spares' => self::each($plan->spares, static fn(Spare $s): array => ['id' => $s->id, 'count' => $s->count]),
+            'kit' => self::each(
+                $plan->kit,
+                static fn(Frozen $f): array => ['id' => $f->entry->id(), 'hash' => $f->hash, 'entry' => $f->written],
+            ),
         ];
     }
 
@@ -66,7 +138,7 @@ final readonly class Document
         // Plans never change, and every island of one asks for its items.
         /** @var WeakMap<Plan, array<string, array<array-key, mixed>>>|null $known */
         static $known = null;
-        $known ??= new WeakMap;
+        $known ??= new WeakMap();
 
         /** @var array<string, array<array-key, mixed>> $items */
         $items = $known[$plan] ?? self::listed($plan);
@@ -79,10 +151,17 @@ final readonly class Document
     private static function listed(Plan $plan): array
     {
         $document = self::write($plan);
-        $items = ['job/' => ['name' => $plan->name, 'client' => $plan->client, 'limits' => $document['limits'], 'terms' => $document['terms']]];
+        $items = [
+            'job/' => [
+                'name' => $plan->name,
+                'client' => $plan->client,
+                'limits' => $document['limits'],
+                'terms' => $document['terms'],
+            ],
+        ];
         foreach (self::LISTS as $list) {
             foreach ((new Fields($document))->objects($list) as $item) {
-                $items[$list.'/'.$item->string('id')] = $item->all();
+                $items[$list . '/' . $item->string('id')] = $item->all();
             }
         }
 
@@ -92,10 +171,25 @@ final readonly class Document
     /** @return array<string, mixed> */
     private static function run(Run $r): array
     {
-        return ['id' => $r->id, 'place' => $r->place, 'word' => $r->word, 'sections' => $r->sections, 'jumps' => $r->jumps,
-            'mounting' => $r->mounting, 'light' => $r->light, 'height' => $r->height,
-            'part' => $r->part, 'parts' => $r->parts, 'cap' => $r->cap, 'capChecked' => $r->capChecked, 'zones' => $r->zones, 'pins' => $r->pins,
-            'strip' => $r->strip, 'supply' => $r->supply, 'controller' => $r->controller];
+        return [
+            'id' => $r->id,
+            'place' => $r->place,
+            'word' => $r->word,
+            'sections' => $r->sections,
+            'jumps' => $r->jumps,
+            'mounting' => $r->mounting,
+            'light' => $r->light,
+            'height' => $r->height,
+            'part' => $r->part,
+            'parts' => $r->parts,
+            'cap' => $r->cap,
+            'capChecked' => $r->capChecked,
+            'zones' => $r->zones,
+            'pins' => $r->pins,
+            'strip' => $r->strip,
+            'supply' => $r->supply,
+            'controller' => $r->controller,
+        ];
     }
 
     /**

@@ -16,27 +16,92 @@ final readonly class DocumentReader
      */
     public static function read(Fields $f): Plan
     {
-        $device = static fn (Fields $d): Device => new Device($d->string('id'), $d->string('kit'), $d->stringOrNull('setting'), $d->whole('series', 1, 40), $d->whole('parallel', 1, 40), $d->string('where', 80));
+        $device = static fn(Fields $d): Device => new Device(
+            $d->string('id'),
+            $d->string('kit'),
+            $d->stringOrNull('setting'),
+            $d->whole('series', 1, 40),
+            $d->whole('parallel', 1, 40),
+            $d->string('where', 80),
+        );
 
-        return new Plan($f->string('name'), $f->string('client'),
-            Limits::read($f->object('limits')), Terms::read($f->object('terms')),
-            self::keyed($f, 'places', static fn (Fields $p): Place => new Place($p->string('id'), $p->string('name', 60), $p->string('notes'))),
+        return new Plan(
+            $f->string('name'),
+            $f->string('client'),
+            Limits::read($f->object('limits')),
+            Terms::read($f->object('terms')),
+            self::keyed(
+                $f,
+                'places',
+                static fn(Fields $p): Place => new Place($p->string('id'), $p->string('name', 60), $p->string('notes')),
+            ),
             self::keyed($f, 'runs', self::readRun(...)),
             self::keyed($f, 'supplies', $device),
             self::keyed($f, 'controllers', $device),
             self::keyed($f, 'hubs', $device),
             self::keyed($f, 'modules', $device),
-            self::keyed($f, 'fixtures', static fn (Fields $x): Fitting => new Fitting($x->string('id'), $x->string('kit'), $x->string('place'), $x->whole('count', 1, 200), $x->stringOrNull('module'))),
-            self::keyed($f, 'splices', static fn (Fields $s): Splice => new Splice($s->string('id'), $s->string('where', 80))),
-            self::keyed($f, 'feeds', static fn (Fields $i): Feed => new Feed($i->string('id'), $i->string('run'), $i->whole('pad', 0, 400_000))),
-            self::keyed($f, 'cables', static fn (Fields $c): LaidCable => new LaidCable($c->string('id'), $c->string('kit'), $c->string('from'),
-                $c->string('to'), $c->number('length', 0.01, 1000), $c->flag('reckoned'), $c->stringOrNull('joint'), $c->stringOrNull('fuse'), $c->flag('existing'))),
-            self::keyed($f, 'lights', static fn (Fields $l): Light => new Light($l->string('id'), $l->string('name', 80), $l->string('room', 80))),
+            self::keyed(
+                $f,
+                'fixtures',
+                static fn(Fields $x): Fitting => new Fitting(
+                    $x->string('id'),
+                    $x->string('kit'),
+                    $x->string('place'),
+                    $x->whole('count', 1, 200),
+                    $x->stringOrNull('module'),
+                ),
+            ),
+            self::keyed(
+                $f,
+                'splices',
+                static fn(Fields $s): Splice => new Splice($s->string('id'), $s->string('where', 80)),
+            ),
+            self::keyed(
+                $f,
+                'feeds',
+                static fn(Fields $i): Feed => new Feed(
+                    $i->string('id'),
+                    $i->string('run'),
+                    $i->whole('pad', 0, 400_000),
+                ),
+            ),
+            self::keyed(
+                $f,
+                'cables',
+                static fn(Fields $c): LaidCable => new LaidCable(
+                    $c->string('id'),
+                    $c->string('kit'),
+                    $c->string('from'),
+                    $c->string('to'),
+                    $c->number('length', 0.01, 1000),
+                    $c->flag('reckoned'),
+                    $c->stringOrNull('joint'),
+                    $c->stringOrNull('fuse'),
+                    $c->flag('existing'),
+                ),
+            ),
+            self::keyed(
+                $f,
+                'lights',
+                static fn(Fields $l): Light => new Light(
+                    $l->string('id'),
+                    $l->string('name', 80),
+                    $l->string('room', 80),
+                ),
+            ),
             self::keyed($f, 'scenes', self::readScene(...)),
-            self::keyed($f, 'owned', static fn (Fields $o): Owned => new Owned($o->string('id'), $o->whole('count', 1, 1000))),
+            self::keyed(
+                $f,
+                'owned',
+                static fn(Fields $o): Owned => new Owned($o->string('id'), $o->whole('count', 1, 1000)),
+            ),
             self::keyed($f, 'options', Wish::read(...)),
             self::keyed($f, 'makings', Making::read(...)),
-            self::keyed($f, 'spares', static fn (Fields $s): Spare => new Spare($s->string('id'), $s->whole('count', 0, 10_000))),
+            self::keyed(
+                $f,
+                'spares',
+                static fn(Fields $s): Spare => new Spare($s->string('id'), $s->whole('count', 0, 10_000)),
+            ),
             self::keyed($f, 'kit', self::readFrozen(...)),
         );
     }
@@ -52,11 +117,25 @@ final readonly class DocumentReader
             throw $r->trouble('jumps', 'There is one jump fewer than sections.');
         }
 
-        return new Run($r->string('id'), $r->string('place'), $r->string('word', 24), $sections, $jumps,
-            $r->stringOrNull('strip'), $r->stringOrNull('supply'), $r->stringOrNull('controller'),
-            self::mounting($r), $r->string('light', 10), $r->numberOrNull('height', 0, 1000),
-            $r->whole('part', 1, 8), $r->whole('parts', 1, 8), $r->number('cap', 0.2, 1), $r->flag('capChecked'),
-            array_map(static fn (float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)), $r->strings('pins'));
+        return new Run(
+            $r->string('id'),
+            $r->string('place'),
+            $r->string('word', 24),
+            $sections,
+            $jumps,
+            $r->stringOrNull('strip'),
+            $r->stringOrNull('supply'),
+            $r->stringOrNull('controller'),
+            self::mounting($r),
+            $r->string('light', 10),
+            $r->numberOrNull('height', 0, 1000),
+            $r->whole('part', 1, 8),
+            $r->whole('parts', 1, 8),
+            $r->number('cap', 0.2, 1),
+            $r->flag('capChecked'),
+            array_map(static fn(float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)),
+            $r->strings('pins'),
+        );
     }
 
     /** @return list<string> */
@@ -65,7 +144,7 @@ final readonly class DocumentReader
         $mounting = $r->strings('mounting');
         foreach ($mounting as $n => $one) {
             if (!in_array($one, RunNote::MOUNTINGS, true)) {
-                throw $r->trouble("mounting/{$n}", "“{$one}” is none of ".implode(', ', RunNote::MOUNTINGS).'.');
+                throw $r->trouble("mounting/{$n}", "“{$one}” is none of " . implode(', ', RunNote::MOUNTINGS) . '.');
             }
         }
 
@@ -109,7 +188,10 @@ final readonly class DocumentReader
         foreach ($f->objects($list) as $item) {
             $id = $item->string('id');
             if (preg_match('/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/', $id) !== 1 || strlen($id) > 40) {
-                throw $item->trouble('id', 'An id has small letters, digits and single dashes, at most 40, and begins with a letter.');
+                throw $item->trouble(
+                    'id',
+                    'An id has small letters, digits and single dashes, at most 40, and begins with a letter.',
+                );
             }
             if (isset($items[$id])) {
                 throw $item->trouble('id', "“{$id}” is there twice.");

@@ -8,7 +8,11 @@ namespace EmberDusk\Plan;
 final readonly class Fitting
 {
     /** @param  string|null  $module  device id of what dims them; null for those that hang on a supply */
-    public function __construct(public string $id, public string $kit, public string $place, public int $count, public ?string $module)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $kit,
+        public string $place,
+        public int $count,
+        public ?string $module,
+    ) {}
 }

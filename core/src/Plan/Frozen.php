@@ -10,7 +10,5 @@ use EmberDusk\Kit\Entry;
 final readonly class Frozen
 {
     /** @param  array<array-key, mixed>  $written */
-    public function __construct(public string $hash, public array $written, public Entry $entry)
-    {
-    }
+    public function __construct(public string $hash, public array $written, public Entry $entry) {}
 }

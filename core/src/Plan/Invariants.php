@@ -30,13 +30,25 @@ final readonly class Invariants
     /** @throws Trouble at the JSON Pointer of the first breach */
     public static function check(Plan $plan): void
     {
-        self::need(trim($plan->name) !== '' && mb_strlen($plan->name) <= 80, '/name', 'A job has a name of at most 80 letters.');
+        self::need(
+            trim($plan->name) !== '' && mb_strlen($plan->name) <= 80,
+            '/name',
+            'A job has a name of at most 80 letters.',
+        );
         self::need(mb_strlen($plan->client) <= 80, '/client', 'The client has at most 80 letters.');
         foreach (array_values($plan->runs) as $n => $run) {
             self::need(isset($plan->places[$run->place]), "/runs/{$n}/place", "There is no place “{$run->place}”.");
             self::kit($plan, $run->strip, Strip::class, "/runs/{$n}/strip");
-            self::need($run->supply === null || isset($plan->supplies[$run->supply]), "/runs/{$n}/supply", "There is no supply “{$run->supply}”.");
-            self::need($run->controller === null || isset($plan->controllers[$run->controller]), "/runs/{$n}/controller", "There is no controller “{$run->controller}”.");
+            self::need(
+                $run->supply === null || isset($plan->supplies[$run->supply]),
+                "/runs/{$n}/supply",
+                "There is no supply “{$run->supply}”.",
+            );
+            self::need(
+                $run->controller === null || isset($plan->controllers[$run->controller]),
+                "/runs/{$n}/controller",
+                "There is no controller “{$run->controller}”.",
+            );
         }
         foreach (array_values($plan->options) as $n => $wish) {
             self::need(isset($plan->runs[$wish->run]), "/options/{$n}/run", "There is no run “{$wish->run}”.");
@@ -50,11 +62,27 @@ final readonly class Invariants
         foreach (array_values($plan->makings) as $n => $making) {
             self::need(isset($plan->runs[$making->id]), "/makings/{$n}/id", "There is no run “{$making->id}”.");
             foreach (['profile' => $making->profile, 'diffuser' => $making->diffuser] as $kind => $id) {
-                self::need($id === null || ($plan->kit[$id]->written['kind'] ?? '') === $kind, "/makings/{$n}/{$kind}", "The job's kit has no {$kind} “{$id}”.");
+                self::need(
+                    $id === null || ($plan->kit[$id]->written['kind'] ?? '') === $kind,
+                    "/makings/{$n}/{$kind}",
+                    "The job's kit has no {$kind} “{$id}”.",
+                );
             }
         }
-        self::need(count($plan->runs) <= self::MOST_RUNS, '/runs', sprintf('A job has at most %d runs; with these it would have %d. Part it into two jobs.', self::MOST_RUNS, count($plan->runs)));
-        self::need(count($plan->places) <= self::MOST_PLACES, '/places', sprintf('A job has at most %d places.', self::MOST_PLACES));
+        self::need(
+            count($plan->runs) <= self::MOST_RUNS,
+            '/runs',
+            sprintf(
+                'A job has at most %d runs; with these it would have %d. Part it into two jobs.',
+                self::MOST_RUNS,
+                count($plan->runs),
+            ),
+        );
+        self::need(
+            count($plan->places) <= self::MOST_PLACES,
+            '/places',
+            sprintf('A job has at most %d places.', self::MOST_PLACES),
+        );
         self::units($plan, 'supplies', $plan->supplies, Powers::class);
         self::units($plan, 'controllers', $plan->controllers, Controller::class);
         self::units($plan, 'hubs', $plan->hubs, Hub::class);
@@ -93,7 +121,11 @@ final readonly class Invariants
         foreach (['supplies', 'controllers', 'splices', 'fixtures'] as $list) {
             foreach (array_keys($plan->{$list}) as $n => $id) {
                 self::need(!isset($seen[$id]), "/{$list}/{$n}/id", "“{$id}” is the id of something else already.");
-                self::need(preg_match('/^(x|r|gnd)(-|$)/', $id) !== 1, "/{$list}/{$n}/id", "“{$id}” is kept for the circuit's own names: take a letter and a number.");
+                self::need(
+                    preg_match('/^(x|r|gnd)(-|$)/', $id) !== 1,
+                    "/{$list}/{$n}/id",
+                    "“{$id}” is kept for the circuit's own names: take a letter and a number.",
+                );
                 $seen[$id] = true;
             }
         }
@@ -103,8 +135,16 @@ final readonly class Invariants
     {
         foreach (array_values($plan->fixtures) as $n => $fitting) {
             self::kit($plan, $fitting->kit, Fixture::class, "/fixtures/{$n}/kit");
-            self::need(isset($plan->places[$fitting->place]), "/fixtures/{$n}/place", "There is no place “{$fitting->place}”.");
-            self::need($fitting->module === null || isset($plan->modules[$fitting->module]), "/fixtures/{$n}/module", "There is no module “{$fitting->module}”.");
+            self::need(
+                isset($plan->places[$fitting->place]),
+                "/fixtures/{$n}/place",
+                "There is no place “{$fitting->place}”.",
+            );
+            self::need(
+                $fitting->module === null || isset($plan->modules[$fitting->module]),
+                "/fixtures/{$n}/module",
+                "There is no module “{$fitting->module}”.",
+            );
         }
     }
 
@@ -113,11 +153,19 @@ final readonly class Invariants
         foreach (array_values($plan->scenes) as $n => $scene) {
             self::need(trim($scene->name) !== '', "/scenes/{$n}/name", 'A scene has a name.');
             foreach (array_keys($scene->levels) as $of) {
-                self::need(isset($plan->controllers[$of]) || isset($plan->runs[$of]), "/scenes/{$n}/levels", "There is no controller or run “{$of}”.");
+                self::need(
+                    isset($plan->controllers[$of]) || isset($plan->runs[$of]),
+                    "/scenes/{$n}/levels",
+                    "There is no controller or run “{$of}”.",
+                );
             }
         }
         foreach (array_values($plan->runs) as $n => $run) {
-            self::need(array_diff($run->pins, Run::PINS) === [], "/runs/{$n}/pins", 'Pinned are '.implode(', ', Run::PINS).'.');
+            self::need(
+                array_diff($run->pins, Run::PINS) === [],
+                "/runs/{$n}/pins",
+                'Pinned are ' . implode(', ', Run::PINS) . '.',
+            );
         }
     }
 
@@ -128,23 +176,40 @@ final readonly class Invariants
         foreach (array_values($plan->runs) as $n => $run) {
             $strip = $plan->strip($run->strip);
             foreach ($run->zones as $k => $pad) {
-                self::need($strip !== null && !$strip->switched() && $pad < ($plan->cutMarks($run)?->lastPad() ?? 0), "/runs/{$n}/zones/{$k}", 'The + is cut inside a pixel run only.');
+                self::need(
+                    $strip !== null && !$strip->switched() && $pad < ($plan->cutMarks($run)?->lastPad() ?? 0),
+                    "/runs/{$n}/zones/{$k}",
+                    'The + is cut inside a pixel run only.',
+                );
             }
             if ($run->controller === null || $strip?->switched() === false) {
                 continue;
             }
             $other = $first[$run->controller] ??= $run;
-            self::need($other->supply === $run->supply, "/runs/{$n}/supply", "“{$run->controller}” drives another run from another supply.");
+            self::need(
+                $other->supply === $run->supply,
+                "/runs/{$n}/supply",
+                "“{$run->controller}” drives another run from another supply.",
+            );
             $of = $plan->strip($other->strip);
-            self::need($of === null || $strip === null || count($of->channels) === count($strip->channels), "/runs/{$n}/strip", "“{$run->controller}” drives a strip of another kind already.");
+            self::need(
+                $of === null || $strip === null || count($of->channels) === count($strip->channels),
+                "/runs/{$n}/strip",
+                "“{$run->controller}” drives a strip of another kind already.",
+            );
         }
     }
 
     /** @param  class-string  $kind */
     private static function kit(Plan $plan, ?string $id, string $kind, string $pointer): void
     {
-        self::need($id === null || ($plan->kit[$id]->entry ?? null) instanceof $kind, $pointer,
-            "The job's kit has no ".($kind === Powers::class ? 'supply' : strtolower(substr((string) strrchr($kind, '\\'), 1)))." “{$id}”.");
+        self::need(
+            $id === null || ($plan->kit[$id]->entry ?? null) instanceof $kind,
+            $pointer,
+            "The job's kit has no " .
+                ($kind === Powers::class ? 'supply' : strtolower(substr((string) strrchr($kind, '\\'), 1))) .
+                " “{$id}”.",
+        );
     }
 
     public static function need(bool $holds, string $pointer, string $message): void

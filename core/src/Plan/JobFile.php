@@ -18,14 +18,19 @@ final readonly class JobFile
     {
         $document = Json::object($text);
         if (($document->format ?? null) !== Document::FORMAT) {
-            throw Trouble::at('/format', 'This is not a job file: “'.Document::FORMAT.'” was expected.');
+            throw Trouble::at('/format', 'This is not a job file: “' . Document::FORMAT . '” was expected.');
         }
         $version = $document->version ?? null;
         if (!is_int($version) || $version < 1) {
             throw Trouble::at('/version', 'A whole number from 1 was expected.');
         }
         if ($version > Document::VERSION) {
-            throw Trouble::at('/version', "The file has version {$version}; this program reads up to ".Document::VERSION.'. Update it, then import again.');
+            throw Trouble::at(
+                '/version',
+                "The file has version {$version}; this program reads up to " .
+                    Document::VERSION .
+                    '. Update it, then import again.',
+            );
         }
         Schema::check($document, $version === Document::VERSION ? 'job' : "job-v{$version}");
         $plan = DocumentReader::read(new Fields(Upgrades::newest(Shelf::plain($document))));

@@ -23,26 +23,65 @@ final readonly class LaidCable
         public ?string $joint = null,
         public ?string $fuse = null,
         public bool $existing = false,
-    ) {
-    }
+    ) {}
 
     public function from(string $id): self
     {
-        return new self($this->id, $this->kit, $id, $this->to, $this->length, $this->reckoned, $this->joint, $this->fuse, $this->existing);
+        return new self(
+            $this->id,
+            $this->kit,
+            $id,
+            $this->to,
+            $this->length,
+            $this->reckoned,
+            $this->joint,
+            $this->fuse,
+            $this->existing,
+        );
     }
 
     public function of(string $kit): self
     {
-        return new self($this->id, $kit, $this->from, $this->to, $this->length, $this->reckoned, $this->joint, $this->fuse, $this->existing);
+        return new self(
+            $this->id,
+            $kit,
+            $this->from,
+            $this->to,
+            $this->length,
+            $this->reckoned,
+            $this->joint,
+            $this->fuse,
+            $this->existing,
+        );
     }
 
     public function measured(float $length): self
     {
-        return new self($this->id, $this->kit, $this->from, $this->to, $length, false, $this->joint, $this->fuse, $this->existing);
+        return new self(
+            $this->id,
+            $this->kit,
+            $this->from,
+            $this->to,
+            $length,
+            false,
+            $this->joint,
+            $this->fuse,
+            $this->existing,
+        );
     }
 
     public function fitted(?string $joint, ?string $fuse): self
     {
-        return new self($this->id, $this->kit, $this->from, $this->to, $this->length, $this->reckoned, $joint, $fuse, $this->existing);
+        return new self(
+            $this->id,
+            $this->kit,
+            $this->from,
+            $this->to,
+            $this->length,
+            $this->reckoned,
+            $joint,
+            $fuse,
+            $this->existing,
+        );
     }
 }

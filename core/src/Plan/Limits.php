@@ -11,17 +11,21 @@ final readonly class Limits
 {
     public function __construct(
         public float $drop = 0.05,
-        public float $headroom = 0.20,
-        public float $evenness = 0.90,
+        public float $headroom = 0.2,
+        public float $evenness = 0.9,
         public float $seam = 0.05,
         public float $cableCelsius = 40.0,
-    ) {
-    }
+    ) {}
 
     /** @throws \EmberDusk\Workings\Trouble at the first value outside what can be judged by */
     public static function read(Fields $f): self
     {
-        return new self($f->number('drop', 0.005, 0.5), $f->number('headroom', 0, 0.8), $f->number('evenness', 0.3, 1),
-            $f->number('seam', 0.005, 0.5), $f->number('cableCelsius', -20, 90));
+        return new self(
+            $f->number('drop', 0.005, 0.5),
+            $f->number('headroom', 0, 0.8),
+            $f->number('evenness', 0.3, 1),
+            $f->number('seam', 0.005, 0.5),
+            $f->number('cableCelsius', -20, 90),
+        );
     }
 }

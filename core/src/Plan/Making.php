@@ -34,18 +34,33 @@ final readonly class Making
         public ?string $diffuser = null,
         public string $seal = '',
         public string $cut = '',
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('id'), $f->oneOf('strip', self::JOINTS), $f->oneOf('length', self::JOINTS), $f->stringOrNull('profile'), $f->stringOrNull('diffuser'), $f->oneOf('seal', self::SEALS), $f->oneOf('cut', self::CUTS));
+        return new self(
+            $f->string('id'),
+            $f->oneOf('strip', self::JOINTS),
+            $f->oneOf('length', self::JOINTS),
+            $f->stringOrNull('profile'),
+            $f->stringOrNull('diffuser'),
+            $f->oneOf('seal', self::SEALS),
+            $f->oneOf('cut', self::CUTS),
+        );
     }
 
     /** @return array<string, string|null> */
     public function write(): array
     {
-        return ['id' => $this->id, 'strip' => $this->strip, 'length' => $this->length, 'profile' => $this->profile, 'diffuser' => $this->diffuser, 'seal' => $this->seal, 'cut' => $this->cut];
+        return [
+            'id' => $this->id,
+            'strip' => $this->strip,
+            'length' => $this->length,
+            'profile' => $this->profile,
+            'diffuser' => $this->diffuser,
+            'seal' => $this->seal,
+            'cut' => $this->cut,
+        ];
     }
 
     /** Whether all is as usual. */

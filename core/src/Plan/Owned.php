@@ -7,7 +7,5 @@ namespace EmberDusk\Plan;
 /** Kit that the client has already: it costs nothing. The id is the shelf entry's. */
 final readonly class Owned
 {
-    public function __construct(public string $id, public int $count)
-    {
-    }
+    public function __construct(public string $id, public int $count) {}
 }

@@ -7,7 +7,5 @@ namespace EmberDusk\Plan;
 /** A room or other place of the job, with its tape notes as they were typed. */
 final readonly class Place
 {
-    public function __construct(public string $id, public string $name, public string $notes)
-    {
-    }
+    public function __construct(public string $id, public string $name, public string $notes) {}
 }

@@ -36,8 +36,8 @@ final readonly class Plan
     public function __construct(
         public string $name,
         public string $client,
-        public Limits $limits = new Limits,
-        public Terms $terms = new Terms,
+        public Limits $limits = new Limits(),
+        public Terms $terms = new Terms(),
         public array $places = [],
         public array $runs = [],
         public array $supplies = [],
@@ -55,8 +55,7 @@ final readonly class Plan
         public array $makings = [],
         public array $spares = [],
         public array $kit = [],
-    ) {
-    }
+    ) {}
 
     /**
      * The same plan with some lists changed; kit that nothing uses any more is dropped.
@@ -80,16 +79,53 @@ final readonly class Plan
      * @param  array<string, Frozen>|null  $kit
      */
     public function with(
-        ?string $name = null, ?string $client = null, ?Limits $limits = null, ?Terms $terms = null, ?array $places = null, ?array $runs = null,
-        ?array $supplies = null, ?array $controllers = null, ?array $hubs = null, ?array $modules = null, ?array $fixtures = null, ?array $splices = null, ?array $feeds = null,
-        ?array $cables = null, ?array $lights = null, ?array $scenes = null, ?array $owned = null, ?array $options = null, ?array $makings = null, ?array $spares = null, ?array $kit = null,
+        ?string $name = null,
+        ?string $client = null,
+        ?Limits $limits = null,
+        ?Terms $terms = null,
+        ?array $places = null,
+        ?array $runs = null,
+        ?array $supplies = null,
+        ?array $controllers = null,
+        ?array $hubs = null,
+        ?array $modules = null,
+        ?array $fixtures = null,
+        ?array $splices = null,
+        ?array $feeds = null,
+        ?array $cables = null,
+        ?array $lights = null,
+        ?array $scenes = null,
+        ?array $owned = null,
+        ?array $options = null,
+        ?array $makings = null,
+        ?array $spares = null,
+        ?array $kit = null,
     ): self {
-        $plan = new self($name ?? $this->name, $client ?? $this->client, $limits ?? $this->limits, $terms ?? $this->terms,
-            self::inOrder($places ?? $this->places), self::inOrder($runs ?? $this->runs),
-            self::inOrder($supplies ?? $this->supplies), self::inOrder($controllers ?? $this->controllers),
-            self::inOrder($hubs ?? $this->hubs), self::inOrder($modules ?? $this->modules), self::inOrder($fixtures ?? $this->fixtures), self::inOrder($splices ?? $this->splices), self::inOrder($feeds ?? $this->feeds),
-            self::inOrder($cables ?? $this->cables), self::inOrder($lights ?? $this->lights), self::inOrder(self::played($scenes ?? $this->scenes, $controllers ?? $this->controllers, $runs ?? $this->runs)),
-            self::inOrder($owned ?? $this->owned), self::inOrder($options ?? $this->options), self::inOrder(array_intersect_key($makings ?? $this->makings, $runs ?? $this->runs)), self::inOrder($spares ?? $this->spares), $kit ?? $this->kit);
+        $plan = new self(
+            $name ?? $this->name,
+            $client ?? $this->client,
+            $limits ?? $this->limits,
+            $terms ?? $this->terms,
+            self::inOrder($places ?? $this->places),
+            self::inOrder($runs ?? $this->runs),
+            self::inOrder($supplies ?? $this->supplies),
+            self::inOrder($controllers ?? $this->controllers),
+            self::inOrder($hubs ?? $this->hubs),
+            self::inOrder($modules ?? $this->modules),
+            self::inOrder($fixtures ?? $this->fixtures),
+            self::inOrder($splices ?? $this->splices),
+            self::inOrder($feeds ?? $this->feeds),
+            self::inOrder($cables ?? $this->cables),
+            self::inOrder($lights ?? $this->lights),
+            self::inOrder(
+                self::played($scenes ?? $this->scenes, $controllers ?? $this->controllers, $runs ?? $this->runs),
+            ),
+            self::inOrder($owned ?? $this->owned),
+            self::inOrder($options ?? $this->options),
+            self::inOrder(array_intersect_key($makings ?? $this->makings, $runs ?? $this->runs)),
+            self::inOrder($spares ?? $this->spares),
+            $kit ?? $this->kit,
+        );
 
         return $plan->holding(array_intersect_key($plan->kit, $plan->usedKit()));
     }
@@ -97,8 +133,29 @@ final readonly class Plan
     /** @param  array<string, Frozen>  $kit */
     private function holding(array $kit): self
     {
-        return new self($this->name, $this->client, $this->limits, $this->terms, $this->places, $this->runs, $this->supplies, $this->controllers,
-            $this->hubs, $this->modules, $this->fixtures, $this->splices, $this->feeds, $this->cables, $this->lights, $this->scenes, $this->owned, $this->options, $this->makings, $this->spares, self::inOrder($kit));
+        return new self(
+            $this->name,
+            $this->client,
+            $this->limits,
+            $this->terms,
+            $this->places,
+            $this->runs,
+            $this->supplies,
+            $this->controllers,
+            $this->hubs,
+            $this->modules,
+            $this->fixtures,
+            $this->splices,
+            $this->feeds,
+            $this->cables,
+            $this->lights,
+            $this->scenes,
+            $this->owned,
+            $this->options,
+            $this->makings,
+            $this->spares,
+            self::inOrder($kit),
+        );
     }
 
     public function place(string $id): Place
@@ -148,8 +205,8 @@ final readonly class Plan
     /** @return list<Feed> of a run, from its start */
     public function feedsOf(Run $run): array
     {
-        $feeds = array_values(array_filter($this->feeds, static fn (Feed $f): bool => $f->run === $run->id));
-        usort($feeds, static fn (Feed $a, Feed $b): int => $a->pad <=> $b->pad);
+        $feeds = array_values(array_filter($this->feeds, static fn(Feed $f): bool => $f->run === $run->id));
+        usort($feeds, static fn(Feed $a, Feed $b): int => $a->pad <=> $b->pad);
 
         return $feeds;
     }
@@ -172,9 +229,9 @@ final readonly class Plan
      */
     public static function nextId(string $letter, array $taken): string
     {
-        for ($n = 1; isset($taken[$letter.$n]); $n++);
+        for ($n = 1; isset($taken[$letter . $n]); $n++);
 
-        return $letter.$n;
+        return $letter . $n;
     }
 
     /**

@@ -43,12 +43,13 @@ final readonly class Run
         public bool $capChecked = false,
         public array $zones = [],
         public array $pins = [],
-    ) {
-    }
+    ) {}
 
     public function name(): string
     {
-        return mb_strtoupper(mb_substr($this->word, 0, 1)).mb_substr($this->word, 1).($this->parts > 1 ? " {$this->part} of {$this->parts}" : '');
+        return mb_strtoupper(mb_substr($this->word, 0, 1)) .
+            mb_substr($this->word, 1) .
+            ($this->parts > 1 ? " {$this->part} of {$this->parts}" : '');
     }
 
     public function length(): float
@@ -62,15 +63,49 @@ final readonly class Run
      */
     public function measured(array $sections, array $jumps): self
     {
-        return new self($this->id, $this->place, $this->word, $sections, $jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones, $this->pins);
+        return new self(
+            $this->id,
+            $this->place,
+            $this->word,
+            $sections,
+            $jumps,
+            $this->strip,
+            $this->supply,
+            $this->controller,
+            $this->mounting,
+            $this->light,
+            $this->height,
+            $this->part,
+            $this->parts,
+            $this->cap,
+            $this->capChecked,
+            $this->zones,
+            $this->pins,
+        );
     }
 
     /** As the notes describe it; as nobody has described it without a note. */
     public function described(?RunNote $note): self
     {
-        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $note->mounting ?? [], $note->light ?? '', $note?->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones, $this->pins);
+        return new self(
+            $this->id,
+            $this->place,
+            $this->word,
+            $this->sections,
+            $this->jumps,
+            $this->strip,
+            $this->supply,
+            $this->controller,
+            $note->mounting ?? [],
+            $note->light ?? '',
+            $note?->height,
+            $this->part,
+            $this->parts,
+            $this->cap,
+            $this->capChecked,
+            $this->zones,
+            $this->pins,
+        );
     }
 
     public function equipped(?string $strip = null, ?string $supply = null, ?string $controller = null): self
@@ -86,33 +121,115 @@ final readonly class Run
 
     public function capped(float $cap, bool $checked): self
     {
-        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $cap, $checked, $this->zones, $this->pins);
+        return new self(
+            $this->id,
+            $this->place,
+            $this->word,
+            $this->sections,
+            $this->jumps,
+            $this->strip,
+            $this->supply,
+            $this->controller,
+            $this->mounting,
+            $this->light,
+            $this->height,
+            $this->part,
+            $this->parts,
+            $cap,
+            $checked,
+            $this->zones,
+            $this->pins,
+        );
     }
 
     /** One of several equal parts, with nothing chosen for it yet. */
     public function partOf(string $id, int $part, int $parts): self
     {
-        return new self($id, $this->place, $this->word, $this->sections, $this->jumps, null, null, null, $this->mounting, $this->light, $this->height, $part, $parts);
+        return new self(
+            $id,
+            $this->place,
+            $this->word,
+            $this->sections,
+            $this->jumps,
+            null,
+            null,
+            null,
+            $this->mounting,
+            $this->light,
+            $this->height,
+            $part,
+            $parts,
+        );
     }
 
     /** @param  list<int>  $zones */
     public function cut(array $zones): self
     {
-        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $zones, $this->pins);
+        return new self(
+            $this->id,
+            $this->place,
+            $this->word,
+            $this->sections,
+            $this->jumps,
+            $this->strip,
+            $this->supply,
+            $this->controller,
+            $this->mounting,
+            $this->light,
+            $this->height,
+            $this->part,
+            $this->parts,
+            $this->cap,
+            $this->capChecked,
+            $zones,
+            $this->pins,
+        );
     }
 
     /** @param  list<string>  $pins */
     public function pinned(array $pins): self
     {
-        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $this->strip, $this->supply, $this->controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones, $pins);
+        return new self(
+            $this->id,
+            $this->place,
+            $this->word,
+            $this->sections,
+            $this->jumps,
+            $this->strip,
+            $this->supply,
+            $this->controller,
+            $this->mounting,
+            $this->light,
+            $this->height,
+            $this->part,
+            $this->parts,
+            $this->cap,
+            $this->capChecked,
+            $this->zones,
+            $pins,
+        );
     }
 
     private function holding(?string $strip, ?string $supply, ?string $controller): self
     {
-        return new self($this->id, $this->place, $this->word, $this->sections, $this->jumps, $strip, $supply, $controller,
-            $this->mounting, $this->light, $this->height, $this->part, $this->parts, $this->cap, $this->capChecked, $this->zones, $this->pins);
+        return new self(
+            $this->id,
+            $this->place,
+            $this->word,
+            $this->sections,
+            $this->jumps,
+            $strip,
+            $supply,
+            $controller,
+            $this->mounting,
+            $this->light,
+            $this->height,
+            $this->part,
+            $this->parts,
+            $this->cap,
+            $this->capChecked,
+            $this->zones,
+            $this->pins,
+        );
     }
 }

@@ -8,7 +8,5 @@ namespace EmberDusk\Plan;
 final readonly class Scene
 {
     /** @param  array<string, list<float>>  $levels  by controller or run id */
-    public function __construct(public string $id, public string $name, public array $levels)
-    {
-    }
+    public function __construct(public string $id, public string $name, public array $levels) {}
 }

@@ -21,8 +21,7 @@ final readonly class Terms
         public float $markUp = 0.0,
         public float $tax = 0.0,
         public array $rates = [],
-    ) {
-    }
+    ) {}
 
     /** @throws \EmberDusk\Workings\Trouble at the first value that cannot be */
     public static function read(Fields $f): self
@@ -34,15 +33,35 @@ final readonly class Terms
         }
         ksort($rates);
 
-        return new self($f->oneOf('length', [Length::METRIC, Length::IMPERIAL]), $f->oneOf('wire', ['mm2', 'awg']), $currency,
-            $f->number('hourRate', 0, 10_000), $f->number('hoursADay', 0, 24), $f->numberOr('markUp', 0.0, 0, 5), $f->numberOr('tax', 0.0, 0, 1), array_diff_key($rates, [$currency => true]));
+        return new self(
+            $f->oneOf('length', [Length::METRIC, Length::IMPERIAL]),
+            $f->oneOf('wire', ['mm2', 'awg']),
+            $currency,
+            $f->number('hourRate', 0, 10_000),
+            $f->number('hoursADay', 0, 24),
+            $f->numberOr('markUp', 0.0, 0, 5),
+            $f->numberOr('tax', 0.0, 0, 1),
+            array_diff_key($rates, [$currency => true]),
+        );
     }
 
     /** @return array<string, mixed> */
     public function write(): array
     {
-        return ['length' => $this->length, 'wire' => $this->wire, 'currency' => $this->currency, 'hourRate' => $this->hourRate, 'hoursADay' => $this->hoursADay, 'markUp' => $this->markUp, 'tax' => $this->tax,
-            'rates' => array_map(static fn (string $currency, float $rate): array => ['currency' => $currency, 'rate' => $rate], array_keys($this->rates), array_values($this->rates))];
+        return [
+            'length' => $this->length,
+            'wire' => $this->wire,
+            'currency' => $this->currency,
+            'hourRate' => $this->hourRate,
+            'hoursADay' => $this->hoursADay,
+            'markUp' => $this->markUp,
+            'tax' => $this->tax,
+            'rates' => array_map(
+                static fn(string $currency, float $rate): array => ['currency' => $currency, 'rate' => $rate],
+                array_keys($this->rates),
+                array_values($this->rates),
+            ),
+        ];
     }
 
     /** What the shelf asks, in the job's currency; null when the shelf does not say, or in a currency without a rate. */

@@ -12,9 +12,15 @@ trait TidyPlan
     {
         $plan = $this;
         do {
-            $from = array_fill_keys(array_map(static fn (LaidCable $c): string => $c->from, $plan->cables), true);
+            $from = array_fill_keys(array_map(static fn(LaidCable $c): string => $c->from, $plan->cables), true);
             $dead = array_diff_key($plan->splices, $from);
-            $plan = $dead === [] ? $plan : $plan->with(splices: array_intersect_key($plan->splices, $from), cables: array_filter($plan->cables, static fn (LaidCable $c): bool => !isset($dead[$c->to])));
+            $plan =
+                $dead === []
+                    ? $plan
+                    : $plan->with(
+                        splices: array_intersect_key($plan->splices, $from),
+                        cables: array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($dead[$c->to])),
+                    );
         } while ($dead !== []);
 
         return $plan;
@@ -23,7 +29,7 @@ trait TidyPlan
     /** Without modules that dim nothing any more. */
     public function tidied(): self
     {
-        $used = array_fill_keys(array_map(static fn (Fitting $f): string => (string) $f->module, $this->fixtures), true);
+        $used = array_fill_keys(array_map(static fn(Fitting $f): string => (string) $f->module, $this->fixtures), true);
 
         return $this->with(modules: array_intersect_key($this->modules, $used));
     }
@@ -35,10 +41,13 @@ trait TidyPlan
      */
     public function fedBy(Run $run, array $feeds): self
     {
-        $kept = $feeds + array_filter($this->feeds, static fn (Feed $f): bool => $f->run !== $run->id);
+        $kept = $feeds + array_filter($this->feeds, static fn(Feed $f): bool => $f->run !== $run->id);
         $lost = array_diff_key($this->feeds, $kept);
 
-        return $this->with(feeds: $kept, cables: array_filter($this->cables, static fn (LaidCable $c): bool => !isset($lost[$c->to])))->pruned();
+        return $this->with(
+            feeds: $kept,
+            cables: array_filter($this->cables, static fn(LaidCable $c): bool => !isset($lost[$c->to])),
+        )->pruned();
     }
 
     /**
@@ -51,7 +60,14 @@ trait TidyPlan
      */
     private static function played(array $scenes, array $controllers, array $runs): array
     {
-        return array_map(static fn (Scene $s): Scene => new Scene($s->id, $s->name, array_intersect_key($s->levels, $controllers + $runs)), $scenes);
+        return array_map(
+            static fn(Scene $s): Scene => new Scene(
+                $s->id,
+                $s->name,
+                array_intersect_key($s->levels, $controllers + $runs),
+            ),
+            $scenes,
+        );
     }
 
     /** @return array<string, true> shelf ids in use */
@@ -68,7 +84,10 @@ trait TidyPlan
         foreach ($this->cables as $cable) {
             $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = true;
         }
-        foreach ([$this->supplies, $this->controllers, $this->hubs, $this->modules, $this->fixtures, $this->cables] as $list) {
+        foreach (
+            [$this->supplies, $this->controllers, $this->hubs, $this->modules, $this->fixtures, $this->cables]
+            as $list
+        ) {
             foreach ($list as $thing) {
                 $used[$thing->kit] = true;
             }

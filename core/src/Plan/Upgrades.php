@@ -28,7 +28,11 @@ final readonly class Upgrades
      */
     private static function terms(array $document): array
     {
-        return ['version' => 2, 'terms' => (new Terms)->write(), 'owned' => [], 'options' => [],
+        return [
+            'version' => 2,
+            'terms' => (new Terms())->write(),
+            'owned' => [],
+            'options' => [],
             'runs' => self::each($document['runs'] ?? null, ['mounting' => [], 'light' => '', 'height' => null]),
         ] + $document;
     }
@@ -43,12 +47,37 @@ final readonly class Upgrades
     {
         $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
 
-        return ['version' => 3, 'terms' => $terms + (new Terms)->write(),
-            ...array_map(static fn (mixed $devices): array => self::each($devices, ['setting' => null, 'series' => 1, 'parallel' => 1, 'where' => '']), array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1, 'modules' => 1])),
+        return [
+            'version' => 3,
+            'terms' => $terms + (new Terms())->write(),
+            ...array_map(
+                static fn(mixed $devices): array => self::each($devices, [
+                    'setting' => null,
+                    'series' => 1,
+                    'parallel' => 1,
+                    'where' => '',
+                ]),
+                array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1, 'modules' => 1]),
+            ),
             'cables' => self::each($document['cables'] ?? null, ['joint' => null, 'fuse' => null, 'existing' => false]),
-            'runs' => self::each($document['runs'] ?? null, ['part' => 1, 'parts' => 1, 'cap' => 1.0, 'capChecked' => false, 'zones' => [], 'pins' => []]),
+            'runs' => self::each($document['runs'] ?? null, [
+                'part' => 1,
+                'parts' => 1,
+                'cap' => 1.0,
+                'capChecked' => false,
+                'zones' => [],
+                'pins' => [],
+            ]),
             'options' => self::each($document['options'] ?? null, ['cap' => 1.0]),
-        ] + $document + ['splices' => [], 'modules' => [], 'fixtures' => [], 'scenes' => [], 'makings' => [], 'spares' => []];
+        ] +
+            $document + [
+                'splices' => [],
+                'modules' => [],
+                'fixtures' => [],
+                'scenes' => [],
+                'makings' => [],
+                'spares' => [],
+            ];
     }
 
     /**
@@ -57,6 +86,9 @@ final readonly class Upgrades
      */
     private static function each(mixed $list, array $more): array
     {
-        return array_map(static fn (mixed $item): mixed => is_array($item) ? $item + $more : $item, is_array($list) ? array_values($list) : []);
+        return array_map(
+            static fn(mixed $item): mixed => is_array($item) ? $item + $more : $item,
+            is_array($list) ? array_values($list) : [],
+        );
     }
 }

@@ -67,7 +67,8 @@ trait WaysOfPlan
     /** Whether a run lies where water comes to it: the place is damp, or it is mounted outdoors. */
     public function damp(Run $run): bool
     {
-        return in_array('outdoors', $run->mounting, true) || TapeNotes::read($this->places[$run->place]->notes ?? '')->site->damp === true;
+        return in_array('outdoors', $run->mounting, true) ||
+            TapeNotes::read($this->places[$run->place]->notes ?? '')->site->damp === true;
     }
 
     /** Cores of a joint of a run's strip: the plus and a return for each channel, or both poles and the data wires. */

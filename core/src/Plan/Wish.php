@@ -32,25 +32,52 @@ final readonly class Wish
         public string $control,
         public string $source,
         public float $cap = 1.0,
-    ) {
-    }
+    ) {}
 
     public function with(int $controllers): self
     {
-        return new self($this->id, $this->run, $this->volts, $this->light, $this->colour, $controllers, $this->control, $this->source, $this->cap);
+        return new self(
+            $this->id,
+            $this->run,
+            $this->volts,
+            $this->light,
+            $this->colour,
+            $controllers,
+            $this->control,
+            $this->source,
+            $this->cap,
+        );
     }
 
     /** @throws \EmberDusk\Workings\Trouble at the first value that cannot be */
     public static function read(Fields $f): self
     {
-        return new self($f->string('id', 40), $f->string('run', 40), $f->number('volts', 3, 60), $f->oneOf('light', self::LIGHTS),
-            $f->oneOf('colour', self::COLOURS), $f->whole('controllers', 0, 4), $f->oneOf('control', self::CONTROLS), $f->oneOf('source', self::SOURCES), $f->number('cap', 0.2, 1));
+        return new self(
+            $f->string('id', 40),
+            $f->string('run', 40),
+            $f->number('volts', 3, 60),
+            $f->oneOf('light', self::LIGHTS),
+            $f->oneOf('colour', self::COLOURS),
+            $f->whole('controllers', 0, 4),
+            $f->oneOf('control', self::CONTROLS),
+            $f->oneOf('source', self::SOURCES),
+            $f->number('cap', 0.2, 1),
+        );
     }
 
     /** @return array<string, string|int|float> */
     public function write(): array
     {
-        return ['id' => $this->id, 'run' => $this->run, 'volts' => $this->volts, 'light' => $this->light, 'colour' => $this->colour,
-            'controllers' => $this->controllers, 'control' => $this->control, 'source' => $this->source, 'cap' => $this->cap];
+        return [
+            'id' => $this->id,
+            'run' => $this->run,
+            'volts' => $this->volts,
+            'light' => $this->light,
+            'colour' => $this->colour,
+            'controllers' => $this->controllers,
+            'control' => $this->control,
+            'source' => $this->source,
+            'cap' => $this->cap,
+        ];
     }
 }

@@ -36,8 +36,17 @@ final readonly class Channels
      */
     public static function free(array $wifi): array
     {
-        $free = array_filter(range(11, 26), static fn (int $z): bool => array_filter($wifi, static fn (int $w): bool => self::overlap($z, $w)) === []);
-        usort($free, static fn (int $a, int $b): int => [in_array($a, self::USUAL, true) ? 0 : 1, $a] <=> [in_array($b, self::USUAL, true) ? 0 : 1, $b]);
+        $free = array_filter(
+            range(11, 26),
+            static fn(int $z): bool => array_filter($wifi, static fn(int $w): bool => self::overlap($z, $w)) === [],
+        );
+        usort(
+            $free,
+            static fn(int $a, int $b): int => [in_array($a, self::USUAL, true) ? 0 : 1, $a] <=> [
+                in_array($b, self::USUAL, true) ? 0 : 1,
+                $b,
+            ],
+        );
 
         return $free;
     }

@@ -25,13 +25,22 @@ final readonly class Figure
         public string $assumption = '',
         public string $source = '',
         public ?Range $range = null,
-    ) {
-    }
+    ) {}
 
     /** The same figure under another label. */
     public function named(string $label): self
     {
-        return new self($label, $this->value, $this->unit, $this->decimals, $this->formula, $this->inputs, $this->assumption, $this->source, $this->range);
+        return new self(
+            $label,
+            $this->value,
+            $this->unit,
+            $this->decimals,
+            $this->formula,
+            $this->inputs,
+            $this->assumption,
+            $this->source,
+            $this->range,
+        );
     }
 
     public function text(): string
@@ -55,14 +64,23 @@ final readonly class Figure
             'value' => $this->value,
             'text' => $this->text(),
             'unit' => $this->unit,
-            'range' => $this->range === null ? null : [
-                self::print($this->range->low, $this->decimals),
-                self::print($this->range->high, $this->decimals),
-            ],
+            'range' =>
+                $this->range === null
+                    ? null
+                    : [
+                        self::print($this->range->low, $this->decimals),
+                        self::print($this->range->high, $this->decimals),
+                    ],
             'formula' => $this->formula,
-            'inputs' => array_map(static fn (Input $i): array => [
-                'symbol' => $i->symbol, 'meaning' => $i->meaning, 'text' => self::significant($i->value), 'unit' => $i->unit,
-            ], $this->inputs),
+            'inputs' => array_map(
+                static fn(Input $i): array => [
+                    'symbol' => $i->symbol,
+                    'meaning' => $i->meaning,
+                    'text' => self::significant($i->value),
+                    'unit' => $i->unit,
+                ],
+                $this->inputs,
+            ),
             'assumption' => $this->assumption,
             'source' => $this->source,
         ];

@@ -18,8 +18,7 @@ final readonly class Finding
         public ?float $limit = null,
         public string $source = '',
         public array $fixes = [],
-    ) {
-    }
+    ) {}
 
     /**
      * Worst first; among equals in the order they were found.
@@ -29,7 +28,7 @@ final readonly class Finding
      */
     public static function worstFirst(array $findings): array
     {
-        usort($findings, static fn (self $a, self $b): int => $a->severity->rank() <=> $b->severity->rank());
+        usort($findings, static fn(self $a, self $b): int => $a->severity->rank() <=> $b->severity->rank());
 
         return $findings;
     }
@@ -45,7 +44,10 @@ final readonly class Finding
             'stage' => $this->place->stage,
             'place' => $this->place->id,
             'source' => $this->source,
-            'fixes' => array_map(static fn (Fix $f): array => ['label' => $f->label, 'change' => $f->change], $this->fixes),
+            'fixes' => array_map(
+                static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change],
+                $this->fixes,
+            ),
         ];
     }
 }

@@ -8,7 +8,5 @@ namespace EmberDusk\Workings;
 final readonly class Fix
 {
     /** @param  array<string, mixed>  $change a change as Plan\Changes\Catalogue reads it */
-    public function __construct(public string $label, public array $change)
-    {
-    }
+    public function __construct(public string $label, public array $change) {}
 }

@@ -12,6 +12,5 @@ final readonly class Input
         public string $meaning,
         public float $value,
         public string $unit,
-    ) {
-    }
+    ) {}
 }

@@ -7,7 +7,5 @@ namespace EmberDusk\Workings;
 /** Where a finding stands: the stage, and the id of the thing in the plan (empty: the whole job). */
 final readonly class Place
 {
-    public function __construct(public string $stage, public string $id = '')
-    {
-    }
+    public function __construct(public string $stage, public string $id = '') {}
 }

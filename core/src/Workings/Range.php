@@ -7,9 +7,7 @@ namespace EmberDusk\Workings;
 /** Where a predicted value may lie, low to high. */
 final readonly class Range
 {
-    public function __construct(public float $low, public float $high)
-    {
-    }
+    public function __construct(public float $low, public float $high) {}
 
     public static function over(float $value, float ...$others): self
     {

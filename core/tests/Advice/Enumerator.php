@@ -26,9 +26,11 @@ final class Enumerator
 
     public int $solved = 0;
 
-    public function __construct(private readonly Plan $plan, private readonly Tables $tables, private readonly ShelfSource $shelf)
-    {
-    }
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Tables $tables,
+        private readonly ShelfSource $shelf,
+    ) {}
 
     /**
      * @param  list<Run>  $runs  of one place and volts
@@ -65,16 +67,33 @@ final class Enumerator
         $pinned = in_array('kit', $set[0]->pins, true);
         foreach (self::partitions($set) as $blocks) {
             foreach ($blocks as $block) {
-                if ((count($block) > 1 && !$this->tables->strip($block[0])->switched()) || ($pinned && count($blocks) > 1 && $set[0]->controller === $set[1]->controller)) {
+                if (
+                    (count($block) > 1 && !$this->tables->strip($block[0])->switched()) ||
+                    ($pinned && count($blocks) > 1 && $set[0]->controller === $set[1]->controller)
+                ) {
                     continue 2;
                 }
             }
             foreach ($this->tables->supplies($set, true) as $supply) {
-                foreach ($pinned ? [Routes::NOW.$set[0]->id] : $this->tables->routes->places($set, true) as $place) {
-                    foreach (self::product(array_map(fn (array $b): array => $this->blocks($b, $place, $pinned), $blocks)) as $made) {
+                foreach ($pinned ? [Routes::NOW . $set[0]->id] : $this->tables->routes->places($set, true) as $place) {
+                    foreach (
+                        self::product(array_map(fn(array $b): array => $this->blocks($b, $place, $pinned), $blocks))
+                        as $made
+                    ) {
                         $layout = new Layout($supply, $place, $made);
                         $plan = $layout->built($this->plan, $this->tables, $this->shelf);
-                        $found = [Bill::of($plan, array_values(array_filter(array_keys($plan->runs), static fn (string $r): bool => self::among($plan->runs[$r], $set))))->cost(), $layout->key()];
+                        $found = [
+                            Bill::of(
+                                $plan,
+                                array_values(
+                                    array_filter(
+                                        array_keys($plan->runs),
+                                        static fn(string $r): bool => self::among($plan->runs[$r], $set),
+                                    ),
+                                ),
+                            )->cost(),
+                            $layout->key(),
+                        ];
                         if ($this->holds($plan, $layout->key(), $set)) {
                             $best = $best === null || $found < $best ? $found : $best;
                         }
@@ -94,10 +113,22 @@ final class Enumerator
     {
         $switched = $this->tables->strip($runs[0])->switched();
         $all = [];
-        foreach ($switched ? ($pinned ? [Routes::NOW.$runs[0]->id] : $this->tables->routes->places($runs, false)) : [$supply] as $place) {
+        foreach (
+            $switched
+                ? ($pinned
+                    ? [Routes::NOW . $runs[0]->id]
+                    : $this->tables->routes->places($runs, false))
+                : [$supply]
+            as $place
+        ) {
             foreach ($switched ? $this->tables->controllers($runs, true) : [null] as $controller) {
                 foreach ($this->tables->trunks($runs) as $trunk) {
-                    foreach (self::product(array_map(fn (Run $r): array => $this->tables->feeds($r, $place, Aim::Cost), $runs)) as $feeds) {
+                    foreach (
+                        self::product(
+                            array_map(fn(Run $r): array => $this->tables->feeds($r, $place, Aim::Cost), $runs),
+                        )
+                        as $feeds
+                    ) {
                         $all[] = new Block($controller, $place, $trunk, $feeds);
                     }
                 }
@@ -128,19 +159,27 @@ final class Enumerator
             $watts += $strip->wattsPerMetre() * $metres;
             $controller = $plan->controller($run->controller);
             if ($controller !== null && $strip->switched()) {
-                $amps[$run->controller] = ($amps[$run->controller] ?? 0.0) + $strip->wattsPerMetre() * $metres / $strip->volts;
-                if ($amps[$run->controller] > $controller->totalAmps + 1e-9 || $controller->channelAmps + 1e-9 < $amps[$run->controller] / count($strip->channels)) {
+                $amps[$run->controller] =
+                    ($amps[$run->controller] ?? 0.0) + ($strip->wattsPerMetre() * $metres) / $strip->volts;
+                if (
+                    $amps[$run->controller] > $controller->totalAmps + 1e-9 ||
+                    $controller->channelAmps + 1e-9 < $amps[$run->controller] / count($strip->channels)
+                ) {
                     return false;
                 }
             }
         }
-        if ($watts > ($plan->supply($plan->run($set[0]->id)->supply)?->ratedWatts() ?? 0.0) * (1 - $plan->limits->headroom) + 1e-9) {
+        if (
+            $watts >
+            ($plan->supply($plan->run($set[0]->id)->supply)?->ratedWatts() ?? 0.0) * (1 - $plan->limits->headroom) +
+                1e-9
+        ) {
             return false;
         }
         try {
             $results = $open = [];
             foreach (Island::all($plan) as $island) {
-                if (array_filter($set, static fn (Run $r): bool => isset($island->parts[$r->id])) !== []) {
+                if (array_filter($set, static fn(Run $r): bool => isset($island->parts[$r->id])) !== []) {
                     $results += Engine::planned($plan, $island);
                     $open = [...$open, ...Engine::opened($plan, $island)];
                 }
@@ -149,7 +188,7 @@ final class Enumerator
             return false;
         }
         foreach ($results as $id => $result) {
-            if (!$result instanceof RunResult || !$this->fits($plan, $plan->runs[$id], $result, $open)) {
+            if (!($result instanceof RunResult) || !$this->fits($plan, $plan->runs[$id], $result, $open)) {
                 return false;
             }
         }
@@ -161,11 +200,16 @@ final class Enumerator
     private function fits(Plan $plan, Run $run, RunResult $result, array $open): bool
     {
         $light = $result->light;
-        $lowest = min([INF, ...array_map(static fn ($f): float => $f->volts, array_values($result->feeds))]);
+        $lowest = min([INF, ...array_map(static fn($f): float => $f->volts, array_values($result->feeds))]);
         $ends = max($light[0], $light[count($light) - 1]);
         $apart = $plan->endsApart($run);
-        if (round(min([1e9, ...$light]) / max([0.0, ...$light]), 4) < $plan->limits->evenness || round($result->supplyVolts - $lowest, 4) > $plan->limits->drop * $this->tables->strip($run)->volts
-            || ($apart !== null && $apart <= 1.0 && round(abs($light[0] - $light[count($light) - 1]) / $ends, 4) > $plan->limits->seam)) {
+        if (
+            round(min([1e9, ...$light]) / max([0.0, ...$light]), 4) < $plan->limits->evenness ||
+            round($result->supplyVolts - $lowest, 4) > $plan->limits->drop * $this->tables->strip($run)->volts ||
+            ($apart !== null &&
+                $apart <= 1.0 &&
+                round(abs($light[0] - $light[count($light) - 1]) / $ends, 4) > $plan->limits->seam)
+        ) {
             return false;
         }
         foreach ($result->cables as $id => $cable) {
@@ -187,7 +231,8 @@ final class Enumerator
     /** @param  list<Run>  $set */
     private static function among(Run $run, array $set): bool
     {
-        return array_filter($set, static fn (Run $r): bool => $r->place === $run->place && $r->word === $run->word) !== [];
+        return array_filter($set, static fn(Run $r): bool => $r->place === $run->place && $r->word === $run->word) !==
+            [];
     }
 
     /**
@@ -226,7 +271,7 @@ final class Enumerator
             $set = [$first];
             $rest = [];
             foreach ($runs as $n => $run) {
-                if (($with >> $n & 1) === 1) {
+                if ((($with >> $n) & 1) === 1) {
                     $set[] = $run;
                 } else {
                     $rest[] = $run;

@@ -12,9 +12,7 @@ use EmberDusk\Tests\Demo;
 final readonly class FewOnShelf implements ShelfSource
 {
     /** @param  list<string>  $only  ids of the cables, controllers, supplies and fuses that are there */
-    public function __construct(private array $only)
-    {
-    }
+    public function __construct(private array $only) {}
 
     public function find(string $id): ?Frozen
     {
@@ -23,6 +21,11 @@ final readonly class FewOnShelf implements ShelfSource
 
     public function ofKind(string $kind): array
     {
-        return array_values(array_filter(Demo::shelf()->ofKind($kind), fn (Frozen $f): bool => in_array($f->entry->id(), $this->only, true)));
+        return array_values(
+            array_filter(
+                Demo::shelf()->ofKind($kind),
+                fn(Frozen $f): bool => in_array($f->entry->id(), $this->only, true),
+            ),
+        );
     }
 }

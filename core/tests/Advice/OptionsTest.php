@@ -25,9 +25,19 @@ final class OptionsTest extends TestCase
      */
     private static function cards(Plan $plan, array ...$wishes): array
     {
-        $plan = $wishes === [] ? $plan : Demo::with($plan, ['kind' => 'SetOptions', 'run' => 'cove', 'options' => array_map(self::wish(...), array_values($wishes))]);
+        $plan =
+            $wishes === []
+                ? $plan
+                : Demo::with($plan, [
+                    'kind' => 'SetOptions',
+                    'run' => 'cove',
+                    'options' => array_map(self::wish(...), array_values($wishes)),
+                ]);
         $cards = Options::of($plan, $plan->run('cove'), Demo::shelf());
-        Schema::check(Json::object(Json::compact(['run' => 'cove', 'name' => 'Cove', 'options' => $cards])), 'responses#/$defs/options');
+        Schema::check(
+            Json::object(Json::compact(['run' => 'cove', 'name' => 'Cove', 'options' => $cards])),
+            'responses#/$defs/options',
+        );
 
         return $cards;
     }
@@ -38,7 +48,15 @@ final class OptionsTest extends TestCase
      */
     private static function wish(array $wish): array
     {
-        return $wish + ['volts' => 24.0, 'light' => 'room', 'colour' => 'single', 'controllers' => 0, 'control' => 'zigbee', 'source' => 'shelf', 'cap' => 1.0];
+        return $wish + [
+            'volts' => 24.0,
+            'light' => 'room',
+            'colour' => 'single',
+            'controllers' => 0,
+            'control' => 'zigbee',
+            'source' => 'shelf',
+            'cap' => 1.0,
+        ];
     }
 
     public function test_six_options_ask_the_usual_questions_and_each_is_taken_over_as_shown(): void
@@ -50,9 +68,11 @@ final class OptionsTest extends TestCase
                 continue;
             }
             $plan = Demo::with(Demo::plan(), $card['take']);
-            $parts = array_filter($plan->runs, static fn (Run $r): bool => $r->word === 'cove');
+            $parts = array_filter($plan->runs, static fn(Run $r): bool => $r->word === 'cove');
             self::assertCount($card['wish']['controllers'], $parts);
-            $light = array_merge(...array_values(array_map(static fn (Run $r): array => Engine::solve($plan, $r)->light, $parts)));
+            $light = array_merge(
+                ...array_values(array_map(static fn(Run $r): array => Engine::solve($plan, $r)->light, $parts)),
+            );
             sort($light);
             [$darkest, $brightest] = [$light[0] ?? NAN, $light[count($light) - 1] ?? NAN];
             self::assertEqualsWithDelta($card['darkest']['value'], $darkest, 1e-9, "option {$n}");
@@ -65,7 +85,11 @@ final class OptionsTest extends TestCase
     /** What is taken over is what the reference simulator solves. */
     public function test_a_taken_option_agrees_with_the_reference_simulator(): void
     {
-        $cards = self::cards(Demo::plan(), ['colour' => 'rgbw', 'light' => 'mood'], ['volts' => 12.0, 'light' => 'mood']);
+        $cards = self::cards(
+            Demo::plan(),
+            ['colour' => 'rgbw', 'light' => 'mood'],
+            ['volts' => 12.0, 'light' => 'mood'],
+        );
         foreach ($cards as $card) {
             $networks = Engine::networks(Demo::with(Demo::plan(), $card['take'] ?? []));
             $nodes = [];
@@ -93,11 +117,11 @@ final class OptionsTest extends TestCase
     {
         [$card] = self::cards(Demo::plan(), []);
         $plan = Demo::with(Demo::plan(), $card['take']);
-        $price = static fn (string $id): float => (float) (Demo::shelf()->find($id)->written['price'] ?? 0);
+        $price = static fn(string $id): float => (float) (Demo::shelf()->find($id)->written['price'] ?? 0);
         $parts = 18.0 * $price('strip-single-24') + $price('supply-24-240') + $price('controller-zigbee-1');
         $joints = 4;
         foreach ($plan->cables as $cable) {
-            $parts += ceil(round($cable->length * 10, 6)) / 10 * $price($cable->kit);
+            $parts += (ceil(round($cable->length * 10, 6)) / 10) * $price($cable->kit);
         }
         $joints += 4 * count($plan->feedsOf($plan->run('cove')));
         $hours = ($joints * 6 + 18 * 5 + 2 * 15) / 60;
@@ -116,7 +140,10 @@ final class OptionsTest extends TestCase
         // The least dear hub whose app sets a single colour costs 48.
         self::assertEqualsWithDelta(48.0, $hubless['cost']['value'] - $card['cost']['value'], 0.011);
         // Owned first: a larger supply than is needed, because it is there.
-        [$first] = self::cards(Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-320', 'count' => 1]), ['source' => 'owned', 'light' => 'mood']);
+        [$first] = self::cards(Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-320', 'count' => 1]), [
+            'source' => 'owned',
+            'light' => 'mood',
+        ]);
         self::assertContains('24 V supply, 13.4 A', $first['kit']);
     }
 
@@ -128,7 +155,10 @@ final class OptionsTest extends TestCase
         // This hub's app does not set tunable white, and an assistant that reads it can do no more.
         self::assertSame(['dims', 'all', 'dims'], [$reach['Hub’s app'], $reach['Remote'], $reach['Assistant']]);
         self::assertSame('not', array_column($remote['reach'], 'reach', 'label')['Hub’s app']);
-        self::assertStringContainsString('does not set tunable white', array_column($tunable['reach'], 'text', 'label')['Hub’s app']);
+        self::assertStringContainsString(
+            'does not set tunable white',
+            array_column($tunable['reach'], 'text', 'label')['Hub’s app'],
+        );
     }
 
     /** Second school: 60 % of 172.8 W with 20 % to spare ask for 129.6 W, so 150 W will do where the first school takes 240; a step and a check come with it. */
@@ -137,23 +167,36 @@ final class OptionsTest extends TestCase
         [$full, $capped] = self::cards(Demo::plan(), [], ['cap' => 0.6]);
         self::assertContains('24 V supply, 10 A', $full['kit']);
         self::assertContains('24 V supply, 6.25 A', $capped['kit']);
-        self::assertContains('A limit of 60 % must be set in the controller', array_column($capped['findings'], 'title'));
+        self::assertContains(
+            'A limit of 60 % must be set in the controller',
+            array_column($capped['findings'], 'title'),
+        );
         $plan = Demo::with(Demo::plan(), $capped['take']);
         self::assertSame([0.6, false], [$plan->run('cove')->cap, $plan->run('cove')->capChecked]);
     }
 
     public function test_the_ready_made_set_says_only_what_its_box_says(): void
     {
-        [$set, $short] = self::cards(Demo::plan(), ['colour' => 'tunable', 'source' => 'set'], ['colour' => 'rgb', 'source' => 'set']);
-        self::assertSame([['Ready-made set 20 m, tunable white, remote'], null, null], [$set['kit'], $set['darkest'], $set['take']]);
-        self::assertEqualsWithDelta(96 * 18 / 20, $set['load']['value'], 1e-9);
+        [$set, $short] = self::cards(
+            Demo::plan(),
+            ['colour' => 'tunable', 'source' => 'set'],
+            ['colour' => 'rgb', 'source' => 'set'],
+        );
+        self::assertSame(
+            [['Ready-made set 20 m, tunable white, remote'], null, null],
+            [$set['kit'], $set['darkest'], $set['take']],
+        );
+        self::assertEqualsWithDelta((96 * 18) / 20, $set['load']['value'], 1e-9);
         self::assertStringContainsString('Sets cannot be joined', (string) $short['refused']);
     }
 
     public function test_the_site_speaks_before_anything_is_bought(): void
     {
         $notes = "start\n6 cove\ndamp\nbattery E1, 6 of 8 V, want 12 V\nrun cove, bare";
-        [$card] = self::cards(Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $notes]), ['colour' => 'rgbw']);
+        [$card] = self::cards(
+            Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $notes]),
+            ['colour' => 'rgbw'],
+        );
         $titles = array_column($card['findings'], 'title');
         self::assertContains('An open strip in a damp place', $titles);
         self::assertContains('There is no mains here: the supply must be a converter on the bank', $titles);

@@ -20,12 +20,14 @@ final class PlannerTest extends TestCase
         $seen = ['infeasible' => 0, 'best single runs clash' => 0, 'no simple layout' => 0, 'existing leg' => 0];
         $solved = [0, 0];
         foreach (PlannerJobs::all(404) as $case => [$plan, $ids, $shelf, $kind]) {
-            $runs = array_map(static fn (string $r) => $plan->run($r), $ids);
+            $runs = array_map(static fn(string $r) => $plan->run($r), $ids);
             $of = Sharing::groups($plan, $runs)[0];
             $enumerator = new Enumerator($plan, new Tables($plan, 'room', $shelf), $shelf);
             $wanted = $kind === 'pinned' ? $enumerator->onOneSupply($of) : $enumerator->best($of);
             $proposal = Planner::of($plan, $ids, $shelf);
-            $found = $proposal->whole() ? [$proposal->cost(), implode(',', array_map(static fn (Tried $t): string => $t->key, $proposal->parts))] : null;
+            $found = $proposal->whole()
+                ? [$proposal->cost(), implode(',', array_map(static fn(Tried $t): string => $t->key, $proposal->parts))]
+                : null;
             self::assertSame($wanted, $found, "case {$case}, {$kind}");
             self::assertTrue($proposal->exact, "case {$case}");
             $solved = [$solved[0] + $enumerator->solved, $solved[1] + $proposal->solved];
@@ -35,10 +37,24 @@ final class PlannerTest extends TestCase
             $seen['best single runs clash'] += (int) ($kind === 'pinned' && self::clash($enumerator, $of, $found));
             if ($found !== null) {
                 $made = $proposal->built($proposal->parts, $shelf);
-                self::assertSame($proposal->cost(), Bill::of($made, Proposal::wired($made, $plan, ...$ids))->cost(), "case {$case}: the table’s price is the built plan’s");
+                self::assertSame(
+                    $proposal->cost(),
+                    Bill::of($made, Proposal::wired($made, $plan, ...$ids))->cost(),
+                    "case {$case}: the table’s price is the built plan’s",
+                );
             }
         }
-        fwrite(STDOUT, sprintf("\n%d infeasible, %d whose best single runs clash, %d no simple layout, %d with an existing leg, of 100 jobs; loops solved %d, the planner %d\n", $seen['infeasible'], $seen['best single runs clash'], $seen['no simple layout'], $seen['existing leg'], ...$solved));
+        fwrite(
+            STDOUT,
+            sprintf(
+                "\n%d infeasible, %d whose best single runs clash, %d no simple layout, %d with an existing leg, of 100 jobs; loops solved %d, the planner %d\n",
+                $seen['infeasible'],
+                $seen['best single runs clash'],
+                $seen['no simple layout'],
+                $seen['existing leg'],
+                ...$solved,
+            ),
+        );
         self::assertGreaterThanOrEqual(20, $seen['infeasible']);
         self::assertGreaterThanOrEqual(30, $seen['best single runs clash']);
         self::assertGreaterThanOrEqual(30, $seen['no simple layout']);
@@ -69,11 +85,19 @@ final class PlannerTest extends TestCase
      */
     private static function clash(Enumerator $enumerator, array $runs, ?array $found): bool
     {
-        $alone = array_map(static fn ($r): ?array => $enumerator->onOneSupply([$r]), $runs);
+        $alone = array_map(static fn($r): ?array => $enumerator->onOneSupply([$r]), $runs);
         if (in_array(null, $alone, true)) {
             return false;
         }
-        $decisions = static fn (string $key): array => array_merge(...array_map(static fn (array $b): array => [...array_map(static fn (array $r): string => implode(' ', $r), $b['runs']), 'trunk' => $b['trunk']], json_decode($key, true)['blocks']));
+        $decisions = static fn(string $key): array => array_merge(
+            ...array_map(
+                static fn(array $b): array => [
+                    ...array_map(static fn(array $r): string => implode(' ', $r), $b['runs']),
+                    'trunk' => $b['trunk'],
+                ],
+                json_decode($key, true)['blocks'],
+            ),
+        );
         if ($found === null) {
             return true;
         }

@@ -31,7 +31,7 @@ final class ProposalTest extends TestCase
         $shown = $proposal->toArray(Demo::shelf());
         Schema::check(Json::object(Json::compact($shown)), 'responses#/$defs/proposal');
         self::assertIsArray($shown['drawn']);
-        $sum = array_sum(array_map(static fn (array $l): float => (float) $l['difference'], $shown['drawn']['lines']));
+        $sum = array_sum(array_map(static fn(array $l): float => (float) $l['difference'], $shown['drawn']['lines']));
         self::assertEqualsWithDelta(-(float) $shown['drawn']['dearer'], $sum, 1e-6);
         self::assertNotSame([], $shown['drawn']['broken']);
         $mended = Demo::with($plan, $shown['drawn']['repair']['change']);
@@ -46,7 +46,10 @@ final class ProposalTest extends TestCase
         [$best] = $proposal->parts;
         self::assertLessThanOrEqual($best->joints, $proposal->alternatives['fewest joints'][0]->joints);
         self::assertLessThanOrEqual($best->boxes, $proposal->alternatives['fewest hidden boxes'][0]->boxes);
-        self::assertGreaterThanOrEqual($best->judge->evenness, $proposal->alternatives['most even'][0]->judge->evenness);
+        self::assertGreaterThanOrEqual(
+            $best->judge->evenness,
+            $proposal->alternatives['most even'][0]->judge->evenness,
+        );
         foreach ($proposal->alternatives as $parts) {
             self::assertTrue($parts[0]->judge->holds());
             self::assertGreaterThanOrEqual($best->cost, $parts[0]->cost);
@@ -55,20 +58,45 @@ final class ProposalTest extends TestCase
 
     public function test_what_is_pinned_stays(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], ['kind' => 'PinRun', 'run' => 'cove', 'pins' => ['feeds', 'kit']]);
-        $proposal = Planner::of($plan, ['cove'], new FewOnShelf(['cable-3x15', 'cable-3x25', 'cable-2x15', 'cable-2x25', 'fuse-10', 'fuse-15']));
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'PinRun', 'run' => 'cove', 'pins' => ['feeds', 'kit']],
+        );
+        $proposal = Planner::of(
+            $plan,
+            ['cove'],
+            new FewOnShelf(['cable-3x15', 'cable-3x25', 'cable-2x15', 'cable-2x25', 'fuse-10', 'fuse-15']),
+        );
         $made = $proposal->built($proposal->parts, Demo::shelf());
         self::assertSame($plan->feeds, $made->feeds);
         self::assertEquals([$plan->supplies, $plan->controllers], [$made->supplies, $made->controllers]);
         self::assertNotSame([], $proposal->clashes, 'both ends are not enough for 18 m');
         $free = Planner::of($plan, ['cove'], Demo::shelf(), ['cables']);
-        self::assertSame([], array_filter($free->built($free->parts, Demo::shelf())->cables, static fn ($c): bool => $c->kit !== 'cable-3x15'));
+        self::assertSame(
+            [],
+            array_filter(
+                $free->built($free->parts, Demo::shelf())->cables,
+                static fn($c): bool => $c->kit !== 'cable-3x15',
+            ),
+        );
     }
 
     public function test_limits_that_clash_are_named_with_the_nearest(): void
     {
-        $plan = Demo::with(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'), ['kind' => 'SetLimits', 'drop' => 0.005, 'headroom' => 0.2, 'evenness' => 0.999, 'seam' => 0.05, 'cableCelsius' => 40]);
-        $proposal = Planner::of($plan, ['line'], new FewOnShelf(['cable-2x15', 'supply-24-240', 'controller-zigbee-1', 'fuse-15']));
+        $plan = Demo::with(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'), [
+            'kind' => 'SetLimits',
+            'drop' => 0.005,
+            'headroom' => 0.2,
+            'evenness' => 0.999,
+            'seam' => 0.05,
+            'cableCelsius' => 40,
+        ]);
+        $proposal = Planner::of(
+            $plan,
+            ['line'],
+            new FewOnShelf(['cable-2x15', 'supply-24-240', 'controller-zigbee-1', 'fuse-15']),
+        );
         self::assertFalse($proposal->whole());
         [$limits, $nearest, $all] = $proposal->clashes['line'];
         self::assertTrue($all);
@@ -89,9 +117,22 @@ final class ProposalTest extends TestCase
 
     public function test_runs_of_one_light_stay_together(): void
     {
-        $kit = static fn (string $run): array => array_map(static fn (string $k): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $k], ['strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15']);
-        $plan = Demo::with(new Plan('Test', '', places: ['room' => new \EmberDusk\Plan\Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3.00 line\n3.00 shelf\n3.00 rail"], ...$kit('line'), ...$kit('rail'), ...$kit('shelf'));
-        $plan = Demo::with($plan, ['kind' => 'ShareKit', 'run' => 'rail', 'with' => 'c1'], ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Row', 'room' => 'Room']);
+        $kit = static fn(string $run): array => array_map(
+            static fn(string $k): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $k],
+            ['strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'],
+        );
+        $plan = Demo::with(
+            new Plan('Test', '', places: ['room' => new \EmberDusk\Plan\Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3.00 line\n3.00 shelf\n3.00 rail"],
+            ...$kit('line'),
+            ...$kit('rail'),
+            ...$kit('shelf'),
+        );
+        $plan = Demo::with(
+            $plan,
+            ['kind' => 'ShareKit', 'run' => 'rail', 'with' => 'c1'],
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Row', 'room' => 'Room'],
+        );
         $shelf = new FewOnShelf(['cable-2x15', 'controller-zigbee-1', 'supply-24-100', 'fuse-10', 'fuse-15']);
         $proposal = Planner::of($plan, ['line', 'rail', 'shelf'], $shelf);
         $made = $proposal->built($proposal->parts, $shelf);
@@ -116,7 +157,10 @@ final class ProposalTest extends TestCase
             $apart += Planner::of($plan, [$run], Demo::shelf())->cost();
         }
         self::assertLessThan($apart, $proposal->cost());
-        self::assertSame($proposal->cost(), Bill::of($made, Proposal::wired($made, $plan, ...array_keys($plan->runs)))->cost());
+        self::assertSame(
+            $proposal->cost(),
+            Bill::of($made, Proposal::wired($made, $plan, ...array_keys($plan->runs)))->cost(),
+        );
     }
 
     /** Stopped at once, every run still gets something that holds. */
@@ -124,7 +168,13 @@ final class ProposalTest extends TestCase
     {
         /** @var Plan $plan */
         $plan = FortyRuns::plan(Demo::shelf(), 2, 2);
-        $proposal = Planner::of($plan, array_keys($plan->runs), Demo::shelf(), [], new Watch(static fn (int $solved): bool => $solved >= 3));
+        $proposal = Planner::of(
+            $plan,
+            array_keys($plan->runs),
+            Demo::shelf(),
+            [],
+            new Watch(static fn(int $solved): bool => $solved >= 3),
+        );
         self::assertTrue($proposal->stopped);
         $made = $proposal->built($proposal->parts, Demo::shelf());
         foreach (array_keys($plan->runs) as $run) {
@@ -141,7 +191,10 @@ final class ProposalTest extends TestCase
 
     private static function holds(Plan $plan, string $run): bool
     {
-        $alone = Search::part($plan, array_keys(array_filter($plan->runs, static fn ($r): bool => $r->supply === $plan->run($run)->supply)));
+        $alone = Search::part(
+            $plan,
+            array_keys(array_filter($plan->runs, static fn($r): bool => $r->supply === $plan->run($run)->supply)),
+        );
 
         return Judge::of($alone, array_values($alone->runs))->holds();
     }

@@ -18,7 +18,11 @@ final class RoutesTest extends TestCase
 {
     private static function room(string $notes, string ...$strips): Plan
     {
-        $plan = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $notes]);
+        $plan = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' => $notes,
+        ]);
         foreach ($strips as $run => $strip) {
             $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => (string) $run, 'kit' => $strip]);
         }
@@ -29,7 +33,10 @@ final class RoutesTest extends TestCase
     /** An L of 4 and 3 m, the box at 1 m of the first wall: 0.3 m to work with wherever the cable goes. */
     public function test_from_a_box_along_the_walls(): void
     {
-        $plan = self::room("start end\n4.00 line\nbox B1 shelf at 1.00\nright 3.00 shelf", ...['line' => 'strip-single-24', 'shelf' => 'strip-single-24']);
+        $plan = self::room(
+            "start end\n4.00 line\nbox B1 shelf at 1.00\nright 3.00 shelf",
+            ...['line' => 'strip-single-24', 'shelf' => 'strip-single-24'],
+        );
         $routes = new Routes($plan, 'room');
         self::assertEqualsWithDelta(1.3, $routes->tail('B1', $plan->run('line'), 0), 1e-9);
         self::assertEqualsWithDelta(3.3, $routes->tail('B1', $plan->run('line'), 80), 1e-9);
@@ -57,11 +64,18 @@ final class RoutesTest extends TestCase
 
     public function test_where_a_unit_can_stand(): void
     {
-        $plan = self::room("start end\n4.00 line\nbox B1 hatch at 1.00, sealed, ladder\nbox B2 gap at 2.00, open, closed\nbox B3 somewhere, vented\noutlet P1 wall at 3.00", ...['line' => 'strip-single-24']);
+        $plan = self::room(
+            "start end\n4.00 line\nbox B1 hatch at 1.00, sealed, ladder\nbox B2 gap at 2.00, open, closed\nbox B3 somewhere, vented\noutlet P1 wall at 3.00",
+            ...['line' => 'strip-single-24'],
+        );
         $routes = new Routes($plan, 'room');
         self::assertSame(['P1'], $routes->places([$plan->run('line')], true), 'a supply wants air');
         self::assertSame(['B1', 'P1'], $routes->places([$plan->run('line')], false));
-        self::assertSame(['now line'], (new Routes(self::room("start end\n4.00 line"), 'room'))->places([$plan->run('line')], true), 'nothing surveyed: where it begins');
+        self::assertSame(
+            ['now line'],
+            (new Routes(self::room("start end\n4.00 line"), 'room'))->places([$plan->run('line')], true),
+            'nothing surveyed: where it begins',
+        );
         self::assertSame(['', 'B1'], [Routes::where('now line'), Routes::where('B1')]);
     }
 
@@ -70,7 +84,17 @@ final class RoutesTest extends TestCase
         $plan = self::room("start end\n6.00 line", ...['line' => 'strip-single-24']);
         // 120 groups of 0.05 m: (2j-1)/(2k) of 6 m.
         $patterns = Feeding::of($plan, $plan->run('line'));
-        self::assertSame([[0], [120], [0, 120], [60], [30, 90], [20, 60, 100]], [$patterns['start'], $patterns['end'], $patterns['both ends'], $patterns['middle'], $patterns['2 equal feeds'], $patterns['3 equal feeds']]);
+        self::assertSame(
+            [[0], [120], [0, 120], [60], [30, 90], [20, 60, 100]],
+            [
+                $patterns['start'],
+                $patterns['end'],
+                $patterns['both ends'],
+                $patterns['middle'],
+                $patterns['2 equal feeds'],
+                $patterns['3 equal feeds'],
+            ],
+        );
         self::assertSame([10, 30, 50, 70, 90, 110], $patterns['6 equal feeds']);
         self::assertSame([0, 60], $patterns[Feeding::HALVES]);
     }
@@ -79,9 +103,16 @@ final class RoutesTest extends TestCase
     {
         $plan = self::room("start end\n0.15 line", ...['line' => 'strip-single-24']);
         $patterns = Feeding::of($plan, $plan->run('line'));
-        $pads = array_map(static fn (array $p): string => implode(',', $p), array_diff_key($patterns, [Feeding::HALVES => true]));
+        $pads = array_map(
+            static fn(array $p): string => implode(',', $p),
+            array_diff_key($patterns, [Feeding::HALVES => true]),
+        );
         self::assertSame(count($pads), count(array_unique($pads)));
-        $pinned = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 2], ['kind' => 'PinRun', 'run' => 'line', 'pins' => ['feeds']]);
+        $pinned = Demo::with(
+            $plan,
+            ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 2],
+            ['kind' => 'PinRun', 'run' => 'line', 'pins' => ['feeds']],
+        );
         self::assertSame([Feeding::NOW => [2]], Feeding::of($pinned, $pinned->run('line')));
         self::assertSame([], Feeding::of($plan, new Run('other', 'room', 'other', [1.0], [])));
     }

@@ -48,9 +48,36 @@ final class SeededJobsTest extends TestCase
             foreach ($plan->kit as $id => $kit) {
                 $seen[$id] = $seen[(string) $kit->written['kind']] = true;
             }
-            $seen += array_filter(['scenes' => $plan->scenes !== [], 'halves' => array_filter($plan->runs, static fn ($r): bool => $r->parts > 1) !== []]);
+            $seen += array_filter([
+                'scenes' => $plan->scenes !== [],
+                'halves' => array_filter($plan->runs, static fn($r): bool => $r->parts > 1) !== [],
+            ]);
         }
-        foreach (['strip', 'pixels', 'supply', 'battery', 'controller', 'cable', 'fuse', 'connector', 'hub', 'fixture', 'phasecut', 'analog', 'dali', 'profile', 'scenes', 'halves', 'strip-rgbw-24', 'strip-single-24-copper', 'pixels-12-clocked', 'pixels-5-rgbw'] as $kind) {
+        foreach (
+            [
+                'strip',
+                'pixels',
+                'supply',
+                'battery',
+                'controller',
+                'cable',
+                'fuse',
+                'connector',
+                'hub',
+                'fixture',
+                'phasecut',
+                'analog',
+                'dali',
+                'profile',
+                'scenes',
+                'halves',
+                'strip-rgbw-24',
+                'strip-single-24-copper',
+                'pixels-12-clocked',
+                'pixels-5-rgbw',
+            ]
+            as $kind
+        ) {
             self::assertArrayHasKey($kind, $seen);
         }
     }
@@ -63,7 +90,7 @@ final class SeededJobsTest extends TestCase
             try {
                 $results += Engine::island($plan, $island);
             } catch (Trouble $trouble) {
-                $results += array_map(static fn (): Trouble => $trouble, $island->parts + $island->fixtures);
+                $results += array_map(static fn(): Trouble => $trouble, $island->parts + $island->fixtures);
             }
         }
 

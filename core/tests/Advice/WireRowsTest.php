@@ -55,17 +55,30 @@ final class WireRowsTest extends TestCase
         $one = Engine::scene($plan, Island::all($plan)[0], $plan->scenes['e1'])['cove'];
         self::assertInstanceOf(RunResult::class, $one);
         self::assertEqualsWithDelta($one->supplyAmps, $talk['average']['value'], 1e-9);
-        self::assertEqualsWithDelta(0.45, ($talk['average']['value'] - $standby) / ($talk['peak']['value'] - $standby), 0.03);
+        self::assertEqualsWithDelta(
+            0.45,
+            ($talk['average']['value'] - $standby) / ($talk['peak']['value'] - $standby),
+            0.03,
+        );
         self::assertStringContainsString('outside', $full['notes'][0]);
         self::assertStringContainsString('Local codes', $full['notes'][0]);
     }
 
     public function test_a_battery_tells_its_blocks_and_how_long_it_lasts(): void
     {
-        $plan = Demo::with(Demo::run('3', 'strip-single-12', 'battery-12', 'controller-zigbee-1', 'cable-2x15'), ['kind' => 'SetBlocks', 'supply' => 's1', 'series' => 1, 'parallel' => 2]);
+        $plan = Demo::with(Demo::run('3', 'strip-single-12', 'battery-12', 'controller-zigbee-1', 'cable-2x15'), [
+            'kind' => 'SetBlocks',
+            'supply' => 's1',
+            'series' => 1,
+            'parallel' => 2,
+        ]);
         $row = SupplyRows::of(self::work($plan))[0];
         self::assertSame([true, 1, 2], [$row['battery'], $row['series'], $row['parallel']]);
-        self::assertEqualsWithDelta($plan->supply('s1')?->ampHours / $row['average']['value'], $row['runTime']['value'], 1e-9);
+        self::assertEqualsWithDelta(
+            $plan->supply('s1')?->ampHours / $row['average']['value'],
+            $row['runTime']['value'],
+            1e-9,
+        );
         self::assertStringContainsString('fuse at the tap', $row['notes'][0]);
     }
 
@@ -73,14 +86,23 @@ final class WireRowsTest extends TestCase
     {
         $plan = JobFile::read(Demo::file('observatory'));
         $rows = FixtureRows::of(self::work($plan));
-        self::assertSame([['x1', '216', '0-10 V'], ['x2', '18', 'phase-cut']], array_map(static fn (array $r): array => [$r['id'], $r['watts'], $r['dim']], $rows));
+        self::assertSame(
+            [['x1', '216', '0-10 V'], ['x2', '18', 'phase-cut']],
+            array_map(static fn(array $r): array => [$r['id'], $r['watts'], $r['dim']], $rows),
+        );
         foreach ($rows as $row) {
             self::assertNotSame([], $row['choices']);
             foreach ($row['choices'] as $choice) {
                 Demo::with($plan, $choice['change']);
             }
         }
-        $low = Demo::with($plan, ['kind' => 'SetFixture', 'fixture' => null, 'kit' => 'fixture-reading-24', 'place' => 'lecture', 'count' => 3]);
+        $low = Demo::with($plan, [
+            'kind' => 'SetFixture',
+            'fixture' => null,
+            'kit' => 'fixture-reading-24',
+            'place' => 'lecture',
+            'count' => 3,
+        ]);
         $low = Demo::with($low, FixtureRows::of(self::work($low))[2]['choices'][0]['change']);
         $row = FixtureRows::of(self::work($low))[2];
         self::assertSame(['S1', 'low voltage'], [$row['on'], $row['dim']]);
@@ -89,8 +111,18 @@ final class WireRowsTest extends TestCase
 
     public function test_scenes_and_what_can_be_set_in_them(): void
     {
-        $plan = Demo::with(JobFile::read(Demo::file('observatory')), ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'pixels-5-rgb']);
-        self::assertSame([['id' => 'band', 'name' => 'Band', 'channels' => ['all colours']], ['id' => 'c1', 'name' => 'C1 Cove', 'channels' => ['warm white', 'cool white']]], SceneRows::dimmed(self::work($plan)));
+        $plan = Demo::with(JobFile::read(Demo::file('observatory')), [
+            'kind' => 'ChooseKit',
+            'run' => 'band',
+            'kit' => 'pixels-5-rgb',
+        ]);
+        self::assertSame(
+            [
+                ['id' => 'band', 'name' => 'Band', 'channels' => ['all colours']],
+                ['id' => 'c1', 'name' => 'C1 Cove', 'channels' => ['warm white', 'cool white']],
+            ],
+            SceneRows::dimmed(self::work($plan)),
+        );
         self::assertSame(['Talk', 'Slides'], array_column(SceneRows::of(self::work($plan)), 'name'));
     }
 
@@ -99,9 +131,14 @@ final class WireRowsTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $full = self::plain(WireDesk::picture(self::work($plan)));
         $slides = self::plain(WireDesk::picture(self::work($plan, 'e2')));
-        Schema::check(Json::object(Json::compact(WireDesk::picture(self::work($plan, 'e2')))), 'responses#/$defs/wirePicture');
+        Schema::check(
+            Json::object(Json::compact(WireDesk::picture(self::work($plan, 'e2')))),
+            'responses#/$defs/wirePicture',
+        );
         self::assertSame([null, 'e2'], [$full['scene'], $slides['scene']]);
-        $cove = static fn (array $picture): array => array_values(array_filter($picture['runs'], static fn (array $r): bool => $r['id'] === 'cove'))[0];
+        $cove = static fn(array $picture): array => array_values(
+            array_filter($picture['runs'], static fn(array $r): bool => $r['id'] === 'cove'),
+        )[0];
         self::assertGreaterThan(max($cove($slides)['light']), min($cove($full)['light']));
         self::assertNotSame($cove($full)['seen'], $cove($slides)['seen']);
     }
@@ -119,8 +156,16 @@ final class WireRowsTest extends TestCase
         self::assertSame([false, true], [$runs['a0']['thin'], $runs['b0']['thin']]);
         self::assertCount($runs['a0']['lastPad'], $runs['a0']['light']);
         self::assertSame([24, [], []], [count($runs['b0']['light']), $runs['b0']['volts'], $runs['b0']['spread']]);
-        $all = array_column(self::plain(WireDesk::picture(self::work($plan, null, array_keys($runs))))['runs'], null, 'id');
+        $all = array_column(
+            self::plain(WireDesk::picture(self::work($plan, null, array_keys($runs))))['runs'],
+            null,
+            'id',
+        );
         self::assertEqualsWithDelta($all['b0']['light'][0], $runs['b0']['light'][0], 6e-4);
-        self::assertEqualsWithDelta($all['b0']['light'][count($all['b0']['light']) - 1], $runs['b0']['light'][23], 6e-4);
+        self::assertEqualsWithDelta(
+            $all['b0']['light'][count($all['b0']['light']) - 1],
+            $runs['b0']['light'][23],
+            6e-4,
+        );
     }
 }

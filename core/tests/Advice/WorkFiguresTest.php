@@ -36,23 +36,49 @@ final class WorkFiguresTest extends TestCase
 
     private static function plan(): Plan
     {
-        return Demo::with(JobFile::read(Demo::file('observatory')), ['kind' => 'ChooseKit', 'run' => 'path', 'kit' => 'strip-rgbw-24'], ['kind' => 'SetSpare', 'kit' => 'connector-solder', 'count' => 7], ['kind' => 'SetOwned', 'kit' => 'supply-24-240', 'count' => 1],
-            ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'pixels-5-rgb']);
+        return Demo::with(
+            JobFile::read(Demo::file('observatory')),
+            ['kind' => 'ChooseKit', 'run' => 'path', 'kit' => 'strip-rgbw-24'],
+            ['kind' => 'SetSpare', 'kit' => 'connector-solder', 'count' => 7],
+            ['kind' => 'SetOwned', 'kit' => 'supply-24-240', 'count' => 1],
+            ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'pixels-5-rgb'],
+        );
     }
 
     /** @param  array<string, Tick>  $ticks */
     private static function work(?Arrangement $arrangement = null, array $ticks = []): Work
     {
-        $pace = Pace::of(array_map(static fn (int $t): array => ['kind' => 'profile', 'table' => 30, 'taken' => $t], [33, 41, 36, 40]));
+        $pace = Pace::of(
+            array_map(static fn(int $t): array => ['kind' => 'profile', 'table' => 30, 'taken' => $t], [
+                33,
+                41,
+                36,
+                40,
+            ]),
+        );
 
-        return new Work(self::plan(), [], Demo::shelf(), [], marks: ['cable-3x15' => new Mark('ordered', '2026-12-03')], today: '2026-11-30', arrangement: $arrangement ?? new Arrangement([new Visit('2026-11-30', 0, 2)]), ticks: $ticks, pace: $pace,
-            offcuts: [new Offcut(3, 'profile-flat', 1.5), new Offcut(4, 'strip-tunable-24', 3.1, true)]);
+        return new Work(
+            self::plan(),
+            [],
+            Demo::shelf(),
+            [],
+            marks: ['cable-3x15' => new Mark('ordered', '2026-12-03')],
+            today: '2026-11-30',
+            arrangement: $arrangement ?? new Arrangement([new Visit('2026-11-30', 0, 2)]),
+            ticks: $ticks,
+            pace: $pace,
+            offcuts: [new Offcut(3, 'profile-flat', 1.5), new Offcut(4, 'strip-tunable-24', 3.1, true)],
+        );
     }
 
     public function test_every_working_gives_its_value(): void
     {
         $work = self::work();
-        $ledgers = array_map(static fn (Figure $f): array => $f->toArray(), [...PartsDesk::ledger($work), ...BuildDesk::ledger($work), Quote::of($work)->figure($work)]);
+        $ledgers = array_map(static fn(Figure $f): array => $f->toArray(), [
+            ...PartsDesk::ledger($work),
+            ...BuildDesk::ledger($work),
+            Quote::of($work)->figure($work),
+        ]);
         $figures = [...$ledgers, ...self::sent(PartsDesk::picture($work)), ...self::sent(BuildDesk::picture($work))];
         self::assertGreaterThan(70, count($figures));
         self::assertWorkings($figures);
@@ -60,10 +86,21 @@ final class WorkFiguresTest extends TestCase
 
     public function test_what_is_sent_is_as_the_schema_says(): void
     {
-        $work = self::work(new Arrangement([new Visit('2026-11-30', 1, 1), new Visit('2026-12-07', 1, 2)], true, ['tidy-lecture' => new Pin('tidy-lecture', '2026-12-07', 60)], [['dry-cove', 'trace-lecture']]), ['isolate-lecture' => new Tick('isolate-lecture', 9, '2026-11-30 08:09')]);
+        $work = self::work(
+            new Arrangement(
+                [new Visit('2026-11-30', 1, 1), new Visit('2026-12-07', 1, 2)],
+                true,
+                ['tidy-lecture' => new Pin('tidy-lecture', '2026-12-07', 60)],
+                [['dry-cove', 'trace-lecture']],
+            ),
+            ['isolate-lecture' => new Tick('isolate-lecture', 9, '2026-11-30 08:09')],
+        );
         Schema::check(Json::object(Json::compact(PartsDesk::picture($work))), 'responses#/$defs/partsPicture');
         Schema::check(Json::object(Json::compact(BuildDesk::picture($work))), 'responses#/$defs/buildPicture');
-        Schema::check(Json::object(Json::compact(MoveCost::of($work, new Pin('tidy-lecture', '2026-12-07', 120)))), 'responses#/$defs/moveCost');
+        Schema::check(
+            Json::object(Json::compact(MoveCost::of($work, new Pin('tidy-lecture', '2026-12-07', 120)))),
+            'responses#/$defs/moveCost',
+        );
         self::assertSame([['step' => 'dry-cove', 'after' => 'trace-lecture']], BuildDesk::picture($work)['added']);
     }
 
@@ -72,12 +109,20 @@ final class WorkFiguresTest extends TestCase
         $work = self::work();
         $parts = PartsDesk::picture($work)['parts'];
         self::assertIsArray($parts);
-        $shown = array_sum(array_map(static fn (array $p): float => (float) ($p['cost']['text'] ?? 0), $parts));
+        $shown = array_sum(array_map(static fn(array $p): float => (float) ($p['cost']['text'] ?? 0), $parts));
         self::assertEqualsWithDelta(PartsDesk::ledger($work)[0]->value, $shown, 0.005);
-        self::assertSame('0.00', array_values(array_filter($parts, static fn (array $p): bool => $p['key'] === 'supply-24-240'))[0]['cost']['text'], 'what the client owns costs nothing');
+        self::assertSame(
+            '0.00',
+            array_values(array_filter($parts, static fn(array $p): bool => $p['key'] === 'supply-24-240'))[0]['cost'][
+                'text'
+            ],
+            'what the client owns costs nothing',
+        );
         // The quote's labour is Build's: minutes of all steps by as many people as there are, at 40 an hour.
         $quote = Quote::of($work);
-        $labour = array_values(array_filter(BuildDesk::ledger($work), static fn (Figure $f): bool => $f->label === 'Labour'))[0];
+        $labour = array_values(
+            array_filter(BuildDesk::ledger($work), static fn(Figure $f): bool => $f->label === 'Labour'),
+        )[0];
         self::assertSame((int) round(100 * $labour->value), $quote->lines['labour']['cents']);
         self::assertSame($quote->total, $quote->net + $quote->tax);
         self::assertEqualsWithDelta($quote->total / 100, $quote->figure($work)->value, 1e-9);
@@ -92,14 +137,18 @@ final class WorkFiguresTest extends TestCase
     {
         $steps = BuildDesk::picture(self::work())['steps'];
         self::assertIsArray($steps);
-        $profile = array_values(array_filter($steps, static fn (array $s): bool => $s['id'] === 'profile-cove'))[0];
+        $profile = array_values(array_filter($steps, static fn(array $s): bool => $s['id'] === 'profile-cove'))[0];
         // 18 m at six minutes: 108, in fives 110; the mean of 1.1, 1.367, 1.2 and 1.333 is 1.245: 137, in fives 140.
         self::assertSame([140, 4], [$profile['minutes'], $profile['timed']]);
         self::assertStringContainsString('from 4 timed', $profile['work']['inputs'][2]['meaning']);
         self::assertLessThan(140, (int) $profile['work']['range'][0]);
         self::assertGreaterThan(140, (int) $profile['work']['range'][1]);
-        $dry = array_values(array_filter($steps, static fn (array $s): bool => $s['id'] === 'dry-cove'))[0];
-        self::assertSame([40, 0, ['28', '60']], [$dry['minutes'], $dry['timed'], $dry['work']['range']], 'seven tenths to one and a half of the table');
+        $dry = array_values(array_filter($steps, static fn(array $s): bool => $s['id'] === 'dry-cove'))[0];
+        self::assertSame(
+            [40, 0, ['28', '60']],
+            [$dry['minutes'], $dry['timed'], $dry['work']['range']],
+            'seven tenths to one and a half of the table',
+        );
     }
 
     public function test_parts_say_which_step_they_block_and_when_to_order(): void
@@ -110,11 +159,18 @@ final class WorkFiguresTest extends TestCase
         foreach ($picture as $row) {
             $rows[$row['key']] = $row;
         }
-        self::assertSame(['cables-cove', '2026-12-03'], [$rows['cable-3x15']['steps'][0]['id'], $rows['cable-3x15']['steps'][0]['day']], 'it comes on that Thursday');
+        self::assertSame(
+            ['cables-cove', '2026-12-03'],
+            [$rows['cable-3x15']['steps'][0]['id'], $rows['cable-3x15']['steps'][0]['day']],
+            'it comes on that Thursday',
+        );
         self::assertSame('dry-cove', $rows['strip-tunable-24']['steps'][0]['id']);
         self::assertSame('joints-cove', $rows['connector-solder']['steps'][0]['id']);
         // Pixels are 25 days on the way and needed at once: too late already.
-        self::assertSame([25.0, true], [$rows['pixels-5-rgb']['lead'], $rows['pixels-5-rgb']['tooLate'] || $rows['pixels-5-rgb']['steps'] === []]);
+        self::assertSame(
+            [25.0, true],
+            [$rows['pixels-5-rgb']['lead'], $rows['pixels-5-rgb']['tooLate'] || $rows['pixels-5-rgb']['steps'] === []],
+        );
         $outdoor = $rows['profile-outdoor'] ?? null;
         self::assertNotNull($outdoor);
         self::assertSame('', $rows['cable-3x15']['by'], 'what is ordered is not to be ordered');
@@ -122,24 +178,74 @@ final class WorkFiguresTest extends TestCase
 
     public function test_weeks_from_far_off_are_waited_for_or_come_in_time(): void
     {
-        $plan = Demo::with(Demo::run('4.00', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x15'), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "damp\nstart end\n4.00 line\nrun line, profile"]);
-        $of = static fn (string $today, Arrangement $arrangement): array => array_values(array_filter((array) PartsDesk::picture(new Work($plan, [], Demo::shelf(), [], today: $today, arrangement: $arrangement))['parts'], static fn (mixed $p): bool => is_array($p) && $p['key'] === 'profile-outdoor'))[0];
+        $plan = Demo::with(Demo::run('4.00', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x15'), [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' => "damp\nstart end\n4.00 line\nrun line, profile",
+        ]);
+        $of = static fn(string $today, Arrangement $arrangement): array => array_values(
+            array_filter(
+                (array) PartsDesk::picture(
+                    new Work($plan, [], Demo::shelf(), [], today: $today, arrangement: $arrangement),
+                )['parts'],
+                static fn(mixed $p): bool => is_array($p) && $p['key'] === 'profile-outdoor',
+            ),
+        )[0];
         // Eighteen days on the way; made up on the first day of work.
         $early = $of('2026-11-02', new Arrangement([new Visit('2026-12-07', 0, 2)]));
-        self::assertSame(['2026-11-19', false, '2026-12-07'], [$early['by'], $early['tooLate'], $early['steps'][0]['day']]);
+        self::assertSame(
+            ['2026-11-19', false, '2026-12-07'],
+            [$early['by'], $early['tooLate'], $early['steps'][0]['day']],
+        );
         $late = $of('2026-12-01', new Arrangement([new Visit('2026-12-07', 0, 2)]));
-        self::assertSame(['2026-11-19', true, '2026-12-21'], [$late['by'], $late['tooLate'], $late['steps'][0]['day']], 'the 19th of December is a Saturday');
-        $waits = BuildDesk::picture(new Work($plan, [], Demo::shelf(), [], today: '2026-12-01', arrangement: new Arrangement([new Visit('2026-12-07', 0, 2)])))['waits'];
+        self::assertSame(
+            ['2026-11-19', true, '2026-12-21'],
+            [$late['by'], $late['tooLate'], $late['steps'][0]['day']],
+            'the 19th of December is a Saturday',
+        );
+        $waits = BuildDesk::picture(
+            new Work(
+                $plan,
+                [],
+                Demo::shelf(),
+                [],
+                today: '2026-12-01',
+                arrangement: new Arrangement([new Visit('2026-12-07', 0, 2)]),
+            ),
+        )['waits'];
         self::assertIsArray($waits);
         self::assertSame(['Gasketed profile, 2 m'], array_values(array_filter(array_column($waits, 'part'))));
-        self::assertContains('supply-line', array_values(array_filter($waits, static fn (array $w): bool => $w['part'] !== ''))[0]['meanwhile']);
+        self::assertContains(
+            'supply-line',
+            array_values(array_filter($waits, static fn(array $w): bool => $w['part'] !== ''))[0]['meanwhile'],
+        );
     }
 
     public function test_the_list_of_jobs_says_what_each_waits_for(): void
     {
-        $work = new Work(self::plan(), [], Demo::shelf(), [], marks: ['cable-3x15' => new Mark('ordered', '2026-12-03'), 'supply-24-240' => new Mark('ordered', '2026-11-27'), 'hub-zigbee' => new Mark('here'), 'profile-flat' => new Mark('ordered')], today: '2026-11-30',
-            arrangement: new Arrangement([new Visit('2026-11-20', 1, 1), new Visit('2026-12-07', 0, 2)]));
-        self::assertSame(['Flat profile, 2 m is ordered', '24 V supply, 10 A should be here since Fri 27 Nov', '3 x 1.5 mm² flexible comes Thu 3 Dec', 'next visit Mon 7 Dec, two people'], Waiting::of($work));
+        $work = new Work(
+            self::plan(),
+            [],
+            Demo::shelf(),
+            [],
+            marks: [
+                'cable-3x15' => new Mark('ordered', '2026-12-03'),
+                'supply-24-240' => new Mark('ordered', '2026-11-27'),
+                'hub-zigbee' => new Mark('here'),
+                'profile-flat' => new Mark('ordered'),
+            ],
+            today: '2026-11-30',
+            arrangement: new Arrangement([new Visit('2026-11-20', 1, 1), new Visit('2026-12-07', 0, 2)]),
+        );
+        self::assertSame(
+            [
+                'Flat profile, 2 m is ordered',
+                '24 V supply, 10 A should be here since Fri 27 Nov',
+                '3 x 1.5 mm² flexible comes Thu 3 Dec',
+                'next visit Mon 7 Dec, two people',
+            ],
+            Waiting::of($work),
+        );
         self::assertSame([], Waiting::of(new Work(self::plan(), [], Demo::shelf(), [])));
     }
 
@@ -149,24 +255,45 @@ final class WorkFiguresTest extends TestCase
         $days = Papers::days($work);
         $course = Worksheet::of($work)->course();
         self::assertSame($course->schedule->worked(), array_column($days, 'day'));
-        self::assertSame(count($course->schedule->slots), array_sum(array_map(static fn (array $d): int => count($d['rows']), $days)));
+        self::assertSame(
+            count($course->schedule->slots),
+            array_sum(array_map(static fn(array $d): int => count($d['rows']), $days)),
+        );
         self::assertContains('voltage tester', $days[0]['tools']);
-        self::assertContains(['name' => '3 x 1.5 mm² flexible', 'state' => 'ordered'], array_merge(...array_column($days, 'parts')));
+        self::assertContains(
+            ['name' => '3 x 1.5 mm² flexible', 'state' => 'ordered'],
+            array_merge(...array_column($days, 'parts')),
+        );
         $van = Papers::van($work);
-        $names = array_merge(...array_map(static fn (array $g): array => array_column($g['parts'], 'name'), $van['groups']));
+        $names = array_merge(
+            ...array_map(static fn(array $g): array => array_column($g['parts'], 'name'), $van['groups']),
+        );
         self::assertCount(count(Worksheet::of($work)->parts->parts), $names);
         self::assertContains('Zigbee hub with phone app', $names);
-        self::assertSame([''], array_column(array_slice($van['groups'], -1), 'day'), 'what no step waits for comes last');
-        self::assertNotSame([], array_filter($van['offcuts'], static fn (string $o): bool => str_contains($o, 'offcut of')));
+        self::assertSame(
+            [''],
+            array_column(array_slice($van['groups'], -1), 'day'),
+            'what no step waits for comes last',
+        );
+        self::assertNotSame(
+            [],
+            array_filter($van['offcuts'], static fn(string $o): bool => str_contains($o, 'offcut of')),
+        );
     }
 
     public function test_added_waits_that_became_a_circle_are_told_and_left_out(): void
     {
         $work = self::work(new Arrangement([new Visit('2026-11-30')], false, [], [['dry-cove', 'tidy-lecture']]));
-        $circle = array_values(array_filter(BuildDesk::findings($work), static fn (Finding $f): bool => $f->code === 'circle'));
+        $circle = array_values(
+            array_filter(BuildDesk::findings($work), static fn(Finding $f): bool => $f->code === 'circle'),
+        );
         self::assertCount(1, $circle);
         self::assertStringContainsString('“Cove: dry run”', $circle[0]->detail);
         self::assertNotSame([], BuildDesk::picture($work)['slots']);
-        self::assertSame([], BuildDesk::findings(self::work(new Arrangement)), 'where nothing was arranged nothing is reckoned');
+        self::assertSame(
+            [],
+            BuildDesk::findings(self::work(new Arrangement())),
+            'where nothing was arranged nothing is reckoned',
+        );
     }
 }

@@ -27,9 +27,31 @@ final class CourseTest extends TestCase
      * @param  list<string>  $after
      * @param  list<string>  $needs
      */
-    private static function step(string $id, int $minutes, array $after = [], int $people = 1, int $wait = 0, array $needs = []): Step
-    {
-        return new Step($id, 'dry', 'Room', "Step {$id}", "Why {$id}.", 1.0, $minutes, $minutes, [$minutes, $minutes], $people, [], '', $after, $wait, $needs);
+    private static function step(
+        string $id,
+        int $minutes,
+        array $after = [],
+        int $people = 1,
+        int $wait = 0,
+        array $needs = [],
+    ): Step {
+        return new Step(
+            $id,
+            'dry',
+            'Room',
+            "Step {$id}",
+            "Why {$id}.",
+            1.0,
+            $minutes,
+            $minutes,
+            [$minutes, $minutes],
+            $people,
+            [],
+            '',
+            $after,
+            $wait,
+            $needs,
+        );
     }
 
     /**
@@ -39,8 +61,14 @@ final class CourseTest extends TestCase
      * @param  array<string, string>  $arrivals
      * @param  array<string, Pin>  $pins
      */
-    private static function course(array $steps, array $visits = [], array $ticks = [], array $arrivals = [], array $pins = [], string $today = '2026-11-30'): Course
-    {
+    private static function course(
+        array $steps,
+        array $visits = [],
+        array $ticks = [],
+        array $arrivals = [],
+        array $pins = [],
+        string $today = '2026-11-30',
+    ): Course {
         return Course::of($steps, new Arrangement($visits, false, $pins), $ticks, $arrivals, $today);
     }
 
@@ -58,19 +86,40 @@ final class CourseTest extends TestCase
     public function test_the_days_of_visits_are_worked_and_then_as_many_as_it_takes(): void
     {
         $days = Days::of(new Arrangement([new Visit('2026-11-30', 1, 1), new Visit('2026-12-10', 2, 2)]), '2026-11-01');
-        $of = static fn (int $n): array => [$days->date($n), $days->people($n), $days->visit($n)];
-        self::assertSame([['2026-11-30', 1, 0], ['2026-12-10', 2, 1], ['2026-12-11', 2, 1], ['2026-12-14', 2, null], ['2026-12-15', 2, null]], array_map($of, [0, 1, 2, 3, 4]), 'the 12th and 13th are a weekend');
+        $of = static fn(int $n): array => [$days->date($n), $days->people($n), $days->visit($n)];
+        self::assertSame(
+            [
+                ['2026-11-30', 1, 0],
+                ['2026-12-10', 2, 1],
+                ['2026-12-11', 2, 1],
+                ['2026-12-14', 2, null],
+                ['2026-12-15', 2, null],
+            ],
+            array_map($of, [0, 1, 2, 3, 4]),
+            'the 12th and 13th are a weekend',
+        );
         self::assertSame([2, 2], [$days->most(0), $days->most(3)]);
-        self::assertSame([1, null, 3], [$days->number('2026-12-10'), $days->number('2026-12-12'), $days->on('2026-12-12')]);
+        self::assertSame(
+            [1, null, 3],
+            [$days->number('2026-12-10'), $days->number('2026-12-12'), $days->on('2026-12-12')],
+        );
         $weekends = Days::of(new Arrangement([new Visit('2026-12-12')], true), '2026-11-01');
         self::assertSame(['2026-12-12', '2026-12-13'], [$weekends->date(0), $weekends->date(1)]);
-        self::assertSame('2026-12-14', Days::of(new Arrangement([new Visit('2026-12-12')]), '2026-11-01')->date(0), 'a Saturday is no day of work');
+        self::assertSame(
+            '2026-12-14',
+            Days::of(new Arrangement([new Visit('2026-12-12')]), '2026-11-01')->date(0),
+            'a Saturday is no day of work',
+        );
     }
 
     public function test_what_is_left_is_done_from_today_on(): void
     {
         $days = Days::of(new Arrangement([new Visit('2026-11-30', 3, 1)]), '2026-12-02');
-        self::assertSame([['2026-12-02', 0], ['2026-12-03', null]], [[$days->date(0), $days->visit(0)], [$days->date(1), $days->visit(1)]], 'two of its three days have gone by');
+        self::assertSame(
+            [['2026-12-02', 0], ['2026-12-03', null]],
+            [[$days->date(0), $days->visit(0)], [$days->date(1), $days->visit(1)]],
+            'two of its three days have gone by',
+        );
     }
 
     public function test_a_visit_of_years_ago_does_no_harm_and_one_that_never_comes_is_refused(): void
@@ -86,8 +135,20 @@ final class CourseTest extends TestCase
     public function test_a_minute_of_work_is_a_time_of_the_clock(): void
     {
         $days = Days::of(new Arrangement([new Visit('2026-12-04')]), '2026-11-01');
-        self::assertSame(['2026-12-04 08:00', '2026-12-04 16:00', '2026-12-07 08:05', 'Mon 7 Dec 09:00'], [$days->clock(0), $days->clock(480), $days->clock(485), $days->words(540)], 'the end of Friday is not Monday morning');
-        self::assertSame([120, 480, 480, 600], [$days->minute('2026-12-04', 600), $days->minute('2026-12-04', 1200), $days->minute('2026-12-06', 600), $days->minute('2026-12-07', 600)]);
+        self::assertSame(
+            ['2026-12-04 08:00', '2026-12-04 16:00', '2026-12-07 08:05', 'Mon 7 Dec 09:00'],
+            [$days->clock(0), $days->clock(480), $days->clock(485), $days->words(540)],
+            'the end of Friday is not Monday morning',
+        );
+        self::assertSame(
+            [120, 480, 480, 600],
+            [
+                $days->minute('2026-12-04', 600),
+                $days->minute('2026-12-04', 1200),
+                $days->minute('2026-12-06', 600),
+                $days->minute('2026-12-07', 600),
+            ],
+        );
         // Put on at ten on Friday, a day to cure: Saturday, so Monday's first minute. Six hours: at four on Friday.
         self::assertSame([480, 480, 240], [$days->cured(120, 1440), $days->cured(120, 360), $days->cured(120, 120)]);
     }
@@ -96,11 +157,23 @@ final class CourseTest extends TestCase
     {
         $steps = [self::step('a', 60), self::step('b', 60, [], 2), self::step('c', 60, ['b'])];
         $course = self::course($steps, [new Visit('2026-11-30', 1, 1), new Visit('2026-12-07', 0, 2)]);
-        self::assertSame(['a' => ['2026-11-30', 0], 'b' => ['2026-12-07', 0], 'c' => ['2026-12-07', 60]], self::begins($course));
-        self::assertSame([[0], [0, 1]], array_map(static fn (Slot $s): array => $s->people, array_slice($course->schedule->slots, 0, 2)));
+        self::assertSame(
+            ['a' => ['2026-11-30', 0], 'b' => ['2026-12-07', 0], 'c' => ['2026-12-07', 60]],
+            self::begins($course),
+        );
+        self::assertSame(
+            [[0], [0, 1]],
+            array_map(static fn(Slot $s): array => $s->people, array_slice($course->schedule->slots, 0, 2)),
+        );
         $alone = self::course($steps, [new Visit('2026-11-30')]);
-        $slot = array_values(array_filter($alone->schedule->slots, static fn (Slot $s): bool => $s->step->id === 'b'))[0];
-        self::assertSame([[0], true], [$slot->people, $slot->short], 'where nobody else ever comes it is done alone, and said');
+        $slot = array_values(
+            array_filter($alone->schedule->slots, static fn(Slot $s): bool => $s->step->id === 'b'),
+        )[0];
+        self::assertSame(
+            [[0], true],
+            [$slot->people, $slot->short],
+            'where nobody else ever comes it is done alone, and said',
+        );
     }
 
     public function test_what_two_people_did_not_get_done_is_done_alone(): void
@@ -108,33 +181,80 @@ final class CourseTest extends TestCase
         // Two hours are left of the only day with two: the step of three goes into the next visit, which has one.
         $steps = [self::step('a', 360, [], 2), self::step('b', 180, ['a'], 2), self::step('c', 60, ['b'])];
         $course = self::course($steps, [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)]);
-        self::assertSame(['a' => ['2026-11-30', 0], 'b' => ['2026-12-07', 0], 'c' => ['2026-12-07', 180]], self::begins($course));
-        self::assertSame([false, true, false], array_map(static fn (Slot $s): bool => $s->short, $course->schedule->slots));
+        self::assertSame(
+            ['a' => ['2026-11-30', 0], 'b' => ['2026-12-07', 0], 'c' => ['2026-12-07', 180]],
+            self::begins($course),
+        );
+        self::assertSame(
+            [false, true, false],
+            array_map(static fn(Slot $s): bool => $s->short, $course->schedule->slots),
+        );
         // A pin for the second person holds nothing up where there is none any more.
-        $pinned = self::course([self::step('a', 480, [], 2), self::step('b', 60, ['a'])], [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)], [], [], ['b' => new Pin('b', '2026-12-08', 0, 1)]);
+        $pinned = self::course(
+            [self::step('a', 480, [], 2), self::step('b', 60, ['a'])],
+            [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)],
+            [],
+            [],
+            ['b' => new Pin('b', '2026-12-08', 0, 1)],
+        );
         self::assertSame(['2026-12-08', 0], self::begins($pinned)['b']);
     }
 
     public function test_a_step_longer_than_a_day_goes_on_the_next(): void
     {
         $course = self::course([self::step('a', 30), self::step('b', 600, ['a']), self::step('c', 30, ['b'])]);
-        self::assertSame([['a', '2026-11-30', 0, 30, true], ['b', '2026-12-01', 0, 480, false], ['b', '2026-12-02', 0, 120, true], ['c', '2026-12-02', 120, 150, true]],
-            array_map(static fn (Slot $s): array => [$s->step->id, $s->day, $s->from, $s->to, $s->last], $course->schedule->slots));
+        self::assertSame(
+            [
+                ['a', '2026-11-30', 0, 30, true],
+                ['b', '2026-12-01', 0, 480, false],
+                ['b', '2026-12-02', 0, 120, true],
+                ['c', '2026-12-02', 120, 150, true],
+            ],
+            array_map(
+                static fn(Slot $s): array => [$s->step->id, $s->day, $s->from, $s->to, $s->last],
+                $course->schedule->slots,
+            ),
+        );
     }
 
     public function test_parts_on_the_way_are_waited_for_and_others_go_on(): void
     {
         $steps = [self::step('a', 60, [], 1, 0, ['strip']), self::step('b', 60), self::step('c', 60, ['a'])];
         $course = self::course($steps, [], [], ['strip' => '2026-12-03', 'nothing' => '2027-01-01']);
-        self::assertSame(['b' => ['2026-11-30', 0], 'a' => ['2026-12-03', 0], 'c' => ['2026-12-03', 60]], self::begins($course));
-        self::assertSame([['step' => 'a', 'part' => 'strip', 'from' => '2026-11-30 08:00', 'until' => '2026-12-03 08:00', 'meanwhile' => ['b']]], Waits::of($course));
+        self::assertSame(
+            ['b' => ['2026-11-30', 0], 'a' => ['2026-12-03', 0], 'c' => ['2026-12-03', 60]],
+            self::begins($course),
+        );
+        self::assertSame(
+            [
+                [
+                    'step' => 'a',
+                    'part' => 'strip',
+                    'from' => '2026-11-30 08:00',
+                    'until' => '2026-12-03 08:00',
+                    'meanwhile' => ['b'],
+                ],
+            ],
+            Waits::of($course),
+        );
     }
 
     public function test_what_can_be_done_while_it_cures(): void
     {
         $steps = [self::step('seal', 60, [], 1, 1440), self::step('cover', 30, ['seal']), self::step('other', 45)];
         $course = self::course($steps);
-        self::assertSame([['step' => 'seal', 'part' => '', 'from' => '2026-11-30 09:00', 'until' => '2026-12-01 09:00', 'meanwhile' => ['other']]], Waits::of($course));
+        self::assertSame(
+            [
+                [
+                    'step' => 'seal',
+                    'part' => '',
+                    'from' => '2026-11-30 09:00',
+                    'until' => '2026-12-01 09:00',
+                    'meanwhile' => ['other'],
+                ],
+            ],
+            Waits::of($course),
+        );
         self::assertSame(['2026-12-01', 60], self::begins($course)['cover']);
         self::assertSame([], Waits::of(self::course(array_slice($steps, 0, 2)))[0]['meanwhile']);
     }
@@ -152,14 +272,30 @@ final class CourseTest extends TestCase
 
     public function test_nothing_that_is_left_begins_before_now(): void
     {
-        $of = static fn (string $now): array => self::begins(self::course([self::step('a', 60), self::step('b', 60, ['a'])], [new Visit('2026-11-30')], [], [], [], $now));
+        $of = static fn(string $now): array => self::begins(
+            self::course(
+                [self::step('a', 60), self::step('b', 60, ['a'])],
+                [new Visit('2026-11-30')],
+                [],
+                [],
+                [],
+                $now,
+            ),
+        );
         self::assertSame(['a' => ['2026-11-30', 145], 'b' => ['2026-11-30', 205]], $of('2026-11-30 10:21'), 'in fives');
         self::assertSame(['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60]], $of('2026-11-30 07:00'));
         self::assertSame(['a' => ['2026-11-30', 420], 'b' => ['2026-12-01', 0]], $of('2026-11-30 15:00'));
         self::assertSame(['a' => ['2026-12-01', 0], 'b' => ['2026-12-01', 60]], $of('2026-11-30 19:00'));
-        self::assertSame(['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60]], $of('2026-11-27 15:00'), 'the visit is still to come');
+        self::assertSame(
+            ['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60]],
+            $of('2026-11-27 15:00'),
+            'the visit is still to come',
+        );
         $course = self::course([self::step('a', 60)], [new Visit('2026-11-30')], [], [], [], '2026-11-30 10:21');
-        self::assertSame(['That time is over. Move it to one that is to come.'], Move::of($course, new Pin('a', '2026-11-30', 60))->broken);
+        self::assertSame(
+            ['That time is over. Move it to one that is to come.'],
+            Move::of($course, new Pin('a', '2026-11-30', 60))->broken,
+        );
     }
 
     public function test_what_was_moved_keeps_its_people_free(): void
@@ -167,11 +303,33 @@ final class CourseTest extends TestCase
         $steps = [self::step('x', 60), self::step('y', 60), self::step('z', 25)];
         $course = self::course($steps, [], [], [], ['y' => new Pin('y', '2026-11-30', 30)]);
         // z fits before it, x does not.
-        self::assertSame(['z' => ['2026-11-30', 0], 'y' => ['2026-11-30', 30], 'x' => ['2026-11-30', 90]], self::begins($course));
-        $two = self::course($steps, [new Visit('2026-11-30', 0, 2)], [], [], ['y' => new Pin('y', '2026-11-30', 30, 1)]);
-        self::assertSame([[0], ['2026-11-30', 0]], [array_values(array_filter($two->schedule->slots, static fn (Slot $s): bool => $s->step->id === 'x'))[0]->people, self::begins($two)['x']]);
+        self::assertSame(
+            ['z' => ['2026-11-30', 0], 'y' => ['2026-11-30', 30], 'x' => ['2026-11-30', 90]],
+            self::begins($course),
+        );
+        $two = self::course(
+            $steps,
+            [new Visit('2026-11-30', 0, 2)],
+            [],
+            [],
+            ['y' => new Pin('y', '2026-11-30', 30, 1)],
+        );
+        self::assertSame(
+            [[0], ['2026-11-30', 0]],
+            [
+                array_values(array_filter($two->schedule->slots, static fn(Slot $s): bool => $s->step->id === 'x'))[0]
+                    ->people,
+                self::begins($two)['x'],
+            ],
+        );
         // One that cannot be ready in time comes as soon as it can.
-        $late = self::course([self::step('x', 60), self::step('y', 60, ['x'])], [], [], [], ['y' => new Pin('y', '2026-11-30', 30)]);
+        $late = self::course(
+            [self::step('x', 60), self::step('y', 60, ['x'])],
+            [],
+            [],
+            [],
+            ['y' => new Pin('y', '2026-11-30', 30)],
+        );
         self::assertSame(['x' => ['2026-11-30', 0], 'y' => ['2026-11-30', 60]], self::begins($late));
     }
 
@@ -180,27 +338,65 @@ final class CourseTest extends TestCase
         $steps = [self::step('long', 300), self::step('a', 60), self::step('b', 60, ['a'])];
         self::assertSame(['2026-11-30', 0], self::begins(self::course($steps))['long']);
         $course = self::course($steps, [], [], [], ['b' => new Pin('b', '2026-11-30', 60)]);
-        self::assertSame(['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60], 'long' => ['2026-11-30', 120]], self::begins($course));
+        self::assertSame(
+            ['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60], 'long' => ['2026-11-30', 120]],
+            self::begins($course),
+        );
     }
 
     /** @return iterable<string, array{Pin, string}> */
     public static function broken(): iterable
     {
-        yield 'no day of work' => [new Pin('cover', '2026-12-05', 0), 'Nobody works on Sat 5 Dec. Take a day of a visit, or plan a visit for it.'];
-        yield 'before what comes first' => [new Pin('seal', '2026-11-30', 30), '“Step stick” comes before it, and is done on Mon 30 Nov 09:00 at the soonest. Why stick.'];
-        yield 'still curing' => [new Pin('cover', '2026-12-01', 0), '“Step seal” has not cured then: it has on Tue 1 Dec 10:00 at the soonest.'];
-        yield 'a part that is not here' => [new Pin('late', '2026-11-30', 120), 'A part that it needs comes on Wed 2 Dec.'];
-        yield 'two people' => [new Pin('heavy', '2026-11-30', 120), 'It takes two people and one is there that day. Take a day with two, or add a person to that visit.'];
-        yield 'the end of the day' => [new Pin('other', '2026-11-30', 400), 'It takes 120 minutes and would run past the end of the day. Begin it at 14:00 at the latest.'];
-        yield 'somebody else is moved there' => [new Pin('other', '2026-12-01', 200), 'Nobody is free then: another step was moved to that time. Move that one first.'];
+        yield 'no day of work' => [
+            new Pin('cover', '2026-12-05', 0),
+            'Nobody works on Sat 5 Dec. Take a day of a visit, or plan a visit for it.',
+        ];
+        yield 'before what comes first' => [
+            new Pin('seal', '2026-11-30', 30),
+            '“Step stick” comes before it, and is done on Mon 30 Nov 09:00 at the soonest. Why stick.',
+        ];
+        yield 'still curing' => [
+            new Pin('cover', '2026-12-01', 0),
+            '“Step seal” has not cured then: it has on Tue 1 Dec 10:00 at the soonest.',
+        ];
+        yield 'a part that is not here' => [
+            new Pin('late', '2026-11-30', 120),
+            'A part that it needs comes on Wed 2 Dec.',
+        ];
+        yield 'two people' => [
+            new Pin('heavy', '2026-11-30', 120),
+            'It takes two people and one is there that day. Take a day with two, or add a person to that visit.',
+        ];
+        yield 'the end of the day' => [
+            new Pin('other', '2026-11-30', 400),
+            'It takes 120 minutes and would run past the end of the day. Begin it at 14:00 at the latest.',
+        ];
+        yield 'somebody else is moved there' => [
+            new Pin('other', '2026-12-01', 200),
+            'Nobody is free then: another step was moved to that time. Move that one first.',
+        ];
     }
 
     #[DataProvider('broken')]
     public function test_a_rule_that_a_move_breaks_is_named(Pin $pin, string $rule): void
     {
-        $steps = [self::step('stick', 60), self::step('seal', 60, ['stick'], 1, 1440), self::step('cover', 30, ['seal']), self::step('late', 30, [], 1, 0, ['strip']), self::step('heavy', 30, [], 2), self::step('other', 120), self::step('fixed', 60)];
+        $steps = [
+            self::step('stick', 60),
+            self::step('seal', 60, ['stick'], 1, 1440),
+            self::step('cover', 30, ['seal']),
+            self::step('late', 30, [], 1, 0, ['strip']),
+            self::step('heavy', 30, [], 2),
+            self::step('other', 120),
+            self::step('fixed', 60),
+        ];
         $visits = [new Visit('2026-11-30', 2, 1), new Visit('2026-12-07', 0, 2)];
-        $course = self::course($steps, $visits, [], ['strip' => '2026-12-02'], ['fixed' => new Pin('fixed', '2026-12-01', 240)]);
+        $course = self::course(
+            $steps,
+            $visits,
+            [],
+            ['strip' => '2026-12-02'],
+            ['fixed' => new Pin('fixed', '2026-12-01', 240)],
+        );
         // The strip comes on Wednesday, when nobody is there: the next day of work is Monday.
         $rule = str_replace('Wed 2 Dec', 'Mon 7 Dec', $rule);
         self::assertSame([$rule], Move::of($course, $pin)->broken);
@@ -232,10 +428,24 @@ final class CourseTest extends TestCase
     public function test_waits_that_were_added_hold_and_those_to_nothing_do_not(): void
     {
         $steps = [self::step('a', 60), self::step('b', 60)];
-        $course = Course::of($steps, new Arrangement([], false, [], [['a', 'b'], ['a', 'gone'], ['gone', 'a']]), [], [], '2026-11-30');
+        $course = Course::of(
+            $steps,
+            new Arrangement([], false, [], [['a', 'b'], ['a', 'gone'], ['gone', 'a']]),
+            [],
+            [],
+            '2026-11-30',
+        );
         self::assertSame(['b' => ['2026-11-30', 0], 'a' => ['2026-11-30', 60]], self::begins($course));
-        $this->expectExceptionMessage('in a circle: “Step a”, then “Step b”, then “Step a”. Take one of the waits away.');
-        Course::of([self::step('a', 60, ['b']), self::step('b', 60), self::step('c', 5)], new Arrangement([], false, [], [['b', 'a']]), [], [], '2026-11-30');
+        $this->expectExceptionMessage(
+            'in a circle: “Step a”, then “Step b”, then “Step a”. Take one of the waits away.',
+        );
+        Course::of(
+            [self::step('a', 60, ['b']), self::step('b', 60), self::step('c', 5)],
+            new Arrangement([], false, [], [['b', 'a']]),
+            [],
+            [],
+            '2026-11-30',
+        );
     }
 
     /** Sixty networks with visits, parts on the way, two-person steps and moves: no rule of the schedule is broken, nothing is left out. */
@@ -245,13 +455,35 @@ final class CourseTest extends TestCase
         for ($case = 0; $case < 60; $case++) {
             $steps = $pins = [];
             for ($n = 0; $n < mt_rand(4, 14); $n++) {
-                $after = array_values(array_filter(array_map(static fn (int $k): string => "s{$k}", range(0, max(0, $n - 1))), static fn (): bool => mt_rand(0, 3) === 0));
-                $steps["s{$n}"] = self::step("s{$n}", 5 * mt_rand(1, 60), $n === 0 ? [] : $after, mt_rand(1, 4) === 1 ? 2 : 1, mt_rand(0, 4) === 0 ? 60 * mt_rand(1, 30) : 0, mt_rand(0, 4) === 0 ? ['part'] : []);
+                $after = array_values(
+                    array_filter(
+                        array_map(static fn(int $k): string => "s{$k}", range(0, max(0, $n - 1))),
+                        static fn(): bool => mt_rand(0, 3) === 0,
+                    ),
+                );
+                $steps["s{$n}"] = self::step(
+                    "s{$n}",
+                    5 * mt_rand(1, 60),
+                    $n === 0 ? [] : $after,
+                    mt_rand(1, 4) === 1 ? 2 : 1,
+                    mt_rand(0, 4) === 0 ? 60 * mt_rand(1, 30) : 0,
+                    mt_rand(0, 4) === 0 ? ['part'] : [],
+                );
             }
-            $visits = mt_rand(0, 1) === 0 ? [new Visit('2026-11-30', 0, mt_rand(1, 2))] : [new Visit('2026-11-30', mt_rand(1, 2), 1), new Visit('2026-12-07', mt_rand(0, 2), mt_rand(1, 2)), new Visit('2026-12-14', mt_rand(0, 1), mt_rand(1, 2))];
-            $visits = mt_rand(0, 2) === 0 ? array_map(static fn (Visit $v): Visit => new Visit($v->from, $v->days, 3 - $v->people), $visits) : $visits;
+            $visits =
+                mt_rand(0, 1) === 0
+                    ? [new Visit('2026-11-30', 0, mt_rand(1, 2))]
+                    : [
+                        new Visit('2026-11-30', mt_rand(1, 2), 1),
+                        new Visit('2026-12-07', mt_rand(0, 2), mt_rand(1, 2)),
+                        new Visit('2026-12-14', mt_rand(0, 1), mt_rand(1, 2)),
+                    ];
+            $visits =
+                mt_rand(0, 2) === 0
+                    ? array_map(static fn(Visit $v): Visit => new Visit($v->from, $v->days, 3 - $v->people), $visits)
+                    : $visits;
             if (mt_rand(0, 1) === 0) {
-                $pins['s1'] = new Pin('s1', '2026-12-0'.mt_rand(1, 9), 5 * mt_rand(0, 40), mt_rand(0, 1));
+                $pins['s1'] = new Pin('s1', '2026-12-0' . mt_rand(1, 9), 5 * mt_rand(0, 40), mt_rand(0, 1));
             }
             $course = self::course(array_values($steps), $visits, [], ['part' => '2026-12-02'], $pins);
             $this->keepsItsRules($course, $steps, "case {$case}");
@@ -271,40 +503,72 @@ final class CourseTest extends TestCase
             foreach ($slot->people as $person) {
                 self::assertLessThan($course->days->people($day), $person, "{$said}: nobody who is not there");
                 foreach ($busy["{$slot->day} {$person}"] ?? [] as [$from, $to]) {
-                    self::assertTrue($slot->to <= $from || $slot->from >= $to, "{$said}: nobody does two things at once");
+                    self::assertTrue(
+                        $slot->to <= $from || $slot->from >= $to,
+                        "{$said}: nobody does two things at once",
+                    );
                 }
                 $busy["{$slot->day} {$person}"][] = [$slot->from, $slot->to];
             }
         }
         ksort($minutes);
-        $all = array_map(static fn (Step $s): int => $s->minutes, $steps);
+        $all = array_map(static fn(Step $s): int => $s->minutes, $steps);
         ksort($all);
         self::assertSame($all, $minutes, "{$said}: every step is done once");
         foreach ($steps as $id => $step) {
             foreach ($step->after as $before) {
-                self::assertGreaterThanOrEqual($schedule->begins[$before] + $steps[$before]->minutes, $schedule->begins[$id], "{$said}: {$before} before {$id}");
+                self::assertGreaterThanOrEqual(
+                    $schedule->begins[$before] + $steps[$before]->minutes,
+                    $schedule->begins[$id],
+                    "{$said}: {$before} before {$id}",
+                );
                 $from = strtotime($course->days->clock($schedule->begins[$before] + $steps[$before]->minutes));
-                self::assertGreaterThanOrEqual($from + 60 * $steps[$before]->wait, strtotime($course->days->clock($schedule->begins[$id] + 1)) - 60, "{$said}: {$before} has cured before {$id}");
+                self::assertGreaterThanOrEqual(
+                    $from + 60 * $steps[$before]->wait,
+                    strtotime($course->days->clock($schedule->begins[$id] + 1)) - 60,
+                    "{$said}: {$before} has cured before {$id}",
+                );
             }
-            self::assertTrue($step->needs === [] || $course->days->clock($schedule->begins[$id] + 1) >= '2026-12-02', "{$said}: {$id} waits for its part");
+            self::assertTrue(
+                $step->needs === [] || $course->days->clock($schedule->begins[$id] + 1) >= '2026-12-02',
+                "{$said}: {$id} waits for its part",
+            );
         }
         self::assertGreaterThanOrEqual(max([0, ...array_values($all)]), $schedule->end(), $said);
     }
 
     public function test_an_arrangement_is_read_back_and_faulty_ones_say_where(): void
     {
-        $arrangement = new Arrangement([new Visit('2026-12-07', 2, 2), new Visit('2026-12-14')], true, ['a' => new Pin('a', '2026-12-08', 45, 1)], [['b', 'a']]);
+        $arrangement = new Arrangement(
+            [new Visit('2026-12-07', 2, 2), new Visit('2026-12-14')],
+            true,
+            ['a' => new Pin('a', '2026-12-08', 45, 1)],
+            [['b', 'a']],
+        );
         self::assertEquals($arrangement, Arrangement::read(new Fields($arrangement->write())));
         self::assertSame([], $arrangement->moved('a', null)->pins);
         self::assertSame([], $arrangement->waiting('b', 'a', false)->waits);
         $written = $arrangement->write();
-        foreach ([
-            '/visits/0/from' => ['visits' => [['from' => '2026-02-30', 'days' => 1, 'people' => 1]]],
-            '/visits/0/people' => ['visits' => [['from' => '2026-12-01', 'days' => 1, 'people' => 3]]],
-            '/visits/1/from' => ['visits' => [['from' => '2026-12-01', 'days' => 1, 'people' => 1], ['from' => '2026-12-01', 'days' => 0, 'people' => 1]]],
-            '/pins/0/from' => ['pins' => [['step' => 'a', 'day' => '2026-12-01', 'from' => 480, 'person' => 0]]],
-            '/visits' => ['visits' => array_map(static fn (int $n): array => ['from' => sprintf('2026-12-%02d', $n), 'days' => 1, 'people' => 1], range(1, 21))],
-        ] as $pointer => $bad) {
+        foreach (
+            [
+                '/visits/0/from' => ['visits' => [['from' => '2026-02-30', 'days' => 1, 'people' => 1]]],
+                '/visits/0/people' => ['visits' => [['from' => '2026-12-01', 'days' => 1, 'people' => 3]]],
+                '/visits/1/from' => [
+                    'visits' => [
+                        ['from' => '2026-12-01', 'days' => 1, 'people' => 1],
+                        ['from' => '2026-12-01', 'days' => 0, 'people' => 1],
+                    ],
+                ],
+                '/pins/0/from' => ['pins' => [['step' => 'a', 'day' => '2026-12-01', 'from' => 480, 'person' => 0]]],
+                '/visits' => [
+                    'visits' => array_map(
+                        static fn(int $n): array => ['from' => sprintf('2026-12-%02d', $n), 'days' => 1, 'people' => 1],
+                        range(1, 21),
+                    ),
+                ],
+            ]
+            as $pointer => $bad
+        ) {
             try {
                 Arrangement::read(new Fields($bad + $written));
                 self::fail($pointer);

@@ -35,7 +35,7 @@ final class DaysTest extends TestCase
             if (!$weekends && in_array($date->format('D'), ['Sat', 'Sun'], true)) {
                 continue;
             }
-            $begun = array_keys(array_filter($visits, static fn (Visit $v): bool => $v->from <= $day));
+            $begun = array_keys(array_filter($visits, static fn(Visit $v): bool => $v->from <= $day));
             $current = $begun === [] ? 0 : max($begun);
             $used[$current]++;
             $inside = $visits[$current]->days === 0 || $used[$current] <= $visits[$current]->days;
@@ -54,17 +54,21 @@ final class DaysTest extends TestCase
     {
         mt_srand(41);
         for ($case = 0; $case < 80; $case++) {
-            $from = new DateTimeImmutable('2026-11-'.mt_rand(10, 30));
+            $from = new DateTimeImmutable('2026-11-' . mt_rand(10, 30));
             $visits = [];
             for ($n = 0; $n < mt_rand(1, 4); $n++) {
-                $from = $from->modify('+'.mt_rand(1, 12).' days');
+                $from = $from->modify('+' . mt_rand(1, 12) . ' days');
                 $visits[] = new Visit($from->format('Y-m-d'), mt_rand(0, 4), mt_rand(1, 2));
             }
             $weekends = mt_rand(0, 1) === 1;
-            $today = (new DateTimeImmutable('2026-11-15'))->modify('+'.mt_rand(0, 30).' days')->format('Y-m-d');
+            $today = (new DateTimeImmutable('2026-11-15'))->modify('+' . mt_rand(0, 30) . ' days')->format('Y-m-d');
             $days = Days::of(new Arrangement($visits, $weekends), $today);
             foreach (self::walked($visits, $weekends, $today, 15) as $n => $expected) {
-                self::assertSame($expected, [$days->date($n), $days->people($n), $days->visit($n)], "case {$case}, day {$n}");
+                self::assertSame(
+                    $expected,
+                    [$days->date($n), $days->people($n), $days->visit($n)],
+                    "case {$case}, day {$n}",
+                );
                 self::assertSame($n, $days->number($expected[0]), "case {$case}");
                 self::assertSame($n, $days->on($expected[0]), "case {$case}");
             }
@@ -79,14 +83,28 @@ final class DaysTest extends TestCase
             $clock = new DateTimeImmutable($days->clock($minute));
             self::assertGreaterThanOrEqual('08:00', $clock->format('H:i'));
             self::assertLessThanOrEqual('16:00', $clock->format('H:i'));
-            self::assertSame($minute, $days->minute($clock->format('Y-m-d'), 60 * (int) $clock->format('H') + (int) $clock->format('i')));
+            self::assertSame(
+                $minute,
+                $days->minute($clock->format('Y-m-d'), 60 * (int) $clock->format('H') + (int) $clock->format('i')),
+            );
             $starts = new DateTimeImmutable($days->starts($minute));
-            self::assertTrue($starts >= $clock && ($minute % Schedule::DAY === 0 || $starts == $clock), (string) $minute);
+            self::assertTrue(
+                $starts >= $clock && ($minute % Schedule::DAY === 0 || $starts == $clock),
+                (string) $minute,
+            );
             foreach ([15, 120, 480, 1440, 4000] as $wait) {
                 $cured = $days->cured($minute, $wait);
-                self::assertGreaterThanOrEqual($clock->modify("+{$wait} minutes"), new DateTimeImmutable($days->starts($cured)), "{$minute} and {$wait}");
+                self::assertGreaterThanOrEqual(
+                    $clock->modify("+{$wait} minutes"),
+                    new DateTimeImmutable($days->starts($cured)),
+                    "{$minute} and {$wait}",
+                );
                 // And not a day of work later than it has to be: the minute before it had not.
-                self::assertLessThan($clock->modify("+{$wait} minutes"), new DateTimeImmutable($days->clock($cured - 1)), "{$minute} and {$wait}");
+                self::assertLessThan(
+                    $clock->modify("+{$wait} minutes"),
+                    new DateTimeImmutable($days->clock($cured - 1)),
+                    "{$minute} and {$wait}",
+                );
             }
         }
     }
@@ -94,7 +112,10 @@ final class DaysTest extends TestCase
     /** @return iterable<string, array{mixed}> */
     public static function noDays(): iterable
     {
-        foreach (['', 'soon', '2026-13-01', '2026-02-29', '26-01-01', '2026-1-1', '1999-12-31', '3000-01-01', ' 2026-01-01'] as $day) {
+        foreach (
+            ['', 'soon', '2026-13-01', '2026-02-29', '26-01-01', '2026-1-1', '1999-12-31', '3000-01-01', ' 2026-01-01']
+            as $day
+        ) {
             yield "“{$day}”" => [$day];
         }
     }
@@ -108,8 +129,14 @@ final class DaysTest extends TestCase
 
     public function test_days_in_words_and_over_the_turn_of_a_year(): void
     {
-        self::assertSame(['2027-01-01', '2026-12-30', '2028-02-29'], [Day::after('2026-12-31'), Day::after('2026-12-31', -1), Day::after('2028-02-28')]);
-        self::assertSame(['Thu 31 Dec', true, false], [Day::words('2026-12-31'), Day::weekend('2027-01-02'), Day::weekend('2027-01-04')]);
+        self::assertSame(
+            ['2027-01-01', '2026-12-30', '2028-02-29'],
+            [Day::after('2026-12-31'), Day::after('2026-12-31', -1), Day::after('2028-02-28')],
+        );
+        self::assertSame(
+            ['Thu 31 Dec', true, false],
+            [Day::words('2026-12-31'), Day::weekend('2027-01-02'), Day::weekend('2027-01-04')],
+        );
         self::assertSame('2028-02-29', Day::read(new Fields(['day' => '2028-02-29']), 'day'));
     }
 }

@@ -16,7 +16,7 @@ final class PaceTest extends TestCase
      */
     private static function pace(array $taken, string $kind = 'stick'): Pace
     {
-        return Pace::of(array_map(static fn (int $t): array => ['kind' => $kind, 'table' => 30, 'taken' => $t], $taken));
+        return Pace::of(array_map(static fn(int $t): array => ['kind' => $kind, 'table' => 30, 'taken' => $t], $taken));
     }
 
     public function test_two_steps_are_too_few_to_leave_the_table(): void
@@ -40,7 +40,11 @@ final class PaceTest extends TestCase
     public function test_a_steady_crew_has_a_narrow_range_and_odd_numbers_are_told_in_fives(): void
     {
         $pace = self::pace([33, 33, 33, 33]);
-        self::assertSame([45, [44, 44]], [$pace->minutes('stick', 40), $pace->range('stick', 40)], '44 minutes, told in fives; the range as it is');
+        self::assertSame(
+            [45, [44, 44]],
+            [$pace->minutes('stick', 40), $pace->range('stick', 40)],
+            '44 minutes, told in fives; the range as it is',
+        );
         self::assertSame([5, 5, 10], [Pace::fives(0.0), Pace::fives(5.0), Pace::fives(5.1)]);
     }
 
@@ -54,13 +58,40 @@ final class PaceTest extends TestCase
 
     public function test_steps_without_minutes_count_nothing(): void
     {
-        self::assertSame([], Pace::of([['kind' => 'stick', 'table' => 0, 'taken' => 10], ['kind' => 'stick', 'table' => 30, 'taken' => 0], ['kind' => 'stick', 'table' => 30, 'taken' => 30], ['kind' => 'stick', 'table' => 30, 'taken' => 30]])->kinds);
+        self::assertSame(
+            [],
+            Pace::of([
+                ['kind' => 'stick', 'table' => 0, 'taken' => 10],
+                ['kind' => 'stick', 'table' => 30, 'taken' => 0],
+                ['kind' => 'stick', 'table' => 30, 'taken' => 30],
+                ['kind' => 'stick', 'table' => 30, 'taken' => 30],
+            ])->kinds,
+        );
     }
 
     /** @return iterable<string, array{int, float}> */
     public static function quantiles(): iterable
     {
-        foreach ([2 => 1.886, 3 => 1.638, 4 => 1.533, 5 => 1.476, 6 => 1.440, 7 => 1.415, 8 => 1.397, 9 => 1.383, 10 => 1.372, 12 => 1.356, 15 => 1.341, 20 => 1.325, 30 => 1.310, 60 => 1.296, 120 => 1.289] as $freedom => $t) {
+        foreach (
+            [
+                2 => 1.886,
+                3 => 1.638,
+                4 => 1.533,
+                5 => 1.476,
+                6 => 1.44,
+                7 => 1.415,
+                8 => 1.397,
+                9 => 1.383,
+                10 => 1.372,
+                12 => 1.356,
+                15 => 1.341,
+                20 => 1.325,
+                30 => 1.31,
+                60 => 1.296,
+                120 => 1.289,
+            ]
+            as $freedom => $t
+        ) {
             yield "{$freedom} degrees" => [$freedom, $t];
         }
     }
@@ -74,18 +105,23 @@ final class PaceTest extends TestCase
         for ($n = $freedom % 2 === 0 ? 2 : 1; $n < $freedom; $n += 2) {
             $ratio *= ($n + 1) / $n;
         }
-        $density = static fn (float $x): float => $ratio / sqrt($freedom * M_PI) * (1 + $x * $x / $freedom) ** (-($freedom + 1) / 2);
+        $density = static fn(float $x): float => ($ratio / sqrt($freedom * M_PI)) *
+            (1 + ($x * $x) / $freedom) ** (-($freedom + 1) / 2);
         $sum = $density(0.0) + $density($t);
         for ($k = 1; $k < 400; $k++) {
-            $sum += ($k % 2 === 1 ? 4 : 2) * $density($k * $t / 400);
+            $sum += ($k % 2 === 1 ? 4 : 2) * $density(($k * $t) / 400);
         }
-        self::assertEqualsWithDelta(0.90, 0.5 + $sum * $t / 1200, 2e-4);
+        self::assertEqualsWithDelta(0.9, 0.5 + ($sum * $t) / 1200, 2e-4);
         // The class uses it: the range of so many alike pairs follows from it.
         $taken = array_merge(...array_fill(0, (int) ceil(($freedom + 1) / 2), [20, 45]));
         $taken = array_slice($taken, 0, $freedom + 1);
-        $logs = array_map(static fn (int $m): float => log($m / 30), $taken);
+        $logs = array_map(static fn(int $m): float => log($m / 30), $taken);
         $mean = array_sum($logs) / count($logs);
-        $spread = sqrt(array_sum(array_map(static fn (float $l): float => ($l - $mean) ** 2, $logs)) / $freedom);
-        self::assertEqualsWithDelta($mean + $t * $spread * sqrt(1 + 1 / count($logs)), log(self::pace($taken)->kinds['stick']['high']), 1e-9);
+        $spread = sqrt(array_sum(array_map(static fn(float $l): float => ($l - $mean) ** 2, $logs)) / $freedom);
+        self::assertEqualsWithDelta(
+            $mean + $t * $spread * sqrt(1 + 1 / count($logs)),
+            log(self::pace($taken)->kinds['stick']['high']),
+            1e-9,
+        );
     }
 }

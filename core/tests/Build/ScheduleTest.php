@@ -36,7 +36,22 @@ final class ScheduleTest extends TestCase
     /** @param  list<string>  $after */
     private static function step(string $id, int $minutes, array $after = [], int $wait = 0, int $people = 1): Step
     {
-        return new Step($id, 'dry', 'Room', "Step {$id}", '', 1.0, $minutes, $minutes, [$minutes, $minutes], $people, [], '', $after, $wait);
+        return new Step(
+            $id,
+            'dry',
+            'Room',
+            "Step {$id}",
+            '',
+            1.0,
+            $minutes,
+            $minutes,
+            [$minutes, $minutes],
+            $people,
+            [],
+            '',
+            $after,
+            $wait,
+        );
     }
 
     /** @return list<Step> */
@@ -51,13 +66,51 @@ final class ScheduleTest extends TestCase
      */
     public function test_a_worked_textbook_network(): void
     {
-        $project = ['A' => [2, []], 'B' => [4, ['A']], 'C' => [10, ['B']], 'D' => [6, ['C']], 'E' => [4, ['C']], 'F' => [5, ['E']], 'G' => [7, ['D']], 'H' => [9, ['E', 'G']], 'I' => [7, ['C']], 'J' => [8, ['F', 'I']], 'K' => [4, ['J']], 'L' => [5, ['J']], 'M' => [2, ['H']], 'N' => [6, ['K', 'L']]];
-        $path = CriticalPath::of(array_map(static fn (string $id, array $of): Step => self::step($id, $of[0], $of[1]), array_keys($project), array_values($project)));
+        $project = [
+            'A' => [2, []],
+            'B' => [4, ['A']],
+            'C' => [10, ['B']],
+            'D' => [6, ['C']],
+            'E' => [4, ['C']],
+            'F' => [5, ['E']],
+            'G' => [7, ['D']],
+            'H' => [9, ['E', 'G']],
+            'I' => [7, ['C']],
+            'J' => [8, ['F', 'I']],
+            'K' => [4, ['J']],
+            'L' => [5, ['J']],
+            'M' => [2, ['H']],
+            'N' => [6, ['K', 'L']],
+        ];
+        $path = CriticalPath::of(
+            array_map(
+                static fn(string $id, array $of): Step => self::step($id, $of[0], $of[1]),
+                array_keys($project),
+                array_values($project),
+            ),
+        );
         self::assertSame(44, $path->length);
-        self::assertSame(['A', 'B', 'C', 'E', 'F', 'J', 'L', 'N'], array_values(array_filter(array_keys($project), $path->critical(...))));
-        $steps = array_map(static fn (string $id, array $of): Step => self::step($id, $of[0], $of[1]), array_keys($project), array_values($project));
-        self::assertSame(['A', 'B', 'C', 'E', 'F', 'J', 'L', 'N'], array_map(static fn (Step $s): string => $s->id, $path->way(array_combine(array_keys($project), $steps))));
-        self::assertSame([2, 4, 1], [$path->latest['I'] - $path->earliest['I'], $path->latest['M'] - $path->earliest['M'], $path->latest['K'] - $path->earliest['K']]);
+        self::assertSame(
+            ['A', 'B', 'C', 'E', 'F', 'J', 'L', 'N'],
+            array_values(array_filter(array_keys($project), $path->critical(...))),
+        );
+        $steps = array_map(
+            static fn(string $id, array $of): Step => self::step($id, $of[0], $of[1]),
+            array_keys($project),
+            array_values($project),
+        );
+        self::assertSame(
+            ['A', 'B', 'C', 'E', 'F', 'J', 'L', 'N'],
+            array_map(static fn(Step $s): string => $s->id, $path->way(array_combine(array_keys($project), $steps))),
+        );
+        self::assertSame(
+            [2, 4, 1],
+            [
+                $path->latest['I'] - $path->earliest['I'],
+                $path->latest['M'] - $path->earliest['M'],
+                $path->latest['K'] - $path->earliest['K'],
+            ],
+        );
     }
 
     public function test_the_longest_way_is_the_longest_of_all_ways(): void
@@ -66,15 +119,27 @@ final class ScheduleTest extends TestCase
         for ($case = 0; $case < 40; $case++) {
             $steps = [];
             for ($n = 0; $n < 9; $n++) {
-                $steps[] = self::step("s{$n}", mt_rand(1, 60), array_map(static fn (int $b): string => "s{$b}", array_keys(array_filter(array_fill(0, $n, 0), static fn (): bool => mt_rand(0, 2) === 0))), mt_rand(0, 3) === 0 ? mt_rand(1, 90) : 0);
+                $steps[] = self::step(
+                    "s{$n}",
+                    mt_rand(1, 60),
+                    array_map(
+                        static fn(int $b): string => "s{$b}",
+                        array_keys(array_filter(array_fill(0, $n, 0), static fn(): bool => mt_rand(0, 2) === 0)),
+                    ),
+                    mt_rand(0, 3) === 0 ? mt_rand(1, 90) : 0,
+                );
             }
-            $byId = array_combine(array_map(static fn (Step $s): string => $s->id, $steps), $steps);
+            $byId = array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
             $walk = static function (string $id) use (&$walk, $byId): int {
                 return $byId[$id]->minutes + $byId[$id]->wait + max([0, ...array_map($walk, $byId[$id]->after)]);
             };
             $path = CriticalPath::of($steps);
             self::assertSame(max(array_map($walk, array_keys($byId))), $path->length, "case {$case}");
-            self::assertSame($path->length, array_sum(array_map(static fn (Step $s): int => $s->minutes + $s->wait, $path->way($byId))), "case {$case}: its way adds up");
+            self::assertSame(
+                $path->length,
+                array_sum(array_map(static fn(Step $s): int => $s->minutes + $s->wait, $path->way($byId))),
+                "case {$case}: its way adds up",
+            );
         }
     }
 
@@ -89,7 +154,13 @@ final class ScheduleTest extends TestCase
     {
         $steps = self::steps(JobFile::read(Demo::file('observatory')));
         foreach ([1, 2] as $people) {
-            $schedule = Course::of($steps, new Arrangement([new Visit('2026-11-27', 0, $people)]), [], ['cable-3x15' => '2026-12-02'], '2026-11-27')->schedule;
+            $schedule = Course::of(
+                $steps,
+                new Arrangement([new Visit('2026-11-27', 0, $people)]),
+                [],
+                ['cable-3x15' => '2026-12-02'],
+                '2026-11-27',
+            )->schedule;
             self::assertCount(count($steps), $schedule->slots);
             $at = [];
             $busy = [];
@@ -97,11 +168,18 @@ final class ScheduleTest extends TestCase
                 self::assertLessThanOrEqual(5, (int) date('N', (int) strtotime($slot->day)));
                 self::assertLessThanOrEqual(Schedule::DAY, $slot->to);
                 foreach ($slot->step->after as $before) {
-                    self::assertGreaterThanOrEqual([$at[$before]->day, $at[$before]->to], [$slot->day, $slot->from], $slot->step->id);
+                    self::assertGreaterThanOrEqual(
+                        [$at[$before]->day, $at[$before]->to],
+                        [$slot->day, $slot->from],
+                        $slot->step->id,
+                    );
                 }
                 foreach ($slot->people as $person) {
-                    self::assertGreaterThanOrEqual($busy[$person] ?? '', "{$slot->day} ".sprintf('%04d', $slot->from));
-                    $busy[$person] = "{$slot->day} ".sprintf('%04d', $slot->to);
+                    self::assertGreaterThanOrEqual(
+                        $busy[$person] ?? '',
+                        "{$slot->day} " . sprintf('%04d', $slot->from),
+                    );
+                    $busy[$person] = "{$slot->day} " . sprintf('%04d', $slot->to);
                 }
                 self::assertCount(min($people, $slot->step->people), $slot->people);
                 $at[$slot->step->id] = $slot;
@@ -113,18 +191,32 @@ final class ScheduleTest extends TestCase
     /** Silicone that was put on at the end of Monday's work has cured when Tuesday's is over, not before. */
     public function test_curing_goes_on_at_night_and_on_sundays(): void
     {
-        $day = static fn (string $start, int $minutes): Slot => Course::of([self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])], new Arrangement([new Visit($start)]), [], [], $start)->schedule->slots[1];
+        $day = static fn(string $start, int $minutes): Slot => Course::of(
+            [self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])],
+            new Arrangement([new Visit($start)]),
+            [],
+            [],
+            $start,
+        )->schedule->slots[1];
         $monday = $day('2026-11-23', 120);
         self::assertSame(['2026-11-24', 120], [$monday->day, $monday->from]);
         $friday = $day('2026-11-27', 120);
         self::assertSame(['2026-11-30', 0], [$friday->day, $friday->from]);
         $late = $day('2026-11-23', 470);
-        self::assertSame(['2026-11-25', 0], [$late->day, $late->from], 'half an hour does not fit into what is left of Tuesday');
+        self::assertSame(
+            ['2026-11-25', 0],
+            [$late->day, $late->from],
+            'half an hour does not fit into what is left of Tuesday',
+        );
     }
 
     public function test_damp_runs_cure_and_runs_in_profile_are_covered_last(): void
     {
-        $plan = Demo::with(JobFile::read(Demo::file('observatory')), ['kind' => 'ChooseKit', 'run' => 'path', 'kit' => 'strip-rgbw-24']);
+        $plan = Demo::with(JobFile::read(Demo::file('observatory')), [
+            'kind' => 'ChooseKit',
+            'run' => 'path',
+            'kit' => 'strip-rgbw-24',
+        ]);
         $steps = [];
         foreach (self::steps($plan) as $step) {
             $steps[$step->id] = $step;
@@ -133,12 +225,25 @@ final class ScheduleTest extends TestCase
         self::assertArrayNotHasKey('seal-cove', $steps);
         self::assertStringContainsString('licensed person', $steps['isolate-lecture']->caution);
         // Three cores at both ends of the tail, two at both of the trunk, and three where each of four reels is joined: 6 + 4 + 9 joints of six minutes.
-        self::assertSame(['Cove: solder 19 joints', 115], [$steps['joints-cove']->title, $steps['joints-cove']->minutes], '114 minutes, told in fives');
+        self::assertSame(
+            ['Cove: solder 19 joints', 115],
+            [$steps['joints-cove']->title, $steps['joints-cove']->minutes],
+            '114 minutes, told in fives',
+        );
     }
 
     public function test_the_calendar_is_read_back_by_another_reader(): void
     {
-        $work = new Work(JobFile::read(Demo::file('observatory')), [], Demo::shelf(), [], marks: ['cable-3x15' => new Mark('ordered', '2026-12-02')], today: '2026-11-27', arrangement: new Arrangement([new Visit('2026-11-27', 0, 2)]), ticks: ['isolate-lecture' => new Tick('isolate-lecture', 12, '2026-11-27 08:12')]);
+        $work = new Work(
+            JobFile::read(Demo::file('observatory')),
+            [],
+            Demo::shelf(),
+            [],
+            marks: ['cable-3x15' => new Mark('ordered', '2026-12-02')],
+            today: '2026-11-27',
+            arrangement: new Arrangement([new Visit('2026-11-27', 0, 2)]),
+            ticks: ['isolate-lecture' => new Tick('isolate-lecture', 12, '2026-11-27 08:12')],
+        );
         Schema::check(Json::object(Json::compact(BuildDesk::picture($work))), 'responses#/$defs/buildPicture');
         $text = WorkCalendar::calendar($work, 'job1@firm.example', 1_795_608_000);
         foreach (explode("\r\n", $text) as $line) {
@@ -153,18 +258,34 @@ final class ScheduleTest extends TestCase
         self::assertCount(count($slots), $events, 'no step goes on the next day here');
         foreach (array_values($events) as $n => $event) {
             self::assertSame($slots[$n]['title'], (string) $event->SUMMARY);
-            self::assertSame($slots[$n]['day'].sprintf(' %02d:%02d', 8 + intdiv($slots[$n]['from'], 60), $slots[$n]['from'] % 60), $event->DTSTART->getDateTime()->format('Y-m-d H:i'));
+            self::assertSame(
+                $slots[$n]['day'] . sprintf(' %02d:%02d', 8 + intdiv($slots[$n]['from'], 60), $slots[$n]['from'] % 60),
+                $event->DTSTART->getDateTime()->format('Y-m-d H:i'),
+            );
         }
-        self::assertSame([['3 x 1.5 mm² flexible, comes 2026-12-02']], array_values(array_filter(array_column($slots, 'waits'))));
+        self::assertSame(
+            [['3 x 1.5 mm² flexible, comes 2026-12-02']],
+            array_values(array_filter(array_column($slots, 'waits'))),
+        );
     }
 
     public function test_taken_in_twice_after_a_move_a_calendar_has_each_step_once(): void
     {
-        $work = static fn (Arrangement $arrangement): Work => new Work(JobFile::read(Demo::file('observatory')), [], Demo::shelf(), [], today: '2026-11-27', arrangement: $arrangement);
+        $work = static fn(Arrangement $arrangement): Work => new Work(
+            JobFile::read(Demo::file('observatory')),
+            [],
+            Demo::shelf(),
+            [],
+            today: '2026-11-27',
+            arrangement: $arrangement,
+        );
         $before = new Arrangement([new Visit('2026-11-30', 0, 1)]);
         $after = $before->moved('tidy-lecture', new Pin('tidy-lecture', '2026-12-16', 60, 0));
         $kept = [];
-        foreach ([[$before, 1_795_608_000], [$after, 1_795_608_060], [$before, 1_795_607_000]] as [$arrangement, $moment]) {
+        foreach (
+            [[$before, 1_795_608_000], [$after, 1_795_608_060], [$before, 1_795_607_000]]
+            as [$arrangement, $moment]
+        ) {
             $calendar = Reader::read(WorkCalendar::calendar($work($arrangement), 'job1@firm.example', $moment));
             self::assertInstanceOf(VCalendar::class, $calendar);
             self::assertSame([], $calendar->validate());
@@ -179,22 +300,51 @@ final class ScheduleTest extends TestCase
         $slots = BuildDesk::picture($work($after))['slots'];
         self::assertIsArray($slots);
         self::assertSameSize(array_unique(array_column($slots, 'id')), $kept, 'no double');
-        self::assertSame('2026-12-16 09:00', $kept['tidy-lecture.job1@firm.example']->DTSTART->getDateTime()->format('Y-m-d H:i'), 'where it was moved, whichever was taken in last');
+        self::assertSame(
+            '2026-12-16 09:00',
+            $kept['tidy-lecture.job1@firm.example']->DTSTART->getDateTime()->format('Y-m-d H:i'),
+            'where it was moved, whichever was taken in last',
+        );
     }
 
     public function test_a_step_of_several_days_is_one_event_that_names_them(): void
     {
         // A crew that solders ten times as slowly: 19 joints are more than two days.
         $pace = Pace::of(array_fill(0, 3, ['kind' => 'joints', 'table' => 10, 'taken' => 100]));
-        $work = new Work(JobFile::read(Demo::file('observatory')), [], Demo::shelf(), [], today: '2026-11-27', arrangement: new Arrangement([new Visit('2026-11-30', 0, 1)]), pace: $pace);
-        $slots = array_values(array_filter((array) BuildDesk::picture($work)['slots'], static fn (mixed $s): bool => is_array($s) && $s['id'] === 'joints-cove'));
+        $work = new Work(
+            JobFile::read(Demo::file('observatory')),
+            [],
+            Demo::shelf(),
+            [],
+            today: '2026-11-27',
+            arrangement: new Arrangement([new Visit('2026-11-30', 0, 1)]),
+            pace: $pace,
+        );
+        $slots = array_values(
+            array_filter(
+                (array) BuildDesk::picture($work)['slots'],
+                static fn(mixed $s): bool => is_array($s) && $s['id'] === 'joints-cove',
+            ),
+        );
         self::assertGreaterThan(1, count($slots));
         $calendar = Reader::read(WorkCalendar::calendar($work, 'job1@firm.example', 1_795_608_000));
         self::assertInstanceOf(VCalendar::class, $calendar);
-        $events = array_values(array_filter($calendar->select('VEVENT'), static fn (mixed $e): bool => (string) $e->UID === 'joints-cove.job1@firm.example'));
+        $events = array_values(
+            array_filter(
+                $calendar->select('VEVENT'),
+                static fn(mixed $e): bool => (string) $e->UID === 'joints-cove.job1@firm.example',
+            ),
+        );
         self::assertCount(1, $events);
-        $time = static fn (array $slot, string $end): string => $slot['day'].sprintf(' %02d:%02d', 8 + intdiv($slot[$end], 60), $slot[$end] % 60);
-        self::assertSame([$time($slots[0], 'from'), $time($slots[count($slots) - 1], 'to')], [$events[0]->DTSTART->getDateTime()->format('Y-m-d H:i'), $events[0]->DTEND->getDateTime()->format('Y-m-d H:i')]);
-        self::assertStringContainsString('Over '.count($slots).' days: ', (string) $events[0]->DESCRIPTION);
+        $time = static fn(array $slot, string $end): string => $slot['day'] .
+            sprintf(' %02d:%02d', 8 + intdiv($slot[$end], 60), $slot[$end] % 60);
+        self::assertSame(
+            [$time($slots[0], 'from'), $time($slots[count($slots) - 1], 'to')],
+            [
+                $events[0]->DTSTART->getDateTime()->format('Y-m-d H:i'),
+                $events[0]->DTEND->getDateTime()->format('Y-m-d H:i'),
+            ],
+        );
+        self::assertStringContainsString('Over ' . count($slots) . ' days: ', (string) $events[0]->DESCRIPTION);
     }
 }

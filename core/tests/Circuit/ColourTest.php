@@ -15,7 +15,15 @@ final class ColourTest extends TestCase
     /** sRGB white is D65: u' 0.1978, v' 0.4683; red u' 0.4507 v' 0.5229; green 0.1250 0.5625; blue 0.1754 0.1579 (IEC 61966-2-1 primaries turned to CIE 1976, from memory). */
     public function test_white_and_primaries_lie_where_the_standard_puts_them(): void
     {
-        foreach (['#ffffff' => [0.1978, 0.4683], '#ff0000' => [0.4507, 0.5229], '#00ff00' => [0.1250, 0.5625], '#0000ff' => [0.1754, 0.1579]] as $hex => $uv) {
+        foreach (
+            [
+                '#ffffff' => [0.1978, 0.4683],
+                '#ff0000' => [0.4507, 0.5229],
+                '#00ff00' => [0.125, 0.5625],
+                '#0000ff' => [0.1754, 0.1579],
+            ]
+            as $hex => $uv
+        ) {
             self::assertEqualsWithDelta($uv, Colour::ofHex($hex)->uv(), 0.0003, $hex);
         }
     }

@@ -34,8 +34,8 @@ final class EngineTest extends TestCase
         $one = Demo::plan();
         $two = Demo::with($one, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         $three = Demo::with($two, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
-        $even = array_map(static fn ($p): float => Engine::solve($p, $p->run('cove'))->evenness(), [$one, $two, $three]);
-        self::assertLessThan(0.80, $even[0]);
+        $even = array_map(static fn($p): float => Engine::solve($p, $p->run('cove'))->evenness(), [$one, $two, $three]);
+        self::assertLessThan(0.8, $even[0]);
         self::assertGreaterThan($even[0] + 0.1, $even[1]);
         self::assertGreaterThan($even[1] + 0.02, $even[2]);
     }
@@ -66,7 +66,14 @@ final class EngineTest extends TestCase
     public function test_ranges_hold_the_value(): void
     {
         $result = Engine::solve(Demo::plan(), Demo::plan()->run('cove'));
-        foreach ([[$result->evenness(), $result->evennessRange()], [$result->darkest(), $result->darkestRange()], [$result->seam(), $result->seamRange()]] as [$value, $range]) {
+        foreach (
+            [
+                [$result->evenness(), $result->evennessRange()],
+                [$result->darkest(), $result->darkestRange()],
+                [$result->seam(), $result->seamRange()],
+            ]
+            as [$value, $range]
+        ) {
             self::assertGreaterThan($range->low, $value);
             self::assertLessThan($range->high, $value);
         }
@@ -83,10 +90,19 @@ final class EngineTest extends TestCase
     public function test_a_fingerprint_knows_the_circuit_and_nothing_else(): void
     {
         $plan = Demo::plan();
-        $print = static fn ($p): string => Engine::fingerprint($p, Engine::islandOf($p, $p->run('cove')));
-        self::assertSame($print($plan), $print(Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'Else', 'client' => ''])));
-        self::assertNotSame($print($plan), $print(Demo::with($plan, ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 3.3])));
-        self::assertNotSame($print($plan), $print(Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 1])));
+        $print = static fn($p): string => Engine::fingerprint($p, Engine::islandOf($p, $p->run('cove')));
+        self::assertSame(
+            $print($plan),
+            $print(Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'Else', 'client' => ''])),
+        );
+        self::assertNotSame(
+            $print($plan),
+            $print(Demo::with($plan, ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 3.3])),
+        );
+        self::assertNotSame(
+            $print($plan),
+            $print(Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 1])),
+        );
     }
 
     /** Every figure of the demo job: an independent evaluator gives the shown formula with the shown inputs the shown value. */
@@ -94,12 +110,20 @@ final class EngineTest extends TestCase
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
         $work = new Work($plan, ['cove' => Engine::solve($plan, $plan->run('cove'))], Demo::shelf(), []);
-        $figures = array_map(static fn (Figure $f): array => $f->toArray(), [
-            ...WireDesk::ledger($work), ...\EmberDusk\Advice\KitDesk::ledger($work), ...\EmberDusk\Advice\SurveyDesk::ledger($work),
+        $figures = array_map(static fn(Figure $f): array => $f->toArray(), [
+            ...WireDesk::ledger($work),
+            ...\EmberDusk\Advice\KitDesk::ledger($work),
+            ...\EmberDusk\Advice\SurveyDesk::ledger($work),
         ]);
         $picture = json_decode(json_encode(WireDesk::picture($work), JSON_THROW_ON_ERROR), true);
         self::assertIsArray($picture);
-        $proposal = json_decode(json_encode(Planner::of($plan, ['cove'], Demo::shelf(), ['kit'])->toArray(Demo::shelf()), JSON_THROW_ON_ERROR), true);
+        $proposal = json_decode(
+            json_encode(
+                Planner::of($plan, ['cove'], Demo::shelf(), ['kit'])->toArray(Demo::shelf()),
+                JSON_THROW_ON_ERROR,
+            ),
+            true,
+        );
         self::assertIsArray($proposal);
         $figures = [...$figures, ...self::figuresIn($picture), ...self::figuresIn($proposal)];
         self::assertGreaterThan(20, count($figures));

@@ -18,17 +18,27 @@ final class Ngspice
     public static function nodes(string $netlist): array
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'ember');
-        file_put_contents($file, str_replace(".op\n.end\n", ".control\nop\nset numdgt=12\nprint all\n.endc\n.end\n", $netlist));
-        exec('ngspice -b '.escapeshellarg($file).' 2>/dev/null', $lines, $code);
+        file_put_contents(
+            $file,
+            str_replace(".op\n.end\n", ".control\nop\nset numdgt=12\nprint all\n.endc\n.end\n", $netlist),
+        );
+        exec('ngspice -b ' . escapeshellarg($file) . ' 2>/dev/null', $lines, $code);
         unlink($file);
         $nodes = [];
         foreach ($lines as $line) {
-            if (preg_match('/^([a-z][a-z0-9_]*) = (\S+)$/', trim($line), $found) === 1 && !str_starts_with($found[1], 'x_')) {
+            if (
+                preg_match('/^([a-z][a-z0-9_]*) = (\S+)$/', trim($line), $found) === 1 &&
+                !str_starts_with($found[1], 'x_')
+            ) {
                 $nodes[$found[1]] = (float) $found[2];
             }
         }
 
-        return $nodes !== [] ? $nodes : throw new RuntimeException("ngspice gave no volts ({$code}): ".implode("\n", array_slice($lines, 0, 20)));
+        return $nodes !== []
+            ? $nodes
+            : throw new RuntimeException(
+                "ngspice gave no volts ({$code}): " . implode("\n", array_slice($lines, 0, 20)),
+            );
     }
 
     /** @param  array<string, float>  $ours */
@@ -37,7 +47,7 @@ final class Ngspice
         $theirs = self::nodes($netlist);
         Assert::assertSame([], array_diff_key($ours, $theirs), 'nodes that ngspice has not');
         Assert::assertSame([], array_diff_key($theirs, $ours), 'nodes that only ngspice has');
-        $worst = max(0.0, ...array_map(static fn (string $n): float => abs($ours[$n] - $theirs[$n]), array_keys($ours)));
+        $worst = max(0.0, ...array_map(static fn(string $n): float => abs($ours[$n] - $theirs[$n]), array_keys($ours)));
         Assert::assertLessThan(1e-3, $worst, 'volts apart at the worst node');
     }
 }

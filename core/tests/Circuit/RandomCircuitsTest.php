@@ -35,7 +35,15 @@ final class RandomCircuitsTest extends TestCase
     public function test_five_hundred_random_circuits_balance(): void
     {
         mt_srand(20261126);
-        $seen = ['ring' => 0, 'several supplies' => 0, 'starved pixels' => 0, 'several runs' => 0, 'colour' => 0, 'in its limit' => 0, 'constant power' => 0];
+        $seen = [
+            'ring' => 0,
+            'several supplies' => 0,
+            'starved pixels' => 0,
+            'several runs' => 0,
+            'colour' => 0,
+            'in its limit' => 0,
+            'constant power' => 0,
+        ];
         $collapsed = 0;
         for ($case = 0; $case < self::CASES; $case++) {
             [$network, $kinds] = self::circuit();
@@ -53,17 +61,30 @@ final class RandomCircuitsTest extends TestCase
             self::assertLessThan(1e-6, $imbalance, "circuit {$case}: amps out of balance");
             self::assertLessThan(1e-6, abs($emf - $spent) / max(1e-9, abs($emf)), "circuit {$case}: power");
             foreach ($network->stretches as $n => $stretch) {
-                $starved = $stretch->loads[0] instanceof ConstantCurrent && min([INF, ...$solution->groupAmps($n)[0]]) < 0.9 * $stretch->loads[0]->nominalAmps();
+                $starved =
+                    $stretch->loads[0] instanceof ConstantCurrent &&
+                    min([INF, ...$solution->groupAmps($n)[0]]) < 0.9 * $stretch->loads[0]->nominalAmps();
                 $kinds['starved pixels'] = ($kinds['starved pixels'] ?? false) || $starved;
             }
             foreach ($network->sources as $source) {
-                $kinds['in its limit'] = ($kinds['in its limit'] ?? false) || $solution->delivered($source) > 0.99 * $source->limit;
+                $kinds['in its limit'] =
+                    ($kinds['in its limit'] ?? false) || $solution->delivered($source) > 0.99 * $source->limit;
             }
             foreach (array_filter($kinds) as $kind => $_) {
                 $seen[$kind]++;
             }
         }
-        fwrite(STDERR, "\n".implode(', ', array_map(static fn (string $k, int $n): string => "{$n} {$k}", array_keys($seen), $seen))."; {$collapsed} collapsed, of ".self::CASES." circuits\n");
+        fwrite(
+            STDERR,
+            "\n" .
+                implode(
+                    ', ',
+                    array_map(static fn(string $k, int $n): string => "{$n} {$k}", array_keys($seen), $seen),
+                ) .
+                "; {$collapsed} collapsed, of " .
+                self::CASES .
+                " circuits\n",
+        );
         self::assertLessThan(30, $collapsed);
         foreach ($seen as $kind => $count) {
             self::assertGreaterThanOrEqual(50, $count, $kind);
@@ -73,7 +94,7 @@ final class RandomCircuitsTest extends TestCase
     /** @return array{Network, array<string, bool>} */
     private static function circuit(): array
     {
-        $net = new Network;
+        $net = new Network();
         $volts = [5.0, 12.0, 24.0][mt_rand(0, 2)];
         $channels = $volts === 5.0 || mt_rand(0, 2) === 0 ? 1 : mt_rand(2, 5);
         $pixels = $channels === 1 && mt_rand(0, 2) > 0;
@@ -110,7 +131,16 @@ final class RandomCircuitsTest extends TestCase
             $net->resistor('lamp_p', 'k', $net->sources[0]->plus, $plus, $ohms);
             $net->resistor('lamp_m', 'k', $minus, 0, $ohms);
             // A cable of R ohm lets through E²/4R at most; up to that, and some below their least volts.
-            $net->points[] = new Point('lamp', 'lamp', $plus, $minus, new ConstantPower(mt_rand(1, 22) / 100 * $volts ** 2 / (2 * $ohms) / 2, mt_rand(30, 95) / 100 * $volts));
+            $net->points[] = new Point(
+                'lamp',
+                'lamp',
+                $plus,
+                $minus,
+                new ConstantPower(
+                    ((mt_rand(1, 22) / 100) * $volts ** 2) / (2 * $ohms) / 2,
+                    (mt_rand(30, 95) / 100) * $volts,
+                ),
+            );
         }
 
         return [$net, $kinds];
@@ -120,12 +150,26 @@ final class RandomCircuitsTest extends TestCase
      * @param  int<1, 5>  $channels
      * @param  list<non-empty-list<int>>  $hubs
      */
-    private static function strip(Network $net, string $name, float $volts, int $channels, bool $pixels, array $hubs, bool $ring): void
-    {
+    private static function strip(
+        Network $net,
+        string $name,
+        float $volts,
+        int $channels,
+        bool $pixels,
+        array $hubs,
+        bool $ring,
+    ): void {
         $loads = [];
         foreach (range(1, $channels) as $_) {
-            $loads[] = $pixels ? new ConstantCurrent(mt_rand(20, 80) / 1000, 0.5 * $volts, mt_rand(65, 90) / 100 * $volts)
-                : new ResistorLimited($volts, mt_rand(2, 60) / 1000, $leds = [5 => 1, 12 => 3, 24 => 6][(int) $volts], $volts / ($leds + 2) * (0.7 + mt_rand(0, 50) / 100), 0.05);
+            $loads[] = $pixels
+                ? new ConstantCurrent(mt_rand(20, 80) / 1000, 0.5 * $volts, (mt_rand(65, 90) / 100) * $volts)
+                : new ResistorLimited(
+                    $volts,
+                    mt_rand(2, 60) / 1000,
+                    ($leds = [5 => 1, 12 => 3, 24 => 6][(int) $volts]),
+                    ($volts / ($leds + 2)) * (0.7 + mt_rand(0, 50) / 100),
+                    0.05,
+                );
         }
         $pieces = max(count($hubs), mt_rand(1, 4));
         $pad = $first = self::pad($net, "{$name}_a0", $volts, $channels);
@@ -137,8 +181,22 @@ final class RandomCircuitsTest extends TestCase
             $next = $ring && $last && $n > 1 ? $first : self::pad($net, "{$name}_a{$n}", $volts, $channels);
             $zone = min($n, count($hubs) - 1);
             // Where the next zone begins this piece ends at a + of its own.
-            $end = count($hubs) > 1 && $zone === $n ? [$net->node("{$name}_q{$n}", $volts), ...array_slice($next, 1)] : $next;
-            $net->stretches[] = new Stretch($name, $name, $at, $groups, 0.05, mt_rand(5, 300) / 1000, mt_rand(5, 300) / 1000, $loads, $pad, $end);
+            $end =
+                count($hubs) > 1 && $zone === $n
+                    ? [$net->node("{$name}_q{$n}", $volts), ...array_slice($next, 1)]
+                    : $next;
+            $net->stretches[] = new Stretch(
+                $name,
+                $name,
+                $at,
+                $groups,
+                0.05,
+                mt_rand(5, 300) / 1000,
+                mt_rand(5, 300) / 1000,
+                $loads,
+                $pad,
+                $end,
+            );
             if ((!$last || mt_rand(0, 1) === 1 || $end !== $next) && $next !== $first) {
                 self::tail($net, "{$name}_k{$n}", $hubs[$zone], $next);
             }
@@ -181,7 +239,7 @@ final class RandomCircuitsTest extends TestCase
             $sum[$b] -= $amps;
             $spent += ($volts[$a] - $volts[$b]) * $amps;
         };
-        $name = static fn (int $n): string => $network->nodes[$n];
+        $name = static fn(int $n): string => $network->nodes[$n];
         foreach ($network->resistors as $r) {
             $flow($name($r->from), $name($r->to), ($volts[$name($r->from)] - $volts[$name($r->to)]) / $r->ohms);
         }
@@ -201,7 +259,14 @@ final class RandomCircuitsTest extends TestCase
                 for ($g = 0; $g <= $s->groups; $g++) {
                     $a = $g === 0 ? $name($s->start[$t]) : $s->node($g - 1, $t);
                     $b = $g === $s->groups ? $name($s->end[$t]) : $s->node($g, $t);
-                    $flow($a, $b, ($volts[$a] - $volts[$b]) / (($t === 0 ? $s->plusRail : $s->returnRail) * $s->pitch * ($g === 0 || $g === $s->groups ? 0.5 : 1)));
+                    $flow(
+                        $a,
+                        $b,
+                        ($volts[$a] - $volts[$b]) /
+                            (($t === 0 ? $s->plusRail : $s->returnRail) *
+                                $s->pitch *
+                                ($g === 0 || $g === $s->groups ? 0.5 : 1)),
+                    );
                 }
             }
             foreach ($s->loads as $c => $load) {
@@ -212,7 +277,11 @@ final class RandomCircuitsTest extends TestCase
             }
         }
         foreach ($network->points as $p) {
-            $flow($name($p->plus), $name($p->minus), $p->load->at($volts[$name($p->plus)] - $volts[$name($p->minus)])[0]);
+            $flow(
+                $name($p->plus),
+                $name($p->minus),
+                $p->load->at($volts[$name($p->plus)] - $volts[$name($p->minus)])[0],
+            );
         }
         unset($sum['0']);
 
@@ -223,16 +292,21 @@ final class RandomCircuitsTest extends TestCase
     public function test_constant_power_behind_a_resistance_and_where_it_folds(): void
     {
         foreach ([0.1, 0.5, 0.9, 0.999] as $share) {
-            $watts = $share * 24.0 ** 2 / (4 * 1.0);
-            self::assertEqualsWithDelta((24 + sqrt(24 ** 2 - 4 * $watts)) / 2, self::lamp($watts, 1.0)->nodes()['lamp_p'], 1e-6, "{$share} of the most");
+            $watts = ($share * 24.0 ** 2) / (4 * 1.0);
+            self::assertEqualsWithDelta(
+                (24 + sqrt(24 ** 2 - 4 * $watts)) / 2,
+                self::lamp($watts, 1.0)->nodes()['lamp_p'],
+                1e-6,
+                "{$share} of the most",
+            );
         }
         $this->expectExceptionMessageMatches('/^Voltage collapse at LAMP: at 99 %/');
-        self::lamp(1.004 * 24.0 ** 2 / 4, 1.0);
+        self::lamp((1.004 * 24.0 ** 2) / 4, 1.0);
     }
 
     private static function lamp(float $watts, float $ohms): Solution
     {
-        $net = new Network;
+        $net = new Network();
         $plus = $net->node('s_p', 24.0);
         $net->sources[] = new Source('s', $plus, 24.0, 1e-3, 1e6);
         $lamp = $net->node('lamp_p', 24.0);
@@ -250,15 +324,25 @@ final class RandomCircuitsTest extends TestCase
     {
         $groups = 40;
         $step = 2 * self::RAIL * self::PITCH * self::AMPS;
-        $far = static fn (int $n): float => $step * ($n / 2 + ($n - 1) * $n / 2);
+        $far = static fn(int $n): float => $step * ($n / 2 + (($n - 1) * $n) / 2);
         // The feed's own leads are a microohm: 0.4 A in them are below the tolerance.
         [$feed, $volts] = self::fed([0], [$groups]);
         self::assertEqualsWithDelta($far($groups), $feed - min($volts), 1e-6);
         self::assertSame($groups - 1, array_search(min($volts), $volts, true));
         [$feed, $volts] = self::fed([0, 1], [$groups]);
-        self::assertEqualsWithDelta($far(intdiv($groups, 2)), $feed - min($volts), 1e-6, 'fed at both ends: each carries half');
+        self::assertEqualsWithDelta(
+            $far(intdiv($groups, 2)),
+            $feed - min($volts),
+            1e-6,
+            'fed at both ends: each carries half',
+        );
         [$feed, $volts] = self::fed([1], [intdiv($groups, 2), intdiv($groups, 2)]);
-        self::assertEqualsWithDelta($far(intdiv($groups, 2)), $feed - min($volts), 1e-6, 'fed in the middle: two halves');
+        self::assertEqualsWithDelta(
+            $far(intdiv($groups, 2)),
+            $feed - min($volts),
+            1e-6,
+            'fed in the middle: two halves',
+        );
         self::assertEqualsWithDelta($volts[0], $volts[$groups - 1], 1e-9);
     }
 
@@ -269,21 +353,40 @@ final class RandomCircuitsTest extends TestCase
      */
     private static function fed(array $fed, array $lengths): array
     {
-        $net = new Network;
+        $net = new Network();
         $plus = $net->node('s_p', 12.0);
         $net->sources[] = new Source('s', $plus, 12.0, 1e-3, 1e6);
         $load = new ConstantCurrent(self::AMPS, 1.0, 2.0);
-        $pads = array_map(static fn (int $n): array => [$net->node("a{$n}_p", 12.0), $net->node("a{$n}_1", 0.0)], range(0, count($lengths)));
+        $pads = array_map(
+            static fn(int $n): array => [$net->node("a{$n}_p", 12.0), $net->node("a{$n}_1", 0.0)],
+            range(0, count($lengths)),
+        );
         foreach ($fed as $n) {
             $net->resistor("p{$n}", 'k', $plus, $pads[$n][0], 1e-6);
             $net->resistor("m{$n}", 'k', $pads[$n][1], 0, 1e-6);
         }
         foreach ($lengths as $n => $length) {
-            $net->stretches[] = new Stretch('r', 'r', array_sum(array_slice($lengths, 0, $n)), $length, self::PITCH, self::RAIL, self::RAIL, [$load], $pads[$n], $pads[$n + 1]);
+            $net->stretches[] = new Stretch(
+                'r',
+                'r',
+                array_sum(array_slice($lengths, 0, $n)),
+                $length,
+                self::PITCH,
+                self::RAIL,
+                self::RAIL,
+                [$load],
+                $pads[$n],
+                $pads[$n + 1],
+            );
         }
         $solution = Newton::solve($net);
-        $volts = array_merge(...array_map(static fn (int $n): array => $solution->groupVolts($n)[0], array_keys($lengths)));
+        $volts = array_merge(
+            ...array_map(static fn(int $n): array => $solution->groupVolts($n)[0], array_keys($lengths)),
+        );
 
-        return [$solution->volt($pads[$fed[0]][0]) - $solution->volt($pads[$fed[0]][1]), $volts === [] ? [0.0] : $volts];
+        return [
+            $solution->volt($pads[$fed[0]][0]) - $solution->volt($pads[$fed[0]][1]),
+            $volts === [] ? [0.0] : $volts,
+        ];
     }
 }

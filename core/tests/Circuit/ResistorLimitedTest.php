@@ -11,7 +11,10 @@ final class ResistorLimitedTest extends TestCase
 {
     public function test_nominal_volts_give_nominal_amps(): void
     {
-        foreach ([[24.0, 0.02, 6, 2.95], [12.0, 0.01, 3, 3.1], [5.0, 0.02, 1, 2.0], [24.0, 0.02, 0, 0.0]] as [$volts, $amps, $leds, $ledVolts]) {
+        foreach (
+            [[24.0, 0.02, 6, 2.95], [12.0, 0.01, 3, 3.1], [5.0, 0.02, 1, 2.0], [24.0, 0.02, 0, 0.0]]
+            as [$volts, $amps, $leds, $ledVolts]
+        ) {
             [$i] = (new ResistorLimited($volts, $amps, $leds, $ledVolts, 0.05))->evaluate([$volts]);
             self::assertEqualsWithDelta($amps, $i[0], 1e-12);
         }
@@ -30,7 +33,7 @@ final class ResistorLimitedTest extends TestCase
             [$low, $high] = [-1e-12 * (1 - 1e-15), $u / $r + 1];
             for ($step = 0; $step < 200; $step++) {
                 $i = ($low + $high) / 2;
-                $k * ($vs + $n * log($i / 1e-12 + 1)) + $r * $i > $u ? $high = $i : $low = $i;
+                $k * ($vs + $n * log($i / 1e-12 + 1)) + $r * $i > $u ? ($high = $i) : ($low = $i);
             }
             self::assertEqualsWithDelta($i, $amps[$p], 1e-13 + 1e-10 * abs($i), "at {$u} V");
         }

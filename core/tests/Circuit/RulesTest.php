@@ -23,23 +23,73 @@ final class RulesTest extends TestCase
     /** @return iterable<string, array{callable(): Plan, string, Severity}> */
     public static function cases(): iterable
     {
-        $cove = static fn (array ...$changes): callable => static fn (): Plan => Demo::with(Demo::plan(), ...$changes);
-        $line = static fn (string $m, string $strip, string $supply, string $controller, string $cable): callable => static fn (): Plan => Demo::run($m, $strip, $supply, $controller, $cable);
+        $cove = static fn(array ...$changes): callable => static fn(): Plan => Demo::with(Demo::plan(), ...$changes);
+        $line = static fn(
+            string $m,
+            string $strip,
+            string $supply,
+            string $controller,
+            string $cable,
+        ): callable => static fn(): Plan => Demo::run($m, $strip, $supply, $controller, $cable);
         yield 'a long run fed at one end' => [$cove(), 'evenness', Severity::Stop];
         yield 'its two ends where they meet' => [$cove(), 'seam', Severity::Stop];
-        yield 'high volts' => [$line('2', 'strip-single-12', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15'), 'supply-volts', Severity::Stop];
-        yield 'low volts' => [$line('2', 'strip-single-24', 'supply-12-100', 'controller-zigbee-1', 'cable-2x15'), 'supply-volts', Severity::Stop];
+        yield 'high volts' => [
+            $line('2', 'strip-single-12', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15'),
+            'supply-volts',
+            Severity::Stop,
+        ];
+        yield 'low volts' => [
+            $line('2', 'strip-single-24', 'supply-12-100', 'controller-zigbee-1', 'cable-2x15'),
+            'supply-volts',
+            Severity::Stop,
+        ];
         // 15 m at 9.6 W/m are 144 W: 150 W carry them without the headroom, 100 W do not carry them.
-        yield 'little headroom' => [$line('15', 'strip-single-24', 'supply-24-150', 'controller-zigbee-1', 'cable-2x15'), 'headroom', Severity::Watch];
-        yield 'too small a supply' => [$line('15', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15'), 'headroom', Severity::Stop];
-        yield 'too small a controller' => [$cove(['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'controller-zigbee-2-small']), 'controller-amps', Severity::Stop];
-        yield 'too few channels' => [$cove(['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'controller-zigbee-1']), 'channels', Severity::Stop];
-        yield 'too few cores' => [$cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']), 'cores', Severity::Stop];
-        yield 'a long thin tail' => [$cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075', 'length' => 12]), 'drop', Severity::Stop];
+        yield 'little headroom' => [
+            $line('15', 'strip-single-24', 'supply-24-150', 'controller-zigbee-1', 'cable-2x15'),
+            'headroom',
+            Severity::Watch,
+        ];
+        yield 'too small a supply' => [
+            $line('15', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15'),
+            'headroom',
+            Severity::Stop,
+        ];
+        yield 'too small a controller' => [
+            $cove(['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'controller-zigbee-2-small']),
+            'controller-amps',
+            Severity::Stop,
+        ];
+        yield 'too few channels' => [
+            $cove(['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'controller-zigbee-1']),
+            'channels',
+            Severity::Stop,
+        ];
+        yield 'too few cores' => [
+            $cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']),
+            'cores',
+            Severity::Stop,
+        ];
+        yield 'a long thin tail' => [
+            $cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075', 'length' => 12]),
+            'drop',
+            Severity::Stop,
+        ];
         // The 10 A supply keeps up 15 A in overload; 0.75 mm² may carry 6 A (BS 7671 table 4F3A, from memory).
-        yield 'a cable that the supply can overload' => [$cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075']), 'cable-protection', Severity::Watch];
-        yield 'a length that nobody measured' => [$cove(['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']), 'reckoned', Severity::Open];
-        yield 'a run without kit' => [$cove(['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove\n2 shelf"]), 'lacking', Severity::Open];
+        yield 'a cable that the supply can overload' => [
+            $cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075']),
+            'cable-protection',
+            Severity::Watch,
+        ];
+        yield 'a length that nobody measured' => [
+            $cove(['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']),
+            'reckoned',
+            Severity::Open,
+        ];
+        yield 'a run without kit' => [
+            $cove(['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove\n2 shelf"]),
+            'lacking',
+            Severity::Open,
+        ];
     }
 
     /** @param  callable(): Plan  $plan */
@@ -61,7 +111,15 @@ final class RulesTest extends TestCase
             }
             // What could not be computed before (too few cores or channels) may now say what was there all along.
             $computed = Parts::of($plan, $plan->runs[array_key_first($plan->runs)]) !== null;
-            self::assertSame([], array_diff(self::stops($after), self::stops(self::findings($plan)), $computed ? [] : ['evenness', 'seam']), $fix->label);
+            self::assertSame(
+                [],
+                array_diff(
+                    self::stops($after),
+                    self::stops(self::findings($plan)),
+                    $computed ? [] : ['evenness', 'seam'],
+                ),
+                $fix->label,
+            );
         }
     }
 
@@ -69,8 +127,14 @@ final class RulesTest extends TestCase
     public function test_a_dead_feed_is_not_hidden_by_the_other(): void
     {
         $plan = Demo::run('20', 'strip-single-24', 'supply-24-320', 'controller-zigbee-1', 'cable-2x18awg');
-        $plan = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 200], ['kind' => 'AddFeed', 'run' => 'line', 'pad' => 201],
-            ['kind' => 'SetCable', 'cable' => 'k1', 'kit' => 'cable-3x12awg'], ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 0.5], ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 0.5]);
+        $plan = Demo::with(
+            $plan,
+            ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 200],
+            ['kind' => 'AddFeed', 'run' => 'line', 'pad' => 201],
+            ['kind' => 'SetCable', 'cable' => 'k1', 'kit' => 'cable-3x12awg'],
+            ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 0.5],
+            ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 0.5],
+        );
         $cables = Engine::solve($plan, $plan->run('line'))->cables;
         foreach (['k2', 'k3'] as $id) {
             self::assertLessThan(4.0, $cables[$id]->amps());
@@ -83,21 +147,37 @@ final class RulesTest extends TestCase
 
     public function test_a_plan_that_holds_says_nothing(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
-            ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 3.2], ['kind' => 'SetCable', 'cable' => 'k4', 'length' => 12.2]);
-        self::assertSame([], array_map(static fn (Finding $f): string => $f->title, self::findings($plan)));
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
+            ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 3.2],
+            ['kind' => 'SetCable', 'cable' => 'k4', 'length' => 12.2],
+        );
+        self::assertSame([], array_map(static fn(Finding $f): string => $f->title, self::findings($plan)));
     }
 
     /** The same plan is judged by the job's own limits; warmer cables lose more. */
     public function test_limits_of_the_job_decide(): void
     {
-        $limits = ['kind' => 'SetLimits', 'drop' => 0.05, 'headroom' => 0.2, 'evenness' => 0.9, 'seam' => 0.05, 'cableCelsius' => 40];
+        $limits = [
+            'kind' => 'SetLimits',
+            'drop' => 0.05,
+            'headroom' => 0.2,
+            'evenness' => 0.9,
+            'seam' => 0.05,
+            'cableCelsius' => 40,
+        ];
         $plan = Demo::with(Demo::plan(), ['drop' => 0.02, 'headroom' => 0.3] + $limits);
         self::assertNotSame([], self::coded(self::findings($plan), 'drop'));
         self::assertNotSame([], self::coded(self::findings($plan), 'headroom'));
         $warm = Demo::with(Demo::plan(), ['cableCelsius' => 70] + $limits);
-        $of = static fn (Plan $p): float => Engine::solve($p, $p->run('cove'))->cables['k2']->coreOhms;
-        self::assertEqualsWithDelta((0.002 + 0.0133 * 1.1965 * 3.2) / (0.002 + 0.0133 * 1.0786 * 3.2), $of($warm) / $of(Demo::plan()), 1e-9);
+        $of = static fn(Plan $p): float => Engine::solve($p, $p->run('cove'))->cables['k2']->coreOhms;
+        self::assertEqualsWithDelta(
+            (0.002 + 0.0133 * 1.1965 * 3.2) / (0.002 + 0.0133 * 1.0786 * 3.2),
+            $of($warm) / $of(Demo::plan()),
+            1e-9,
+        );
     }
 
     /** 5 A a channel at 24 V and 4.8 W/m a channel are 25 m; 10 A in all at 9.6 W/m are 25 m as well. */
@@ -128,7 +208,7 @@ final class RulesTest extends TestCase
      */
     private static function coded(array $findings, string $code): array
     {
-        return array_values(array_filter($findings, static fn (Finding $f): bool => $f->code === $code));
+        return array_values(array_filter($findings, static fn(Finding $f): bool => $f->code === $code));
     }
 
     /**
@@ -137,6 +217,11 @@ final class RulesTest extends TestCase
      */
     private static function stops(array $findings): array
     {
-        return array_values(array_map(static fn (Finding $f): string => $f->code, array_filter($findings, static fn (Finding $f): bool => $f->severity === Severity::Stop)));
+        return array_values(
+            array_map(
+                static fn(Finding $f): string => $f->code,
+                array_filter($findings, static fn(Finding $f): bool => $f->severity === Severity::Stop),
+            ),
+        );
     }
 }

@@ -31,7 +31,24 @@ final class RunResultTest extends TestCase
     {
         $of = self::solved();
 
-        return new RunResult($of->pitch, $light, $of->volts, $of->railAmps, $of->cables, $of->feeds, $of->channelAmps, $of->supplyVolts, $of->supplyAmps, [$poor ?? $light, $rich ?? $light], $of->balance, $of->loadWatts, $of->railWatts, $of->iterations, $channels, $of->nominal);
+        return new RunResult(
+            $of->pitch,
+            $light,
+            $of->volts,
+            $of->railAmps,
+            $of->cables,
+            $of->feeds,
+            $of->channelAmps,
+            $of->supplyVolts,
+            $of->supplyAmps,
+            [$poor ?? $light, $rich ?? $light],
+            $of->balance,
+            $of->loadWatts,
+            $of->railWatts,
+            $of->iterations,
+            $channels,
+            $of->nominal,
+        );
     }
 
     public function test_a_result_is_the_same_after_the_cache(): void
@@ -58,10 +75,19 @@ final class RunResultTest extends TestCase
 
     /** @param  list<float>  $light */
     #[DataProvider('rows')]
-    public function test_darkest_evenness_and_seam(array $light, float $darkest, float $brightest, int $group, float $evenness, float $seam): void
-    {
+    public function test_darkest_evenness_and_seam(
+        array $light,
+        float $darkest,
+        float $brightest,
+        int $group,
+        float $evenness,
+        float $seam,
+    ): void {
         $result = self::lit($light);
-        self::assertSame([$darkest, $brightest, $group], [$result->darkest(), $result->brightest(), $result->darkestGroup()]);
+        self::assertSame(
+            [$darkest, $brightest, $group],
+            [$result->darkest(), $result->brightest(), $result->darkestGroup()],
+        );
         self::assertEqualsWithDelta($evenness, $result->evenness(), 1e-12);
         self::assertEqualsWithDelta($seam, $result->seam(), 1e-12);
     }
@@ -78,7 +104,11 @@ final class RunResultTest extends TestCase
 
     public function test_the_least_even_channel_bounds_every_scene(): void
     {
-        self::assertEqualsWithDelta(0.6, self::lit([1.0, 0.8], null, null, [0 => [1.0, 0.9], 1 => [1.0, 0.6]])->leastEven(), 1e-12);
+        self::assertEqualsWithDelta(
+            0.6,
+            self::lit([1.0, 0.8], null, null, [0 => [1.0, 0.9], 1 => [1.0, 0.6]])->leastEven(),
+            1e-12,
+        );
         self::assertSame(1.0, self::lit([1.0, 0.8])->leastEven(), 'a run without channels has none');
     }
 
@@ -86,7 +116,7 @@ final class RunResultTest extends TestCase
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         $result = Engine::solve($plan, $plan->run('cove'));
-        $volts = array_map(static fn ($f): float => $f->volts, $result->feeds);
+        $volts = array_map(static fn($f): float => $f->volts, $result->feeds);
         self::assertCount(2, $volts);
         self::assertSame(min([INF, ...array_values($volts)]), $result->farthestFeed()->volts);
     }
@@ -95,7 +125,10 @@ final class RunResultTest extends TestCase
     public function test_a_run_fed_at_its_other_end_is_its_mirror(): void
     {
         $of = static function (float $share): RunResult {
-            $plan = Demo::with(Demo::run('9.00', 'strip-tunable-24', 'supply-24-240', 'controller-zigbee-2', 'cable-3x15'), ['kind' => 'SetFeeds', 'run' => 'line', 'shares' => [$share]]);
+            $plan = Demo::with(
+                Demo::run('9.00', 'strip-tunable-24', 'supply-24-240', 'controller-zigbee-2', 'cable-3x15'),
+                ['kind' => 'SetFeeds', 'run' => 'line', 'shares' => [$share]],
+            );
 
             return Engine::solve(self::length($plan), self::length($plan)->run('line'));
         };

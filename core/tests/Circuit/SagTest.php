@@ -40,15 +40,32 @@ final class SagTest extends TestCase
 
     /** With tails of no length worth mentioning the estimate is a little darker than the truth, and never by more than 0.04. */
     #[DataProvider('strips')]
-    public function test_it_is_near_the_solved_run(string $strip, string $controller, string $supply, string $metres): void
-    {
+    public function test_it_is_near_the_solved_run(
+        string $strip,
+        string $controller,
+        string $supply,
+        string $metres,
+    ): void {
         foreach ([[0.0], [0.5], [0.0, 1.0], [0.25, 0.75]] as $shares) {
-            $plan = Demo::with(Demo::run($metres, $strip, $supply, $controller, 'cable-5x15'), ['kind' => 'SetFeeds', 'run' => 'line', 'shares' => $shares]);
+            $plan = Demo::with(Demo::run($metres, $strip, $supply, $controller, 'cable-5x15'), [
+                'kind' => 'SetFeeds',
+                'run' => 'line',
+                'shares' => $shares,
+            ]);
             foreach ($plan->feedsOf($plan->run('line')) as $feed) {
-                $plan = Demo::with($plan, ['kind' => 'SetCable', 'cable' => $plan->cableTo($feed->id)?->id, 'length' => 0.05]);
+                $plan = Demo::with($plan, [
+                    'kind' => 'SetCable',
+                    'cable' => $plan->cableTo($feed->id)?->id,
+                    'length' => 0.05,
+                ]);
             }
             $run = $plan->run('line');
-            $estimate = Sag::evenness(self::strip($plan), self::marks($plan), array_map(static fn ($f): int => $f->pad, $plan->feedsOf($run)), false);
+            $estimate = Sag::evenness(
+                self::strip($plan),
+                self::marks($plan),
+                array_map(static fn($f): int => $f->pad, $plan->feedsOf($run)),
+                false,
+            );
             $solved = Engine::nominal($plan, $run)->evenness();
             self::assertEqualsWithDelta($solved, $estimate, 0.04, json_encode($shares, JSON_THROW_ON_ERROR));
             self::assertLessThan($solved + 0.004, $estimate);
@@ -60,7 +77,11 @@ final class SagTest extends TestCase
         $plan = Demo::run('8', 'strip-single-24', 'supply-24-480', 'controller-zigbee-1', 'cable-2x25');
         $marks = self::marks($plan);
         $strip = self::strip($plan);
-        self::assertEqualsWithDelta(Sag::evenness($strip, $marks, [0, $marks->lastPad()], false), Sag::evenness($strip, $marks, [0, $marks->lastPad()], true), 1e-12);
+        self::assertEqualsWithDelta(
+            Sag::evenness($strip, $marks, [0, $marks->lastPad()], false),
+            Sag::evenness($strip, $marks, [0, $marks->lastPad()], true),
+            1e-12,
+        );
         self::assertSame([4.0, 4.0], Sag::shares($marks, [0, $marks->lastPad()], true));
     }
 
@@ -74,10 +95,18 @@ final class SagTest extends TestCase
 
     public function test_two_runs_that_meet_are_compared_where_they_do(): void
     {
-        $kit = static fn (string $run, string $strip): array => array_map(static fn (string $k): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $k], [$strip, 'supply-24-240', 'controller-zigbee-1', 'cable-2x15']);
-        $made = static fn (string $notes, string $strip = 'strip-single-24'): Plan => Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $notes], ...$kit('line', 'strip-single-24'), ...$kit('shelf', $strip));
+        $kit = static fn(string $run, string $strip): array => array_map(
+            static fn(string $k): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $k],
+            [$strip, 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'],
+        );
+        $made = static fn(string $notes, string $strip = 'strip-single-24'): Plan => Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $notes],
+            ...$kit('line', 'strip-single-24'),
+            ...$kit('shelf', $strip),
+        );
         $findings = static function (Plan $plan): array {
-            $results = array_map(static fn ($r): RunResult => Engine::nominal($plan, $r), $plan->runs);
+            $results = array_map(static fn($r): RunResult => Engine::nominal($plan, $r), $plan->runs);
 
             return Meets::check($plan, $results);
         };
@@ -87,8 +116,19 @@ final class SagTest extends TestCase
         $shelf = Engine::nominal($plan, $plan->run('shelf'))->light;
         self::assertEqualsWithDelta(1 - $line[count($line) - 1] / $shelf[0], $finding->number, 1e-9);
         self::assertSame('Line and Shelf differ where they meet', $finding->title);
-        self::assertSame([], $findings($made("start end\n5.50 line\n1.50\nright 5.50 shelf")), 'a metre and a half apart');
-        self::assertSame([], $findings($made("start end\n5.50 line\nright 5.50 shelf", 'strip-single-24-mood')), 'other strips are not compared');
-        self::assertSame([], $findings(Demo::with($plan, ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends'])));
+        self::assertSame(
+            [],
+            $findings($made("start end\n5.50 line\n1.50\nright 5.50 shelf")),
+            'a metre and a half apart',
+        );
+        self::assertSame(
+            [],
+            $findings($made("start end\n5.50 line\nright 5.50 shelf", 'strip-single-24-mood')),
+            'other strips are not compared',
+        );
+        self::assertSame(
+            [],
+            $findings(Demo::with($plan, ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends'])),
+        );
     }
 }

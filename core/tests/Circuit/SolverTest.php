@@ -29,14 +29,20 @@ final class SolverTest extends TestCase
         foreach ([1, 2, 3, 4] as $channels) {
             [$groups, $pitch, $rail, $ohms] = [80, 0.05, 0.9, 1000.0];
             $load = new ResistorLimited(24, 24 / $ohms, 0, 0, 0.05);
-            $solution = Newton::solve(self::line($groups, $pitch, $rail, array_fill(0, $channels, $load), fedAtEnd: false));
+            $solution = Newton::solve(
+                self::line($groups, $pitch, $rail, array_fill(0, $channels, $load), fedAtEnd: false),
+            );
             // All channels alike: each return carries its own current, the + rail all of them.
-            $a = acosh(1 + ($channels + 1) * $rail * $pitch / $ohms / 2);
+            $a = acosh(1 + (($channels + 1) * $rail * $pitch) / $ohms / 2);
             foreach ($solution->groupVolts(0) as $volts) {
                 $far = $volts[$groups - 1];
                 foreach ([0, 13, 40, 79] as $n) {
                     $fromEnd = $groups - 1 - $n;
-                    self::assertEqualsWithDelta($far * cosh(($fromEnd + 0.5) * $a) / cosh(0.5 * $a), $volts[$n], 1e-9);
+                    self::assertEqualsWithDelta(
+                        ($far * cosh(($fromEnd + 0.5) * $a)) / cosh(0.5 * $a),
+                        $volts[$n],
+                        1e-9,
+                    );
                 }
             }
         }
@@ -46,8 +52,10 @@ final class SolverTest extends TestCase
     public function test_a_ladder_fed_at_both_ends_is_symmetric(): void
     {
         [$groups, $pitch, $rail, $ohms] = [60, 0.05, 0.9, 500.0];
-        $volts = Newton::solve(self::line($groups, $pitch, $rail, [new ResistorLimited(24, 24 / $ohms, 0, 0, 0.05)], fedAtEnd: true))->groupVolts(0)[0];
-        $a = acosh(1 + 2 * $rail * $pitch / $ohms / 2);
+        $volts = Newton::solve(
+            self::line($groups, $pitch, $rail, [new ResistorLimited(24, 24 / $ohms, 0, 0, 0.05)], fedAtEnd: true),
+        )->groupVolts(0)[0];
+        $a = acosh(1 + (2 * $rail * $pitch) / $ohms / 2);
         foreach (range(0, 59) as $n) {
             self::assertEqualsWithDelta($volts[59 - $n], $volts[$n], 1e-9);
             self::assertEqualsWithDelta(cosh(($n - 29.5) * $a) / cosh(0.5 * $a), $volts[$n] / $volts[29], 1e-9);
@@ -63,7 +71,16 @@ final class SolverTest extends TestCase
             $channels = mt_rand(1, 4);
             $both = mt_rand(0, 1) === 1;
             $leds = mt_rand(0, 6);
-            $loads = array_map(static fn (): ResistorLimited => new ResistorLimited(24, mt_rand(2, 60) / 1000, $leds, $leds === 0 ? 0.0 : 2 + mt_rand(0, 90) / 100, 0.05), range(1, $channels));
+            $loads = array_map(
+                static fn(): ResistorLimited => new ResistorLimited(
+                    24,
+                    mt_rand(2, 60) / 1000,
+                    $leds,
+                    $leds === 0 ? 0.0 : 2 + mt_rand(0, 90) / 100,
+                    0.05,
+                ),
+                range(1, $channels),
+            );
             $network = self::line(mt_rand(1, 150), 0.05, mt_rand(1, 200) / 100, $loads, $both);
             $solution = Newton::solve($network);
             $seen['both'] += (int) $both;
@@ -82,7 +99,11 @@ final class SolverTest extends TestCase
         self::assertEqualsWithDelta(11.0, $source->at(10.0)[0], 1e-9);
         // At the limit itself it stands ln 2 of its softness below, by the law.
         self::assertEqualsWithDelta(11.0 - 0.11 * log(2), $source->at(24 - 0.11)[0], 1e-9);
-        self::assertEqualsWithDelta(($source->at(23.889)[0] - $source->at(23.891)[0]) / 0.002, $source->at(23.89)[1], 1e-3);
+        self::assertEqualsWithDelta(
+            ($source->at(23.889)[0] - $source->at(23.891)[0]) / 0.002,
+            $source->at(23.89)[1],
+            1e-3,
+        );
     }
 
     /** Against dense elimination on random symmetric systems. */
@@ -104,7 +125,10 @@ final class SolverTest extends TestCase
                     $dense[$b][$a] -= $g;
                 }
             }
-            $factor = new SymmetricFactor(range(1, $size), array_map(static fn (array $p): array => [$p[0], $p[1]], $pairs));
+            $factor = new SymmetricFactor(
+                range(1, $size),
+                array_map(static fn(array $p): array => [$p[0], $p[1]], $pairs),
+            );
             $factor->clear();
             foreach ($dense as $a => $row) {
                 $dense[$a][$a] += 1.0;
@@ -115,10 +139,10 @@ final class SolverTest extends TestCase
                 }
                 $factor->add($a, $a, $dense[$a][$a]);
             }
-            $wanted = array_map(static fn (): float => mt_rand(-100, 100) / 7, range(1, $size));
+            $wanted = array_map(static fn(): float => mt_rand(-100, 100) / 7, range(1, $size));
             $right = [];
             foreach ($dense as $a => $row) {
-                $right[$a] = array_sum(array_map(static fn (float $v, float $x): float => $v * $x, $row, $wanted));
+                $right[$a] = array_sum(array_map(static fn(float $v, float $x): float => $v * $x, $row, $wanted));
             }
             $found = $factor->solve($right);
             foreach ($wanted as $n => $x) {
@@ -139,14 +163,14 @@ final class SolverTest extends TestCase
     /** @param  non-empty-list<Load>  $loads */
     private static function line(int $groups, float $pitch, float $rail, array $loads, bool $fedAtEnd): Network
     {
-        $net = new Network;
+        $net = new Network();
         $plus = $net->node('s_p', 24.0);
         $net->sources[] = new Source('s', $plus, 24.0, 0.005, 100.0);
         $pads = [];
         foreach (['a', 'b'] as $pad) {
             $pads[$pad] = [$net->node("{$pad}_p", 24.0)];
             foreach ($loads as $c => $_) {
-                $pads[$pad][] = $net->node("{$pad}_".($c + 1), 0.0);
+                $pads[$pad][] = $net->node("{$pad}_" . ($c + 1), 0.0);
             }
             if ($pad === 'a' || $fedAtEnd) {
                 $net->resistor("{$pad}p", 'k', $plus, $pads[$pad][0], 0.02);
@@ -181,7 +205,10 @@ final class SolverTest extends TestCase
                 for ($g = 0; $g <= $s->groups; $g++) {
                     $a = $g === 0 ? $network->nodes[$s->start[$t]] : $s->node($g - 1, $t);
                     $b = $g === $s->groups ? $network->nodes[$s->end[$t]] : $s->node($g, $t);
-                    $ohms = ($t === 0 ? $s->plusRail : $s->returnRail) * $s->pitch * ($g === 0 || $g === $s->groups ? 0.5 : 1);
+                    $ohms =
+                        ($t === 0 ? $s->plusRail : $s->returnRail) *
+                        $s->pitch *
+                        ($g === 0 || $g === $s->groups ? 0.5 : 1);
                     $flow($a, $b, ($volts[$a] - $volts[$b]) / $ohms);
                 }
             }

@@ -21,7 +21,7 @@ use PHPUnit\Framework\TestCase;
 /** From plan to network: what lies between what, and how many ohms it has. */
 final class WiringTest extends TestCase
 {
-    private static function network(Plan $plan, Conditions $conditions = new Conditions): Network
+    private static function network(Plan $plan, Conditions $conditions = new Conditions()): Network
     {
         $run = $plan->runs[array_key_first($plan->runs)];
 
@@ -44,8 +44,16 @@ final class WiringTest extends TestCase
     {
         $resistors = self::resistors(self::network(Demo::plan()));
         $perMetre = 0.0133 * 1.0786;
-        foreach (['k1_1' => ['s1_p', 'c1_p', 1.5], 'k1_2' => ['0', 'c1_m', 1.5], 'k2_1' => ['c1_com', 'r_cove_a0_p', 3.2],
-            'k2_2' => ['c1_1', 'r_cove_a0_1', 3.2], 'k2_3' => ['c1_2', 'r_cove_a0_2', 3.2]] as $name => [$from, $to, $metres]) {
+        foreach (
+            [
+                'k1_1' => ['s1_p', 'c1_p', 1.5],
+                'k1_2' => ['0', 'c1_m', 1.5],
+                'k2_1' => ['c1_com', 'r_cove_a0_p', 3.2],
+                'k2_2' => ['c1_1', 'r_cove_a0_1', 3.2],
+                'k2_3' => ['c1_2', 'r_cove_a0_2', 3.2],
+            ]
+            as $name => [$from, $to, $metres]
+        ) {
             self::assertSame([$from, $to], array_slice($resistors[$name], 0, 2), $name);
             self::assertEqualsWithDelta(0.002 + $perMetre * $metres, $resistors[$name][2], 1e-9, $name);
         }
@@ -64,19 +72,28 @@ final class WiringTest extends TestCase
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'AddFeed', 'run' => 'cove', 'pad' => 120]);
         $network = self::network($plan);
-        $pads = array_values(array_filter($network->nodes, static fn (string $n): bool => preg_match('/_a\d+_p$/', $n) === 1));
+        $pads = array_values(
+            array_filter($network->nodes, static fn(string $n): bool => preg_match('/_a\d+_p$/', $n) === 1),
+        );
         self::assertSame(['r_cove_a0_p', 'r_cove_a120_p', 'r_cove_a360_p'], $pads);
-        self::assertSame([[0, 120], [120, 240]], array_map(static fn (Stretch $s): array => [$s->first, $s->groups], $network->stretches));
+        self::assertSame(
+            [[0, 120], [120, 240]],
+            array_map(static fn(Stretch $s): array => [$s->first, $s->groups], $network->stretches),
+        );
     }
 
     public function test_a_gap_is_bridged_by_a_lead_of_the_tails_kind(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove, gap 0.9 at 2 window"]);
+        $plan = Demo::with(Demo::plan(), [
+            'kind' => 'ReviseNotes',
+            'place' => 'lecture',
+            'text' => "start door\n5 cove, gap 0.9 at 2 window",
+        ]);
         $network = self::network($plan);
         $resistors = self::resistors($network);
         self::assertSame(['r_cove_a40_p', 'r_cove_a41_p'], array_slice($resistors['r_cove_j0_0'], 0, 2));
         self::assertEqualsWithDelta(0.002 + 0.0133 * 1.0786 * 0.9, $resistors['r_cove_j0_2'][2], 1e-9);
-        self::assertSame([40, 42], array_map(static fn (Stretch $s): int => $s->groups, $network->stretches));
+        self::assertSame([40, 42], array_map(static fn(Stretch $s): int => $s->groups, $network->stretches));
     }
 
     public function test_conditions_move_rails_supply_and_leave_a_feed_open(): void
@@ -102,7 +119,7 @@ final class WiringTest extends TestCase
         $amps = $solution->groupAmps(0)[0][0];
         $cable = 2 * (0.002 + 0.026 * 1.0786 * 1.0);
         // The strip's volts by the law written out: k Vs + k nVT ln(I/I0 + 1) + R I.
-        $nominal = 9.6 * 0.05 / 24;
+        $nominal = (9.6 * 0.05) / 24;
         $resistor = (24 - 6 * 2.95) / $nominal;
         $law = 6 * (2.95 - 0.05 * log($nominal / 1e-12 + 1)) + 6 * 0.05 * log($amps / 1e-12 + 1) + $resistor * $amps;
         $standby = 0.012;
@@ -113,7 +130,11 @@ final class WiringTest extends TestCase
     public function test_a_supply_in_its_limit_gives_its_limit_and_no_more(): void
     {
         // 20 m fed at both ends would take over 6 A of a supply that ends at 4.62 A.
-        $plan = Demo::with(Demo::run('20', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25'), ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends']);
+        $plan = Demo::with(Demo::run('20', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25'), [
+            'kind' => 'FeedPattern',
+            'run' => 'line',
+            'pattern' => 'ends',
+        ]);
         $result = Engine::solve($plan, $plan->run('line'));
         self::assertEqualsWithDelta(1.1 * 4.2, $result->supplyAmps, 0.05);
         self::assertLessThan(22.5, $result->supplyVolts);
@@ -125,9 +146,14 @@ final class WiringTest extends TestCase
     {
         $short = self::network(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'));
         $sections = implode("\n", array_fill(0, 5, '500 line'));
-        $long = self::network(Demo::with(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'),
-            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $sections]));
-        self::assertSame(50_000, array_sum(array_map(static fn (Stretch $s): int => $s->groups, $long->stretches)));
+        $long = self::network(
+            Demo::with(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'), [
+                'kind' => 'ReviseNotes',
+                'place' => 'room',
+                'text' => $sections,
+            ]),
+        );
+        self::assertSame(50_000, array_sum(array_map(static fn(Stretch $s): int => $s->groups, $long->stretches)));
         self::assertLessThanOrEqual(Newton::solve($short)->iterations + 12, Newton::solve($long)->iterations);
     }
 

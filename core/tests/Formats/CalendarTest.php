@@ -16,7 +16,14 @@ final class CalendarTest extends TestCase
     /** @return array{uid: string, from: string, to: string, title: string, text: string, place: string} */
     private static function event(string $title, string $text = '', string $place = 'Room'): array
     {
-        return ['uid' => 'a@ember-dusk.invalid', 'from' => '20261130T080000', 'to' => '20261130T093000', 'title' => $title, 'text' => $text, 'place' => $place];
+        return [
+            'uid' => 'a@ember-dusk.invalid',
+            'from' => '20261130T080000',
+            'to' => '20261130T093000',
+            'title' => $title,
+            'text' => $text,
+            'place' => $place,
+        ];
     }
 
     private static function read(string $text): VCalendar
@@ -38,7 +45,7 @@ final class CalendarTest extends TestCase
         yield 'letters of four bytes' => [str_repeat('🔧', 50)];
         yield 'a colon and quotes' => ['"Cove": BEGIN:VEVENT'];
         yield 'longer than many lines' => [str_repeat('x', 1000)];
-        yield 'one letter over a line' => [str_repeat('y', 75 - strlen('SUMMARY:')).'é'];
+        yield 'one letter over a line' => [str_repeat('y', 75 - strlen('SUMMARY:')) . 'é'];
     }
 
     #[DataProvider('words')]
@@ -46,7 +53,10 @@ final class CalendarTest extends TestCase
     {
         $text = Calendar::write([self::event($words, $words, $words)], '20261125T120000Z', 3);
         [$event] = array_values(self::read($text)->select('VEVENT'));
-        self::assertSame([$words, $words, $words], [(string) $event->SUMMARY, (string) $event->DESCRIPTION, (string) $event->LOCATION]);
+        self::assertSame(
+            [$words, $words, $words],
+            [(string) $event->SUMMARY, (string) $event->DESCRIPTION, (string) $event->LOCATION],
+        );
     }
 
     #[DataProvider('words')]
@@ -63,20 +73,44 @@ final class CalendarTest extends TestCase
 
     public function test_control_characters_never_reach_a_calendar(): void
     {
-        $text = Calendar::write([self::event("Co\x00ve\x07\x1b[31m", "One\r\nTwo\rThree\tfour\x7f")], '20261125T120000Z', 3);
+        $text = Calendar::write(
+            [self::event("Co\x00ve\x07\x1b[31m", "One\r\nTwo\rThree\tfour\x7f")],
+            '20261125T120000Z',
+            3,
+        );
         self::assertSame(0, preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $text));
         [$event] = array_values(self::read($text)->select('VEVENT'));
-        self::assertSame(['Cove[31m', "One\nTwo\nThree\tfour"], [(string) $event->SUMMARY, (string) $event->DESCRIPTION]);
+        self::assertSame(
+            ['Cove[31m', "One\nTwo\nThree\tfour"],
+            [(string) $event->SUMMARY, (string) $event->DESCRIPTION],
+        );
     }
 
     public function test_times_are_the_readers_own(): void
     {
-        $calendar = self::read(Calendar::write([self::event('One'), ['from' => '20261201T080000', 'to' => '20261201T083000', 'uid' => 'b@ember-dusk.invalid'] + self::event('Two')], '20261125T120000Z', 3));
+        $calendar = self::read(
+            Calendar::write(
+                [
+                    self::event('One'),
+                    ['from' => '20261201T080000', 'to' => '20261201T083000', 'uid' => 'b@ember-dusk.invalid'] +
+                    self::event('Two'),
+                ],
+                '20261125T120000Z',
+                3,
+            ),
+        );
         self::assertSame([], $calendar->validate());
         $events = array_values($calendar->select('VEVENT'));
-        self::assertSame(['2026-11-30 08:00', '2026-12-01 08:00'], array_map(static fn ($e): string => $e->DTSTART->getDateTime()->format('Y-m-d H:i'), $events));
+        self::assertSame(
+            ['2026-11-30 08:00', '2026-12-01 08:00'],
+            array_map(static fn($e): string => $e->DTSTART->getDateTime()->format('Y-m-d H:i'), $events),
+        );
         self::assertTrue($events[0]->DTSTART->isFloating());
-        self::assertSame(90, ($events[0]->DTEND->getDateTime()->getTimestamp() - $events[0]->DTSTART->getDateTime()->getTimestamp()) / 60);
+        self::assertSame(
+            90,
+            ($events[0]->DTEND->getDateTime()->getTimestamp() - $events[0]->DTSTART->getDateTime()->getTimestamp()) /
+                60,
+        );
         self::assertNotSame((string) $events[0]->UID, (string) $events[1]->UID);
     }
 }

@@ -24,20 +24,46 @@ final class CsvTest extends TestCase
         $signs = ['a', 'ü', '漢', ' ', ',', ';', '"', "'", '=', '+', '-', '@', '1', '.', '|', ':', '#'];
         for ($case = 0; $case < 200; $case++) {
             $width = mt_rand(2, 6);
-            $header = array_map(static fn (int $n): string => "c{$n}", range(1, $width));
+            $header = array_map(static fn(int $n): string => "c{$n}", range(1, $width));
             $rows = [];
             for ($n = 0, $count = mt_rand(1, 8); $n < $count; $n++) {
-                $rows[] = array_map(static fn (): string => trim(implode('', array_map(static fn (): string => $signs[mt_rand(0, count($signs) - 1)], range(0, mt_rand(0, 9))))), $header);
+                $rows[] = array_map(
+                    static fn(): string => trim(
+                        implode(
+                            '',
+                            array_map(
+                                static fn(): string => $signs[mt_rand(0, count($signs) - 1)],
+                                range(0, mt_rand(0, 9)),
+                            ),
+                        ),
+                    ),
+                    $header,
+                );
             }
             // An apostrophe before a formula sign is what marks text: a cell that begins so cannot be told from a marked one.
-            $rows = array_map(static fn (array $r): array => array_map(static fn (string $c): string => preg_match("/^'[=+\\-@]/", $c) === 1 ? 'x' : $c, $r), $rows);
+            $rows = array_map(
+                static fn(array $r): array => array_map(
+                    static fn(string $c): string => preg_match("/^'[=+\\-@]/", $c) === 1 ? 'x' : $c,
+                    $r,
+                ),
+                $rows,
+            );
             self::assertSame($rows, array_values(Csv::read(Csv::write([$header, ...$rows]))[1]));
         }
     }
 
     public function test_line_ends_and_separators_of_all_kinds_are_read(): void
     {
-        foreach (["a,b\n1,2\n3,4", "a,b\r\n1,2\r\n3,4\r\n", "a,b\r1,2\r3,4", "a;b\n1;2\n\n3;4\n", "\xEF\xBB\xBFa,b\n1,2\n3,4"] as $text) {
+        foreach (
+            [
+                "a,b\n1,2\n3,4",
+                "a,b\r\n1,2\r\n3,4\r\n",
+                "a,b\r1,2\r3,4",
+                "a;b\n1;2\n\n3;4\n",
+                "\xEF\xBB\xBFa,b\n1,2\n3,4",
+            ]
+            as $text
+        ) {
             [$header, $rows] = Csv::read($text);
             self::assertSame(['a', 'b'], $header);
             self::assertSame([['1', '2'], ['3', '4']], array_values($rows));
@@ -48,11 +74,17 @@ final class CsvTest extends TestCase
     public function test_fields_say_what_was_expected(): void
     {
         $f = new Fields(['colour' => 'red', 'count' => 2.5, 'list' => ['a', 3], 'flag' => 1, 'big' => 1e400], '/thing');
-        foreach ([
-            '/thing/colour' => static fn (): string => $f->oneOf('colour', ['blue', 'green']), '/thing/count' => static fn (): int => $f->whole('count', 0, 9),
-            '/thing/list/1' => static fn (): array => $f->strings('list'), '/thing/flag' => static fn (): bool => $f->flag('flag'),
-            '/thing/big' => static fn (): ?float => $f->numberOrNull('big'), '/thing/none' => static fn (): string => $f->string('none'),
-        ] as $pointer => $read) {
+        foreach (
+            [
+                '/thing/colour' => static fn(): string => $f->oneOf('colour', ['blue', 'green']),
+                '/thing/count' => static fn(): int => $f->whole('count', 0, 9),
+                '/thing/list/1' => static fn(): array => $f->strings('list'),
+                '/thing/flag' => static fn(): bool => $f->flag('flag'),
+                '/thing/big' => static fn(): ?float => $f->numberOrNull('big'),
+                '/thing/none' => static fn(): string => $f->string('none'),
+            ]
+            as $pointer => $read
+        ) {
             try {
                 $read();
                 self::fail("{$pointer} was read.");

@@ -28,7 +28,10 @@ final class GuideTest extends TestCase
     {
         $run = self::live();
         $kinds = [];
-        $do = static function (string $kind, string $device, float $at, int $presses = 1, string $text = '') use ($run, &$kinds): void {
+        $do = static function (string $kind, string $device, float $at, int $presses = 1, string $text = '') use (
+            $run,
+            &$kinds,
+        ): void {
             $run->settle($at);
             $kinds[] = $run->next($at)->kind;
             $run->act($kind, $device, $at, $presses, $text);
@@ -42,7 +45,10 @@ final class GuideTest extends TestCase
         $do('toggle', 'c1', 46);
         $do('identified', 'c1', 48);
         $do('named', 'c1', 55, text: 'Cove, Hall');
-        self::assertSame(['power', 'search', 'reset', 'look-reset', 'look-joined', 'toggle', 'identify', 'name'], $kinds);
+        self::assertSame(
+            ['power', 'search', 'reset', 'look-reset', 'look-joined', 'toggle', 'identify', 'name'],
+            $kinds,
+        );
         self::assertTrue($run->done(56));
     }
 
@@ -130,7 +136,11 @@ final class GuideTest extends TestCase
             foreach ([false, true] as $hasty) {
                 $log = Rehearsal::run($kit, $seed, $hasty);
                 self::assertTrue(Site::after($kit, $seed, $log, 1000)->isJoined('c1'), "seed {$seed}");
-                self::assertCount((int) $hasty, array_filter($log, static fn (Event $e): bool => $e->kind === 'missed'), "seed {$seed}");
+                self::assertCount(
+                    (int) $hasty,
+                    array_filter($log, static fn(Event $e): bool => $e->kind === 'missed'),
+                    "seed {$seed}",
+                );
             }
         }
     }
@@ -139,7 +149,7 @@ final class GuideTest extends TestCase
     public function test_without_the_search_nothing_joins(): void
     {
         $kit = Kit::of(Demo::plan());
-        $log = array_values(array_filter(Rehearsal::run($kit, 1), static fn (Event $e): bool => $e->kind !== 'search'));
+        $log = array_values(array_filter(Rehearsal::run($kit, 1), static fn(Event $e): bool => $e->kind !== 'search'));
         self::assertFalse(Site::after($kit, 1, $log, 1000)->isJoined('c1'));
     }
 
@@ -147,7 +157,10 @@ final class GuideTest extends TestCase
     {
         $titles = array_column(Order::of(Kit::of(Demo::plan())), 'title');
         self::assertSame('Switch C1 on, the others off', $titles[0]);
-        self::assertLessThan(array_search('Press PROG on C1 5 times, quickly', $titles, true), array_search('Press Search in the hub’s app', $titles, true));
+        self::assertLessThan(
+            array_search('Press PROG on C1 5 times, quickly', $titles, true),
+            array_search('Press Search in the hub’s app', $titles, true),
+        );
         self::assertSame('Name “Light 1”', $titles[count($titles) - 1]);
     }
 
@@ -156,7 +169,7 @@ final class GuideTest extends TestCase
         $kit = Kit::of(Demo::plan());
         $lines = array_column(Words::lines(Rehearsal::run($kit, 2), $kit), 'text');
         self::assertContains('C1: PROG pressed 5 times', $lines);
-        self::assertCount(1, array_filter($lines, static fn (string $l): bool => str_contains($l, 'pressed')));
+        self::assertCount(1, array_filter($lines, static fn(string $l): bool => str_contains($l, 'pressed')));
     }
 
     public function test_the_picture_says_when_something_happens_next(): void

@@ -21,18 +21,24 @@ final class TracesTest extends TestCase
     /** @return list<Event> */
     private static function presses(float $first, int $times, float $apart = 0.4): array
     {
-        return array_map(static fn (int $n): Event => new Event($first + $n * $apart, 'press', 'c1'), range(0, $times - 1));
+        return array_map(
+            static fn(int $n): Event => new Event($first + $n * $apart, 'press', 'c1'),
+            range(0, $times - 1),
+        );
     }
 
     /** @return iterable<string, array{list<Event>, bool}> */
     public static function traces(): iterable
     {
         $on = new Event(0, 'power-on', 'c1');
-        $search = static fn (float $at): Event => new Event($at, 'search', 'h1');
+        $search = static fn(float $at): Event => new Event($at, 'search', 'h1');
         // Power-up itself opens a window of 15 s; these traces let it pass first, where it would help.
         yield 'search, then reset' => [[$on, $search(20), ...self::presses(25, 5)], true];
         yield 'reset, then search inside the window' => [[$on, ...self::presses(20, 5), $search(25)], true];
-        yield 'search, then a power-cycle: unjoined it listens again' => [[$on, $search(20), new Event(25, 'power-off', 'c1'), new Event(26, 'power-on', 'c1')], true];
+        yield 'search, then a power-cycle: unjoined it listens again' => [
+            [$on, $search(20), new Event(25, 'power-off', 'c1'), new Event(26, 'power-on', 'c1')],
+            true,
+        ];
         // Near misses.
         yield 'search one second after the window' => [[$on, ...self::presses(20, 5), $search(21.6 + 15 + 1)], false];
         yield 'one press fewer' => [[$on, $search(20), ...self::presses(25, 4)], false];
@@ -47,7 +53,11 @@ final class TracesTest extends TestCase
     public function test_a_trace_ends_as_it_does_on_the_bench(array $log, bool $joined): void
     {
         foreach (range(1, 20) as $seed) {
-            self::assertSame($joined, Site::after(Kit::of(Demo::plan()), $seed, $log, 200)->isJoined('c1'), "seed {$seed}");
+            self::assertSame(
+                $joined,
+                Site::after(Kit::of(Demo::plan()), $seed, $log, 200)->isJoined('c1'),
+                "seed {$seed}",
+            );
         }
     }
 
@@ -78,7 +88,10 @@ final class TracesTest extends TestCase
         $kit = Kit::of(Demo::plan());
         foreach ([[], self::presses(30, 5)] as $reset) {
             $site = new Site($kit, 1, used: ['c1']);
-            foreach ([new Event(0, 'search', 'h1'), new Event(1, 'power-on', 'c1'), new Event(28, 'search', 'h1'), ...$reset] as $event) {
+            foreach (
+                [new Event(0, 'search', 'h1'), new Event(1, 'power-on', 'c1'), new Event(28, 'search', 'h1'), ...$reset]
+                as $event
+            ) {
                 $site->apply($event);
             }
             $site->advance(60);
@@ -99,7 +112,7 @@ final class TracesTest extends TestCase
     {
         $kit = Kit::of(Demo::plan());
         $log = [new Event(0, 'power-on', 'c1'), new Event(20, 'search', 'h1'), ...self::presses(25, 5)];
-        $at = static fn (int $seed): float => Site::after($kit, $seed, $log, 60)->signal('c1')[0] ?? 0.0;
+        $at = static fn(int $seed): float => Site::after($kit, $seed, $log, 60)->signal('c1')[0] ?? 0.0;
         self::assertSame($at(5), $at(5));
         self::assertNotSame($at(5), $at(6));
     }

@@ -18,7 +18,7 @@ final class WindowsTest extends TestCase
     /** @return list<Event> */
     private static function gesture(float $last): array
     {
-        return array_map(static fn (int $n): Event => new Event($last - 0.4 * (4 - $n), 'press', 'c1'), range(0, 4));
+        return array_map(static fn(int $n): Event => new Event($last - 0.4 * (4 - $n), 'press', 'c1'), range(0, 4));
     }
 
     public function test_a_search_started_again_goes_on_without_a_break(): void
@@ -31,7 +31,12 @@ final class WindowsTest extends TestCase
     public function test_listening_ends_where_it_was_seen_to_join(): void
     {
         $kit = Kit::of(Demo::plan());
-        $log = [new Event(0, 'power-on', 'c1'), ...self::gesture(10), ...self::gesture(50), new Event(55, 'saw-joined', 'c1')];
+        $log = [
+            new Event(0, 'power-on', 'c1'),
+            ...self::gesture(10),
+            ...self::gesture(50),
+            new Event(55, 'saw-joined', 'c1'),
+        ];
         self::assertEqualsWithDelta([[10.0, 25.0], [50.0, 55.0]], Windows::listening($kit, 'c1', $log), 1e-9);
     }
 
@@ -60,7 +65,11 @@ final class WindowsTest extends TestCase
         self::assertTrue($attempt->powered);
         self::assertSame(1.0, $attempt->searchFrom);
         self::assertEqualsWithDelta(10.0, $attempt->resetAt, 1e-9);
-        $missed = Attempt::of('c1', $kit, [...$log, new Event(11, 'saw-reset', 'c1'), new Event(25, 'missed', 'c1', 'why')]);
+        $missed = Attempt::of('c1', $kit, [
+            ...$log,
+            new Event(11, 'saw-reset', 'c1'),
+            new Event(25, 'missed', 'c1', 'why'),
+        ]);
         self::assertNull($missed->resetAt);
         self::assertSame(['why', 1, false], [$missed->missed, $missed->misses, $missed->resetSeen]);
     }
@@ -71,7 +80,11 @@ final class WindowsTest extends TestCase
         $kit = Kit::of(Demo::plan());
         $log = [new Event(0, 'power-on', 'c1'), ...self::gesture(10)];
         self::assertNull(Attempt::of('c1', $kit, [...$log, new Event(12, 'saw-nothing', 'c1')])->resetAt);
-        $later = Attempt::of('c1', $kit, [...$log, new Event(11, 'saw-reset', 'c1'), new Event(12, 'saw-nothing', 'c1')]);
+        $later = Attempt::of('c1', $kit, [
+            ...$log,
+            new Event(11, 'saw-reset', 'c1'),
+            new Event(12, 'saw-nothing', 'c1'),
+        ]);
         self::assertNotNull($later->resetAt);
         self::assertTrue($later->nothingSeen);
     }
@@ -84,8 +97,14 @@ final class WindowsTest extends TestCase
     public function test_another_reset_begins_anew(): void
     {
         $kit = Kit::of(Demo::plan());
-        $log = [new Event(0, 'power-on', 'c1'), ...self::gesture(10), new Event(11, 'saw-reset', 'c1'), new Event(15, 'saw-joined', 'c1'),
-            new Event(18, 'found', 'c1', 'Light 1'), ...self::gesture(30)];
+        $log = [
+            new Event(0, 'power-on', 'c1'),
+            ...self::gesture(10),
+            new Event(11, 'saw-reset', 'c1'),
+            new Event(15, 'saw-joined', 'c1'),
+            new Event(18, 'found', 'c1', 'Light 1'),
+            ...self::gesture(30),
+        ];
         $attempt = Attempt::of('c1', $kit, $log);
         self::assertSame([null, false, false], [$attempt->listedAs, $attempt->joinedSeen, $attempt->resetSeen]);
     }

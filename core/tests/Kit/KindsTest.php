@@ -21,17 +21,19 @@ final class KindsTest extends TestCase
     /** @return array<string, array<array-key, mixed>> */
     private static function demo(): array
     {
-        return Shelf::file((string) file_get_contents(dirname(__DIR__, 3).'/database/demo/shelf.json'));
+        return Shelf::file((string) file_get_contents(dirname(__DIR__, 3) . '/database/demo/shelf.json'));
     }
 
     public function test_the_schema_in_the_folder_is_the_one_that_the_kinds_make(): void
     {
-        self::assertSame(KindSchema::text(), (string) file_get_contents(dirname(__DIR__, 2).'/schema/shelf.json'));
+        self::assertSame(KindSchema::text(), (string) file_get_contents(dirname(__DIR__, 2) . '/schema/shelf.json'));
     }
 
     public function test_the_demo_shelf_spans_every_kind(): void
     {
-        $kinds = array_count_values(array_map(static fn (array $e): string => is_string($e['kind']) ? $e['kind'] : '', self::demo()));
+        $kinds = array_count_values(
+            array_map(static fn(array $e): string => is_string($e['kind']) ? $e['kind'] : '', self::demo()),
+        );
         self::assertSame([], array_diff(array_keys(Kinds::all()), array_keys($kinds)));
         self::assertGreaterThanOrEqual(60, array_sum($kinds));
     }
@@ -44,7 +46,17 @@ final class KindsTest extends TestCase
         self::assertSame($hashes, array_map(Shelf::hash(...), Shelf::file(Shelf::write(array_values($entries)))));
         // A spreadsheet that parts by semicolons and writes decimal commas, with its mark at the front.
         $csv = "\xEF\xBB\xBFkind;id;name;amps;form;price\nfuse;fuse-own;Own fuse;7,5;blade;0,70\n";
-        self::assertSame(['kind' => 'fuse', 'id' => 'fuse-own', 'name' => 'Own fuse', 'amps' => 7.5, 'form' => 'blade', 'price' => 0.7], ShelfCsv::read($csv)['fuse-own']);
+        self::assertSame(
+            [
+                'kind' => 'fuse',
+                'id' => 'fuse-own',
+                'name' => 'Own fuse',
+                'amps' => 7.5,
+                'form' => 'blade',
+                'price' => 0.7,
+            ],
+            ShelfCsv::read($csv)['fuse-own'],
+        );
     }
 
     public function test_what_a_spreadsheet_would_reckon_is_written_as_text_and_read_back(): void
@@ -60,21 +72,30 @@ final class KindsTest extends TestCase
     public static function faults(): iterable
     {
         $head = "kind,id,name,amps,form\n";
-        yield 'wrong column' => ["kind,id,name,ampz\nfuse,f,F,5", 'Line 1: “ampz” is no column of a shelf. Meant amps?'];
+        yield 'wrong column' => [
+            "kind,id,name,ampz\nfuse,f,F,5",
+            'Line 1: “ampz” is no column of a shelf. Meant amps?',
+        ];
         yield 'missing column' => ["kind,name,amps\nfuse,F,5", 'Line 1: the column “id” is missing.'];
         yield 'column twice' => ["kind,id,name,amps,amps\nfuse,f,F,5,5", 'a column is there twice'];
-        yield 'no number' => [$head.'fuse,f,F,five,blade', 'Line 2, amps: “five” is no number.'];
-        yield 'out of bounds' => [$head.'fuse,f,F,5000,blade', 'Line 2, amps: 5000 lies outside 0.5 to 100.'];
-        yield 'no such choice' => [$head.'fuse,f,F,5,brick', 'Line 2, form: The value is none of those allowed here.'];
-        yield 'no such kind' => [$head.'fuze,f,F,5,blade', 'Line 2, kind: “fuze” is none of'];
-        yield 'field of another kind' => ["kind,id,name,amps,form,cores\nfuse,f,F,5,blade,3", 'Line 2, cores: Fuse has no such field.'];
-        yield 'missing value' => [$head.'fuse,f,F,,blade', 'Line 2, entry: “amps” is missing.'];
-        yield 'twice' => [$head."fuse,f,F,5,blade\nfuse,f,F,5,blade", 'Line 3, id: “f” is in the file twice.'];
-        yield 'formula' => [$head.'fuse,f,=HYPERLINK(1),5,blade', 'is a formula'];
-        yield 'encoding' => [$head."fuse,f,Gl\xFChbirne,5,blade", 'Line 2 is not UTF-8'];
-        yield 'cells' => [$head.'fuse,f,F,5', 'Line 2 has 4 cells, the header has 5'];
+        yield 'no number' => [$head . 'fuse,f,F,five,blade', 'Line 2, amps: “five” is no number.'];
+        yield 'out of bounds' => [$head . 'fuse,f,F,5000,blade', 'Line 2, amps: 5000 lies outside 0.5 to 100.'];
+        yield 'no such choice' => [
+            $head . 'fuse,f,F,5,brick',
+            'Line 2, form: The value is none of those allowed here.',
+        ];
+        yield 'no such kind' => [$head . 'fuze,f,F,5,blade', 'Line 2, kind: “fuze” is none of'];
+        yield 'field of another kind' => [
+            "kind,id,name,amps,form,cores\nfuse,f,F,5,blade,3",
+            'Line 2, cores: Fuse has no such field.',
+        ];
+        yield 'missing value' => [$head . 'fuse,f,F,,blade', 'Line 2, entry: “amps” is missing.'];
+        yield 'twice' => [$head . "fuse,f,F,5,blade\nfuse,f,F,5,blade", 'Line 3, id: “f” is in the file twice.'];
+        yield 'formula' => [$head . 'fuse,f,=HYPERLINK(1),5,blade', 'is a formula'];
+        yield 'encoding' => [$head . "fuse,f,Gl\xFChbirne,5,blade", 'Line 2 is not UTF-8'];
+        yield 'cells' => [$head . 'fuse,f,F,5', 'Line 2 has 4 cells, the header has 5'];
         yield 'empty' => ['', 'The file is empty'];
-        yield 'too many rows' => [$head.str_repeat("fuse,f,F,5,blade\n", 100_000), '100,001 rows; at most 10,000'];
+        yield 'too many rows' => [$head . str_repeat("fuse,f,F,5,blade\n", 100_000), '100,001 rows; at most 10,000'];
     }
 
     #[DataProvider('faults')]
@@ -91,8 +112,18 @@ final class KindsTest extends TestCase
     /** @param  array<string, mixed>  $rails */
     private static function strip(array $rails): Strip
     {
-        $strip = Shelf::check(['kind' => 'strip', 'id' => 's', 'name' => 'S', 'volts' => 24, 'pitch' => 0.05, 'leds' => 6, 'ledVolts' => 2.95,
-            'channels' => [['name' => 'w', 'wattsPerMetre' => 9.6, 'colour' => '#ffffff']]] + $rails);
+        $strip = Shelf::check(
+            [
+                'kind' => 'strip',
+                'id' => 's',
+                'name' => 'S',
+                'volts' => 24,
+                'pitch' => 0.05,
+                'leds' => 6,
+                'ledVolts' => 2.95,
+                'channels' => [['name' => 'w', 'wattsPerMetre' => 9.6, 'colour' => '#ffffff']],
+            ] + $rails,
+        );
         self::assertInstanceOf(Strip::class, $strip);
 
         return $strip;
@@ -107,8 +138,14 @@ final class KindsTest extends TestCase
         self::assertTrue($strip->copperRails);
         // Copper reckoned at 20 °C is 7.9 % more at 40 °C: the same strip is darker in a warm job, one whose rails are told is not.
         $even = static function (string $strip, float $celsius): float {
-            $plan = Demo::with(Demo::run('8', $strip, 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'),
-                ['kind' => 'SetLimits', 'drop' => 0.05, 'headroom' => 0.2, 'evenness' => 0.9, 'seam' => 0.05, 'cableCelsius' => $celsius]);
+            $plan = Demo::with(Demo::run('8', $strip, 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'), [
+                'kind' => 'SetLimits',
+                'drop' => 0.05,
+                'headroom' => 0.2,
+                'evenness' => 0.9,
+                'seam' => 0.05,
+                'cableCelsius' => $celsius,
+            ]);
 
             return Engine::nominal($plan, $plan->run('line'))->evenness();
         };
@@ -125,9 +162,17 @@ final class KindsTest extends TestCase
             $strip = $plan->strip($id) ?? self::fail();
             $feed = array_values($result->feeds)[0];
             $far = $result->volts[0][count($result->volts[0]) - 1];
-            $measured = Shelf::check(['kind' => 'strip', 'id' => 's', 'name' => 'S', 'volts' => 24, 'pitch' => $strip->pitch, 'leds' => $strip->leds, 'ledVolts' => $strip->ledVolts,
+            $measured = Shelf::check([
+                'kind' => 'strip',
+                'id' => 's',
+                'name' => 'S',
+                'volts' => 24,
+                'pitch' => $strip->pitch,
+                'leds' => $strip->leds,
+                'ledVolts' => $strip->ledVolts,
                 'channels' => [['name' => 'w', 'wattsPerMetre' => $strip->wattsPerMetre(), 'colour' => '#ffffff']],
-                'reel' => ['length' => 5, 'amps' => $feed->amps, 'startVolts' => $feed->volts, 'endVolts' => $far]]);
+                'reel' => ['length' => 5, 'amps' => $feed->amps, 'startVolts' => $feed->volts, 'endVolts' => $far],
+            ]);
             self::assertInstanceOf(Strip::class, $measured);
             self::assertEqualsWithDelta($rail, $measured->plusRail, 0.02 * $rail, $id);
             self::assertEqualsWithDelta($rail, $measured->returnRail, 0.02 * $rail);
@@ -138,7 +183,7 @@ final class KindsTest extends TestCase
     public function test_a_reel_with_a_small_drop_is_a_uniformly_loaded_line(): void
     {
         $strip = self::strip(['reel' => ['length' => 2, 'amps' => 0.8, 'startVolts' => 24, 'endVolts' => 23.98]]);
-        self::assertEqualsWithDelta(2 * 0.02 / (0.8 * 2), $strip->plusRail + $strip->returnRail, 0.0001);
+        self::assertEqualsWithDelta((2 * 0.02) / (0.8 * 2), $strip->plusRail + $strip->returnRail, 0.0001);
         $this->expectExceptionMessage('fewer volts than the start');
         self::strip(['reel' => ['length' => 2, 'amps' => 0.8, 'startVolts' => 23.9, 'endVolts' => 24]]);
     }
@@ -153,7 +198,9 @@ final class KindsTest extends TestCase
         }
         foreach (['id' => 'Not An Id', 'name' => ' '] as $field => $value) {
             try {
-                Shelf::check([$field => $value] + ['kind' => 'fuse', 'id' => 'f', 'name' => 'F', 'amps' => 5, 'form' => 'blade']);
+                Shelf::check(
+                    [$field => $value] + ['kind' => 'fuse', 'id' => 'f', 'name' => 'F', 'amps' => 5, 'form' => 'blade'],
+                );
                 self::fail("{$field} was read.");
             } catch (Trouble $t) {
                 self::assertSame("/{$field}", $t->pointer);

@@ -22,10 +22,17 @@ final class ShelfTest extends TestCase
     public function test_the_demo_shelf_has_what_the_first_job_asks_for(): void
     {
         $entries = Demo::shelf()->entries();
-        $of = static fn (string $kind): array => array_values(array_filter($entries, static fn ($e): bool => $e instanceof $kind));
-        $strips = array_map(static fn ($s): string => $s instanceof Strip ? $s->volts.'/'.count($s->channels) : '', $of(Strip::class));
+        $of = static fn(string $kind): array => array_values(
+            array_filter($entries, static fn($e): bool => $e instanceof $kind),
+        );
+        $strips = array_map(
+            static fn($s): string => $s instanceof Strip ? $s->volts . '/' . count($s->channels) : '',
+            $of(Strip::class),
+        );
         self::assertSame([], array_diff(['24/1', '24/2', '12/1', '12/2'], $strips));
-        $systems = array_unique(array_map(static fn ($c): string => $c instanceof Cable ? $c->conductor->system : '', $of(Cable::class)));
+        $systems = array_unique(
+            array_map(static fn($c): string => $c instanceof Cable ? $c->conductor->system : '', $of(Cable::class)),
+        );
         self::assertEqualsCanonicalizing(['mm2', 'awg'], $systems);
         foreach ([Supply::class, Controller::class, Hub::class] as $kind) {
             self::assertNotSame([], $of($kind));
@@ -47,7 +54,7 @@ final class ShelfTest extends TestCase
         $strip = Demo::shelf()->find('strip-single-24')?->entry;
         self::assertInstanceOf(Strip::class, $strip);
         self::assertEqualsWithDelta(144.0, 15 * $strip->wattsPerMetre(), 1e-9);
-        self::assertEqualsWithDelta(6.0, 15 / $strip->pitch * $strip->nominalAmps($strip->channels[0]), 1e-9);
+        self::assertEqualsWithDelta(6.0, (15 / $strip->pitch) * $strip->nominalAmps($strip->channels[0]), 1e-9);
     }
 
     public function test_leds_that_leave_nothing_for_the_resistor_are_refused(): void
@@ -68,12 +75,15 @@ final class ShelfTest extends TestCase
     public function test_a_shelf_file_says_where_it_is_wrong(): void
     {
         $entry = Demo::shelf()->find('supply-24-240')->written ?? [];
-        foreach ([
-            ['/entries/0/ratedAmps', ['ratedAmps' => -1] + $entry],
-            ['/entries/0/volts', ['volts' => 'many'] + $entry],
-            ['/entries/0', $entry + ['colour' => 'red']],
-            ['/entries/0/sourceOhms', ['sourceOhms' => 0] + $entry],
-        ] as [$pointer, $changed]) {
+        foreach (
+            [
+                ['/entries/0/ratedAmps', ['ratedAmps' => -1] + $entry],
+                ['/entries/0/volts', ['volts' => 'many'] + $entry],
+                ['/entries/0', $entry + ['colour' => 'red']],
+                ['/entries/0/sourceOhms', ['sourceOhms' => 0] + $entry],
+            ]
+            as [$pointer, $changed]
+        ) {
             try {
                 Shelf::file(Json::compact(['format' => Shelf::FORMAT, 'version' => 1, 'entries' => [$changed]]));
                 self::fail("nothing was said of {$pointer}");

@@ -24,7 +24,10 @@ final class CodedTest extends TestCase
     {
         $answers = [];
         while (($next = Coded::heard($legs, $answers)) instanceof Probe) {
-            $linked = array_filter($hears[$next->end], static fn (int $leg): bool => ($next->linked >> $leg & 1) === 1);
+            $linked = array_filter(
+                $hears[$next->end],
+                static fn(int $leg): bool => (($next->linked >> $leg) & 1) === 1,
+            );
             $answers[] = [$next, $linked !== []];
             self::assertLessThan(200, count($answers));
         }
@@ -63,8 +66,8 @@ final class CodedTest extends TestCase
     {
         $legs = self::legs(5);
         foreach (self::orders(5) as $order) {
-            [$heard, $measured] = self::heard($legs, array_map(static fn (int $leg): array => [$leg], $order));
-            self::assertSame(array_map(static fn (int $leg): int => 1 << $leg, $order), $heard);
+            [$heard, $measured] = self::heard($legs, array_map(static fn(int $leg): array => [$leg], $order));
+            self::assertSame(array_map(static fn(int $leg): int => 1 << $leg, $order), $heard);
             // Numbers to five have three bits: three rounds of five ends.
             self::assertSame(15, $measured);
         }
@@ -81,9 +84,12 @@ final class CodedTest extends TestCase
     #[DataProvider('counts')]
     public function test_rounds_grow_as_the_bits_of_the_number(int $count, int $rounds): void
     {
-        [$heard, $measured] = self::heard(self::legs($count), array_map(static fn (int $leg): array => [$leg], array_reverse(range(0, $count - 1))));
+        [$heard, $measured] = self::heard(
+            self::legs($count),
+            array_map(static fn(int $leg): array => [$leg], array_reverse(range(0, $count - 1))),
+        );
         self::assertSame($rounds * $count, $measured);
-        self::assertSame(array_map(static fn (int $leg): int => 1 << $leg, array_reverse(range(0, $count - 1))), $heard);
+        self::assertSame(array_map(static fn(int $leg): int => 1 << $leg, array_reverse(range(0, $count - 1))), $heard);
     }
 
     public function test_an_end_that_hears_nothing_is_broken_or_its_far_end_is_not_known(): void
@@ -95,10 +101,13 @@ final class CodedTest extends TestCase
     public function test_two_legs_that_are_joined_are_heard_as_both(): void
     {
         // A and B are joined, numbers 1 and 2: both ends hear 3, which is C's number, and C hears it too.
-        self::assertNull(self::heard(self::legs(4), [[0, 1], [0, 1], [2], [3]])[0], 'it cannot be told from this, and says so');
+        self::assertNull(
+            self::heard(self::legs(4), [[0, 1], [0, 1], [2], [3]])[0],
+            'it cannot be told from this, and says so',
+        );
         // A and D, numbers 1 and 4: both hear 5, which is no leg's.
         [$heard] = self::heard(self::legs(4), [[0, 3], [1], [2], [0, 3]]);
-        self::assertSame([1 << 0 | 1 << 3, 1 << 1, 1 << 2, 1 << 0 | 1 << 3], $heard);
+        self::assertSame([(1 << 0) | (1 << 3), 1 << 1, 1 << 2, (1 << 0) | (1 << 3)], $heard);
     }
 
     /** Whatever pair of six legs is joined: both are told, or nothing is; never something wrong. */
@@ -107,10 +116,22 @@ final class CodedTest extends TestCase
         $told = 0;
         for ($a = 0; $a < 6; $a++) {
             for ($b = $a + 1; $b < 6; $b++) {
-                $hears = array_map(static fn (int $leg): array => in_array($leg, [$a, $b], true) ? [$a, $b] : [$leg], range(0, 5));
+                $hears = array_map(
+                    static fn(int $leg): array => in_array($leg, [$a, $b], true) ? [$a, $b] : [$leg],
+                    range(0, 5),
+                );
                 [$heard] = self::heard(self::legs(6), $hears);
                 if ($heard !== null) {
-                    self::assertSame(array_map(static fn (array $on): int => array_sum(array_map(static fn (int $leg): int => 1 << $leg, $on)), $hears), $heard, "{$a} and {$b}");
+                    self::assertSame(
+                        array_map(
+                            static fn(array $on): int => array_sum(
+                                array_map(static fn(int $leg): int => 1 << $leg, $on),
+                            ),
+                            $hears,
+                        ),
+                        $heard,
+                        "{$a} and {$b}",
+                    );
                     $told++;
                 }
             }

@@ -14,32 +14,61 @@ use PHPUnit\Framework\TestCase;
 /** What the notes say beside the walls, and how what is changed on the sheet goes back into them. */
 final class SiteNotesTest extends TestCase
 {
-    private const TEXT = "# first look\nfloor -1; high 2,70;damp\nstart door\n 5.20  cove and shelf , gap 0.90 at 1.30 window # mind the sill\noutlet P1 left of the door at 0.40, circuit C2, key\n"
-        ."right 3.80 cove\nbox B1 loft, 40x30x12, vented, ladder\nbattery E1 stern, 6 of 8 V, 2 rows, 165Ah, want 12 V\nleg A B1 to window 3x2.5 6.00, wall, guessed\nleg B P1 to ? 2x14 awg, conduit\r\n"
-        ."wifi 6 office\nhub ?  loft\nrun cove, profile, outdoors, mood light, up 2.55";
+    private const TEXT =
+        "# first look\nfloor -1; high 2,70;damp\nstart door\n 5.20  cove and shelf , gap 0.90 at 1.30 window # mind the sill\noutlet P1 left of the door at 0.40, circuit C2, key\n" .
+        "right 3.80 cove\nbox B1 loft, 40x30x12, vented, ladder\nbattery E1 stern, 6 of 8 V, 2 rows, 165Ah, want 12 V\nleg A B1 to window 3x2.5 6.00, wall, guessed\nleg B P1 to ? 2x14 awg, conduit\r\n" .
+        "wifi 6 office\nhub ?  loft\nrun cove, profile, outdoors, mood light, up 2.55";
 
     public function test_every_kind_of_clause_is_read(): void
     {
         $sheet = TapeNotes::read(self::TEXT);
-        self::assertSame([], array_map(static fn ($s): string => "{$s->line}: {$s->message}", $sheet->slips));
+        self::assertSame([], array_map(static fn($s): string => "{$s->line}: {$s->message}", $sheet->slips));
         $site = $sheet->site;
         self::assertSame([-1, 2.7, true], [$site->floor, $site->height, $site->damp]);
         self::assertSame(['cove', 'shelf'], array_keys($sheet->runs));
         self::assertEqualsWithDelta(8.1, $sheet->runs['cove']->length(), 1e-9);
         self::assertEqualsWithDelta(4.3, $sheet->runs['shelf']->length(), 1e-9);
         $outlet = $site->outlets[0];
-        self::assertSame(['P1', 'left of the door', 'C2', true, false], [$outlet->spot->name, $outlet->spot->where, $outlet->circuit, $outlet->keyed, $outlet->spur]);
+        self::assertSame(
+            ['P1', 'left of the door', 'C2', true, false],
+            [$outlet->spot->name, $outlet->spot->where, $outlet->circuit, $outlet->keyed, $outlet->spur],
+        );
         // 0.40 m along the first wall, which goes up the page.
-        self::assertEqualsWithDelta(0.40, $sheet->spots['P1']->y ?? 0.0, 1e-9);
+        self::assertEqualsWithDelta(0.4, $sheet->spots['P1']->y ?? 0.0, 1e-9);
         self::assertNull($sheet->spots['B1']);
-        self::assertSame([[0.4, 0.3, 0.12], 'vented', 'ladder'], [$site->boxes[0]->size, $site->boxes[0]->air, $site->boxes[0]->access]);
+        self::assertSame(
+            [[0.4, 0.3, 0.12], 'vented', 'ladder'],
+            [$site->boxes[0]->size, $site->boxes[0]->air, $site->boxes[0]->access],
+        );
         $battery = $site->batteries[0];
-        self::assertSame([6, 8.0, 2, 165.0, 12.0, 48.0], [$battery->blocks, $battery->blockVolts, $battery->rows, $battery->ampHours, $battery->wants, $battery->volts()]);
+        self::assertSame(
+            [6, 8.0, 2, 165.0, 12.0, 48.0],
+            [
+                $battery->blocks,
+                $battery->blockVolts,
+                $battery->rows,
+                $battery->ampHours,
+                $battery->wants,
+                $battery->volts(),
+            ],
+        );
         [$a, $b] = $site->legs;
-        self::assertSame(['A', 'B1', 'window', 3, '2.5 mm²', 6.0, 'wall', true], [$a->name, $a->from, $a->to, $a->cores, $a->conductor->label(), $a->length, $a->laid, $a->guessed]);
-        self::assertSame(['B', null, '14 AWG', null, 'conduit', false], [$b->name, $b->to, $b->conductor->label(), $b->length, $b->laid, $b->guessed]);
-        self::assertSame([['wifi', 6, 'office'], ['hub', null, 'loft']], array_map(static fn ($r): array => [$r->kind, $r->channel, $r->where], $site->radios));
-        self::assertSame([['profile', 'outdoors'], 'mood', 2.55], [$site->runs['cove']->mounting, $site->runs['cove']->light, $site->runs['cove']->height]);
+        self::assertSame(
+            ['A', 'B1', 'window', 3, '2.5 mm²', 6.0, 'wall', true],
+            [$a->name, $a->from, $a->to, $a->cores, $a->conductor->label(), $a->length, $a->laid, $a->guessed],
+        );
+        self::assertSame(
+            ['B', null, '14 AWG', null, 'conduit', false],
+            [$b->name, $b->to, $b->conductor->label(), $b->length, $b->laid, $b->guessed],
+        );
+        self::assertSame(
+            [['wifi', 6, 'office'], ['hub', null, 'loft']],
+            array_map(static fn($r): array => [$r->kind, $r->channel, $r->where], $site->radios),
+        );
+        self::assertSame(
+            [['profile', 'outdoors'], 'mood', 2.55],
+            [$site->runs['cove']->mounting, $site->runs['cove']->light, $site->runs['cove']->height],
+        );
     }
 
     /** @return iterable<string, array{string, string, string, string|null}> text, the word, part of the message, what would mend it */
@@ -65,7 +94,12 @@ final class SiteNotesTest extends TestCase
         yield 'hub channel' => ['hub 9', '9', '11 to 26', null];
         yield 'mounting' => ["2 cove\nrun cove, profil", 'profil', 'says nothing of a run', 'profile'];
         yield 'profile and bare' => ["2 cove\nrun cove, profile, bare", 'cove', 'not both', null];
-        yield 'a run described twice' => ["2 cove\nrun cove, bare\nrun cove, profile", 'cove', 'described already', null];
+        yield 'a run described twice' => [
+            "2 cove\nrun cove, bare\nrun cove, profile",
+            'cove',
+            'described already',
+            null,
+        ];
         yield 'units mixed' => ["5.20 cove\nhigh 8 ft", '8', 'began in metres', '2.44'];
         yield 'a keyword with a slip' => ['outlt P1 dais', 'outlt', 'Meant outlet', 'outlet'];
         yield 'the same run twice on a wall' => ['5 cove and cove', 'and', 'twice', null];
@@ -86,7 +120,10 @@ final class SiteNotesTest extends TestCase
         self::assertStringContainsString($message, $slips[0]->message);
         self::assertSame($instead, $slips[0]->instead);
         if ($instead !== null) {
-            self::assertNotSame($slips[0]->message, TapeNotes::read(TapeText::mended($text, $slips[0]))->slips[0]->message ?? '');
+            self::assertNotSame(
+                $slips[0]->message,
+                TapeNotes::read(TapeText::mended($text, $slips[0]))->slips[0]->message ?? '',
+            );
         }
     }
 
@@ -95,45 +132,73 @@ final class SiteNotesTest extends TestCase
     {
         mt_srand(77);
         $spaces = [' ', '  ', "\t"];
-        $space = static fn (): string => $spaces[mt_rand(0, 2)];
+        $space = static fn(): string => $spaces[mt_rand(0, 2)];
         for ($case = 0; $case < 300; $case++) {
             $imperial = mt_rand(0, 1) === 1;
             $comma = !$imperial && mt_rand(0, 1) === 1;
-            $write = static fn (float $m): string => $imperial ? Length::write($m, Length::IMPERIAL) : number_format($m, 2, $comma ? ',' : '.', '');
+            $write = static fn(float $m): string => $imperial
+                ? Length::write($m, Length::IMPERIAL)
+                : number_format($m, 2, $comma ? ',' : '.', '');
             $words = $lengths = [];
             $text = mt_rand(0, 1) === 1 ? "#  remark; with 5.00 in it\nstart{$space()}door" : 'start';
             for ($n = 0, $legs = mt_rand(1, 6); $n < $legs; $n++) {
-                $lengths[] = $length = round(mt_rand(8, 900) * ($imperial ? 0.0254 : 0.01), 4) + ($imperial ? mt_rand(0, 15) * 0.0254 / 16 : 0);
+                $lengths[] = $length =
+                    round(mt_rand(8, 900) * ($imperial ? 0.0254 : 0.01), 4) +
+                    ($imperial ? (mt_rand(0, 15) * 0.0254) / 16 : 0);
                 $words[] = $write($length);
-                $text .= [';', "\n", "\r\n", " ;\n"][mt_rand(0, 3)].($n > 0 ? ['left', 'right', 'RIGHT 45'][mt_rand(0, 2)].$space() : '').$words[$n]
-                    .(mt_rand(0, 1) === 1 ? $space().'cove' : '').(mt_rand(0, 2) === 0 ? $space().'# '.$words[$n].' was guessed' : '');
+                $text .=
+                    [';', "\n", "\r\n", " ;\n"][mt_rand(0, 3)] .
+                    ($n > 0 ? ['left', 'right', 'RIGHT 45'][mt_rand(0, 2)] . $space() : '') .
+                    $words[$n] .
+                    (mt_rand(0, 1) === 1 ? $space() . 'cove' : '') .
+                    (mt_rand(0, 2) === 0 ? $space() . '# ' . $words[$n] . ' was guessed' : '');
                 if (str_contains(substr($text, (int) strrpos($text, "\n")), '#')) {
                     $text .= "\n";
                 }
             }
             self::assertSame([], TapeNotes::read($text)->slips, $text);
             $leg = mt_rand(0, count($lengths) - 1);
-            self::assertSame($text, TapeText::legOf($text, $leg, $lengths[$leg]), 'the same length leaves the text as it is');
-            $new = round(mt_rand(8, 900) * ($imperial ? 0.0254 : 0.01), 4) + ($imperial ? mt_rand(0, 15) * 0.0254 / 16 : 0);
+            self::assertSame(
+                $text,
+                TapeText::legOf($text, $leg, $lengths[$leg]),
+                'the same length leaves the text as it is',
+            );
+            $new =
+                round(mt_rand(8, 900) * ($imperial ? 0.0254 : 0.01), 4) +
+                ($imperial ? (mt_rand(0, 15) * 0.0254) / 16 : 0);
             $changed = TapeText::legOf($text, $leg, $new);
             $before = TapeNotes::read($text);
             $after = TapeNotes::read($changed);
             self::assertSame([], $after->slips, $changed);
             foreach ($after->legs as $n => $wall) {
-                self::assertEqualsWithDelta($n === $leg ? $new : $before->legs[$n]->length, $wall->length, $imperial ? 0.0254 / 32 + 1e-9 : 1e-9);
+                self::assertEqualsWithDelta(
+                    $n === $leg ? $new : $before->legs[$n]->length,
+                    $wall->length,
+                    $imperial ? 0.0254 / 32 + 1e-9 : 1e-9,
+                );
             }
             // Take the one word out of both: what is left is the same text.
             $word = $before->legs[$leg]->measured->word;
-            $bare = static fn (string $t, int $length): string => TapeText::put($t, new \EmberDusk\Measure\Site\Span($word->line, $word->column, $word->column + $length), '');
-            self::assertSame($bare($text, $word->length()), $bare($changed, $after->legs[$leg]->measured->word->length()));
+            $bare = static fn(string $t, int $length): string => TapeText::put(
+                $t,
+                new \EmberDusk\Measure\Site\Span($word->line, $word->column, $word->column + $length),
+                '',
+            );
+            self::assertSame(
+                $bare($text, $word->length()),
+                $bare($changed, $after->legs[$leg]->measured->word->length()),
+            );
         }
     }
 
     public function test_mounting_and_traces_are_written_into_their_lines(): void
     {
-        $text = "5 cove # keep\nrun  cove ,  bare , up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5";
-        self::assertSame("5 cove # keep\nrun  cove , profile, mood light, up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5",
-            str_replace('cove, ', 'cove , ', TapeText::run($text, 'cove', ['profile'], 'mood')) ?: '');
+        $text =
+            "5 cove # keep\nrun  cove ,  bare , up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5";
+        self::assertSame(
+            "5 cove # keep\nrun  cove , profile, mood light, up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5",
+            str_replace('cove, ', 'cove , ', TapeText::run($text, 'cove', ['profile'], 'mood')) ?: '',
+        );
         self::assertSame("{$text}\nrun shelf, bare", TapeText::run($text, 'shelf', ['bare'], ''));
         $traced = TapeText::traced(TapeText::traced($text, 'A', 'traced'), 'A', 'traced, core 3 broken, joined B');
         self::assertStringContainsString('leg A B1 to X 3x2.5, wall, traced, core 3 broken, joined B # grey', $traced);
@@ -150,11 +215,18 @@ final class SiteNotesTest extends TestCase
 
             return (new \EmberDusk\Kit\Bank($battery))->tap;
         };
-        self::assertSame([2, 1, null, 6, 1], [$tap('8 of 6 V'), $tap('4 of 12 V'), $tap('6 of 8 V'), $tap('24 of 2 V'), $tap('1 of 12 V')]);
+        self::assertSame(
+            [2, 1, null, 6, 1],
+            [$tap('8 of 6 V'), $tap('4 of 12 V'), $tap('6 of 8 V'), $tap('24 of 2 V'), $tap('1 of 12 V')],
+        );
         $bank = new \EmberDusk\Kit\Bank(TapeNotes::read('battery E1, 6 of 8 V, want 12 V')->site->batteries[0]);
         // A 48 V bank is four of 12: 44.0, 50.4 and 57.6 V.
         self::assertEqualsWithDelta([44.0, 50.4, 57.6], $bank->volts(), 1e-9);
         self::assertFalse($bank->unbalances());
-        self::assertTrue((new \EmberDusk\Kit\Bank(TapeNotes::read('battery E1, 4 of 6 V, want 12 V')->site->batteries[0]))->unbalances());
+        self::assertTrue(
+            (new \EmberDusk\Kit\Bank(
+                TapeNotes::read('battery E1, 4 of 6 V, want 12 V')->site->batteries[0],
+            ))->unbalances(),
+        );
     }
 }

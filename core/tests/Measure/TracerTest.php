@@ -32,8 +32,8 @@ final class TracerTest extends TestCase
             }
         }
         foreach ($group as $far) {
-            $whole = array_intersect($probe->cores, [...($broken[$leg] ?? []), ...($broken[$far] ?? [])]) === [];
-            if ($whole && $legs[$far]->to !== null && ($probe->linked >> $far & 1) === 1) {
+            $whole = array_intersect($probe->cores, [...$broken[$leg] ?? [], ...$broken[$far] ?? []]) === [];
+            if ($whole && $legs[$far]->to !== null && (($probe->linked >> $far) & 1) === 1) {
                 return true;
             }
         }
@@ -62,7 +62,14 @@ final class TracerTest extends TestCase
     /** @return non-empty-list<TracedLeg> */
     private static function legs(int $count, int $cores = 2): array
     {
-        return array_map(static fn (int $n): TracedLeg => new TracedLeg(chr(65 + $n % 26).($n >= 26 ? '2' : ''), "place{$n}", $cores), range(0, $count - 1));
+        return array_map(
+            static fn(int $n): TracedLeg => new TracedLeg(
+                chr(65 + ($n % 26)) . ($n >= 26 ? '2' : ''),
+                "place{$n}",
+                $cores,
+            ),
+            range(0, $count - 1),
+        );
     }
 
     /** @return list<int> */
@@ -81,7 +88,7 @@ final class TracerTest extends TestCase
      */
     private static function truth(array $legs, array $order): array
     {
-        return array_map(static fn (int $leg): array => [$legs[$leg]->name], $order);
+        return array_map(static fn(int $leg): array => [$legs[$leg]->name], $order);
     }
 
     public function test_sound_legs_are_told_apart_whatever_their_order(): void
@@ -128,7 +135,10 @@ final class TracerTest extends TestCase
             sort($pair);
             [$findings] = self::trace($legs, $order, [], [[$pair[0], $pair[1]]]);
             [$a, $b] = [$legs[$pair[0]]->name, $legs[$pair[1]]->name];
-            self::assertSame(["traced, joined {$b}", "traced, joined {$a}"], [$findings->found[$a], $findings->found[$b]]);
+            self::assertSame(
+                ["traced, joined {$b}", "traced, joined {$a}"],
+                [$findings->found[$a], $findings->found[$b]],
+            );
             foreach ($order as $end => $leg) {
                 self::assertSame(in_array($leg, $pair, true) ? [$a, $b] : [$legs[$leg]->name], $findings->ends[$end]);
             }
@@ -139,8 +149,16 @@ final class TracerTest extends TestCase
     {
         $legs = self::legs(5, 3);
         [$findings] = self::trace($legs, [4, 2, 0, 3, 1], [0 => [2]], [[1, 3]]);
-        self::assertSame(['A' => 'traced, core 2 broken', 'B' => 'traced, joined D', 'C' => 'traced', 'D' => 'traced, joined B', 'E' => 'traced'],
-            array_map(static fn (string $f): string => $f, self::sorted($findings->found)));
+        self::assertSame(
+            [
+                'A' => 'traced, core 2 broken',
+                'B' => 'traced, joined D',
+                'C' => 'traced',
+                'D' => 'traced, joined B',
+                'E' => 'traced',
+            ],
+            array_map(static fn(string $f): string => $f, self::sorted($findings->found)),
+        );
     }
 
     public function test_a_leg_whose_far_end_nobody_knows_is_what_is_left(): void
@@ -170,18 +188,23 @@ final class TracerTest extends TestCase
         $legs = self::legs(3);
         $cases = [];
         foreach ([[0, 1, 2], [0, 2, 1], [1, 0, 2], [1, 2, 0], [2, 0, 1], [2, 1, 0]] as $order) {
-            $hears = array_map(static fn (int $leg): int => 1 << $leg, [0, 1, 2]);
+            $hears = array_map(static fn(int $leg): int => 1 << $leg, [0, 1, 2]);
             $faults = [$hears];
             foreach ([0, 1, 2] as $leg) {
                 $faults[] = array_replace($hears, [$leg => 0]);
                 $other = ($leg + 1) % 3;
-                $faults[] = array_replace($hears, [$leg => $hears[$leg] | $hears[$other], $other => $hears[$leg] | $hears[$other]]);
+                $faults[] = array_replace($hears, [
+                    $leg => $hears[$leg] | $hears[$other],
+                    $other => $hears[$leg] | $hears[$other],
+                ]);
             }
             foreach ($faults as $masks) {
-                $cases[implode(',', array_map(static fn (int $leg): int => $masks[$leg], $order))] = true;
+                $cases[implode(',', array_map(static fn(int $leg): int => $masks[$leg], $order))] = true;
             }
         }
-        $best = self::worst(array_map(static fn (string $c): array => array_map(intval(...), explode(',', $c)), array_keys($cases)));
+        $best = self::worst(
+            array_map(static fn(string $c): array => array_map(intval(...), explode(',', $c)), array_keys($cases)),
+        );
         $most = 0;
         foreach ([[0, 1, 2], [0, 2, 1], [1, 0, 2], [1, 2, 0], [2, 0, 1], [2, 1, 0]] as $order) {
             $most = max($most, count(self::trace($legs, $order)[1]));
@@ -202,8 +225,8 @@ final class TracerTest extends TestCase
         }
         for ($end = 0; $end < 3; $end++) {
             for ($linked = 1; $linked < 7; $linked++) {
-                $yes = array_values(array_filter($cases, static fn (array $c): bool => ($c[$end] & $linked) !== 0));
-                $no = array_values(array_filter($cases, static fn (array $c): bool => ($c[$end] & $linked) === 0));
+                $yes = array_values(array_filter($cases, static fn(array $c): bool => ($c[$end] & $linked) !== 0));
+                $no = array_values(array_filter($cases, static fn(array $c): bool => ($c[$end] & $linked) === 0));
                 if ($yes === [] || $no === [] || (int) ceil(log(max(count($yes), count($no)), 2)) + 1 >= $least) {
                     continue;
                 }

@@ -32,16 +32,20 @@ final class CutListTest extends TestCase
     private static function glpsol(array $pieces, int $stock): int
     {
         $n = count($pieces);
-        $model = "param n := {$n}; param L := {$stock}; set I := 1..n; param w{I}; var y{I} binary; var x{I,I} binary;\n"
-            ."minimize used: sum{j in I} y[j];\ns.t. once{i in I}: sum{j in I: j <= i} x[i,j] = 1;\ns.t. room{j in I}: sum{i in I: j <= i} w[i]*x[i,j] <= L*y[j];\nsolve; printf \"RESULT %d\\n\", used;\ndata;\nparam w := "
-            .implode(' ', array_map(static fn (int $i): string => ($i + 1).' '.$pieces[$i], range(0, $n - 1))).";\nend;\n";
+        $model =
+            "param n := {$n}; param L := {$stock}; set I := 1..n; param w{I}; var y{I} binary; var x{I,I} binary;\n" .
+            "minimize used: sum{j in I} y[j];\ns.t. once{i in I}: sum{j in I: j <= i} x[i,j] = 1;\ns.t. room{j in I}: sum{i in I: j <= i} w[i]*x[i,j] <= L*y[j];\nsolve; printf \"RESULT %d\\n\", used;\ndata;\nparam w := " .
+            implode(' ', array_map(static fn(int $i): string => $i + 1 . ' ' . $pieces[$i], range(0, $n - 1))) .
+            ";\nend;\n";
         $file = tempnam(sys_get_temp_dir(), 'ember-cut');
         file_put_contents((string) $file, $model);
         $process = new Process(['glpsol', '--math', (string) $file, '--cuts']);
         $process->setTimeout(60)->mustRun();
         unlink((string) $file);
 
-        return preg_match('/RESULT (\d+)/', $process->getOutput(), $found) === 1 ? (int) $found[1] : self::fail($process->getOutput());
+        return preg_match('/RESULT (\d+)/', $process->getOutput(), $found) === 1
+            ? (int) $found[1]
+            : self::fail($process->getOutput());
     }
 
     public function test_no_fewer_lengths_would_do(): void
@@ -49,11 +53,18 @@ final class CutListTest extends TestCase
         mt_srand(512);
         for ($case = 0; $case < 30; $case++) {
             $stock = [2000, 2500, 5000][$case % 3];
-            $pieces = array_map(static fn (): int => mt_rand((int) ($stock * 0.15), (int) ($stock * 0.75)), range(1, mt_rand(6, 11)));
+            $pieces = array_map(
+                static fn(): int => mt_rand((int) ($stock * 0.15), (int) ($stock * 0.75)),
+                range(1, mt_rand(6, 11)),
+            );
             $cuts = CutList::of($pieces, $stock);
             self::check($pieces, $cuts);
             self::assertTrue($cuts->proven, "case {$case}");
-            self::assertSame(self::glpsol($pieces, $stock), $cuts->bought, "case {$case}: ".implode(' ', $pieces).", {$stock}");
+            self::assertSame(
+                self::glpsol($pieces, $stock),
+                $cuts->bought,
+                "case {$case}: " . implode(' ', $pieces) . ", {$stock}",
+            );
         }
     }
 
@@ -63,8 +74,28 @@ final class CutListTest extends TestCase
      */
     public function test_a_textbook_instance_comes_to_its_published_optimum(): void
     {
-        $orders = [1380 => 22, 1520 => 25, 1560 => 12, 1710 => 14, 1820 => 18, 1880 => 18, 1930 => 20, 2000 => 10, 2050 => 12, 2100 => 14, 2140 => 16, 2150 => 18, 2200 => 20];
-        $pieces = array_merge(...array_map(static fn (int $mm, int $n): array => array_fill(0, $n, $mm), array_keys($orders), array_values($orders)));
+        $orders = [
+            1380 => 22,
+            1520 => 25,
+            1560 => 12,
+            1710 => 14,
+            1820 => 18,
+            1880 => 18,
+            1930 => 20,
+            2000 => 10,
+            2050 => 12,
+            2100 => 14,
+            2140 => 16,
+            2150 => 18,
+            2200 => 20,
+        ];
+        $pieces = array_merge(
+            ...array_map(
+                static fn(int $mm, int $n): array => array_fill(0, $n, $mm),
+                array_keys($orders),
+                array_values($orders),
+            ),
+        );
         $cuts = CutList::of($pieces, 5600);
         self::check($pieces, $cuts);
         self::assertSame([73, true], [$cuts->bought, $cuts->proven]);
@@ -77,16 +108,25 @@ final class CutListTest extends TestCase
         self::check([1200, 900, 900, 500], $cuts);
         self::assertSame([1, true], [$cuts->bought, $cuts->proven]);
         self::assertSame(0, CutList::of([900, 1200], 2000, [1000, 1250])->bought);
-        self::assertSame([[], 0, 0], [CutList::of([], 2000)->lengths, CutList::of([], 2000)->bought, CutList::of([], 2000)->waste()]);
+        self::assertSame(
+            [[], 0, 0],
+            [CutList::of([], 2000)->lengths, CutList::of([], 2000)->bought, CutList::of([], 2000)->waste()],
+        );
         // Three pieces over half a length need three, though their sum fits two (Martello and Toth).
         self::assertSame(3, Bound::of([1100, 1100, 1100], 2000));
     }
 
     public function test_what_is_longer_than_a_length_is_joined_or_refused_by_name(): void
     {
-        $of = static fn (string $joints): StockCut => StockCut::of('p', 'Profile', 2000, [new Piece(4500, 'Cove', 'cove', $joints), new Piece(1500, 'Shelf', 'shelf')]);
+        $of = static fn(string $joints): StockCut => StockCut::of('p', 'Profile', 2000, [
+            new Piece(4500, 'Cove', 'cove', $joints),
+            new Piece(1500, 'Shelf', 'shelf'),
+        ]);
         $joined = $of('needed');
-        self::assertSame([2, 3, [], ['cove' => 2]], [$joined->joints, $joined->bought, $joined->tooLong, $joined->jointsOf()]);
+        self::assertSame(
+            [2, 3, [], ['cove' => 2]],
+            [$joined->joints, $joined->bought, $joined->tooLong, $joined->jointsOf()],
+        );
         $cut = [];
         foreach ($joined->bars as $bar) {
             foreach ($bar->pieces as [$mm, $piece]) {
@@ -95,21 +135,48 @@ final class CutListTest extends TestCase
         }
         ksort($cut);
         self::assertSame(['Cove' => 4500, 'Shelf' => 1500], $cut);
-        self::assertSame([['Cove'], 1], [array_map(static fn (Piece $p): string => $p->what, $of('never')->tooLong), $of('never')->bought]);
+        self::assertSame(
+            [['Cove'], 1],
+            [array_map(static fn(Piece $p): string => $p->what, $of('never')->tooLong), $of('never')->bought],
+        );
         // Whole in an offcut that is long enough.
         $long = StockCut::of('p', 'Profile', 2000, [new Piece(4500, 'Cove', 'cove', 'never')], [4600, 4700]);
-        self::assertSame([0, 4600, 100, true], [$long->bought, $long->bars[0]->length, $long->left(), $long->bars[0]->offcut]);
+        self::assertSame(
+            [0, 4600, 100, true],
+            [$long->bought, $long->bars[0]->length, $long->left(), $long->bars[0]->offcut],
+        );
     }
 
     public function test_long_offcuts_go_to_the_longest_pieces_until_there_are_none(): void
     {
-        $six = static fn (string $what, string $joints): Piece => new Piece(6000, $what, $what, $joints);
-        $cut = StockCut::of('s', 'Strip', 5000, [$six('Cove', 'needed'), $six('Shelf', 'never'), $six('Rail', 'never')], [6100, 6500]);
+        $six = static fn(string $what, string $joints): Piece => new Piece(6000, $what, $what, $joints);
+        $cut = StockCut::of(
+            's',
+            'Strip',
+            5000,
+            [$six('Cove', 'needed'), $six('Shelf', 'never'), $six('Rail', 'never')],
+            [6100, 6500],
+        );
         // Two are whole in the van's offcuts, shortest first; the third is too long, or joined where it may be.
-        self::assertSame([['Rail'], 0, 0], [array_map(static fn (Piece $p): string => $p->what, $cut->tooLong), $cut->bought, $cut->joints]);
-        $joined = StockCut::of('s', 'Strip', 5000, [$six('Shelf', 'never'), $six('Rail', 'never'), $six('Cove', 'needed')], [6100, 6500]);
+        self::assertSame(
+            [['Rail'], 0, 0],
+            [array_map(static fn(Piece $p): string => $p->what, $cut->tooLong), $cut->bought, $cut->joints],
+        );
+        $joined = StockCut::of(
+            's',
+            'Strip',
+            5000,
+            [$six('Shelf', 'never'), $six('Rail', 'never'), $six('Cove', 'needed')],
+            [6100, 6500],
+        );
         self::assertSame([[], 2, ['Cove' => 1]], [$joined->tooLong, $joined->bought, $joined->jointsOf()]);
-        self::assertSame(['Rail'], array_map(static fn (Piece $p): string => $p->what, StockCut::tooLong(5000, [$six('Shelf', 'never'), $six('Rail', 'never')], [6100], 1.0)));
+        self::assertSame(
+            ['Rail'],
+            array_map(
+                static fn(Piece $p): string => $p->what,
+                StockCut::tooLong(5000, [$six('Shelf', 'never'), $six('Rail', 'never')], [6100], 1.0),
+            ),
+        );
     }
 
     /** Three hundred random lists from reels and offcuts: every piece is there to its last mark, none that is to be whole is parted, no length is cut twice. */
@@ -119,9 +186,17 @@ final class CutListTest extends TestCase
         $joints = 0;
         for ($case = 0; $case < 300; $case++) {
             $unit = [1.0, 50.0, 62.5, 1000 / 60][$case % 4];
-            $units = static fn (float $mm): int => (int) floor($mm / $unit + 1e-6);
-            $pieces = array_map(static fn (int $n): Piece => new Piece(mt_rand(0, 120) * 60, "P{$n}", "run{$n}", ['never', 'needed', 'saving'][mt_rand(0, 2)]), range(1, mt_rand(1, 9)));
-            $offcuts = array_map(static fn (): float => (float) mt_rand(1, 8000), range(0, mt_rand(0, 3)));
+            $units = static fn(float $mm): int => (int) floor($mm / $unit + 1e-6);
+            $pieces = array_map(
+                static fn(int $n): Piece => new Piece(
+                    mt_rand(0, 120) * 60,
+                    "P{$n}",
+                    "run{$n}",
+                    ['never', 'needed', 'saving'][mt_rand(0, 2)],
+                ),
+                range(1, mt_rand(1, 9)),
+            );
+            $offcuts = array_map(static fn(): float => (float) mt_rand(1, 8000), range(0, mt_rand(0, 3)));
             $cut = StockCut::of('k', 'Kit', [2000, 2500, 5000][$case % 3], $pieces, $offcuts, $unit);
             $parts = $count = $used = [];
             $bought = 0;
@@ -132,19 +207,35 @@ final class CutListTest extends TestCase
                     $parts[$piece->what] = ($parts[$piece->what] ?? 0) + (int) round($mm / $unit);
                     $count[$piece->what] = ($count[$piece->what] ?? 0) + 1;
                 }
-                self::assertSame((int) round($bar->length / $unit), $sum + (int) round($bar->left / $unit), "case {$case}");
+                self::assertSame(
+                    (int) round($bar->length / $unit),
+                    $sum + (int) round($bar->left / $unit),
+                    "case {$case}",
+                );
                 $bought += $bar->offcut ? 0 : 1;
                 $used = $bar->offcut ? [...$used, $bar->length] : $used;
             }
             self::assertLessThanOrEqual($cut->bought, $bought, "case {$case}");
             foreach ($pieces as $piece) {
                 $missing = in_array($piece, $cut->tooLong, true);
-                self::assertSame($missing ? 0 : $units($piece->mm), $parts[$piece->what] ?? 0, "case {$case}: {$piece->what}");
-                self::assertTrue($piece->joints !== 'never' || ($count[$piece->what] ?? 0) <= 1, "case {$case}: {$piece->what} is in one piece");
-                self::assertTrue(!$missing || $piece->joints === 'never', "case {$case}: only what may not be joined is too long");
+                self::assertSame(
+                    $missing ? 0 : $units($piece->mm),
+                    $parts[$piece->what] ?? 0,
+                    "case {$case}: {$piece->what}",
+                );
+                self::assertTrue(
+                    $piece->joints !== 'never' || ($count[$piece->what] ?? 0) <= 1,
+                    "case {$case}: {$piece->what} is in one piece",
+                );
+                self::assertTrue(
+                    !$missing || $piece->joints === 'never',
+                    "case {$case}: only what may not be joined is too long",
+                );
             }
             self::assertSame($cut->joints, array_sum($cut->jointsOf()), "case {$case}");
-            $there = array_count_values(array_map(static fn (float $mm): int => (int) round($units($mm) * $unit), $offcuts));
+            $there = array_count_values(
+                array_map(static fn(float $mm): int => (int) round($units($mm) * $unit), $offcuts),
+            );
             foreach (array_count_values($used) as $mm => $times) {
                 self::assertLessThanOrEqual($there[$mm] ?? 0, $times, "case {$case}: an offcut is there once");
             }
@@ -156,7 +247,14 @@ final class CutListTest extends TestCase
     /** Marks every 62.5 mm: eighty on a reel of 5 m, and 1.9 m of offcut is good for 1.875 m. */
     public function test_strip_is_reckoned_from_mark_to_mark(): void
     {
-        $cut = StockCut::of('s', 'Strip', 5000, [new Piece(62.5 * 50, 'Cove'), new Piece(62.5 * 30, 'Shelf'), new Piece(62.5 * 30, 'Rail')], [1900], 62.5);
+        $cut = StockCut::of(
+            's',
+            'Strip',
+            5000,
+            [new Piece(62.5 * 50, 'Cove'), new Piece(62.5 * 30, 'Shelf'), new Piece(62.5 * 30, 'Rail')],
+            [1900],
+            62.5,
+        );
         self::assertSame([1, 0, 1875, 0], [$cut->bought, $cut->joints, $cut->usable(1900), $cut->left()]);
     }
 
@@ -172,20 +270,39 @@ final class CutListTest extends TestCase
     {
         $pieces = [...$whole, ...$parted];
         $bins = [...$offcuts, ...array_fill(0, (int) ceil(array_sum($pieces) / $stock) + 1, $stock)];
-        $data = static fn (array $of): string => implode(' ', array_map(static fn (int $i): string => ($i + 1).' '.$of[$i], array_keys($of)));
-        $model = 'param n := '.count($pieces).'; param b := '.count($bins).'; param k := '.count($whole).'; param o := '.count($offcuts).";\n"
-            ."set I := 1..n; set B := 1..b; param w{I}; param L{B}; var x{I,B} >= 0, integer; var y{I,B} binary; var u{B} binary;\n"
-            ."minimize cost: 1000*sum{j in B: j > o} u[j] + sum{i in I, j in B} y[i,j];\n"
-            ."s.t. all{i in I}: sum{j in B} x[i,j] = w[i];\ns.t. on{i in I, j in B}: x[i,j] <= min(w[i], L[j])*y[i,j];\ns.t. room{j in B}: sum{i in I} x[i,j] <= L[j]*u[j];\n"
-            ."s.t. once{i in I: i <= k}: sum{j in B} y[i,j] = 1;\ns.t. next{j in B: j > o+1}: u[j] <= u[j-1];\n"
-            .'solve; printf "RESULT %d %d\n", sum{j in B: j > o} u[j], sum{i in I, j in B} y[i,j] - n;'."\ndata;\nparam w := ".$data($pieces).";\nparam L := ".$data($bins).";\nend;\n";
+        $data = static fn(array $of): string => implode(
+            ' ',
+            array_map(static fn(int $i): string => $i + 1 . ' ' . $of[$i], array_keys($of)),
+        );
+        $model =
+            'param n := ' .
+            count($pieces) .
+            '; param b := ' .
+            count($bins) .
+            '; param k := ' .
+            count($whole) .
+            '; param o := ' .
+            count($offcuts) .
+            ";\n" .
+            "set I := 1..n; set B := 1..b; param w{I}; param L{B}; var x{I,B} >= 0, integer; var y{I,B} binary; var u{B} binary;\n" .
+            "minimize cost: 1000*sum{j in B: j > o} u[j] + sum{i in I, j in B} y[i,j];\n" .
+            "s.t. all{i in I}: sum{j in B} x[i,j] = w[i];\ns.t. on{i in I, j in B}: x[i,j] <= min(w[i], L[j])*y[i,j];\ns.t. room{j in B}: sum{i in I} x[i,j] <= L[j]*u[j];\n" .
+            "s.t. once{i in I: i <= k}: sum{j in B} y[i,j] = 1;\ns.t. next{j in B: j > o+1}: u[j] <= u[j-1];\n" .
+            'solve; printf "RESULT %d %d\n", sum{j in B: j > o} u[j], sum{i in I, j in B} y[i,j] - n;' .
+            "\ndata;\nparam w := " .
+            $data($pieces) .
+            ";\nparam L := " .
+            $data($bins) .
+            ";\nend;\n";
         $file = (string) tempnam(sys_get_temp_dir(), 'ember-cut');
         file_put_contents($file, $model);
         $process = new Process(['glpsol', '--math', $file, '--cuts']);
         $process->setTimeout(120)->mustRun();
         unlink($file);
 
-        return preg_match('/RESULT (\d+) (\d+)/', $process->getOutput(), $found) === 1 ? [(int) $found[1], (int) $found[2]] : self::fail($process->getOutput());
+        return preg_match('/RESULT (\d+) (\d+)/', $process->getOutput(), $found) === 1
+            ? [(int) $found[1], (int) $found[2]]
+            : self::fail($process->getOutput());
     }
 
     public function test_no_fewer_joints_would_do_with_the_fewest_lengths(): void
@@ -194,11 +311,23 @@ final class CutListTest extends TestCase
         $joined = 0;
         for ($case = 0; $case < 30; $case++) {
             $stock = [20, 25, 50][$case % 3];
-            $whole = array_map(static fn (): int => mt_rand((int) ($stock * 0.2), (int) ($stock * 0.7)), range(1, mt_rand(1, 3)));
-            $parted = array_map(static fn (): int => mt_rand((int) ($stock * 0.3), (int) ($stock * 1.6)), range(1, mt_rand(1, 3)));
+            $whole = array_map(
+                static fn(): int => mt_rand((int) ($stock * 0.2), (int) ($stock * 0.7)),
+                range(1, mt_rand(1, 3)),
+            );
+            $parted = array_map(
+                static fn(): int => mt_rand((int) ($stock * 0.3), (int) ($stock * 1.6)),
+                range(1, mt_rand(1, 3)),
+            );
             $offcuts = $case % 2 === 0 ? [] : [mt_rand(4, $stock - 1)];
             [$filled, $bought, $joints, $proven] = Jointed::of($whole, $parted, $stock, $offcuts);
-            $said = "case {$case}: ".implode(' ', $whole).' | '.implode(' ', $parted)." from {$stock} and ".implode(' ', $offcuts);
+            $said =
+                "case {$case}: " .
+                implode(' ', $whole) .
+                ' | ' .
+                implode(' ', $parted) .
+                " from {$stock} and " .
+                implode(' ', $offcuts);
             self::assertTrue($proven, $said);
             self::assertSame(self::glpsolJoined($whole, $parted, $stock, $offcuts), [$bought, $joints], $said);
             $joined += $joints;
@@ -207,7 +336,12 @@ final class CutListTest extends TestCase
             }
             $cut = array_merge(...array_column($filled, 1));
             self::assertSame(array_sum($whole) + array_sum($parted), array_sum(array_column($cut, 0)), $said);
-            $kept = array_values(array_map(static fn (array $c): int => $c[0], array_filter($cut, static fn (array $c): bool => $c[2] === Jointed::WHOLE)));
+            $kept = array_values(
+                array_map(
+                    static fn(array $c): int => $c[0],
+                    array_filter($cut, static fn(array $c): bool => $c[2] === Jointed::WHOLE),
+                ),
+            );
             sort($kept);
             sort($whole);
             self::assertSame($whole, $kept, $said);

@@ -40,13 +40,29 @@ final class PartsListTest extends TestCase
         self::assertSame([18.0, 4.0], [round($strip->count, 6), $strip->buy]);
         self::assertSame([9.0, 9.0], [self::part($plan, 'profile-flat')->buy, self::part($plan, 'diffuser-opal')->buy]);
         // Two cables of 1.5 and 3.2 m with 0.15 m more at each end: 5.3 m, six are bought.
-        self::assertSame([5.3, 6.0], [round(self::part($plan, 'cable-3x15')->count, 6), self::part($plan, 'cable-3x15')->buy]);
+        self::assertSame(
+            [5.3, 6.0],
+            [round(self::part($plan, 'cable-3x15')->count, 6), self::part($plan, 'cable-3x15')->buy],
+        );
         // Joints: 2 cores and 3 cores at both ends, 3 joints of the strip with 3 cores: 19, two more to spare.
-        self::assertSame([19.0, 2, 21.0], [self::part($plan, 'connector-solder')->count, self::part($plan, 'connector-solder')->spare, self::part($plan, 'connector-solder')->buy]);
+        self::assertSame(
+            [19.0, 2, 21.0],
+            [
+                self::part($plan, 'connector-solder')->count,
+                self::part($plan, 'connector-solder')->spare,
+                self::part($plan, 'connector-solder')->buy,
+            ],
+        );
         // An anchor every 0.75 m and one at the end: 25, from bags of 20.
-        self::assertSame([25.0, 2.0], [self::part($plan, 'consumable-clips')->count, self::part($plan, 'consumable-clips')->buy]);
+        self::assertSame(
+            [25.0, 2.0],
+            [self::part($plan, 'consumable-clips')->count, self::part($plan, 'consumable-clips')->buy],
+        );
         self::assertSame(6.0, self::part($plan, 'fixture-panel-010')->buy);
-        self::assertSame(['Band', 'Bench', 'Jetty', 'Path', 'Rail'], array_map(static fn ($r): string => $r->name(), PartsList::of($plan, Demo::shelf())->bare));
+        self::assertSame(
+            ['Band', 'Bench', 'Jetty', 'Path', 'Rail'],
+            array_map(static fn($r): string => $r->name(), PartsList::of($plan, Demo::shelf())->bare),
+        );
     }
 
     public function test_what_is_owned_or_lies_there_already_costs_nothing(): void
@@ -54,17 +70,46 @@ final class PartsListTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $price = self::part($plan, 'supply-24-240')->cost();
         self::assertGreaterThan(0, $price);
-        self::assertSame(0.0, self::part(Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-240', 'count' => 1]), 'supply-24-240')->cost());
-        $tapped = Demo::with($plan, ['kind' => 'TapLeg', 'run' => 'cove', 'leg' => 'cable-3x25', 'drop' => 'cable-3x15', 'existing' => true]);
-        self::assertSame([], array_filter(PartsList::of($tapped, Demo::shelf())->parts, static fn (Part $p): bool => $p->key === 'cable-3x25'));
+        self::assertSame(
+            0.0,
+            self::part(
+                Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-240', 'count' => 1]),
+                'supply-24-240',
+            )->cost(),
+        );
+        $tapped = Demo::with($plan, [
+            'kind' => 'TapLeg',
+            'run' => 'cove',
+            'leg' => 'cable-3x25',
+            'drop' => 'cable-3x15',
+            'existing' => true,
+        ]);
+        self::assertSame(
+            [],
+            array_filter(
+                PartsList::of($tapped, Demo::shelf())->parts,
+                static fn(Part $p): bool => $p->key === 'cable-3x25',
+            ),
+        );
     }
 
     public function test_damp_runs_are_sealed_and_fuses_have_spares(): void
     {
-        $plan = Demo::with(JobFile::read(Demo::file('observatory')), ['kind' => 'ChooseKit', 'run' => 'path', 'kit' => 'strip-rgbw-24'], ['kind' => 'SetCable', 'cable' => 'k1', 'fuse' => 'fuse-10']);
+        $plan = Demo::with(
+            JobFile::read(Demo::file('observatory')),
+            ['kind' => 'ChooseKit', 'run' => 'path', 'kit' => 'strip-rgbw-24'],
+            ['kind' => 'SetCable', 'cable' => 'k1', 'fuse' => 'fuse-10'],
+        );
         self::assertSame(2.0, self::part($plan, 'consumable-silicone')->count);
         self::assertSame(12.8, round(self::part($plan, 'profile-outdoor')->count, 6));
-        self::assertSame([1.0, 1, 2.0], [self::part($plan, 'fuse-10')->count, self::part($plan, 'fuse-10')->spare, self::part($plan, 'fuse-10')->buy]);
+        self::assertSame(
+            [1.0, 1, 2.0],
+            [
+                self::part($plan, 'fuse-10')->count,
+                self::part($plan, 'fuse-10')->spare,
+                self::part($plan, 'fuse-10')->buy,
+            ],
+        );
     }
 
     public function test_every_end_has_a_label_that_says_where_the_other_is(): void
@@ -72,8 +117,13 @@ final class PartsListTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $labels = Labels::of($plan);
         $legs = 5;
-        self::assertCount(count($plan->supplies) + count($plan->controllers) + 2 * count($plan->cables) + 2 * $legs, $labels);
-        $of = static fn (string $key): array => array_values(array_filter($labels, static fn (array $l): bool => $l['key'] === $key))[0]['lines'];
+        self::assertCount(
+            count($plan->supplies) + count($plan->controllers) + 2 * count($plan->cables) + 2 * $legs,
+            $labels,
+        );
+        $of = static fn(string $key): array => array_values(
+            array_filter($labels, static fn(array $l): bool => $l['key'] === $key),
+        )[0]['lines'];
         self::assertSame(['to Cove at 0.00 m', 'here: C1', '3 x 1.5 mm², 3.20 m'], $of('k2a'));
         self::assertSame(['to C1', 'here: Cove at 0.00 m', '3 x 1.5 mm², 3.20 m'], $of('k2b'));
         self::assertSame(['to P1', 'here: B1', '3 x 2.5 mm², Lecture room, traced'], $of('lecture-A-1'));
@@ -82,14 +132,24 @@ final class PartsListTest extends TestCase
     public function test_marks_are_shown_counted_and_exported(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $work = new Work($plan, [], Demo::shelf(), [], marks: ['supply-24-240' => new Mark('ordered', '2026-11-20'), 'hub-zigbee' => new Mark('packed')], today: '2026-11-25');
+        $work = new Work(
+            $plan,
+            [],
+            Demo::shelf(),
+            [],
+            marks: ['supply-24-240' => new Mark('ordered', '2026-11-20'), 'hub-zigbee' => new Mark('packed')],
+            today: '2026-11-25',
+        );
         Schema::check(Json::object(Json::compact(PartsDesk::picture($work))), 'responses#/$defs/partsPicture');
-        self::assertSame(['24 V supply, 10 A should be here'], array_map(static fn ($f): string => $f->title, PartsDesk::findings($work)));
+        self::assertSame(
+            ['24 V supply, 10 A should be here'],
+            array_map(static fn($f): string => $f->title, PartsDesk::findings($work)),
+        );
         $ledger = PartsDesk::ledger($work);
         self::assertSame(count(PartsList::of($plan, Demo::shelf())->parts) - 1, (int) $ledger[1]->value);
         [$header, $rows] = Csv::read(Csv::write(PartsTables::rows($work)));
         self::assertSame('part', $header[1]);
-        $sum = array_sum(array_map(static fn (array $r): float => (float) $r[6], $rows));
+        $sum = array_sum(array_map(static fn(array $r): float => (float) $r[6], $rows));
         self::assertEqualsWithDelta($ledger[0]->value, $sum, 0.005);
         self::assertContains('packed', array_column($rows, 8));
     }

@@ -19,9 +19,17 @@ use PHPUnit\Framework\TestCase;
 final class RecountTest extends TestCase
 {
     /** Strips of the demo shelf: millimetres between marks, cores of a joint, price of a reel of five metres. */
-    private const STRIPS = ['strip-single-24' => [50, 2, 32.0], 'strip-tunable-24' => [50, 3, 44.5], 'strip-rgbw-24' => [100, 5, 54.5]];
+    private const STRIPS = [
+        'strip-single-24' => [50, 2, 32.0],
+        'strip-tunable-24' => [50, 3, 44.5],
+        'strip-rgbw-24' => [100, 5, 54.5],
+    ];
 
-    private const CONTROLLERS = ['strip-single-24' => 'controller-zigbee-1', 'strip-tunable-24' => 'controller-zigbee-2', 'strip-rgbw-24' => 'controller-zigbee-4'];
+    private const CONTROLLERS = [
+        'strip-single-24' => 'controller-zigbee-1',
+        'strip-tunable-24' => 'controller-zigbee-2',
+        'strip-rgbw-24' => 'controller-zigbee-4',
+    ];
 
     private const TAILS = [2 => 'cable-2x15', 3 => 'cable-3x15', 5 => 'cable-5x075'];
 
@@ -34,8 +42,14 @@ final class RecountTest extends TestCase
         $plan = new Plan("Job {$seed}", '');
         $runs = [];
         for ($n = 0; $n < mt_rand(1, 4); $n++) {
-            $sections = array_map(static fn (): float => mt_rand(20, 900) / 100, range(1, mt_rand(1, 3)));
-            $run = ['strip' => array_rand(self::STRIPS), 'sections' => $sections, 'gap' => 0.5, 'mounting' => ['profile', 'bare', 'moving', 'removable'][mt_rand(0, 3)], 'damp' => mt_rand(0, 1) === 1];
+            $sections = array_map(static fn(): float => mt_rand(20, 900) / 100, range(1, mt_rand(1, 3)));
+            $run = [
+                'strip' => array_rand(self::STRIPS),
+                'sections' => $sections,
+                'gap' => 0.5,
+                'mounting' => ['profile', 'bare', 'moving', 'removable'][mt_rand(0, 3)],
+                'damp' => mt_rand(0, 1) === 1,
+            ];
             $whole = array_sum($sections) + 0.5 * (count($sections) - 1);
             $at = 0.0;
             $gaps = '';
@@ -46,9 +60,29 @@ final class RecountTest extends TestCase
             }
             $plan = $plan->with(places: $plan->places + ["p{$n}" => new Place("p{$n}", "Room {$n}", '')]);
             $word = "run{$n}";
-            $plan = Demo::with($plan, ['kind' => 'ReviseNotes', 'place' => "p{$n}", 'text' => sprintf("%s\nstart end\n%.2f %s%s\nrun %s, %s", $run['damp'] ? 'damp' : 'dry', $whole, $word, $gaps, $word, $run['mounting'])]);
+            $plan = Demo::with($plan, [
+                'kind' => 'ReviseNotes',
+                'place' => "p{$n}",
+                'text' => sprintf(
+                    "%s\nstart end\n%.2f %s%s\nrun %s, %s",
+                    $run['damp'] ? 'damp' : 'dry',
+                    $whole,
+                    $word,
+                    $gaps,
+                    $word,
+                    $run['mounting'],
+                ),
+            ]);
             $id = (string) array_key_last($plan->runs);
-            foreach ([$run['strip'], 'supply-24-240', self::CONTROLLERS[$run['strip']], self::TAILS[self::STRIPS[$run['strip']][1]]] as $kit) {
+            foreach (
+                [
+                    $run['strip'],
+                    'supply-24-240',
+                    self::CONTROLLERS[$run['strip']],
+                    self::TAILS[self::STRIPS[$run['strip']][1]],
+                ]
+                as $kit
+            ) {
                 try {
                     $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => $id, 'kit' => $kit]);
                 } catch (Trouble $trouble) {
@@ -66,7 +100,7 @@ final class RecountTest extends TestCase
     {
         $parts = PartsList::of($plan, Demo::shelf())->parts;
 
-        return array_combine(array_map(static fn (Part $p): string => $p->key, $parts), $parts);
+        return array_combine(array_map(static fn(Part $p): string => $p->key, $parts), $parts);
     }
 
     public function test_strip_fixings_and_joints_come_to_the_same_when_they_are_counted_again(): void
@@ -79,10 +113,15 @@ final class RecountTest extends TestCase
             foreach ($runs as $run) {
                 [$pitch, $core] = self::STRIPS[$run['strip']];
                 // A section is cut back to its last mark; one shorter than a mark has no strip.
-                $cut = array_map(static fn (float $m): int => intdiv((int) round(1000 * $m), $pitch) * $pitch, $run['sections']);
+                $cut = array_map(
+                    static fn(float $m): int => intdiv((int) round(1000 * $m), $pitch) * $pitch,
+                    $run['sections'],
+                );
                 $strips[$run['strip']] = ($strips[$run['strip']] ?? 0) + array_sum($cut);
                 $lit = count(array_filter($cut));
-                $anchors = array_sum(array_map(static fn (float $m): float => ceil(round($m / 0.75, 9)) + 1, $run['sections']));
+                $anchors = array_sum(
+                    array_map(static fn(float $m): float => ceil(round($m / 0.75, 9)) + 1, $run['sections']),
+                );
                 $whole = array_sum($run['sections']);
                 if ($run['mounting'] === 'profile') {
                     $clips[] = $anchors;
@@ -104,14 +143,43 @@ final class RecountTest extends TestCase
             foreach ($strips as $strip => $mm) {
                 self::assertEqualsWithDelta($mm / 1000, $parts[$strip]->count, 1e-6, $said);
                 self::assertGreaterThanOrEqual(ceil($mm / 5000 - 1e-9), $parts[$strip]->buy, $said);
-                self::assertEqualsWithDelta($parts[$strip]->buy * self::STRIPS[$strip][2], $parts[$strip]->cost(), 0.005, $said);
+                self::assertEqualsWithDelta(
+                    $parts[$strip]->buy * self::STRIPS[$strip][2],
+                    $parts[$strip]->cost(),
+                    0.005,
+                    $said,
+                );
             }
-            foreach (['consumable-clips' => $clips, 'consumable-ties' => $ties, 'consumable-pads' => $pads, 'consumable-alcohol' => $alcohol, 'consumable-silicone' => $silicone, 'diffuser-opal' => $profile] as $key => $counted) {
+            foreach (
+                [
+                    'consumable-clips' => $clips,
+                    'consumable-ties' => $ties,
+                    'consumable-pads' => $pads,
+                    'consumable-alcohol' => $alcohol,
+                    'consumable-silicone' => $silicone,
+                    'diffuser-opal' => $profile,
+                ]
+                as $key => $counted
+            ) {
                 self::assertEqualsWithDelta(array_sum($counted), $parts[$key]->count ?? 0.0, 1e-6, "{$said}: {$key}");
             }
-            self::assertEqualsWithDelta(array_sum($cores) + $joined, $parts['connector-solder']->count, 1e-6, "{$said}: joints");
-            self::assertSame(max(1, (int) ceil(round($parts['connector-solder']->count / 10, 9))), $parts['connector-solder']->spare, $said);
-            self::assertEqualsWithDelta($parts['connector-solder']->count, $parts['consumable-solder-wire']->count, 1e-6, $said);
+            self::assertEqualsWithDelta(
+                array_sum($cores) + $joined,
+                $parts['connector-solder']->count,
+                1e-6,
+                "{$said}: joints",
+            );
+            self::assertSame(
+                max(1, (int) ceil(round($parts['connector-solder']->count / 10, 9))),
+                $parts['connector-solder']->spare,
+                $said,
+            );
+            self::assertEqualsWithDelta(
+                $parts['connector-solder']->count,
+                $parts['consumable-solder-wire']->count,
+                1e-6,
+                $said,
+            );
         }
     }
 
@@ -124,12 +192,20 @@ final class RecountTest extends TestCase
             $steps = Steps::of($plan, $list, Pace::of([]));
             foreach ($list->parts as $part) {
                 foreach ($part->runs as $run) {
-                    $needing = array_filter($steps, static fn (Step $s): bool => in_array($part->key, $s->needs, true) && str_ends_with($s->id, "-{$run}"));
+                    $needing = array_filter(
+                        $steps,
+                        static fn(Step $s): bool => in_array($part->key, $s->needs, true) &&
+                            str_ends_with($s->id, "-{$run}"),
+                    );
                     self::assertNotSame([], $needing, "seed {$seed}: {$part->name} for {$run}");
                 }
                 foreach ($steps as $step) {
                     if (in_array($part->key, $step->needs, true)) {
-                        self::assertNotSame([], array_filter($part->runs, static fn (string $r): bool => str_ends_with($step->id, "-{$r}")), "seed {$seed}: {$step->id} needs {$part->name}");
+                        self::assertNotSame(
+                            [],
+                            array_filter($part->runs, static fn(string $r): bool => str_ends_with($step->id, "-{$r}")),
+                            "seed {$seed}: {$step->id} needs {$part->name}",
+                        );
                     }
                 }
             }
@@ -139,11 +215,26 @@ final class RecountTest extends TestCase
     /** What a step waits for is there, each place begins with its isolation and ends with its tidying, and no step is there twice. */
     public function test_the_order_of_the_trade_holds_in_every_job(): void
     {
-        $order = array_flip(['dry', 'isolate', 'trace', 'supply', 'cables', 'loose', 'cut', 'profile', 'stick', 'joints', 'second', 'seal', 'diffuser', 'tidy']);
+        $order = array_flip([
+            'dry',
+            'isolate',
+            'trace',
+            'supply',
+            'cables',
+            'loose',
+            'cut',
+            'profile',
+            'stick',
+            'joints',
+            'second',
+            'seal',
+            'diffuser',
+            'tidy',
+        ]);
         for ($seed = 1; $seed <= 60; $seed++) {
             [$plan] = self::job($seed);
             $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Pace::of([]));
-            $byId = array_combine(array_map(static fn (Step $s): string => $s->id, $steps), $steps);
+            $byId = array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
             self::assertCount(count($steps), $byId, "seed {$seed}");
             foreach ($steps as $step) {
                 self::assertNotSame('', $step->why, $step->id);
@@ -154,7 +245,11 @@ final class RecountTest extends TestCase
                 foreach ($step->after as $before) {
                     self::assertArrayHasKey($before, $byId, $step->id);
                     // Bare strip is cut after it is stuck, strip for profile before.
-                    self::assertTrue($order[$byId[$before]->kind] < $order[$step->kind] || [$byId[$before]->kind, $step->kind] === ['stick', 'cut'], "seed {$seed}: {$before} before {$step->id}");
+                    self::assertTrue(
+                        $order[$byId[$before]->kind] < $order[$step->kind] ||
+                            [$byId[$before]->kind, $step->kind] === ['stick', 'cut'],
+                        "seed {$seed}: {$before} before {$step->id}",
+                    );
                 }
             }
             foreach (array_keys($plan->places) as $place) {

@@ -18,7 +18,7 @@ final class ChangesTest extends TestCase
     /** @return array<string, int> pads by feed */
     private static function pads(Plan $plan): array
     {
-        return array_map(static fn ($f): int => $f->pad, $plan->feeds);
+        return array_map(static fn($f): int => $f->pad, $plan->feeds);
     }
 
     public function test_feed_both_ends_adds_what_is_missing_with_a_tail_along_the_seam(): void
@@ -26,7 +26,7 @@ final class ChangesTest extends TestCase
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         self::assertSame(['f1' => 0, 'f2' => 360], self::pads($plan));
         // The ends meet, so the second tail takes the first one's way: 3.20 m, and nobody has measured it.
-        self::assertEqualsWithDelta(3.20, $plan->cables['k3']->length, 1e-9);
+        self::assertEqualsWithDelta(3.2, $plan->cables['k3']->length, 1e-9);
         self::assertTrue($plan->cables['k3']->reckoned);
         self::assertSame('cable-3x15', $plan->cables['k3']->kit);
     }
@@ -35,19 +35,27 @@ final class ChangesTest extends TestCase
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
         self::assertSame(['f1' => 0, 'f2' => 180], self::pads($plan));
-        self::assertEqualsWithDelta(3.20 + 9.00, $plan->cables['k3']->length, 1e-9);
+        self::assertEqualsWithDelta(3.2 + 9.0, $plan->cables['k3']->length, 1e-9);
     }
 
     public function test_a_measured_length_is_no_longer_reckoned(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 4.1]);
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 4.1],
+        );
         self::assertFalse($plan->cables['k3']->reckoned);
         self::assertEqualsWithDelta(4.1, $plan->cables['k3']->length, 1e-9);
     }
 
     public function test_feeds_keep_their_metre_when_run_or_strip_change(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], ['kind' => 'AddFeed', 'run' => 'cove', 'at' => 6.0]);
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'AddFeed', 'run' => 'cove', 'at' => 6.0],
+        );
         self::assertSame(['f1' => 0, 'f2' => 360, 'f3' => 120], self::pads($plan));
         $shorter = Demo::with($plan, ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n10 cove"]);
         self::assertSame(['f1' => 0, 'f2' => 200, 'f3' => 120], self::pads($shorter));
@@ -57,8 +65,12 @@ final class ChangesTest extends TestCase
 
     public function test_a_run_too_short_for_its_feeds_loses_the_last_ones_with_their_cables(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'], ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
-            ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => '0.06 cove']);
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
+            ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => '0.06 cove'],
+        );
         self::assertCount(2, $plan->feeds);
         self::assertCount(3, $plan->cables);
     }
@@ -72,7 +84,11 @@ final class ChangesTest extends TestCase
 
     public function test_notes_with_a_slip_are_kept_and_move_nothing(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "5.2O cove\n1 cove"]);
+        $plan = Demo::with(Demo::plan(), [
+            'kind' => 'ReviseNotes',
+            'place' => 'lecture',
+            'text' => "5.2O cove\n1 cove",
+        ]);
         self::assertSame("5.2O cove\n1 cove", $plan->places['lecture']->notes);
         self::assertEqualsWithDelta(18.0, $plan->runs['cove']->length(), 1e-9);
     }
@@ -83,7 +99,10 @@ final class ChangesTest extends TestCase
         self::assertSame(['cove', 'shelf'], array_keys($plan->runs));
         $dropped = Demo::with($plan, ['kind' => 'DropRun', 'run' => 'cove']);
         self::assertSame(['shelf'], array_keys($dropped->runs));
-        self::assertSame([[], [], [], []], [$dropped->feeds, $dropped->cables, $dropped->supplies, $dropped->controllers]);
+        self::assertSame(
+            [[], [], [], []],
+            [$dropped->feeds, $dropped->cables, $dropped->supplies, $dropped->controllers],
+        );
         self::assertSame(['hub-zigbee'], array_keys($dropped->kit));
     }
 
@@ -101,23 +120,57 @@ final class ChangesTest extends TestCase
         yield 'no such feed' => [['kind' => 'MoveFeed', 'feed' => 'f9', 'pad' => 1], '/feed', 'no feed “f9”'];
         yield 'off the strip' => [['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 361], '/pad', 'ends before'];
         yield 'onto another' => [['kind' => 'AddFeed', 'run' => 'cove', 'pad' => 0], '/pad', 'fed at 0.00 m already'];
-        yield 'limit out of range' => [['kind' => 'SetLimits', 'drop' => 0.9, 'headroom' => 0.2, 'evenness' => 0.9, 'seam' => 0.05, 'cableCelsius' => 40], '/drop', 'outside'];
+        yield 'limit out of range' => [
+            [
+                'kind' => 'SetLimits',
+                'drop' => 0.9,
+                'headroom' => 0.2,
+                'evenness' => 0.9,
+                'seam' => 0.05,
+                'cableCelsius' => 40,
+            ],
+            '/drop',
+            'outside',
+        ];
         yield 'last feed' => [['kind' => 'RemoveFeed', 'feed' => 'f1'], '/feed', 'only feed'];
         yield 'no such kit' => [['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'x'], '/kit', 'no “x”'];
         yield 'not a cable' => [['kind' => 'SetCable', 'cable' => 'k1', 'kit' => 'hub-zigbee'], '/kit', 'is no cable'];
         yield 'no length' => [['kind' => 'SetCable', 'cable' => 'k1', 'length' => 0], '/length', 'outside'];
-        yield 'text for a number' => [['kind' => 'SetCable', 'cable' => 'k1', 'length' => 'long'], '/length', 'number was expected'];
+        yield 'text for a number' => [
+            ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 'long'],
+            '/length',
+            'number was expected',
+        ];
         yield 'half a pad' => [['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 1.5], '/pad', 'whole number'];
-        yield 'empty name' => [['kind' => 'NameLight', 'controller' => 'c1', 'name' => ' ', 'room' => 'Hall'], '/name', 'what people will say'];
-        yield 'empty room' => [['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => ''], '/room', 'Type the room'];
-        yield 'long name' => [['kind' => 'NameLight', 'controller' => 'c1', 'name' => str_repeat('x', 21), 'room' => 'Hall'], '/name', 'Shorten it by 1'];
-        yield 'room as name' => [['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'hall', 'room' => 'Hall'], '/name', 'same name'];
+        yield 'empty name' => [
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => ' ', 'room' => 'Hall'],
+            '/name',
+            'what people will say',
+        ];
+        yield 'empty room' => [
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => ''],
+            '/room',
+            'Type the room',
+        ];
+        yield 'long name' => [
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => str_repeat('x', 21), 'room' => 'Hall'],
+            '/name',
+            'Shorten it by 1',
+        ];
+        yield 'room as name' => [
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'hall', 'room' => 'Hall'],
+            '/name',
+            'same name',
+        ];
     }
 
     /** @param  array<string, mixed>  $change */
     #[DataProvider('refused')]
-    public function test_a_change_that_does_not_fit_says_at_which_field(array $change, string $pointer, string $said): void
-    {
+    public function test_a_change_that_does_not_fit_says_at_which_field(
+        array $change,
+        string $pointer,
+        string $said,
+    ): void {
         try {
             Demo::with(Demo::plan(), $change);
             self::fail('it was done');
@@ -129,22 +182,44 @@ final class ChangesTest extends TestCase
 
     public function test_two_lights_cannot_have_one_name(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove\n2 shelf"],
-            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'strip-single-24'], ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'controller-zigbee-1'],
-            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => 'Hall']);
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove\n2 shelf"],
+            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'strip-single-24'],
+            ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'controller-zigbee-1'],
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => 'Hall'],
+        );
         $this->expectExceptionMessage('taken by C1');
         Demo::with($plan, ['kind' => 'NameLight', 'controller' => 'c2', 'name' => 'COVE', 'room' => 'Attic']);
     }
 
     public function test_a_change_is_told_in_words(): void
     {
-        $words = static fn (array $change): string => Catalogue::read($change, Demo::shelf())->words(Demo::plan());
+        $words = static fn(array $change): string => Catalogue::read($change, Demo::shelf())->words(Demo::plan());
         self::assertSame('Feed added to Cove at 6.00 m', $words(['kind' => 'AddFeed', 'run' => 'cove', 'pad' => 120]));
-        self::assertSame('Feed of Cove moved from 0.00 m to 0.10 m', $words(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 2]));
-        self::assertSame('K2 becomes 3 x 2.5 mm² flexible and K2 is 4.00 m long', $words(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x25', 'length' => 4]));
-        self::assertSame('Limits set: drop 3 %, headroom 25 %, evenness 0.85, seam 4 %, cables at 55 °C',
-            $words(['kind' => 'SetLimits', 'drop' => 0.03, 'headroom' => 0.25, 'evenness' => 0.85, 'seam' => 0.04, 'cableCelsius' => 55]));
-        self::assertSame('Cove fed at both ends', $words(['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']));
+        self::assertSame(
+            'Feed of Cove moved from 0.00 m to 0.10 m',
+            $words(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 2]),
+        );
+        self::assertSame(
+            'K2 becomes 3 x 2.5 mm² flexible and K2 is 4.00 m long',
+            $words(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x25', 'length' => 4]),
+        );
+        self::assertSame(
+            'Limits set: drop 3 %, headroom 25 %, evenness 0.85, seam 4 %, cables at 55 °C',
+            $words([
+                'kind' => 'SetLimits',
+                'drop' => 0.03,
+                'headroom' => 0.25,
+                'evenness' => 0.85,
+                'seam' => 0.04,
+                'cableCelsius' => 55,
+            ]),
+        );
+        self::assertSame(
+            'Cove fed at both ends',
+            $words(['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']),
+        );
     }
 
     public function test_restoring_the_touched_items_gives_the_earlier_document(): void

@@ -17,7 +17,10 @@ final class CutMarksTest extends TestCase
     {
         $strip = new Strip('s', 'S', 24, $pitch, 6, 2.9, 0.05, 0.04, 0.04, [new Channel('white', 9.6, '#ffffff')]);
 
-        return CutMarks::of(new Run('r', 'p', 'r', array_values($sections) ?: [1.0], array_fill(0, max(0, count($sections) - 1), 0.5)), $strip);
+        return CutMarks::of(
+            new Run('r', 'p', 'r', array_values($sections) ?: [1.0], array_fill(0, max(0, count($sections) - 1), 0.5)),
+            $strip,
+        );
     }
 
     /** Lengths that binary fractions cannot hold must not lose a piece. */
@@ -36,7 +39,11 @@ final class CutMarksTest extends TestCase
         self::assertSame([10, 5], $marks->groups);
         self::assertSame(16, $marks->lastPad());
         // Pads 10 and 11 are the two sides of the gap, at the same metre of strip.
-        self::assertEqualsWithDelta([0.9, 1.0, 1.0, 1.1, 1.5], array_map($marks->position(...), [9, 10, 11, 12, 16]), 1e-9);
+        self::assertEqualsWithDelta(
+            [0.9, 1.0, 1.0, 1.1, 1.5],
+            array_map($marks->position(...), [9, 10, 11, 12, 16]),
+            1e-9,
+        );
     }
 
     public function test_a_section_shorter_than_a_piece_is_bridged(): void
@@ -50,7 +57,7 @@ final class CutMarksTest extends TestCase
     public static function metres(): iterable
     {
         yield 'start' => [0.0, 0];
-        yield 'on a mark' => [0.30, 3];
+        yield 'on a mark' => [0.3, 3];
         yield 'below half' => [0.349, 3];
         yield 'half goes towards the start' => [0.35, 3];
         yield 'above half' => [0.351, 4];

@@ -19,30 +19,42 @@ final class JobFileTest extends TestCase
         foreach (['observatory', 'narrowboat'] as $name) {
             self::assertSame(Demo::file($name), JobFile::write(JobFile::read(Demo::file($name))));
         }
-        $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
-            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => 'Lecture room']);
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => 'Lecture room'],
+        );
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
     }
 
     /** Every released version is read for ever; this one was written by version 1 and is never changed. */
     public function test_version_one_is_read(): void
     {
-        $plan = JobFile::read((string) file_get_contents(dirname(__DIR__).'/golden/job-v1.json'));
+        $plan = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v1.json'));
         self::assertEqualsWithDelta(18.0, $plan->runs['cove']->length(), 1e-9);
         self::assertSame('3.2', (string) $plan->cables['k2']->length);
         // What version 1 did not know stands at its default, and what is written is version 3.
-        self::assertSame(['metric', 4.0, [], ''], [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light]);
+        self::assertSame(
+            ['metric', 4.0, [], ''],
+            [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
+        );
         self::assertStringContainsString('"version": 3', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
     public function test_version_two_is_read_from_its_first_day_to_its_last(): void
     {
-        $text = (string) file_get_contents(dirname(__DIR__).'/golden/job-v2.json');
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v2.json');
         $plan = JobFile::read($text);
-        self::assertSame([0.15, 0.2, [], []], [$plan->terms->markUp, $plan->terms->tax, $plan->terms->rates, $plan->makings]);
+        self::assertSame(
+            [0.15, 0.2, [], []],
+            [$plan->terms->markUp, $plan->terms->tax, $plan->terms->rates, $plan->makings],
+        );
         self::assertSame(6, $plan->fixtures['x1']->count);
-        self::assertSame(['needed', '', []], [$plan->making($plan->run('cove'))->strip, $plan->making($plan->run('cove'))->seal, $plan->spares]);
+        self::assertSame(
+            ['needed', '', []],
+            [$plan->making($plan->run('cove'))->strip, $plan->making($plan->run('cove'))->seal, $plan->spares],
+        );
         self::assertEquals($plan, JobFile::own($text), 'a revision that was kept then opens as well');
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
         $first = json_decode($text, true);
@@ -51,11 +63,32 @@ final class JobFileTest extends TestCase
             unset($first[$list]);
         }
         unset($first['terms']['markUp'], $first['terms']['tax']);
-        foreach (['runs' => ['part', 'parts', 'cap', 'capChecked', 'zones', 'pins'], 'supplies' => ['setting', 'series', 'parallel', 'where'], 'controllers' => ['setting', 'series', 'parallel', 'where'], 'hubs' => ['setting', 'series', 'parallel', 'where'], 'cables' => ['joint', 'fuse', 'existing']] as $list => $fields) {
-            $first[$list] = array_map(static fn (array $item): array => array_diff_key($item, array_flip($fields)), $first[$list]);
+        foreach (
+            [
+                'runs' => ['part', 'parts', 'cap', 'capChecked', 'zones', 'pins'],
+                'supplies' => ['setting', 'series', 'parallel', 'where'],
+                'controllers' => ['setting', 'series', 'parallel', 'where'],
+                'hubs' => ['setting', 'series', 'parallel', 'where'],
+                'cables' => ['joint', 'fuse', 'existing'],
+            ]
+            as $list => $fields
+        ) {
+            $first[$list] = array_map(
+                static fn(array $item): array => array_diff_key($item, array_flip($fields)),
+                $first[$list],
+            );
         }
         $early = JobFile::read((string) json_encode($first));
-        self::assertSame([0.0, 1.0, 1, [], []], [$early->terms->markUp, $early->runs['cove']->cap, $early->supplies['s1']->series, $early->fixtures, $early->scenes]);
+        self::assertSame(
+            [0.0, 1.0, 1, [], []],
+            [
+                $early->terms->markUp,
+                $early->runs['cove']->cap,
+                $early->supplies['s1']->series,
+                $early->fixtures,
+                $early->scenes,
+            ],
+        );
         self::assertEqualsWithDelta($plan->runs['cove']->length(), $early->runs['cove']->length(), 1e-9);
         $this->expectExceptionMessage('sneaked');
         JobFile::read((string) json_encode(['sneaked' => 1] + $first));
@@ -64,7 +97,7 @@ final class JobFileTest extends TestCase
     /** Written by version 3, something in every list; never changed. As long as 3 is the newest it is written the same again. */
     public function test_version_three_is_read(): void
     {
-        $text = (string) file_get_contents(dirname(__DIR__).'/golden/job-v3.json');
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v3.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::LISTS as $list) {
@@ -72,14 +105,28 @@ final class JobFileTest extends TestCase
         }
         self::assertSame($text, JobFile::write($plan));
         self::assertEquals($plan, JobFile::own($text), 'a revision that was kept then opens as well');
-        self::assertSame(['saving', 'never', 'profile-corner', 'glue', 7, 0.6, ['kit'], 2], [$plan->making($plan->run('cove'))->strip, $plan->making($plan->run('cove'))->length, $plan->makings['cove']->profile, $plan->makings['cove']->seal,
-            $plan->spares['connector-solder']->count, $plan->run('band')->cap, $plan->run('cove')->pins, count($plan->fixtures) - 1]);
+        self::assertSame(
+            ['saving', 'never', 'profile-corner', 'glue', 7, 0.6, ['kit'], 2],
+            [
+                $plan->making($plan->run('cove'))->strip,
+                $plan->making($plan->run('cove'))->length,
+                $plan->makings['cove']->profile,
+                $plan->makings['cove']->seal,
+                $plan->spares['connector-solder']->count,
+                $plan->run('band')->cap,
+                $plan->run('cove')->pins,
+                count($plan->fixtures) - 1,
+            ],
+        );
     }
 
     /** @return iterable<string, array{callable(array<string, mixed>): mixed, string, string}> */
     public static function faults(): iterable
     {
-        $set = static fn (string $path, mixed $value): callable => static function (array $d) use ($path, $value): array {
+        $set = static fn(string $path, mixed $value): callable => static function (array $d) use (
+            $path,
+            $value,
+        ): array {
             $at = &$d;
             foreach (explode('/', $path) as $key) {
                 $at = &$at[$key];
@@ -92,11 +139,15 @@ final class JobFileTest extends TestCase
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];
-        yield 'missing field' => [static function (array $d): array {
-            unset($d['client']);
+        yield 'missing field' => [
+            static function (array $d): array {
+                unset($d['client']);
 
-            return $d;
-        }, '', '“client” is missing'];
+                return $d;
+            },
+            '',
+            '“client” is missing',
+        ];
         yield 'wrong type' => [$set('feeds/0/pad', 'first'), '/feeds/0/pad', 'integer was expected'];
         yield 'missing place' => [$set('runs/0/place', 'attic'), '/runs/0/place', 'no place “attic”'];
         yield 'missing kit' => [$set('supplies/0/kit', 'none'), '/supplies/0/kit', 'supply “none”'];
@@ -104,20 +155,28 @@ final class JobFileTest extends TestCase
         yield 'negative length' => [$set('cables/0/length', -1), '/cables/0/length', 'outside'];
         yield 'absurd length' => [$set('cables/0/length', 1e300), '/cables/0/length', 'outside'];
         yield 'absurd run' => [$set('runs/0/sections', array_fill(0, 200, 1000.0)), '/runs/0/jumps', 'one jump fewer'];
-        yield 'too many groups' => [static function (array $d): array {
-            $d['runs'][0]['sections'] = array_fill(0, 20, 1000.0);
-            $d['runs'][0]['jumps'] = array_fill(0, 19, 1.0);
+        yield 'too many groups' => [
+            static function (array $d): array {
+                $d['runs'][0]['sections'] = array_fill(0, 20, 1000.0);
+                $d['runs'][0]['jumps'] = array_fill(0, 19, 1.0);
 
-            return $d;
-        }, '/runs', '200000'];
+                return $d;
+            },
+            '/runs',
+            '200000',
+        ];
         yield 'feed off the strip' => [$set('feeds/0/pad', 361), '/feeds/0/pad', 'ends at pad 360'];
         yield 'cable to nowhere' => [$set('cables/1/to', 'f9'), '/cables/1/to', 'not from “c1” to “f9”'];
         yield 'altered copy' => [$set('kit/0/entry/name', 'Better'), '/kit/0/hash', 'altered'];
-        yield 'id twice' => [static function (array $d): array {
-            $d['feeds'][] = $d['feeds'][0];
+        yield 'id twice' => [
+            static function (array $d): array {
+                $d['feeds'][] = $d['feeds'][0];
 
-            return $d;
-        }, '/feeds/1/id', 'twice'];
+                return $d;
+            },
+            '/feeds/1/id',
+            'twice',
+        ];
         yield 'id with a slash' => [$set('places/0/id', '../x'), '/places/0/id', 'small letters'];
         yield 'no name' => [$set('name', ' '), '/name', 'has a name'];
         yield 'limit out of range' => [$set('limits/headroom', 0.95), '/limits/headroom', 'outside'];
@@ -146,8 +205,8 @@ final class JobFileTest extends TestCase
         yield 'NaN' => ['{"a": NaN}', 'line 1 has “NaN}”'];
         yield 'cut short' => ['{"a": [1, 2', 'ends too early'];
         yield 'a list' => ['[1]', 'not an object'];
-        yield 'deep' => [str_repeat('{"a":', 5000).'1'.str_repeat('}', 5000), 'nested deeper than 32'];
-        yield 'large' => ['{"a": "'.str_repeat('x', 50_000_000).'"}', '50.0 MB'];
+        yield 'deep' => [str_repeat('{"a":', 5000) . '1' . str_repeat('}', 5000), 'nested deeper than 32'];
+        yield 'large' => ['{"a": "' . str_repeat('x', 50_000_000) . '"}', '50.0 MB'];
         yield 'not UTF-8' => ["{\"a\": \"\xff\"}", 'not UTF-8'];
     }
 

@@ -18,12 +18,26 @@ final class KitChangesTest extends TestCase
 {
     public function test_places_come_are_renamed_and_go_with_their_runs(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'AddPlace', 'name' => '  Dome  '], ['kind' => 'ReviseNotes', 'place' => 'place1', 'text' => '3 path'],
-            ['kind' => 'RenamePlace', 'place' => 'place1', 'name' => 'Great dome']);
-        self::assertSame(['Lecture room', 'Great dome'], array_values(array_map(static fn ($p): string => $p->name, $plan->places)));
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'AddPlace', 'name' => '  Dome  '],
+            ['kind' => 'ReviseNotes', 'place' => 'place1', 'text' => '3 path'],
+            ['kind' => 'RenamePlace', 'place' => 'place1', 'name' => 'Great dome'],
+        );
+        self::assertSame(
+            ['Lecture room', 'Great dome'],
+            array_values(array_map(static fn($p): string => $p->name, $plan->places)),
+        );
         self::assertSame(['cove'], array_keys(Demo::with($plan, ['kind' => 'RemovePlace', 'place' => 'place1'])->runs));
-        foreach ([['kind' => 'AddPlace', 'name' => ' '], ['kind' => 'AddPlace', 'name' => 'LECTURE room'], ['kind' => 'RenamePlace', 'place' => 'place1', 'name' => 'Lecture room'],
-            ['kind' => 'RemovePlace', 'place' => 'nowhere']] as $change) {
+        foreach (
+            [
+                ['kind' => 'AddPlace', 'name' => ' '],
+                ['kind' => 'AddPlace', 'name' => 'LECTURE room'],
+                ['kind' => 'RenamePlace', 'place' => 'place1', 'name' => 'Lecture room'],
+                ['kind' => 'RemovePlace', 'place' => 'nowhere'],
+            ]
+            as $change
+        ) {
             self::assertRefused($plan, $change);
         }
         self::assertRefused(Demo::plan(), ['kind' => 'RemovePlace', 'place' => 'lecture']);
@@ -31,24 +45,45 @@ final class KitChangesTest extends TestCase
 
     public function test_a_wall_is_measured_anew_in_words(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'SetLeg', 'place' => 'lecture', 'leg' => 0, 'length' => '17 ft 3/4 in']);
+        $plan = Demo::with(Demo::plan(), [
+            'kind' => 'SetLeg',
+            'place' => 'lecture',
+            'leg' => 0,
+            'length' => '17 ft 3/4 in',
+        ]);
         // 17 ft 0.75 in are 5.20065 m: to the centimetre what was there, so the notes stay.
         self::assertSame(Demo::plan()->places['lecture']->notes, $plan->places['lecture']->notes);
         $plan = Demo::with(Demo::plan(), ['kind' => 'SetLeg', 'place' => 'lecture', 'leg' => 0, 'length' => '5,35']);
         self::assertStringContainsString('5.35 cove', $plan->places['lecture']->notes);
         foreach (['nought', '0', '900', '3 x'] as $length) {
-            self::assertRefused(Demo::plan(), ['kind' => 'SetLeg', 'place' => 'lecture', 'leg' => 0, 'length' => $length]);
+            self::assertRefused(Demo::plan(), [
+                'kind' => 'SetLeg',
+                'place' => 'lecture',
+                'leg' => 0,
+                'length' => $length,
+            ]);
         }
         self::assertRefused(Demo::plan(), ['kind' => 'SetLeg', 'place' => 'lecture', 'leg' => 9, 'length' => '2']);
     }
 
     public function test_mounting_is_said_one_word_at_a_time(): void
     {
-        $say = static fn (Plan $p, string $word, bool $on = true): Plan => Demo::with($p, ['kind' => 'NoteRun', 'run' => 'cove', 'word' => $word, 'on' => $on]);
+        $say = static fn(Plan $p, string $word, bool $on = true): Plan => Demo::with($p, [
+            'kind' => 'NoteRun',
+            'run' => 'cove',
+            'word' => $word,
+            'on' => $on,
+        ]);
         $plan = $say($say(Demo::plan(), 'outdoors'), 'mood');
         self::assertSame([['profile', 'outdoors'], 'mood'], [$plan->run('cove')->mounting, $plan->run('cove')->light]);
         self::assertSame(['bare', 'outdoors'], $say($plan, 'bare')->run('cove')->mounting);
-        self::assertSame([[], ''], [$say($say($plan, 'outdoors', false), 'profile', false)->run('cove')->mounting, $say($plan, 'mood', false)->run('cove')->light]);
+        self::assertSame(
+            [[], ''],
+            [
+                $say($say($plan, 'outdoors', false), 'profile', false)->run('cove')->mounting,
+                $say($plan, 'mood', false)->run('cove')->light,
+            ],
+        );
         self::assertStringContainsString('run cove, profile, outdoors, mood light', $plan->places['lecture']->notes);
     }
 
@@ -63,12 +98,23 @@ final class KitChangesTest extends TestCase
     public function test_a_run_is_cut_and_made_whole_again(): void
     {
         $cut = Demo::with(Demo::plan(), ['kind' => 'SplitRun', 'run' => 'cove', 'parts' => 3]);
-        self::assertSame(['Cove 1 of 3', 'Cove 2 of 3', 'Cove 3 of 3'], array_values(array_map(static fn (Run $r): string => $r->name(), $cut->runs)));
-        self::assertEqualsWithDelta([6.0, 6.0, 6.0], array_values(array_map(static fn (Run $r): float => $r->length(), $cut->runs)), 1e-9);
+        self::assertSame(
+            ['Cove 1 of 3', 'Cove 2 of 3', 'Cove 3 of 3'],
+            array_values(array_map(static fn(Run $r): string => $r->name(), $cut->runs)),
+        );
+        self::assertEqualsWithDelta(
+            [6.0, 6.0, 6.0],
+            array_values(array_map(static fn(Run $r): float => $r->length(), $cut->runs)),
+            1e-9,
+        );
         self::assertSame([[], [], []], [$cut->feeds, $cut->supplies, $cut->cables]);
         // What the tape says later is parted anew; what is written is read back.
         $longer = Demo::with($cut, ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => '9 cove']);
-        self::assertEqualsWithDelta([3.0, 3.0, 3.0], array_values(array_map(static fn (Run $r): float => $r->length(), $longer->runs)), 1e-9);
+        self::assertEqualsWithDelta(
+            [3.0, 3.0, 3.0],
+            array_values(array_map(static fn(Run $r): float => $r->length(), $longer->runs)),
+            1e-9,
+        );
         self::assertEquals($longer, JobFile::read(JobFile::write($longer)));
         $whole = Demo::with($cut, ['kind' => 'SplitRun', 'run' => 'cove-2', 'parts' => 1]);
         self::assertSame(['cove'], array_keys($whole->runs));
@@ -78,10 +124,13 @@ final class KitChangesTest extends TestCase
     public function test_feeds_at_shares_keep_the_cables_that_are_there(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [0, 0.5, 1]]);
-        self::assertSame([0, 180, 360], array_map(static fn (Feed $f): int => $f->pad, $plan->feedsOf($plan->run('cove'))));
+        self::assertSame(
+            [0, 180, 360],
+            array_map(static fn(Feed $f): int => $f->pad, $plan->feedsOf($plan->run('cove'))),
+        );
         self::assertSame('3.2', (string) ($plan->cableTo('f1')->length ?? 0));
         $middle = Demo::with($plan, ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [0.5]]);
-        self::assertSame([180], array_map(static fn (Feed $f): int => $f->pad, $middle->feedsOf($middle->run('cove'))));
+        self::assertSame([180], array_map(static fn(Feed $f): int => $f->pad, $middle->feedsOf($middle->run('cove'))));
         self::assertNull($middle->cableTo('f1'));
         self::assertRefused(Demo::plan(), ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => []]);
         self::assertRefused(Demo::plan(), ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [1.5]]);
@@ -89,28 +138,59 @@ final class KitChangesTest extends TestCase
 
     public function test_several_changes_are_one_and_all_or_nothing(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'Together', 'words' => 'Both', 'changes' => [['kind' => 'AddPlace', 'name' => 'Dome'], ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']]]);
+        $plan = Demo::with(Demo::plan(), [
+            'kind' => 'Together',
+            'words' => 'Both',
+            'changes' => [
+                ['kind' => 'AddPlace', 'name' => 'Dome'],
+                ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ],
+        ]);
         self::assertSame([2, 2], [count($plan->places), count($plan->feeds)]);
-        self::assertRefused(Demo::plan(), ['kind' => 'Together', 'words' => 'Both', 'changes' => [['kind' => 'AddPlace', 'name' => 'Dome'], ['kind' => 'AddFeed', 'run' => 'nowhere', 'pad' => 1]]]);
-        self::assertRefused(Demo::plan(), ['kind' => 'Together', 'words' => 'In itself', 'changes' => [['kind' => 'Together', 'words' => '', 'changes' => []]]]);
+        self::assertRefused(Demo::plan(), [
+            'kind' => 'Together',
+            'words' => 'Both',
+            'changes' => [
+                ['kind' => 'AddPlace', 'name' => 'Dome'],
+                ['kind' => 'AddFeed', 'run' => 'nowhere', 'pad' => 1],
+            ],
+        ]);
+        self::assertRefused(Demo::plan(), [
+            'kind' => 'Together',
+            'words' => 'In itself',
+            'changes' => [['kind' => 'Together', 'words' => '', 'changes' => []]],
+        ]);
     }
 
     public function test_a_limit_is_set_and_checked(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'SetCap', 'run' => 'cove', 'cap' => 0.5]);
         self::assertSame([0.5, false], [$plan->run('cove')->cap, $plan->run('cove')->capChecked]);
-        self::assertTrue(Demo::with($plan, ['kind' => 'SetCap', 'run' => 'cove', 'cap' => 0.5, 'checked' => true])->run('cove')->capChecked);
+        self::assertTrue(
+            Demo::with($plan, ['kind' => 'SetCap', 'run' => 'cove', 'cap' => 0.5, 'checked' => true])->run('cove')
+                ->capChecked,
+        );
         self::assertRefused(Demo::plan(), ['kind' => 'SetCap', 'run' => 'cove', 'cap' => 0.05]);
     }
 
     public function test_terms_and_what_is_owned(): void
     {
-        $terms = ['kind' => 'SetTerms', 'length' => 'imperial', 'wire' => 'awg', 'currency' => 'CHF', 'hourRate' => 55.5, 'hoursADay' => 6];
+        $terms = [
+            'kind' => 'SetTerms',
+            'length' => 'imperial',
+            'wire' => 'awg',
+            'currency' => 'CHF',
+            'hourRate' => 55.5,
+            'hoursADay' => 6,
+        ];
         $plan = Demo::with(Demo::plan(), $terms, ['kind' => 'SetOwned', 'kit' => 'fuse-10', 'count' => 4]);
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
         self::assertSame(['fuse-10'], array_keys($plan->owned));
         self::assertArrayHasKey('fuse-10', $plan->kit);
-        self::assertArrayNotHasKey('fuse-10', Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'fuse-10', 'count' => 0])->kit);
+        self::assertArrayNotHasKey(
+            'fuse-10',
+            Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'fuse-10', 'count' => 0])->kit,
+        );
         foreach (['currency' => 'Euro', 'length' => 'cubits', 'hoursADay' => 25] as $field => $value) {
             self::assertRefused(Demo::plan(), [$field => $value] + $terms);
         }
@@ -126,6 +206,6 @@ final class KitChangesTest extends TestCase
 
             return;
         }
-        self::fail('Not refused: '.json_encode($change));
+        self::fail('Not refused: ' . json_encode($change));
     }
 }

@@ -16,9 +16,27 @@ use PHPUnit\Framework\TestCase;
 /** Long random histories: whatever is accepted holds together, reads back the same, and is undone to the letter. */
 final class RandomChangesTest extends TestCase
 {
-    private const NOTES = ["start door\n5.20 cove\nright 3.80 cove", "4 cove, gap 1 at 1 door\n2 shelf", '0.03 cove', 'nonsense', '', "7 cove\nright 2\nright 7 cove", "3 shelf\n3 cove"];
+    private const NOTES = [
+        "start door\n5.20 cove\nright 3.80 cove",
+        "4 cove, gap 1 at 1 door\n2 shelf",
+        '0.03 cove',
+        'nonsense',
+        '',
+        "7 cove\nright 2\nright 7 cove",
+        "3 shelf\n3 cove",
+    ];
 
-    private const KIT = ['strip-single-24', 'strip-tunable-24', 'strip-tunable-12', 'supply-24-150', 'supply-12-240', 'controller-zigbee-1', 'controller-zigbee-2', 'cable-3x15', 'cable-2x14awg'];
+    private const KIT = [
+        'strip-single-24',
+        'strip-tunable-24',
+        'strip-tunable-12',
+        'supply-24-150',
+        'supply-12-240',
+        'controller-zigbee-1',
+        'controller-zigbee-2',
+        'cable-3x15',
+        'cable-2x14awg',
+    ];
 
     public function test_whatever_is_accepted_holds_and_is_undone_to_the_letter(): void
     {
@@ -59,7 +77,7 @@ final class RandomChangesTest extends TestCase
     /** @return array<string, mixed> */
     private static function change(Plan $plan): array
     {
-        $one = static fn (array $list): mixed => $list === [] ? 'none' : $list[mt_rand(0, count($list) - 1)];
+        $one = static fn(array $list): mixed => $list === [] ? 'none' : $list[mt_rand(0, count($list) - 1)];
         $run = $one(array_keys($plan->runs));
         $feed = $one(array_keys($plan->feeds));
 
@@ -73,13 +91,30 @@ final class RandomChangesTest extends TestCase
             5 => ['kind' => 'RemoveFeed', 'feed' => $feed],
             6 => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => $one(['ends', 'middle'])],
             7 => ['kind' => 'SetCable', 'cable' => $one(array_keys($plan->cables)), 'length' => mt_rand(-2, 40) / 2],
-            8 => ['kind' => 'NameLight', 'controller' => $one(array_keys($plan->controllers)), 'name' => $one(['Cove', 'Shelf', '']), 'room' => 'Hall'],
-            9 => ['kind' => 'SetMaking', 'run' => $run] + $one([['strip' => 'never'], ['length' => 'saving'], ['strip' => 'needed'], ['profile' => 'profile-corner'], ['profile' => ''], ['diffuser' => 'strip-single-24'], ['seal' => 'glue', 'cut' => 'before'], ['seal' => '']]),
+            8 => [
+                'kind' => 'NameLight',
+                'controller' => $one(array_keys($plan->controllers)),
+                'name' => $one(['Cove', 'Shelf', '']),
+                'room' => 'Hall',
+            ],
+            9 => ['kind' => 'SetMaking', 'run' => $run] +
+                $one([
+                    ['strip' => 'never'],
+                    ['length' => 'saving'],
+                    ['strip' => 'needed'],
+                    ['profile' => 'profile-corner'],
+                    ['profile' => ''],
+                    ['diffuser' => 'strip-single-24'],
+                    ['seal' => 'glue', 'cut' => 'before'],
+                    ['seal' => ''],
+                ]),
             10 => ['kind' => 'SetSpare', 'kit' => $one($kit), 'count' => $one([null, 0, 3, -1, 20_000])],
             11 => ['kind' => 'SetOwned', 'kit' => $one($kit), 'count' => mt_rand(0, 2)],
             12 => ['kind' => 'SplitRun', 'run' => $run, 'parts' => mt_rand(1, 3)],
             13 => ['kind' => 'SetCap', 'run' => $run, 'cap' => $one([0.1, 0.5, 1.0]), 'checked' => mt_rand(0, 1) === 1],
-            default => mt_rand(0, 3) === 0 ? ['kind' => 'DropRun', 'run' => $run] : ['kind' => 'DescribeJob', 'name' => 'Job '.mt_rand(1, 9), 'client' => ''],
+            default => mt_rand(0, 3) === 0
+                ? ['kind' => 'DropRun', 'run' => $run]
+                : ['kind' => 'DescribeJob', 'name' => 'Job ' . mt_rand(1, 9), 'client' => ''],
         };
     }
 }

@@ -18,7 +18,12 @@ final class SceneChangesTest extends TestCase
     /** @return array<string, mixed> */
     private static function evening(float $duty = 0.3, ?string $scene = null, string $name = 'Evening'): array
     {
-        return ['kind' => 'SetScene', 'scene' => $scene, 'name' => $name, 'levels' => [['of' => 'c1', 'duties' => [$duty, 0.0]]]];
+        return [
+            'kind' => 'SetScene',
+            'scene' => $scene,
+            'name' => $name,
+            'levels' => [['of' => 'c1', 'duties' => [$duty, 0.0]]],
+        ];
     }
 
     /** @param  array<string, mixed>  $change */
@@ -30,7 +35,7 @@ final class SceneChangesTest extends TestCase
     public function test_a_scene_is_made_changed_and_taken_out(): void
     {
         $plan = Demo::with(Demo::plan(), self::evening());
-        self::assertSame(['e1' => ['c1' => [0.3, 0.0]]], array_map(static fn ($s): array => $s->levels, $plan->scenes));
+        self::assertSame(['e1' => ['c1' => [0.3, 0.0]]], array_map(static fn($s): array => $s->levels, $plan->scenes));
         self::assertSame('Scene “Evening” set', self::words($plan, self::evening()));
         $changed = Demo::with($plan, self::evening(0.5, 'e1', 'Late'));
         self::assertSame(['Late', [0.5, 0.0]], [$changed->scenes['e1']->name, $changed->scenes['e1']->levels['c1']]);
@@ -39,7 +44,11 @@ final class SceneChangesTest extends TestCase
         $dark = Demo::with($changed, self::evening(0.0, 'e1'));
         self::assertSame([], $dark->scenes);
         self::assertSame('Scene “Evening” taken out', self::words($changed, self::evening(0.0, 'e1')));
-        self::assertSame([], Demo::with($changed, ['kind' => 'DropRun', 'run' => 'cove'])->scenes['e1']->levels, 'with its controller gone nothing is lit in it');
+        self::assertSame(
+            [],
+            Demo::with($changed, ['kind' => 'DropRun', 'run' => 'cove'])->scenes['e1']->levels,
+            'with its controller gone nothing is lit in it',
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
@@ -48,10 +57,22 @@ final class SceneChangesTest extends TestCase
         yield 'no name' => [self::evening(0.3, null, '  '), '/name', 'A scene has a name'];
         yield 'a name that is there' => [self::evening(0.3, null, 'DUSK'), '/name', 'There is a scene “Dusk” already.'];
         yield 'a scene that is not there' => [self::evening(0.3, 'e9'), '/scene', 'no scene “e9”'];
-        yield 'a controller that is not there' => [['levels' => [['of' => 'c9', 'duties' => [1]]]] + self::evening(), '/levels', 'no controller or run “c9”'];
-        yield 'too bright' => [['levels' => [['of' => 'c1', 'duties' => [1.2]]]] + self::evening(), '/levels/0/duties/0', '1.2'];
+        yield 'a controller that is not there' => [
+            ['levels' => [['of' => 'c9', 'duties' => [1]]]] + self::evening(),
+            '/levels',
+            'no controller or run “c9”',
+        ];
+        yield 'too bright' => [
+            ['levels' => [['of' => 'c1', 'duties' => [1.2]]]] + self::evening(),
+            '/levels/0/duties/0',
+            '1.2',
+        ];
         yield 'a limit too low' => [['kind' => 'SetCap', 'run' => 'cove', 'cap' => 0.1], '/cap', '0.1'];
-        yield 'a limit of a run that is not there' => [['kind' => 'SetCap', 'run' => 'nowhere', 'cap' => 0.5], '/run', 'no run “nowhere”'];
+        yield 'a limit of a run that is not there' => [
+            ['kind' => 'SetCap', 'run' => 'nowhere', 'cap' => 0.5],
+            '/run',
+            'no run “nowhere”',
+        ];
     }
 
     /** @param  array<string, mixed>  $change */
@@ -75,19 +96,40 @@ final class SceneChangesTest extends TestCase
             $plan = Demo::with($plan, self::evening(0.3, null, "Scene {$n}"));
         }
         self::assertCount(40, $plan->scenes);
-        self::assertSame('Other', Demo::with($plan, self::evening(0.2, 'e40', 'Other'))->scenes['e40']->name, 'one that is there may still change');
+        self::assertSame(
+            'Other',
+            Demo::with($plan, self::evening(0.2, 'e40', 'Other'))->scenes['e40']->name,
+            'one that is there may still change',
+        );
         $this->expectExceptionMessage('at most 40 scenes');
         Demo::with($plan, self::evening());
     }
 
     public function test_a_limit_says_what_it_means_and_full_light_needs_no_check(): void
     {
-        $cap = static fn (float $cap, bool $checked = false): array => ['kind' => 'SetCap', 'run' => 'cove', 'cap' => $cap, 'checked' => $checked];
+        $cap = static fn(float $cap, bool $checked = false): array => [
+            'kind' => 'SetCap',
+            'run' => 'cove',
+            'cap' => $cap,
+            'checked' => $checked,
+        ];
         $plan = Demo::with(Demo::plan(), $cap(0.6));
         self::assertSame([0.6, false], [$plan->runs['cove']->cap, $plan->runs['cove']->capChecked]);
-        self::assertSame([0.6, true], [Demo::with($plan, $cap(0.6, true))->runs['cove']->cap, Demo::with($plan, $cap(0.6, true))->runs['cove']->capChecked]);
+        self::assertSame(
+            [0.6, true],
+            [
+                Demo::with($plan, $cap(0.6, true))->runs['cove']->cap,
+                Demo::with($plan, $cap(0.6, true))->runs['cove']->capChecked,
+            ],
+        );
         self::assertFalse(Demo::with($plan, $cap(1.0, true))->runs['cove']->capChecked);
-        self::assertSame(['Cove: supply for everything at full', 'Cove: limit of 60 % set in the controller and checked', 'Cove: supply for 60 % of full load, with a limit in the controller'],
-            [self::words($plan, $cap(1.0)), self::words($plan, $cap(0.6, true)), self::words($plan, $cap(0.6))]);
+        self::assertSame(
+            [
+                'Cove: supply for everything at full',
+                'Cove: limit of 60 % set in the controller and checked',
+                'Cove: supply for 60 % of full load, with a limit in the controller',
+            ],
+            [self::words($plan, $cap(1.0)), self::words($plan, $cap(0.6, true)), self::words($plan, $cap(0.6))],
+        );
     }
 }

@@ -19,9 +19,24 @@ final class WireRunsTest extends TestCase
      * @param  list<array<string, mixed>>  $runs
      * @return array<string, mixed>
      */
-    private static function supply(array $runs, string $controller = 'controller-zigbee-2', string $kit = 'supply-24-240', string $where = ''): array
-    {
-        return ['kit' => $kit, 'where' => $where, 'blocks' => [['kit' => $controller, 'where' => $where, 'trunk' => ['kit' => 'cable-2x15', 'length' => 2.0, 'fuse' => null], 'runs' => $runs]]];
+    private static function supply(
+        array $runs,
+        string $controller = 'controller-zigbee-2',
+        string $kit = 'supply-24-240',
+        string $where = '',
+    ): array {
+        return [
+            'kit' => $kit,
+            'where' => $where,
+            'blocks' => [
+                [
+                    'kit' => $controller,
+                    'where' => $where,
+                    'trunk' => ['kit' => 'cable-2x15', 'length' => 2.0, 'fuse' => null],
+                    'runs' => $runs,
+                ],
+            ],
+        ];
     }
 
     /**
@@ -30,7 +45,14 @@ final class WireRunsTest extends TestCase
      */
     private static function fed(string $run, array $pads, string $kit = 'cable-3x15', float $length = 3.2): array
     {
-        return ['run' => $run, 'halves' => false, 'tails' => array_map(static fn (int $pad): array => ['pad' => $pad, 'kit' => $kit, 'length' => $length, 'fuse' => null], $pads)];
+        return [
+            'run' => $run,
+            'halves' => false,
+            'tails' => array_map(
+                static fn(int $pad): array => ['pad' => $pad, 'kit' => $kit, 'length' => $length, 'fuse' => null],
+                $pads,
+            ),
+        ];
     }
 
     /** @param  array<string, mixed>  ...$supplies */
@@ -41,7 +63,12 @@ final class WireRunsTest extends TestCase
 
     public function test_what_is_still_right_keeps_its_id_and_its_measure(): void
     {
-        $plan = Demo::with(Demo::plan(), ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => 'Lecture room']);
+        $plan = Demo::with(Demo::plan(), [
+            'kind' => 'NameLight',
+            'controller' => 'c1',
+            'name' => 'Cove',
+            'room' => 'Lecture room',
+        ]);
         $made = self::wired($plan, self::supply([self::fed('cove', [0, 180])]));
         self::assertSame(['s1', 'c1'], [$made->run('cove')->supply, $made->run('cove')->controller]);
         self::assertSame('Cove', $made->lights['c1']->name);
@@ -60,9 +87,19 @@ final class WireRunsTest extends TestCase
 
     public function test_another_model_and_place_are_taken_and_the_switch_is_set_anew(): void
     {
-        $plan = Demo::with(Demo::run('4', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'), ['kind' => 'SetSwitch', 'controller' => 'c1', 'setting' => 'rgbw']);
-        $same = self::wired($plan, self::supply([self::fed('line', [0], 'cable-5x15')], 'controller-zigbee-4', 'supply-24-150', 'B1'));
-        self::assertSame(['supply-24-150', 'B1', 'rgbw'], [$same->supplies['s1']->kit, $same->supplies['s1']->where, $same->controllers['c1']->setting]);
+        $plan = Demo::with(Demo::run('4', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'), [
+            'kind' => 'SetSwitch',
+            'controller' => 'c1',
+            'setting' => 'rgbw',
+        ]);
+        $same = self::wired(
+            $plan,
+            self::supply([self::fed('line', [0], 'cable-5x15')], 'controller-zigbee-4', 'supply-24-150', 'B1'),
+        );
+        self::assertSame(
+            ['supply-24-150', 'B1', 'rgbw'],
+            [$same->supplies['s1']->kit, $same->supplies['s1']->where, $same->controllers['c1']->setting],
+        );
         $other = self::wired($plan, self::supply([self::fed('line', [0], 'cable-5x15')], 'controller-wifi-4'));
         self::assertNull($other->controllers['c1']->setting);
         self::assertArrayNotHasKey('cable-5x075', $other->kit, 'kit that nothing uses any more is dropped');
@@ -70,13 +107,31 @@ final class WireRunsTest extends TestCase
 
     public function test_runs_are_joined_and_parted(): void
     {
-        $kit = static fn (string $run): array => array_map(static fn (string $k): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $k], ['strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15']);
-        $plan = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3.00 line\nright 3.00 shelf"], ...$kit('line'), ...$kit('shelf'));
+        $kit = static fn(string $run): array => array_map(
+            static fn(string $k): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $k],
+            ['strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15'],
+        );
+        $plan = Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3.00 line\nright 3.00 shelf"],
+            ...$kit('line'),
+            ...$kit('shelf'),
+        );
         self::assertCount(2, $plan->supplies);
-        $joined = self::wired($plan, self::supply([self::fed('line', [0], 'cable-2x15'), self::fed('shelf', [60], 'cable-2x15')], 'controller-zigbee-1'));
+        $joined = self::wired(
+            $plan,
+            self::supply(
+                [self::fed('line', [0], 'cable-2x15'), self::fed('shelf', [60], 'cable-2x15')],
+                'controller-zigbee-1',
+            ),
+        );
         self::assertSame([['s1'], ['c1']], [array_keys($joined->supplies), array_keys($joined->controllers)]);
         self::assertSame(['c1', 'c1'], [$joined->run('line')->controller, $joined->run('shelf')->controller]);
-        $parted = self::wired($joined, self::supply([self::fed('line', [0], 'cable-2x15')], 'controller-zigbee-1'), self::supply([self::fed('shelf', [0], 'cable-2x15')], 'controller-zigbee-1'));
+        $parted = self::wired(
+            $joined,
+            self::supply([self::fed('line', [0], 'cable-2x15')], 'controller-zigbee-1'),
+            self::supply([self::fed('shelf', [0], 'cable-2x15')], 'controller-zigbee-1'),
+        );
         self::assertCount(2, $parted->supplies);
         self::assertNotSame($parted->run('line')->controller, $parted->run('shelf')->controller);
         // Only one of two that share a unit: the other keeps it.
@@ -89,10 +144,16 @@ final class WireRunsTest extends TestCase
     public function test_halves_are_cut_apart_with_a_feed_at_each_outer_end(): void
     {
         $plan = Demo::run('6', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15');
-        $made = self::wired($plan, self::supply([['halves' => true] + self::fed('line', [0, 60], 'cable-2x15')], 'controller-zigbee-1'));
+        $made = self::wired(
+            $plan,
+            self::supply([['halves' => true] + self::fed('line', [0, 60], 'cable-2x15')], 'controller-zigbee-1'),
+        );
         self::assertSame(['line', 'line-1'], array_keys($made->runs));
         self::assertSame([3.0, 3.0], [$made->run('line')->length(), $made->run('line-1')->length()]);
-        self::assertSame([0, 60], [$made->feedsOf($made->run('line'))[0]->pad, $made->feedsOf($made->run('line-1'))[0]->pad]);
+        self::assertSame(
+            [0, 60],
+            [$made->feedsOf($made->run('line'))[0]->pad, $made->feedsOf($made->run('line-1'))[0]->pad],
+        );
         self::assertSame($made->run('line')->controller, $made->run('line-1')->controller);
         self::assertSame('strip-single-24', $made->run('line-1')->strip);
     }
@@ -100,11 +161,28 @@ final class WireRunsTest extends TestCase
     /** Pads at both ends of two sections of 1.5 m with 0.3 m of lead between: taps at 0, 1.5, 1.8 and 3.3 m, a metre of leg before. */
     public function test_a_leg_that_lies_there_is_tapped_and_not_bought(): void
     {
-        $plan = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3.30 band, gap 0.30 at 1.50 beam"], ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'pixels-5-rgb']);
-        $made = self::wired($plan, ['kit' => 'supply-5-100', 'where' => '', 'blocks' => [['kit' => null, 'where' => '', 'runs' => [['leg' => ['kit' => 'cable-3x25', 'lead' => 1.0, 'fuse' => 'fuse-20']] + self::fed('band', [0, 90, 91, 181], 'cable-2x15', 0.2)]]]]);
-        $legs = array_values(array_filter($made->cables, static fn ($c): bool => $c->existing));
-        self::assertSame([1.0, 1.5, 0.3, 1.5], array_map(static fn ($c): float => round($c->length, 4), $legs));
-        self::assertSame(['fuse-20', null, null, null], array_map(static fn ($c): ?string => $c->fuse, $legs));
+        $plan = Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3.30 band, gap 0.30 at 1.50 beam"],
+            ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'pixels-5-rgb'],
+        );
+        $made = self::wired($plan, [
+            'kit' => 'supply-5-100',
+            'where' => '',
+            'blocks' => [
+                [
+                    'kit' => null,
+                    'where' => '',
+                    'runs' => [
+                        ['leg' => ['kit' => 'cable-3x25', 'lead' => 1.0, 'fuse' => 'fuse-20']] +
+                        self::fed('band', [0, 90, 91, 181], 'cable-2x15', 0.2),
+                    ],
+                ],
+            ],
+        ]);
+        $legs = array_values(array_filter($made->cables, static fn($c): bool => $c->existing));
+        self::assertSame([1.0, 1.5, 0.3, 1.5], array_map(static fn($c): float => round($c->length, 4), $legs));
+        self::assertSame(['fuse-20', null, null, null], array_map(static fn($c): ?string => $c->fuse, $legs));
         self::assertCount(4, $made->splices);
         self::assertSame('s1', $legs[0]->from);
     }
@@ -112,13 +190,16 @@ final class WireRunsTest extends TestCase
     public function test_what_cannot_be_is_refused_at_its_place(): void
     {
         $plan = Demo::plan();
-        foreach ([
-            ['/supplies', []],
-            ['/supplies/0/kit', [self::supply([self::fed('cove', [0])], kit: 'nothing')]],
-            ['/supplies/0/blocks/0/kit', [self::supply([self::fed('cove', [0])], controller: 'cable-2x15')]],
-            ['/supplies/0/blocks/0/runs/1/run', [self::supply([self::fed('cove', [0]), self::fed('cove', [1])])]],
-            ['/supplies/0/blocks/0/runs/0/tails/0/pad', [self::supply([self::fed('cove', [-1])])]],
-        ] as [$pointer, $supplies]) {
+        foreach (
+            [
+                ['/supplies', []],
+                ['/supplies/0/kit', [self::supply([self::fed('cove', [0])], kit: 'nothing')]],
+                ['/supplies/0/blocks/0/kit', [self::supply([self::fed('cove', [0])], controller: 'cable-2x15')]],
+                ['/supplies/0/blocks/0/runs/1/run', [self::supply([self::fed('cove', [0]), self::fed('cove', [1])])]],
+                ['/supplies/0/blocks/0/runs/0/tails/0/pad', [self::supply([self::fed('cove', [-1])])]],
+            ]
+            as [$pointer, $supplies]
+        ) {
             try {
                 self::wired($plan, ...$supplies);
                 self::fail("{$pointer} was not refused");

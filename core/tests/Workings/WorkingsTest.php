@@ -17,12 +17,22 @@ final class WorkingsTest extends TestCase
 {
     public function test_a_figure_prints_its_decimals_and_its_range(): void
     {
-        $figure = new Figure('Evenness', 0.6549, '', 2, 'd / b', [new Input('d', 'darkest', 0.59123456789, 'of full'), new Input('b', 'brightest', 0.9027, 'of full')],
-            range: new Range(0.6312, 0.6799));
+        $figure = new Figure(
+            'Evenness',
+            0.6549,
+            '',
+            2,
+            'd / b',
+            [new Input('d', 'darkest', 0.59123456789, 'of full'), new Input('b', 'brightest', 0.9027, 'of full')],
+            range: new Range(0.6312, 0.6799),
+        );
         $array = $figure->toArray();
         self::assertSame('0.65', $array['text']);
         self::assertSame(['0.63', '0.68'], $array['range']);
-        self::assertSame(['symbol' => 'd', 'meaning' => 'darkest', 'text' => '0.5912346', 'unit' => 'of full'], $array['inputs'][0] ?? null);
+        self::assertSame(
+            ['symbol' => 'd', 'meaning' => 'darkest', 'text' => '0.5912346', 'unit' => 'of full'],
+            $array['inputs'][0] ?? null,
+        );
     }
 
     public function test_printing_has_no_negative_nought_and_no_thousands(): void
@@ -34,7 +44,10 @@ final class WorkingsTest extends TestCase
 
     public function test_inputs_show_enough_digits_whatever_their_size(): void
     {
-        foreach ([[0.0, '0'], [1e-12, '0.000000000001'], [24.0, '24'], [123456.0, '123456'], [0.013300000001, '0.0133']] as [$value, $text]) {
+        foreach (
+            [[0.0, '0'], [1e-12, '0.000000000001'], [24.0, '24'], [123456.0, '123456'], [0.013300000001, '0.0133']]
+            as [$value, $text]
+        ) {
             $shown = (new Figure('x', 1, '', 0, 'a', [new Input('a', '', $value, '')]))->toArray()['inputs'];
             self::assertIsArray($shown);
             self::assertSame($text, $shown[0]['text']);
@@ -45,22 +58,33 @@ final class WorkingsTest extends TestCase
     {
         $range = Range::over(0.92, 0.88, 0.95);
         self::assertSame([0.88, 0.95], [$range->low, $range->high]);
-        self::assertTrue($range->straddles(0.90));
+        self::assertTrue($range->straddles(0.9));
         self::assertFalse($range->straddles(0.88));
         self::assertFalse($range->straddles(0.96));
     }
 
     public function test_findings_stand_worst_first_and_otherwise_as_found(): void
     {
-        $of = static fn (string $code, Severity $s): Finding => new Finding($code, $s, $code, '', new Place('wire'));
-        $sorted = Finding::worstFirst([$of('a', Severity::Open), $of('b', Severity::Watch), $of('c', Severity::Stop), $of('d', Severity::Watch), $of('e', Severity::Stop)]);
-        self::assertSame(['c', 'e', 'b', 'd', 'a'], array_map(static fn (Finding $f): string => $f->code, $sorted));
+        $of = static fn(string $code, Severity $s): Finding => new Finding($code, $s, $code, '', new Place('wire'));
+        $sorted = Finding::worstFirst([
+            $of('a', Severity::Open),
+            $of('b', Severity::Watch),
+            $of('c', Severity::Stop),
+            $of('d', Severity::Watch),
+            $of('e', Severity::Stop),
+        ]);
+        self::assertSame(['c', 'e', 'b', 'd', 'a'], array_map(static fn(Finding $f): string => $f->code, $sorted));
     }
 
     public function test_a_finding_carries_its_place_and_its_fixes(): void
     {
-        $array = (new Finding('drop', Severity::Stop, 'T', 'D', new Place('wire', 'f1'), 1.3, 1.2, 'S', [new Fix('Mend', ['kind' => 'X'])]))->toArray();
-        self::assertSame(['wire', 'f1', 'stop', 'S'], [$array['stage'], $array['place'], $array['severity'], $array['source']]);
+        $array = (new Finding('drop', Severity::Stop, 'T', 'D', new Place('wire', 'f1'), 1.3, 1.2, 'S', [
+            new Fix('Mend', ['kind' => 'X']),
+        ]))->toArray();
+        self::assertSame(
+            ['wire', 'f1', 'stop', 'S'],
+            [$array['stage'], $array['place'], $array['severity'], $array['source']],
+        );
         self::assertSame([['label' => 'Mend', 'change' => ['kind' => 'X']]], $array['fixes']);
     }
 }

@@ -18,12 +18,32 @@ const whose = computed(() => {
 
 <template>
     <div v-if="pageRefusal || mine.length || others.length || refused.length" class="no-print">
-        <p v-if="pageRefusal" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ pageRefusal }} The page that is open stays as it is. <button type="button" class="act" @click="pageRefusal = ''">Understood</button></p>
-        <p v-if="mine.length && !reached" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
-            {{ trouble === IN_BETWEEN ? 'No way to the server (a network may want you to sign in first)' : 'No signal' }}: {{ mine.length === 1 ? 'one tick waits' : `${mine.length} ticks wait` }} on this device and {{ mine.length === 1 ? 'goes' : 'go' }} off by {{ mine.length === 1 ? 'itself' : 'themselves' }} when there is one. Go on ticking; leave this page open. While the screen sleeps nothing is sent.
+        <p v-if="pageRefusal" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
+            {{ pageRefusal }} The page that is open stays as it is.
+            <button type="button" class="act" @click="pageRefusal = ''">Understood</button>
         </p>
-        <p v-else-if="mine.length && trouble" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ ticks(mine.length) }} not kept yet: {{ trouble }}</p>
-        <p v-for="one in whose" :key="one.who" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">On this device {{ one.n === 1 ? 'one tick' : `${one.n} ticks` }} of {{ one.who }} {{ one.n === 1 ? 'waits' : 'wait' }} to be sent. That happens when {{ one.who }} signs in here.</p>
-        <p v-for="one in refused.filter((p) => p.job !== job)" :key="one.uuid" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">A tick was not taken: {{ one.refused }} <Link class="act" :href="`/jobs/${one.job}/build`">Go to its Build</Link></p>
+        <p v-if="mine.length && !reached" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
+            {{
+                trouble === IN_BETWEEN ? 'No way to the server (a network may want you to sign in first)' : 'No signal'
+            }}: {{ mine.length === 1 ? 'one tick waits' : `${mine.length} ticks wait` }} on this device and
+            {{ mine.length === 1 ? 'goes' : 'go' }} off by {{ mine.length === 1 ? 'itself' : 'themselves' }} when there
+            is one. Go on ticking; leave this page open. While the screen sleeps nothing is sent.
+        </p>
+        <p v-else-if="mine.length && trouble" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
+            {{ ticks(mine.length) }} not kept yet: {{ trouble }}
+        </p>
+        <p v-for="one in whose" :key="one.who" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
+            On this device {{ one.n === 1 ? 'one tick' : `${one.n} ticks` }} of {{ one.who }}
+            {{ one.n === 1 ? 'waits' : 'wait' }} to be sent. That happens when {{ one.who }} signs in here.
+        </p>
+        <p
+            v-for="one in refused.filter((p) => p.job !== job)"
+            :key="one.uuid"
+            role="alert"
+            class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1"
+        >
+            A tick was not taken: {{ one.refused }}
+            <Link class="act" :href="`/jobs/${one.job}/build`">Go to its Build</Link>
+        </p>
     </div>
 </template>

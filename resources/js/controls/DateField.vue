@@ -8,7 +8,10 @@ const REST = 1500;
 const typed = ref(props.value);
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-watch(() => props.value, (value) => (typed.value = value));
+watch(
+    () => props.value,
+    (value) => (typed.value = value),
+);
 function give(): void {
     clearTimeout(timer);
     if (typed.value !== props.value) {
@@ -23,5 +26,14 @@ onBeforeUnmount(() => clearTimeout(timer));
 </script>
 
 <template>
-    <input v-model="typed" type="date" class="fig border-b border-ink3 bg-transparent" :aria-label="label" @change="rest()" @keydown="rest()" @blur="give()" @keydown.enter="give()" />
+    <input
+        v-model="typed"
+        type="date"
+        class="fig border-b border-ink3 bg-transparent"
+        :aria-label="label"
+        @change="rest()"
+        @keydown="rest()"
+        @blur="give()"
+        @keydown.enter="give()"
+    />
 </template>

@@ -2,18 +2,28 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
 import type { Figure } from '@/types/generated/responses';
 
-withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?: boolean }>(), { large: false, up: false, right: false });
+withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?: boolean }>(), {
+    large: false,
+    up: false,
+    right: false,
+});
 </script>
 
 <template>
     <Popover as="span" class="relative inline-block">
         <PopoverButton
-            class="fig dotted whitespace-nowrap leading-tight" :class="large ? 'text-xl font-semibold' : ''"
+            class="fig dotted whitespace-nowrap leading-tight"
+            :class="large ? 'text-xl font-semibold' : ''"
             :data-figure="figure.label"
         >
-            <span class="sr-only">{{ figure.label }}: </span>{{ figure.text }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span><span class="sr-only">, show its working</span>
+            <span class="sr-only">{{ figure.label }}: </span>{{ figure.text
+            }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span
+            ><span class="sr-only">, show its working</span>
         </PopoverButton>
-        <PopoverPanel class="panel absolute z-30 w-96 whitespace-normal p-4 text-left max-sm:fixed max-sm:inset-x-3 max-sm:bottom-3 max-sm:top-auto max-sm:mb-0 max-sm:w-auto" :class="[up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']">
+        <PopoverPanel
+            class="panel absolute z-30 w-96 whitespace-normal p-4 text-left max-sm:fixed max-sm:inset-x-3 max-sm:bottom-3 max-sm:top-auto max-sm:mb-0 max-sm:w-auto"
+            :class="[up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']"
+        >
             <h3 class="font-semibold">
                 {{ figure.label }}
             </h3>
@@ -30,7 +40,8 @@ withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?
                 </tbody>
             </table>
             <p v-if="figure.range" class="mt-2">
-                May lie from <span class="fig">{{ figure.range[0] }}</span> to <span class="fig">{{ figure.range[1] }}</span> {{ figure.unit }}.
+                May lie from <span class="fig">{{ figure.range[0] }}</span> to
+                <span class="fig">{{ figure.range[1] }}</span> {{ figure.unit }}.
             </p>
             <p v-if="figure.assumption" class="mt-2 text-ink2">{{ figure.assumption }}</p>
             <p v-if="figure.source" class="mt-1 text-ink2">Source: {{ figure.source }}</p>

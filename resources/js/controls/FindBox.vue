@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue';
+import {
+    Combobox,
+    ComboboxInput,
+    ComboboxOption,
+    ComboboxOptions,
+    Dialog,
+    DialogPanel,
+    DialogTitle,
+} from '@headlessui/vue';
 import { computed, ref } from 'vue';
 
 export type Doable = { what: string; where: string; act: () => void };
@@ -28,10 +36,23 @@ function take(thing: Doable | null): void {
             <DialogPanel class="panel w-full max-w-lg p-4">
                 <DialogTitle class="mb-2 font-head font-semibold">Find or do</DialogTitle>
                 <Combobox :model-value="null" @update:model-value="take">
-                    <ComboboxInput class="field" placeholder="A stage, a fix, an action" aria-label="Find or do" @change="words = $event.target.value" />
+                    <ComboboxInput
+                        class="field"
+                        placeholder="A stage, a fix, an action"
+                        aria-label="Find or do"
+                        @change="words = $event.target.value"
+                    />
                     <ComboboxOptions static class="mt-2">
-                        <ComboboxOption v-for="thing in found" :key="thing.what + thing.where" v-slot="{ active }" :value="thing">
-                            <span class="flex justify-between gap-4 rounded px-2 py-1.5" :class="{ 'bg-rule2': active }">
+                        <ComboboxOption
+                            v-for="thing in found"
+                            :key="thing.what + thing.where"
+                            v-slot="{ active }"
+                            :value="thing"
+                        >
+                            <span
+                                class="flex justify-between gap-4 rounded px-2 py-1.5"
+                                :class="{ 'bg-rule2': active }"
+                            >
                                 {{ thing.what }} <span class="text-ink2">{{ thing.where }}</span>
                             </span>
                         </ComboboxOption>

@@ -25,7 +25,11 @@ watch(
 <template>
     <DialogBox :open="open" title="History" reading @close="emit('close')">
         <ol>
-            <li v-for="line in lines" :key="line.number" class="grid grid-cols-[3ch_1fr_auto] gap-3 border-t border-rule2 py-1.5">
+            <li
+                v-for="line in lines"
+                :key="line.number"
+                class="grid grid-cols-[3ch_1fr_auto] gap-3 border-t border-rule2 py-1.5"
+            >
                 <span class="fig text-right text-ink2">{{ line.number }}</span>
                 <span>{{ line.words }}</span>
                 <span class="text-right text-ink2">{{ line.who ?? 'by command' }}, {{ time(line.at) }}</span>

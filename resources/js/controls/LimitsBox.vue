@@ -22,7 +22,9 @@ const refused = ref('');
 watch(
     () => props.open,
     () => {
-        typed.value = Object.fromEntries(FIELDS.map((f) => [f.key, String(Number((desk.value.limits[f.key] * f.times).toFixed(4)))]));
+        typed.value = Object.fromEntries(
+            FIELDS.map((f) => [f.key, String(Number((desk.value.limits[f.key] * f.times).toFixed(4)))]),
+        );
         refused.value = '';
     },
 );

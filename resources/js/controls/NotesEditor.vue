@@ -7,17 +7,26 @@ const text = defineModel<string>({ required: true });
 const area = ref<HTMLTextAreaElement>();
 const emit = defineEmits<{ back: [what: 'undo' | 'redo'] }>();
 
-const WORDS = /^(start|left|right|close|gap|at|up|down|and|floor|high|damp|dry|outlet|spur|box|battery|leg|wifi|hub|run|to)$/i;
+const WORDS =
+    /^(start|left|right|close|gap|at|up|down|and|floor|high|damp|dry|outlet|spur|box|battery|leg|wifi|hub|run|to)$/i;
 
 type Bit = { text: string; kind: string };
 
 /** A line in bits: numbers, words of the notation, names, remarks, and the slips underlined where they stand. */
 function bits(line: string, number: number): Bit[] {
     const slip = props.slips.find((s) => s.line === number);
-    const cut = slip ? [line.slice(0, slip.column), line.slice(slip.column, slip.column + slip.length), line.slice(slip.column + slip.length)] : [line];
+    const cut = slip
+        ? [
+              line.slice(0, slip.column),
+              line.slice(slip.column, slip.column + slip.length),
+              line.slice(slip.column + slip.length),
+          ]
+        : [line];
     return cut.flatMap((part, n) => {
         if (n === 1 || (slip && n === 0 && slip.length === 0)) {
-            return [...(n === 1 ? [] : plain(part)), { text: n === 1 ? part || ' ' : '', kind: 'slip' }].filter((b) => b.text !== '');
+            return [...(n === 1 ? [] : plain(part)), { text: n === 1 ? part || ' ' : '', kind: 'slip' }].filter(
+                (b) => b.text !== '',
+            );
         }
         return plain(part);
     });
@@ -30,7 +39,13 @@ function plain(part: string): Bit[] {
     }));
 }
 
-const lines = computed(() => text.value.split('\n').map((line, n) => ({ number: n + 1, bits: bits(line, n + 1), slip: props.slips.find((s) => s.line === n + 1) })));
+const lines = computed(() =>
+    text.value.split('\n').map((line, n) => ({
+        number: n + 1,
+        bits: bits(line, n + 1),
+        slip: props.slips.find((s) => s.line === n + 1),
+    })),
+);
 
 function keys(event: KeyboardEvent): void {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
@@ -52,7 +67,11 @@ defineExpose({
     },
     /** Puts the caret into a line. */
     goTo(line: number): void {
-        const at = text.value.split('\n').slice(0, line - 1).join('\n').length + (line > 1 ? 1 : 0);
+        const at =
+            text.value
+                .split('\n')
+                .slice(0, line - 1)
+                .join('\n').length + (line > 1 ? 1 : 0);
         area.value?.focus();
         area.value?.setSelectionRange(at, at);
     },
@@ -63,10 +82,24 @@ defineExpose({
     <div class="editor fig">
         <div class="behind" aria-hidden="true">
             <div v-for="line in lines" :key="line.number" class="line" :class="{ slipped: line.slip }">
-                <span class="no">{{ line.number }}</span><span v-for="(bit, n) in line.bits" :key="n" :class="bit.kind">{{ bit.text }}</span>
+                <span class="no">{{ line.number }}</span><span
+                    v-for="(bit, n) in line.bits"
+                    :key="n"
+                    :class="bit.kind"
+                    >{{ bit.text }}</span
+                >
             </div>
         </div>
-        <textarea ref="area" v-model="text" :aria-label="label" :aria-invalid="slips.length > 0" spellcheck="false" autocapitalize="off" autocomplete="off" @keydown="keys" />
+        <textarea
+            ref="area"
+            v-model="text"
+            :aria-label="label"
+            :aria-invalid="slips.length > 0"
+            spellcheck="false"
+            autocapitalize="off"
+            autocomplete="off"
+            @keydown="keys"
+        />
     </div>
 </template>
 

@@ -23,7 +23,16 @@ const words = computed(() => [
 
 <template>
     <div class="keys" role="group" aria-label="Words of the notation">
-        <button v-for="word in words" :key="word.show" type="button" class="fig" @pointerdown.prevent @click="emit('put', word.put)">{{ word.show }}</button>
+        <button
+            v-for="word in words"
+            :key="word.show"
+            type="button"
+            class="fig"
+            @pointerdown.prevent
+            @click="emit('put', word.put)"
+        >
+            {{ word.show }}
+        </button>
     </div>
 </template>
 

@@ -32,31 +32,110 @@ async function look(): Promise<void> {
         busy.value = false;
     }
 }
-watch(() => [props.run, answer.value.revision], ([run], [before]) => {
-    // Cards of another run must not be taken over for this one while its own are worked out.
-    if (run !== before) {
-        cards.value = [];
-    }
-    void look();
-});
+watch(
+    () => [props.run, answer.value.revision],
+    ([run], [before]) => {
+        // Cards of another run must not be taken over for this one while its own are worked out.
+        if (run !== before) {
+            cards.value = [];
+        }
+        void look();
+    },
+);
 void look();
 
-const ROWS: { key: 'load' | 'darkest' | 'evenness' | 'joints' | 'boxes' | 'cost' | 'hours' | 'energy'; label: string; lead: string }[] = [
-    { key: 'load', label: 'Load', lead: 'least' }, { key: 'darkest', label: 'Darkest light', lead: 'brightest' }, { key: 'evenness', label: 'Evenness', lead: 'most even' },
-    { key: 'joints', label: 'Joints', lead: 'fewest' }, { key: 'boxes', label: 'To hide', lead: 'fewest' }, { key: 'cost', label: 'Cost', lead: 'least' },
-    { key: 'hours', label: 'Hours', lead: 'fewest' }, { key: 'energy', label: 'A year', lead: 'least' },
+const ROWS: {
+    key: 'load' | 'darkest' | 'evenness' | 'joints' | 'boxes' | 'cost' | 'hours' | 'energy';
+    label: string;
+    lead: string;
+}[] = [
+    { key: 'load', label: 'Load', lead: 'least' },
+    { key: 'darkest', label: 'Darkest light', lead: 'brightest' },
+    { key: 'evenness', label: 'Evenness', lead: 'most even' },
+    { key: 'joints', label: 'Joints', lead: 'fewest' },
+    { key: 'boxes', label: 'To hide', lead: 'fewest' },
+    { key: 'cost', label: 'Cost', lead: 'least' },
+    { key: 'hours', label: 'Hours', lead: 'fewest' },
+    { key: 'energy', label: 'A year', lead: 'least' },
 ];
 type Asked = { key: keyof OptionWish; label: string; choices: [string | number, string][] };
 const ASKED: Asked[] = [
-    { key: 'volts', label: 'Volts', choices: [[12, '12 V'], [24, '24 V'], [5, '5 V']] },
-    { key: 'colour', label: 'Colour', choices: [['single', 'single colour'], ['tunable', 'tunable white'], ['rgb', 'RGB'], ['rgbw', 'RGBW']] },
-    { key: 'light', label: 'Light', choices: [['room', 'room light'], ['mood', 'mood light']] },
-    { key: 'control', label: 'Control', choices: [['zigbee', 'Zigbee'], ['rf', '2.4 GHz remote'], ['wifi', 'Wi-Fi'], ['bluetooth', 'Bluetooth'], ['mesh', 'Bluetooth mesh']] },
-    { key: 'controllers', label: 'Controllers', choices: [[0, 'as many as needed'], [1, '1'], [2, '2'], [3, '3'], [4, '4']] },
-    { key: 'source', label: 'From', choices: [['shelf', 'the shelf'], ['owned', 'what is owned first'], ['set', 'a ready-made set']] },
-    { key: 'cap', label: 'Supply for', choices: [[1, 'everything full'], [0.8, 'a limit of 80 %'], [0.6, 'a limit of 60 %'], [0.4, 'a limit of 40 %']] },
+    {
+        key: 'volts',
+        label: 'Volts',
+        choices: [
+            [12, '12 V'],
+            [24, '24 V'],
+            [5, '5 V'],
+        ],
+    },
+    {
+        key: 'colour',
+        label: 'Colour',
+        choices: [
+            ['single', 'single colour'],
+            ['tunable', 'tunable white'],
+            ['rgb', 'RGB'],
+            ['rgbw', 'RGBW'],
+        ],
+    },
+    {
+        key: 'light',
+        label: 'Light',
+        choices: [
+            ['room', 'room light'],
+            ['mood', 'mood light'],
+        ],
+    },
+    {
+        key: 'control',
+        label: 'Control',
+        choices: [
+            ['zigbee', 'Zigbee'],
+            ['rf', '2.4 GHz remote'],
+            ['wifi', 'Wi-Fi'],
+            ['bluetooth', 'Bluetooth'],
+            ['mesh', 'Bluetooth mesh'],
+        ],
+    },
+    {
+        key: 'controllers',
+        label: 'Controllers',
+        choices: [
+            [0, 'as many as needed'],
+            [1, '1'],
+            [2, '2'],
+            [3, '3'],
+            [4, '4'],
+        ],
+    },
+    {
+        key: 'source',
+        label: 'From',
+        choices: [
+            ['shelf', 'the shelf'],
+            ['owned', 'what is owned first'],
+            ['set', 'a ready-made set'],
+        ],
+    },
+    {
+        key: 'cap',
+        label: 'Supply for',
+        choices: [
+            [1, 'everything full'],
+            [0.8, 'a limit of 80 %'],
+            [0.6, 'a limit of 60 %'],
+            [0.4, 'a limit of 40 %'],
+        ],
+    },
 ];
-const lit = computed(() => new Set([...ROWS.map((r) => r.key).filter((k) => new Set(cards.value.map((c) => c[k]?.text)).size > 1), ...ASKED.map((a) => a.key).filter((k) => new Set(cards.value.map((c) => c.wish[k])).size > 1)]));
+const lit = computed(
+    () =>
+        new Set([
+            ...ROWS.map((r) => r.key).filter((k) => new Set(cards.value.map((c) => c[k]?.text)).size > 1),
+            ...ASKED.map((a) => a.key).filter((k) => new Set(cards.value.map((c) => c.wish[k])).size > 1),
+        ]),
+);
 const reachRows = computed(() => cards.value.find((c) => c.reach.length)?.reach.map((r) => r.label) ?? []);
 const figure = (card: OptionCard, key: (typeof ROWS)[number]['key']): Figure | null => card[key];
 
@@ -71,7 +150,8 @@ function ask1(n: number, key: keyof OptionWish, value: string): void {
     }
 }
 const drop = (n: number) => set(cards.value.filter((_, i) => i !== n).map((c) => c.wish));
-const add = () => set([...cards.value.map((c) => c.wish), { ...(cards.value[cards.value.length - 1]?.wish as OptionWish) }]);
+const add = () =>
+    set([...cards.value.map((c) => c.wish), { ...(cards.value[cards.value.length - 1]?.wish as OptionWish) }]);
 const take = (card: OptionCard) => card.take && change(card.take as Payload);
 </script>
 
@@ -89,8 +169,18 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                     <tr>
                         <th><span class="sr-only">What is asked and found</span></th>
                         <th v-for="n in cards.keys()" :key="n" scope="col">
-                            <span class="flex items-baseline justify-between"><span class="font-head text-lg">{{ String.fromCharCode(65 + n) }}</span>
-                                <button v-if="cards.length > 1" type="button" class="font-normal text-ink2" :aria-label="`Drop option ${String.fromCharCode(65 + n)}`" @click="drop(n)">drop</button></span>
+                            <span class="flex items-baseline justify-between"
+                                ><span class="font-head text-lg">{{ String.fromCharCode(65 + n) }}</span>
+                                <button
+                                    v-if="cards.length > 1"
+                                    type="button"
+                                    class="font-normal text-ink2"
+                                    :aria-label="`Drop option ${String.fromCharCode(65 + n)}`"
+                                    @click="drop(n)"
+                                >
+                                    drop
+                                </button></span
+                            >
                         </th>
                     </tr>
                 </thead>
@@ -98,8 +188,15 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                     <tr v-for="asked in ASKED" :key="asked.key" :class="{ lit: lit.has(asked.key) }">
                         <th scope="row">{{ asked.label }}</th>
                         <td v-for="(card, n) in cards" :key="n">
-                            <select class="pick" :value="card.wish[asked.key]" :aria-label="`${asked.label} of option ${String.fromCharCode(65 + n)}`" @change="ask1(n, asked.key, ($event.target as HTMLSelectElement).value)">
-                                <option v-for="[value, text] in asked.choices" :key="value" :value="value">{{ text }}</option>
+                            <select
+                                class="pick"
+                                :value="card.wish[asked.key]"
+                                :aria-label="`${asked.label} of option ${String.fromCharCode(65 + n)}`"
+                                @change="ask1(n, asked.key, ($event.target as HTMLSelectElement).value)"
+                            >
+                                <option v-for="[value, text] in asked.choices" :key="value" :value="value">
+                                    {{ text }}
+                                </option>
                             </select>
                         </td>
                     </tr>
@@ -115,7 +212,11 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                     <tr v-for="row in ROWS" :key="row.key" :class="{ lit: lit.has(row.key) }">
                         <th scope="row">{{ row.label }}</th>
                         <td v-for="(card, n) in cards" :key="n" :class="{ lead: card.best.includes(row.key) }">
-                            <FigureText v-if="figure(card, row.key)" :figure="figure(card, row.key)!" :right="n > cards.length / 2" />
+                            <FigureText
+                                v-if="figure(card, row.key)"
+                                :figure="figure(card, row.key)!"
+                                :right="n > cards.length / 2"
+                            />
                             <span v-else class="text-ink2">{{ card.refused ? '' : 'not told' }}</span>
                             <span v-if="card.best.includes(row.key)" class="ml-1 text-[11px]">{{ row.lead }}</span>
                         </td>
@@ -124,7 +225,14 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                 <tbody>
                     <tr v-for="label in reachRows" :key="label">
                         <th scope="row">{{ label }}</th>
-                        <td v-for="(card, n) in cards" :key="n"><ReachMark v-for="way in card.reach.filter((r) => r.label === label)" :key="way.label" :reach="way.reach" :text="way.text" /></td>
+                        <td v-for="(card, n) in cards" :key="n">
+                            <ReachMark
+                                v-for="way in card.reach.filter((r) => r.label === label)"
+                                :key="way.label"
+                                :reach="way.reach"
+                                :text="way.text"
+                            />
+                        </td>
                     </tr>
                 </tbody>
                 <tbody>
@@ -132,14 +240,21 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                         <th scope="row">Before you buy</th>
                         <td v-for="(card, n) in cards" :key="n">
                             <details v-for="(finding, i) in card.findings" :key="i">
-                                <summary class="flex gap-1"><SeverityMark :severity="finding.severity" class="mt-0.5 shrink-0" /> {{ finding.title }}</summary>
+                                <summary class="flex gap-1">
+                                    <SeverityMark :severity="finding.severity" class="mt-0.5 shrink-0" />
+                                    {{ finding.title }}
+                                </summary>
                                 <p class="text-ink2">{{ finding.detail }}</p>
                             </details>
                         </td>
                     </tr>
                     <tr>
                         <th><span class="sr-only">Action</span></th>
-                        <td v-for="(card, n) in cards" :key="n"><button v-if="card.take" type="button" class="press" @click="take(card)">Take {{ String.fromCharCode(65 + n) }} over</button></td>
+                        <td v-for="(card, n) in cards" :key="n">
+                            <button v-if="card.take" type="button" class="press" @click="take(card)">
+                                Take {{ String.fromCharCode(65 + n) }} over
+                            </button>
+                        </td>
                     </tr>
                 </tbody>
             </table>

@@ -25,7 +25,11 @@ async function take(method: 'GET' | 'POST' | 'DELETE', path: string, body?: Form
         message.value = error instanceof Refusal ? error.message : String(error);
     }
 }
-watch(() => props.place, (place) => void take('GET', `places/${place}/photos`), { immediate: true });
+watch(
+    () => props.place,
+    (place) => void take('GET', `places/${place}/photos`),
+    { immediate: true },
+);
 
 /** What the server would refuse is said before it is sent over a slow line. */
 async function tooLarge(file: File): Promise<string> {
@@ -39,7 +43,9 @@ async function tooLarge(file: File): Promise<string> {
     const image = await createImageBitmap(file).catch(() => null);
     const pixels = (image?.width ?? 0) * (image?.height ?? 0);
     image?.close();
-    return pixels > most.megapixels * 1e6 ? `It has ${(pixels / 1e6).toFixed(1)} megapixels; at most ${most.megapixels} are taken. Let the camera make smaller ones.` : '';
+    return pixels > most.megapixels * 1e6
+        ? `It has ${(pixels / 1e6).toFixed(1)} megapixels; at most ${most.megapixels} are taken. Let the camera make smaller ones.`
+        : '';
 }
 
 async function send(): Promise<void> {
@@ -76,20 +82,44 @@ async function remove(photo: Photo): Promise<void> {
     <section aria-labelledby="photos">
         <div class="flex items-baseline gap-4">
             <h2 id="photos" class="font-semibold">Photos</h2>
-            <input ref="picker" type="file" accept="image/*" multiple class="sr-only" tabindex="-1" :aria-label="`Photos of ${name}`" @change="send()" />
-            <button type="button" class="act" :disabled="busy" @click="picker?.click()">{{ busy ? 'Sending …' : 'Add a photo' }}</button>
+            <input
+                ref="picker"
+                type="file"
+                accept="image/*"
+                multiple
+                class="sr-only"
+                tabindex="-1"
+                :aria-label="`Photos of ${name}`"
+                @change="send()"
+            />
+            <button type="button" class="act" :disabled="busy" @click="picker?.click()">
+                {{ busy ? 'Sending …' : 'Add a photo' }}
+            </button>
         </div>
         <p v-if="message" role="alert" class="mt-1 text-stop">{{ message }}</p>
         <ul v-if="photos.length" class="mt-2 flex gap-2 overflow-x-auto">
             <li v-for="photo in photos" :key="photo.id">
-                <button type="button" @click="shown = photo"><img :src="photo.url" :alt="photo.caption || `Photo of ${name}`" class="h-24 rounded-[2px]" loading="lazy" /></button>
+                <button type="button" @click="shown = photo">
+                    <img
+                        :src="photo.url"
+                        :alt="photo.caption || `Photo of ${name}`"
+                        class="h-24 rounded-[2px]"
+                        loading="lazy"
+                    />
+                </button>
             </li>
         </ul>
         <p v-else class="text-[13px] text-ink2">None yet.</p>
-        <p v-if="limits" class="text-[13px] text-ink2">JPEG, PNG or WebP, at most <span class="fig">{{ limits.megapixels }}</span> megapixels and <span class="fig">{{ limits.megabytes }}</span> MB each. They are made smaller; where they were taken is left out.</p>
+        <p v-if="limits" class="text-[13px] text-ink2">
+            JPEG, PNG or WebP, at most <span class="fig">{{ limits.megapixels }}</span> megapixels and
+            <span class="fig">{{ limits.megabytes }}</span> MB each. They are made smaller; where they were taken is
+            left out.
+        </p>
         <DialogBox :open="shown !== null" :title="shown?.caption || name" reading @close="shown = null">
             <img v-if="shown" :src="shown.url" :alt="shown.caption || `Photo of ${name}`" class="w-full" />
-            <button v-if="shown" type="button" class="act mt-3" @click="remove(shown)">Remove this photo for good</button>
+            <button v-if="shown" type="button" class="act mt-3" @click="remove(shown)">
+                Remove this photo for good
+            </button>
         </DialogBox>
     </section>
 </template>

@@ -18,7 +18,13 @@ function ask(what: 'add' | 'rename' | 'remove'): void {
 
 async function keep(): Promise<void> {
     const before = new Set(props.places.map((p) => p.id));
-    const done = await change(asking.value === 'add' ? { kind: 'AddPlace', name: name.value } : asking.value === 'rename' ? { kind: 'RenamePlace', place: at.value, name: name.value } : { kind: 'RemovePlace', place: at.value });
+    const done = await change(
+        asking.value === 'add'
+            ? { kind: 'AddPlace', name: name.value }
+            : asking.value === 'rename'
+              ? { kind: 'RenamePlace', place: at.value, name: name.value }
+              : { kind: 'RemovePlace', place: at.value },
+    );
     if (done) {
         const places = desk.value.survey?.places ?? [];
         const added = places.find((p) => !before.has(p.id));
@@ -32,23 +38,44 @@ defineExpose({ ask });
 <template>
     <nav aria-label="Places" class="mb-3 flex items-end gap-1 overflow-x-auto border-b border-rule" tabindex="-1">
         <button
-            v-for="place in places" :key="place.id" type="button" class="place" :class="{ here: place.id === at }" :aria-current="place.id === at ? 'true' : undefined"
-            :title="said[place.state]" @click="at = place.id"
+            v-for="place in places"
+            :key="place.id"
+            type="button"
+            class="place"
+            :class="{ here: place.id === at }"
+            :aria-current="place.id === at ? 'true' : undefined"
+            :title="said[place.state]"
+            @click="at = place.id"
         >
             <svg viewBox="0 0 12 12" class="size-3 shrink-0" aria-hidden="true">
                 <path v-if="place.state === 'slips'" d="M6 1l5 10H1z" fill="var(--stop)" />
-                <path v-else d="M1.5 11V1.5h9V11" fill="none" stroke="currentColor" stroke-width="1.6" :stroke-dasharray="place.state === 'empty' ? '2 2' : undefined" />
+                <path
+                    v-else
+                    d="M1.5 11V1.5h9V11"
+                    fill="none"
+                    stroke="currentColor"
+                    stroke-width="1.6"
+                    :stroke-dasharray="place.state === 'empty' ? '2 2' : undefined"
+                />
             </svg>
             {{ place.name }}<span class="sr-only">, {{ said[place.state] }}</span>
         </button>
         <button type="button" class="place text-ember" @click="ask('add')">Add a place</button>
     </nav>
-    <DialogBox :open="asking !== ''" :title="asking === 'add' ? 'Another place' : asking === 'rename' ? 'Rename the place' : 'Remove the place'" @close="asking = ''">
+    <DialogBox
+        :open="asking !== ''"
+        :title="asking === 'add' ? 'Another place' : asking === 'rename' ? 'Rename the place' : 'Remove the place'"
+        @close="asking = ''"
+    >
         <form class="space-y-3" @submit.prevent="keep()">
-            <label v-if="asking !== 'remove'" class="block">Room or place <input v-model="name" class="field" maxlength="60" placeholder="Dome" /></label>
+            <label v-if="asking !== 'remove'" class="block"
+                >Room or place <input v-model="name" class="field" maxlength="60" placeholder="Dome"
+            /></label>
             <p v-else>Its notes and its runs go with it, with their kit and feeds. Undo brings all of it back.</p>
             <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
-            <button class="press">{{ asking === 'add' ? 'Add it' : asking === 'rename' ? 'Rename it' : 'Remove it' }}</button>
+            <button class="press">
+                {{ asking === 'add' ? 'Add it' : asking === 'rename' ? 'Rename it' : 'Remove it' }}
+            </button>
         </form>
     </DialogBox>
 </template>

@@ -19,9 +19,27 @@ const say = (word: string, on: boolean) => void change({ kind: 'NoteRun', run: p
             <span v-if="run.height" class="text-[13px] text-ink2">up {{ run.height }}</span>
         </p>
         <p class="mt-1 flex flex-wrap gap-1" role="group" :aria-label="`Mounting of ${run.name}`">
-            <button v-for="how in MOUNTINGS" :key="how" type="button" class="chip" :aria-pressed="run.mounting.includes(how)" @click="say(how, !run.mounting.includes(how))">{{ how }}</button>
+            <button
+                v-for="how in MOUNTINGS"
+                :key="how"
+                type="button"
+                class="chip"
+                :aria-pressed="run.mounting.includes(how)"
+                @click="say(how, !run.mounting.includes(how))"
+            >
+                {{ how }}
+            </button>
             <span class="mx-1 border-l border-rule" />
-            <button v-for="kind in LIGHTS" :key="kind" type="button" class="chip" :aria-pressed="run.light === kind" @click="say(kind, run.light !== kind)">{{ kind }} light</button>
+            <button
+                v-for="kind in LIGHTS"
+                :key="kind"
+                type="button"
+                class="chip"
+                :aria-pressed="run.light === kind"
+                @click="say(kind, run.light !== kind)"
+            >
+                {{ kind }} light
+            </button>
         </p>
     </div>
 </template>

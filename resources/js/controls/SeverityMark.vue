@@ -4,7 +4,13 @@ const said: Record<string, string> = { stop: 'Must be mended', watch: 'Look at i
 </script>
 
 <template>
-    <svg viewBox="0 0 16 16" class="size-4 shrink-0" role="img" :aria-label="said[severity]" :class="severity === 'stop' ? 'text-stop' : severity === 'watch' ? 'text-watch' : 'text-dusk'">
+    <svg
+        viewBox="0 0 16 16"
+        class="size-4 shrink-0"
+        role="img"
+        :aria-label="said[severity]"
+        :class="severity === 'stop' ? 'text-stop' : severity === 'watch' ? 'text-watch' : 'text-dusk'"
+    >
         <path v-if="severity === 'stop'" d="M8 1.5 15 14.5H1z" fill="currentColor" />
         <template v-else-if="severity === 'watch'">
             <circle cx="8" cy="8" r="6" fill="none" stroke="currentColor" stroke-width="2" />

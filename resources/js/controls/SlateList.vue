@@ -27,17 +27,30 @@ function here(finding: Finding): boolean {
                 <SeverityMark :severity="finding.severity" class="mt-0.5" />
                 <div class="min-w-0">
                     <component
-                        :is="here(finding) ? 'button' : Link" :href="here(finding) ? undefined : `/jobs/${answer.job}/${finding.stage}`" type="button"
-                        class="text-left font-semibold hover:underline" @click="here(finding) && emit('go', finding.place)"
+                        :is="here(finding) ? 'button' : Link"
+                        :href="here(finding) ? undefined : `/jobs/${answer.job}/${finding.stage}`"
+                        type="button"
+                        class="text-left font-semibold hover:underline"
+                        @click="here(finding) && emit('go', finding.place)"
                     >
                         {{ finding.title }}
                     </component>
                     <p class="text-[13px] leading-[18px] text-ink2">{{ finding.detail }}</p>
                     <p v-if="finding.fixes.length" class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-                        <button v-for="fix in finding.fixes" :key="fix.label" type="button" class="act" @click="mend(fix)">{{ fix.label }}</button>
+                        <button
+                            v-for="fix in finding.fixes"
+                            :key="fix.label"
+                            type="button"
+                            class="act"
+                            @click="mend(fix)"
+                        >
+                            {{ fix.label }}
+                        </button>
                     </p>
                     <p v-else-if="!here(finding)" class="mt-1">
-                        <Link :href="`/jobs/${answer.job}/${finding.stage}`" class="act">{{ finding.stage === 'join' ? 'Join it' : 'Go there' }}</Link>
+                        <Link :href="`/jobs/${answer.job}/${finding.stage}`" class="act">{{
+                            finding.stage === 'join' ? 'Join it' : 'Go there'
+                        }}</Link>
                     </p>
                 </div>
             </li>

@@ -10,7 +10,11 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
 <template>
     <nav aria-label="Stages" class="strip" :class="{ small }">
         <Link
-            v-for="stage in stages" :key="stage.id" :href="`/jobs/${job}/${stage.id}`" class="seg" :class="[stage.state, { now: stage.id === here }]"
+            v-for="stage in stages"
+            :key="stage.id"
+            :href="`/jobs/${job}/${stage.id}`"
+            class="seg"
+            :class="[stage.state, { now: stage.id === here }]"
             :aria-current="stage.id === here ? 'page' : undefined"
         >
             <StageLamp :state="stage.state" />

@@ -1,4 +1,15 @@
-import { computed, inject, onBeforeUnmount, provide, ref, shallowRef, type ComputedRef, type InjectionKey, type Ref, type ShallowRef } from 'vue';
+import {
+    computed,
+    inject,
+    onBeforeUnmount,
+    provide,
+    ref,
+    shallowRef,
+    type ComputedRef,
+    type InjectionKey,
+    type Ref,
+    type ShallowRef,
+} from 'vue';
 import type { Answer, Desk } from '@/types/generated/responses';
 import { ask, Refusal, type Over } from './http';
 
@@ -48,7 +59,12 @@ export function provideDesk(first: Answer): DeskStore {
             status.value = 'keeping';
             over.value = null;
             try {
-                answer.value = await ask<Answer>('POST', url(what), { stage, scene: scene.value, open: open.value, ...body });
+                answer.value = await ask<Answer>('POST', url(what), {
+                    stage,
+                    scene: scene.value,
+                    open: open.value,
+                    ...body,
+                });
                 previewed.value = null;
                 status.value = 'kept';
                 message.value = '';
@@ -84,9 +100,14 @@ export function provideDesk(first: Answer): DeskStore {
     /** The newest state; where it does not come, the page stays as it is and says why. */
     async function reload(): Promise<void> {
         try {
-            answer.value = await ask<Answer>('GET', `${url('state')}?stage=${stage}&scene=${scene.value}&open=${open.value}`);
+            answer.value = await ask<Answer>(
+                'GET',
+                `${url('state')}?stage=${stage}&scene=${scene.value}&open=${open.value}`,
+            );
         } catch (error) {
-            message.value = [message.value, error instanceof Refusal ? error.message : String(error)].filter((part) => part !== '').join(' ');
+            message.value = [message.value, error instanceof Refusal ? error.message : String(error)]
+                .filter((part) => part !== '')
+                .join(' ');
         }
     }
 
@@ -101,7 +122,12 @@ export function provideDesk(first: Answer): DeskStore {
             const mine = round;
             wanted = null;
             try {
-                const { desk } = await ask<{ desk: Desk }>('POST', url('preview'), { stage, scene: scene.value, open: open.value, change: payload });
+                const { desk } = await ask<{ desk: Desk }>('POST', url('preview'), {
+                    stage,
+                    scene: scene.value,
+                    open: open.value,
+                    change: payload,
+                });
                 if (mine === round) {
                     previewed.value = desk;
                 }

@@ -28,7 +28,8 @@ const SAID: Record<number, string> = {
 };
 
 export const NOT_REACHED = 'The server is not reached.';
-export const IN_BETWEEN = 'The server is not reached: something in between answered in its place. A network may want you to sign in first.';
+export const IN_BETWEEN =
+    'The server is not reached: something in between answered in its place. A network may want you to sign in first.';
 const CUT_OFF = 'The server’s answer did not arrive whole.';
 /** Every answer of ours carries the server’s time; what comes without is somebody else’s. */
 const OURS = 'X-Ember-Now';
@@ -63,11 +64,18 @@ export async function ask<T>(method: 'GET' | 'POST' | 'DELETE', url: string, bod
         said = null;
     }
     if (typeof said !== 'object' || said === null) {
-        throw response.ok ? new Refusal(CUT_OFF, 0) : new Refusal(SAID[response.status] ?? `The server answered ${response.status}.`, response.status);
+        throw response.ok
+            ? new Refusal(CUT_OFF, 0)
+            : new Refusal(SAID[response.status] ?? `The server answered ${response.status}.`, response.status);
     }
     if (!response.ok) {
         const { message, pointer, over } = said as { message?: string; pointer?: string; over?: Over | null };
-        throw new Refusal(SAID[response.status] ?? message ?? `The server answered ${response.status}.`, response.status, pointer ?? '', over ?? null);
+        throw new Refusal(
+            SAID[response.status] ?? message ?? `The server answered ${response.status}.`,
+            response.status,
+            pointer ?? '',
+            over ?? null,
+        );
     }
     return said as T;
 }

@@ -1,6 +1,12 @@
 import { onBeforeUnmount, onMounted } from 'vue';
 
-export type Shortcut = { key: string; what: string; act: (event: KeyboardEvent) => void; ctrl?: boolean; shift?: boolean };
+export type Shortcut = {
+    key: string;
+    what: string;
+    act: (event: KeyboardEvent) => void;
+    ctrl?: boolean;
+    shift?: boolean;
+};
 
 function inField(event: KeyboardEvent): boolean {
     const at = event.target as HTMLElement;
@@ -18,7 +24,10 @@ export function useKeys(shortcuts: () => Shortcut[]): void {
             return;
         }
         const found = shortcuts().find(
-            (s) => s.key.toLowerCase() === event.key.toLowerCase() && (s.ctrl ?? false) === ctrl && (s.shift === undefined || s.shift === event.shiftKey),
+            (s) =>
+                s.key.toLowerCase() === event.key.toLowerCase() &&
+                (s.ctrl ?? false) === ctrl &&
+                (s.shift === undefined || s.shift === event.shiftKey),
         );
         if (found) {
             event.preventDefault();

@@ -59,7 +59,8 @@ export function useLive(job: number, first: JoinAnswer | null) {
         picture: computed(() => live.value?.picture ?? null),
         begin: (speed: number) => say('POST', `/jobs/${job}/join`, { speed }),
         pace: (speed: number) => say('POST', `/jobs/${job}/join/${live.value?.run}/pace`, { speed }),
-        act: (body: { kind: string; device: string; presses?: number; name?: string; room?: string }) => say('POST', `/jobs/${job}/join/${live.value?.run}`, body),
+        act: (body: { kind: string; device: string; presses?: number; name?: string; room?: string }) =>
+            say('POST', `/jobs/${job}/join/${live.value?.run}`, body),
     };
 }
 

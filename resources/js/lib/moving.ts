@@ -39,7 +39,12 @@ export function useMoving(job: number, build: () => BuildPicture | null, refuse:
             return;
         }
         const from = Math.max(0, Math.min(picture.dayMinutes - STEP, Math.round(pin.from / 5) * 5));
-        const same = aim.value && aim.value.step === pin.step && aim.value.day === pin.day && aim.value.from === from && aim.value.person === pin.person;
+        const same =
+            aim.value &&
+            aim.value.step === pin.step &&
+            aim.value.day === pin.day &&
+            aim.value.from === from &&
+            aim.value.person === pin.person;
         if (!same) {
             aim.value = { ...pin, from };
             cost.value = null;
@@ -54,11 +59,21 @@ export function useMoving(job: number, build: () => BuildPicture | null, refuse:
         if (!picture || !slot) {
             return;
         }
-        const at = aim.value?.step === step ? aim.value : { step, day: slot.day, from: slot.from, person: slot.people[0] ?? 0 };
+        const at =
+            aim.value?.step === step
+                ? aim.value
+                : { step, day: slot.day, from: slot.from, person: slot.people[0] ?? 0 };
         const known = [...new Set([...picture.days.map((d) => d.day), picture.next, at.day])].sort();
         const day = known[Math.max(0, Math.min(known.length - 1, known.indexOf(at.day) + days))] ?? at.day;
         to({ ...at, day, from: at.from + quarters * STEP });
     }
 
-    return { aim, cost, to, nudge, drop: () => (aim.value = cost.value = null), allowed: computed(() => cost.value !== null && cost.value.broken.length === 0) };
+    return {
+        aim,
+        cost,
+        to,
+        nudge,
+        drop: () => (aim.value = cost.value = null),
+        allowed: computed(() => cost.value !== null && cost.value.broken.length === 0),
+    };
 }

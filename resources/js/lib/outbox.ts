@@ -10,7 +10,17 @@ import { person } from './person';
  * A press on a step's tick, with the name by which the server knows it when it comes twice, and who pressed. Presses of
  * earlier versions of this page do not say who: whoever is signed in sends them.
  */
-export type Press = { uuid: string; job: number; step: string; done: boolean; minutes: number; at: string; by?: number; who?: string; refused?: string };
+export type Press = {
+    uuid: string;
+    job: number;
+    step: string;
+    done: boolean;
+    minutes: number;
+    at: string;
+    by?: number;
+    who?: string;
+    refused?: string;
+};
 
 interface Box extends DBSchema {
     presses: { key: string; value: Press; indexes: { job: number } };
@@ -31,19 +41,26 @@ let sending = false;
 let again = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-const open = () => openDB<Box>('ember-dusk', 1, { upgrade: (db) => db.createObjectStore('presses', { keyPath: 'uuid' }).createIndex('job', 'job') });
+const open = () =>
+    openDB<Box>('ember-dusk', 1, {
+        upgrade: (db) => db.createObjectStore('presses', { keyPath: 'uuid' }).createIndex('job', 'job'),
+    });
 const own = (press: Press) => press.by === undefined || press.by === person()?.id;
 const ready = (press: Press) => !press.refused && person() !== null && own(press);
 
 async function load(): Promise<void> {
     const kept = await (await (store ??= open())).getAll('presses');
     const known = new Set(kept.map((p) => p.uuid));
-    presses.value = [...kept, ...[...unwritten.values()].filter((p) => !known.has(p.uuid))].sort((a, b) => a.at.localeCompare(b.at));
+    presses.value = [...kept, ...[...unwritten.values()].filter((p) => !known.has(p.uuid))].sort((a, b) =>
+        a.at.localeCompare(b.at),
+    );
 }
 
 async function write(press: Press): Promise<void> {
     unwritten.set(press.uuid, press);
-    presses.value = presses.value.some((p) => p.uuid === press.uuid) ? presses.value.map((p) => (p.uuid === press.uuid ? press : p)) : [...presses.value, press];
+    presses.value = presses.value.some((p) => p.uuid === press.uuid)
+        ? presses.value.map((p) => (p.uuid === press.uuid ? press : p))
+        : [...presses.value, press];
     try {
         await (await (store ??= open())).put('presses', press);
         unwritten.delete(press.uuid);
@@ -140,7 +157,16 @@ export function useOutbox<Answer>(job: number, take: (answer: Answer) => void) {
         // Later than the press before, whatever the clock was set to in between.
         const last = Math.max(0, ...here.value.map((p) => Date.parse(p.at)));
         const me = person();
-        await write({ uuid: uuid(), job, step, done, minutes, at: new Date(Math.max(serverNow(), last + 1)).toISOString(), by: me?.id, who: me?.name });
+        await write({
+            uuid: uuid(),
+            job,
+            step,
+            done,
+            minutes,
+            at: new Date(Math.max(serverNow(), last + 1)).toISOString(),
+            by: me?.id,
+            who: me?.name,
+        });
         await sendPresses();
     }
 

@@ -21,7 +21,10 @@ export function useProposal(job: () => number) {
             state.value = now;
             message.value = now.message;
             if (now.state === 'waiting' || now.state === 'running') {
-                timer = setTimeout(() => void told(ask<ProposalState>('GET', `/jobs/${job()}/proposals/${now.id}`), number), LOOK);
+                timer = setTimeout(
+                    () => void told(ask<ProposalState>('GET', `/jobs/${job()}/proposals/${now.id}`), number),
+                    LOOK,
+                );
             }
         } catch (error) {
             if (number === asked) {

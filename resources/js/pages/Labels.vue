@@ -17,10 +17,24 @@ const sheet = ref(SHEETS[0]!);
 const codes = ref<Record<string, string>>({});
 const pages = computed(() => {
     const each = sheet.value.columns * sheet.value.rows;
-    return Array.from({ length: Math.ceil(props.labels.length / each) }, (_, n) => props.labels.slice(n * each, (n + 1) * each));
+    return Array.from({ length: Math.ceil(props.labels.length / each) }, (_, n) =>
+        props.labels.slice(n * each, (n + 1) * each),
+    );
 });
 onMounted(async () => {
-    const made = await Promise.all(props.labels.map(async (l) => [l.key, await toString(`${window.location.origin}/jobs/${props.job}/${l.stage}#${l.of}`, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' })] as const));
+    const made = await Promise.all(
+        props.labels.map(
+            async (l) =>
+                [
+                    l.key,
+                    await toString(`${window.location.origin}/jobs/${props.job}/${l.stage}#${l.of}`, {
+                        type: 'svg',
+                        margin: 0,
+                        errorCorrectionLevel: 'M',
+                    }),
+                ] as const,
+        ),
+    );
     codes.value = Object.fromEntries(made);
 });
 const print = () => window.print();
@@ -31,21 +45,51 @@ const print = () => window.print();
     <main class="p-6 print:p-0">
         <header class="mb-4 flex flex-wrap items-baseline gap-4 print:hidden">
             <h1 class="font-head text-xl font-semibold">Labels, {{ name }}</h1>
-            <span class="text-ink2"><span class="fig">{{ labels.length }}</span> labels on <span class="fig">{{ pages.length }}</span> {{ pages.length === 1 ? 'sheet' : 'sheets' }}</span>
-            <label>Sheet <select v-model="sheet" class="pick"><option v-for="s in SHEETS" :key="s.id" :value="s">{{ s.name }}</option></select></label>
+            <span class="text-ink2"
+                ><span class="fig">{{ labels.length }}</span> labels on <span class="fig">{{ pages.length }}</span>
+                {{ pages.length === 1 ? 'sheet' : 'sheets' }}</span
+            >
+            <label
+                >Sheet
+                <select v-model="sheet" class="pick">
+                    <option v-for="s in SHEETS" :key="s.id" :value="s">{{ s.name }}</option>
+                </select></label
+            >
             <button type="button" class="press" @click="print">Print</button>
             <Link :href="`/jobs/${job}/parts`" class="act">Back to Parts</Link>
         </header>
         <ConnectionNote />
         <p v-if="labels.length === 0">Nothing to label yet: lay cables at Wire first.</p>
-        <section v-for="(page, n) in pages" :key="n" :aria-label="`Sheet ${n + 1}`" class="page" :style="{ gridTemplateColumns: `repeat(${sheet.columns}, ${sheet.width}mm)`, gridAutoRows: `${sheet.height}mm` }">
+        <section
+            v-for="(page, n) in pages"
+            :key="n"
+            :aria-label="`Sheet ${n + 1}`"
+            class="page"
+            :style="{
+                gridTemplateColumns: `repeat(${sheet.columns}, ${sheet.width}mm)`,
+                gridAutoRows: `${sheet.height}mm`,
+            }"
+        >
             <article v-for="label in page" :key="label.key" class="label">
                 <!-- eslint-disable vue/no-v-html -- drawn by the code library from the page's own address -->
-                <div class="code" :style="{ width: `${sheet.height * 0.55}mm` }" aria-hidden="true" v-html="codes[label.key] ?? ''" />
+                <div
+                    class="code"
+                    :style="{ width: `${sheet.height * 0.55}mm` }"
+                    aria-hidden="true"
+                    v-html="codes[label.key] ?? ''"
+                />
                 <!-- eslint-enable vue/no-v-html -->
                 <div class="min-w-0">
-                    <h2 class="fig font-semibold" :style="{ fontSize: `${sheet.height * 0.17}mm` }">{{ label.title }}</h2>
-                    <p v-for="line in label.lines" :key="line" :style="{ fontSize: `${sheet.height * 0.085}mm`, lineHeight: 1.2 }">{{ line }}</p>
+                    <h2 class="fig font-semibold" :style="{ fontSize: `${sheet.height * 0.17}mm` }">
+                        {{ label.title }}
+                    </h2>
+                    <p
+                        v-for="line in label.lines"
+                        :key="line"
+                        :style="{ fontSize: `${sheet.height * 0.085}mm`, lineHeight: 1.2 }"
+                    >
+                        {{ line }}
+                    </p>
                 </div>
             </article>
         </section>

@@ -22,7 +22,11 @@ const inVan = ref(false);
 const making = ref(false);
 const shown = computed(() => {
     const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean);
-    return (parts.value?.parts ?? []).filter((p) => (!missing.value || p.missing) && asked.every((w) => `${p.group} ${p.name} ${p.why.join(' ')}`.toLowerCase().includes(w)));
+    return (parts.value?.parts ?? []).filter(
+        (p) =>
+            (!missing.value || p.missing) &&
+            asked.every((w) => `${p.group} ${p.name} ${p.why.join(' ')}`.toLowerCase().includes(w)),
+    );
 });
 
 async function send(what: string, body: object, name: string): Promise<void> {
@@ -34,7 +38,8 @@ async function send(what: string, body: object, name: string): Promise<void> {
         await store.reload();
     }
 }
-const mark = (part: PartRow, state: string, arrives: string) => send('parts', { part: part.key, state, arrives: arrives || null }, part.name);
+const mark = (part: PartRow, state: string, arrives: string) =>
+    send('parts', { part: part.key, state, arrives: arrives || null }, part.name);
 async function go(place: string): Promise<void> {
     words.value = '';
     missing.value = false;
@@ -61,23 +66,47 @@ const shortcuts = [
 
 <template>
     <JobFrame :shortcuts="shortcuts" @go="go">
-        <p v-if="!parts || (parts.parts.length === 0 && parts.bare.length === 0)" class="text-ink2">Nothing to buy yet: choose strips at Kit and wire them at Wire, then everything to buy, cut and bring stands here.</p>
+        <p v-if="!parts || (parts.parts.length === 0 && parts.bare.length === 0)" class="text-ink2">
+            Nothing to buy yet: choose strips at Kit and wire them at Wire, then everything to buy, cut and bring stands
+            here.
+        </p>
         <template v-else>
             <section aria-labelledby="cuts" class="mb-5">
                 <div class="mb-2 flex flex-wrap items-baseline gap-4">
                     <h2 id="cuts" class="font-semibold">Cut from reels and lengths</h2>
                     <a class="act ml-auto" :href="url('cuts.csv')">Spreadsheet of the cuts</a>
-                    <button type="button" class="act" @click="inVan = true">Offcuts in the van <span class="fig">{{ parts.offcuts.length }}</span> <kbd>O</kbd></button>
-                    <button type="button" class="act" :aria-expanded="making" @click="openMaking()">How each run is made up <kbd>W</kbd></button>
+                    <button type="button" class="act" @click="inVan = true">
+                        Offcuts in the van <span class="fig">{{ parts.offcuts.length }}</span> <kbd>O</kbd>
+                    </button>
+                    <button type="button" class="act" :aria-expanded="making" @click="openMaking()">
+                        How each run is made up <kbd>W</kbd>
+                    </button>
                 </div>
                 <MakingTable v-if="making" :parts="parts" class="mb-4" />
-                <StockBars v-for="cut in parts.cuts" :key="cut.kit" :cut="cut" @leave="send('offcuts/left', { kit: cut.kit }, cut.name)" @join="(run) => store.change({ kind: 'SetMaking', run, [cut.field]: 'needed' })" />
+                <StockBars
+                    v-for="cut in parts.cuts"
+                    :key="cut.kit"
+                    :cut="cut"
+                    @leave="send('offcuts/left', { kit: cut.kit }, cut.name)"
+                    @join="(run) => store.change({ kind: 'SetMaking', run, [cut.field]: 'needed' })"
+                />
             </section>
             <section aria-labelledby="list">
                 <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-                    <h2 id="list" class="font-semibold">To buy and bring <span class="fig font-normal text-ink2">{{ shown.length }}</span></h2>
-                    <label class="flex items-baseline gap-2 text-ink2">Filter <input v-model="words" class="w-32 border-b border-ink3 bg-transparent text-ink" placeholder="part, run, K2 …" /></label>
-                    <label class="flex items-center gap-2"><input v-model="missing" type="checkbox" class="accent-ember" />only what is missing <kbd>M</kbd></label>
+                    <h2 id="list" class="font-semibold">
+                        To buy and bring <span class="fig font-normal text-ink2">{{ shown.length }}</span>
+                    </h2>
+                    <label class="flex items-baseline gap-2 text-ink2"
+                        >Filter
+                        <input
+                            v-model="words"
+                            class="w-32 border-b border-ink3 bg-transparent text-ink"
+                            placeholder="part, run, K2 …"
+                    /></label>
+                    <label class="flex items-center gap-2"
+                        ><input v-model="missing" type="checkbox" class="accent-ember" />only what is missing
+                        <kbd>M</kbd></label
+                    >
                     <span class="ml-auto flex flex-wrap gap-x-4">
                         <button type="button" class="act" @click="quoting = true">Quote <kbd>Q</kbd></button>
                         <a class="act" :href="url('van.pdf')" target="_blank">To pack <kbd>V</kbd></a>
@@ -90,12 +119,16 @@ const shortcuts = [
                 <p v-if="shown.length === 0" class="mt-2 text-ink2">Nothing is left of that.</p>
             </section>
             <p v-if="parts.lacking.length" class="mt-4 border-l-4 border-watch bg-sheet px-3 py-1">
-                Wanted, with nothing chosen or on the shelf for it: {{ parts.lacking.slice(0, 5).join('; ') }}{{ parts.lacking.length > 5 ? ` and ${parts.lacking.length - 5} more` : '' }}.
-                Choose it, or put it on the <Link class="act" href="/shelf">kit shelf</Link>, where a consumable says what it is used for.
+                Wanted, with nothing chosen or on the shelf for it: {{ parts.lacking.slice(0, 5).join('; ')
+                }}{{ parts.lacking.length > 5 ? ` and ${parts.lacking.length - 5} more` : '' }}. Choose it, or put it on
+                the <Link class="act" href="/shelf">kit shelf</Link>, where a consumable says what it is used for.
             </p>
             <p v-if="parts.bare.length" class="mt-4 border-t border-rule pt-2 text-ink2">
                 Not in the list, without a strip yet:
-                <template v-for="(run, n) in parts.bare" :key="run.id"><Link class="act" :href="url(`kit?run=${run.id}`)">{{ run.name }}</Link>{{ n < parts.bare.length - 1 ? ', ' : '. ' }}</template>
+                <template v-for="(run, n) in parts.bare" :key="run.id"
+                    ><Link class="act" :href="url(`kit?run=${run.id}`)">{{ run.name }}</Link
+                    >{{ n < parts.bare.length - 1 ? ', ' : '. ' }}</template
+                >
                 Choose one at Kit.
             </p>
             <OffcutBox :open="inVan" :parts="parts" :job="answer.job" @close="inVan = false" />

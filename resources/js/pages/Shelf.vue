@@ -22,8 +22,12 @@ const said = ref('');
 const picker = ref<HTMLInputElement>();
 const field = ref<HTMLInputElement>();
 const GROUPS = [
-    { group: 'light', name: 'What shines' }, { group: 'power', name: 'What feeds it' }, { group: 'control', name: 'What dims it' },
-    { group: 'wire', name: 'What joins it' }, { group: 'mounting', name: 'What holds it' }, { group: 'hand', name: 'What works it' },
+    { group: 'light', name: 'What shines' },
+    { group: 'power', name: 'What feeds it' },
+    { group: 'control', name: 'What dims it' },
+    { group: 'wire', name: 'What joins it' },
+    { group: 'mounting', name: 'What holds it' },
+    { group: 'hand', name: 'What works it' },
 ];
 const count = (of: string) => found.value.counts.find((c) => c.kind === of)?.count ?? 0;
 const plural = computed(() => Object.fromEntries(props.kinds.map((k) => [k.kind, k.plural])));
@@ -33,7 +37,10 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 async function look(): Promise<void> {
     const mine = ++round;
     try {
-        const answer = await ask<Found>('GET', `/shelf/entries?find=${encodeURIComponent(words.value)}&kind=${kind.value}&page=${page.value}`);
+        const answer = await ask<Found>(
+            'GET',
+            `/shelf/entries?find=${encodeURIComponent(words.value)}&kind=${kind.value}&page=${page.value}`,
+        );
         if (mine === round) {
             found.value = answer;
         }
@@ -113,28 +120,58 @@ useKeys(() => [
         <header class="flex h-[52px] shrink-0 items-center gap-4">
             <Link href="/" aria-label="All jobs"><EmberMark /></Link>
             <h1 class="text-xl font-semibold">Kit shelf</h1>
-            <label class="ml-2 flex w-72 items-center gap-2 border-b border-ink3 text-ink2"><span class="sr-only">Search the shelf</span>
-                <input ref="field" v-model="words" class="w-full bg-transparent py-1 text-ink outline-none" placeholder="24 V tunable, 2 x 1.5, hub …" /> <kbd>/</kbd></label>
+            <label class="ml-2 flex w-72 items-center gap-2 border-b border-ink3 text-ink2"
+                ><span class="sr-only">Search the shelf</span>
+                <input
+                    ref="field"
+                    v-model="words"
+                    class="w-full bg-transparent py-1 text-ink outline-none"
+                    placeholder="24 V tunable, 2 x 1.5, hub …"
+                />
+                <kbd>/</kbd></label
+            >
             <Link href="/" class="ml-auto text-ink2">All jobs</Link>
             <button type="button" class="text-ink2" @click="turnFace()">{{ face === 'day' ? 'Night' : 'Day' }}</button>
         </header>
         <ConnectionNote />
-        <p v-if="message" role="alert" class="mb-2 border-l-4 border-stop bg-sheet px-3 py-2">{{ message }} <button type="button" class="act ml-2" @click="message = ''">Understood</button></p>
-        <p v-if="said" role="status" class="mb-2 border-l-4 border-lit bg-sheet px-3 py-2">{{ said }} <button type="button" class="act ml-2" @click="said = ''">Understood</button></p>
+        <p v-if="message" role="alert" class="mb-2 border-l-4 border-stop bg-sheet px-3 py-2">
+            {{ message }} <button type="button" class="act ml-2" @click="message = ''">Understood</button>
+        </p>
+        <p v-if="said" role="status" class="mb-2 border-l-4 border-lit bg-sheet px-3 py-2">
+            {{ said }} <button type="button" class="act ml-2" @click="said = ''">Understood</button>
+        </p>
         <div class="grid min-h-0 flex-1 gap-6 border-t border-ink lg:grid-cols-[200px_minmax(0,1fr)_430px]">
             <nav aria-label="Kinds of kit" class="overflow-y-auto py-4" tabindex="-1">
                 <div v-for="board in GROUPS" :key="board.group" class="mb-4">
                     <h2 class="border-b-[3px] border-copper pb-0.5 text-[13px] font-semibold">{{ board.name }}</h2>
-                    <button v-for="k in kinds.filter((one) => one.group === board.group)" :key="k.kind" type="button" class="kind" :aria-pressed="kind === k.kind" @click="choose(k.kind)">
+                    <button
+                        v-for="k in kinds.filter((one) => one.group === board.group)"
+                        :key="k.kind"
+                        type="button"
+                        class="kind"
+                        :aria-pressed="kind === k.kind"
+                        @click="choose(k.kind)"
+                    >
                         {{ k.plural }} <span class="fig">{{ count(k.kind) }}</span>
                     </button>
                 </div>
             </nav>
             <section aria-labelledby="entries" class="flex min-h-0 flex-col py-4">
                 <div class="flex flex-wrap items-baseline gap-4 border-b border-rule pb-1">
-                    <h2 id="entries" class="font-semibold">{{ kind ? plural[kind] : 'Everything' }} <span class="fig font-normal text-ink2">{{ found.total }}</span></h2>
+                    <h2 id="entries" class="font-semibold">
+                        {{ kind ? plural[kind] : 'Everything' }}
+                        <span class="fig font-normal text-ink2">{{ found.total }}</span>
+                    </h2>
                     <button type="button" class="act ml-auto" @click="begin()">New entry</button>
-                    <input ref="picker" type="file" accept=".json,.csv,application/json,text/csv" class="sr-only" tabindex="-1" aria-label="Shelf file" @change="take()" />
+                    <input
+                        ref="picker"
+                        type="file"
+                        accept=".json,.csv,application/json,text/csv"
+                        class="sr-only"
+                        tabindex="-1"
+                        aria-label="Shelf file"
+                        @change="take()"
+                    />
                     <button type="button" class="act" @click="picker?.click()">Take a file in</button>
                     <a class="act" :href="`/shelf/export.csv?kind=${kind}`">CSV</a>
                     <a class="act" :href="`/shelf/export.json?kind=${kind}`">JSON</a>
@@ -148,14 +185,29 @@ useKeys(() => [
                         </button>
                     </li>
                 </ul>
-                <p v-if="found.total === 0" class="mt-4 text-ink2">Nothing on the shelf has all these words. Take one out, or make a new entry.</p>
+                <p v-if="found.total === 0" class="mt-4 text-ink2">
+                    Nothing on the shelf has all these words. Take one out, or make a new entry.
+                </p>
                 <p v-if="found.pages > 1" class="flex gap-4 pt-2 text-ink2">
-                    <button type="button" class="act" :disabled="page === 1" @click="page--">before</button> <span class="fig">{{ page }} of {{ found.pages }}</span> <button type="button" class="act" :disabled="page === found.pages" @click="page++">next</button>
+                    <button type="button" class="act" :disabled="page === 1" @click="page--">before</button>
+                    <span class="fig">{{ page }} of {{ found.pages }}</span>
+                    <button type="button" class="act" :disabled="page === found.pages" @click="page++">next</button>
                 </p>
             </section>
             <section aria-label="Entry" class="relative min-h-0 overflow-y-auto py-4" tabindex="-1">
-                <EntryForm v-if="open || fresh" :key="open + fresh" :id="open" :kind="fresh" :kinds="kinds" @kept="kept" @gone="(open = ''), look()" />
-                <p v-else class="mt-8 text-ink2">Choose an entry to see all of it, and which jobs use it. What a job took is frozen in it: a change here moves nothing until you take it over there.</p>
+                <EntryForm
+                    v-if="open || fresh"
+                    :key="open + fresh"
+                    :id="open"
+                    :kind="fresh"
+                    :kinds="kinds"
+                    @kept="kept"
+                    @gone="((open = ''), look())"
+                />
+                <p v-else class="mt-8 text-ink2">
+                    Choose an entry to see all of it, and which jobs use it. What a job took is frozen in it: a change
+                    here moves nothing until you take it over there.
+                </p>
             </section>
         </div>
     </div>

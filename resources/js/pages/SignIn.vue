@@ -23,16 +23,37 @@ const enter = useForm({});
                 <button class="press w-full" :disabled="enter.processing">Work as the demo installer</button>
                 <p class="mt-2 text-ink2">Made-up jobs and devices. Or with an account of your own:</p>
             </form>
-            <form class="mt-4 space-y-3" @submit.prevent="form.post('/sign-in', { onFinish: () => form.reset('password') })">
-                <label class="block">Address
-                    <input v-model="form.email" type="email" class="field" autocomplete="username" required :aria-invalid="!!form.errors.email" aria-describedby="email-said" />
+            <form
+                class="mt-4 space-y-3"
+                @submit.prevent="form.post('/sign-in', { onFinish: () => form.reset('password') })"
+            >
+                <label class="block"
+                    >Address
+                    <input
+                        v-model="form.email"
+                        type="email"
+                        class="field"
+                        autocomplete="username"
+                        required
+                        :aria-invalid="!!form.errors.email"
+                        aria-describedby="email-said"
+                    />
                 </label>
                 <p v-if="form.errors.email" id="email-said" role="alert" class="text-stop">{{ form.errors.email }}</p>
-                <label class="block">Password
-                    <input v-model="form.password" type="password" class="field" autocomplete="current-password" required />
+                <label class="block"
+                    >Password
+                    <input
+                        v-model="form.password"
+                        type="password"
+                        class="field"
+                        autocomplete="current-password"
+                        required
+                    />
                 </label>
                 <p v-if="form.errors.password" role="alert" class="text-stop">{{ form.errors.password }}</p>
-                <label class="flex items-center gap-2"><input v-model="form.remember" type="checkbox" /> Stay signed in on this device</label>
+                <label class="flex items-center gap-2"
+                    ><input v-model="form.remember" type="checkbox" /> Stay signed in on this device</label
+                >
                 <button class="quiet w-full" :disabled="form.processing">Sign in</button>
             </form>
         </div>

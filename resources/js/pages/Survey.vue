@@ -68,12 +68,15 @@ watch(at, () => {
     timer = undefined;
 });
 // What came from elsewhere (undo, a fix of the slate, another hand) is shown unless somebody is typing.
-watch(() => place.value?.notes, (now) => {
-    if (timer === undefined && now !== undefined) {
-        typed = now;
-        notes.value = now;
-    }
-});
+watch(
+    () => place.value?.notes,
+    (now) => {
+        if (timer === undefined && now !== undefined) {
+            typed = now;
+            notes.value = now;
+        }
+    },
+);
 onBeforeUnmount(() => void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
@@ -89,7 +92,10 @@ function measure(leg: number, text: string): void {
 
 async function keepWall(): Promise<void> {
     await keep();
-    if (wall.value && (await change({ kind: 'SetLeg', place: at.value, leg: wall.value.leg, length: wall.value.text }))) {
+    if (
+        wall.value &&
+        (await change({ kind: 'SetLeg', place: at.value, leg: wall.value.leg, length: wall.value.text }))
+    ) {
         wall.value = null;
     }
 }
@@ -128,7 +134,12 @@ const shortcuts = [
 const things = computed(() => [
     { what: 'Describe the job, its units and terms', where: 'survey', act: () => (describing.value = true) },
     { what: 'Add a place', where: 'survey', act: () => tabs.value?.ask('add') },
-    ...(place.value ? [{ what: `Rename ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('rename') }, { what: `Remove ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('remove') }] : []),
+    ...(place.value
+        ? [
+              { what: `Rename ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('rename') },
+              { what: `Remove ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('remove') },
+          ]
+        : []),
     ...places.value.map((p) => ({ what: p.name, where: 'place', act: () => (at.value = p.id) })),
 ]);
 </script>
@@ -141,14 +152,28 @@ const things = computed(() => [
                 <div class="flex items-baseline justify-between gap-3">
                     <h2 id="notes" class="font-semibold">Tape notes</h2>
                     <span class="flex gap-3 text-ink2">
-                        <button type="button" @click="describing = true">{{ desk.survey?.terms.length === 'imperial' ? 'feet and inches' : 'metres' }}</button>
+                        <button type="button" @click="describing = true">
+                            {{ desk.survey?.terms.length === 'imperial' ? 'feet and inches' : 'metres' }}
+                        </button>
                         <button type="button" @click="help = true"><kbd>W</kbd> words</button>
                     </span>
                 </div>
                 <p class="mb-1 ml-[34px] mt-1 flex items-baseline gap-2">
-                    <button type="button" class="font-semibold hover:underline" title="Rename" @click="tabs?.ask('rename')">{{ place.name }}</button><span class="text-ink2">{{ place.facts }}</span>
+                    <button
+                        type="button"
+                        class="font-semibold hover:underline"
+                        title="Rename"
+                        @click="tabs?.ask('rename')"
+                    >
+                        {{ place.name }}</button><span class="text-ink2">{{ place.facts }}</span>
                 </p>
-                <NotesEditor ref="editor" v-model="notes" :slips="place.sheet.slips" :label="`Tape notes of ${place.name}`" @back="back" />
+                <NotesEditor
+                    ref="editor"
+                    v-model="notes"
+                    :slips="place.sheet.slips"
+                    :label="`Tape notes of ${place.name}`"
+                    @back="back"
+                />
                 <NotesKeys :runs="place.runs.map((r) => r.name.toLowerCase())" @put="editor?.put($event)" />
                 <div v-if="mine" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
                     <p>These notes were typed here and are not kept, because they were changed elsewhere meanwhile:</p>
@@ -157,11 +182,15 @@ const things = computed(() => [
                     <button type="button" class="act" @click="mine = ''">Let them go</button>
                 </div>
                 <ul aria-live="polite">
-                    <li v-for="slip in place.sheet.slips" :key="`${slip.line}:${slip.column}`" class="mt-1 text-stop">Line {{ slip.line }}: {{ slip.message }}</li>
+                    <li v-for="slip in place.sheet.slips" :key="`${slip.line}:${slip.column}`" class="mt-1 text-stop">
+                        Line {{ slip.line }}: {{ slip.message }}
+                    </li>
                 </ul>
                 <p v-if="notes.trim() === ''" class="mt-3 text-ink2">
                     Stand at the door and write what the tape says, a wall a line; then what else is there:<br />
-                    <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig">right 3.80 cove</span><br /><span class="fig">outlet P1 dais, circuit C2</span>
+                    <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig"
+                        >right 3.80 cove</span
+                    ><br /><span class="fig">outlet P1 dais, circuit C2</span>
                 </p>
             </section>
             <section aria-label="Tape sheet" class="min-w-0 space-y-5">

@@ -35,11 +35,23 @@ function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
 
 <template>
     <div ref="box">
-        <svg :width="width" :height="height" role="img" aria-label="Devices over time, one minute back and one minute ahead" class="block">
+        <svg
+            :width="width"
+            :height="height"
+            role="img"
+            aria-label="Devices over time, one minute back and one minute ahead"
+            class="block"
+        >
             <g class="fig scale">
                 <g v-for="t in ticks" :key="t">
-                    <path :d="`M${x(t)},${TOP - 4}V${height}`" stroke="var(--rule)" :stroke-dasharray="t === 0 ? undefined : '1 6'" />
-                    <text :x="x(t)" y="14" text-anchor="middle">{{ t === 0 ? 'now' : `${t > 0 ? '+' : '−'}${Math.abs(t)} s` }}</text>
+                    <path
+                        :d="`M${x(t)},${TOP - 4}V${height}`"
+                        stroke="var(--rule)"
+                        :stroke-dasharray="t === 0 ? undefined : '1 6'"
+                    />
+                    <text :x="x(t)" y="14" text-anchor="middle">
+                        {{ t === 0 ? 'now' : `${t > 0 ? '+' : '−'}${Math.abs(t)} s` }}
+                    </text>
                 </g>
             </g>
             <g v-for="(lane, n) in lanes" :key="lane.id" :transform="`translate(0 ${TOP + n * each})`">
@@ -48,9 +60,31 @@ function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
                 <path :d="`M${x(-BACK)},15H${x(AHEAD)}`" stroke="var(--ink-2)" stroke-width="1.2" />
                 <template v-for="(bar, b) in lane.bars" :key="b">
                     <g v-if="seen(bar.from, bar.to)" :class="bar.kind">
-                        <rect :x="clip(bar.from)" y="3" :width="Math.max(0, clip(bar.to) - clip(bar.from))" height="24" class="past" />
-                        <rect v-if="bar.to > now" :x="clip(Math.max(bar.from, now))" y="3" :width="Math.max(0, clip(bar.to) - clip(Math.max(bar.from, now)))" height="24" class="ahead" />
-                        <text v-if="clip(bar.to) - clip(bar.from) > 56" :x="clip(bar.to) - 6" y="19" text-anchor="end" class="fig bartext" :class="{ over: bar.to <= now }">{{ bar.text }}</text>
+                        <rect
+                            :x="clip(bar.from)"
+                            y="3"
+                            :width="Math.max(0, clip(bar.to) - clip(bar.from))"
+                            height="24"
+                            class="past"
+                        />
+                        <rect
+                            v-if="bar.to > now"
+                            :x="clip(Math.max(bar.from, now))"
+                            y="3"
+                            :width="Math.max(0, clip(bar.to) - clip(Math.max(bar.from, now)))"
+                            height="24"
+                            class="ahead"
+                        />
+                        <text
+                            v-if="clip(bar.to) - clip(bar.from) > 56"
+                            :x="clip(bar.to) - 6"
+                            y="19"
+                            text-anchor="end"
+                            class="fig bartext"
+                            :class="{ over: bar.to <= now }"
+                        >
+                            {{ bar.text }}
+                        </text>
                     </g>
                 </template>
                 <g v-for="(mark, m) in marks(lane)" :key="m">

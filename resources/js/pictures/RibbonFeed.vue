@@ -18,7 +18,9 @@ const label = computed(() => {
 });
 /** Where feeds stand close, the table below says what is lost. */
 const LABEL = 96;
-const roomy = computed(() => run.value.feeds.every((f) => f.id === props.feed.id || Math.abs(x.value(f.at) - at.value) > LABEL));
+const roomy = computed(() =>
+    run.value.feeds.every((f) => f.id === props.feed.id || Math.abs(x.value(f.at) - at.value) > LABEL),
+);
 const toLeft = computed(() => at.value > width.value - 110);
 
 /** The keys move by whole cut marks; after a rest the last aim is kept. */
@@ -88,13 +90,39 @@ onBeforeUnmount(letGo);
 
 <template>
     <g
-        class="pin" :class="{ held }" role="slider" tabindex="0" :aria-label="`Feed ${feed.id.toUpperCase()} of ${run.name}`" :aria-valuemin="0" :aria-valuemax="run.lastPad" :aria-valuenow="feed.pad"
-        :aria-valuetext="`${feed.at.toFixed(2)} m`" :data-feed="feed.id" @keydown="keys" @blur="keep" @pointerdown="grab"
+        class="pin"
+        :class="{ held }"
+        role="slider"
+        tabindex="0"
+        :aria-label="`Feed ${feed.id.toUpperCase()} of ${run.name}`"
+        :aria-valuemin="0"
+        :aria-valuemax="run.lastPad"
+        :aria-valuenow="feed.pad"
+        :aria-valuetext="`${feed.at.toFixed(2)} m`"
+        :data-feed="feed.id"
+        @keydown="keys"
+        @blur="keep"
+        @pointerdown="grab"
     >
         <path :d="`M${at},${ROW.pin + 8}V${ROW.strip + ROW.stripHeight}`" stroke="var(--ink)" stroke-width="2" />
-        <rect :x="at - 9" :y="ROW.pin - 11" width="18" height="18" rx="2" :transform="`rotate(45 ${at} ${ROW.pin - 2})`" fill="var(--ink)" />
+        <rect
+            :x="at - 9"
+            :y="ROW.pin - 11"
+            width="18"
+            height="18"
+            rx="2"
+            :transform="`rotate(45 ${at} ${ROW.pin - 2})`"
+            fill="var(--ink)"
+        />
         <text :x="at" :y="ROW.pin + 2" text-anchor="middle" class="fig no">{{ number }}</text>
-        <text v-if="roomy" :x="toLeft ? at - 17 : at + 17" :y="ROW.pin + 3" :text-anchor="toLeft ? 'end' : 'start'" class="fig label">{{ label }}</text>
+        <text
+            v-if="roomy"
+            :x="toLeft ? at - 17 : at + 17"
+            :y="ROW.pin + 3"
+            :text-anchor="toLeft ? 'end' : 'start'"
+            class="fig label"
+            >{{ label }}</text
+        >
     </g>
 </template>
 

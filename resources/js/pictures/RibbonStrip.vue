@@ -58,18 +58,53 @@ function keys(event: KeyboardEvent): void {
 <template>
     <g>
         <defs>
-            <linearGradient :id="`light-${run.id}`"><stop v-for="(stop, n) in stops" :key="n" :offset="stop.at" :stop-color="stop.colour" /></linearGradient>
+            <linearGradient :id="`light-${run.id}`"
+                ><stop v-for="(stop, n) in stops" :key="n" :offset="stop.at" :stop-color="stop.colour"
+            /></linearGradient>
         </defs>
         <g
-            class="strip" role="slider" tabindex="0" :aria-label="`${run.name}: reading point. Arrow keys move it, Enter feeds the run there`" :aria-valuemin="0" :aria-valuemax="run.metres"
-            :aria-valuenow="Number((reading ?? 0).toFixed(3))" :aria-valuetext="`${(reading ?? 0).toFixed(2)} m`" @keydown="keys" @focus="focused = true; reading ??= 0" @blur="focused = false"
-            @pointermove="reading = where($event)" @pointerleave="focused || (reading = null)" @click="emit('add', where($event))"
+            class="strip"
+            role="slider"
+            tabindex="0"
+            :aria-label="`${run.name}: reading point. Arrow keys move it, Enter feeds the run there`"
+            :aria-valuemin="0"
+            :aria-valuemax="run.metres"
+            :aria-valuenow="Number((reading ?? 0).toFixed(3))"
+            :aria-valuetext="`${(reading ?? 0).toFixed(2)} m`"
+            @keydown="keys"
+            @focus="
+                focused = true;
+                reading ??= 0;
+            "
+            @blur="focused = false"
+            @pointermove="reading = where($event)"
+            @pointerleave="focused || (reading = null)"
+            @click="emit('add', where($event))"
         >
-            <rect :x="x(0)" :y="ROW.strip" :width="Math.max(1, x(run.metres) - x(0))" :height="ROW.stripHeight" :fill="run.light.length ? `url(#light-${run.id})` : 'var(--rule-2)'" stroke="var(--ink-2)" />
-            <path v-for="m in marks" :key="m" :d="`M${x(m)},${ROW.strip + ROW.stripHeight - 4}v4`" stroke="#fff3e2" stroke-opacity="0.75" stroke-width="1" />
+            <rect
+                :x="x(0)"
+                :y="ROW.strip"
+                :width="Math.max(1, x(run.metres) - x(0))"
+                :height="ROW.stripHeight"
+                :fill="run.light.length ? `url(#light-${run.id})` : 'var(--rule-2)'"
+                stroke="var(--ink-2)"
+            />
+            <path
+                v-for="m in marks"
+                :key="m"
+                :d="`M${x(m)},${ROW.strip + ROW.stripHeight - 4}v4`"
+                stroke="#fff3e2"
+                stroke-opacity="0.75"
+                stroke-width="1"
+            />
         </g>
         <g v-if="reading !== null">
-            <path :d="`M${x(reading)},${ROW.strip - 4}V${ROW.curve + ROW.curveHeight}`" stroke="var(--ember)" stroke-width="1.2" stroke-dasharray="3 3" />
+            <path
+                :d="`M${x(reading)},${ROW.strip - 4}V${ROW.curve + ROW.curveHeight}`"
+                stroke="var(--ember)"
+                stroke-width="1.2"
+                stroke-dasharray="3 3"
+            />
         </g>
         <g class="fig ruler">
             <path :d="`M${x(0)},${ROW.ruler + 0.5}H${x(run.metres)}`" stroke="var(--ink)" />

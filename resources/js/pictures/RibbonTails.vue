@@ -23,5 +23,13 @@ const tails = computed(() => {
 </script>
 
 <template>
-    <path v-for="tail in tails" :key="tail.id" :d="tail.path" fill="none" stroke="var(--ink)" stroke-width="1.8" :stroke-dasharray="tail.bare ? '3 4' : undefined" />
+    <path
+        v-for="tail in tails"
+        :key="tail.id"
+        :d="tail.path"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-width="1.8"
+        :stroke-dasharray="tail.bare ? '3 4' : undefined"
+    />
 </template>

@@ -27,7 +27,9 @@ const rows = computed(() => {
         return { times, bar, pieces: bar.pieces.map((p) => ({ ...p, from: (from += p.mm) - p.mm })) };
     });
 });
-const scale = computed(() => (width.value - LEFT - 1) / Math.max(props.cut.stock, ...props.cut.bars.map((b) => b.length)));
+const scale = computed(
+    () => (width.value - LEFT - 1) / Math.max(props.cut.stock, ...props.cut.bars.map((b) => b.length)),
+);
 const offcuts = computed(() => props.cut.bars.filter((b) => b.offcut).length);
 </script>
 
@@ -35,18 +37,68 @@ const offcuts = computed(() => props.cut.bars.filter((b) => b.offcut).length);
     <figure ref="box" class="mb-4">
         <figcaption class="flex flex-wrap items-baseline gap-x-3">
             <b class="font-semibold">{{ cut.name }}</b>
-            <span class="text-[13px] text-ink2"><FigureText :figure="cut.bought" /> of <span class="fig">{{ cut.said }}</span><template v-if="offcuts">, <span class="fig text-ink">{{ offcuts }}</span> {{ offcuts === 1 ? 'offcut' : 'offcuts' }}</template>, <span class="fig text-ink">{{ cut.leftSaid }}</span> left over<template v-if="cut.joints">, <span class="fig text-ink">{{ cut.joints }}</span> {{ cut.joints === 1 ? 'joint' : 'joints' }}</template>{{ cut.proven ? `; no fewer lengths would do${cut.joints ? ', nor fewer joints' : ''}` : '' }}</span>
-            <button v-if="cut.keeps" type="button" class="act ml-auto text-[13px]" @click="emit('leave')">Rest into the van</button>
+            <span class="text-[13px] text-ink2"
+                ><FigureText :figure="cut.bought" /> of <span class="fig">{{ cut.said }}</span><template v-if="offcuts"
+                    >, <span class="fig text-ink">{{ offcuts }}</span>
+                    {{ offcuts === 1 ? 'offcut' : 'offcuts' }}</template
+                >, <span class="fig text-ink">{{ cut.leftSaid }}</span> left over<template v-if="cut.joints"
+                    >, <span class="fig text-ink">{{ cut.joints }}</span>
+                    {{ cut.joints === 1 ? 'joint' : 'joints' }}</template
+                >{{ cut.proven ? `; no fewer lengths would do${cut.joints ? ', nor fewer joints' : ''}` : '' }}</span
+            >
+            <button v-if="cut.keeps" type="button" class="act ml-auto text-[13px]" @click="emit('leave')">
+                Rest into the van
+            </button>
         </figcaption>
-        <p v-for="piece in cut.tooLong" :key="piece.what" class="text-stop">{{ piece.what }}, {{ piece.said }}, is longer than any length and is to be in one piece. <button type="button" class="act" @click="emit('join', piece.run)">Allow joints in {{ piece.what }}</button> or take longer stock.</p>
-        <svg :width="width" :height="rows.length * ROW" role="img" :aria-label="`${cut.name}: ${cut.bars.map((b) => b.pieces.map((p) => `${p.said} ${p.what}`).join(', ') + (b.left ? `, ${b.leftSaid} left` : '') + (b.offcut ? ', an offcut' : '')).join('; ')}`" class="block">
-            <defs><pattern :id="`left-${cut.kit}`" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0,0V6" stroke="var(--ink-3)" stroke-width="1.5" /></pattern></defs>
+        <p v-for="piece in cut.tooLong" :key="piece.what" class="text-stop">
+            {{ piece.what }}, {{ piece.said }}, is longer than any length and is to be in one piece.
+            <button type="button" class="act" @click="emit('join', piece.run)">Allow joints in {{ piece.what }}</button>
+            or take longer stock.
+        </p>
+        <svg
+            :width="width"
+            :height="rows.length * ROW"
+            role="img"
+            :aria-label="`${cut.name}: ${cut.bars.map((b) => b.pieces.map((p) => `${p.said} ${p.what}`).join(', ') + (b.left ? `, ${b.leftSaid} left` : '') + (b.offcut ? ', an offcut' : '')).join('; ')}`"
+            class="block"
+        >
+            <defs>
+                <pattern
+                    :id="`left-${cut.kit}`"
+                    width="6"
+                    height="6"
+                    patternUnits="userSpaceOnUse"
+                    patternTransform="rotate(45)"
+                >
+                    <path d="M0,0V6" stroke="var(--ink-3)" stroke-width="1.5" />
+                </pattern>
+            </defs>
             <g v-for="(row, n) in rows" :key="n" :transform="`translate(0, ${n * ROW + 2})`">
-                <text x="0" y="15" class="fig text-[12px]">{{ row.bar.offcut ? 'van' : row.times > 1 ? `${row.times} x` : '' }}</text>
-                <rect :x="LEFT" y="0.5" :width="row.bar.length * scale" height="20" :fill="`url(#left-${cut.kit})`" stroke="var(--ink-2)" :stroke-dasharray="row.bar.offcut ? '5 3' : undefined" />
+                <text x="0" y="15" class="fig text-[12px]">
+                    {{ row.bar.offcut ? 'van' : row.times > 1 ? `${row.times} x` : '' }}
+                </text>
+                <rect
+                    :x="LEFT"
+                    y="0.5"
+                    :width="row.bar.length * scale"
+                    height="20"
+                    :fill="`url(#left-${cut.kit})`"
+                    stroke="var(--ink-2)"
+                    :stroke-dasharray="row.bar.offcut ? '5 3' : undefined"
+                />
                 <g v-for="piece in row.pieces" :key="piece.from">
-                    <rect :x="LEFT + piece.from * scale" y="0.5" :width="piece.mm * scale" height="20" fill="var(--sheet)" stroke="var(--ink)" />
-                    <text v-if="piece.mm * scale > 70" :x="LEFT + piece.from * scale + 6" y="15" class="text-[12px]"><tspan class="fig">{{ piece.said }}</tspan> {{ piece.mm * scale > 200 ? piece.what : '' }}</text>
+                    <rect
+                        :x="LEFT + piece.from * scale"
+                        y="0.5"
+                        :width="piece.mm * scale"
+                        height="20"
+                        fill="var(--sheet)"
+                        stroke="var(--ink)"
+                    />
+                    <text v-if="piece.mm * scale > 70" :x="LEFT + piece.from * scale + 6" y="15" class="text-[12px]">
+                        <tspan class="fig">{{ piece.said }}</tspan>
+                        {{ piece.mm * scale > 200 ? piece.what : '' }}
+                    </text>
                     <title>{{ piece.said }}, {{ piece.what }}</title>
                 </g>
             </g>

@@ -25,7 +25,9 @@ final readonly class Card
     public static function of(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): OptionCard
     {
         try {
-            return $wish->source === 'set' ? SetCard::of($plan, $run, $wish, $shelf) : self::solved($plan, $run, $wish, $shelf);
+            return $wish->source === 'set'
+                ? SetCard::of($plan, $run, $wish, $shelf)
+                : self::solved($plan, $run, $wish, $shelf);
         } catch (Trouble $t) {
             return OptionCard::refused($wish, $t->getMessage());
         }
@@ -34,9 +36,18 @@ final readonly class Card
     /** Energy of a year at the job's hours a day. */
     public static function energy(Plan $plan, float $watts, string $of): Figure
     {
-        return new Figure('Energy a year', $watts * $plan->terms->hoursADay * 365 / 1000, 'kWh', 0, 'P * h * 365 / 1000', [
-            new Input('P', $of, $watts, 'W'), new Input('h', 'lit a day, as the job says', $plan->terms->hoursADay, 'h'),
-        ], 'Everything at full all that time; the supply’s own losses are not in it.');
+        return new Figure(
+            'Energy a year',
+            ($watts * $plan->terms->hoursADay * 365) / 1000,
+            'kWh',
+            0,
+            'P * h * 365 / 1000',
+            [
+                new Input('P', $of, $watts, 'W'),
+                new Input('h', 'lit a day, as the job says', $plan->terms->hoursADay, 'h'),
+            ],
+            'Everything at full all that time; the supply’s own losses are not in it.',
+        );
     }
 
     public static function count(string $label, int $count, string $meaning): Figure
@@ -51,18 +62,52 @@ final readonly class Card
         $trial = Trial::of($plan, $run, $wish, $kit, $shelf);
         $strip = $kit->strip->entry;
         $cost = OptionCost::of($trial->plan, $run, $kit->hub);
-        $metres = array_sum(array_map(static fn (RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
+        $metres = array_sum(array_map(static fn(RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
         $watts = $strip instanceof Strip ? $strip->wattsPerMetre() : 0.0;
         $several = $wish->controllers > 1 ? "{$wish->controllers} x " : '';
         $brightest = $trial->evenness() > 0 ? $trial->darkest() / $trial->evenness() : 0.0;
-        $against = array_filter($trial->findings, static fn (Finding $f): bool => $f->severity !== Severity::Open);
+        $against = array_filter($trial->findings, static fn(Finding $f): bool => $f->severity !== Severity::Open);
 
-        return new OptionCard($wish,
-            array_values(array_filter([$kit->strip->entry->name(), $several.$kit->supply->entry->name(), $several.$kit->controller->entry->name(), $kit->cable->entry->name(), $kit->hub?->entry->name()])),
+        return new OptionCard(
+            $wish,
+            array_values(
+                array_filter([
+                    $kit->strip->entry->name(),
+                    $several . $kit->supply->entry->name(),
+                    $several . $kit->controller->entry->name(),
+                    $kit->cable->entry->name(),
+                    $kit->hub?->entry->name(),
+                ]),
+            ),
             [
-                'load' => new Figure('Load', $watts * $metres, 'W', 0, 'w * L', [new Input('w', 'strip, all channels', $watts, 'W/m'), new Input('L', 'lit length', $metres, 'm')], 'Nominal.'),
-                'darkest' => new Figure('Darkest light', $trial->darkest(), 'of full', 2, 'd', [new Input('d', 'amps of the darkest group against its nominal ones', $trial->darkest(), '')], self::SOLVED),
-                'evenness' => new Figure('Evenness', $trial->evenness(), '', 2, 'd / b', [new Input('d', 'darkest', $trial->darkest(), ''), new Input('b', 'brightest', $brightest, '')], self::SOLVED, 'limits: common practice, no source'),
+                'load' => new Figure(
+                    'Load',
+                    $watts * $metres,
+                    'W',
+                    0,
+                    'w * L',
+                    [new Input('w', 'strip, all channels', $watts, 'W/m'), new Input('L', 'lit length', $metres, 'm')],
+                    'Nominal.',
+                ),
+                'darkest' => new Figure(
+                    'Darkest light',
+                    $trial->darkest(),
+                    'of full',
+                    2,
+                    'd',
+                    [new Input('d', 'amps of the darkest group against its nominal ones', $trial->darkest(), '')],
+                    self::SOLVED,
+                ),
+                'evenness' => new Figure(
+                    'Evenness',
+                    $trial->evenness(),
+                    '',
+                    2,
+                    'd / b',
+                    [new Input('d', 'darkest', $trial->darkest(), ''), new Input('b', 'brightest', $brightest, '')],
+                    self::SOLVED,
+                    'limits: common practice, no source',
+                ),
                 'joints' => self::count('Joints', $cost->joints, 'soldered ends of cores'),
                 'boxes' => self::count('To hide', $cost->devices, 'supplies and controllers'),
                 'cost' => $cost->cost(),
@@ -71,12 +116,21 @@ final readonly class Card
             ],
             Reach::of($plan, $kit->hub, $wish->control, $wish->colour, $shelf),
             [...array_values($against), ...Cautions::of($plan, $run, $wish, $kit, $trial)],
-            ['kind' => 'Together', 'words' => self::words($run, $wish), 'changes' => $trial->changes]);
+            ['kind' => 'Together', 'words' => self::words($run, $wish), 'changes' => $trial->changes],
+        );
     }
 
     private static function words(Run $run, Wish $wish): string
     {
-        return sprintf('Option taken for %s: %g V, %s, %s light, %d controller%s, %s', ucfirst($run->word), $wish->volts, Facts::way($wish->colour), $wish->light,
-            $wish->controllers, $wish->controllers > 1 ? 's' : '', Facts::way($wish->control));
+        return sprintf(
+            'Option taken for %s: %g V, %s, %s light, %d controller%s, %s',
+            ucfirst($run->word),
+            $wish->volts,
+            Facts::way($wish->colour),
+            $wish->light,
+            $wish->controllers,
+            $wish->controllers > 1 ? 's' : '',
+            Facts::way($wish->control),
+        );
     }
 }

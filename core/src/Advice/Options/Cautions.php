@@ -26,12 +26,29 @@ final readonly class Cautions
     {
         $site = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site;
         $at = new Place('kit', $run->id);
-        $findings = [...self::site($site, $run, $kit, $at), ...self::settings($kit, $wish, $at), ...self::cap($wish, $trial, $kit, $at)];
+        $findings = [
+            ...self::site($site, $run, $kit, $at),
+            ...self::settings($kit, $wish, $at),
+            ...self::cap($wish, $trial, $kit, $at),
+        ];
         $strip = $kit->strip->entry;
         $controller = $kit->controller->entry;
         if ($strip instanceof Strip && $controller instanceof Controller) {
-            $findings[] = new Finding('carries', Severity::Open, sprintf('Its controller carries %.1f m of this strip', ControllerAmps::metres($strip, $controller)),
-                sprintf('%g A a channel and %g A in all, at %g V. At half the volts it would be half the metres.', $controller->channelAmps, $controller->totalAmps, $strip->volts), $at, null, null, 'common practice, no source');
+            $findings[] = new Finding(
+                'carries',
+                Severity::Open,
+                sprintf('Its controller carries %.1f m of this strip', ControllerAmps::metres($strip, $controller)),
+                sprintf(
+                    '%g A a channel and %g A in all, at %g V. At half the volts it would be half the metres.',
+                    $controller->channelAmps,
+                    $controller->totalAmps,
+                    $strip->volts,
+                ),
+                $at,
+                null,
+                null,
+                'common practice, no source',
+            );
         }
 
         return $findings;
@@ -43,14 +60,41 @@ final readonly class Cautions
         $findings = [];
         $sealed = ($kit->strip->written['sealed'] ?? 'none') !== 'none';
         if (($site->damp === true || in_array('outdoors', $run->mounting, true)) && !$sealed) {
-            $findings[] = new Finding('damp', Severity::Watch, 'An open strip in a damp place', 'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.', $at, null, null, 'common practice, no source');
+            $findings[] = new Finding(
+                'damp',
+                Severity::Watch,
+                'An open strip in a damp place',
+                'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.',
+                $at,
+                null,
+                null,
+                'common practice, no source',
+            );
         }
         $volts = $kit->supply->entry instanceof Supply ? $kit->supply->entry->volts : 0.0;
         if ($site->damp === true && $volts > 30) {
-            $findings[] = new Finding('touch', Severity::Stop, sprintf('%g V may not be touched in a damp place', $volts), '30 V d.c. is the limit there.', $at, $volts, 30, 'IEC 60364-4-41 (from memory); local rules decide');
+            $findings[] = new Finding(
+                'touch',
+                Severity::Stop,
+                sprintf('%g V may not be touched in a damp place', $volts),
+                '30 V d.c. is the limit there.',
+                $at,
+                $volts,
+                30,
+                'IEC 60364-4-41 (from memory); local rules decide',
+            );
         }
         if ($site->batteries !== [] && $site->outlets === []) {
-            $findings[] = new Finding('battery', Severity::Watch, 'There is no mains here: the supply must be a converter on the bank', 'A strip straight on a bank takes far more while it charges, 14.4 V instead of 12: a regulator holds it.', $at, null, null, 'common practice, no source');
+            $findings[] = new Finding(
+                'battery',
+                Severity::Watch,
+                'There is no mains here: the supply must be a converter on the bank',
+                'A strip straight on a bank takes far more while it charges, 14.4 V instead of 12: a regulator holds it.',
+                $at,
+                null,
+                null,
+                'common practice, no source',
+            );
         }
 
         return $findings;
@@ -60,13 +104,29 @@ final readonly class Cautions
     private static function settings(Fulfilment $kit, Wish $wish, Place $at): array
     {
         $controller = $kit->controller->entry;
-        if (!$controller instanceof Controller || $controller->setBy === 'none') {
+        if (!($controller instanceof Controller) || $controller->setBy === 'none') {
             return [];
         }
 
-        return [new Finding('setting', Severity::Open, match ($controller->setBy) {
-            'switch' => 'Set the switch before power', 'jumper' => 'Set the jumper before power', default => 'The kind of light is chosen in the app',
-        }, ucfirst($controller->setting).'. Here: '.\EmberDusk\Advice\Facts::way($wish->colour).'. A wrong setting lights the wrong channels.', $at, null, null, 'the controller’s leaflet, on the shelf')];
+        return [
+            new Finding(
+                'setting',
+                Severity::Open,
+                match ($controller->setBy) {
+                    'switch' => 'Set the switch before power',
+                    'jumper' => 'Set the jumper before power',
+                    default => 'The kind of light is chosen in the app',
+                },
+                ucfirst($controller->setting) .
+                    '. Here: ' .
+                    \EmberDusk\Advice\Facts::way($wish->colour) .
+                    '. A wrong setting lights the wrong channels.',
+                $at,
+                null,
+                null,
+                'the controller’s leaflet, on the shelf',
+            ),
+        ];
     }
 
     /** @return list<Finding> */
@@ -75,11 +135,37 @@ final readonly class Cautions
         if ($wish->cap >= 1) {
             return [];
         }
-        $findings = [new Finding('cap', Severity::Open, sprintf('A limit of %.0f %% must be set in the controller', 100 * $wish->cap), 'The supply is only large enough with it. It becomes a step, and a check: everything to white, and the supply’s amps read.', $at, null, null, 'common practice, no source')];
-        $peak = max([0.0, ...array_values(array_map(static fn (RunResult $r): float => $r->supplyAmps, $trial->results))]);
+        $findings = [
+            new Finding(
+                'cap',
+                Severity::Open,
+                sprintf('A limit of %.0f %% must be set in the controller', 100 * $wish->cap),
+                'The supply is only large enough with it. It becomes a step, and a check: everything to white, and the supply’s amps read.',
+                $at,
+                null,
+                null,
+                'common practice, no source',
+            ),
+        ];
+        $peak = max([
+            0.0,
+            ...array_values(array_map(static fn(RunResult $r): float => $r->supplyAmps, $trial->results)),
+        ]);
         $limit = $kit->supply->entry instanceof Supply ? $kit->supply->entry->limitAmps : INF;
         if ($peak > $limit - 0.05) {
-            $findings[] = new Finding('peak', Severity::Watch, sprintf('The peak stays at %.1f A', $peak), sprintf('Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. A limit by amps, or the first school, is safer.', $limit), $at, $peak, $limit, 'common practice, no source');
+            $findings[] = new Finding(
+                'peak',
+                Severity::Watch,
+                sprintf('The peak stays at %.1f A', $peak),
+                sprintf(
+                    'Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. A limit by amps, or the first school, is safer.',
+                    $limit,
+                ),
+                $at,
+                $peak,
+                $limit,
+                'common practice, no source',
+            );
         }
 
         return $findings;

@@ -10,9 +10,7 @@ use EmberDusk\Plan\Frozen;
 /** The least dear entry that fits; owned ones first where that is wanted. Ties go to the order of the shelf. */
 final readonly class Choice
 {
-    public function __construct(private Prices $prices, private bool $ownedFirst)
-    {
-    }
+    public function __construct(private Prices $prices, private bool $ownedFirst) {}
 
     /**
      * @template T of Entry
@@ -28,11 +26,14 @@ final readonly class Choice
         $rank = null;
         foreach ($entries as $frozen) {
             $entry = $frozen->entry;
-            if (!$entry instanceof $kind || !$fits($entry)) {
+            if (!($entry instanceof $kind) || !$fits($entry)) {
                 continue;
             }
-            $own = [$this->ownedFirst && $this->prices->owns($entry->id()) ? 0 : 1,
-                ...($before === null ? [] : $before($entry, $frozen)), $this->prices->for($frozen, 1) ?? INF];
+            $own = [
+                $this->ownedFirst && $this->prices->owns($entry->id()) ? 0 : 1,
+                ...$before === null ? [] : $before($entry, $frozen),
+                $this->prices->for($frozen, 1) ?? INF,
+            ];
             if ($rank === null || $own < $rank) {
                 [$best, $rank] = [$frozen, $own];
             }

@@ -30,9 +30,14 @@ final readonly class Fulfilment
     private const ROOM = 7.0;
 
     /** @param  Frozen|null  $hub  what phones reach the controllers through, where one is needed and none is there yet */
-    private function __construct(public Frozen $strip, public Frozen $supply, public Frozen $controller, public Frozen $cable, public ?Frozen $hub, public Wish $wish)
-    {
-    }
+    private function __construct(
+        public Frozen $strip,
+        public Frozen $supply,
+        public Frozen $controller,
+        public Frozen $cable,
+        public ?Frozen $hub,
+        public Wish $wish,
+    ) {}
 
     /**
      * With as many controllers as the wish says, or with the fewest that do.
@@ -58,28 +63,78 @@ final readonly class Fulfilment
     {
         $choice = new Choice(new Prices($plan), $wish->source === 'owned');
         $sheltered = array_intersect($run->mounting, ['profile']) !== [] || !in_array('outdoors', $run->mounting, true);
-        $strip = $choice->least($shelf->ofKind('strip'), Strip::class, static fn (Strip $s): bool => $s->volts === $wish->volts && $s->colours() === $wish->colour
-            && ($s->wattsPerMetre() >= self::ROOM * self::whole($s)) === ($wish->light === 'room'),
-            static fn (Strip $s, Frozen $f): array => [$sheltered || ($f->written['sealed'] ?? 'none') !== 'none' ? 0 : 1, abs($s->wattsPerMetre() - self::DENSITY[$wish->light] * self::whole($s))])
-            ?? throw new Trouble(sprintf('The shelf has no %g V %s strip for %s light.', $wish->volts, $wish->colour, $wish->light));
+        $strip =
+            $choice->least(
+                $shelf->ofKind('strip'),
+                Strip::class,
+                static fn(Strip $s): bool => $s->volts === $wish->volts &&
+                    $s->colours() === $wish->colour &&
+                    $s->wattsPerMetre() >= self::ROOM * self::whole($s) === ($wish->light === 'room'),
+                static fn(Strip $s, Frozen $f): array => [
+                    $sheltered || ($f->written['sealed'] ?? 'none') !== 'none' ? 0 : 1,
+                    abs($s->wattsPerMetre() - self::DENSITY[$wish->light] * self::whole($s)),
+                ],
+            ) ??
+            throw new Trouble(
+                sprintf('The shelf has no %g V %s strip for %s light.', $wish->volts, $wish->colour, $wish->light),
+            );
         $of = $strip->entry;
-        if (!$of instanceof Strip) {
+        if (!($of instanceof Strip)) {
             throw new Trouble('The shelf has no such strip.');
         }
         $metres = CutMarks::of($run, $of)->length() / $wish->controllers;
         $watts = $of->wattsPerMetre() * $metres;
         $channels = count($of->channels);
-        $controller = $choice->least($shelf->ofKind('controller'), Controller::class, static fn (Controller $c): bool => $c->family === $wish->control && in_array($wish->colour, $c->modes, true)
-            && $c->channels >= $channels && $c->inputLeast <= $wish->volts && $wish->volts <= $c->inputMost && ControllerAmps::metres($of, $c) >= $metres - 1e-9)
-            ?? throw new Trouble(sprintf('No %s controller on the shelf carries %.1f m of this strip (%.1f A at %g V). Cut the run into more parts.',
-                \EmberDusk\Advice\Facts::way($wish->control), $metres, $watts / $wish->volts, $wish->volts));
-        $supply = $choice->least($shelf->ofKind('supply'), Supply::class, static fn (Supply $s): bool => abs($s->volts - $wish->volts) < 0.5
-            && $s->ratedWatts() * (1 - $plan->limits->headroom) >= $watts * $wish->cap - 1e-9)
-            ?? throw new Trouble(sprintf('No %g V supply on the shelf is rated for %.0f W.', $wish->volts, $watts * $wish->cap / (1 - $plan->limits->headroom)));
+        $controller =
+            $choice->least(
+                $shelf->ofKind('controller'),
+                Controller::class,
+                static fn(Controller $c): bool => $c->family === $wish->control &&
+                    in_array($wish->colour, $c->modes, true) &&
+                    $c->channels >= $channels &&
+                    $c->inputLeast <= $wish->volts &&
+                    $wish->volts <= $c->inputMost &&
+                    ControllerAmps::metres($of, $c) >= $metres - 1e-9,
+            ) ??
+            throw new Trouble(
+                sprintf(
+                    'No %s controller on the shelf carries %.1f m of this strip (%.1f A at %g V). Cut the run into more parts.',
+                    \EmberDusk\Advice\Facts::way($wish->control),
+                    $metres,
+                    $watts / $wish->volts,
+                    $wish->volts,
+                ),
+            );
+        $supply =
+            $choice->least(
+                $shelf->ofKind('supply'),
+                Supply::class,
+                static fn(Supply $s): bool => abs($s->volts - $wish->volts) < 0.5 &&
+                    $s->ratedWatts() * (1 - $plan->limits->headroom) >= $watts * $wish->cap - 1e-9,
+            ) ??
+            throw new Trouble(
+                sprintf(
+                    'No %g V supply on the shelf is rated for %.0f W.',
+                    $wish->volts,
+                    ($watts * $wish->cap) / (1 - $plan->limits->headroom),
+                ),
+            );
         $overload = $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0;
-        $cable = $choice->least($shelf->ofKind('cable'), Cable::class, static fn (Cable $c): bool => $c->cores > $channels && $c->conductor->system === $plan->terms->wire
-            && ($c->conductor->capacity ?? 0.0) >= $overload)
-            ?? throw new Trouble(sprintf('No cable on the shelf has %d cores that carry the %.1f A that the supply keeps up.', $channels + 1, $overload));
+        $cable =
+            $choice->least(
+                $shelf->ofKind('cable'),
+                Cable::class,
+                static fn(Cable $c): bool => $c->cores > $channels &&
+                    $c->conductor->system === $plan->terms->wire &&
+                    ($c->conductor->capacity ?? 0.0) >= $overload,
+            ) ??
+            throw new Trouble(
+                sprintf(
+                    'No cable on the shelf has %d cores that carry the %.1f A that the supply keeps up.',
+                    $channels + 1,
+                    $overload,
+                ),
+            );
 
         return new self($strip, $supply, $controller, $cable, self::hub($plan, $wish, $shelf, $choice), $wish);
     }
@@ -93,7 +148,7 @@ final readonly class Fulfilment
     public function changes(Plan $plan, Run $run, Wish $wish, array $shares): array
     {
         $changes = [['kind' => 'SplitRun', 'run' => $run->id, 'parts' => $wish->controllers]];
-        $cut = \EmberDusk\Plan\Changes\Catalogue::read($changes[0], new NoShelf)->apply($plan);
+        $cut = \EmberDusk\Plan\Changes\Catalogue::read($changes[0], new NoShelf())->apply($plan);
         foreach ($cut->runs as $part) {
             if ($part->place !== $run->place || $part->word !== $run->word) {
                 continue;
@@ -126,6 +181,10 @@ final readonly class Fulfilment
             return null;
         }
 
-        return $choice->least($shelf->ofKind('hub'), Hub::class, static fn (Hub $h): bool => in_array('zigbee', $h->speaks, true) && in_array($wish->colour, $h->sets, true));
+        return $choice->least(
+            $shelf->ofKind('hub'),
+            Hub::class,
+            static fn(Hub $h): bool => in_array('zigbee', $h->speaks, true) && in_array($wish->colour, $h->sets, true),
+        );
     }
 }

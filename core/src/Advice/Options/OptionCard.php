@@ -12,7 +12,16 @@ use EmberDusk\Workings\Finding;
 final readonly class OptionCard
 {
     /** Rows of figures, and whether more is better there. */
-    public const ROWS = ['load' => false, 'darkest' => true, 'evenness' => true, 'joints' => false, 'boxes' => false, 'cost' => false, 'hours' => false, 'energy' => false];
+    public const ROWS = [
+        'load' => false,
+        'darkest' => true,
+        'evenness' => true,
+        'joints' => false,
+        'boxes' => false,
+        'cost' => false,
+        'hours' => false,
+        'energy' => false,
+    ];
 
     /**
      * @param  list<string>  $kit  names
@@ -29,8 +38,7 @@ final readonly class OptionCard
         public array $findings,
         public ?array $take = null,
         public string $refused = '',
-    ) {
-    }
+    ) {}
 
     public static function refused(Wish $wish, string $why): self
     {
@@ -53,8 +61,22 @@ final readonly class OptionCard
             }
         }
 
-        return ['wish' => array_diff_key($this->wish->write(), ['id' => true, 'run' => true]), 'kit' => $this->kit, ...$rows, 'reach' => $this->reach,
-            'findings' => array_map(static fn (Finding $f): array => ['severity' => $f->severity->value, 'title' => $f->title, 'detail' => $f->detail], $this->findings),
-            'refused' => $this->refused === '' ? null : $this->refused, 'take' => $this->take, 'best' => $leads];
+        return [
+            'wish' => array_diff_key($this->wish->write(), ['id' => true, 'run' => true]),
+            'kit' => $this->kit,
+            ...$rows,
+            'reach' => $this->reach,
+            'findings' => array_map(
+                static fn(Finding $f): array => [
+                    'severity' => $f->severity->value,
+                    'title' => $f->title,
+                    'detail' => $f->detail,
+                ],
+                $this->findings,
+            ),
+            'refused' => $this->refused === '' ? null : $this->refused,
+            'take' => $this->take,
+            'best' => $leads,
+        ];
     }
 }

@@ -23,9 +23,13 @@ final readonly class OptionCost
     /**
      * @param  list<array{string, float|null}>  $lines  what, and what it costs; null where the shelf does not say
      */
-    private function __construct(private Plan $plan, private array $lines, public int $joints, private float $metres, public int $devices)
-    {
-    }
+    private function __construct(
+        private Plan $plan,
+        private array $lines,
+        public int $joints,
+        private float $metres,
+        public int $devices,
+    ) {}
 
     public static function of(Plan $plan, Run $run, ?Frozen $hub): self
     {
@@ -47,7 +51,10 @@ final readonly class OptionCost
             }
             $channels = count($plan->strip($part->strip)->channels ?? []);
             $metres += $plan->cutMarks($part)?->length() ?? 0.0;
-            $add($plan->kit[$part->strip ?? ''] ?? null, ceil(10 * ($plan->cutMarks($part)?->length() ?? 0.0) - 1e-9) / 10);
+            $add(
+                $plan->kit[$part->strip ?? ''] ?? null,
+                ceil(10 * ($plan->cutMarks($part)?->length() ?? 0.0) - 1e-9) / 10,
+            );
             $add($plan->kit[$plan->supplies[$part->supply ?? '']->kit ?? ''] ?? null, 1);
             $add($plan->kit[$plan->controllers[$part->controller ?? '']->kit ?? ''] ?? null, 1);
             $devices += 2;
@@ -63,30 +70,65 @@ final readonly class OptionCost
         }
         $add($hub, 1);
 
-        return new self($plan, array_map(static fn (string $id): array => [$kit[$id]->entry->name(), $prices->for($kit[$id], $counts[$id])], array_keys($counts)), $joints, $metres, $devices);
+        return new self(
+            $plan,
+            array_map(
+                static fn(string $id): array => [$kit[$id]->entry->name(), $prices->for($kit[$id], $counts[$id])],
+                array_keys($counts),
+            ),
+            $joints,
+            $metres,
+            $devices,
+        );
     }
 
     public function hours(): Figure
     {
-        return new Figure('Hours', ($this->joints * self::JOINT + $this->metres * self::METRE + $this->devices * self::DEVICE) / 60, 'h', 1, '(J * j + L * m + D * d) / 60', [
-            new Input('J', 'joints', $this->joints, ''), new Input('j', 'minutes a joint', self::JOINT, 'min'),
-            new Input('L', 'strip to fix', $this->metres, 'm'), new Input('m', 'minutes a metre', self::METRE, 'min'),
-            new Input('D', 'supplies and controllers', $this->devices, ''), new Input('d', 'minutes each', self::DEVICE, 'min'),
-        ], 'One person, nothing in the way.', 'common practice, no source');
+        return new Figure(
+            'Hours',
+            ($this->joints * self::JOINT + $this->metres * self::METRE + $this->devices * self::DEVICE) / 60,
+            'h',
+            1,
+            '(J * j + L * m + D * d) / 60',
+            [
+                new Input('J', 'joints', $this->joints, ''),
+                new Input('j', 'minutes a joint', self::JOINT, 'min'),
+                new Input('L', 'strip to fix', $this->metres, 'm'),
+                new Input('m', 'minutes a metre', self::METRE, 'min'),
+                new Input('D', 'supplies and controllers', $this->devices, ''),
+                new Input('d', 'minutes each', self::DEVICE, 'min'),
+            ],
+            'One person, nothing in the way.',
+            'common practice, no source',
+        );
     }
 
     public function cost(): Figure
     {
         $inputs = [];
         foreach ($this->lines as $n => [$name, $price]) {
-            $inputs[] = new Input('p'.($n + 1), $name.($price === null ? ' (no price on the shelf)' : ''), $price ?? 0.0, $this->plan->terms->currency);
+            $inputs[] = new Input(
+                'p' . ($n + 1),
+                $name . ($price === null ? ' (no price on the shelf)' : ''),
+                $price ?? 0.0,
+                $this->plan->terms->currency,
+            );
         }
         $hours = $this->hours()->value;
         $inputs[] = new Input('h', 'hours', $hours, 'h');
         $inputs[] = new Input('r', 'an hour', $this->plan->terms->hourRate, $this->plan->terms->currency);
 
-        return new Figure('Cost', array_sum(array_map(static fn (array $l): float => $l[1] ?? 0.0, $this->lines)) + $hours * $this->plan->terms->hourRate, $this->plan->terms->currency, 2,
-            implode(' + ', array_map(static fn (Input $i): string => $i->symbol, array_slice($inputs, 0, -2))).($this->lines === [] ? '' : ' + ').'h * r', $inputs,
-            'What the client owns counts as nothing; a hub that is missing is counted. Without tax.');
+        return new Figure(
+            'Cost',
+            array_sum(array_map(static fn(array $l): float => $l[1] ?? 0.0, $this->lines)) +
+                $hours * $this->plan->terms->hourRate,
+            $this->plan->terms->currency,
+            2,
+            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, array_slice($inputs, 0, -2))) .
+                ($this->lines === [] ? '' : ' + ') .
+                'h * r',
+            $inputs,
+            'What the client owns counts as nothing; a hub that is missing is counted. Without tax.',
+        );
     }
 }

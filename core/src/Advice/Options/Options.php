@@ -16,15 +16,34 @@ final readonly class Options
     /** @return list<Wish> */
     public static function wishes(Plan $plan, Run $run): array
     {
-        $set = array_values(array_filter($plan->options, static fn (Wish $w): bool => $w->run === $run->id));
+        $set = array_values(array_filter($plan->options, static fn(Wish $w): bool => $w->run === $run->id));
         if ($set !== []) {
             return $set;
         }
         $light = $run->light === '' ? 'room' : $run->light;
-        $usual = [[24.0, 'single', 0, 'zigbee', 'shelf'], [12.0, 'single', 0, 'zigbee', 'shelf'], [24.0, 'tunable', 0, 'zigbee', 'shelf'],
-            [24.0, 'tunable', 2, 'rf', 'shelf'], [24.0, 'rgbw', 0, 'zigbee', 'shelf'], [24.0, 'tunable', 0, 'rf', $plan->owned === [] ? 'set' : 'owned']];
+        $usual = [
+            [24.0, 'single', 0, 'zigbee', 'shelf'],
+            [12.0, 'single', 0, 'zigbee', 'shelf'],
+            [24.0, 'tunable', 0, 'zigbee', 'shelf'],
+            [24.0, 'tunable', 2, 'rf', 'shelf'],
+            [24.0, 'rgbw', 0, 'zigbee', 'shelf'],
+            [24.0, 'tunable', 0, 'rf', $plan->owned === [] ? 'set' : 'owned'],
+        ];
 
-        return array_map(static fn (int $n, array $w): Wish => new Wish('o'.($n + 1), $run->id, $w[0], $light, $w[1], $w[2], $w[3], $w[4]), array_keys($usual), $usual);
+        return array_map(
+            static fn(int $n, array $w): Wish => new Wish(
+                'o' . ($n + 1),
+                $run->id,
+                $w[0],
+                $light,
+                $w[1],
+                $w[2],
+                $w[3],
+                $w[4],
+            ),
+            array_keys($usual),
+            $usual,
+        );
     }
 
     /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/optionCard; the best of a row is told where they differ */
@@ -32,12 +51,18 @@ final readonly class Options
     {
         if ($run->parts > 1) {
             // Options are for the run as it was measured, whatever it is cut into now.
-            $first = array_filter($plan->runs, static fn (Run $r): bool => $r->place === $run->place && $r->word === $run->word && $r->part === 1);
+            $first = array_filter(
+                $plan->runs,
+                static fn(Run $r): bool => $r->place === $run->place && $r->word === $run->word && $r->part === 1,
+            );
             $run = reset($first) ?: $run;
             $plan = Catalogue::read(['kind' => 'SplitRun', 'run' => $run->id, 'parts' => 1], $shelf)->apply($plan);
             $run = $plan->run($run->id);
         }
-        $cards = array_map(static fn (Wish $w): OptionCard => Card::of($plan, $run, $w, $shelf), self::wishes($plan, $run));
+        $cards = array_map(
+            static fn(Wish $w): OptionCard => Card::of($plan, $run, $w, $shelf),
+            self::wishes($plan, $run),
+        );
         $best = [];
         foreach (OptionCard::ROWS as $row => $more) {
             $values = [];
@@ -51,6 +76,6 @@ final readonly class Options
             }
         }
 
-        return array_map(static fn (OptionCard $c): array => $c->toArray($best), $cards);
+        return array_map(static fn(OptionCard $c): array => $c->toArray($best), $cards);
     }
 }

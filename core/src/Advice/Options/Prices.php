@@ -10,9 +10,7 @@ use EmberDusk\Plan\Plan;
 /** What entries cost on the shelf, a piece or a metre; what the client owns already costs nothing, as far as it goes. */
 final readonly class Prices
 {
-    public function __construct(private Plan $plan)
-    {
-    }
+    public function __construct(private Plan $plan) {}
 
     /** Of so many pieces or metres. */
     public function for(Frozen $kit, float $count): ?float

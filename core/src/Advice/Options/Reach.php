@@ -20,7 +20,13 @@ final readonly class Reach
 
     public const NOT = 'not';
 
-    private const KINDS = ['remote' => 'Remote', 'panel' => 'Wall panel', 'assistant' => 'Assistant', 'phone' => 'Phone alone', 'bridge' => 'Bridge'];
+    private const KINDS = [
+        'remote' => 'Remote',
+        'panel' => 'Wall panel',
+        'assistant' => 'Assistant',
+        'phone' => 'Phone alone',
+        'bridge' => 'Bridge',
+    ];
 
     /**
      * The best of each kind for a way of control and a kind of light; the hub is the job's own.
@@ -32,12 +38,21 @@ final readonly class Reach
         $hub = $taken->entry ?? $plan->hub(array_key_first($plan->hubs));
         $hub = $hub instanceof Hub && in_array($control, $hub->speaks, true) ? $hub : null;
         $app = $hub === null ? self::NOT : self::reach($hub->sets, $colour);
-        $rows = [['label' => 'Hub’s app', 'reach' => $app, 'text' => $hub === null ? 'no hub here speaks '.Facts::way($control) : self::words($app, $hub->name(), $colour)]];
+        $rows = [
+            [
+                'label' => 'Hub’s app',
+                'reach' => $app,
+                'text' =>
+                    $hub === null
+                        ? 'no hub here speaks ' . Facts::way($control)
+                        : self::words($app, $hub->name(), $colour),
+            ],
+        ];
         foreach (self::KINDS as $kind => $label) {
-            $best = [self::NOT, 'none on the shelf speaks '.Facts::way($control)];
+            $best = [self::NOT, 'none on the shelf speaks ' . Facts::way($control)];
             foreach ($shelf->ofKind($kind) as $frozen) {
                 $entry = $frozen->entry;
-                if (!$entry instanceof Control) {
+                if (!($entry instanceof Control)) {
                     continue;
                 }
                 $direct = in_array($control, $entry->speaks, true);
@@ -72,8 +87,8 @@ final readonly class Reach
     private static function words(string $reach, string $name, string $colour): string
     {
         return match ($reach) {
-            self::ALL => $colour === 'single' ? "dims: {$name}" : 'sets '.Facts::way($colour).": {$name}",
-            self::DIMS => "on, off and dimming only: {$name} does not set ".Facts::way($colour),
+            self::ALL => $colour === 'single' ? "dims: {$name}" : 'sets ' . Facts::way($colour) . ": {$name}",
+            self::DIMS => "on, off and dimming only: {$name} does not set " . Facts::way($colour),
             default => "cannot: {$name}",
         };
     }

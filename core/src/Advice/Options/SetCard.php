@@ -29,26 +29,93 @@ final readonly class SetCard
     /** @throws Trouble when no set is long enough */
     public static function of(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): OptionCard
     {
-        $best = (new Choice(new Prices($plan), false))->least($shelf->ofKind('set'), Thing::class,
-            static fn (Thing $t): bool => $t->values->string('colours') === $wish->colour && $t->values->number('metres') >= $run->length() - 1e-9)
-            ?? throw new Trouble(sprintf('No ready-made set on the shelf has %.1f m of %s. Sets cannot be joined end to end.', $run->length(), Facts::way($wish->colour)));
+        $best =
+            (new Choice(new Prices($plan), false))->least(
+                $shelf->ofKind('set'),
+                Thing::class,
+                static fn(Thing $t): bool => $t->values->string('colours') === $wish->colour &&
+                    $t->values->number('metres') >= $run->length() - 1e-9,
+            ) ??
+            throw new Trouble(
+                sprintf(
+                    'No ready-made set on the shelf has %.1f m of %s. Sets cannot be joined end to end.',
+                    $run->length(),
+                    Facts::way($wish->colour),
+                ),
+            );
         $f = new Fields($best->written);
-        $watts = $f->number('watts') * $run->length() / $f->number('metres');
-        $hours = $run->length() * self::METRE / 60 + self::PLUGGING;
+        $watts = ($f->number('watts') * $run->length()) / $f->number('metres');
+        $hours = ($run->length() * self::METRE) / 60 + self::PLUGGING;
         $price = (new Prices($plan))->for($best, 1);
         $currency = $plan->terms->currency;
 
-        return new OptionCard($wish, [$best->entry->name()], [
-            'load' => new Figure('Load', $watts, 'W', 0, 'P * L / M', [new Input('P', 'the whole set', $f->number('watts'), 'W'), new Input('L', 'used', $run->length(), 'm'), new Input('M', 'in the box', $f->number('metres'), 'm')], 'As its box says.'),
-            'joints' => Card::count('Joints', 0, 'factory plugs only'),
-            'boxes' => Card::count('To hide', 2, 'supply and receiver'),
-            'cost' => new Figure('Cost', ($price ?? 0.0) + $hours * $plan->terms->hourRate, $currency, 2, 'p + h * r', [new Input('p', $price === null ? 'the set (no price on the shelf)' : 'the set', $price ?? 0.0, $currency),
-                new Input('h', 'hours', $hours, 'h'), new Input('r', 'an hour', $plan->terms->hourRate, $currency)], 'Without tax.'),
-            'hours' => new Figure('Hours', $hours, 'h', 1, 'L * m / 60 + s', [new Input('L', 'strip to fix', $run->length(), 'm'), new Input('m', 'minutes a metre', self::METRE, 'min'), new Input('s', 'plugging in', self::PLUGGING, 'h')], 'One person.', 'common practice, no source'),
-            'energy' => Card::energy($plan, $watts, 'as its box says'),
-        ], Reach::of($plan, null, $f->strings('speaks')[0] ?? 'rf', $wish->colour, $shelf), [
-            new Finding('set', Severity::Watch, 'Fed at one end only', 'Its box does not say how bright the far end is, and a set cannot be fed in the middle.'.($f->has('extends') && $f->flag('extends') ? '' : ' It cannot be made longer.'),
-                new Place('kit', $run->id), null, null, 'common practice, no source'),
-        ]);
+        return new OptionCard(
+            $wish,
+            [$best->entry->name()],
+            [
+                'load' => new Figure(
+                    'Load',
+                    $watts,
+                    'W',
+                    0,
+                    'P * L / M',
+                    [
+                        new Input('P', 'the whole set', $f->number('watts'), 'W'),
+                        new Input('L', 'used', $run->length(), 'm'),
+                        new Input('M', 'in the box', $f->number('metres'), 'm'),
+                    ],
+                    'As its box says.',
+                ),
+                'joints' => Card::count('Joints', 0, 'factory plugs only'),
+                'boxes' => Card::count('To hide', 2, 'supply and receiver'),
+                'cost' => new Figure(
+                    'Cost',
+                    ($price ?? 0.0) + $hours * $plan->terms->hourRate,
+                    $currency,
+                    2,
+                    'p + h * r',
+                    [
+                        new Input(
+                            'p',
+                            $price === null ? 'the set (no price on the shelf)' : 'the set',
+                            $price ?? 0.0,
+                            $currency,
+                        ),
+                        new Input('h', 'hours', $hours, 'h'),
+                        new Input('r', 'an hour', $plan->terms->hourRate, $currency),
+                    ],
+                    'Without tax.',
+                ),
+                'hours' => new Figure(
+                    'Hours',
+                    $hours,
+                    'h',
+                    1,
+                    'L * m / 60 + s',
+                    [
+                        new Input('L', 'strip to fix', $run->length(), 'm'),
+                        new Input('m', 'minutes a metre', self::METRE, 'min'),
+                        new Input('s', 'plugging in', self::PLUGGING, 'h'),
+                    ],
+                    'One person.',
+                    'common practice, no source',
+                ),
+                'energy' => Card::energy($plan, $watts, 'as its box says'),
+            ],
+            Reach::of($plan, null, $f->strings('speaks')[0] ?? 'rf', $wish->colour, $shelf),
+            [
+                new Finding(
+                    'set',
+                    Severity::Watch,
+                    'Fed at one end only',
+                    'Its box does not say how bright the far end is, and a set cannot be fed in the middle.' .
+                        ($f->has('extends') && $f->flag('extends') ? '' : ' It cannot be made longer.'),
+                    new Place('kit', $run->id),
+                    null,
+                    null,
+                    'common practice, no source',
+                ),
+            ],
+        );
     }
 }

@@ -27,9 +27,13 @@ final readonly class Trial
      * @param  array<string, RunResult>  $results  by part of the run
      * @param  list<Finding>  $findings
      */
-    private function __construct(public Plan $plan, public array $changes, public array $results, public array $findings, public int $feeds)
-    {
-    }
+    private function __construct(
+        public Plan $plan,
+        public array $changes,
+        public array $results,
+        public array $findings,
+        public int $feeds,
+    ) {}
 
     /** @throws \EmberDusk\Workings\Trouble when it cannot be solved */
     public static function of(Plan $plan, Run $run, Wish $wish, Fulfilment $kit, ShelfSource $shelf): self
@@ -37,7 +41,12 @@ final readonly class Trial
         $best = null;
         foreach (self::FEEDS as $shares) {
             $changes = $kit->changes($plan, $run, $wish, $shares);
-            $trial = self::solved(self::applied($plan, $changes, $shelf), $run, $changes, count($shares) * $wish->controllers);
+            $trial = self::solved(
+                self::applied($plan, $changes, $shelf),
+                $run,
+                $changes,
+                count($shares) * $wish->controllers,
+            );
             if ($trial->holds()) {
                 return $trial;
             }
@@ -51,13 +60,13 @@ final readonly class Trial
 
     public function darkest(): float
     {
-        return min(array_map(static fn (RunResult $r): float => $r->darkest(), $this->results) ?: [0.0]);
+        return min(array_map(static fn(RunResult $r): float => $r->darkest(), $this->results) ?: [0.0]);
     }
 
     /** Over all parts, since the eye sees them side by side. */
     public function evenness(): float
     {
-        $brightest = max(array_map(static fn (RunResult $r): float => $r->brightest(), $this->results) ?: [0.0]);
+        $brightest = max(array_map(static fn(RunResult $r): float => $r->brightest(), $this->results) ?: [0.0]);
 
         return $brightest > 0 ? $this->darkest() / $brightest : 0.0;
     }
@@ -65,13 +74,15 @@ final readonly class Trial
     /** Watts from all supplies at full. */
     public function watts(): float
     {
-        return array_sum(array_map(static fn (RunResult $r): float => $r->balance->emf, $this->results));
+        return array_sum(array_map(static fn(RunResult $r): float => $r->balance->emf, $this->results));
     }
 
     private function holds(): bool
     {
-        return array_filter($this->findings, static fn (Finding $f): bool => in_array($f->code, ['evenness', 'seam', 'drop'], true)) === []
-            && $this->evenness() >= $this->plan->limits->evenness;
+        return array_filter(
+            $this->findings,
+            static fn(Finding $f): bool => in_array($f->code, ['evenness', 'seam', 'drop'], true),
+        ) === [] && $this->evenness() >= $this->plan->limits->evenness;
     }
 
     /** @param  list<array<string, mixed>>  $changes */

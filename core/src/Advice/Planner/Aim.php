@@ -17,10 +17,12 @@ enum Aim: string
     /** One number to order by. */
     public function rank(int $cost, int $joints, int $boxes): int
     {
-        return $cost + self::DEAREST * match ($this) {
-            self::Cost => 0,
-            self::Joints => $joints,
-            self::Boxes => $boxes,
-        };
+        return $cost +
+            self::DEAREST *
+                match ($this) {
+                    self::Cost => 0,
+                    self::Joints => $joints,
+                    self::Boxes => $boxes,
+                };
     }
 }

@@ -29,7 +29,10 @@ final readonly class Alternatives
                 }
             }
             foreach ($groups as $group) {
-                $all['most even'] = [...$all['most even'] ?? [], ...array_map(static fn (Tried $t): Tried => self::even($group, $t), $group->parts)];
+                $all['most even'] = [
+                    ...$all['most even'] ?? [],
+                    ...array_map(static fn(Tried $t): Tried => self::even($group, $t), $group->parts),
+                ];
             }
         } catch (Stopped) {
             return $all;
@@ -47,7 +50,10 @@ final readonly class Alternatives
         $other = new Group($group->search, $group->runs, $aim, self::MOST);
         $other->solve();
 
-        return $other->complete() && $other->rank() < array_sum(array_map(static fn (Tried $t): int => $t->rank($aim), $group->parts)) ? $other->parts : $group->parts;
+        return $other->complete() &&
+            $other->rank() < array_sum(array_map(static fn(Tried $t): int => $t->rank($aim), $group->parts))
+            ? $other->parts
+            : $group->parts;
     }
 
     /**
@@ -61,9 +67,16 @@ final readonly class Alternatives
         for ($round = 0; $round < ($group->few() ? self::ROUNDS : 1); $round++) {
             $before = $best;
             foreach (self::better($group, $best) as $layout) {
-                $runs = array_map(static fn (string $id) => $group->search->tables->plan->run($id), $layout->runs());
+                $runs = array_map(static fn(string $id) => $group->search->tables->plan->run($id), $layout->runs());
                 $tried = $group->search->try($layout, $runs);
-                if ($tried->judge->holds() && [-round($tried->judge->evenness, 4), $tried->cost, $tried->key] < [-round($best->judge->evenness, 4), $best->cost, $best->key]) {
+                if (
+                    $tried->judge->holds() &&
+                    [-round($tried->judge->evenness, 4), $tried->cost, $tried->key] < [
+                        -round($best->judge->evenness, 4),
+                        $best->cost,
+                        $best->key,
+                    ]
+                ) {
                     $best = $tried;
                 }
             }
@@ -92,7 +105,20 @@ final readonly class Alternatives
                     }
                 }
                 foreach (array_slice($thickest, 0, self::WAYS) as $option) {
-                    $layouts[] = new Layout($tried->layout->supply, $tried->layout->place, array_values(array_replace($tried->layout->blocks, [$n => new Block($block->controller, $block->place, $block->trunk, array_values(array_replace($block->feeds, [$k => $option])))])));
+                    $layouts[] = new Layout(
+                        $tried->layout->supply,
+                        $tried->layout->place,
+                        array_values(
+                            array_replace($tried->layout->blocks, [
+                                $n => new Block(
+                                    $block->controller,
+                                    $block->place,
+                                    $block->trunk,
+                                    array_values(array_replace($block->feeds, [$k => $option])),
+                                ),
+                            ]),
+                        ),
+                    );
                 }
             }
         }

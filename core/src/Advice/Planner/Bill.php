@@ -21,9 +21,7 @@ final readonly class Bill
     /**
      * @param  array<string, array{string, float, string, int}>  $lines  by shelf id: name, how many, unit, cost
      */
-    private function __construct(public array $lines, public int $joints, public int $boxes)
-    {
-    }
+    private function __construct(public array $lines, public int $joints, public int $boxes) {}
 
     /** @param  list<string>  $runs  ids */
     public static function of(Plan $plan, array $runs): self
@@ -32,7 +30,12 @@ final readonly class Bill
         $add = static function (?Frozen $kit, float $count, string $unit, int $cost) use (&$lines): void {
             if ($kit !== null) {
                 $id = $kit->entry->id();
-                $lines[$id] = [$kit->entry->name(), ($lines[$id][1] ?? 0.0) + $count, $unit, ($lines[$id][3] ?? 0) + $cost];
+                $lines[$id] = [
+                    $kit->entry->name(),
+                    ($lines[$id][1] ?? 0.0) + $count,
+                    $unit,
+                    ($lines[$id][3] ?? 0) + $cost,
+                ];
             }
         };
         $units = $cables = $where = [];
@@ -70,7 +73,7 @@ final readonly class Bill
 
     public function cost(): int
     {
-        return array_sum(array_map(static fn (array $l): int => $l[3], $this->lines));
+        return array_sum(array_map(static fn(array $l): int => $l[3], $this->lines));
     }
 
     public static function piece(Plan $plan, Frozen $kit): int
@@ -81,12 +84,12 @@ final readonly class Bill
     /** Of so many metres of a cable. */
     public static function metres(Plan $plan, Frozen $cable, float $metres): int
     {
-        return (int) round(self::COIN * ($plan->terms->price($cable) ?? 0.0) * self::tenths($metres) / 10);
+        return (int) round((self::COIN * ($plan->terms->price($cable) ?? 0.0) * self::tenths($metres)) / 10);
     }
 
     public static function joints(Plan $plan, int $joints): int
     {
-        return $joints * (int) round(self::COIN * self::MINUTES / 60 * $plan->terms->hourRate);
+        return $joints * (int) round(((self::COIN * self::MINUTES) / 60) * $plan->terms->hourRate);
     }
 
     /** What it all comes to, with every line in its working. */
@@ -94,11 +97,26 @@ final readonly class Bill
     {
         $inputs = [];
         foreach (array_values($this->lines) as $n => $line) {
-            $inputs[] = new Input('c'.($n + 1), $line[0].($line[2] === 'm' ? sprintf(', %.1f m', $line[1]) : sprintf(', %d', $line[1])), $line[3] / self::COIN, $plan->terms->currency);
+            $inputs[] = new Input(
+                'c' . ($n + 1),
+                $line[0] . ($line[2] === 'm' ? sprintf(', %.1f m', $line[1]) : sprintf(', %d', $line[1])),
+                $line[3] / self::COIN,
+                $plan->terms->currency,
+            );
         }
 
-        return new Figure('Cost', $this->cost() / self::COIN, $plan->terms->currency, 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs,
-            'Prices of the shelf; cable rounded up to 0.1 m; joints at '.self::MINUTES.' minutes, an hour as the job says.', 'common practice, no source');
+        return new Figure(
+            'Cost',
+            $this->cost() / self::COIN,
+            $plan->terms->currency,
+            2,
+            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            $inputs,
+            'Prices of the shelf; cable rounded up to 0.1 m; joints at ' .
+                self::MINUTES .
+                ' minutes, an hour as the job says.',
+            'common practice, no source',
+        );
     }
 
     /** A sum told as a figure. */
@@ -106,14 +124,36 @@ final readonly class Bill
     {
         $value = $cost / self::COIN;
 
-        return new Figure($label, $value, $plan->terms->currency, 2, 'c', [new Input('c', 'units, cable rounded up to 0.1 m, fuses, joints at '.self::MINUTES.' minutes', $value, $plan->terms->currency)],
-            'Prices of the shelf, an hour as the job says.', 'common practice, no source');
+        return new Figure(
+            $label,
+            $value,
+            $plan->terms->currency,
+            2,
+            'c',
+            [
+                new Input(
+                    'c',
+                    'units, cable rounded up to 0.1 m, fuses, joints at ' . self::MINUTES . ' minutes',
+                    $value,
+                    $plan->terms->currency,
+                ),
+            ],
+            'Prices of the shelf, an hour as the job says.',
+            'common practice, no source',
+        );
     }
 
     /** @return list<array{what: string, count: string, cost: string}> */
     public function toArray(): array
     {
-        return array_map(static fn (array $l): array => ['what' => $l[0], 'count' => $l[2] === 'm' ? sprintf('%.1f m', $l[1]) : sprintf('%d', $l[1]), 'cost' => sprintf('%.2f', $l[3] / self::COIN)], array_values($this->lines));
+        return array_map(
+            static fn(array $l): array => [
+                'what' => $l[0],
+                'count' => $l[2] === 'm' ? sprintf('%.1f m', $l[1]) : sprintf('%d', $l[1]),
+                'cost' => sprintf('%.2f', $l[3] / self::COIN),
+            ],
+            array_values($this->lines),
+        );
     }
 
     private static function tenths(float $metres): float
@@ -133,7 +173,10 @@ final readonly class Bill
         $splices = [];
         foreach ($cables as $cable) {
             $run = self::runOf($plan, $cable->to, $runs);
-            $cores = isset($plan->controllers[$cable->to]) || $run === null ? 2 : count($plan->strip($run->strip)->channels ?? []) + 1;
+            $cores =
+                isset($plan->controllers[$cable->to]) || $run === null
+                    ? 2
+                    : count($plan->strip($run->strip)->channels ?? []) + 1;
             foreach ([$cable->from, $cable->to] as $end) {
                 if (isset($plan->splices[$end])) {
                     $splices[$end] = max($splices[$end] ?? 0, $cores);

@@ -11,14 +11,21 @@ use EmberDusk\Plan\Frozen;
 final readonly class Block
 {
     /** @param  list<FeedOption>  $feeds  in the order of the runs' ids */
-    public function __construct(public ?Frozen $controller, public string $place, public ?Frozen $trunk, public array $feeds)
-    {
-    }
+    public function __construct(
+        public ?Frozen $controller,
+        public string $place,
+        public ?Frozen $trunk,
+        public array $feeds,
+    ) {}
 
     public function cost(Tables $tables, string $supply): int
     {
-        return array_sum(array_map(static fn (FeedOption $f): int => $f->cost, $this->feeds)) + ($this->controller === null ? 0 : Bill::piece($tables->plan, $this->controller))
-            + ($this->trunk === null ? 0 : Bill::metres($tables->plan, $this->trunk, $tables->routes->trunk($supply, $this->place)) + Bill::joints($tables->plan, self::TRUNK));
+        return array_sum(array_map(static fn(FeedOption $f): int => $f->cost, $this->feeds)) +
+            ($this->controller === null ? 0 : Bill::piece($tables->plan, $this->controller)) +
+            ($this->trunk === null
+                ? 0
+                : Bill::metres($tables->plan, $this->trunk, $tables->routes->trunk($supply, $this->place)) +
+                    Bill::joints($tables->plan, self::TRUNK));
     }
 
     /** Two cores at two ends. */
@@ -26,7 +33,8 @@ final readonly class Block
 
     public function joints(): int
     {
-        return array_sum(array_map(static fn (FeedOption $f): int => $f->joints, $this->feeds)) + ($this->trunk === null ? 0 : self::TRUNK);
+        return array_sum(array_map(static fn(FeedOption $f): int => $f->joints, $this->feeds)) +
+            ($this->trunk === null ? 0 : self::TRUNK);
     }
 
     /** Amps of the thinnest cable in it. */
@@ -34,7 +42,11 @@ final readonly class Block
     {
         $trunk = $this->trunk?->entry;
 
-        return min([INF, ...array_map(static fn (FeedOption $f): float => $f->capacity, $this->feeds), ...($trunk instanceof Cable ? [$trunk->conductor->capacity ?? 0.0] : [])]);
+        return min([
+            INF,
+            ...array_map(static fn(FeedOption $f): float => $f->capacity, $this->feeds),
+            ...$trunk instanceof Cable ? [$trunk->conductor->capacity ?? 0.0] : [],
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -45,6 +57,11 @@ final readonly class Block
             $runs[$feed->run] = $feed->decision();
         }
 
-        return ['controller' => $this->controller?->entry->id(), 'place' => $this->place, 'runs' => $runs, 'trunk' => $this->trunk?->entry->id()];
+        return [
+            'controller' => $this->controller?->entry->id(),
+            'place' => $this->place,
+            'runs' => $runs,
+            'trunk' => $this->trunk?->entry->id(),
+        ];
     }
 }

@@ -9,7 +9,5 @@ final readonly class Broken
 {
     public const LIMITS = ['headroom', 'controller', 'evenness', 'seam', 'drop', 'cable'];
 
-    public function __construct(public string $limit, public string $words, public float $excess)
-    {
-    }
+    public function __construct(public string $limit, public string $words, public float $excess) {}
 }

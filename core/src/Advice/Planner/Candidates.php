@@ -22,9 +22,14 @@ final class Candidates
     private SplPriorityQueue $queue;
 
     /** @param  non-empty-list<Run>  $runs */
-    private function __construct(private readonly Tables $tables, array $runs, private readonly Aim $aim, private readonly bool $all, private readonly ?Closure $fits = null)
-    {
-        $this->queue = new SplPriorityQueue;
+    private function __construct(
+        private readonly Tables $tables,
+        array $runs,
+        private readonly Aim $aim,
+        private readonly bool $all,
+        private readonly ?Closure $fits = null,
+    ) {
+        $this->queue = new SplPriorityQueue();
         foreach (Sharing::blocks($tables, $runs) as $blocks) {
             $this->spread($runs, $blocks);
         }
@@ -90,7 +95,13 @@ final class Candidates
                 }
             }
             $layout = $space->layout($at);
-            $this->push($this->aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes()), $space, $at, $last, $layout);
+            $this->push(
+                $this->aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes()),
+                $space,
+                $at,
+                $last,
+                $layout,
+            );
         }
         yield from self::sorted($ready);
     }
@@ -102,7 +113,7 @@ final class Candidates
     private static function sorted(array $layouts): array
     {
         if (count($layouts) > 1) {
-            usort($layouts, static fn (Layout $a, Layout $b): int => strcmp($a->key(), $b->key()));
+            usort($layouts, static fn(Layout $a, Layout $b): int => strcmp($a->key(), $b->key()));
         }
 
         return $layouts;
@@ -121,7 +132,12 @@ final class Candidates
             $ways = [[]];
             foreach ($blocks as $block) {
                 $own = $this->tables->strip($block[0])->switched() ? $this->places($block, false) : [$place];
-                $ways = array_merge(...array_map(static fn (array $way): array => array_map(static fn (string $p): array => [...$way, $p], $own), $ways));
+                $ways = array_merge(
+                    ...array_map(
+                        static fn(array $way): array => array_map(static fn(string $p): array => [...$way, $p], $own),
+                        $ways,
+                    ),
+                );
             }
             foreach ($ways as $places) {
                 $this->space($supplies, $place, $places, $blocks);
@@ -136,7 +152,9 @@ final class Candidates
      */
     private function space(array $supplies, string $place, array $places, array $blocks): void
     {
-        $ranks = [array_map(fn (Frozen $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0), $supplies)];
+        $ranks = [
+            array_map(fn(Frozen $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0), $supplies),
+        ];
         $lists = [];
         foreach ($blocks as $n => $block) {
             $controllers = $trunks = [];
@@ -144,19 +162,46 @@ final class Candidates
                 $metres = $this->tables->routes->trunk($place, $places[$n]);
                 $controllers = $this->narrow($this->tables->controllers($block, $this->all), 1);
                 $trunks = array_values(array_filter($this->tables->trunks($block)));
-                usort($trunks, fn (Frozen $a, Frozen $b): int => [Bill::metres($this->tables->plan, $a, $metres), $a->entry->id()] <=> [Bill::metres($this->tables->plan, $b, $metres), $b->entry->id()]);
-                $ranks[] = array_map(fn (Frozen $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0), $controllers);
-                $ranks[] = array_map(fn (Frozen $f): int => $this->aim->rank(Bill::metres($this->tables->plan, $f, $metres) + Bill::joints($this->tables->plan, Block::TRUNK), Block::TRUNK, 0), $trunks);
+                usort(
+                    $trunks,
+                    fn(Frozen $a, Frozen $b): int => [
+                        Bill::metres($this->tables->plan, $a, $metres),
+                        $a->entry->id(),
+                    ] <=> [Bill::metres($this->tables->plan, $b, $metres), $b->entry->id()],
+                );
+                $ranks[] = array_map(
+                    fn(Frozen $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0),
+                    $controllers,
+                );
+                $ranks[] = array_map(
+                    fn(Frozen $f): int => $this->aim->rank(
+                        Bill::metres($this->tables->plan, $f, $metres) +
+                            Bill::joints($this->tables->plan, Block::TRUNK),
+                        Block::TRUNK,
+                        0,
+                    ),
+                    $trunks,
+                );
             }
             $ways = [];
             foreach ($block as $run) {
                 $feeds = $this->tables->feeds($run, $places[$n], $this->aim);
-                $ways[] = $feeds = $this->narrow($this->fits === null ? $feeds : array_values(array_filter($feeds, $this->fits)), 2);
-                $ranks[] = array_map(fn (FeedOption $f): int => $this->aim->rank($f->cost, $f->joints, 0), $feeds);
+                $ways[] = $feeds = $this->narrow(
+                    $this->fits === null ? $feeds : array_values(array_filter($feeds, $this->fits)),
+                    2,
+                );
+                $ranks[] = array_map(fn(FeedOption $f): int => $this->aim->rank($f->cost, $f->joints, 0), $feeds);
             }
             $lists[] = [$controllers, $trunks, $ways];
         }
-        $space = new Space($place, $places, $supplies, $lists, $ranks, $this->aim->rank(0, 0, count(array_unique([$place, ...$places]))));
+        $space = new Space(
+            $place,
+            $places,
+            $supplies,
+            $lists,
+            $ranks,
+            $this->aim->rank(0, 0, count(array_unique([$place, ...$places]))),
+        );
         $first = $space->first();
         if ($first !== null) {
             $this->push($space->rank($first), $space, $first, 0, null);
@@ -184,7 +229,7 @@ final class Candidates
     {
         foreach ($runs as $run) {
             if (in_array('kit', $run->pins, true)) {
-                return [Routes::NOW.$run->id];
+                return [Routes::NOW . $run->id];
             }
         }
 

@@ -15,8 +15,13 @@ final readonly class Clash
     {
         $best = Broken::LIMITS;
         for ($set = 1, $all = 2 ** count(Broken::LIMITS); $set < $all; $set++) {
-            $limits = array_values(array_filter(Broken::LIMITS, static fn (int $n): bool => ($set >> $n & 1) === 1, ARRAY_FILTER_USE_KEY));
-            if (count($limits) < count($best) && array_filter($broken, static fn (array $b): bool => array_intersect($b, $limits) === []) === []) {
+            $limits = array_values(
+                array_filter(Broken::LIMITS, static fn(int $n): bool => (($set >> $n) & 1) === 1, ARRAY_FILTER_USE_KEY),
+            );
+            if (
+                count($limits) < count($best) &&
+                array_filter($broken, static fn(array $b): bool => array_intersect($b, $limits) === []) === []
+            ) {
                 $best = $limits;
             }
         }

@@ -21,37 +21,68 @@ final readonly class Drawn
      * @param  list<array{what: string, now: string, then: string, difference: string}>  $lines
      * @param  array{label: string, cost: array<string, mixed>, change: array<string, mixed>}|null  $repair
      */
-    private function __construct(private Plan $plan, private Bill $now, private int $then, private array $lines, private Judge $judge, private ?array $repair)
-    {
-    }
+    private function __construct(
+        private Plan $plan,
+        private Bill $now,
+        private int $then,
+        private array $lines,
+        private Judge $judge,
+        private ?array $repair,
+    ) {}
 
     /** Null where nothing of it is wired yet. */
     public static function of(Plan $plan, Proposal $proposal, ShelfSource $shelf): ?self
     {
-        $runs = array_values(array_filter(array_merge(...array_map(static fn (Tried $t): array => $t->layout->runs(), $proposal->parts)), static fn (string $r): bool => self::wired($plan, $plan->run($r))));
+        $runs = array_values(
+            array_filter(
+                array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $proposal->parts)),
+                static fn(string $r): bool => self::wired($plan, $plan->run($r)),
+            ),
+        );
         if ($runs === []) {
             return null;
         }
-        $parts = array_values(array_filter($proposal->parts, static fn (Tried $t): bool => array_intersect($t->layout->runs(), $runs) !== []));
+        $parts = array_values(
+            array_filter(
+                $proposal->parts,
+                static fn(Tried $t): bool => array_intersect($t->layout->runs(), $runs) !== [],
+            ),
+        );
         $made = $proposal->built($parts, $shelf);
-        $of = array_merge(...array_map(static fn (Tried $t): array => $t->layout->runs(), $parts));
+        $of = array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $parts));
         $then = Bill::of($made, Proposal::wired($made, $plan, ...$of));
         $now = Bill::of($plan, $runs);
         $alone = Search::part($plan, $runs);
         $judge = Judge::of($alone, array_values($alone->runs));
 
-        return new self($plan, $now, $then->cost(), self::lines($now, $then), $judge, $judge->holds() ? null : self::repair($alone, $now->cost(), $shelf));
+        return new self(
+            $plan,
+            $now,
+            $then->cost(),
+            self::lines($now, $then),
+            $judge,
+            $judge->holds() ? null : self::repair($alone, $now->cost(), $shelf),
+        );
     }
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/drawn */
     public function toArray(): array
     {
-        return ['cost' => $this->now->total($this->plan)->toArray(), 'dearer' => Figure::print(($this->now->cost() - $this->then) / 10_000, 2), 'lines' => $this->lines, 'broken' => $this->judge->words(), 'evenness' => sprintf('%.2f', $this->judge->evenness), 'repair' => $this->repair];
+        return [
+            'cost' => $this->now->total($this->plan)->toArray(),
+            'dearer' => Figure::print(($this->now->cost() - $this->then) / 10_000, 2),
+            'lines' => $this->lines,
+            'broken' => $this->judge->words(),
+            'evenness' => sprintf('%.2f', $this->judge->evenness),
+            'repair' => $this->repair,
+        ];
     }
 
     private static function wired(Plan $plan, Run $run): bool
     {
-        return $run->supply !== null && $plan->origin($run) !== null && array_filter($plan->feedsOf($run), static fn ($f): bool => $plan->cableTo($f->id) !== null) !== [];
+        return $run->supply !== null &&
+            $plan->origin($run) !== null &&
+            array_filter($plan->feedsOf($run), static fn($f): bool => $plan->cableTo($f->id) !== null) !== [];
     }
 
     /** @return list<array{what: string, now: string, then: string, difference: string}> */
@@ -61,7 +92,12 @@ final readonly class Drawn
         foreach ($now->lines + $then->lines as $id => $line) {
             [$a, $b] = [$now->lines[$id][3] ?? 0, $then->lines[$id][3] ?? 0];
             if ($a !== $b) {
-                $lines[] = ['what' => $line[0], 'now' => self::count($now->lines[$id] ?? null), 'then' => self::count($then->lines[$id] ?? null), 'difference' => sprintf('%+.2f', ($b - $a) / 10_000)];
+                $lines[] = [
+                    'what' => $line[0],
+                    'now' => self::count($now->lines[$id] ?? null),
+                    'then' => self::count($then->lines[$id] ?? null),
+                    'difference' => sprintf('%+.2f', ($b - $a) / 10_000),
+                ];
             }
         }
 
@@ -94,7 +130,9 @@ final readonly class Drawn
             }
         }
 
-        return $best === null ? null : ['label' => $best[1], 'cost' => Bill::figure($plan, $best[0] - $cost)->toArray(), 'change' => $best[2]];
+        return $best === null
+            ? null
+            : ['label' => $best[1], 'cost' => Bill::figure($plan, $best[0] - $cost)->toArray(), 'change' => $best[2]];
     }
 
     /** @return iterable<array{string, array<string, mixed>}> what the rules propose, other sizes for each cable, other patterns for each run */
@@ -109,7 +147,19 @@ final readonly class Drawn
             foreach (Feeding::of($plan, $run) as $pattern => $pads) {
                 $marks = $plan->cutMarks($run);
                 if ($pattern !== Feeding::HALVES && $marks !== null) {
-                    yield [$run->name().' fed at '.$pattern, ['kind' => 'SetFeeds', 'run' => $run->id, 'shares' => array_map(static fn (int $p): float => $p === $marks->lastPad() ? 1.0 : $marks->position($p) / $marks->length(), $pads)]];
+                    yield [
+                        $run->name() . ' fed at ' . $pattern,
+                        [
+                            'kind' => 'SetFeeds',
+                            'run' => $run->id,
+                            'shares' => array_map(
+                                static fn(int $p): float => $p === $marks->lastPad()
+                                    ? 1.0
+                                    : $marks->position($p) / $marks->length(),
+                                $pads,
+                            ),
+                        ],
+                    ];
                 }
             }
         }
@@ -117,8 +167,17 @@ final readonly class Drawn
             $now = $plan->cable($laid->kit);
             foreach ($shelf->ofKind('cable') as $frozen) {
                 $cable = $frozen->entry;
-                if ($now !== null && $cable instanceof Cable && $cable->cores >= $now->cores && $cable->conductor->system === $now->conductor->system && $cable->conductor->ohmsPerMetre < $now->conductor->ohmsPerMetre) {
-                    yield [strtoupper($laid->id).' in '.$cable->conductor->label(), ['kind' => 'SetCable', 'cable' => $laid->id, 'kit' => $cable->id()]];
+                if (
+                    $now !== null &&
+                    $cable instanceof Cable &&
+                    $cable->cores >= $now->cores &&
+                    $cable->conductor->system === $now->conductor->system &&
+                    $cable->conductor->ohmsPerMetre < $now->conductor->ohmsPerMetre
+                ) {
+                    yield [
+                        strtoupper($laid->id) . ' in ' . $cable->conductor->label(),
+                        ['kind' => 'SetCable', 'cable' => $laid->id, 'kit' => $cable->id()],
+                    ];
                 }
             }
         }

@@ -25,7 +25,10 @@ final readonly class ExistingLegs
         $cores = count($plan->strip($run->strip)->channels ?? []) + 1;
         $legs = [];
         foreach (TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->legs as $leg) {
-            $cable = $leg->cores >= $cores && !$leg->open && $leg->broken === [] && $leg->joined === null ? self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size) : null;
+            $cable =
+                $leg->cores >= $cores && !$leg->open && $leg->broken === [] && $leg->joined === null
+                    ? self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size)
+                    : null;
             if ($cable !== null) {
                 $legs[$leg->name] = $cable;
             }
@@ -52,7 +55,12 @@ final readonly class ExistingLegs
     {
         foreach ($shelf->ofKind('cable') as $frozen) {
             $cable = $frozen->entry;
-            if ($cable instanceof Cable && $cable->cores === $cores && $cable->conductor->system === $system && $cable->conductor->size === $size) {
+            if (
+                $cable instanceof Cable &&
+                $cable->cores === $cores &&
+                $cable->conductor->system === $system &&
+                $cable->conductor->size === $size
+            ) {
                 return $frozen;
             }
         }

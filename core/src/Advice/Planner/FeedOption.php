@@ -26,8 +26,7 @@ final readonly class FeedOption
         public float $capacity,
         public int $cost,
         public int $joints,
-    ) {
-    }
+    ) {}
 
     public function halves(): bool
     {

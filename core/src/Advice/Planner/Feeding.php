@@ -30,13 +30,25 @@ final readonly class Feeding
             return [];
         }
         if (in_array('feeds', $run->pins, true)) {
-            $now = array_map(static fn ($f): int => $f->pad, $plan->feedsOf($run));
+            $now = array_map(static fn($f): int => $f->pad, $plan->feedsOf($run));
 
             return $now === [] ? [] : [self::NOW => $now];
         }
-        $patterns = ['start' => [0], 'end' => [$marks->lastPad()], 'both ends' => [0, $marks->lastPad()], 'middle' => [$marks->nearest($marks->length() / 2)]];
+        $patterns = [
+            'start' => [0],
+            'end' => [$marks->lastPad()],
+            'both ends' => [0, $marks->lastPad()],
+            'middle' => [$marks->nearest($marks->length() / 2)],
+        ];
         for ($k = 2; $k <= self::MOST; $k++) {
-            $patterns["{$k} equal feeds"] = array_values(array_unique(array_map(static fn (int $j): int => $marks->nearest($marks->length() * (2 * $j - 1) / (2 * $k)), range(1, $k))));
+            $patterns["{$k} equal feeds"] = array_values(
+                array_unique(
+                    array_map(
+                        static fn(int $j): int => $marks->nearest(($marks->length() * (2 * $j - 1)) / (2 * $k)),
+                        range(1, $k),
+                    ),
+                ),
+            );
         }
         $unique = [];
         foreach ($patterns as $name => $pads) {
@@ -44,7 +56,10 @@ final readonly class Feeding
         }
         $patterns = array_intersect_key($patterns, array_flip($unique));
         if ($run->parts === 1 && $run->zones === []) {
-            $halves = array_map(static fn (Run $half): CutMarks => CutMarks::of($half, $strip), array_values(SplitRun::cut($run, 2, $plan->runs)));
+            $halves = array_map(
+                static fn(Run $half): CutMarks => CutMarks::of($half, $strip),
+                array_values(SplitRun::cut($run, 2, $plan->runs)),
+            );
             if (count($halves) === 2 && $halves[0]->groupCount() > 0 && $halves[1]->groupCount() > 0) {
                 $patterns[self::HALVES] = [0, $halves[1]->lastPad()];
             }

@@ -40,7 +40,10 @@ final readonly class Floor
         foreach ($tables->supplies($runs, true) as $frozen) {
             $supply = $frozen->entry;
             $price = Bill::piece($tables->plan, $frozen);
-            $each[] = $supply instanceof Supply ? max($price, $price * $watts / ($supply->ratedWatts() * (1 - $tables->plan->limits->headroom))) : (float) $price;
+            $each[] =
+                $supply instanceof Supply
+                    ? max($price, ($price * $watts) / ($supply->ratedWatts() * (1 - $tables->plan->limits->headroom)))
+                    : (float) $price;
         }
         $cost += $each === [] ? 0.0 : min($each);
         foreach ($kinds as $of) {
@@ -49,7 +52,13 @@ final readonly class Floor
             foreach ($tables->controllers([$of[0][0]], true) as $frozen) {
                 $controller = $frozen->entry;
                 $price = Bill::piece($tables->plan, $frozen);
-                $each[] = $controller instanceof Controller ? max($price, $price * $metres / ControllerAmps::metres($tables->strip($of[0][0]), $controller)) : (float) $price;
+                $each[] =
+                    $controller instanceof Controller
+                        ? max(
+                            $price,
+                            ($price * $metres) / ControllerAmps::metres($tables->strip($of[0][0]), $controller),
+                        )
+                        : (float) $price;
             }
             $cost += $each === [] ? 0.0 : min($each);
         }

@@ -14,7 +14,11 @@ final readonly class Found
      * @param  bool  $exact  whether everything up to the bound was tried
      * @param  list<Tried>  $cheaper  the first of those that do not hold
      */
-    public function __construct(public ?Tried $best, public ?Tried $nearest, public int $bound, public bool $exact, public array $cheaper)
-    {
-    }
+    public function __construct(
+        public ?Tried $best,
+        public ?Tried $nearest,
+        public int $bound,
+        public bool $exact,
+        public array $cheaper,
+    ) {}
 }

@@ -33,9 +33,12 @@ final class Group
     private ?bool $few = null;
 
     /** @param  non-empty-list<Run>  $runs */
-    public function __construct(public readonly Search $search, public readonly array $runs, private readonly Aim $aim, private readonly int $most = Search::MOST)
-    {
-    }
+    public function __construct(
+        public readonly Search $search,
+        public readonly array $runs,
+        private readonly Aim $aim,
+        private readonly int $most = Search::MOST,
+    ) {}
 
     /** @throws Stopped with what it has in parts */
     public function solve(): void
@@ -71,9 +74,17 @@ final class Group
      */
     public function quick(): void
     {
-        $done = $this->parts === [] ? [] : array_merge(...array_map(static fn (Tried $t): array => $t->layout->runs(), $this->parts));
+        $done =
+            $this->parts === []
+                ? []
+                : array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts));
         foreach ($this->runs as $run) {
-            foreach (in_array($run->id, $done, true) || in_array('kit', $run->pins, true) ? [] : Plain::of($this->search->tables, $run) as $layout) {
+            foreach (
+                in_array($run->id, $done, true) || in_array('kit', $run->pins, true)
+                    ? []
+                    : Plain::of($this->search->tables, $run)
+                as $layout
+            ) {
                 $tried = $this->search->try($layout, [$run]);
                 if ($tried->judge->holds()) {
                     $this->parts[] = $tried;
@@ -86,26 +97,32 @@ final class Group
 
     public function complete(): bool
     {
-        return $this->parts !== [] && count(array_merge(...array_map(static fn (Tried $t): array => $t->layout->runs(), $this->parts))) === count($this->runs);
+        return $this->parts !== [] &&
+            count(array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts))) ===
+                count($this->runs);
     }
 
     /** @return list<non-empty-list<Run>> sets of runs for which nothing was found: each alone, or all where their kit is pinned */
     public function failing(): array
     {
-        $alone = in_array('kit', $this->runs[0]->pins, true) ? [$this->runs] : array_map(static fn (Run $r): array => [$r], $this->runs);
+        $alone = in_array('kit', $this->runs[0]->pins, true)
+            ? [$this->runs]
+            : array_map(static fn(Run $r): array => [$r], $this->runs);
 
-        return array_values(array_filter($alone, fn (array $set): bool => ($this->found[self::name($set)]->best ?? null) === null));
+        return array_values(
+            array_filter($alone, fn(array $set): bool => ($this->found[self::name($set)]->best ?? null) === null),
+        );
     }
 
     public function rank(): int
     {
-        return array_sum(array_map(fn (Tried $t): int => $t->rank($this->aim), $this->parts));
+        return array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $this->parts));
     }
 
     /** @return list<Tried> cheaper layouts that do not hold */
     public function cheaper(): array
     {
-        return array_merge(...array_map(static fn (Found $f): array => $f->cheaper, array_values($this->found)));
+        return array_merge(...array_map(static fn(Found $f): array => $f->cheaper, array_values($this->found)));
     }
 
     /**
@@ -121,7 +138,23 @@ final class Group
     /** Whether every way can be looked at. */
     public function few(): bool
     {
-        return $this->few ??= count($this->runs) <= self::RUNS && array_product(array_map(fn (Run $r): int => max(1, count($this->search->tables->feeds($r, $this->search->tables->routes->places([$r], false)[0] ?? '', $this->aim))), $this->runs)) <= self::WAYS;
+        return $this->few ??=
+            count($this->runs) <= self::RUNS &&
+            array_product(
+                array_map(
+                    fn(Run $r): int => max(
+                        1,
+                        count(
+                            $this->search->tables->feeds(
+                                $r,
+                                $this->search->tables->routes->places([$r], false)[0] ?? '',
+                                $this->aim,
+                            ),
+                        ),
+                    ),
+                    $this->runs,
+                ),
+            ) <= self::WAYS;
     }
 
     private function everyWay(): void
@@ -143,12 +176,15 @@ final class Group
      */
     private function lesser(?array $best, array $sets): ?array
     {
-        $rank = $best === null ? PHP_INT_MAX : array_sum(array_map(fn (Tried $t): int => $t->rank($this->aim), $best));
+        $rank = $best === null ? PHP_INT_MAX : array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $best));
         $floor = 0;
         $least = [];
         foreach ($sets as $set) {
             $known = $this->found[self::name($set)] ?? null;
-            $of = $known === null ? Candidates::floor($this->search->tables, $set, $this->aim) : $known->best?->rank($this->aim);
+            $of =
+                $known === null
+                    ? Candidates::floor($this->search->tables, $set, $this->aim)
+                    : $known->best?->rank($this->aim);
             if ($of === null || ($floor += $of) > $rank) {
                 return $best;
             }
@@ -157,16 +193,22 @@ final class Group
         $parts = [];
         foreach ($sets as $n => $set) {
             // With the others at their least, what is left of the best so far is all that this one may come to.
-            $found = $this->best($set, $this->most, min($this->apart($set), $rank === PHP_INT_MAX ? $rank : $rank - $floor + $least[$n]));
+            $found = $this->best(
+                $set,
+                $this->most,
+                min($this->apart($set), $rank === PHP_INT_MAX ? $rank : $rank - $floor + $least[$n]),
+            );
             $this->exact = $this->exact && $found->exact;
             if ($found->best === null) {
                 return $best;
             }
             $parts[] = $found->best;
         }
-        $sum = array_sum(array_map(fn (Tried $t): int => $t->rank($this->aim), $parts));
+        $sum = array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $parts));
 
-        return $sum < $rank || ($best !== null && $sum === $rank && self::key($parts) < self::key($best)) ? $parts : $best;
+        return $sum < $rank || ($best !== null && $sum === $rank && self::key($parts) < self::key($best))
+            ? $parts
+            : $best;
     }
 
     /**
@@ -204,7 +246,7 @@ final class Group
     /** @param  list<Run>  $runs */
     private static function name(array $runs): string
     {
-        return implode(' ', array_map(static fn (Run $r): string => $r->id, $runs));
+        return implode(' ', array_map(static fn(Run $r): string => $r->id, $runs));
     }
 
     private function loosest(): int
@@ -218,8 +260,8 @@ final class Group
      */
     private function inOrder(array $parts): array
     {
-        $at = array_flip(array_map(static fn (Run $r): string => $r->id, $this->runs));
-        usort($parts, static fn (Tried $a, Tried $b): int => $at[$a->layout->runs()[0]] <=> $at[$b->layout->runs()[0]]);
+        $at = array_flip(array_map(static fn(Run $r): string => $r->id, $this->runs));
+        usort($parts, static fn(Tried $a, Tried $b): int => $at[$a->layout->runs()[0]] <=> $at[$b->layout->runs()[0]]);
 
         return $parts;
     }
@@ -227,7 +269,7 @@ final class Group
     /** @param  list<Tried>  $parts */
     private static function key(array $parts): string
     {
-        return implode(',', array_map(static fn (Tried $t): string => $t->key, $parts));
+        return implode(',', array_map(static fn(Tried $t): string => $t->key, $parts));
     }
 
     /**

@@ -10,9 +10,7 @@ use EmberDusk\Plan\Frozen;
 /** A shelf with one supply more, which nobody can buy: a hub that holds its volts. */
 final readonly class HubShelf implements ShelfSource
 {
-    public function __construct(private ShelfSource $shelf, private Frozen $hub)
-    {
-    }
+    public function __construct(private ShelfSource $shelf, private Frozen $hub) {}
 
     public function find(string $id): ?Frozen
     {

@@ -42,9 +42,7 @@ final readonly class HubTest
      * @param  float  $amps  at least
      * @param  float  $drop  volts lost from the hub to the farthest feed, at least
      */
-    private function __construct(public bool $hopeless, public float $amps, public float $drop)
-    {
-    }
+    private function __construct(public bool $hopeless, public float $amps, public float $drop) {}
 
     public static function of(Tables $tables, FeedOption $option, ?Frozen $controller): self
     {
@@ -53,10 +51,19 @@ final readonly class HubTest
         $volts = $tables->strip($run)->volts;
         $hopeless = true;
         $amps = $drop = INF;
-        foreach ([1.0, 1.0 - $tables->plan->limits->drop / 2, 1.0 - $tables->plan->limits->drop - self::SAG] as $share) {
+        foreach (
+            [1.0, 1.0 - $tables->plan->limits->drop / 2, 1.0 - $tables->plan->limits->drop - self::SAG]
+            as $share
+        ) {
             try {
                 $supply = self::ideal($volts * $share);
-                $made = WireRuns::read(new Fields(['kind' => 'WireRuns', 'supplies' => [self::payload($tables, $option, $supply, $controller)]]), new HubShelf($tables->shelf, $supply))->apply($plan);
+                $made = WireRuns::read(
+                    new Fields([
+                        'kind' => 'WireRuns',
+                        'supplies' => [self::payload($tables, $option, $supply, $controller)],
+                    ]),
+                    new HubShelf($tables->shelf, $supply),
+                )->apply($plan);
                 [$broken, $now, $lost] = self::judged($made);
             } catch (Trouble) {
                 return new self(false, 0.0, 0.0);
@@ -76,11 +83,14 @@ final readonly class HubTest
         $marks = CutMarks::of($run, $strip);
         $even = Sag::evenness($strip, $marks, $option->pads, $option->halves());
 
-        $amps = self::DRAWS * $strip->wattsPerMetre() / $strip->volts * ($strip->pixels === null ? 1.0 : $run->cap);
+        $amps = ((self::DRAWS * $strip->wattsPerMetre()) / $strip->volts) * ($strip->pixels === null ? 1.0 : $run->cap);
         $drop = 0.0;
         foreach (Sag::shares($marks, $option->pads, $option->halves()) as $n => $metres) {
             $tail = ($option->tails[$n] ?? $option->tails[0])->entry;
-            $ohms = $option->leg === null && $tail instanceof Cable ? $tail->conductor->ohms($option->lengths[$n], $tables->plan->limits->cableCelsius) : 0.0;
+            $ohms =
+                $option->leg === null && $tail instanceof Cable
+                    ? $tail->conductor->ohms($option->lengths[$n], $tables->plan->limits->cableCelsius)
+                    : 0.0;
             $drop = max($drop, $amps * $metres * $ohms * (1 + 1 / count($strip->channels)));
         }
 
@@ -111,14 +121,23 @@ final readonly class HubTest
     private static function payload(Tables $tables, FeedOption $option, Frozen $supply, ?Frozen $controller): array
     {
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($option->run)])));
-        usort($trunks, static fn (Frozen $a, Frozen $b): int => self::ohms($a) <=> self::ohms($b));
+        usort($trunks, static fn(Frozen $a, Frozen $b): int => self::ohms($a) <=> self::ohms($b));
 
-        return (new Layout($supply, '', [new Block($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option])]))->payload($tables, false, self::TRUNK);
+        return (new Layout($supply, '', [
+            new Block($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option]),
+        ]))->payload($tables, false, self::TRUNK);
     }
 
     private static function ideal(float $volts): Frozen
     {
-        $written = ['kind' => 'supply', 'id' => 'hub', 'name' => 'Hub', 'volts' => $volts, 'ratedAmps' => 190.0, 'sourceOhms' => 0.001];
+        $written = [
+            'kind' => 'supply',
+            'id' => 'hub',
+            'name' => 'Hub',
+            'volts' => $volts,
+            'ratedAmps' => 190.0,
+            'sourceOhms' => 0.001,
+        ];
 
         return new Frozen('', $written, Supply::read(new Fields($written)));
     }
@@ -135,13 +154,15 @@ final readonly class HubTest
      */
     public static function least(array $controllers): ?Frozen
     {
-        usort($controllers, static fn (Frozen $a, Frozen $b): int => self::inside($a) <=> self::inside($b));
+        usort($controllers, static fn(Frozen $a, Frozen $b): int => self::inside($a) <=> self::inside($b));
 
         return $controllers[0] ?? null;
     }
 
     private static function inside(Frozen $controller): float
     {
-        return $controller->entry instanceof Controller ? $controller->entry->commonOhms + $controller->entry->channelOhms : INF;
+        return $controller->entry instanceof Controller
+            ? $controller->entry->commonOhms + $controller->entry->channelOhms
+            : INF;
     }
 }

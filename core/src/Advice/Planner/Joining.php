@@ -20,9 +20,7 @@ final class Joining
     /** @var array<string, true> */
     private array $refused = [];
 
-    public function __construct(private readonly Search $search, private readonly Aim $aim)
-    {
-    }
+    public function __construct(private readonly Search $search, private readonly Aim $aim) {}
 
     /**
      * The pair that could save most.
@@ -54,7 +52,10 @@ final class Joining
     public function join(Tried $one, Tried $two): ?Tried
     {
         foreach (array_slice($this->ways["{$one->key} {$two->key}"] ?? [], 0, self::MOST) as $layout) {
-            $tried = $this->search->try($layout, array_map(fn (string $id): Run => $this->search->tables->plan->run($id), $layout->runs()));
+            $tried = $this->search->try(
+                $layout,
+                array_map(fn(string $id): Run => $this->search->tables->plan->run($id), $layout->runs()),
+            );
             if ($tried->judge->holds()) {
                 return $tried;
             }
@@ -75,24 +76,32 @@ final class Joining
             return [];
         }
         $blocks = [...$one->layout->blocks, ...$two->layout->blocks];
-        usort($blocks, static fn (Block $a, Block $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
+        usort($blocks, static fn(Block $a, Block $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
         $ways = [];
         foreach (array_unique([$one->layout->place, $two->layout->place]) as $place) {
             foreach ([$blocks, ...$this->merged($blocks)] as $set) {
                 foreach ([0, 1, 2] as $thicker) {
-                    $ways[] = new Layout($supply, $place, array_map(fn (Block $b): Block => $this->thicker($b, $thicker, $place), $set));
+                    $ways[] = new Layout(
+                        $supply,
+                        $place,
+                        array_map(fn(Block $b): Block => $this->thicker($b, $thicker, $place), $set),
+                    );
                 }
             }
         }
-        $ways = array_values(array_filter($ways, fn (Layout $l): bool => $this->rank($l) < $apart));
-        usort($ways, fn (Layout $a, Layout $b): int => [$this->rank($a), $a->key()] <=> [$this->rank($b), $b->key()]);
+        $ways = array_values(array_filter($ways, fn(Layout $l): bool => $this->rank($l) < $apart));
+        usort($ways, fn(Layout $a, Layout $b): int => [$this->rank($a), $a->key()] <=> [$this->rank($b), $b->key()]);
 
         return $ways;
     }
 
     private function rank(Layout $layout): int
     {
-        return $this->aim->rank($layout->cost($this->search->tables), $layout->joints($this->search->tables), $layout->boxes());
+        return $this->aim->rank(
+            $layout->cost($this->search->tables),
+            $layout->joints($this->search->tables),
+            $layout->boxes(),
+        );
     }
 
     /**
@@ -104,14 +113,21 @@ final class Joining
     private function merged(array $blocks): array
     {
         $tables = $this->search->tables;
-        $runs = $this->runs(array_merge(...array_map(static fn (Block $b): array => array_map(static fn (FeedOption $f): string => $f->run, $b->feeds), $blocks)));
-        $strange = array_filter($runs, static fn (Run $r): bool => !Sharing::alike($tables, $runs[0], $r));
+        $runs = $this->runs(
+            array_merge(
+                ...array_map(
+                    static fn(Block $b): array => array_map(static fn(FeedOption $f): string => $f->run, $b->feeds),
+                    $blocks,
+                ),
+            ),
+        );
+        $strange = array_filter($runs, static fn(Run $r): bool => !Sharing::alike($tables, $runs[0], $r));
         $controller = $strange !== [] ? null : $tables->controllers($runs, false)[0] ?? null;
         if ($controller === null) {
             return [];
         }
         $ways = [];
-        foreach (array_unique(array_map(static fn (Block $b): string => $b->place, $blocks)) as $place) {
+        foreach (array_unique(array_map(static fn(Block $b): string => $b->place, $blocks)) as $place) {
             $feeds = [];
             foreach ($blocks as $block) {
                 foreach ($block->feeds as $feed) {
@@ -133,15 +149,31 @@ final class Joining
     {
         $tables = $this->search->tables;
         if ($block->trunk === null) {
-            $feeds = array_values(array_filter(array_map(fn (FeedOption $f): ?FeedOption => $tables->elsewhere($f, $supply, $this->aim), $block->feeds)));
+            $feeds = array_values(
+                array_filter(
+                    array_map(
+                        fn(FeedOption $f): ?FeedOption => $tables->elsewhere($f, $supply, $this->aim),
+                        $block->feeds,
+                    ),
+                ),
+            );
 
             return $feeds === [] ? $block : new Block(null, $supply, null, $feeds);
         }
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($block->feeds[0]->run)])));
-        usort($trunks, static fn (Frozen $a, Frozen $b): int => self::ohms($b) <=> self::ohms($a));
-        $at = array_search($block->trunk->entry->id(), array_map(static fn (Frozen $f): string => $f->entry->id(), $trunks), true);
+        usort($trunks, static fn(Frozen $a, Frozen $b): int => self::ohms($b) <=> self::ohms($a));
+        $at = array_search(
+            $block->trunk->entry->id(),
+            array_map(static fn(Frozen $f): string => $f->entry->id(), $trunks),
+            true,
+        );
 
-        return new Block($block->controller, $block->place, $trunks[min(count($trunks) - 1, (int) $at + $sizes)] ?? $block->trunk, $block->feeds);
+        return new Block(
+            $block->controller,
+            $block->place,
+            $trunks[min(count($trunks) - 1, (int) $at + $sizes)] ?? $block->trunk,
+            $block->feeds,
+        );
     }
 
     /**
@@ -151,7 +183,7 @@ final class Joining
     private function runs(array $ids): array
     {
         sort($ids, SORT_NATURAL);
-        $runs = array_map(fn (string $id): Run => $this->search->tables->plan->run($id), $ids);
+        $runs = array_map(fn(string $id): Run => $this->search->tables->plan->run($id), $ids);
 
         return $runs === [] ? throw new \LogicException('A layout has runs.') : $runs;
     }

@@ -22,9 +22,7 @@ final readonly class Judge
      * @param  list<Broken>  $broken
      * @param  string  $darkest  the run that is least even
      */
-    private function __construct(public array $broken, public float $evenness, public string $darkest)
-    {
-    }
+    private function __construct(public array $broken, public float $evenness, public string $darkest) {}
 
     /** @param  list<Run>  $runs  of one island */
     public static function of(Plan $plan, array $runs): self
@@ -61,7 +59,7 @@ final readonly class Judge
     /** @return list<string> */
     public function words(): array
     {
-        return array_values(array_unique(array_map(static fn (Broken $b): string => $b->words, $this->broken)));
+        return array_values(array_unique(array_map(static fn(Broken $b): string => $b->words, $this->broken)));
     }
 
     /**
@@ -71,7 +69,10 @@ final readonly class Judge
      */
     public function far(): array
     {
-        return [count(array_unique(array_map(static fn (Broken $b): string => $b->limit, $this->broken))), array_sum(array_map(static fn (Broken $b): float => $b->excess, $this->broken))];
+        return [
+            count(array_unique(array_map(static fn(Broken $b): string => $b->limit, $this->broken))),
+            array_sum(array_map(static fn(Broken $b): float => $b->excess, $this->broken)),
+        ];
     }
 
     /**
@@ -80,10 +81,12 @@ final readonly class Judge
      */
     private static function islands(Plan $plan, array $runs): array
     {
-        $ids = array_fill_keys(array_map(static fn (Run $r): string => $r->id, $runs), true);
-        $islands = array_values(array_filter(Island::all($plan), static fn (Island $i): bool => array_intersect_key($i->parts, $ids) !== []));
+        $ids = array_fill_keys(array_map(static fn(Run $r): string => $r->id, $runs), true);
+        $islands = array_values(
+            array_filter(Island::all($plan), static fn(Island $i): bool => array_intersect_key($i->parts, $ids) !== []),
+        );
         foreach ($runs as $run) {
-            if (array_filter($islands, static fn (Island $i): bool => isset($i->parts[$run->id])) === []) {
+            if (array_filter($islands, static fn(Island $i): bool => isset($i->parts[$run->id])) === []) {
                 Engine::islandOf($plan, $run);
             }
         }
@@ -116,16 +119,28 @@ final readonly class Judge
         $broken = [];
         $even = round($result->evenness(), 4);
         if ($even < $limits->evenness) {
-            $broken[] = new Broken('evenness', sprintf('%s: evenness %.2f, limit %.2f', $name, $even, $limits->evenness), ($limits->evenness - $even) / $limits->evenness);
+            $broken[] = new Broken(
+                'evenness',
+                sprintf('%s: evenness %.2f, limit %.2f', $name, $even, $limits->evenness),
+                ($limits->evenness - $even) / $limits->evenness,
+            );
         }
         $seam = Seam::applies($plan, $run) ? round($result->seam(), 4) : 0.0;
         if ($seam > $limits->seam) {
-            $broken[] = new Broken('seam', sprintf('%s: seam %.1f %%, limit %.0f %%', $name, 100 * $seam, 100 * $limits->seam), $seam / $limits->seam - 1);
+            $broken[] = new Broken(
+                'seam',
+                sprintf('%s: seam %.1f %%, limit %.0f %%', $name, 100 * $seam, 100 * $limits->seam),
+                $seam / $limits->seam - 1,
+            );
         }
         $most = $limits->drop * ($plan->strip($run->strip)->volts ?? 0.0);
         $drop = $result->feeds === [] ? 0.0 : round($result->supplyVolts - $result->farthestFeed()->volts, 4);
         if ($drop > $most) {
-            $broken[] = new Broken('drop', sprintf('%s: %.2f V lost, limit %.2f V', $name, $drop, $most), $drop / $most - 1);
+            $broken[] = new Broken(
+                'drop',
+                sprintf('%s: %.2f V lost, limit %.2f V', $name, $drop, $most),
+                $drop / $most - 1,
+            );
         }
 
         return $broken;
@@ -153,11 +168,23 @@ final readonly class Judge
                 $guard = Guard::of($plan, $laid);
                 $fuse = $plan->fuse($laid->fuse)?->amps;
                 if ($amps > $capacity) {
-                    $broken[] = new Broken('cable', sprintf('%s carries %.1f A, may carry %g A', $label, $amps, $capacity), $amps / max(0.1, $capacity) - 1);
+                    $broken[] = new Broken(
+                        'cable',
+                        sprintf('%s carries %.1f A, may carry %g A', $label, $amps, $capacity),
+                        $amps / max(0.1, $capacity) - 1,
+                    );
                 } elseif ($fuse !== null && round(1.25 * $amps, 4) > $fuse) {
-                    $broken[] = new Broken('cable', sprintf('%s: the fuse that protects it, %g A, blows at %.1f A', $label, $fuse, $amps), 1.25 * $amps / $fuse - 1);
+                    $broken[] = new Broken(
+                        'cable',
+                        sprintf('%s: the fuse that protects it, %g A, blows at %.1f A', $label, $fuse, $amps),
+                        (1.25 * $amps) / $fuse - 1,
+                    );
                 } elseif ($guard->amps > $capacity) {
-                    $broken[] = new Broken('cable', sprintf('%s may carry %g A and nothing stops %.1f A', $label, $capacity, $guard->amps), $guard->amps / max(0.1, $capacity) - 1);
+                    $broken[] = new Broken(
+                        'cable',
+                        sprintf('%s may carry %g A and nothing stops %.1f A', $label, $capacity, $guard->amps),
+                        $guard->amps / max(0.1, $capacity) - 1,
+                    );
                 }
             }
         }
@@ -172,15 +199,29 @@ final readonly class Judge
     private static function headroom(Plan $plan, array $runs): array
     {
         $broken = [];
-        foreach (array_unique(array_filter(array_map(static fn (Run $r): ?string => $r->supply, $runs))) as $id) {
+        foreach (array_unique(array_filter(array_map(static fn(Run $r): ?string => $r->supply, $runs))) as $id) {
             $supply = $plan->supply($id);
             $watts = Lamps::watts($plan, $id);
             foreach ($plan->runs as $run) {
-                $watts += $run->supply === $id ? ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * ($plan->cutMarks($run)?->length() ?? 0.0) * $run->cap : 0.0;
+                $watts +=
+                    $run->supply === $id
+                        ? ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) *
+                            ($plan->cutMarks($run)?->length() ?? 0.0) *
+                            $run->cap
+                        : 0.0;
             }
             $asks = $watts / (1 - $plan->limits->headroom);
             if ($supply !== null && !$supply->battery() && $supply->ratedWatts() < $asks - 1e-9) {
-                $broken[] = new Broken('headroom', sprintf('%s is rated for %.0f W, %.0f W are asked for', strtoupper($id), $supply->ratedWatts(), $asks), $asks / $supply->ratedWatts() - 1);
+                $broken[] = new Broken(
+                    'headroom',
+                    sprintf(
+                        '%s is rated for %.0f W, %.0f W are asked for',
+                        strtoupper($id),
+                        $supply->ratedWatts(),
+                        $asks,
+                    ),
+                    $asks / $supply->ratedWatts() - 1,
+                );
             }
         }
 
@@ -198,7 +239,8 @@ final readonly class Judge
         foreach ($runs as $run) {
             $strip = $plan->strip($run->strip);
             if ($run->controller !== null && $strip?->switched() === true) {
-                $metres[$run->controller] = ($metres[$run->controller] ?? 0.0) + ($plan->cutMarks($run)?->length() ?? 0.0);
+                $metres[$run->controller] =
+                    ($metres[$run->controller] ?? 0.0) + ($plan->cutMarks($run)?->length() ?? 0.0);
                 $of[$run->controller] = $strip;
             }
         }
@@ -207,7 +249,11 @@ final readonly class Judge
             $controller = $plan->controller($id);
             $carries = $controller === null ? INF : ControllerAmps::metres($strip, $controller);
             if ($metres[$id] > $carries + 1e-9) {
-                $broken[] = new Broken('controller', sprintf('%s carries %.1f m, not %.1f m', strtoupper($id), $carries, $metres[$id]), $metres[$id] / $carries - 1);
+                $broken[] = new Broken(
+                    'controller',
+                    sprintf('%s carries %.1f m, not %.1f m', strtoupper($id), $carries, $metres[$id]),
+                    $metres[$id] / $carries - 1,
+                );
             }
         }
 

@@ -17,9 +17,11 @@ final readonly class Plain
         $supply = $tables->supplies([$run], false)[0] ?? null;
         $switched = $tables->strip($run)->switched();
         $controller = $switched ? $tables->controllers([$run], false)[0] ?? null : null;
-        $places = array_values(array_intersect($tables->routes->places([$run], true), $tables->routes->places([$run], false)));
+        $places = array_values(
+            array_intersect($tables->routes->places([$run], true), $tables->routes->places([$run], false)),
+        );
         $trunks = array_values(array_filter($tables->trunks([$run])));
-        usort($trunks, static fn (Frozen $a, Frozen $b): int => self::ohms($a) <=> self::ohms($b));
+        usort($trunks, static fn(Frozen $a, Frozen $b): int => self::ohms($a) <=> self::ohms($b));
         if ($supply === null || $places === [] || ($switched && ($controller === null || $trunks === []))) {
             return [];
         }
@@ -27,15 +29,24 @@ final readonly class Plain
         foreach ($places as $place) {
             $thickest = [];
             foreach ($tables->feeds($run, $place, Aim::Cost) as $option) {
-                if ($option->leg === null && self::ohms($option->tails[0]) <= self::ohms(($thickest[$option->pattern] ?? $option)->tails[0])) {
+                if (
+                    $option->leg === null &&
+                    self::ohms($option->tails[0]) <= self::ohms(($thickest[$option->pattern] ?? $option)->tails[0])
+                ) {
                     $thickest[$option->pattern] = $option;
                 }
             }
             foreach ($thickest as $option) {
-                $layouts[] = new Layout($supply, $place, [new Block($controller, $place, $switched ? $trunks[0] : null, [$option])]);
+                $layouts[] = new Layout($supply, $place, [
+                    new Block($controller, $place, $switched ? $trunks[0] : null, [$option]),
+                ]);
             }
         }
-        usort($layouts, static fn (Layout $a, Layout $b): int => count($a->blocks[0]->feeds[0]->pads) <=> count($b->blocks[0]->feeds[0]->pads));
+        usort(
+            $layouts,
+            static fn(Layout $a, Layout $b): int => count($a->blocks[0]->feeds[0]->pads) <=>
+                count($b->blocks[0]->feeds[0]->pads),
+        );
 
         return $layouts;
     }

@@ -21,9 +21,14 @@ final readonly class Planner
      * @param  list<string>  $runs  ids; those that cannot be planned are named in the proposal
      * @param  list<string>  $keep  of Run::PINS, kept for all of them on top of what each has pinned
      */
-    public static function of(Plan $plan, array $runs, ShelfSource $shelf, array $keep = [], ?Watch $watch = null): Proposal
-    {
-        $watch ??= new Watch;
+    public static function of(
+        Plan $plan,
+        array $runs,
+        ShelfSource $shelf,
+        array $keep = [],
+        ?Watch $watch = null,
+    ): Proposal {
+        $watch ??= new Watch();
         $left = [];
         $ready = [];
         foreach ($runs as $id) {
@@ -35,17 +40,27 @@ final readonly class Planner
                 $left[$id] = $why;
             }
         }
-        $pinned = $plan->with(runs: array_combine(array_map(static fn (Run $r): string => $r->id, $ready), $ready) + $plan->runs);
+        $pinned = $plan->with(
+            runs: array_combine(array_map(static fn(Run $r): string => $r->id, $ready), $ready) + $plan->runs,
+        );
         $groups = [];
         $clashes = [];
         foreach (Sharing::groups($pinned, $ready) as $of) {
-            $tables = new Tables($pinned->with(runs: array_combine(array_map(static fn (Run $r): string => $r->id, $of), $of) + $pinned->runs), $of[0]->place, $shelf);
+            $tables = new Tables(
+                $pinned->with(
+                    runs: array_combine(array_map(static fn(Run $r): string => $r->id, $of), $of) + $pinned->runs,
+                ),
+                $of[0]->place,
+                $shelf,
+            );
             $group = new Group(new Search($tables, $shelf, $watch), $of, Aim::Cost);
             $groups[] = $group;
             try {
                 $group->solve();
                 foreach ($group->complete() ? [] : $group->failing() as $set) {
-                    $clashes[implode(' ', array_map(static fn (Run $r): string => $r->id, $set))] = $group->search->clash($set);
+                    $clashes[
+                        implode(' ', array_map(static fn(Run $r): string => $r->id, $set))
+                    ] = $group->search->clash($set);
                 }
             } catch (Stopped) {
                 continue;
@@ -55,7 +70,15 @@ final readonly class Planner
             self::rest($groups, $watch);
         }
 
-        return new Proposal($plan, $groups, $clashes, $left, $watch->solved, $watch->stopped(), $watch->stopped() ? [] : Alternatives::of($groups));
+        return new Proposal(
+            $plan,
+            $groups,
+            $clashes,
+            $left,
+            $watch->solved,
+            $watch->stopped(),
+            $watch->stopped() ? [] : Alternatives::of($groups),
+        );
     }
 
     /**
@@ -86,15 +109,21 @@ final readonly class Planner
     {
         $strip = $plan->strip($run->strip);
         $supply = $plan->supply($run->supply);
-        $spliced = array_filter($plan->feedsOf($run), static fn ($f): bool => isset($plan->splices[$plan->cableTo($f->id)->from ?? '']));
+        $spliced = array_filter(
+            $plan->feedsOf($run),
+            static fn($f): bool => isset($plan->splices[$plan->cableTo($f->id)->from ?? '']),
+        );
 
         return match (true) {
             $strip === null => 'has no strip yet',
-            $supply?->battery() === true && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true) => 'runs from a battery: keep its kit to plan its feeds and cables',
+            $supply?->battery() === true && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
+                => 'runs from a battery: keep its kit to plan its feeds and cables',
             $plan->controller($run->controller)?->repeats === true => 'is driven by a repeater',
-            array_filter($plan->runs, static fn (Run $r): bool => $plan->repeated($r)?->id === $run->id) !== [] => 'is repeated into another run',
+            array_filter($plan->runs, static fn(Run $r): bool => $plan->repeated($r)?->id === $run->id) !== []
+                => 'is repeated into another run',
             $run->zones !== [] => 'is fed from several supplies',
-            $spliced !== [] && (in_array('feeds', $keep, true) || in_array('feeds', $run->pins, true)) => 'hangs on taps that are kept',
+            $spliced !== [] && (in_array('feeds', $keep, true) || in_array('feeds', $run->pins, true))
+                => 'hangs on taps that are kept',
             default => null,
         };
     }

@@ -22,9 +22,7 @@ final class PricedShelf
     /** @var array<array-key, Frozen|null> by amps of capacity */
     private array $fuses = [];
 
-    public function __construct(private readonly Plan $plan, private readonly ShelfSource $shelf)
-    {
-    }
+    public function __construct(private readonly Plan $plan, private readonly ShelfSource $shelf) {}
 
     /** The largest blade fuse that protects so many amps, the least dear of its size; null when the shelf has none. */
     public function fuse(float $capacity): ?Frozen
@@ -33,7 +31,10 @@ final class PricedShelf
             return $this->fuses[(string) $capacity];
         }
         $best = null;
-        foreach ($this->ofKind('fuse', static fn (object $f): bool => $f instanceof Fuse && $f->amps <= $capacity + 1e-9) as $fuse) {
+        foreach (
+            $this->ofKind('fuse', static fn(object $f): bool => $f instanceof Fuse && $f->amps <= $capacity + 1e-9)
+            as $fuse
+        ) {
             if ($best === null || self::amps($fuse) > self::amps($best)) {
                 $best = $fuse;
             }
@@ -53,7 +54,16 @@ final class PricedShelf
             return $this->cables[$cores];
         }
         $best = [];
-        foreach ($this->ofKind('cable', fn (object $c): bool => $c instanceof Cable && $c->cores >= $cores && $c->conductor->system === $this->plan->terms->wire && $c->conductor->capacity !== null) as $frozen) {
+        foreach (
+            $this->ofKind(
+                'cable',
+                fn(object $c): bool => $c instanceof Cable &&
+                    $c->cores >= $cores &&
+                    $c->conductor->system === $this->plan->terms->wire &&
+                    $c->conductor->capacity !== null,
+            )
+            as $frozen
+        ) {
             $best[$frozen->entry instanceof Cable ? $frozen->entry->conductor->label() : ''] ??= $frozen;
         }
 
@@ -67,12 +77,23 @@ final class PricedShelf
     public function ofKind(string $kind, callable $fits): array
     {
         if (!isset($this->kinds[$kind])) {
-            $priced = array_values(array_filter($this->shelf->ofKind($kind), fn (Frozen $f): bool => $this->plan->terms->price($f) !== null));
-            usort($priced, fn (Frozen $a, Frozen $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [$this->plan->terms->price($b), $b->entry->id()]);
+            $priced = array_values(
+                array_filter(
+                    $this->shelf->ofKind($kind),
+                    fn(Frozen $f): bool => $this->plan->terms->price($f) !== null,
+                ),
+            );
+            usort(
+                $priced,
+                fn(Frozen $a, Frozen $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [
+                    $this->plan->terms->price($b),
+                    $b->entry->id(),
+                ],
+            );
             $this->kinds[$kind] = $priced;
         }
 
-        return array_values(array_filter($this->kinds[$kind], static fn (Frozen $f): bool => $fits($f->entry)));
+        return array_values(array_filter($this->kinds[$kind], static fn(Frozen $f): bool => $fits($f->entry)));
     }
 
     private static function amps(Frozen $fuse): float

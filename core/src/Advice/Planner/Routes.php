@@ -50,7 +50,11 @@ final class Routes
     {
         $places = [];
         foreach ($this->sheet->site->boxes as $box) {
-            if ($box->access !== 'closed' && !($supply && $box->air === 'sealed') && ($this->sheet->spots[$box->spot->name] ?? null) !== null) {
+            if (
+                $box->access !== 'closed' &&
+                !($supply && $box->air === 'sealed') &&
+                ($this->sheet->spots[$box->spot->name] ?? null) !== null
+            ) {
                 $places[] = $box->spot->name;
             }
         }
@@ -61,7 +65,7 @@ final class Routes
         }
         foreach ($runs as $run) {
             if ($places === [] || $this->laid($run) !== null) {
-                $places[] = self::NOW.$run->id;
+                $places[] = self::NOW . $run->id;
             }
         }
 
@@ -72,8 +76,14 @@ final class Routes
     public function tail(string $place, Run $run, int $pad): float
     {
         $now = $this->now($place);
-        if ($now !== null && ($now->id === $run->id || ($this->laid($run) !== null && $this->plan->origin($now) === $this->plan->origin($run)))) {
-            return $this->laid($run) === null ? round(self::FIRST + $this->along($this->at($run, 0), $this->at($run, $pad)), 2) : Tails::reckon($this->plan, $run, $pad);
+        if (
+            $now !== null &&
+            ($now->id === $run->id ||
+                ($this->laid($run) !== null && $this->plan->origin($now) === $this->plan->origin($run)))
+        ) {
+            return $this->laid($run) === null
+                ? round(self::FIRST + $this->along($this->at($run, 0), $this->at($run, $pad)), 2)
+                : Tails::reckon($this->plan, $run, $pad);
         }
 
         return round($this->reach($place) + $this->along($this->anchor($place), $this->at($run, $pad)), 2);
@@ -85,11 +95,24 @@ final class Routes
         $of = $this->now($controller);
         $from = $this->now($supply);
         $laid = $of === null ? null : $this->plan->cableTo($of->controller ?? '');
-        if ($of !== null && $from !== null && ($of->id === $from->id || ($laid !== null && $laid->from === $from->supply))) {
+        if (
+            $of !== null &&
+            $from !== null &&
+            ($of->id === $from->id || ($laid !== null && $laid->from === $from->supply))
+        ) {
             return $laid->length ?? self::FIRST;
         }
 
-        return round(max(self::SLACK, $this->reach($supply) + $this->reach($controller) - self::SLACK + $this->along($this->anchor($supply), $this->anchor($controller))), 2);
+        return round(
+            max(
+                self::SLACK,
+                $this->reach($supply) +
+                    $this->reach($controller) -
+                    self::SLACK +
+                    $this->along($this->anchor($supply), $this->anchor($controller)),
+            ),
+            2,
+        );
     }
 
     /** For a unit's record: a box or an outlet by its name, empty where it stays. */
@@ -113,7 +136,11 @@ final class Routes
         $best = null;
         foreach ($this->plan->feedsOf($run) as $feed) {
             $cable = $this->plan->cableTo($feed->id);
-            if ($cable !== null && !isset($this->plan->splices[$cable->from]) && ($best === null || $cable->length < $best[0])) {
+            if (
+                $cable !== null &&
+                !isset($this->plan->splices[$cable->from]) &&
+                ($best === null || $cable->length < $best[0])
+            ) {
                 $best = [$cable->length, $feed->pad];
             }
         }
@@ -126,7 +153,9 @@ final class Routes
     {
         $now = $this->now($place);
 
-        return $now === null ? $this->sheet->spots[$place] ?? new Point(0.0, 0.0) : $this->at($now, $this->laid($now)[1] ?? 0);
+        return $now === null
+            ? $this->sheet->spots[$place] ?? new Point(0.0, 0.0)
+            : $this->at($now, $this->laid($now)[1] ?? 0);
     }
 
     /** Metres from a place to its anchor. */
@@ -145,7 +174,9 @@ final class Routes
             return new Point(0.0, 0.0);
         }
 
-        return $path->at(($this->plan->cutMarks($run)?->position($pad) ?? 0.0) + $path->length() * ($run->part - 1) / $run->parts);
+        return $path->at(
+            ($this->plan->cutMarks($run)?->position($pad) ?? 0.0) + ($path->length() * ($run->part - 1)) / $run->parts,
+        );
     }
 
     private function along(Point $a, Point $b): float
@@ -167,8 +198,21 @@ final class Routes
         foreach (array_slice($this->sheet->corners, 1) as $n => $end) {
             $start = $this->sheet->corners[$n];
             $length = $start->to($end);
-            $share = $length > 0 ? max(0.0, min(1.0, (($p->x - $start->x) * ($end->x - $start->x) + ($p->y - $start->y) * ($end->y - $start->y)) / $length ** 2)) : 0.0;
-            $away = $p->to(new Point($start->x + $share * ($end->x - $start->x), $start->y + $share * ($end->y - $start->y)));
+            $share =
+                $length > 0
+                    ? max(
+                        0.0,
+                        min(
+                            1.0,
+                            (($p->x - $start->x) * ($end->x - $start->x) +
+                                ($p->y - $start->y) * ($end->y - $start->y)) /
+                                $length ** 2,
+                        ),
+                    )
+                    : 0.0;
+            $away = $p->to(
+                new Point($start->x + $share * ($end->x - $start->x), $start->y + $share * ($end->y - $start->y)),
+            );
             if ($away < $best[1] - 1e-9) {
                 $best = [$this->walked[$n] + $share * $length, $away];
             }

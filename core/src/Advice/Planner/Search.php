@@ -42,9 +42,11 @@ final class Search
     /** @var array<string, Plan> a plan of some runs alone */
     private array $alone = [];
 
-    public function __construct(public readonly Tables $tables, private readonly ShelfSource $shelf, private readonly Watch $watch)
-    {
-    }
+    public function __construct(
+        public readonly Tables $tables,
+        private readonly ShelfSource $shelf,
+        private readonly Watch $watch,
+    ) {}
 
     /**
      * @param  non-empty-list<Run>  $runs
@@ -53,13 +55,20 @@ final class Search
      *
      * @throws Stopped
      */
-    public function best(array $runs, Aim $aim, int $limit = PHP_INT_MAX, int $most = self::MOST, bool $rough = false): Found
-    {
+    public function best(
+        array $runs,
+        Aim $aim,
+        int $limit = PHP_INT_MAX,
+        int $most = self::MOST,
+        bool $rough = false,
+    ): Found {
         $nearest = null;
         $cheaper = [];
         $bound = 0;
         $count = $seen = 0;
-        $fits = fn (FeedOption $f): bool => !$this->glance($f)->hopeless && $this->glance($f)->drop <= $this->tables->plan->limits->drop * $this->tables->strip($this->tables->plan->run($f->run))->volts;
+        $fits = fn(FeedOption $f): bool => !$this->glance($f)->hopeless &&
+            $this->glance($f)->drop <=
+                $this->tables->plan->limits->drop * $this->tables->strip($this->tables->plan->run($f->run))->volts;
         foreach (Candidates::of($this->tables, $runs, $aim, false, $rough ? $fits : null) as $layout) {
             $bound = $aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes());
             if (++$seen % self::EVERY === 0) {
@@ -69,7 +78,16 @@ final class Search
                 return new Found(null, $nearest, $bound, $bound > $limit, array_values($cheaper));
             }
             // The first of some patterns are solved even if hopeless: they tell why nothing cheaper does.
-            $pattern = implode(' ', array_map(static fn (Block $b): string => implode(' ', array_map(static fn (FeedOption $f): string => $f->pattern, $b->feeds)), $layout->blocks));
+            $pattern = implode(
+                ' ',
+                array_map(
+                    static fn(Block $b): string => implode(
+                        ' ',
+                        array_map(static fn(FeedOption $f): string => $f->pattern, $b->feeds),
+                    ),
+                    $layout->blocks,
+                ),
+            );
             $told = isset($cheaper[$pattern]) || count($cheaper) >= ($rough ? 1 : self::REASONS);
             if ($told && $this->hopeless($layout, $rough)) {
                 continue;
@@ -109,7 +127,7 @@ final class Search
             }
             $tried = $this->try($layout, $runs);
             $nearest = $tried->nearerThan($nearest) ? $tried : $nearest;
-            $limits = array_unique(array_map(static fn (Broken $b): string => $b->limit, $tried->judge->broken));
+            $limits = array_unique(array_map(static fn(Broken $b): string => $b->limit, $tried->judge->broken));
             sort($limits);
             $sets[implode(',', $limits)] = $limits;
         }
@@ -128,7 +146,14 @@ final class Search
         if (!isset($this->tried[$key])) {
             $this->watch->step(self::names($runs));
             $made = $layout->built($this->alone($runs), $this->tables, $this->shelf);
-            $this->tried[$key] = new Tried($layout, Judge::of($made, array_values($made->runs)), $layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes(), $key);
+            $this->tried[$key] = new Tried(
+                $layout,
+                Judge::of($made, array_values($made->runs)),
+                $layout->cost($this->tables),
+                $layout->joints($this->tables),
+                $layout->boxes(),
+                $key,
+            );
         }
 
         return $this->tried[$key];
@@ -160,8 +185,14 @@ final class Search
             $cable = $block->trunk->entry;
             $metres = $this->tables->routes->trunk($layout->place, $block->place);
             $plan = $this->tables->plan;
-            $lost = $cable instanceof Cable ? 2 * $amps * $cable->conductor->ohms($metres, $plan->limits->cableCelsius) : 0.0;
-            if ($drop + $lost > $plan->limits->drop * $this->tables->strip($plan->run($block->feeds[0]->run))->volts + 1e-3) {
+            $lost =
+                $cable instanceof Cable
+                    ? 2 * $amps * $cable->conductor->ohms($metres, $plan->limits->cableCelsius)
+                    : 0.0;
+            if (
+                $drop + $lost >
+                $plan->limits->drop * $this->tables->strip($plan->run($block->feeds[0]->run))->volts + 1e-3
+            ) {
                 return true;
             }
         }
@@ -172,21 +203,25 @@ final class Search
     /** @param  list<Run>  $runs */
     private static function names(array $runs): string
     {
-        return implode(', ', array_map(static fn (Run $r): string => $r->name(), $runs));
+        return implode(', ', array_map(static fn(Run $r): string => $r->name(), $runs));
     }
 
     private function glance(FeedOption $feed): HubTest
     {
-        return $this->glances[$feed->run.'/'.implode(',', $feed->decision()).'/'.implode(',', $feed->lengths)] ??= HubTest::roughly($this->tables, $feed);
+        return $this->glances[
+            $feed->run . '/' . implode(',', $feed->decision()) . '/' . implode(',', $feed->lengths)
+        ] ??= HubTest::roughly($this->tables, $feed);
     }
 
     private function hub(FeedOption $feed): HubTest
     {
         $run = $this->tables->plan->run($feed->run);
-        $key = $feed->run.'/'.implode(',', $feed->decision()).'/'.implode(',', $feed->lengths);
+        $key = $feed->run . '/' . implode(',', $feed->decision()) . '/' . implode(',', $feed->lengths);
         if (!isset($this->hubs[$key])) {
             $this->watch->step($run->name());
-            $this->best[$run->id] ??= $this->tables->strip($run)->switched() ? HubTest::least($this->tables->controllers([$run], true)) : null;
+            $this->best[$run->id] ??= $this->tables->strip($run)->switched()
+                ? HubTest::least($this->tables->controllers([$run], true))
+                : null;
             $this->hubs[$key] = HubTest::of($this->tables, $feed, $this->best[$run->id]);
         }
 
@@ -200,7 +235,7 @@ final class Search
      */
     private function alone(array $runs): Plan
     {
-        $ids = array_map(static fn (Run $r): string => $r->id, $runs);
+        $ids = array_map(static fn(Run $r): string => $r->id, $runs);
 
         return $this->alone[implode(' ', $ids)] ??= self::part($this->tables->plan, $ids);
     }
@@ -213,18 +248,35 @@ final class Search
         foreach ($runs as $run) {
             $units[$run->supply ?? ''] = $units[$run->controller ?? ''] = true;
         }
-        $feeds = array_filter($plan->feeds, static fn ($f): bool => isset($runs[$f->run]));
+        $feeds = array_filter($plan->feeds, static fn($f): bool => isset($runs[$f->run]));
         $ways = [];
         foreach ([...array_keys($feeds), ...array_keys($units)] as $end) {
             $ways += $plan->wayTo((string) $end);
         }
-        $lamps = array_filter($plan->fixtures, static fn (Fitting $f): bool => isset($units[(string) $plan->root($plan->cableTo($f->id)->from ?? '')]));
+        $lamps = array_filter(
+            $plan->fixtures,
+            static fn(Fitting $f): bool => isset($units[(string) $plan->root($plan->cableTo($f->id)->from ?? '')]),
+        );
         foreach (array_keys($lamps) as $end) {
             $ways += $plan->wayTo($end);
         }
-        $splices = array_filter($plan->splices, static fn ($s): bool => array_filter($ways, static fn (LaidCable $c): bool => $c->to === $s->id) !== []);
+        $splices = array_filter(
+            $plan->splices,
+            static fn($s): bool => array_filter($ways, static fn(LaidCable $c): bool => $c->to === $s->id) !== [],
+        );
 
-        return $plan->with(runs: $runs, supplies: array_intersect_key($plan->supplies, $units), controllers: array_intersect_key($plan->controllers, $units), modules: [], fixtures: $lamps,
-            splices: $splices, feeds: $feeds, cables: $ways, lights: array_intersect_key($plan->lights, $units), owned: [], options: []);
+        return $plan->with(
+            runs: $runs,
+            supplies: array_intersect_key($plan->supplies, $units),
+            controllers: array_intersect_key($plan->controllers, $units),
+            modules: [],
+            fixtures: $lamps,
+            splices: $splices,
+            feeds: $feeds,
+            cables: $ways,
+            lights: array_intersect_key($plan->lights, $units),
+            owned: [],
+            options: [],
+        );
     }
 }

@@ -27,7 +27,11 @@ final readonly class Sharing
         $groups = [];
         foreach ($runs as $run) {
             $volts = $plan->strip($run->strip)->volts ?? 0.0;
-            $groups[isset($pinned[$run->supply ?? '']) ? "on {$run->supply}" : "{$run->place} {$volts}"][] = isset($pinned[$run->supply ?? '']) ? $run->pinned(array_values(array_unique(['kit', ...$run->pins]))) : $run;
+            $groups[isset($pinned[$run->supply ?? '']) ? "on {$run->supply}" : "{$run->place} {$volts}"][] = isset(
+                $pinned[$run->supply ?? ''],
+            )
+                ? $run->pinned(array_values(array_unique(['kit', ...$run->pins])))
+                : $run;
         }
 
         return array_values($groups);
@@ -64,14 +68,18 @@ final readonly class Sharing
             $all = $next;
         }
 
-        return array_values(array_filter($all, static fn (array $blocks): bool => self::together($plan, $blocks)));
+        return array_values(array_filter($all, static fn(array $blocks): bool => self::together($plan, $blocks)));
     }
 
     public static function alike(Tables $tables, Run $a, Run $b): bool
     {
         [$x, $y] = [$tables->strip($a), $tables->strip($b)];
 
-        return $x->switched() && $y->switched() && $x->volts === $y->volts && $x->colours() === $y->colours() && $tables->plan->controller($a->controller)?->family === $tables->plan->controller($b->controller)?->family;
+        return $x->switched() &&
+            $y->switched() &&
+            $x->volts === $y->volts &&
+            $x->colours() === $y->colours() &&
+            $tables->plan->controller($a->controller)?->family === $tables->plan->controller($b->controller)?->family;
     }
 
     /** @param  list<non-empty-list<Run>>  $blocks  Whether no light, which is a controller with a name, is torn. */

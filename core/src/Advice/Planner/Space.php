@@ -16,9 +16,14 @@ final readonly class Space
      * @param  list<list<int>>  $ranks  of every list, in the order supply, then by block controller, trunk, runs
      * @param  int  $base  rank of what the places come to
      */
-    public function __construct(private string $place, private array $places, private array $supplies, private array $blocks, private array $ranks, private int $base)
-    {
-    }
+    public function __construct(
+        private string $place,
+        private array $places,
+        private array $supplies,
+        private array $blocks,
+        private array $ranks,
+        private int $base,
+    ) {}
 
     /** @return list<int>|null the first of each list; null where a list is empty */
     public function first(): ?array
@@ -32,7 +37,9 @@ final readonly class Space
      */
     public function next(array $at, int $list): ?array
     {
-        return isset($this->ranks[$list][$at[$list] + 1]) ? [...array_slice($at, 0, $list), $at[$list] + 1, ...array_slice($at, $list + 1)] : null;
+        return isset($this->ranks[$list][$at[$list] + 1])
+            ? [...array_slice($at, 0, $list), $at[$list] + 1, ...array_slice($at, $list + 1)]
+            : null;
     }
 
     /**

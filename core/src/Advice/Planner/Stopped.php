@@ -7,6 +7,4 @@ namespace EmberDusk\Advice\Planner;
 use RuntimeException;
 
 /** The search was asked to end with what it has. */
-final class Stopped extends RuntimeException
-{
-}
+final class Stopped extends RuntimeException {}

@@ -65,11 +65,20 @@ final class Tables
     public function controllers(array $runs, bool $all): array
     {
         $strip = $this->strip($runs[0]);
-        $metres = array_sum(array_map(fn (Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $runs));
+        $metres = array_sum(array_map(fn(Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $runs));
 
-        return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ?? $this->priced->ofKind('controller', fn (object $c): bool => $c instanceof Controller && !$c->repeats
-            && $c->inputLeast <= $strip->volts && $strip->volts <= $c->inputMost && $c->channels >= count($strip->channels) && in_array($strip->colours(), $c->modes, true)
-            && $this->speaks($runs, $c) && ($all || $metres <= ControllerAmps::metres($strip, $c) + 1e-9));
+        return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ??
+            $this->priced->ofKind(
+                'controller',
+                fn(object $c): bool => $c instanceof Controller &&
+                    !$c->repeats &&
+                    $c->inputLeast <= $strip->volts &&
+                    $strip->volts <= $c->inputMost &&
+                    $c->channels >= count($strip->channels) &&
+                    in_array($strip->colours(), $c->modes, true) &&
+                    $this->speaks($runs, $c) &&
+                    ($all || $metres <= ControllerAmps::metres($strip, $c) + 1e-9),
+            );
     }
 
     /**
@@ -80,10 +89,22 @@ final class Tables
     public function supplies(array $runs, bool $all): array
     {
         $strip = $this->strip($runs[0]);
-        $watts = array_sum(array_map(fn (Run $r): float => $this->strip($r)->wattsPerMetre() * ($this->plan->cutMarks($r)?->length() ?? 0.0) * $r->cap, $runs));
+        $watts = array_sum(
+            array_map(
+                fn(Run $r): float => $this->strip($r)->wattsPerMetre() *
+                    ($this->plan->cutMarks($r)?->length() ?? 0.0) *
+                    $r->cap,
+                $runs,
+            ),
+        );
 
-        return $this->kept($runs, 'kit', $this->plan->supplies[$runs[0]->supply ?? '']->kit ?? null)
-            ?? $this->priced->ofKind('supply', fn (object $s): bool => $s instanceof Supply && abs($s->volts - $strip->volts) < 0.5 && ($all || $s->ratedWatts() >= $watts / (1 - $this->plan->limits->headroom) - 1e-9));
+        return $this->kept($runs, 'kit', $this->plan->supplies[$runs[0]->supply ?? '']->kit ?? null) ??
+            $this->priced->ofKind(
+                'supply',
+                fn(object $s): bool => $s instanceof Supply &&
+                    abs($s->volts - $strip->volts) < 0.5 &&
+                    ($all || $s->ratedWatts() >= $watts / (1 - $this->plan->limits->headroom) - 1e-9),
+            );
     }
 
     /**
@@ -96,7 +117,8 @@ final class Tables
             return [null];
         }
 
-        return $this->kept($runs, 'cables', $this->plan->cableTo($runs[0]->controller ?? '')->kit ?? null) ?? $this->priced->cables(2);
+        return $this->kept($runs, 'cables', $this->plan->cableTo($runs[0]->controller ?? '')->kit ?? null) ??
+            $this->priced->cables(2);
     }
 
     public function strip(Run $run): Strip
@@ -114,12 +136,29 @@ final class Tables
                 $options[] = $this->option($run, $place, $pattern, $pads, $tails, null, $cores);
             }
         }
-        foreach (in_array('feeds', $run->pins, true) ? [] : ExistingLegs::of($this->plan, $run, $this->shelf) as $name => $leg) {
+        foreach (
+            in_array('feeds', $run->pins, true) ? [] : ExistingLegs::of($this->plan, $run, $this->shelf)
+            as $name => $leg
+        ) {
             foreach ($this->tails($run, $cores, [0]) as $tails) {
-                $options[] = $this->option($run, $place, "leg {$name}", ExistingLegs::pads($this->plan, $run), [$tails[0]], $leg, $cores);
+                $options[] = $this->option(
+                    $run,
+                    $place,
+                    "leg {$name}",
+                    ExistingLegs::pads($this->plan, $run),
+                    [$tails[0]],
+                    $leg,
+                    $cores,
+                );
             }
         }
-        usort($options, static fn (FeedOption $a, FeedOption $b): int => [$aim->rank($a->cost, $a->joints, 0), $a->decision()] <=> [$aim->rank($b->cost, $b->joints, 0), $b->decision()]);
+        usort(
+            $options,
+            static fn(FeedOption $a, FeedOption $b): int => [$aim->rank($a->cost, $a->joints, 0), $a->decision()] <=> [
+                $aim->rank($b->cost, $b->joints, 0),
+                $b->decision(),
+            ],
+        );
 
         return $options;
     }
@@ -128,8 +167,15 @@ final class Tables
      * @param  list<int>  $pads
      * @param  non-empty-list<Frozen>  $tails  one for all pads, or one for each
      */
-    private function option(Run $run, string $place, string $pattern, array $pads, array $tails, ?Frozen $leg, int $cores): FeedOption
-    {
+    private function option(
+        Run $run,
+        string $place,
+        string $pattern,
+        array $pads,
+        array $tails,
+        ?Frozen $leg,
+        int $cores,
+    ): FeedOption {
         $lengths = [];
         $cost = 0;
         $each = [];
@@ -141,9 +187,22 @@ final class Tables
             $each[] = $tail;
         }
         $joints = count($pads) * 2 * $cores + ($leg === null ? 0 : $cores);
-        $conductors = array_map(static fn (Frozen $f): float => $f->entry instanceof Cable ? $f->entry->conductor->capacity ?? 0.0 : 0.0, [...$each, ...($leg === null ? [] : [$leg])]);
+        $conductors = array_map(
+            static fn(Frozen $f): float => $f->entry instanceof Cable ? $f->entry->conductor->capacity ?? 0.0 : 0.0,
+            [...$each, ...$leg === null ? [] : [$leg]],
+        );
 
-        return new FeedOption($run->id, $pattern, $pads, $each, $lengths, $leg, min([INF, ...$conductors]), $cost + Bill::joints($this->plan, $joints), $joints);
+        return new FeedOption(
+            $run->id,
+            $pattern,
+            $pads,
+            $each,
+            $lengths,
+            $leg,
+            min([INF, ...$conductors]),
+            $cost + Bill::joints($this->plan, $joints),
+            $joints,
+        );
     }
 
     /**
@@ -162,10 +221,17 @@ final class Tables
             }
             $first = array_values($now)[0] ?? null;
 
-            return $first === null ? [] : [[$now[$pads[0]] ?? $first, ...array_map(static fn (int $pad): Frozen => $now[$pad] ?? $first, array_slice($pads, 1))]];
+            return $first === null
+                ? []
+                : [
+                    [
+                        $now[$pads[0]] ?? $first,
+                        ...array_map(static fn(int $pad): Frozen => $now[$pad] ?? $first, array_slice($pads, 1)),
+                    ],
+                ];
         }
 
-        return array_map(static fn (Frozen $f): array => [$f], $this->priced->cables($cores));
+        return array_map(static fn(Frozen $f): array => [$f], $this->priced->cables($cores));
     }
 
     /**

@@ -7,9 +7,14 @@ namespace EmberDusk\Advice\Planner;
 /** A layout that was put into the plan and held against the limits. */
 final readonly class Tried
 {
-    public function __construct(public Layout $layout, public Judge $judge, public int $cost, public int $joints, public int $boxes, public string $key)
-    {
-    }
+    public function __construct(
+        public Layout $layout,
+        public Judge $judge,
+        public int $cost,
+        public int $joints,
+        public int $boxes,
+        public string $key,
+    ) {}
 
     public function rank(Aim $aim): int
     {

@@ -14,9 +14,7 @@ final class Watch
     private int $grace = 0;
 
     /** @param  (callable(int, string): bool)|null  $look  told how many were solved and what is being planned; true ends the search */
-    public function __construct(private $look = null)
-    {
-    }
+    public function __construct(private $look = null) {}
 
     /** @throws Stopped */
     public function step(string $what): void
@@ -39,7 +37,7 @@ final class Watch
     {
         if ($this->stopped || ($this->look !== null && ($this->look)($this->solved, $what))) {
             $this->stopped = true;
-            throw new Stopped;
+            throw new Stopped();
         }
     }
 

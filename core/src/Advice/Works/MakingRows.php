@@ -25,21 +25,38 @@ final readonly class MakingRows
         $plan = $work->plan;
         $uses = new Uses($work->shelf);
 
-        return array_values(array_map(static function (Run $run) use ($plan, $uses): array {
-            $making = $plan->making($run);
-            $profile = in_array('profile', $run->mounting, true);
+        return array_values(
+            array_map(static function (Run $run) use ($plan, $uses): array {
+                $making = $plan->making($run);
+                $profile = in_array('profile', $run->mounting, true);
 
-            return ['run' => $run->id, 'name' => $run->name(), 'place' => $plan->places[$run->place]->name ?? '', 'strip' => $making->strip, 'length' => $making->length, 'inProfile' => $profile,
-                'profile' => $making->profile ?? '', 'diffuser' => $making->diffuser ?? '', 'seal' => $making->seal, 'cut' => $making->cut,
-                'usualProfile' => $uses->usualProfile($plan, $run)?->entry->name() ?? 'none on the shelf', 'usualDiffuser' => $uses->usualDiffuser()?->entry->name() ?? 'none on the shelf',
-                'usualSeal' => $plan->damp($run) ? 'silicone, it is damp' : 'not sealed', 'usualCut' => $profile ? 'to measure, before' : 'after fixing'];
-        }, array_filter($plan->runs, static fn (Run $r): bool => $plan->cutMarks($r) !== null)));
+                return [
+                    'run' => $run->id,
+                    'name' => $run->name(),
+                    'place' => $plan->places[$run->place]->name ?? '',
+                    'strip' => $making->strip,
+                    'length' => $making->length,
+                    'inProfile' => $profile,
+                    'profile' => $making->profile ?? '',
+                    'diffuser' => $making->diffuser ?? '',
+                    'seal' => $making->seal,
+                    'cut' => $making->cut,
+                    'usualProfile' => $uses->usualProfile($plan, $run)?->entry->name() ?? 'none on the shelf',
+                    'usualDiffuser' => $uses->usualDiffuser()?->entry->name() ?? 'none on the shelf',
+                    'usualSeal' => $plan->damp($run) ? 'silicone, it is damp' : 'not sealed',
+                    'usualCut' => $profile ? 'to measure, before' : 'after fixing',
+                ];
+            }, array_filter($plan->runs, static fn(Run $r): bool => $plan->cutMarks($r) !== null)),
+        );
     }
 
     /** @return array{profiles: list<array{id: string, name: string}>, diffusers: list<array{id: string, name: string}>} */
     public static function choices(Work $work): array
     {
-        $of = static fn (string $kind): array => array_map(static fn (Frozen $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name()], $work->shelf->ofKind($kind));
+        $of = static fn(string $kind): array => array_map(
+            static fn(Frozen $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name()],
+            $work->shelf->ofKind($kind),
+        );
 
         return ['profiles' => $of('profile'), 'diffusers' => $of('diffuser')];
     }
@@ -51,24 +68,88 @@ final readonly class MakingRows
         $findings = [];
         $lengths = Lengths::of($plan, $work->shelf);
         foreach ($lengths->tooLong(Offcut::byKit($work->offcuts)) as [$piece, $kit, $group]) {
-            $findings[] = new Finding('too-long', Severity::Stop, "{$piece->what} is longer than any {$kit->entry->name()}",
-                sprintf('%s is to be in one piece, and one that is bought has %s. Allow a joint, take another %s, or add a longer offcut.', $plan->terms->say($piece->mm / 1000), $plan->terms->say(Lengths::bought($kit)), strtolower($group)),
-                new Place('parts', $piece->run), $piece->mm / 1000, Lengths::bought($kit), '', [new Fix('Allow joints where needed', ['kind' => 'SetMaking', 'run' => $piece->run, $group === 'Strip' ? 'strip' : 'length' => 'needed'])]);
+            $findings[] = new Finding(
+                'too-long',
+                Severity::Stop,
+                "{$piece->what} is longer than any {$kit->entry->name()}",
+                sprintf(
+                    '%s is to be in one piece, and one that is bought has %s. Allow a joint, take another %s, or add a longer offcut.',
+                    $plan->terms->say($piece->mm / 1000),
+                    $plan->terms->say(Lengths::bought($kit)),
+                    strtolower($group),
+                ),
+                new Place('parts', $piece->run),
+                $piece->mm / 1000,
+                Lengths::bought($kit),
+                '',
+                [
+                    new Fix('Allow joints where needed', [
+                        'kind' => 'SetMaking',
+                        'run' => $piece->run,
+                        $group === 'Strip' ? 'strip' : 'length' => 'needed',
+                    ]),
+                ],
+            );
         }
         $uses = new Uses($work->shelf);
         foreach ($plan->runs as $run) {
             if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
-                $findings[] = new Finding('glue-damp', Severity::Watch, "{$run->name()} is sealed with hot glue where it is damp", 'Glue lets go where it stays wet. Silicone holds; it takes a day to cure.', new Place('parts', $run->id), null, null, 'common practice, no source',
-                    [new Fix('Seal it with silicone', ['kind' => 'SetMaking', 'run' => $run->id, 'seal' => 'silicone'])]);
+                $findings[] = new Finding(
+                    'glue-damp',
+                    Severity::Watch,
+                    "{$run->name()} is sealed with hot glue where it is damp",
+                    'Glue lets go where it stays wet. Silicone holds; it takes a day to cure.',
+                    new Place('parts', $run->id),
+                    null,
+                    null,
+                    'common practice, no source',
+                    [
+                        new Fix('Seal it with silicone', [
+                            'kind' => 'SetMaking',
+                            'run' => $run->id,
+                            'seal' => 'silicone',
+                        ]),
+                    ],
+                );
             }
-            $profile = $plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true) ? $uses->profile($plan, $run) : null;
+            $profile =
+                $plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true)
+                    ? $uses->profile($plan, $run)
+                    : null;
             $takes = (new Fields($profile->written ?? []))->numberOrNull('heatWatts');
             $makes = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * $run->cap;
             if ($profile !== null && $takes !== null && $makes > $takes + 1e-9) {
-                $better = array_values(array_filter($work->shelf->ofKind('profile'), static fn (Frozen $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ?? 0.0) >= $makes && (!$plan->damp($run) || ($f->written['outdoors'] ?? false) === true)));
-                $findings[] = new Finding('profile-heat', Severity::Watch, "{$run->name()} makes more heat than its profile takes",
-                    sprintf('The strip makes %.1f W/m, “%s” takes %.1f W/m. Take a larger profile or a weaker strip: hot strip ages fast.', $makes, $profile->entry->name(), $takes),
-                    new Place('parts', $run->id), $makes, $takes, 'the shelf', array_map(static fn (Frozen $f): Fix => new Fix("Take {$f->entry->name()}", ['kind' => 'SetMaking', 'run' => $run->id, 'profile' => $f->entry->id()]), array_slice($better, 0, 1)));
+                $better = array_values(
+                    array_filter(
+                        $work->shelf->ofKind('profile'),
+                        static fn(Frozen $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ?? 0.0) >=
+                            $makes &&
+                            (!$plan->damp($run) || ($f->written['outdoors'] ?? false) === true),
+                    ),
+                );
+                $findings[] = new Finding(
+                    'profile-heat',
+                    Severity::Watch,
+                    "{$run->name()} makes more heat than its profile takes",
+                    sprintf(
+                        'The strip makes %.1f W/m, “%s” takes %.1f W/m. Take a larger profile or a weaker strip: hot strip ages fast.',
+                        $makes,
+                        $profile->entry->name(),
+                        $takes,
+                    ),
+                    new Place('parts', $run->id),
+                    $makes,
+                    $takes,
+                    'the shelf',
+                    array_map(
+                        static fn(Frozen $f): Fix => new Fix("Take {$f->entry->name()}", [
+                            'kind' => 'SetMaking',
+                            'run' => $run->id,
+                            'profile' => $f->entry->id(),
+                        ]),
+                        array_slice($better, 0, 1),
+                    ),
+                );
             }
         }
 

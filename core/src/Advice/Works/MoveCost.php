@@ -21,7 +21,14 @@ final readonly class MoveCost
     {
         $move = Move::of(Worksheet::of($work)->course(), $pin);
         $rows = [];
-        foreach (['everything is done' => self::end(...), 'days with work' => self::days(...), 'people wait' => self::idle(...)] as $what => $say) {
+        foreach (
+            [
+                'everything is done' => self::end(...),
+                'days with work' => self::days(...),
+                'people wait' => self::idle(...),
+            ]
+            as $what => $say
+        ) {
             $rows[] = ['what' => $what, 'before' => $say($move->before), 'after' => $say($move->after)];
         }
 

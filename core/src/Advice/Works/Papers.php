@@ -20,12 +20,12 @@ final readonly class Papers
         $course = Worksheet::of($work)->course();
         $days = [];
         foreach ($course->schedule->worked() as $day) {
-            $slots = array_values(array_filter($course->schedule->slots, static fn (Slot $s): bool => $s->day === $day));
-            $steps = array_map(static fn (Slot $s): Step => $s->step, $slots);
+            $slots = array_values(array_filter($course->schedule->slots, static fn(Slot $s): bool => $s->day === $day));
+            $steps = array_map(static fn(Slot $s): Step => $s->step, $slots);
             $days[] = [
                 'day' => $day,
                 'people' => $course->days->people($course->days->on($day)),
-                'end' => self::clock(max([0, ...array_map(static fn (Slot $s): int => $s->to, $slots)])),
+                'end' => self::clock(max([0, ...array_map(static fn(Slot $s): int => $s->to, $slots)])),
                 'rows' => array_map(self::row(...), $slots),
                 'tools' => self::tools($steps),
                 'parts' => self::parts($work, $steps),
@@ -46,19 +46,35 @@ final readonly class Papers
         $course = $sheet->course();
         $groups = [];
         foreach ($sheet->parts->parts as $part) {
-            $steps = array_filter($course->left, static fn (Step $s): bool => in_array($part->key, $s->needs, true));
-            $first = $steps === [] ? null : min(array_map(static fn (Step $s): int => $course->schedule->begins[$s->id], $steps));
-            $groups[$first === null ? '' : substr($course->days->starts($first), 0, 10)][] = ['name' => $part->name, 'buy' => $part->say($part->buy), 'state' => Mark::STATES[$sheet->mark($part)->state] ?? '', 'for' => implode('; ', array_slice(array_keys($part->why), 0, 3)).(count($part->why) > 3 ? ' …' : '')];
+            $steps = array_filter($course->left, static fn(Step $s): bool => in_array($part->key, $s->needs, true));
+            $first =
+                $steps === []
+                    ? null
+                    : min(array_map(static fn(Step $s): int => $course->schedule->begins[$s->id], $steps));
+            $groups[$first === null ? '' : substr($course->days->starts($first), 0, 10)][] = [
+                'name' => $part->name,
+                'buy' => $part->say($part->buy),
+                'state' => Mark::STATES[$sheet->mark($part)->state] ?? '',
+                'for' => implode('; ', array_slice(array_keys($part->why), 0, 3)) . (count($part->why) > 3 ? ' …' : ''),
+            ];
         }
-        uksort($groups, static fn (string $a, string $b): int => [$a === '', $a] <=> [$b === '', $b]);
+        uksort($groups, static fn(string $a, string $b): int => [$a === '', $a] <=> [$b === '', $b]);
         $offcuts = [];
         foreach ($sheet->parts->cuts as $cut) {
-            foreach (array_filter($cut->bars, static fn (Bar $b): bool => $b->offcut) as $bar) {
+            foreach (array_filter($cut->bars, static fn(Bar $b): bool => $b->offcut) as $bar) {
                 $offcuts[] = sprintf('%s, offcut of %.2f m', $cut->name, $bar->length / 1000);
             }
         }
 
-        return ['groups' => array_map(static fn (string $day, array $parts): array => ['day' => $day, 'parts' => $parts], array_keys($groups), array_values($groups)), 'tools' => self::tools(array_values($course->left)), 'offcuts' => $offcuts];
+        return [
+            'groups' => array_map(
+                static fn(string $day, array $parts): array => ['day' => $day, 'parts' => $parts],
+                array_keys($groups),
+                array_values($groups),
+            ),
+            'tools' => self::tools(array_values($course->left)),
+            'offcuts' => $offcuts,
+        ];
     }
 
     /** @return array{from: string, to: string, who: string, title: string, place: string, why: string, caution: string, minutes: int, note: string} */
@@ -71,8 +87,17 @@ final readonly class Papers
             default => '',
         };
 
-        return ['from' => self::clock($slot->from), 'to' => self::clock($slot->to), 'who' => implode(' and ', array_map(static fn (int $p): string => (string) ($p + 1), $slot->people)), 'title' => $slot->step->title, 'place' => $slot->step->place,
-            'why' => $slot->step->why, 'caution' => $slot->step->caution, 'minutes' => $slot->step->minutes, 'note' => $note];
+        return [
+            'from' => self::clock($slot->from),
+            'to' => self::clock($slot->to),
+            'who' => implode(' and ', array_map(static fn(int $p): string => (string) ($p + 1), $slot->people)),
+            'title' => $slot->step->title,
+            'place' => $slot->step->place,
+            'why' => $slot->step->why,
+            'caution' => $slot->step->caution,
+            'minutes' => $slot->step->minutes,
+            'note' => $note,
+        ];
     }
 
     /**
@@ -81,7 +106,9 @@ final readonly class Papers
      */
     private static function tools(array $steps): array
     {
-        $tools = array_values(array_unique(array_merge([], ...array_map(static fn (Step $s): array => $s->tools, $steps))));
+        $tools = array_values(
+            array_unique(array_merge([], ...array_map(static fn(Step $s): array => $s->tools, $steps))),
+        );
         sort($tools);
 
         return $tools;
@@ -93,9 +120,17 @@ final readonly class Papers
      */
     private static function parts(Work $work, array $steps): array
     {
-        $needs = array_unique(array_merge([], ...array_map(static fn (Step $s): array => $s->needs, $steps)));
+        $needs = array_unique(array_merge([], ...array_map(static fn(Step $s): array => $s->needs, $steps)));
 
-        return array_values(array_map(static fn (string $id): array => ['name' => BuildDesk::kit($work, $id), 'state' => Mark::STATES[($work->marks[$id] ?? new Mark)->state] ?? ''], $needs));
+        return array_values(
+            array_map(
+                static fn(string $id): array => [
+                    'name' => BuildDesk::kit($work, $id),
+                    'state' => Mark::STATES[($work->marks[$id] ?? new Mark())->state] ?? '',
+                ],
+                $needs,
+            ),
+        );
     }
 
     private static function clock(int $minute): string

@@ -22,27 +22,62 @@ final readonly class PartRows
         $sheet = Worksheet::of($work);
         $soonest = $sheet->arrivals === [] ? $sheet->course() : $sheet->unhindered();
 
-        return array_map(static fn (Part $p): array => self::row($work, $sheet, $soonest, $p), $sheet->parts->parts);
+        return array_map(static fn(Part $p): array => self::row($work, $sheet, $soonest, $p), $sheet->parts->parts);
     }
 
     /** @return array<string, mixed> */
     private static function row(Work $work, Worksheet $sheet, Course $soonest, Part $part): array
     {
         $mark = $sheet->mark($part);
-        $steps = array_filter($sheet->course()->left, static fn (Step $s): bool => in_array($part->key, $s->needs, true));
-        uksort($steps, static fn (string $a, string $b): int => $sheet->course()->schedule->begins[$a] <=> $sheet->course()->schedule->begins[$b]);
+        $steps = array_filter(
+            $sheet->course()->left,
+            static fn(Step $s): bool => in_array($part->key, $s->needs, true),
+        );
+        uksort(
+            $steps,
+            static fn(string $a, string $b): int => $sheet->course()->schedule->begins[$a] <=>
+                $sheet->course()->schedule->begins[$b],
+        );
         $first = array_key_first($steps);
         // The day on which it would be needed if all were here, less the days that it takes to come.
         $needed = $first === null ? null : substr($soonest->days->starts($soonest->schedule->begins[$first]), 0, 10);
-        $by = $mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null ? Day::after($needed, -(int) ceil($part->lead)) : '';
+        $by =
+            $mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null
+                ? Day::after($needed, -(int) ceil($part->lead))
+                : '';
 
         return [
-            'key' => $part->key, 'group' => $part->group, 'name' => $part->name,
-            'asked' => self::asked($work->plan->terms, $part)->toArray(), 'spare' => $part->spare, 'usual' => !isset($work->plan->spares[$part->key]),
-            'buy' => self::buy($work->plan->terms, $part)->toArray(), 'cost' => self::cost($work, $part)?->toArray(), 'foreign' => $part->foreign,
-            'why' => array_keys($part->why), 'lead' => $part->lead, 'by' => $by, 'tooLate' => $by !== '' && $by < $sheet->today(),
-            'state' => $mark->state, 'missing' => $mark->missing() && $part->paid() > 0, 'arrives' => $mark->arrives ?? '', 'late' => $mark->late($work->today),
-            'steps' => array_values(array_map(static fn (Step $s): array => ['id' => $s->id, 'title' => $s->title, 'day' => substr($sheet->course()->days->starts($sheet->course()->schedule->begins[$s->id]), 0, 10)], $steps)),
+            'key' => $part->key,
+            'group' => $part->group,
+            'name' => $part->name,
+            'asked' => self::asked($work->plan->terms, $part)->toArray(),
+            'spare' => $part->spare,
+            'usual' => !isset($work->plan->spares[$part->key]),
+            'buy' => self::buy($work->plan->terms, $part)->toArray(),
+            'cost' => self::cost($work, $part)?->toArray(),
+            'foreign' => $part->foreign,
+            'why' => array_keys($part->why),
+            'lead' => $part->lead,
+            'by' => $by,
+            'tooLate' => $by !== '' && $by < $sheet->today(),
+            'state' => $mark->state,
+            'missing' => $mark->missing() && $part->paid() > 0,
+            'arrives' => $mark->arrives ?? '',
+            'late' => $mark->late($work->today),
+            'steps' => array_values(
+                array_map(
+                    static fn(Step $s): array => [
+                        'id' => $s->id,
+                        'title' => $s->title,
+                        'day' => substr(
+                            $sheet->course()->days->starts($sheet->course()->schedule->begins[$s->id]),
+                            0,
+                            10,
+                        ),
+                    ],
+                    $steps,
+                ),
+            ),
         ];
     }
 
@@ -51,10 +86,21 @@ final readonly class PartRows
         $inputs = [];
         [$per, $unit] = self::unit($terms, $part);
         foreach ($part->why as $words => $count) {
-            $inputs[] = new Input('a'.(count($inputs) + 1), $words, round($count * $per, 3), $unit);
+            $inputs[] = new Input('a' . (count($inputs) + 1), $words, round($count * $per, 3), $unit);
         }
 
-        return new Figure('Plan asks for', $part->count * $per, $unit, $part->count * $per === floor($part->count * $per) ? 0 : 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, '', in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true) ? 'common practice, no source' : '');
+        return new Figure(
+            'Plan asks for',
+            $part->count * $per,
+            $unit,
+            $part->count * $per === floor($part->count * $per) ? 0 : 2,
+            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            $inputs,
+            '',
+            in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)
+                ? 'common practice, no source'
+                : '',
+        );
     }
 
     /** @return array{float, string} how many of the job's unit one of the part's is, and its name: feet where the job is in feet and inches */
@@ -72,14 +118,40 @@ final readonly class PartRows
         [$per, $unit] = self::unit($terms, $part);
         $sold = ltrim(strpbrk($part->say($part->buy), ' ') ?: '');
         if ($part->cut) {
-            $inputs = [new Input('l', 'reels or lengths of the cut list', $part->buy - $part->spare, ''), new Input('s', 'to spare', (float) $part->spare, '')];
+            $inputs = [
+                new Input('l', 'reels or lengths of the cut list', $part->buy - $part->spare, ''),
+                new Input('s', 'to spare', (float) $part->spare, ''),
+            ];
 
-            return new Figure('Buy', $part->buy, $sold, 0, 'l + s', $inputs, 'Whole reels and lengths, as drawn above.');
+            return new Figure(
+                'Buy',
+                $part->buy,
+                $sold,
+                0,
+                'l + s',
+                $inputs,
+                'Whole reels and lengths, as drawn above.',
+            );
         }
         $exact = ($part->count + $part->spare) / $part->each;
-        $inputs = [new Input('n', 'that the plan asks for', round($part->count * $per, 3), $unit), new Input('s', 'to spare', $part->spare * $per, $unit), new Input('e', 'in one that is bought', $part->each * $per, $unit), new Input('r', 'rounded up to whole ones', $part->buy - $exact, '')];
+        $inputs = [
+            new Input('n', 'that the plan asks for', round($part->count * $per, 3), $unit),
+            new Input('s', 'to spare', $part->spare * $per, $unit),
+            new Input('e', 'in one that is bought', $part->each * $per, $unit),
+            new Input('r', 'rounded up to whole ones', $part->buy - $exact, ''),
+        ];
 
-        return new Figure('Buy', $part->buy, $sold, 0, '(n + s) / e + r', $inputs, $part->spare > 0 ? 'One in ten more, at least one, or as it was set here (common practice, no source).' : '');
+        return new Figure(
+            'Buy',
+            $part->buy,
+            $sold,
+            0,
+            '(n + s) / e + r',
+            $inputs,
+            $part->spare > 0
+                ? 'One in ten more, at least one, or as it was set here (common practice, no source).'
+                : '',
+        );
     }
 
     private static function cost(Work $work, Part $part): ?Figure
@@ -90,7 +162,24 @@ final readonly class PartRows
         }
         $currency = $work->plan->terms->currency;
 
-        return new Figure('Cost', $cost, $currency, 2, '(b - o) * p', [new Input('b', 'bought', $part->buy, ''), new Input('o', 'that the client has already, as far as it goes', $part->buy - $part->paid(), ''),
-            new Input('p', $part->priced === '' ? 'price of one' : "price of one, from {$part->priced} by the job’s rate", $part->price ?? 0.0, $currency)], 'Without mark-up and tax.', 'prices of the shelf');
+        return new Figure(
+            'Cost',
+            $cost,
+            $currency,
+            2,
+            '(b - o) * p',
+            [
+                new Input('b', 'bought', $part->buy, ''),
+                new Input('o', 'that the client has already, as far as it goes', $part->buy - $part->paid(), ''),
+                new Input(
+                    'p',
+                    $part->priced === '' ? 'price of one' : "price of one, from {$part->priced} by the job’s rate",
+                    $part->price ?? 0.0,
+                    $currency,
+                ),
+            ],
+            'Without mark-up and tax.',
+            'prices of the shelf',
+        );
     }
 }

@@ -30,15 +30,28 @@ final readonly class PartsDesk
         $list = Worksheet::of($work)->parts;
 
         return [
-            'cuts' => array_map(static fn (StockCut $c): array => self::cut($work, $c), $list->cuts),
+            'cuts' => array_map(static fn(StockCut $c): array => self::cut($work, $c), $list->cuts),
             'parts' => PartRows::of($work),
             'makings' => MakingRows::of($work),
             ...MakingRows::choices($work),
-            'offcuts' => array_map(static fn (Offcut $o): array => ['id' => $o->id, 'kit' => $o->kit, 'name' => BuildDesk::kit($work, $o->kit), 'metres' => sprintf('%.2f', $o->metres), 'packed' => $o->packed], $work->offcuts),
+            'offcuts' => array_map(
+                static fn(Offcut $o): array => [
+                    'id' => $o->id,
+                    'kit' => $o->kit,
+                    'name' => BuildDesk::kit($work, $o->kit),
+                    'metres' => sprintf('%.2f', $o->metres),
+                    'packed' => $o->packed,
+                ],
+                $work->offcuts,
+            ),
             'lacking' => $list->lacking,
-            'bare' => array_map(static fn (Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
+            'bare' => array_map(static fn(Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
             'currency' => $work->plan->terms->currency,
-            'states' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name, 'label' => ''], array_keys(Mark::STATES), array_values(Mark::STATES)),
+            'states' => array_map(
+                static fn(string $id, string $name): array => ['id' => $id, 'name' => $name, 'label' => ''],
+                array_keys(Mark::STATES),
+                array_values(Mark::STATES),
+            ),
         ];
     }
 
@@ -52,20 +65,82 @@ final readonly class PartsDesk
         }
         $inputs = [];
         foreach ($list->parts as $n => $part) {
-            $inputs[] = new Input('p'.($n + 1), $part->name.($part->cost() === null ? ($part->foreign === '' ? ' (no price on the shelf)' : " (priced in {$part->foreign}, no rate)") : sprintf(', %g', $part->paid())), $part->cost() ?? 0.0, $work->plan->terms->currency);
+            $inputs[] = new Input(
+                'p' . ($n + 1),
+                $part->name .
+                    ($part->cost() === null
+                        ? ($part->foreign === ''
+                            ? ' (no price on the shelf)'
+                            : " (priced in {$part->foreign}, no rate)")
+                        : sprintf(', %g', $part->paid())),
+                $part->cost() ?? 0.0,
+                $work->plan->terms->currency,
+            );
         }
-        $count = static fn (callable $of): float => (float) count(array_filter($list->parts, $of));
-        $missing = $count(static fn (Part $p): bool => $sheet->mark($p)->missing() && $p->paid() > 0);
-        $packed = $count(static fn (Part $p): bool => $sheet->mark($p)->state === 'packed');
+        $count = static fn(callable $of): float => (float) count(array_filter($list->parts, $of));
+        $missing = $count(static fn(Part $p): bool => $sheet->mark($p)->missing() && $p->paid() > 0);
+        $packed = $count(static fn(Part $p): bool => $sheet->mark($p)->state === 'packed');
 
         return [
-            new Figure('Parts', array_sum(array_map(static fn (Input $i): float => $i->value, $inputs)), $work->plan->terms->currency, 2, implode(' + ', array_map(static fn (Input $i): string => $i->symbol, $inputs)), $inputs, 'What the client owns counts nothing; whole reels, lengths and bags.', 'prices of the shelf'),
-            new Figure('Missing', $missing, 'lines', 0, 'm', [new Input('m', 'lines to buy or on the way', $missing, '')], 'As marked here.'),
-            new Figure('Packed', $packed, sprintf('of %d', count($list->parts)), 0, 'k', [new Input('k', 'lines marked as packed', $packed, '')], 'As marked here.'),
-            ...array_map(static fn (StockCut $c): Figure => new Figure("Left of {$c->name}", $work->plan->terms->inUnit($c->left() / 1000), $work->plan->terms->unit(), 2, 'L - P', [
-                new Input('L', count($c->bars).' lengths, offcuts among them', $work->plan->terms->inUnit(array_sum(array_map(static fn (Bar $b): int => $b->length, $c->bars)) / 1000), $work->plan->terms->unit()),
-                new Input('P', 'cut from them', $work->plan->terms->inUnit(array_sum(array_map(static fn (Bar $b): int => $b->length - $b->left, $c->bars)) / 1000), $work->plan->terms->unit()),
-            ], $c->proven ? 'No fewer lengths would do, and no fewer joints with them.' : 'Fewer lengths or joints may do: not every way was looked at.'), array_slice($list->cuts, 0, self::LEFT)),
+            new Figure(
+                'Parts',
+                array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
+                $work->plan->terms->currency,
+                2,
+                implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+                $inputs,
+                'What the client owns counts nothing; whole reels, lengths and bags.',
+                'prices of the shelf',
+            ),
+            new Figure(
+                'Missing',
+                $missing,
+                'lines',
+                0,
+                'm',
+                [new Input('m', 'lines to buy or on the way', $missing, '')],
+                'As marked here.',
+            ),
+            new Figure(
+                'Packed',
+                $packed,
+                sprintf('of %d', count($list->parts)),
+                0,
+                'k',
+                [new Input('k', 'lines marked as packed', $packed, '')],
+                'As marked here.',
+            ),
+            ...array_map(
+                static fn(StockCut $c): Figure => new Figure(
+                    "Left of {$c->name}",
+                    $work->plan->terms->inUnit($c->left() / 1000),
+                    $work->plan->terms->unit(),
+                    2,
+                    'L - P',
+                    [
+                        new Input(
+                            'L',
+                            count($c->bars) . ' lengths, offcuts among them',
+                            $work->plan->terms->inUnit(
+                                array_sum(array_map(static fn(Bar $b): int => $b->length, $c->bars)) / 1000,
+                            ),
+                            $work->plan->terms->unit(),
+                        ),
+                        new Input(
+                            'P',
+                            'cut from them',
+                            $work->plan->terms->inUnit(
+                                array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $c->bars)) / 1000,
+                            ),
+                            $work->plan->terms->unit(),
+                        ),
+                    ],
+                    $c->proven
+                        ? 'No fewer lengths would do, and no fewer joints with them.'
+                        : 'Fewer lengths or joints may do: not every way was looked at.',
+                ),
+                array_slice($list->cuts, 0, self::LEFT),
+            ),
         ];
     }
 
@@ -76,14 +151,25 @@ final readonly class PartsDesk
         foreach ($work->marks as $key => $mark) {
             $name = ($work->plan->kit[$key] ?? $work->shelf->find($key))?->entry->name();
             if ($name !== null && $mark->late($work->today)) {
-                $findings[] = new Finding('part-late', Severity::Watch, "{$name} should be here", "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.", new Place('parts', $key));
+                $findings[] = new Finding(
+                    'part-late',
+                    Severity::Watch,
+                    "{$name} should be here",
+                    "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.",
+                    new Place('parts', $key),
+                );
             }
         }
         foreach ($work->plan->kit as $id => $kit) {
             $foreign = $work->plan->terms->foreign($kit);
             if ($foreign !== null) {
-                $findings[] = new Finding('currency', Severity::Watch, "{$kit->entry->name()} is priced in {$foreign}",
-                    "The job reckons in {$work->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$work->plan->terms->currency}.", new Place('parts', $id));
+                $findings[] = new Finding(
+                    'currency',
+                    Severity::Watch,
+                    "{$kit->entry->name()} is priced in {$foreign}",
+                    "The job reckons in {$work->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$work->plan->terms->currency}.",
+                    new Place('parts', $id),
+                );
             }
         }
 
@@ -94,23 +180,67 @@ final readonly class PartsDesk
     private static function bought(Work $work, StockCut $cut): Figure
     {
         $terms = $work->plan->terms;
-        $offcuts = array_sum(array_map(static fn (Bar $b): int => $b->offcut ? $b->length - $b->left : 0, $cut->bars));
-        $all = array_sum(array_map(static fn (Bar $b): int => $b->length - $b->left, $cut->bars));
+        $offcuts = array_sum(array_map(static fn(Bar $b): int => $b->offcut ? $b->length - $b->left : 0, $cut->bars));
+        $all = array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $cut->bars));
         $exact = ($all - $offcuts) / max(1, $cut->stock);
 
-        return new Figure('Bought', (float) $cut->bought, '', 0, '(P - O) / L + r', [
-            new Input('P', 'to be cut', $terms->inUnit($all / 1000), $terms->unit()), new Input('O', 'of it from offcuts', $terms->inUnit($offcuts / 1000), $terms->unit()),
-            new Input('L', 'one that is bought', $terms->inUnit($cut->stock / 1000), $terms->unit()), new Input('r', 'more, as lengths are whole and pieces fit as they do', $cut->bought - $exact, ''),
-        ], $cut->proven ? 'No fewer would do: shown by a bound, or as every way to cut them was looked at.' : 'The best that was found; not every way was looked at.', 'one-dimensional cutting stock');
+        return new Figure(
+            'Bought',
+            (float) $cut->bought,
+            '',
+            0,
+            '(P - O) / L + r',
+            [
+                new Input('P', 'to be cut', $terms->inUnit($all / 1000), $terms->unit()),
+                new Input('O', 'of it from offcuts', $terms->inUnit($offcuts / 1000), $terms->unit()),
+                new Input('L', 'one that is bought', $terms->inUnit($cut->stock / 1000), $terms->unit()),
+                new Input('r', 'more, as lengths are whole and pieces fit as they do', $cut->bought - $exact, ''),
+            ],
+            $cut->proven
+                ? 'No fewer would do: shown by a bound, or as every way to cut them was looked at.'
+                : 'The best that was found; not every way was looked at.',
+            'one-dimensional cutting stock',
+        );
     }
 
     /** @return array<string, mixed> */
     private static function cut(Work $work, StockCut $cut): array
     {
-        $say = static fn (int $mm): string => $work->plan->terms->say($mm / 1000);
+        $say = static fn(int $mm): string => $work->plan->terms->say($mm / 1000);
 
-        return ['kit' => $cut->kit, 'name' => $cut->name, 'stock' => $cut->stock, 'said' => $say($cut->stock), 'bought' => self::bought($work, $cut)->toArray(), 'joints' => $cut->joints, 'left' => $cut->left(), 'leftSaid' => $say($cut->left()), 'proven' => $cut->proven, 'keeps' => $cut->kept() !== [], 'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
-            'tooLong' => array_map(static fn (Piece $p): array => ['run' => $p->run, 'what' => $p->what, 'said' => $say((int) round($p->mm))], $cut->tooLong),
-            'bars' => array_map(static fn (Bar $b): array => ['length' => $b->length, 'left' => $b->left, 'leftSaid' => $say($b->left), 'offcut' => $b->offcut, 'pieces' => array_map(static fn (array $p): array => ['mm' => $p[0], 'said' => $say($p[0]), 'what' => $p[1]->what], $b->pieces)], $cut->bars)];
+        return [
+            'kit' => $cut->kit,
+            'name' => $cut->name,
+            'stock' => $cut->stock,
+            'said' => $say($cut->stock),
+            'bought' => self::bought($work, $cut)->toArray(),
+            'joints' => $cut->joints,
+            'left' => $cut->left(),
+            'leftSaid' => $say($cut->left()),
+            'proven' => $cut->proven,
+            'keeps' => $cut->kept() !== [],
+            'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
+            'tooLong' => array_map(
+                static fn(Piece $p): array => [
+                    'run' => $p->run,
+                    'what' => $p->what,
+                    'said' => $say((int) round($p->mm)),
+                ],
+                $cut->tooLong,
+            ),
+            'bars' => array_map(
+                static fn(Bar $b): array => [
+                    'length' => $b->length,
+                    'left' => $b->left,
+                    'leftSaid' => $say($b->left),
+                    'offcut' => $b->offcut,
+                    'pieces' => array_map(
+                        static fn(array $p): array => ['mm' => $p[0], 'said' => $say($p[0]), 'what' => $p[1]->what],
+                        $b->pieces,
+                    ),
+                ],
+                $cut->bars,
+            ),
+        ];
     }
 }

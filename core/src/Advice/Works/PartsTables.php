@@ -22,8 +22,19 @@ final readonly class PartsTables
         $rows = [['group', 'part', 'wanted', 'unit', 'spare', 'buy', 'cost', 'currency', 'state', 'arrives', 'why']];
         foreach ($sheet->parts->parts as $part) {
             $mark = $sheet->mark($part);
-            $rows[] = [$part->group, $part->name, sprintf('%g', round($part->count, 2)), $part->unit, (string) $part->spare, sprintf('%g', $part->buy), $part->cost() === null ? '' : sprintf('%.2f', $part->cost()), $work->plan->terms->currency,
-                Mark::STATES[$mark->state] ?? '', $mark->arrives ?? '', implode('; ', array_keys($part->why))];
+            $rows[] = [
+                $part->group,
+                $part->name,
+                sprintf('%g', round($part->count, 2)),
+                $part->unit,
+                (string) $part->spare,
+                sprintf('%g', $part->buy),
+                $part->cost() === null ? '' : sprintf('%.2f', $part->cost()),
+                $work->plan->terms->currency,
+                Mark::STATES[$mark->state] ?? '',
+                $mark->arrives ?? '',
+                implode('; ', array_keys($part->why)),
+            ];
         }
 
         return $rows;
@@ -40,7 +51,15 @@ final readonly class PartsTables
         foreach (Worksheet::of($work)->parts->cuts as $cut) {
             foreach ($cut->bars as $n => $bar) {
                 foreach ($bar->pieces as [$mm, $piece]) {
-                    $rows[] = [$cut->name, (string) ($n + 1), (string) $bar->length, $bar->offcut ? 'yes' : 'no', (string) $mm, $piece->what, (string) $bar->left];
+                    $rows[] = [
+                        $cut->name,
+                        (string) ($n + 1),
+                        (string) $bar->length,
+                        $bar->offcut ? 'yes' : 'no',
+                        (string) $mm,
+                        $piece->what,
+                        (string) $bar->left,
+                    ];
                 }
             }
         }

@@ -15,9 +15,13 @@ final readonly class Quote
      * @param  array<string, array{what: string, count: string, cents: int}>  $lines  by part, labour last
      * @param  list<string>  $unpriced  parts that the sum is without
      */
-    private function __construct(public array $lines, public int $net, public int $tax, public int $total, public array $unpriced)
-    {
-    }
+    private function __construct(
+        public array $lines,
+        public int $net,
+        public int $tax,
+        public int $total,
+        public array $unpriced,
+    ) {}
 
     public static function of(Work $work): self
     {
@@ -27,14 +31,22 @@ final readonly class Quote
         foreach ($sheet->parts->parts as $part) {
             $cost = $part->cost();
             if ($cost === null) {
-                $unpriced[] = $part->name.($part->foreign === '' ? '' : " (priced in {$part->foreign})");
+                $unpriced[] = $part->name . ($part->foreign === '' ? '' : " (priced in {$part->foreign})");
             } elseif ($cost > 0) {
-                $lines[$part->key] = ['what' => $part->name, 'count' => $part->say($part->paid()), 'cents' => (int) round(100 * $cost * (1 + $terms->markUp))];
+                $lines[$part->key] = [
+                    'what' => $part->name,
+                    'count' => $part->say($part->paid()),
+                    'cents' => (int) round(100 * $cost * (1 + $terms->markUp)),
+                ];
             }
         }
         [$minutes] = $sheet->labour();
         if ($minutes > 0) {
-            $lines['labour'] = ['what' => 'Labour', 'count' => sprintf('%.1f h', $minutes / 60), 'cents' => (int) round(100 * $minutes / 60 * $terms->hourRate)];
+            $lines['labour'] = [
+                'what' => 'Labour',
+                'count' => sprintf('%.1f h', $minutes / 60),
+                'cents' => (int) round(((100 * $minutes) / 60) * $terms->hourRate),
+            ];
         }
         $net = array_sum(array_column($lines, 'cents'));
         $tax = (int) round($net * $terms->tax);
@@ -54,7 +66,12 @@ final readonly class Quote
         foreach ($given + $this->lines as $key => $line) {
             [$then, $now] = [$given[$key] ?? null, $this->lines[$key] ?? null];
             if ($then !== $now) {
-                $changes[] = ['what' => $line['what'], 'then' => $then['count'] ?? '–', 'now' => $now['count'] ?? '–', 'difference' => sprintf('%+.2f', (($now['cents'] ?? 0) - ($then['cents'] ?? 0)) / 100)];
+                $changes[] = [
+                    'what' => $line['what'],
+                    'then' => $then['count'] ?? '–',
+                    'now' => $now['count'] ?? '–',
+                    'difference' => sprintf('%+.2f', (($now['cents'] ?? 0) - ($then['cents'] ?? 0)) / 100),
+                ];
             }
         }
 
@@ -67,11 +84,35 @@ final readonly class Quote
         $labour = $this->lines['labour']['cents'] ?? 0;
         $terms = $work->plan->terms;
 
-        return new Figure('Quote', $this->total / 100, $terms->currency, 2, 'P + L + T', [
-            new Input('P', sprintf('parts, with %g %% on each line', round(100 * $terms->markUp, 2)), ($this->net - $labour) / 100, $terms->currency),
-            new Input('L', sprintf('labour, %s at %.2f', $this->lines['labour']['count'] ?? '0 h', $terms->hourRate), $labour / 100, $terms->currency),
-            new Input('T', sprintf('tax, %g %% of both', round(100 * $terms->tax, 2)), $this->tax / 100, $terms->currency),
-        ], 'Every line is rounded to hundredths, so that the lines add up.', 'prices of the shelf, hours of Build, mark-up and tax of the job');
+        return new Figure(
+            'Quote',
+            $this->total / 100,
+            $terms->currency,
+            2,
+            'P + L + T',
+            [
+                new Input(
+                    'P',
+                    sprintf('parts, with %g %% on each line', round(100 * $terms->markUp, 2)),
+                    ($this->net - $labour) / 100,
+                    $terms->currency,
+                ),
+                new Input(
+                    'L',
+                    sprintf('labour, %s at %.2f', $this->lines['labour']['count'] ?? '0 h', $terms->hourRate),
+                    $labour / 100,
+                    $terms->currency,
+                ),
+                new Input(
+                    'T',
+                    sprintf('tax, %g %% of both', round(100 * $terms->tax, 2)),
+                    $this->tax / 100,
+                    $terms->currency,
+                ),
+            ],
+            'Every line is rounded to hundredths, so that the lines add up.',
+            'prices of the shelf, hours of Build, mark-up and tax of the job',
+        );
     }
 
     public static function money(int $cents): string

@@ -18,11 +18,29 @@ final readonly class SlotRow
             $mark = $work->marks[$part] ?? null;
             $arrives = Worksheet::of($work)->arrivals[$part] ?? null;
             if ($arrives !== null || $mark?->state === 'ordered') {
-                $waits[] = BuildDesk::kit($work, $part).($arrives === null ? ', on the way' : ($mark?->state === 'ordered' ? ", comes {$arrives}" : ", {$arrives} if it is ordered today"));
+                $waits[] =
+                    BuildDesk::kit($work, $part) .
+                    ($arrives === null
+                        ? ', on the way'
+                        : ($mark?->state === 'ordered'
+                            ? ", comes {$arrives}"
+                            : ", {$arrives} if it is ordered today"));
             }
         }
 
-        return ['id' => $slot->step->id, 'title' => $slot->step->title, 'place' => $slot->step->place, 'day' => $slot->day, 'from' => $slot->from, 'to' => $slot->to, 'people' => $slot->people,
-            'critical' => $slot->critical, 'last' => $slot->last, 'short' => $slot->short, 'wait' => $slot->last ? $slot->step->wait : 0, 'waits' => $waits];
+        return [
+            'id' => $slot->step->id,
+            'title' => $slot->step->title,
+            'place' => $slot->step->place,
+            'day' => $slot->day,
+            'from' => $slot->from,
+            'to' => $slot->to,
+            'people' => $slot->people,
+            'critical' => $slot->critical,
+            'last' => $slot->last,
+            'short' => $slot->short,
+            'wait' => $slot->last ? $slot->step->wait : 0,
+            'waits' => $waits,
+        ];
     }
 }

@@ -19,8 +19,24 @@ final readonly class StepRow
     {
         $tick = $work->ticks[$step->id] ?? null;
 
-        return ['id' => $step->id, 'kind' => $step->kind, 'title' => $step->title, 'place' => $step->place, 'why' => $step->why, 'minutes' => $step->minutes, 'timed' => $work->pace->kinds[$step->kind]['count'] ?? 0, 'work' => self::work($work, $step)->toArray(), 'people' => $step->people,
-            'tools' => $step->tools, 'caution' => $step->caution, 'wait' => $step->wait, 'after' => $step->after, 'done' => $tick !== null, 'taken' => $tick->minutes ?? 0, 'at' => $tick->at ?? ''];
+        return [
+            'id' => $step->id,
+            'kind' => $step->kind,
+            'title' => $step->title,
+            'place' => $step->place,
+            'why' => $step->why,
+            'minutes' => $step->minutes,
+            'timed' => $work->pace->kinds[$step->kind]['count'] ?? 0,
+            'work' => self::work($work, $step)->toArray(),
+            'people' => $step->people,
+            'tools' => $step->tools,
+            'caution' => $step->caution,
+            'wait' => $step->wait,
+            'after' => $step->after,
+            'done' => $tick !== null,
+            'taken' => $tick->minutes ?? 0,
+            'at' => $tick->at ?? '',
+        ];
     }
 
     private static function work(Work $work, Step $step): Figure
@@ -28,10 +44,32 @@ final readonly class StepRow
         $each = StepTimes::MINUTES[$step->kind];
         $pace = $work->pace->kinds[$step->kind] ?? null;
         $factor = $pace['factor'] ?? 1.0;
-        $inputs = [new Input('u', 'metres, joints, pieces or places', round($step->units, 3), ''), new Input('t', 'minutes for one by the table', $each, 'min'),
-            new Input('f', $pace === null ? 'as this crew does it: not timed yet' : "as this crew does it, from {$pace['count']} timed", $factor, ''), new Input('r', 'told in fives', $step->minutes - $step->units * $each * $factor, 'min')];
+        $inputs = [
+            new Input('u', 'metres, joints, pieces or places', round($step->units, 3), ''),
+            new Input('t', 'minutes for one by the table', $each, 'min'),
+            new Input(
+                'f',
+                $pace === null
+                    ? 'as this crew does it: not timed yet'
+                    : "as this crew does it, from {$pace['count']} timed",
+                $factor,
+                '',
+            ),
+            new Input('r', 'told in fives', $step->minutes - $step->units * $each * $factor, 'min'),
+        ];
 
-        return new Figure('Minutes', (float) $step->minutes, 'min', 0, 'u * t * f + r', $inputs,
-            $pace === null ? 'At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.' : 'Four of five such steps lie in the range (log-normal, prediction interval).', 'common practice, no source', new Range((float) $step->range[0], (float) $step->range[1]));
+        return new Figure(
+            'Minutes',
+            (float) $step->minutes,
+            'min',
+            0,
+            'u * t * f + r',
+            $inputs,
+            $pace === null
+                ? 'At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
+                : 'Four of five such steps lie in the range (log-normal, prediction interval).',
+            'common practice, no source',
+            new Range((float) $step->range[0], (float) $step->range[1]),
+        );
     }
 }

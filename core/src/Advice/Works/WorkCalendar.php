@@ -31,13 +31,51 @@ final readonly class WorkCalendar
             $of[$slot->step->id][] = $slot;
         }
 
-        return Calendar::write(array_values(array_map(static function (array $slots) use ($job): array {
-            [$first, $last] = [$slots[0], $slots[count($slots) - 1]];
-            $days = count($slots) === 1 ? '' : "\nOver ".count($slots).' days: '.implode('; ', array_map(static fn (Slot $s): string => Day::words($s->day).' '.self::hours($s->from).' to '.self::hours($s->to), $slots)).'.';
+        return Calendar::write(
+            array_values(
+                array_map(static function (array $slots) use ($job): array {
+                    [$first, $last] = [$slots[0], $slots[count($slots) - 1]];
+                    $days =
+                        count($slots) === 1
+                            ? ''
+                            : "\nOver " .
+                                count($slots) .
+                                ' days: ' .
+                                implode(
+                                    '; ',
+                                    array_map(
+                                        static fn(Slot $s): string => Day::words($s->day) .
+                                            ' ' .
+                                            self::hours($s->from) .
+                                            ' to ' .
+                                            self::hours($s->to),
+                                        $slots,
+                                    ),
+                                ) .
+                                '.';
 
-            return ['uid' => "{$first->step->id}.{$job}", 'from' => self::time($first, $first->from), 'to' => self::time($last, $last->to), 'title' => $first->step->title, 'place' => $first->step->place,
-                'text' => trim($first->step->why."\n".($first->step->tools === [] ? '' : 'Bring: '.implode(', ', $first->step->tools).'.')."\n".$first->step->caution.$days)];
-        }, $of)), gmdate('Ymd\THis\Z', $moment), max(0, $moment - self::SEQUENCES));
+                    return [
+                        'uid' => "{$first->step->id}.{$job}",
+                        'from' => self::time($first, $first->from),
+                        'to' => self::time($last, $last->to),
+                        'title' => $first->step->title,
+                        'place' => $first->step->place,
+                        'text' => trim(
+                            $first->step->why .
+                                "\n" .
+                                ($first->step->tools === []
+                                    ? ''
+                                    : 'Bring: ' . implode(', ', $first->step->tools) . '.') .
+                                "\n" .
+                                $first->step->caution .
+                                $days,
+                        ),
+                    ];
+                }, $of),
+            ),
+            gmdate('Ymd\THis\Z', $moment),
+            max(0, $moment - self::SEQUENCES),
+        );
     }
 
     private static function hours(int $minute): string
@@ -47,6 +85,7 @@ final readonly class WorkCalendar
 
     private static function time(Slot $slot, int $minute): string
     {
-        return str_replace('-', '', $slot->day).sprintf('T%02d%02d00', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
+        return str_replace('-', '', $slot->day) .
+            sprintf('T%02d%02d00', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
     }
 }

@@ -79,13 +79,23 @@ final class Worksheet
         $set = $this->work->arrangement;
         $begun = $this->work->ticks === [] && $this->work->time >= sprintf('%02d:00', Schedule::BEGINS);
 
-        return $set->visits !== [] ? $set : new Arrangement([new Visit($begun ? Day::after($this->today()) : $this->today())], $set->weekends, $set->pins, $set->waits);
+        return $set->visits !== []
+            ? $set
+            : new Arrangement(
+                [new Visit($begun ? Day::after($this->today()) : $this->today())],
+                $set->weekends,
+                $set->pins,
+                $set->waits,
+            );
     }
 
     /** People who work at a step: no more than there ever are. */
     public function people(Step $step): int
     {
-        return min($step->people, max([1, ...array_map(static fn ($v): int => $v->people, $this->work->arrangement->visits)]));
+        return min(
+            $step->people,
+            max([1, ...array_map(static fn($v): int => $v->people, $this->work->arrangement->visits)]),
+        );
     }
 
     /**
@@ -107,7 +117,7 @@ final class Worksheet
 
     public function mark(Part $part): Mark
     {
-        return $this->work->marks[$part->key] ?? new Mark;
+        return $this->work->marks[$part->key] ?? new Mark();
     }
 
     /** The day on which a part comes that is not here: as ordered, or if it were ordered today; null when nothing has to be waited for. */
@@ -117,7 +127,10 @@ final class Worksheet
 
         return match (true) {
             $mark->state === 'ordered' => $mark->arrives === null ? null : max($mark->arrives, $this->today()),
-            $mark->state === '' && $part->paid() > 0 && $part->lead > 0 => Day::after($this->today(), (int) ceil($part->lead)),
+            $mark->state === '' && $part->paid() > 0 && $part->lead > 0 => Day::after(
+                $this->today(),
+                (int) ceil($part->lead),
+            ),
             default => null,
         };
     }
@@ -127,12 +140,24 @@ final class Worksheet
     {
         $work = $this->work;
         try {
-            return Course::of($this->steps, $this->arrangement(), $work->ticks, $arrivals, trim("{$this->today()} {$work->time}"));
+            return Course::of(
+                $this->steps,
+                $this->arrangement(),
+                $work->ticks,
+                $arrivals,
+                trim("{$this->today()} {$work->time}"),
+            );
         } catch (Trouble $trouble) {
             // The plan may have changed under waits that were added: the order of the trade alone never goes in a circle.
             $this->circle = $trouble->getMessage();
 
-            return Course::of($this->steps, new Arrangement($this->arrangement()->visits, $work->arrangement->weekends, $work->arrangement->pins), $work->ticks, $arrivals, trim("{$this->today()} {$work->time}"));
+            return Course::of(
+                $this->steps,
+                new Arrangement($this->arrangement()->visits, $work->arrangement->weekends, $work->arrangement->pins),
+                $work->ticks,
+                $arrivals,
+                trim("{$this->today()} {$work->time}"),
+            );
         }
     }
 }

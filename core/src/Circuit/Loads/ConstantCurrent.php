@@ -18,9 +18,7 @@ final readonly class ConstantCurrent implements Load
      * @param  float  $turnOn  volts
      * @param  float  $full  volts
      */
-    public function __construct(private float $nominal, private float $turnOn, private float $full)
-    {
-    }
+    public function __construct(private float $nominal, private float $turnOn, private float $full) {}
 
     public function nominalAmps(): float
     {
@@ -34,7 +32,7 @@ final readonly class ConstantCurrent implements Load
         foreach ($volts as $u) {
             $x = min(1.0, max(0.0, ($u - $this->turnOn) / $span));
             $amps[] = $this->nominal * $x * $x * (3 - 2 * $x);
-            $slopes[] = 6 * $this->nominal * $x * (1 - $x) / $span;
+            $slopes[] = (6 * $this->nominal * $x * (1 - $x)) / $span;
         }
 
         return [$amps, $slopes];

@@ -11,9 +11,7 @@ namespace EmberDusk\Circuit\Loads;
  */
 final readonly class ConstantPower
 {
-    public function __construct(public float $watts, public float $leastVolts)
-    {
-    }
+    public function __construct(public float $watts, public float $leastVolts) {}
 
     /** @return array{float, float} amps at so many volts, and how they rise per volt */
     public function at(float $u): array
@@ -32,7 +30,22 @@ final readonly class ConstantPower
     {
         $u = "V({$plus},{$minus})";
 
-        return [sprintf('B_%s %s %s I=%s>=%.12g ? %.12g/max(%s,%.12g) : %.12g*min(1,max(0,(%s-%.12g)/%.12g))', $name, $plus, $minus, $u, $this->leastVolts,
-            $this->watts, $u, $this->leastVolts, $this->watts / $this->leastVolts, $u, 0.9 * $this->leastVolts, 0.1 * $this->leastVolts)];
+        return [
+            sprintf(
+                'B_%s %s %s I=%s>=%.12g ? %.12g/max(%s,%.12g) : %.12g*min(1,max(0,(%s-%.12g)/%.12g))',
+                $name,
+                $plus,
+                $minus,
+                $u,
+                $this->leastVolts,
+                $this->watts,
+                $u,
+                $this->leastVolts,
+                $this->watts / $this->leastVolts,
+                $u,
+                0.9 * $this->leastVolts,
+                0.1 * $this->leastVolts,
+            ),
+        ];
     }
 }

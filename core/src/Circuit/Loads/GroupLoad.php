@@ -15,7 +15,17 @@ final readonly class GroupLoad
     public static function of(Strip $strip, Channel $channel, float $level): Load
     {
         return $strip->pixels === null
-            ? new ResistorLimited($strip->volts, $strip->nominalAmps($channel), $strip->leds, $channel->ledVolts ?? $strip->ledVolts, $strip->slope)
-            : new ConstantCurrent($level * $strip->pixels->amps + $strip->pixels->idle, $strip->pixels->turnOn, $strip->pixels->full);
+            ? new ResistorLimited(
+                $strip->volts,
+                $strip->nominalAmps($channel),
+                $strip->leds,
+                $channel->ledVolts ?? $strip->ledVolts,
+                $strip->slope,
+            )
+            : new ConstantCurrent(
+                $level * $strip->pixels->amps + $strip->pixels->idle,
+                $strip->pixels->turnOn,
+                $strip->pixels->full,
+            );
     }
 }

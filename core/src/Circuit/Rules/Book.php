@@ -13,7 +13,30 @@ final readonly class Book
     public static function check(Judged $case): array
     {
         $findings = [];
-        foreach ([new Complete, new SupplyVolts, new InputRange, new ControllerAmps, new Headroom, new Cap, new Evenness, new Seam, new ColourShift, new TwoPositives, new Drop, new CableCapacity, new Protection, new Joints, new Setting, new Repeats, new Swing, new Touch, new Lengths] as $rule) {
+        foreach (
+            [
+                new Complete(),
+                new SupplyVolts(),
+                new InputRange(),
+                new ControllerAmps(),
+                new Headroom(),
+                new Cap(),
+                new Evenness(),
+                new Seam(),
+                new ColourShift(),
+                new TwoPositives(),
+                new Drop(),
+                new CableCapacity(),
+                new Protection(),
+                new Joints(),
+                new Setting(),
+                new Repeats(),
+                new Swing(),
+                new Touch(),
+                new Lengths(),
+            ]
+            as $rule
+        ) {
             array_push($findings, ...$rule->check($case));
         }
 

@@ -27,12 +27,27 @@ final readonly class CableCapacity implements Rule
             $name = strtoupper($id);
             $source = $cable->conductor->capacitySource;
             if ($capacity === null) {
-                $findings[] = new Finding('capacity-unknown', Severity::Open, "{$name}: no capacity is known for {$cable->conductor->label()}",
-                    'The tables do not hold this size; ask the cable’s maker.', new Place('wire', $id));
+                $findings[] = new Finding(
+                    'capacity-unknown',
+                    Severity::Open,
+                    "{$name}: no capacity is known for {$cable->conductor->label()}",
+                    'The tables do not hold this size; ask the cable’s maker.',
+                    new Place('wire', $id),
+                );
             } elseif ($result->openAmps > $capacity) {
-                $findings[] = new Finding('cable-amps', Severity::Stop, sprintf('%s carries %.1f A, may carry %g A', $name, $result->openAmps, $capacity),
-                    $result->openAmps > $result->amps() + 0.01 ? 'That much flows when another feed is open: a dead feed is not seen, the cable gets warm.' : 'The cable gets warm.',
-                    new Place('wire', $id), $result->openAmps, $capacity, $source, self::thicker($case, $laid, $cable, max($result->openAmps, Guard::of($case->plan, $laid)->amps)));
+                $findings[] = new Finding(
+                    'cable-amps',
+                    Severity::Stop,
+                    sprintf('%s carries %.1f A, may carry %g A', $name, $result->openAmps, $capacity),
+                    $result->openAmps > $result->amps() + 0.01
+                        ? 'That much flows when another feed is open: a dead feed is not seen, the cable gets warm.'
+                        : 'The cable gets warm.',
+                    new Place('wire', $id),
+                    $result->openAmps,
+                    $capacity,
+                    $source,
+                    self::thicker($case, $laid, $cable, max($result->openAmps, Guard::of($case->plan, $laid)->amps)),
+                );
             }
         }
 
@@ -42,10 +57,22 @@ final readonly class CableCapacity implements Rule
     /** @return list<Fix> the smallest cable with as many cores that may carry so many amps */
     public static function thicker(Judged $case, LaidCable $laid, Cable $now, float $amps): array
     {
-        $cable = $case->smallest(Cable::class,
-            static fn (Cable $c): bool => $c->cores >= $now->cores && $c->conductor->system === $now->conductor->system && ($c->conductor->capacity ?? 0.0) >= $amps,
-            static fn (Cable $c): float => ($c->conductor->capacity ?? 0.0) + $c->cores * 1e-3);
+        $cable = $case->smallest(
+            Cable::class,
+            static fn(Cable $c): bool => $c->cores >= $now->cores &&
+                $c->conductor->system === $now->conductor->system &&
+                ($c->conductor->capacity ?? 0.0) >= $amps,
+            static fn(Cable $c): float => ($c->conductor->capacity ?? 0.0) + $c->cores * 1e-3,
+        );
 
-        return $cable === null ? [] : [new Fix(strtoupper($laid->id).' in '.$cable->conductor->label(), ['kind' => 'SetCable', 'cable' => $laid->id, 'kit' => $cable->id()])];
+        return $cable === null
+            ? []
+            : [
+                new Fix(strtoupper($laid->id) . ' in ' . $cable->conductor->label(), [
+                    'kind' => 'SetCable',
+                    'cable' => $laid->id,
+                    'kit' => $cable->id(),
+                ]),
+            ];
     }
 }

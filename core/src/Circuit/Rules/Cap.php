@@ -18,11 +18,36 @@ final readonly class Cap implements Rule
         if ($run->cap >= 1 || $run->capChecked || $case->strip === null || $case->supply === null) {
             return [];
         }
-        $amps = $case->watts() * $run->cap / $case->strip->volts;
+        $amps = ($case->watts() * $run->cap) / $case->strip->volts;
 
-        return [new Finding('cap', Severity::Open, sprintf('Set the limit of %s to %.0f %%, then check it', $case->device($run->controller), 100 * $run->cap),
-            sprintf('%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, bring everything to white and read the supply: on average at most %.1f A.', $case->device($run->supply), 100 * $run->cap, $amps),
-            new Place('join', $run->controller ?? $run->id), $run->cap, null, 'common practice, no source',
-            [new Fix('It is set and checked', ['kind' => 'SetCap', 'run' => $run->id, 'cap' => $run->cap, 'checked' => true])])];
+        return [
+            new Finding(
+                'cap',
+                Severity::Open,
+                sprintf(
+                    'Set the limit of %s to %.0f %%, then check it',
+                    $case->device($run->controller),
+                    100 * $run->cap,
+                ),
+                sprintf(
+                    '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, bring everything to white and read the supply: on average at most %.1f A.',
+                    $case->device($run->supply),
+                    100 * $run->cap,
+                    $amps,
+                ),
+                new Place('join', $run->controller ?? $run->id),
+                $run->cap,
+                null,
+                'common practice, no source',
+                [
+                    new Fix('It is set and checked', [
+                        'kind' => 'SetCap',
+                        'run' => $run->id,
+                        'cap' => $run->cap,
+                        'checked' => true,
+                    ]),
+                ],
+            ),
+        ];
     }
 }

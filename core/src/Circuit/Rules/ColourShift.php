@@ -26,12 +26,24 @@ final readonly class ColourShift implements Rule
             return [];
         }
         $marks = $case->plan->cutMarks($case->run);
-        $fed = array_map(static fn (Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
-        $fixes = $marks !== null && array_diff([0, $marks->lastPad()], $fed) !== []
-            ? [new Fix('Feed both ends', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'ends'])] : [];
+        $fed = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
+        $fixes =
+            $marks !== null && array_diff([0, $marks->lastPad()], $fed) !== []
+                ? [new Fix('Feed both ends', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'ends'])]
+                : [];
 
-        return [new Finding('colour-shift', Severity::Watch, sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
-            'With every channel full, the place farthest from a feed has another tint than the one nearest: blue and green need more volts than red. More than 3 steps are seen.',
-            new Place('wire', $case->run->id), $shift, self::VISIBLE, 'CIE 1976 u’v’, one step 0.0011 (from memory)', $fixes)];
+        return [
+            new Finding(
+                'colour-shift',
+                Severity::Watch,
+                sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
+                'With every channel full, the place farthest from a feed has another tint than the one nearest: blue and green need more volts than red. More than 3 steps are seen.',
+                new Place('wire', $case->run->id),
+                $shift,
+                self::VISIBLE,
+                'CIE 1976 u’v’, one step 0.0011 (from memory)',
+                $fixes,
+            ),
+        ];
     }
 }

@@ -19,11 +19,18 @@ final readonly class Complete implements Rule
         $findings = [];
         $lacking = Parts::lacking($case->plan, $case->run);
         if ($lacking !== []) {
-            $findings[] = new Finding('lacking', Severity::Open, $case->run->name().' lacks '.implode(', ', $lacking),
-                'Choose them from the shelf; until then nothing can be computed.', new Place('kit', $case->run->id));
+            $findings[] = new Finding(
+                'lacking',
+                Severity::Open,
+                $case->run->name() . ' lacks ' . implode(', ', $lacking),
+                'Choose them from the shelf; until then nothing can be computed.',
+                new Place('kit', $case->run->id),
+            );
         }
         foreach (Parts::short($case->plan, $case->run) as $id => [$has, $needs]) {
-            $findings[] = isset($case->plan->cables[$id]) ? $this->cores($case, $id, $has, $needs) : $this->channels($case, $id, $has, $needs);
+            $findings[] = isset($case->plan->cables[$id])
+                ? $this->cores($case, $id, $has, $needs)
+                : $this->channels($case, $id, $has, $needs);
         }
 
         return $findings;
@@ -32,18 +39,45 @@ final readonly class Complete implements Rule
     private function cores(Judged $case, string $id, int $has, int $needs): Finding
     {
         $now = $case->plan->cable($case->plan->cables[$id]->kit);
-        $more = $case->smallest(Cable::class,
-            static fn (Cable $c): bool => $c->cores >= $needs && $c->conductor->label() === $now?->conductor->label(),
-            static fn (Cable $c): float => $c->cores);
+        $more = $case->smallest(
+            Cable::class,
+            static fn(Cable $c): bool => $c->cores >= $needs && $c->conductor->label() === $now?->conductor->label(),
+            static fn(Cable $c): float => $c->cores,
+        );
 
-        return new Finding('cores', Severity::Stop, sprintf('%s has %d cores, %d are needed', strtoupper($id), $has, $needs),
-            'One core for + and one for each channel’s return.', new Place('wire', $id), $has, $needs, 'common practice, no source',
-            $more === null ? [] : [new Fix(strtoupper($id).' in '.$more->name(), ['kind' => 'SetCable', 'cable' => $id, 'kit' => $more->id()])]);
+        return new Finding(
+            'cores',
+            Severity::Stop,
+            sprintf('%s has %d cores, %d are needed', strtoupper($id), $has, $needs),
+            'One core for + and one for each channel’s return.',
+            new Place('wire', $id),
+            $has,
+            $needs,
+            'common practice, no source',
+            $more === null
+                ? []
+                : [
+                    new Fix(strtoupper($id) . ' in ' . $more->name(), [
+                        'kind' => 'SetCable',
+                        'cable' => $id,
+                        'kit' => $more->id(),
+                    ]),
+                ],
+        );
     }
 
     private function channels(Judged $case, string $id, int $has, int $needs): Finding
     {
-        return new Finding('channels', Severity::Stop, strtoupper($id).' has too few channels', "It has {$has}, the strip needs {$needs}.",
-            new Place('kit', $case->run->id), $has, $needs, 'the controller’s leaflet, on the shelf', $case->takeFittingController());
+        return new Finding(
+            'channels',
+            Severity::Stop,
+            strtoupper($id) . ' has too few channels',
+            "It has {$has}, the strip needs {$needs}.",
+            new Place('kit', $case->run->id),
+            $has,
+            $needs,
+            'the controller’s leaflet, on the shelf',
+            $case->takeFittingController(),
+        );
     }
 }

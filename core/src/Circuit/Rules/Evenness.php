@@ -17,7 +17,7 @@ use EmberDusk\Workings\Trouble;
 /** Darkest over brightest: 0.90 and up even, to 0.80 visible to a careful eye, below visible (common practice, no source). */
 final readonly class Evenness implements Rule
 {
-    private const VISIBLE = 0.80;
+    private const VISIBLE = 0.8;
 
     /** By how much the closed form may be too dark. */
     private const ROUGH = 0.02;
@@ -45,19 +45,42 @@ final readonly class Evenness implements Rule
             default => [Severity::Stop, "{$name}: visibly dull"],
         };
 
-        return [new Finding('evenness', $severity, $title,
-            sprintf('Darkest %.2f of the brightest, at %.2f m; limit %.2f. With rails and supply as far off as they may be: %.2f to %.2f.',
-                $even, $at, $limit, $range->low, $range->high),
-            new Place('wire', $case->run->id), $even, $limit, 'common practice, no source', self::fixes($case))];
+        return [
+            new Finding(
+                'evenness',
+                $severity,
+                $title,
+                sprintf(
+                    'Darkest %.2f of the brightest, at %.2f m; limit %.2f. With rails and supply as far off as they may be: %.2f to %.2f.',
+                    $even,
+                    $at,
+                    $limit,
+                    $range->low,
+                    $range->high,
+                ),
+                new Place('wire', $case->run->id),
+                $even,
+                $limit,
+                'common practice, no source',
+                self::fixes($case),
+            ),
+        ];
     }
 
     /** @return list<Fix> the first way of feeding that has been solved and holds the limit even with thin rails and low volts */
     private static function fixes(Judged $case): array
     {
         $run = $case->run->id;
-        $ways = ['Feed both ends' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'ends'], 'Feed the middle' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'middle']];
+        $ways = [
+            'Feed both ends' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'ends'],
+            'Feed the middle' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'middle'],
+        ];
         for ($k = 2; $k <= self::FEEDS; $k++) {
-            $ways["Feed at {$k} equal points"] = ['kind' => 'SetFeeds', 'run' => $run, 'shares' => array_map(static fn (int $j): float => (2 * $j - 1) / (2 * $k), range(1, $k))];
+            $ways["Feed at {$k} equal points"] = [
+                'kind' => 'SetFeeds',
+                'run' => $run,
+                'shares' => array_map(static fn(int $j): float => (2 * $j - 1) / (2 * $k), range(1, $k)),
+            ];
         }
         $fixes = [];
         foreach ($case->shelf === null ? [] : $ways as $label => $change) {
@@ -80,15 +103,19 @@ final readonly class Evenness implements Rule
         if ($case->strip === null || $marks === null) {
             return false;
         }
-        $pads = array_map(static fn (Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
+        $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
         $shares = is_array($change['shares'] ?? null) ? $change['shares'] : [];
         $more = match (true) {
-            $shares !== [] => array_map(static fn (mixed $s): int => $marks->nearest((is_float($s) ? $s : 0.0) * $marks->length()), $shares),
+            $shares !== [] => array_map(
+                static fn(mixed $s): int => $marks->nearest((is_float($s) ? $s : 0.0) * $marks->length()),
+                $shares,
+            ),
             $change['pattern'] === 'ends' => [...$pads, 0, $marks->lastPad()],
             default => [...$pads, $marks->nearest($marks->length() / 2)],
         };
 
-        return Sag::evenness($case->strip, $marks, array_values(array_unique($more)), false) >= $case->plan->limits->evenness - self::ROUGH;
+        return Sag::evenness($case->strip, $marks, array_values(array_unique($more)), false) >=
+            $case->plan->limits->evenness - self::ROUGH;
     }
 
     /** @param  array<string, mixed>  $change */

@@ -11,9 +11,12 @@ use EmberDusk\Plan\Plan;
 /** What stands between a cable and the fire: the smallest fuse on its way from the supply, or what the supply keeps up in overload. */
 final readonly class Guard
 {
-    private function __construct(public float $amps, public ?LaidCable $fusedAt, public ?string $supply, public bool $battery)
-    {
-    }
+    private function __construct(
+        public float $amps,
+        public ?LaidCable $fusedAt,
+        public ?string $supply,
+        public bool $battery,
+    ) {}
 
     public static function of(Plan $plan, LaidCable $cable): self
     {
@@ -30,12 +33,21 @@ final readonly class Guard
         }
         $supply = $plan->supply($root);
 
-        return new self(min($least ?? INF, $supply->overloadAmps ?? INF), $least !== null && $least <= ($supply->overloadAmps ?? INF) ? $at : null, $supply === null ? null : $root, $supply?->battery() ?? false);
+        return new self(
+            min($least ?? INF, $supply->overloadAmps ?? INF),
+            $least !== null && $least <= ($supply->overloadAmps ?? INF) ? $at : null,
+            $supply === null ? null : $root,
+            $supply?->battery() ?? false,
+        );
     }
 
     /** The largest fuse on the shelf that protects so many amps of cable and holds 1.25 times the load (engineering.md 7). */
     public static function fuse(Judged $case, float $capacity, float $load): ?Fuse
     {
-        return $case->smallest(Fuse::class, static fn (Fuse $f): bool => $f->amps <= $capacity + 1e-9 && $f->amps >= 1.25 * $load - 1e-9, static fn (Fuse $f): float => -$f->amps);
+        return $case->smallest(
+            Fuse::class,
+            static fn(Fuse $f): bool => $f->amps <= $capacity + 1e-9 && $f->amps >= 1.25 * $load - 1e-9,
+            static fn(Fuse $f): float => -$f->amps,
+        );
     }
 }

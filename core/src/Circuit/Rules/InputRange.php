@@ -15,12 +15,27 @@ final readonly class InputRange implements Rule
     {
         $controller = $case->controller;
         $volts = $case->supply?->volts;
-        if ($controller === null || $volts === null || $case->strip?->switched() === false || ($controller->inputLeast <= $volts && $volts <= $controller->inputMost)) {
+        if (
+            $controller === null ||
+            $volts === null ||
+            $case->strip?->switched() === false ||
+            ($controller->inputLeast <= $volts && $volts <= $controller->inputMost)
+        ) {
             return [];
         }
 
-        return [new Finding('input-range', Severity::Stop, sprintf('%s does not take %g V', $case->device($case->run->controller), $volts),
-            sprintf('Its input goes from %g V to %g V.', $controller->inputLeast, $controller->inputMost),
-            new Place('kit', $case->run->id), $volts, $controller->inputMost, 'the controller’s leaflet, on the shelf', $case->takeFittingController())];
+        return [
+            new Finding(
+                'input-range',
+                Severity::Stop,
+                sprintf('%s does not take %g V', $case->device($case->run->controller), $volts),
+                sprintf('Its input goes from %g V to %g V.', $controller->inputLeast, $controller->inputMost),
+                new Place('kit', $case->run->id),
+                $volts,
+                $controller->inputMost,
+                'the controller’s leaflet, on the shelf',
+                $case->takeFittingController(),
+            ),
+        ];
     }
 }

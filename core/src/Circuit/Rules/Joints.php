@@ -22,10 +22,33 @@ final readonly class Joints implements Rule
                 continue;
             }
             $name = strtoupper($id);
-            $better = $case->smallest(Connector::class, static fn (Connector $c): bool => $c->amps >= $result->openAmps, static fn (Connector $c): float => $c->minutes ?? 60.0);
-            $findings[] = new Finding('joint-amps', Severity::Stop, sprintf('%s carries %.1f A, its %s %g A', $name, $result->openAmps, $joint->joint, $joint->amps), 'The contact gets hot.',
-                new Place('wire', $id), $result->openAmps, $joint->amps, 'common practice, no source; on the shelf',
-                [...($better === null ? [] : [new Fix("{$name} with {$better->name()}", ['kind' => 'SetCable', 'cable' => $id, 'joint' => $better->id()])]), new Fix("Solder {$name}", ['kind' => 'SetCable', 'cable' => $id, 'joint' => ''])]);
+            $better = $case->smallest(
+                Connector::class,
+                static fn(Connector $c): bool => $c->amps >= $result->openAmps,
+                static fn(Connector $c): float => $c->minutes ?? 60.0,
+            );
+            $findings[] = new Finding(
+                'joint-amps',
+                Severity::Stop,
+                sprintf('%s carries %.1f A, its %s %g A', $name, $result->openAmps, $joint->joint, $joint->amps),
+                'The contact gets hot.',
+                new Place('wire', $id),
+                $result->openAmps,
+                $joint->amps,
+                'common practice, no source; on the shelf',
+                [
+                    ...$better === null
+                        ? []
+                        : [
+                            new Fix("{$name} with {$better->name()}", [
+                                'kind' => 'SetCable',
+                                'cable' => $id,
+                                'joint' => $better->id(),
+                            ]),
+                        ],
+                    new Fix("Solder {$name}", ['kind' => 'SetCable', 'cable' => $id, 'joint' => '']),
+                ],
+            );
         }
 
         return $findings;

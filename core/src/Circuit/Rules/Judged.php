@@ -23,8 +23,12 @@ final readonly class Judged
 
     public ?Controller $controller;
 
-    public function __construct(public Plan $plan, public Run $run, public ?RunResult $result, public ?ShelfSource $shelf)
-    {
+    public function __construct(
+        public Plan $plan,
+        public Run $run,
+        public ?RunResult $result,
+        public ?ShelfSource $shelf,
+    ) {
         $this->strip = $plan->strip($run->strip);
         $this->supply = $plan->supply($run->supply);
         $this->controller = $plan->controller($run->controller);
@@ -39,19 +43,32 @@ final readonly class Judged
     /** Nominal watts of all runs on this run's supply, each as far as its limit lets it. */
     public function supplyWatts(): float
     {
-        return array_sum(array_map(fn (Run $r): float => self::nominal($this->plan, $r) * $r->cap, $this->onSupply())) + Lamps::watts($this->plan, (string) $this->run->supply);
+        return array_sum(array_map(fn(Run $r): float => self::nominal($this->plan, $r) * $r->cap, $this->onSupply())) +
+            Lamps::watts($this->plan, (string) $this->run->supply);
     }
 
     /** @return list<Run> on the same supply, this one among them */
     public function onSupply(): array
     {
-        return array_values(array_filter($this->plan->runs, fn (Run $r): bool => $r->id === $this->run->id || ($r->supply !== null && $r->supply === $this->run->supply)));
+        return array_values(
+            array_filter(
+                $this->plan->runs,
+                fn(Run $r): bool => $r->id === $this->run->id ||
+                    ($r->supply !== null && $r->supply === $this->run->supply),
+            ),
+        );
     }
 
     /** @return list<Run> under the same controller, this one among them */
     public function underController(): array
     {
-        return array_values(array_filter($this->plan->runs, fn (Run $r): bool => $r->id === $this->run->id || ($r->controller !== null && $r->controller === $this->run->controller)));
+        return array_values(
+            array_filter(
+                $this->plan->runs,
+                fn(Run $r): bool => $r->id === $this->run->id ||
+                    ($r->controller !== null && $r->controller === $this->run->controller),
+            ),
+        );
     }
 
     private static function nominal(Plan $plan, Run $run): float
@@ -88,12 +105,18 @@ final readonly class Judged
     {
         $strip = $this->strip;
         $volts = $this->supply->volts ?? $strip?->volts;
-        $metres = array_sum(array_map(fn (Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $this->underController()));
+        $metres = array_sum(
+            array_map(fn(Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $this->underController()),
+        );
 
-        return $this->smallest(Controller::class,
-            static fn (Controller $c): bool => ($volts === null || ($c->inputLeast <= $volts && $volts <= $c->inputMost))
-                && ($strip === null || ($c->channels >= count($strip->channels) && ControllerAmps::metres($strip, $c) >= $metres)),
-            static fn (Controller $c): float => $c->totalAmps);
+        return $this->smallest(
+            Controller::class,
+            static fn(Controller $c): bool => ($volts === null ||
+                ($c->inputLeast <= $volts && $volts <= $c->inputMost)) &&
+                ($strip === null ||
+                    ($c->channels >= count($strip->channels) && ControllerAmps::metres($strip, $c) >= $metres)),
+            static fn(Controller $c): float => $c->totalAmps,
+        );
     }
 
     /** @return list<Fix> that take the smallest fitting controller */
@@ -101,7 +124,15 @@ final readonly class Judged
     {
         $other = $this->fittingController();
 
-        return $other === null ? [] : [new Fix('Take '.$other->name(), ['kind' => 'ChooseKit', 'run' => $this->run->id, 'kit' => $other->id()])];
+        return $other === null
+            ? []
+            : [
+                new Fix('Take ' . $other->name(), [
+                    'kind' => 'ChooseKit',
+                    'run' => $this->run->id,
+                    'kit' => $other->id(),
+                ]),
+            ];
     }
 
     public function device(?string $id): string

@@ -28,23 +28,65 @@ final readonly class Lamps
         $name = strtoupper($fitting->id);
         $place = new Place('wire', $fitting->id);
         if ($plan->cableTo($fitting->id) === null) {
-            return [new Finding('lamp-loose', Severity::Open, "{$name}: {$fitting->count} x {$fixture->name()} hang on nothing", 'Say which supply they hang on.', $place, null, null, '', self::hang($plan, $fitting, $fixture, $shelf))];
+            return [
+                new Finding(
+                    'lamp-loose',
+                    Severity::Open,
+                    "{$name}: {$fitting->count} x {$fixture->name()} hang on nothing",
+                    'Say which supply they hang on.',
+                    $place,
+                    null,
+                    null,
+                    '',
+                    self::hang($plan, $fitting, $fixture, $shelf),
+                ),
+            ];
         }
         if ($result === null) {
             return [];
         }
         $findings = [];
         $limit = $plan->limits->drop * $fixture->volts;
-        $lost = array_sum(array_map(static fn ($c): float => $c->drop, $result->cables));
+        $lost = array_sum(array_map(static fn($c): float => $c->drop, $result->cables));
         if ($result->volts < $fixture->leastVolts) {
-            $findings[] = new Finding('lamp-volts', Severity::Stop, sprintf('%s get %.1f V, need %g V', $name, $result->volts, $fixture->leastVolts), 'Their converters give up: they flash or stay dark.', $place, $result->volts, $fixture->leastVolts, 'the fixture’s leaflet, on the shelf', self::thicker($plan, $fitting, $result, $limit - $lost, $shelf));
+            $findings[] = new Finding(
+                'lamp-volts',
+                Severity::Stop,
+                sprintf('%s get %.1f V, need %g V', $name, $result->volts, $fixture->leastVolts),
+                'Their converters give up: they flash or stay dark.',
+                $place,
+                $result->volts,
+                $fixture->leastVolts,
+                'the fixture’s leaflet, on the shelf',
+                self::thicker($plan, $fitting, $result, $limit - $lost, $shelf),
+            );
         } elseif ($lost > $limit) {
-            $findings[] = new Finding('lamp-drop', Severity::Watch, sprintf('%.2f V lost before %s', $lost, $name), sprintf('At most %.2f V, %g %% of %g V.', $limit, 100 * $plan->limits->drop, $fixture->volts), $place, $lost, $limit, 'IEC 60364-7-715 (from memory)', self::thicker($plan, $fitting, $result, $limit - $lost, $shelf));
+            $findings[] = new Finding(
+                'lamp-drop',
+                Severity::Watch,
+                sprintf('%.2f V lost before %s', $lost, $name),
+                sprintf('At most %.2f V, %g %% of %g V.', $limit, 100 * $plan->limits->drop, $fixture->volts),
+                $place,
+                $lost,
+                $limit,
+                'IEC 60364-7-715 (from memory)',
+                self::thicker($plan, $fitting, $result, $limit - $lost, $shelf),
+            );
         }
         foreach ($result->cables as $id => $cable) {
             $capacity = $plan->cable($plan->cables[$id]->kit)->conductor->capacity ?? INF;
             if ($cable->amps() > $capacity) {
-                $findings[] = new Finding('lamp-amps', Severity::Stop, sprintf('%s carries %.1f A, may carry %g A', strtoupper($id), $cable->amps(), $capacity), 'The cable gets warm.', new Place('wire', $id), $cable->amps(), $capacity, 'as the conductor’s own source says', self::thicker($plan, $fitting, $result, $limit - $lost, $shelf));
+                $findings[] = new Finding(
+                    'lamp-amps',
+                    Severity::Stop,
+                    sprintf('%s carries %.1f A, may carry %g A', strtoupper($id), $cable->amps(), $capacity),
+                    'The cable gets warm.',
+                    new Place('wire', $id),
+                    $cable->amps(),
+                    $capacity,
+                    'as the conductor’s own source says',
+                    self::thicker($plan, $fitting, $result, $limit - $lost, $shelf),
+                );
             }
         }
 
@@ -70,7 +112,11 @@ final readonly class Lamps
     {
         $cable = null;
         foreach ($shelf?->ofKind('cable') ?? [] as $frozen) {
-            if ($frozen->entry instanceof Cable && $frozen->entry->cores === 2 && $frozen->entry->conductor->system === $plan->terms->wire) {
+            if (
+                $frozen->entry instanceof Cable &&
+                $frozen->entry->cores === 2 &&
+                $frozen->entry->conductor->system === $plan->terms->wire
+            ) {
                 $cable ??= $frozen->entry;
             }
         }
@@ -78,7 +124,12 @@ final readonly class Lamps
         foreach (array_keys($plan->supplies) as $id) {
             $volts = $plan->supply($id)->volts ?? 0.0;
             if ($cable !== null && $volts >= $fixture->leastVolts && $volts <= 1.25 * $fixture->volts) {
-                $fixes[] = new Fix('Hang them on '.strtoupper($id), ['kind' => 'HangFixture', 'fixture' => $fitting->id, 'on' => $id, 'kit' => $cable->id()]);
+                $fixes[] = new Fix('Hang them on ' . strtoupper($id), [
+                    'kind' => 'HangFixture',
+                    'fixture' => $fitting->id,
+                    'on' => $id,
+                    'kit' => $cable->id(),
+                ]);
             }
         }
 
@@ -91,8 +142,13 @@ final readonly class Lamps
      * @param  float  $short  volts that are still to spare, or are lacking
      * @return list<Fix>
      */
-    private static function thicker(Plan $plan, Fitting $fitting, FixtureResult $result, float $short, ?ShelfSource $shelf): array
-    {
+    private static function thicker(
+        Plan $plan,
+        Fitting $fitting,
+        FixtureResult $result,
+        float $short,
+        ?ShelfSource $shelf,
+    ): array {
         $laid = $plan->cableTo($fitting->id);
         $now = $plan->cable($laid?->kit);
         $own = $result->cables[$laid->id ?? ''] ?? null;
@@ -102,13 +158,28 @@ final readonly class Lamps
         $best = null;
         foreach ($shelf?->ofKind('cable') ?? [] as $frozen) {
             $c = $frozen->entry;
-            if ($c instanceof Cable && $c->cores >= 2 && $c->conductor->system === $now->conductor->system && ($c->conductor->capacity ?? 0.0) >= $own->amps()
-                && $own->drop * $c->conductor->ohmsPerMetre / $now->conductor->ohmsPerMetre <= 0.9 * ($own->drop + $short)
-                && ($best === null || [$c->conductor->ohmsPerMetre, -$c->cores] > [$best->conductor->ohmsPerMetre, -$best->cores])) {
+            if (
+                $c instanceof Cable &&
+                $c->cores >= 2 &&
+                $c->conductor->system === $now->conductor->system &&
+                ($c->conductor->capacity ?? 0.0) >= $own->amps() &&
+                ($own->drop * $c->conductor->ohmsPerMetre) / $now->conductor->ohmsPerMetre <=
+                    0.9 * ($own->drop + $short) &&
+                ($best === null ||
+                    [$c->conductor->ohmsPerMetre, -$c->cores] > [$best->conductor->ohmsPerMetre, -$best->cores])
+            ) {
                 $best = $c;
             }
         }
 
-        return $best === null ? [] : [new Fix(strtoupper($laid->id).' in '.$best->conductor->label(), ['kind' => 'SetCable', 'cable' => $laid->id, 'kit' => $best->id()])];
+        return $best === null
+            ? []
+            : [
+                new Fix(strtoupper($laid->id) . ' in ' . $best->conductor->label(), [
+                    'kind' => 'SetCable',
+                    'cable' => $laid->id,
+                    'kit' => $best->id(),
+                ]),
+            ];
     }
 }

@@ -17,9 +17,23 @@ final readonly class Lengths implements Rule
         $findings = [];
         foreach ($case->plan->cables as $id => $laid) {
             if ($laid->reckoned && isset($case->result->cables[$id])) {
-                $findings[] = new Finding('reckoned', Severity::Open, strtoupper($id).' is not measured yet',
-                    sprintf('%.2f m is reckoned. Measure its way and type it, or keep the figure.', $laid->length), new Place('wire', $id), $laid->length, null, '',
-                    [new Fix(sprintf('Keep %.2f m', $laid->length), ['kind' => 'SetCable', 'cable' => $id, 'length' => $laid->length])]);
+                $findings[] = new Finding(
+                    'reckoned',
+                    Severity::Open,
+                    strtoupper($id) . ' is not measured yet',
+                    sprintf('%.2f m is reckoned. Measure its way and type it, or keep the figure.', $laid->length),
+                    new Place('wire', $id),
+                    $laid->length,
+                    null,
+                    '',
+                    [
+                        new Fix(sprintf('Keep %.2f m', $laid->length), [
+                            'kind' => 'SetCable',
+                            'cable' => $id,
+                            'length' => $laid->length,
+                        ]),
+                    ],
+                );
             }
         }
 

@@ -27,6 +27,12 @@ final readonly class LimitedPower
         $most = self::amps($supply->volts);
         $inside = $supply->overloadAmps <= $most + 1e-9;
 
-        return sprintf('Can keep up %.1f A; limited power ends at %.1f A for %g V (NEC chapter 9 table 11(B), from memory): %s. Local codes decide what follows from it.', $supply->overloadAmps, $most, $supply->volts, $inside ? 'inside' : 'outside');
+        return sprintf(
+            'Can keep up %.1f A; limited power ends at %.1f A for %g V (NEC chapter 9 table 11(B), from memory): %s. Local codes decide what follows from it.',
+            $supply->overloadAmps,
+            $most,
+            $supply->volts,
+            $inside ? 'inside' : 'outside',
+        );
     }
 }

@@ -30,7 +30,10 @@ final readonly class Meets
      */
     public static function check(Plan $plan, array $results): array
     {
-        return array_map(static fn (array $w): Finding => self::finding($plan, $w[0], ...$w[1]), self::worst($plan, $results));
+        return array_map(
+            static fn(array $w): Finding => self::finding($plan, $w[0], ...$w[1]),
+            self::worst($plan, $results),
+        );
     }
 
     /**
@@ -50,7 +53,13 @@ final readonly class Meets
         foreach ($ends as $n => [$a, $at, $one]) {
             foreach (array_slice($ends, $n + 1) as [$b, $to, $two]) {
                 $apart = max($one, $two) > 0 ? abs($one - $two) / max($one, $two) : 0.0;
-                if ($a->id !== $b->id && $a->place === $b->place && $a->strip === $b->strip && $at->to($to) <= self::NEAR && $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam)) {
+                if (
+                    $a->id !== $b->id &&
+                    $a->place === $b->place &&
+                    $a->strip === $b->strip &&
+                    $at->to($to) <= self::NEAR &&
+                    $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam)
+                ) {
                     $worst["{$a->id} {$b->id}"] = [$apart, $one < $two ? [$a, $b, $one, $two] : [$b, $a, $two, $one]];
                 }
             }
@@ -61,10 +70,23 @@ final readonly class Meets
 
     private static function finding(Plan $plan, float $apart, Run $dark, Run $bright, float $less, float $more): Finding
     {
-        return new Finding('seam-runs', Severity::Watch, "{$dark->name()} and {$bright->name()} differ where they meet",
-            sprintf('%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Make what feeds them alike.', $less, $more, 100 * $apart, 100 * $plan->limits->seam),
-            new Place('wire', $dark->id), $apart, $plan->limits->seam, 'common practice, no source',
-            self::fixes($plan, $dark, $bright));
+        return new Finding(
+            'seam-runs',
+            Severity::Watch,
+            "{$dark->name()} and {$bright->name()} differ where they meet",
+            sprintf(
+                '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Make what feeds them alike.',
+                $less,
+                $more,
+                100 * $apart,
+                100 * $plan->limits->seam,
+            ),
+            new Place('wire', $dark->id),
+            $apart,
+            $plan->limits->seam,
+            'common practice, no source',
+            self::fixes($plan, $dark, $bright),
+        );
     }
 
     /** @return list<Fix> feeding both ends of one of the two, where that was solved and mends it */
@@ -79,7 +101,7 @@ final readonly class Meets
                     $results[$of->id] = Engine::nominal($made, $made->run($of->id));
                 }
                 if (self::worst($made, $results) === []) {
-                    return [new Fix('Feed both ends of '.$run->name(), $change)];
+                    return [new Fix('Feed both ends of ' . $run->name(), $change)];
                 }
             } catch (Trouble) {
                 continue;
@@ -94,6 +116,11 @@ final readonly class Meets
     {
         $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
 
-        return $path === null ? [] : ['start' => $path->at($path->length() * ($run->part - 1) / $run->parts), 'end' => $path->at($path->length() * $run->part / $run->parts)];
+        return $path === null
+            ? []
+            : [
+                'start' => $path->at(($path->length() * ($run->part - 1)) / $run->parts),
+                'end' => $path->at(($path->length() * $run->part) / $run->parts),
+            ];
     }
 }

@@ -37,7 +37,17 @@ final readonly class Modules
         foreach ($plan->fixtures as $id => $fitting) {
             $fixture = $plan->fixture($fitting->kit);
             if ($fixture !== null && $fitting->module === null && in_array($fixture->dim, Dimmer::DIMS, true)) {
-                $findings[] = new Finding('no-module', Severity::Open, strtoupper($id).": nothing dims {$fitting->count} x {$fixture->name()}", 'Choose a module. '.self::MAINS, new Place('wire', $id), null, null, '', self::take($plan, $id, $shelf));
+                $findings[] = new Finding(
+                    'no-module',
+                    Severity::Open,
+                    strtoupper($id) . ": nothing dims {$fitting->count} x {$fixture->name()}",
+                    'Choose a module. ' . self::MAINS,
+                    new Place('wire', $id),
+                    null,
+                    null,
+                    '',
+                    self::take($plan, $id, $shelf),
+                );
             }
         }
         foreach (array_keys($plan->modules) as $id) {
@@ -53,29 +63,123 @@ final readonly class Modules
     /** @return list<Finding> */
     private static function module(Plan $plan, string $id, Dimmer $dimmer, ?ShelfSource $shelf): array
     {
-        $on = array_filter($plan->fixtures, static fn (Fitting $f): bool => $f->module === $id);
-        $count = array_sum(array_map(static fn (Fitting $f): int => $f->count, $on));
-        $watts = array_sum(array_map(static fn (Fitting $f): float => $f->count * ($plan->fixture($f->kit)->watts ?? 0.0), $on));
+        $on = array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->module === $id);
+        $count = array_sum(array_map(static fn(Fitting $f): int => $f->count, $on));
+        $watts = array_sum(
+            array_map(static fn(Fitting $f): float => $f->count * ($plan->fixture($f->kit)->watts ?? 0.0), $on),
+        );
         $first = (string) array_key_first($on);
         $place = new Place('wire', $first);
         $name = strtoupper($id);
         $leaflet = 'the module’s leaflet, on the shelf';
         $other = self::take($plan, $first, $shelf);
 
-        return array_values(array_filter(match ($dimmer->kind) {
-            'phasecut' => [
-                $watts > $dimmer->mostWatts ? new Finding('phase-watts', Severity::Stop, sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts), 'LED lamps count in full, whatever the figure for filament lamps says. '.self::MAINS, $place, $watts, $dimmer->mostWatts, $leaflet, $other) : null,
-                $watts < $dimmer->leastWatts ? new Finding('phase-least', Severity::Watch, sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts), 'With less the lamps flicker or glow when off. More lamps, or a module for less.', $place, $watts, $dimmer->leastWatts, $leaflet, $other) : null,
-            ],
-            'analog' => [
-                $count * self::ANALOG_EACH > $dimmer->milliamps ? new Finding('analog-current', Severity::Stop, sprintf('%s: %d fixtures push %g mA, it takes %g mA', $name, $count, $count * self::ANALOG_EACH, $dimmer->milliamps), 'Their light no longer follows the line.', $place, $count * self::ANALOG_EACH, $dimmer->milliamps, 'common practice, no source', $other) : null,
-                $dimmer->relayAmps === null ? new Finding('analog-off', Severity::Watch, "{$name} cannot switch its fixtures off", 'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.', $place, null, null, 'common practice, no source') : null,
-            ],
-            default => [
-                $count > min($dimmer->addresses, self::DALI_ADDRESSES) ? new Finding('dali-addresses', Severity::Stop, sprintf('%s has %d fixtures on %d addresses', $name, $count, min($dimmer->addresses, self::DALI_ADDRESSES)), 'Part them between two buses.', $place, $count, min($dimmer->addresses, self::DALI_ADDRESSES), 'IEC 62386, from memory', $other) : null,
-                $count * self::DALI_EACH > min($dimmer->milliamps, self::DALI_MILLIAMPS) ? new Finding('dali-current', Severity::Stop, sprintf('%s: %d fixtures take %g mA of %g mA', $name, $count, $count * self::DALI_EACH, min($dimmer->milliamps, self::DALI_MILLIAMPS)), 'The bus loses its volts and its telegrams.', $place, $count * self::DALI_EACH, min($dimmer->milliamps, self::DALI_MILLIAMPS), 'IEC 62386, from memory', $other) : null,
-            ],
-        }));
+        return array_values(
+            array_filter(
+                match ($dimmer->kind) {
+                    'phasecut' => [
+                        $watts > $dimmer->mostWatts
+                            ? new Finding(
+                                'phase-watts',
+                                Severity::Stop,
+                                sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts),
+                                'LED lamps count in full, whatever the figure for filament lamps says. ' . self::MAINS,
+                                $place,
+                                $watts,
+                                $dimmer->mostWatts,
+                                $leaflet,
+                                $other,
+                            )
+                            : null,
+                        $watts < $dimmer->leastWatts
+                            ? new Finding(
+                                'phase-least',
+                                Severity::Watch,
+                                sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts),
+                                'With less the lamps flicker or glow when off. More lamps, or a module for less.',
+                                $place,
+                                $watts,
+                                $dimmer->leastWatts,
+                                $leaflet,
+                                $other,
+                            )
+                            : null,
+                    ],
+                    'analog' => [
+                        $count * self::ANALOG_EACH > $dimmer->milliamps
+                            ? new Finding(
+                                'analog-current',
+                                Severity::Stop,
+                                sprintf(
+                                    '%s: %d fixtures push %g mA, it takes %g mA',
+                                    $name,
+                                    $count,
+                                    $count * self::ANALOG_EACH,
+                                    $dimmer->milliamps,
+                                ),
+                                'Their light no longer follows the line.',
+                                $place,
+                                $count * self::ANALOG_EACH,
+                                $dimmer->milliamps,
+                                'common practice, no source',
+                                $other,
+                            )
+                            : null,
+                        $dimmer->relayAmps === null
+                            ? new Finding(
+                                'analog-off',
+                                Severity::Watch,
+                                "{$name} cannot switch its fixtures off",
+                                'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.',
+                                $place,
+                                null,
+                                null,
+                                'common practice, no source',
+                            )
+                            : null,
+                    ],
+                    default => [
+                        $count > min($dimmer->addresses, self::DALI_ADDRESSES)
+                            ? new Finding(
+                                'dali-addresses',
+                                Severity::Stop,
+                                sprintf(
+                                    '%s has %d fixtures on %d addresses',
+                                    $name,
+                                    $count,
+                                    min($dimmer->addresses, self::DALI_ADDRESSES),
+                                ),
+                                'Part them between two buses.',
+                                $place,
+                                $count,
+                                min($dimmer->addresses, self::DALI_ADDRESSES),
+                                'IEC 62386, from memory',
+                                $other,
+                            )
+                            : null,
+                        $count * self::DALI_EACH > min($dimmer->milliamps, self::DALI_MILLIAMPS)
+                            ? new Finding(
+                                'dali-current',
+                                Severity::Stop,
+                                sprintf(
+                                    '%s: %d fixtures take %g mA of %g mA',
+                                    $name,
+                                    $count,
+                                    $count * self::DALI_EACH,
+                                    min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                                ),
+                                'The bus loses its volts and its telegrams.',
+                                $place,
+                                $count * self::DALI_EACH,
+                                min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                                'IEC 62386, from memory',
+                                $other,
+                            )
+                            : null,
+                    ],
+                },
+            ),
+        );
     }
 
     /** @return list<Fix> modules of the shelf under which these fixtures alone break nothing, the smallest first */
@@ -90,13 +194,22 @@ final readonly class Modules
         $fixes = [];
         foreach ($shelf?->ofKind($kind) ?? [] as $frozen) {
             $dimmer = $frozen->entry;
-            $fits = $dimmer instanceof Dimmer && match ($kind) {
-                'phasecut' => $fitting->count * $kit->watts <= $dimmer->mostWatts && $fitting->count * $kit->watts >= $dimmer->leastWatts,
-                'analog' => $fitting->count * self::ANALOG_EACH <= $dimmer->milliamps && $dimmer->relayAmps !== null,
-                default => $fitting->count <= min($dimmer->addresses, self::DALI_ADDRESSES) && $fitting->count * self::DALI_EACH <= min($dimmer->milliamps, self::DALI_MILLIAMPS),
-            };
+            $fits =
+                $dimmer instanceof Dimmer &&
+                match ($kind) {
+                    'phasecut' => $fitting->count * $kit->watts <= $dimmer->mostWatts &&
+                        $fitting->count * $kit->watts >= $dimmer->leastWatts,
+                    'analog' => $fitting->count * self::ANALOG_EACH <= $dimmer->milliamps &&
+                        $dimmer->relayAmps !== null,
+                    default => $fitting->count <= min($dimmer->addresses, self::DALI_ADDRESSES) &&
+                        $fitting->count * self::DALI_EACH <= min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                };
             if ($fits && ($plan->modules[$fitting->module ?? '']->kit ?? null) !== $dimmer->id()) {
-                $fixes[] = new Fix('Take '.$dimmer->name(), ['kind' => 'ChooseModule', 'fixture' => $fixture, 'kit' => $dimmer->id()]);
+                $fixes[] = new Fix('Take ' . $dimmer->name(), [
+                    'kind' => 'ChooseModule',
+                    'fixture' => $fixture,
+                    'kit' => $dimmer->id(),
+                ]);
             }
         }
 

@@ -36,32 +36,97 @@ final readonly class Protection implements Rule
     }
 
     /** @return list<Finding> */
-    private static function cable(Judged $case, LaidCable $laid, Cable $cable, float $capacity, CableResult $result): array
-    {
+    private static function cable(
+        Judged $case,
+        LaidCable $laid,
+        Cable $cable,
+        float $capacity,
+        CableResult $result,
+    ): array {
         $guard = Guard::of($case->plan, $laid);
         $name = strtoupper($laid->id);
         $place = new Place('wire', $laid->id);
         $load = $result->openAmps;
         $fuse = Guard::fuse($case, $capacity, $load);
-        $take = $fuse === null ? [] : [new Fix("Fuse {$name} with ".sprintf('%g A', $fuse->amps), ['kind' => 'SetCable', 'cable' => $laid->id, 'fuse' => $fuse->id()])];
+        $take =
+            $fuse === null
+                ? []
+                : [
+                    new Fix("Fuse {$name} with " . sprintf('%g A', $fuse->amps), [
+                        'kind' => 'SetCable',
+                        'cable' => $laid->id,
+                        'fuse' => $fuse->id(),
+                    ]),
+                ];
         $own = $case->plan->fuse($laid->fuse)?->amps;
         if ($guard->battery && $laid->from === $guard->supply && $own === null) {
-            return [new Finding('tap-fuse', Severity::Stop, "{$name} leaves the battery without a fuse", 'A bank can push hundreds of amps into a short. A fuse within 0.18 m of the tap, before anything else is joined.',
-                $place, null, null, 'ABYC E-11, from memory', $take)];
+            return [
+                new Finding(
+                    'tap-fuse',
+                    Severity::Stop,
+                    "{$name} leaves the battery without a fuse",
+                    'A bank can push hundreds of amps into a short. A fuse within 0.18 m of the tap, before anything else is joined.',
+                    $place,
+                    null,
+                    null,
+                    'ABYC E-11, from memory',
+                    $take,
+                ),
+            ];
         }
         if ($own !== null && 1.25 * $load > $own) {
-            return [new Finding('fuse-small', Severity::Watch, sprintf('%s: a fuse of %g A blows in use', $name, $own), sprintf('%.2f A flow; a fuse carries them for good from %.2f A.', $load, 1.25 * $load), $place, 1.25 * $load, $own, 'common practice, no source', $take)];
+            return [
+                new Finding(
+                    'fuse-small',
+                    Severity::Watch,
+                    sprintf('%s: a fuse of %g A blows in use', $name, $own),
+                    sprintf('%.2f A flow; a fuse carries them for good from %.2f A.', $load, 1.25 * $load),
+                    $place,
+                    1.25 * $load,
+                    $own,
+                    'common practice, no source',
+                    $take,
+                ),
+            ];
         }
         if ($guard->amps <= $capacity) {
             return [];
         }
         $thicker = CableCapacity::thicker($case, $laid, $cable, $guard->amps);
         if ($guard->fusedAt !== null) {
-            return [new Finding('fuse-large', Severity::Stop, sprintf('%s is fused with %g A, may carry %g A', $name, $guard->amps, $capacity), 'The fuse protects the cable: it must blow first.', $place, $guard->amps, $capacity, self::BLADES, [...$take, ...$thicker])];
+            return [
+                new Finding(
+                    'fuse-large',
+                    Severity::Stop,
+                    sprintf('%s is fused with %g A, may carry %g A', $name, $guard->amps, $capacity),
+                    'The fuse protects the cable: it must blow first.',
+                    $place,
+                    $guard->amps,
+                    $capacity,
+                    self::BLADES,
+                    [...$take, ...$thicker],
+                ),
+            ];
         }
 
-        return [new Finding('cable-protection', Severity::Watch, sprintf('%s is not protected by %s', $name, strtoupper((string) $guard->supply)),
-            sprintf('The supply can keep up %.1f A in overload; %s may carry %g A. A thicker cable, or a fuse of at most %g A at its start.', $guard->amps, $cable->conductor->label(), $capacity, $capacity),
-            $place, $guard->amps, $capacity, $cable->conductor->capacitySource, [...$thicker, ...$take])];
+        return [
+            new Finding(
+                'cable-protection',
+                Severity::Watch,
+                sprintf('%s is not protected by %s', $name, strtoupper((string) $guard->supply)),
+                sprintf(
+                    'The supply can keep up %.1f A in overload; %s may carry %g A. A thicker cable, or a fuse of at most %g A at its start.',
+                    $guard->amps,
+                    $cable->conductor->label(),
+                    $capacity,
+                    $capacity,
+                ),
+                $place,
+                $guard->amps,
+                $capacity,
+                $cable->conductor->capacitySource,
+                [...$thicker, ...$take],
+            ),
+        ];
     }
 }

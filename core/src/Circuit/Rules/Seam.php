@@ -31,12 +31,33 @@ final readonly class Seam implements Rule
         }
         $fed = count($case->plan->feedsOf($case->run));
 
-        return [new Finding('seam', $range->straddles($limit) ? Severity::Watch : Severity::Stop,
-            $case->run->name().' seam: '.($seam <= $limit ? 'just even' : 'the ends differ where they meet'),
-            sprintf('Start %.2f, end %.2f: %.1f %% apart, limit %.0f %%.', $result->light[0], $result->light[count($result->light) - 1], 100 * $seam, 100 * $limit)
-                .($fed > 1 ? ' Make the cables to both ends alike in size and length.' : ''),
-            new Place('wire', $case->run->id), $seam, $limit, 'common practice, no source',
-            $fed > 1 ? [] : [new Fix('Feed both ends', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'ends'])])];
+        return [
+            new Finding(
+                'seam',
+                $range->straddles($limit) ? Severity::Watch : Severity::Stop,
+                $case->run->name() . ' seam: ' . ($seam <= $limit ? 'just even' : 'the ends differ where they meet'),
+                sprintf(
+                    'Start %.2f, end %.2f: %.1f %% apart, limit %.0f %%.',
+                    $result->light[0],
+                    $result->light[count($result->light) - 1],
+                    100 * $seam,
+                    100 * $limit,
+                ) . ($fed > 1 ? ' Make the cables to both ends alike in size and length.' : ''),
+                new Place('wire', $case->run->id),
+                $seam,
+                $limit,
+                'common practice, no source',
+                $fed > 1
+                    ? []
+                    : [
+                        new Fix('Feed both ends', [
+                            'kind' => 'FeedPattern',
+                            'run' => $case->run->id,
+                            'pattern' => 'ends',
+                        ]),
+                    ],
+            ),
+        ];
     }
 
     public static function applies(Plan $plan, Run $run): bool

@@ -12,13 +12,25 @@ use EmberDusk\Workings\Severity;
 /** A controller that learns the kind of light from a switch or a jumper is set to the strip that hangs on it (the controller's leaflet). */
 final readonly class Setting implements Rule
 {
-    private const WORDS = ['single' => 'single colour', 'tunable' => 'tunable white', 'rgb' => 'RGB', 'rgbw' => 'RGBW', 'rgbcct' => 'RGB and tunable white'];
+    private const WORDS = [
+        'single' => 'single colour',
+        'tunable' => 'tunable white',
+        'rgb' => 'RGB',
+        'rgbw' => 'RGBW',
+        'rgbcct' => 'RGB and tunable white',
+    ];
 
     public function check(Judged $case): array
     {
         $controller = $case->controller;
         $strip = $case->strip;
-        if ($controller === null || $strip === null || !$strip->switched() || !in_array($controller->setBy, ['switch', 'jumper'], true) || $case->underController()[0]->id !== $case->run->id) {
+        if (
+            $controller === null ||
+            $strip === null ||
+            !$strip->switched() ||
+            !in_array($controller->setBy, ['switch', 'jumper'], true) ||
+            $case->underController()[0]->id !== $case->run->id
+        ) {
             return [];
         }
         $wants = $strip->colours();
@@ -28,12 +40,47 @@ final readonly class Setting implements Rule
             return [];
         }
         $place = new Place('kit', $case->run->id);
-        $how = $controller->setting === '' ? '' : ' '.ucfirst($controller->setting).'.';
-        $fix = [new Fix(sprintf('%s is set to %s', $id, self::WORDS[$wants] ?? $wants), ['kind' => 'SetSwitch', 'controller' => (string) $case->run->controller, 'setting' => $wants])];
+        $how = $controller->setting === '' ? '' : ' ' . ucfirst($controller->setting) . '.';
+        $fix = [
+            new Fix(sprintf('%s is set to %s', $id, self::WORDS[$wants] ?? $wants), [
+                'kind' => 'SetSwitch',
+                'controller' => (string) $case->run->controller,
+                'setting' => $wants,
+            ]),
+        ];
         if ($set === null) {
-            return [new Finding('setting', Severity::Open, "{$id}: set its {$controller->setBy} to ".(self::WORDS[$wants] ?? $wants), "Do it before power comes on, then say so here.{$how}", $place, null, null, 'the controller’s leaflet, on the shelf', $fix)];
+            return [
+                new Finding(
+                    'setting',
+                    Severity::Open,
+                    "{$id}: set its {$controller->setBy} to " . (self::WORDS[$wants] ?? $wants),
+                    "Do it before power comes on, then say so here.{$how}",
+                    $place,
+                    null,
+                    null,
+                    'the controller’s leaflet, on the shelf',
+                    $fix,
+                ),
+            ];
         }
 
-        return [new Finding('setting', Severity::Stop, sprintf('%s is set to %s, the strip is %s', $id, self::WORDS[$set] ?? $set, self::WORDS[$wants] ?? $wants), "Channels stay dark or follow the wrong colour.{$how}", $place, null, null, 'the controller’s leaflet, on the shelf', $fix)];
+        return [
+            new Finding(
+                'setting',
+                Severity::Stop,
+                sprintf(
+                    '%s is set to %s, the strip is %s',
+                    $id,
+                    self::WORDS[$set] ?? $set,
+                    self::WORDS[$wants] ?? $wants,
+                ),
+                "Channels stay dark or follow the wrong colour.{$how}",
+                $place,
+                null,
+                null,
+                'the controller’s leaflet, on the shelf',
+                $fix,
+            ),
+        ];
     }
 }

@@ -25,12 +25,41 @@ final readonly class Swing implements Rule
             return [];
         }
         $named = $supply->volts;
-        $regulator = $case->smallest(Converter::class, static fn (Converter $c): bool => abs($c->volts - $named) < 0.5 && $c->inputLeast <= ($supply->lowest ?? $named) && $c->inputMost >= ($supply->charging ?? $named)
-            && $c->ratedAmps * (1 - $case->plan->limits->headroom) * $c->volts >= $case->supplyWatts(), static fn (Converter $c): float => $c->ratedAmps);
+        $regulator = $case->smallest(
+            Converter::class,
+            static fn(Converter $c): bool => abs($c->volts - $named) < 0.5 &&
+                $c->inputLeast <= ($supply->lowest ?? $named) &&
+                $c->inputMost >= ($supply->charging ?? $named) &&
+                $c->ratedAmps * (1 - $case->plan->limits->headroom) * $c->volts >= $case->supplyWatts(),
+            static fn(Converter $c): float => $c->ratedAmps,
+        );
 
-        return [new Finding('swing', Severity::Watch, sprintf('%s takes %.0f %% on charge', $case->run->name(), 100 * $most),
-            sprintf('%.1f V empty, %.1f V nominal, %.1f V on charge: the strip runs hot and ages. A regulator holds %g V.', $supply->lowest ?? $named, $supply->emf, $supply->charging ?? $named, $named),
-            new Place('kit', $case->run->id), $most, self::MOST, 'common practice, no source',
-            $regulator === null ? [] : [new Fix('Take '.$regulator->name(), ['kind' => 'ChooseKit', 'run' => $case->run->id, 'kit' => $regulator->id()])])];
+        return [
+            new Finding(
+                'swing',
+                Severity::Watch,
+                sprintf('%s takes %.0f %% on charge', $case->run->name(), 100 * $most),
+                sprintf(
+                    '%.1f V empty, %.1f V nominal, %.1f V on charge: the strip runs hot and ages. A regulator holds %g V.',
+                    $supply->lowest ?? $named,
+                    $supply->emf,
+                    $supply->charging ?? $named,
+                    $named,
+                ),
+                new Place('kit', $case->run->id),
+                $most,
+                self::MOST,
+                'common practice, no source',
+                $regulator === null
+                    ? []
+                    : [
+                        new Fix('Take ' . $regulator->name(), [
+                            'kind' => 'ChooseKit',
+                            'run' => $case->run->id,
+                            'kit' => $regulator->id(),
+                        ]),
+                    ],
+            ),
+        ];
     }
 }

@@ -26,8 +26,23 @@ final readonly class Touch implements Rule
         $limit = $damp ? self::DAMP : self::DRY;
         $volts = $supply->charging ?? $supply->emf;
 
-        return $volts <= $limit ? [] : [new Finding('touch', Severity::Stop, sprintf('%s: %.1f V where people can touch it', $case->run->name(), $volts),
-            sprintf('In a %s place bare parts have at most %g V. Insulate every joint, or take lower volts; local codes decide.', $damp ? 'damp' : 'dry', $limit),
-            new Place('kit', $case->run->id), $volts, $limit, 'IEC 60364-4-41, from memory')];
+        return $volts <= $limit
+            ? []
+            : [
+                new Finding(
+                    'touch',
+                    Severity::Stop,
+                    sprintf('%s: %.1f V where people can touch it', $case->run->name(), $volts),
+                    sprintf(
+                        'In a %s place bare parts have at most %g V. Insulate every joint, or take lower volts; local codes decide.',
+                        $damp ? 'damp' : 'dry',
+                        $limit,
+                    ),
+                    new Place('kit', $case->run->id),
+                    $volts,
+                    $limit,
+                    'IEC 60364-4-41, from memory',
+                ),
+            ];
     }
 }

@@ -26,7 +26,12 @@ final readonly class TwoPositives implements Rule
                 continue;
             }
             // A feed at a cut pad feeds the zone after it.
-            $parted = $before !== null && array_filter($case->run->zones, static fn (int $pad): bool => $pad > $before[1] && $pad <= $feed->pad) !== [];
+            $parted =
+                $before !== null &&
+                array_filter(
+                    $case->run->zones,
+                    static fn(int $pad): bool => $pad > $before[1] && $pad <= $feed->pad,
+                ) !== [];
             if ($before !== null && $supply !== $before[0] && !$parted) {
                 $cuts[] = [$before[0], $supply, intdiv($before[1] + $feed->pad, 2)];
             }
@@ -37,9 +42,24 @@ final readonly class TwoPositives implements Rule
         }
         [$one, $other, $pad] = $cuts[0];
 
-        return [new Finding('two-positives', Severity::Stop, strtoupper($one).' and '.strtoupper($other)." feed one + of {$case->run->name()}",
-            'The one with more volts pushes its current into the other. Cut the + rail between them and leave the minus whole.',
-            new Place('wire', $case->run->id), null, null, 'common practice, no source',
-            [new Fix(sprintf('Cut the + at %.2f m', $marks->position($pad)), ['kind' => 'SetZones', 'run' => $case->run->id, 'pads' => [...$case->run->zones, ...array_map(static fn (array $c): int => $c[2], $cuts)]])])];
+        return [
+            new Finding(
+                'two-positives',
+                Severity::Stop,
+                strtoupper($one) . ' and ' . strtoupper($other) . " feed one + of {$case->run->name()}",
+                'The one with more volts pushes its current into the other. Cut the + rail between them and leave the minus whole.',
+                new Place('wire', $case->run->id),
+                null,
+                null,
+                'common practice, no source',
+                [
+                    new Fix(sprintf('Cut the + at %.2f m', $marks->position($pad)), [
+                        'kind' => 'SetZones',
+                        'run' => $case->run->id,
+                        'pads' => [...$case->run->zones, ...array_map(static fn(array $c): int => $c[2], $cuts)],
+                    ]),
+                ],
+            ),
+        ];
     }
 }

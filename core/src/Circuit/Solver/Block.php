@@ -82,7 +82,7 @@ final readonly class Block
      */
     public static function turned(array $a): array
     {
-        return array_map(static fn (int $c): array => array_column($a, $c), array_keys($a));
+        return array_map(static fn(int $c): array => array_column($a, $c), array_keys($a));
     }
 
     /**

@@ -40,7 +40,7 @@ final class BlockLadder extends Ladder
         foreach ($start as $c => $first) {
             $d = [];
             for ($n = 0; $n < $m; $n++) {
-                $d[] = $first + ($end[$c] - $first) * ($n + 0.5) / $m;
+                $d[] = $first + (($end[$c] - $first) * ($n + 0.5)) / $m;
             }
             $this->d[] = $d;
             $this->step[] = array_fill(0, $m, 0.0);
@@ -66,14 +66,16 @@ final class BlockLadder extends Ladder
         $this->startAmps = $in;
         $f = array_fill(0, count($moved), []);
         for ($n = 0; $n <= $last; $n++) {
-            $out = $n === $last ? $this->through(array_column($moved, $n), $end, $this->perHalf)
-                : $this->through(array_column($moved, $n), array_column($moved, $n + 1), $this->perPitch);
+            $out =
+                $n === $last
+                    ? $this->through(array_column($moved, $n), $end, $this->perHalf)
+                    : $this->through(array_column($moved, $n), array_column($moved, $n + 1), $this->perPitch);
             foreach ($in as $c => $amps) {
                 $f[$c][] = $amps - $out[$c] - $this->i[$c][$n];
             }
             $in = $out;
         }
-        $this->endAmps = array_map(static fn (float $a): float => -$a, $in);
+        $this->endAmps = array_map(static fn(float $a): float => -$a, $in);
         $this->f = $f;
     }
 
@@ -113,8 +115,16 @@ final class BlockLadder extends Ladder
         $e = Block::times($half, $inverse);
         $endStart = Block::times($e, $coupling);
 
-        return new Condensed($startStart, array_map(static fn (array $row): array => array_map(static fn (float $v): float => -$v, $row), Block::turned($endStart)),
-            Block::less($half, Block::times($e, $half)), $start, Block::on($e, $right));
+        return new Condensed(
+            $startStart,
+            array_map(
+                static fn(array $row): array => array_map(static fn(float $v): float => -$v, $row),
+                Block::turned($endStart),
+            ),
+            Block::less($half, Block::times($e, $half)),
+            $start,
+            Block::on($e, $right),
+        );
     }
 
     public function expand(array $start, array $end): void
@@ -125,12 +135,15 @@ final class BlockLadder extends Ladder
         $steps = [];
         for ($n = count($this->rows) - 1; $n >= 0; $n--) {
             [$inverse, $right, $coupling] = $this->rows[$n];
-            $next = Block::on($inverse, Block::sum(Block::sum($right, Block::on($coupling, $start)), Block::on($after, $next)));
+            $next = Block::on(
+                $inverse,
+                Block::sum(Block::sum($right, Block::on($coupling, $start)), Block::on($after, $next)),
+            );
             $steps[] = $next;
             $after = $full;
         }
         $steps = array_reverse($steps);
-        $this->step = array_map(static fn (int $c): array => array_column($steps, $c), array_keys($this->d));
+        $this->step = array_map(static fn(int $c): array => array_column($steps, $c), array_keys($this->d));
     }
 
     public function descent(): float

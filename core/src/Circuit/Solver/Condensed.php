@@ -20,6 +20,5 @@ final readonly class Condensed
         public array $endEnd,
         public array $start,
         public array $end,
-    ) {
-    }
+    ) {}
 }

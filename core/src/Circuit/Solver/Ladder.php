@@ -40,8 +40,8 @@ abstract class Ladder
         $n = $stretch->channels();
         $g = 1 / $stretch->returnRail;
         $total = 1 / $stretch->plusRail + $n * $g;
-        $this->own = $g - $g * $g / $total;
-        $this->other = -$g * $g / $total;
+        $this->own = $g - ($g * $g) / $total;
+        $this->other = (-$g * $g) / $total;
         $this->perPitch = 1 / $stretch->pitch;
         $this->perHalf = 2 / $stretch->pitch;
     }

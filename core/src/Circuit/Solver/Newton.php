@@ -59,7 +59,10 @@ final class Newton
         $this->step = array_fill(0, count($this->volts), 0.0);
         foreach ($network->stretches as $s) {
             $ladder = Ladder::of($s);
-            $ladder->begin(Terminals::differences($s->start, $this->volts), Terminals::differences($s->end, $this->volts));
+            $ladder->begin(
+                Terminals::differences($s->start, $this->volts),
+                Terminals::differences($s->end, $this->volts),
+            );
             $this->ladders[] = $ladder;
         }
         $this->factor = new SymmetricFactor(range(1, count($this->volts) - 1), Stamps::pairs($network));
@@ -94,7 +97,7 @@ final class Newton
         if ($network->points === []) {
             return new Solution($network, $newton->volts, $newton->ladders, $rounds);
         }
-        for ($step = self::RAISE[0]; $newton->power < 1.0;) {
+        for ($step = self::RAISE[0]; $newton->power < 1.0; ) {
             $last = clone $newton;
             try {
                 $newton->power = min(1.0, $newton->power + $step);
@@ -106,8 +109,15 @@ final class Newton
             [$newton, $step] = $fell ? [$last, $step / 2] : [$newton, $step];
             if ($step < self::RAISE[1]) {
                 $points = $network->points;
-                usort($points, static fn (Point $a, Point $b): int => $newton->across($a) <=> $newton->across($b));
-                throw Trouble::at($points[0]->part, sprintf('Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. Thicker or shorter cable, more volts, or fewer fixtures.', strtoupper($points[0]->part), (int) floor(100 * $newton->power)));
+                usort($points, static fn(Point $a, Point $b): int => $newton->across($a) <=> $newton->across($b));
+                throw Trouble::at(
+                    $points[0]->part,
+                    sprintf(
+                        'Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. Thicker or shorter cable, more volts, or fewer fixtures.',
+                        strtoupper($points[0]->part),
+                        (int) floor(100 * $newton->power),
+                    ),
+                );
             }
         }
 
@@ -116,7 +126,7 @@ final class Newton
 
     private function __clone()
     {
-        $this->ladders = array_map(static fn (Ladder $l): Ladder => clone $l, $this->ladders);
+        $this->ladders = array_map(static fn(Ladder $l): Ladder => clone $l, $this->ladders);
     }
 
     private function across(Point $point): float
@@ -128,7 +138,10 @@ final class Newton
     private function fell(self $before): bool
     {
         foreach ($this->network->points as $p) {
-            if (self::FALL * ($before->volts[$p->plus] - $before->volts[$p->minus]) > $this->volts[$p->plus] - $this->volts[$p->minus]) {
+            if (
+                self::FALL * ($before->volts[$p->plus] - $before->volts[$p->minus]) >
+                $this->volts[$p->plus] - $this->volts[$p->minus]
+            ) {
                 return true;
             }
         }
@@ -156,22 +169,31 @@ final class Newton
             $move = $this->advance();
         }
 
-        throw new Trouble(sprintf('The circuit was not solved in %d rounds; %.3g A are still out of balance. Check volts and resistances for a slip.',
-            self::MOST, $this->residual()));
+        throw new Trouble(
+            sprintf(
+                'The circuit was not solved in %d rounds; %.3g A are still out of balance. Check volts and resistances for a slip.',
+                self::MOST,
+                $this->residual(),
+            ),
+        );
     }
 
     /** Finds the step of every unknown. */
     private function direction(): void
     {
         $this->factor->clear();
-        $right = array_map(static fn (float $out): float => -$out, $this->out);
+        $right = array_map(static fn(float $out): float => -$out, $this->out);
         foreach ($this->network->resistors as $r) {
             $this->stamps->conductance($r->from, $r->to, 1 / $r->ohms);
         }
         foreach ($this->network->sources as $source) {
             // Deep in its limit a supply holds no volts, and pixels above theirs hold none either: a trace of slope keeps
             // the direction downhill. Residuals are exact, so what is found is not touched by it.
-            $this->stamps->conductance($source->plus, $source->minus, max(self::TRACE, $source->at($this->volts[$source->plus] - $this->volts[$source->minus])[1]));
+            $this->stamps->conductance(
+                $source->plus,
+                $source->minus,
+                max(self::TRACE, $source->at($this->volts[$source->plus] - $this->volts[$source->minus])[1]),
+            );
         }
         foreach ($this->network->points as $p) {
             $this->stamps->conductance($p->plus, $p->minus, $this->power * $p->load->at($this->across($p))[1]);
@@ -183,7 +205,10 @@ final class Newton
         $step[0] = 0.0;
         $this->step = $step;
         foreach ($this->ladders as $ladder) {
-            $ladder->expand(Terminals::differences($ladder->stretch->start, $this->step), Terminals::differences($ladder->stretch->end, $this->step));
+            $ladder->expand(
+                Terminals::differences($ladder->stretch->start, $this->step),
+                Terminals::differences($ladder->stretch->end, $this->step),
+            );
         }
     }
 
@@ -249,7 +274,11 @@ final class Newton
         $out = HubCurrents::of($this->network, $volts, $this->power);
         foreach ($this->ladders as $ladder) {
             $s = $ladder->stretch;
-            $ladder->evaluate($part, Terminals::differences($s->start, $volts), Terminals::differences($s->end, $volts));
+            $ladder->evaluate(
+                $part,
+                Terminals::differences($s->start, $volts),
+                Terminals::differences($s->end, $volts),
+            );
             foreach (Terminals::amps($ladder, $volts) as $node => $amps) {
                 $out[$node] += $amps;
             }

@@ -41,7 +41,7 @@ final class PairLadder extends Ladder
         $m = $this->stretch->groups;
         for ($n = 0; $n < $m; $n++) {
             foreach ([0, 1] as $c) {
-                $this->d[$c][] = $start[$c] + ($end[$c] - $start[$c]) * ($n + 0.5) / $m;
+                $this->d[$c][] = $start[$c] + (($end[$c] - $start[$c]) * ($n + 0.5)) / $m;
                 $this->step[$c][] = 0.0;
             }
         }
@@ -164,8 +164,14 @@ final class PairLadder extends Ladder
 
         return new Condensed(
             [[$s00, $s01], [$s01, $s11]],
-            [[-($e00 * $c00 + $e01 * $c10), -($e10 * $c00 + $e11 * $c10)], [-($e00 * $c01 + $e01 * $c11), -($e10 * $c01 + $e11 * $c11)]],
-            [[$ha - $e00 * $ha - $e01 * $hb, $hb - $e00 * $hb - $e01 * $ha], [$hb - $e10 * $ha - $e11 * $hb, $ha - $e10 * $hb - $e11 * $ha]],
+            [
+                [-($e00 * $c00 + $e01 * $c10), -($e10 * $c00 + $e11 * $c10)],
+                [-($e00 * $c01 + $e01 * $c11), -($e10 * $c01 + $e11 * $c11)],
+            ],
+            [
+                [$ha - $e00 * $ha - $e01 * $hb, $hb - $e00 * $hb - $e01 * $ha],
+                [$hb - $e10 * $ha - $e11 * $hb, $ha - $e10 * $hb - $e11 * $ha],
+            ],
             [$tu, $tv],
             [$e00 * $ru + $e01 * $rv, $e10 * $ru + $e11 * $rv],
         );

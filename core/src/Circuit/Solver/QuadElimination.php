@@ -184,7 +184,38 @@ final readonly class QuadElimination
             $t1 += $v01 * $r0 + $v11 * $r1 + $v21 * $r2 + $v31 * $r3;
             $t2 += $v02 * $r0 + $v12 * $r1 + $v22 * $r2 + $v32 * $r3;
             $t3 += $v03 * $r0 + $v13 * $r1 + $v23 * $r2 + $v33 * $r3;
-            $rows[] = [$p00, $p01, $p02, $p03, $p11, $p12, $p13, $p22, $p23, $p33, $r0, $r1, $r2, $r3, $c00, $c01, $c02, $c03, $c10, $c11, $c12, $c13, $c20, $c21, $c22, $c23, $c30, $c31, $c32, $c33];
+            $rows[] = [
+                $p00,
+                $p01,
+                $p02,
+                $p03,
+                $p11,
+                $p12,
+                $p13,
+                $p22,
+                $p23,
+                $p33,
+                $r0,
+                $r1,
+                $r2,
+                $r3,
+                $c00,
+                $c01,
+                $c02,
+                $c03,
+                $c10,
+                $c11,
+                $c12,
+                $c13,
+                $c20,
+                $c21,
+                $c22,
+                $c23,
+                $c30,
+                $c31,
+                $c32,
+                $c33,
+            ];
             $before = $after;
         }
         $q0 = $p00 + $p01 + $p02 + $m * $p03;
@@ -215,11 +246,40 @@ final readonly class QuadElimination
         $u2 = $h * $b * ($v02 + $v12 + $v22 + $m * $v32);
         $u3 = $h * $b * ($v03 + $v13 + $v23 + $m * $v33);
 
-        return [new Condensed(self::square([[$s00, $s01, $s02, $s03], [$s01, $s11, $s12, $s13], [$s02, $s12, $s22, $s23], [$s03, $s13, $s23, $s33]], $channels),
-            self::square([[-$k * $v00 - $u0, -$k * $v10 - $u0, -$k * $v20 - $u0, -$k * $v30 - $m * $u0], [-$k * $v01 - $u1, -$k * $v11 - $u1, -$k * $v21 - $u1, -$k * $v31 - $m * $u1], [-$k * $v02 - $u2, -$k * $v12 - $u2, -$k * $v22 - $u2, -$k * $v32 - $m * $u2], [-$k * $v03 - $u3, -$k * $v13 - $u3, -$k * $v23 - $u3, -$k * $v33 - $m * $u3]], $channels),
-            self::square([[$e00, $e01, $e02, $e03], [$e01, $e11, $e12, $e13], [$e02, $e12, $e22, $e23], [$e03, $e13, $e23, $e33]], $channels),
-            array_slice([$t0, $t1, $t2, $t3], 0, $channels),
-            array_slice([$k * $z0 + $all, $k * $z1 + $all, $k * $z2 + $all, $k * $z3 + $m * $all], 0, $channels)), $rows];
+        return [
+            new Condensed(
+                self::square(
+                    [
+                        [$s00, $s01, $s02, $s03],
+                        [$s01, $s11, $s12, $s13],
+                        [$s02, $s12, $s22, $s23],
+                        [$s03, $s13, $s23, $s33],
+                    ],
+                    $channels,
+                ),
+                self::square(
+                    [
+                        [-$k * $v00 - $u0, -$k * $v10 - $u0, -$k * $v20 - $u0, -$k * $v30 - $m * $u0],
+                        [-$k * $v01 - $u1, -$k * $v11 - $u1, -$k * $v21 - $u1, -$k * $v31 - $m * $u1],
+                        [-$k * $v02 - $u2, -$k * $v12 - $u2, -$k * $v22 - $u2, -$k * $v32 - $m * $u2],
+                        [-$k * $v03 - $u3, -$k * $v13 - $u3, -$k * $v23 - $u3, -$k * $v33 - $m * $u3],
+                    ],
+                    $channels,
+                ),
+                self::square(
+                    [
+                        [$e00, $e01, $e02, $e03],
+                        [$e01, $e11, $e12, $e13],
+                        [$e02, $e12, $e22, $e23],
+                        [$e03, $e13, $e23, $e33],
+                    ],
+                    $channels,
+                ),
+                array_slice([$t0, $t1, $t2, $t3], 0, $channels),
+                array_slice([$k * $z0 + $all, $k * $z1 + $all, $k * $z2 + $all, $k * $z3 + $m * $all], 0, $channels),
+            ),
+            $rows,
+        ];
     }
 
     /**
@@ -228,6 +288,6 @@ final readonly class QuadElimination
      */
     private static function square(array $matrix, int $size): array
     {
-        return array_map(static fn (array $row): array => array_slice($row, 0, $size), array_slice($matrix, 0, $size));
+        return array_map(static fn(array $row): array => array_slice($row, 0, $size), array_slice($matrix, 0, $size));
     }
 }

@@ -45,7 +45,7 @@ final class QuadLadder extends Ladder
         foreach ([0, 1, 2, 3] as $c) {
             [$from, $to] = [$start[$c] ?? 0.0, $end[$c] ?? 0.0];
             for ($n = 0; $n < $m; $n++) {
-                $this->d[$c][] = $from + ($to - $from) * ($n + 0.5) / $m;
+                $this->d[$c][] = $from + (($to - $from) * ($n + 0.5)) / $m;
                 $this->step[$c][] = 0.0;
             }
         }
@@ -126,7 +126,15 @@ final class QuadLadder extends Ladder
 
     public function condense(): Condensed
     {
-        [$condensed, $this->rows] = QuadElimination::of($this->f, $this->g, $this->own - $this->other, $this->other, $this->perPitch, $this->perHalf, $this->stretch->channels());
+        [$condensed, $this->rows] = QuadElimination::of(
+            $this->f,
+            $this->g,
+            $this->own - $this->other,
+            $this->other,
+            $this->perPitch,
+            $this->perHalf,
+            $this->stretch->channels(),
+        );
 
         return $condensed;
     }
@@ -143,7 +151,38 @@ final class QuadLadder extends Ladder
         $after = $this->perHalf;
         $step0 = $step1 = $step2 = $step3 = [];
         for ($n = count($this->rows) - 1; $n >= 0; $n--) {
-            [$p00, $p01, $p02, $p03, $p11, $p12, $p13, $p22, $p23, $p33, $r0, $r1, $r2, $r3, $c00, $c01, $c02, $c03, $c10, $c11, $c12, $c13, $c20, $c21, $c22, $c23, $c30, $c31, $c32, $c33] = $this->rows[$n];
+            [
+                $p00,
+                $p01,
+                $p02,
+                $p03,
+                $p11,
+                $p12,
+                $p13,
+                $p22,
+                $p23,
+                $p33,
+                $r0,
+                $r1,
+                $r2,
+                $r3,
+                $c00,
+                $c01,
+                $c02,
+                $c03,
+                $c10,
+                $c11,
+                $c12,
+                $c13,
+                $c20,
+                $c21,
+                $c22,
+                $c23,
+                $c30,
+                $c31,
+                $c32,
+                $c33,
+            ] = $this->rows[$n];
             $all = $after * $b * ($x0 + $x1 + $x2 + $m * $x3);
             $k = $after * $a;
             $y0 = $r0 + $c00 * $s0 + $c01 * $s1 + $c02 * $s2 + $c03 * $s3 + $k * $x0 + $all;

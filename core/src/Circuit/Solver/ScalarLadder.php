@@ -42,7 +42,7 @@ final class ScalarLadder extends Ladder
     {
         $m = $this->stretch->groups;
         for ($n = 0; $n < $m; $n++) {
-            $this->d[] = $start[0] + ($end[0] - $start[0]) * ($n + 0.5) / $m;
+            $this->d[] = $start[0] + (($end[0] - $start[0]) * ($n + 0.5)) / $m;
             $this->step[] = 0.0;
         }
     }
@@ -113,8 +113,13 @@ final class ScalarLadder extends Ladder
         }
         [$this->pivots, $this->rights, $this->couplings] = [$pivots, $rights, $couplings];
 
-        return new Condensed([[$startStart]], [[-$coupling * $half / $pivot]], [[$half - $half * $half / $pivot]],
-            [$startRight], [$half * $right / $pivot]);
+        return new Condensed(
+            [[$startStart]],
+            [[(-$coupling * $half) / $pivot]],
+            [[$half - ($half * $half) / $pivot]],
+            [$startRight],
+            [($half * $right) / $pivot],
+        );
     }
 
     public function expand(array $start, array $end): void

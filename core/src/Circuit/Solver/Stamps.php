@@ -9,9 +9,7 @@ use EmberDusk\Circuit\Network;
 /** Puts what lies between nodes into the matrix of the hubs; node 0 has no row. */
 final readonly class Stamps
 {
-    public function __construct(private SymmetricFactor $factor)
-    {
-    }
+    public function __construct(private SymmetricFactor $factor) {}
 
     /**
      * A stretch condensed to its two pads, and what it pushes into them.
@@ -98,6 +96,6 @@ final readonly class Stamps
             }
         }
 
-        return array_values(array_filter($pairs, static fn (array $p): bool => $p[0] > 0 && $p[1] > 0));
+        return array_values(array_filter($pairs, static fn(array $p): bool => $p[0] > 0 && $p[1] > 0));
     }
 }

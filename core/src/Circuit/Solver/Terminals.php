@@ -39,7 +39,10 @@ final readonly class Terminals
         }
         $common = $s->commonConductance() * $mean;
         $amps = [];
-        foreach ([[$s->start, $ladder->startAmps(), 1], [$s->end, $ladder->endAmps(), -1]] as [$terminals, $taken, $sign]) {
+        foreach (
+            [[$s->start, $ladder->startAmps(), 1], [$s->end, $ladder->endAmps(), -1]]
+            as [$terminals, $taken, $sign]
+        ) {
             foreach ($terminals as $t => $node) {
                 $own = $t === 0 ? array_sum($taken) : -$taken[$t - 1];
                 $amps[$node] = ($amps[$node] ?? 0.0) + $own + $sign * $common * $weights[$t];

@@ -14,9 +14,7 @@ final class HubWithApp
     /** @var array<string, array{float, string}> by device: when the app lists it, and as what */
     private array $listed = [];
 
-    public function __construct(private readonly HubProfile $profile)
-    {
-    }
+    public function __construct(private readonly HubProfile $profile) {}
 
     public function search(float $at): void
     {
@@ -26,7 +24,9 @@ final class HubWithApp
     /** When the present search began, if it still runs at that time. */
     public function searchesSince(float $at): ?float
     {
-        return $this->searchFrom !== null && $at <= $this->searchFrom + $this->profile->search + 1e-9 ? $this->searchFrom : null;
+        return $this->searchFrom !== null && $at <= $this->searchFrom + $this->profile->search + 1e-9
+            ? $this->searchFrom
+            : null;
     }
 
     public function searchesUntil(): ?float
@@ -38,8 +38,15 @@ final class HubWithApp
     {
         // The app gives the first number that is free.
         $taken = array_column($this->listed, 1);
-        for ($number = 1; in_array($name = str_replace('#', (string) $number, $this->profile->numbering), $taken, true); $number++);
-        $this->listed[$device] = [$at + $dice->between($this->profile->lagLeast, $this->profile->lagMost, "lag {$device} ".round($at)), $name];
+        for (
+            $number = 1;
+            in_array($name = str_replace('#', (string) $number, $this->profile->numbering), $taken, true);
+            $number++
+        );
+        $this->listed[$device] = [
+            $at + $dice->between($this->profile->lagLeast, $this->profile->lagMost, "lag {$device} " . round($at)),
+            $name,
+        ];
     }
 
     public function forget(string $device): void
@@ -50,13 +57,16 @@ final class HubWithApp
     /** @return array<string, string> by device, what the app's list shows */
     public function listAt(float $at): array
     {
-        return array_map(static fn (array $l): string => $l[1], array_filter($this->listed, static fn (array $l): bool => $l[0] <= $at + 1e-9));
+        return array_map(
+            static fn(array $l): string => $l[1],
+            array_filter($this->listed, static fn(array $l): bool => $l[0] <= $at + 1e-9),
+        );
     }
 
     /** When the list changes next; null when it will not. */
     public function nextListing(float $at): ?float
     {
-        $coming = array_filter(array_column($this->listed, 0), static fn (float $t): bool => $t > $at + 1e-9);
+        $coming = array_filter(array_column($this->listed, 0), static fn(float $t): bool => $t > $at + 1e-9);
 
         return $coming === [] ? null : min($coming);
     }

@@ -111,7 +111,7 @@ final class Site
         foreach ($this->controllers as $id => $controller) {
             $times[] = $this->joinsAt($id, $controller, INF);
         }
-        $times = array_filter($times, fn (?float $t): bool => $t !== null && $t > $this->now);
+        $times = array_filter($times, fn(?float $t): bool => $t !== null && $t > $this->now);
 
         return $times === [] ? null : min($times);
     }
@@ -132,7 +132,11 @@ final class Site
             return null;
         }
         $profile = $this->kit->controllers[$id];
-        $takes = $this->dice->between($profile->takesLeast, $profile->takesMost, "join {$id} ".($this->tries[$id] ?? 0));
+        $takes = $this->dice->between(
+            $profile->takesLeast,
+            $profile->takesMost,
+            "join {$id} " . ($this->tries[$id] ?? 0),
+        );
         $at = max($listens, $searches) + $takes;
         $closes = min($controller->listensUntil() ?? 0.0, $this->hub->searchesUntil() ?? 0.0);
 

@@ -27,9 +27,7 @@ final class ZigbeeController
     private float $signalFrom = 0.0;
 
     /** @param  string|null  $network the network it is in; one that it was sold or used with, when the box was opened before */
-    public function __construct(private readonly ControllerProfile $profile, private ?string $network = null)
-    {
-    }
+    public function __construct(private readonly ControllerProfile $profile, private ?string $network = null) {}
 
     public function powerOn(float $at): void
     {
@@ -65,7 +63,9 @@ final class ZigbeeController
     /** When it began to listen, if it still listens at that time. */
     public function listensSince(float $at): ?float
     {
-        return $this->listensFrom !== null && $at <= $this->listensFrom + $this->profile->listens + 1e-9 ? $this->listensFrom : null;
+        return $this->listensFrom !== null && $at <= $this->listensFrom + $this->profile->listens + 1e-9
+            ? $this->listensFrom
+            : null;
     }
 
     public function listensUntil(): ?float
@@ -104,7 +104,9 @@ final class ZigbeeController
         }
         $since = $at - $this->signalFrom;
 
-        return $this->signal !== null && $since >= 0 && $since < $this->signal->seconds() ? $this->signal->litAt($since) : $this->lit;
+        return $this->signal !== null && $since >= 0 && $since < $this->signal->seconds()
+            ? $this->signal->litAt($since)
+            : $this->lit;
     }
 
     /** @return array{float, Signal}|null the latest signal and when it began */

@@ -25,14 +25,20 @@ final readonly class ControllerProfile
         public float $takesMost,
         public Signal $resetDone,
         public Signal $joined,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $f): self
     {
-        $profile = new self($f->string('key', 20), $f->whole('presses', 2, 20), $f->number('pressesWithin', 0.5, 30),
-            $f->number('listens', 1, 900), $f->number('takesLeast', 0, 600), $f->number('takesMost', 0, 600),
-            Signal::read($f, 'resetDone'), Signal::read($f, 'joined'));
+        $profile = new self(
+            $f->string('key', 20),
+            $f->whole('presses', 2, 20),
+            $f->number('pressesWithin', 0.5, 30),
+            $f->number('listens', 1, 900),
+            $f->number('takesLeast', 0, 600),
+            $f->number('takesMost', 0, 600),
+            Signal::read($f, 'resetDone'),
+            Signal::read($f, 'joined'),
+        );
         if ($profile->takesMost < $profile->takesLeast) {
             throw $f->trouble('takesMost', 'The longest time is shorter than the shortest.');
         }

@@ -22,13 +22,17 @@ final readonly class HubProfile
         public float $lagMost,
         public int $letters,
         public string $numbering,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $f): self
     {
-        $profile = new self($f->number('search', 5, 600), $f->number('lagLeast', 0, 120), $f->number('lagMost', 0, 120),
-            $f->whole('letters', 4, 80), $f->string('numbering', 30));
+        $profile = new self(
+            $f->number('search', 5, 600),
+            $f->number('lagLeast', 0, 120),
+            $f->number('lagMost', 0, 120),
+            $f->whole('letters', 4, 80),
+            $f->string('numbering', 30),
+        );
         if ($profile->lagMost < $profile->lagLeast) {
             throw $f->trouble('lagMost', 'The longest time is shorter than the shortest.');
         }

@@ -13,9 +13,7 @@ final readonly class Signal
     private const QUICK = 0.4;
 
     /** @param  list<float>  $times seconds, on, off, on, off … */
-    public function __construct(public array $times)
-    {
-    }
+    public function __construct(public array $times) {}
 
     public static function read(Fields $f, string $key): self
     {
@@ -44,7 +42,9 @@ final readonly class Signal
             }
         }
 
-        return $groups === [] ? 'nothing' : implode(', then ', array_map(static fn (array $g): string => "{$g[0]} {$g[1]}", $groups));
+        return $groups === []
+            ? 'nothing'
+            : implode(', then ', array_map(static fn(array $g): string => "{$g[0]} {$g[1]}", $groups));
     }
 
     /** Whether the lamp is lit so many seconds after the pattern began. */

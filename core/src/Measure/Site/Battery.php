@@ -22,8 +22,7 @@ final readonly class Battery
         public int $rows,
         public ?float $ampHours,
         public ?float $wants,
-    ) {
-    }
+    ) {}
 
     public function volts(): float
     {
@@ -46,12 +45,23 @@ final readonly class Battery
         $ampHours = $wants = null;
         while (($word = $clause->attribute()) !== null) {
             if ($word->is('want')) {
-                $wants = $clause->quantity($clause->take(), ['v'], 'the volts that the light needs, such as 12 V', 1, 60);
+                $wants = $clause->quantity(
+                    $clause->take(),
+                    ['v'],
+                    'the volts that the light needs, such as 12 V',
+                    1,
+                    60,
+                );
 
                 continue;
             }
             if (preg_match('/^\d/', $word->text) !== 1) {
-                throw $clause->unknown($word, 'a battery', ['want'], ', blocks such as “3 of 8 V”, “2 rows” or “200 Ah”');
+                throw $clause->unknown(
+                    $word,
+                    'a battery',
+                    ['want'],
+                    ', blocks such as “3 of 8 V”, “2 rows” or “200 Ah”',
+                );
             }
             if ($clause->peek()?->is('of')) {
                 $blocks = $clause->count($word, 'how many blocks are in series', 40);
@@ -69,7 +79,9 @@ final readonly class Battery
             }
         }
         if ($blocks === 0) {
-            throw new SlipFound($clause->slip(null, 'Say the blocks: how many in series and the volts of one, such as “, 3 of 8 V”.'));
+            throw new SlipFound(
+                $clause->slip(null, 'Say the blocks: how many in series and the volts of one, such as “, 3 of 8 V”.'),
+            );
         }
 
         return new self($spot, $blocks, $volts, $rows, $ampHours, $wants);

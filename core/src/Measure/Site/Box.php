@@ -23,9 +23,7 @@ final readonly class Box
      * @param  string  $air  one of AIR, or empty while nobody looked
      * @param  string  $access  one of ACCESS, or empty
      */
-    public function __construct(public Spot $spot, public ?array $size, public string $air, public string $access)
-    {
-    }
+    public function __construct(public Spot $spot, public ?array $size, public string $air, public string $access) {}
 
     /**
      * Reads `B1 [where] [at LENGTH] {, 40x30x12 [cm|mm|in] | open | vented | sealed | hand | tools | ladder | closed}`.
@@ -57,18 +55,32 @@ final readonly class Box
     /** @return array{float, float, float} */
     private static function size(Clause $clause, Word $word): array
     {
-        $n = '('.Number::PATTERN.')';
+        $n = '(' . Number::PATTERN . ')';
         if (preg_match("/^{$n}[x×]{$n}[x×]{$n}(cm|mm|in)?$/iu", $word->text, $found) !== 1) {
-            throw new SlipFound($clause->slip($word, "“{$word->text}” is no size. Write width x height x depth in one word, such as 40x30x12 (centimetres)."));
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    "“{$word->text}” is no size. Write width x height x depth in one word, such as 40x30x12 (centimetres).",
+                ),
+            );
         }
         $unit = mb_strtolower($found[4] ?? '');
         if ($unit === '' && $clause->peek()?->is('cm', 'mm', 'in')) {
             $unit = mb_strtolower($clause->take()->text ?? '');
         }
         $metres = ['cm' => 0.01, 'mm' => 0.001, 'in' => 0.0254][$unit === '' ? 'cm' : $unit];
-        $sides = array_map(static fn (string $s): float => (Number::read($s) ?? 0.0) * $metres, [$found[1], $found[2], $found[3]]);
+        $sides = array_map(static fn(string $s): float => (Number::read($s) ?? 0.0) * $metres, [
+            $found[1],
+            $found[2],
+            $found[3],
+        ]);
         if (min($sides) <= 0 || max($sides) > 5) {
-            throw new SlipFound($clause->slip($word, "A box of {$word->text} cannot be: each side lies between nothing and 5 m. Numbers without a unit are centimetres."));
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    "A box of {$word->text} cannot be: each side lies between nothing and 5 m. Numbers without a unit are centimetres.",
+                ),
+            );
         }
 
         return [$sides[0], $sides[1], $sides[2]];

@@ -46,8 +46,7 @@ final readonly class CableLeg
         public ?string $joined,
         public Span $span,
         public array $marks,
-    ) {
-    }
+    ) {}
 
     /**
      * Reads `A FROM to TO 3x2.5 [awg] [LENGTH] {, wall … | solid … | known | guessed | traced | open | core N broken | joined B}`.
@@ -59,7 +58,10 @@ final readonly class CableLeg
         $word = Spot::name($clause, 'the leg’s name');
         $from = Spot::name($clause, 'where the leg begins')->text;
         $clause->keyword('to', 'Between the two ends of a leg stands “to”.');
-        $to = $clause->peek()?->text === '?' ? $clause->take() : Spot::name($clause, 'where the leg ends (or ? while nobody knows)');
+        $to =
+            $clause->peek()?->text === '?'
+                ? $clause->take()
+                : Spot::name($clause, 'where the leg ends (or ? while nobody knows)');
         $sizeWord = $clause->take();
         [$cores, $system, $size] = self::size($clause, $sizeWord);
         $length = null;
@@ -95,7 +97,16 @@ final readonly class CableLeg
                 } elseif ($attribute->is('known', 'guessed')) {
                     $guessed = $text === 'guessed';
                 } else {
-                    throw $clause->unknown($attribute, 'a leg', [...self::LAID, ...self::MAKES, 'known', 'guessed', 'traced', 'open', 'core', 'joined']);
+                    throw $clause->unknown($attribute, 'a leg', [
+                        ...self::LAID,
+                        ...self::MAKES,
+                        'known',
+                        'guessed',
+                        'traced',
+                        'open',
+                        'core',
+                        'joined',
+                    ]);
                 }
             }
             if ($mark && $comma !== null) {
@@ -104,15 +115,36 @@ final readonly class CableLeg
             $comma = $clause->peek();
         }
 
-        return new self($word, $word->text, $from, $to?->text === '?' ? null : $to?->text, $cores, self::conductor($clause, $sizeWord, $system, $size, $make),
-            $length, $laid, $guessed, $traced, $open, $broken, $joined, Span::over($clause->first(), $clause->last()), $marks);
+        return new self(
+            $word,
+            $word->text,
+            $from,
+            $to?->text === '?' ? null : $to?->text,
+            $cores,
+            self::conductor($clause, $sizeWord, $system, $size, $make),
+            $length,
+            $laid,
+            $guessed,
+            $traced,
+            $open,
+            $broken,
+            $joined,
+            Span::over($clause->first(), $clause->last()),
+            $marks,
+        );
     }
 
     /** @return array{int, string, float} cores, system, size */
     private static function size(Clause $clause, ?Word $word): array
     {
-        if ($word === null || preg_match('/^(\d)[x×]('.Number::PATTERN.')(awg|mm2|mm²)?$/iu', $word->text, $found) !== 1 || (int) $found[1] < 1) {
-            throw new SlipFound($clause->slip($word, 'Here stand cores and size in one word, such as 3x2.5 (mm²) or 3x14awg.'));
+        if (
+            $word === null ||
+            preg_match('/^(\d)[x×](' . Number::PATTERN . ')(awg|mm2|mm²)?$/iu', $word->text, $found) !== 1 ||
+            (int) $found[1] < 1
+        ) {
+            throw new SlipFound(
+                $clause->slip($word, 'Here stand cores and size in one word, such as 3x2.5 (mm²) or 3x14awg.'),
+            );
         }
         $unit = mb_strtolower($found[3] ?? '');
         if ($unit === '' && $clause->peek()?->is('awg', 'mm2', 'mm²')) {

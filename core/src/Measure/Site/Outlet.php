@@ -12,9 +12,13 @@ use EmberDusk\Measure\TapeLengths;
 /** Mains or vehicle power that is there: an outlet or a spur, its circuit, whether it is live only with the key. */
 final readonly class Outlet
 {
-    public function __construct(public Spot $spot, public bool $spur, public string $circuit, public bool $keyed, public bool $damp)
-    {
-    }
+    public function __construct(
+        public Spot $spot,
+        public bool $spur,
+        public string $circuit,
+        public bool $keyed,
+        public bool $damp,
+    ) {}
 
     /**
      * Reads `P1 [where] [at LENGTH] {, circuit NAME | key | damp}` after its keyword.

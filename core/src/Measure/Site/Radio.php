@@ -17,9 +17,7 @@ final readonly class Radio
     /** Least and greatest channel (IEEE 802.11 at 2.4 GHz; IEEE 802.15.4). */
     public const CHANNELS = [self::WIFI => [1, 14], self::HUB => [11, 26]];
 
-    public function __construct(public string $kind, public ?int $channel, public string $where)
-    {
-    }
+    public function __construct(public string $kind, public ?int $channel, public string $where) {}
 
     /**
      * Reads `6 [where]`, or `? [where]` while the channel is not known.
@@ -33,10 +31,20 @@ final readonly class Radio
             return new self($kind, null, $clause->rest());
         }
         [$least, $most] = self::CHANNELS[$kind];
-        if ($word === null || preg_match('/^\d{1,3}$/', $word->text) !== 1 || (int) $word->text < $least || (int) $word->text > $most) {
-            throw new SlipFound($clause->slip($word, $kind === self::WIFI
-                ? "Here stands the Wi-Fi channel at 2.4 GHz, {$least} to {$most}, or ? while it is not known."
-                : "Here stands the hub’s Zigbee channel, {$least} to {$most}, or ? while it is not known."));
+        if (
+            $word === null ||
+            preg_match('/^\d{1,3}$/', $word->text) !== 1 ||
+            (int) $word->text < $least ||
+            (int) $word->text > $most
+        ) {
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    $kind === self::WIFI
+                        ? "Here stands the Wi-Fi channel at 2.4 GHz, {$least} to {$most}, or ? while it is not known."
+                        : "Here stands the hub’s Zigbee channel, {$least} to {$most}, or ? while it is not known.",
+                ),
+            );
         }
 
         return new self($kind, (int) $word->text, $clause->rest());

@@ -22,9 +22,15 @@ final readonly class RunNote
      * @param  float|null  $height  metres above the floor
      * @param  Span|null  $attributes  from the first comma on
      */
-    public function __construct(public Word $word, public string $run, public array $mounting, public string $light, public ?float $height, public Span $span, public ?Span $attributes)
-    {
-    }
+    public function __construct(
+        public Word $word,
+        public string $run,
+        public array $mounting,
+        public string $light,
+        public ?float $height,
+        public Span $span,
+        public ?Span $attributes,
+    ) {}
 
     /**
      * Reads `cove {, profile | bare | outdoors | moving | removable | room [light] | mood [light] | up LENGTH}`.
@@ -57,8 +63,15 @@ final readonly class RunNote
             throw new SlipFound($clause->slip($word, 'A run lies in a profile or is bare, not both.'));
         }
 
-        return new self($word, mb_strtolower($word->text), array_values(array_filter(self::MOUNTINGS, static fn (string $m): bool => isset($mounting[$m]))),
-            $light, $height, Span::over($clause->first(), $clause->last()), $first === null ? null : Span::over($first, $clause->last()));
+        return new self(
+            $word,
+            mb_strtolower($word->text),
+            array_values(array_filter(self::MOUNTINGS, static fn(string $m): bool => isset($mounting[$m]))),
+            $light,
+            $height,
+            Span::over($clause->first(), $clause->last()),
+            $first === null ? null : Span::over($first, $clause->last()),
+        );
     }
 
     /**
@@ -68,8 +81,12 @@ final readonly class RunNote
      */
     public static function write(array $mounting, string $light, ?string $height): string
     {
-        $words = [...$mounting, ...($light === '' ? [] : ["{$light} light"]), ...($height === null ? [] : ["up {$height}"])];
+        $words = [
+            ...$mounting,
+            ...$light === '' ? [] : ["{$light} light"],
+            ...$height === null ? [] : ["up {$height}"],
+        ];
 
-        return implode('', array_map(static fn (string $w): string => ", {$w}", $words));
+        return implode('', array_map(static fn(string $w): string => ", {$w}", $words));
     }
 }

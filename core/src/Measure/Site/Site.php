@@ -28,8 +28,7 @@ final readonly class Site
         public array $legs = [],
         public array $radios = [],
         public array $runs = [],
-    ) {
-    }
+    ) {}
 
     public function leg(string $name): ?CableLeg
     {
@@ -45,6 +44,10 @@ final readonly class Site
     /** @return list<Spot> of everything that has a place of its own */
     public function spots(): array
     {
-        return array_map(static fn (Outlet|Box|Battery $i): Spot => $i->spot, [...$this->outlets, ...$this->boxes, ...$this->batteries]);
+        return array_map(static fn(Outlet|Box|Battery $i): Spot => $i->spot, [
+            ...$this->outlets,
+            ...$this->boxes,
+            ...$this->batteries,
+        ]);
     }
 }

@@ -13,7 +13,20 @@ use EmberDusk\Measure\Word;
 /** Collects what the notes say beside the walls; each clause begins with its kind. */
 final class SiteReader
 {
-    public const KEYWORDS = ['floor', 'high', 'damp', 'dry', 'outlet', 'spur', 'box', 'battery', 'leg', 'wifi', 'hub', 'run'];
+    public const KEYWORDS = [
+        'floor',
+        'high',
+        'damp',
+        'dry',
+        'outlet',
+        'spur',
+        'box',
+        'battery',
+        'leg',
+        'wifi',
+        'hub',
+        'run',
+    ];
 
     private ?int $floor = null;
 
@@ -53,16 +66,16 @@ final class SiteReader
     {
         $keyword = $clause->take();
         match (mb_strtolower($keyword->text ?? '')) {
-            'floor' => $this->floor = $this->floor($clause),
-            'high' => $this->height = $lengths->take($clause, 'the height from floor to ceiling')->metres,
-            'damp', 'dry' => $this->damp = $keyword?->is('damp'),
-            'outlet' => $this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, false), $clause),
-            'spur' => $this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, true), $clause),
-            'box' => $this->boxes[] = $this->named(Box::read($clause, $lengths, $legs), $clause),
-            'battery' => $this->batteries[] = $this->named(Battery::read($clause, $lengths, $legs), $clause),
-            'leg' => $this->legs[] = $this->leg(CableLeg::read($clause, $lengths), $clause),
-            'wifi' => $this->radios[] = Radio::read($clause, Radio::WIFI),
-            'hub' => $this->radios[] = Radio::read($clause, Radio::HUB),
+            'floor' => ($this->floor = $this->floor($clause)),
+            'high' => ($this->height = $lengths->take($clause, 'the height from floor to ceiling')->metres),
+            'damp', 'dry' => ($this->damp = $keyword?->is('damp')),
+            'outlet' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, false), $clause)),
+            'spur' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, true), $clause)),
+            'box' => ($this->boxes[] = $this->named(Box::read($clause, $lengths, $legs), $clause)),
+            'battery' => ($this->batteries[] = $this->named(Battery::read($clause, $lengths, $legs), $clause)),
+            'leg' => ($this->legs[] = $this->leg(CableLeg::read($clause, $lengths), $clause)),
+            'wifi' => ($this->radios[] = Radio::read($clause, Radio::WIFI)),
+            'hub' => ($this->radios[] = Radio::read($clause, Radio::HUB)),
             default => $this->run(RunNote::read($clause, $lengths), $clause),
         };
         $clause->end('Nothing is expected after this.');
@@ -70,14 +83,26 @@ final class SiteReader
 
     public function site(): Site
     {
-        return new Site($this->floor, $this->height, $this->damp, $this->outlets, $this->boxes, $this->batteries, $this->legs, $this->radios, $this->runs);
+        return new Site(
+            $this->floor,
+            $this->height,
+            $this->damp,
+            $this->outlets,
+            $this->boxes,
+            $this->batteries,
+            $this->legs,
+            $this->radios,
+            $this->runs,
+        );
     }
 
     private function floor(Clause $clause): int
     {
         $word = $clause->take();
         if ($word === null || preg_match('/^-?\d{1,3}$/', $word->text) !== 1) {
-            throw new SlipFound($clause->slip($word, 'A floor is a whole number: 0 is the ground floor, -1 the cellar.'));
+            throw new SlipFound(
+                $clause->slip($word, 'A floor is a whole number: 0 is the ground floor, -1 the cellar.'),
+            );
         }
 
         return (int) $word->text;
@@ -106,7 +131,9 @@ final class SiteReader
     private function run(RunNote $note, Clause $clause): void
     {
         if (isset($this->runs[$note->run])) {
-            throw new SlipFound($clause->slip($note->word, "“{$note->run}” is described already. Put both lines into one."));
+            throw new SlipFound(
+                $clause->slip($note->word, "“{$note->run}” is described already. Put both lines into one."),
+            );
         }
         $this->runs[$note->run] = $note;
     }
@@ -115,7 +142,12 @@ final class SiteReader
     {
         $name = mb_strtolower($word->text);
         if (isset($this->taken[$name])) {
-            throw new SlipFound($clause->slip($word, "“{$word->text}” names something else in this place already. Give it a name of its own."));
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    "“{$word->text}” names something else in this place already. Give it a name of its own.",
+                ),
+            );
         }
         $this->taken[$name] = true;
     }

@@ -9,9 +9,7 @@ use EmberDusk\Measure\Word;
 /** A stretch of one line of the notes: line from 1, columns from 0, in characters; the end is not in it. */
 final readonly class Span
 {
-    public function __construct(public int $line, public int $from, public int $to)
-    {
-    }
+    public function __construct(public int $line, public int $from, public int $to) {}
 
     public static function over(Word $first, Word $last): self
     {

@@ -18,9 +18,13 @@ final readonly class Spot
      * @param  int|null  $leg  number of the leg that it lies on; null inside the room
      * @param  float  $at  metres from that leg's start
      */
-    public function __construct(public Word $word, public string $name, public string $where, public ?int $leg, public float $at)
-    {
-    }
+    public function __construct(
+        public Word $word,
+        public string $name,
+        public string $where,
+        public ?int $leg,
+        public float $at,
+    ) {}
 
     /**
      * Reads `NAME [where] [at LENGTH]`; the legs are those that stand before it.
@@ -41,13 +45,23 @@ final readonly class Spot
         if ($clause->peek()?->is('at')) {
             $keyword = $clause->take();
             if ($legs === []) {
-                throw new SlipFound($clause->slip($keyword, '“at” is measured along the leg written before; here is none yet. Write this line after its wall, or leave “at” out.'));
+                throw new SlipFound(
+                    $clause->slip(
+                        $keyword,
+                        '“at” is measured along the leg written before; here is none yet. Write this line after its wall, or leave “at” out.',
+                    ),
+                );
             }
             $leg = count($legs) - 1;
             $measured = $lengths->take($clause, 'the distance from the start of the leg before', nought: true);
             $at = $measured->metres;
             if ($at > $legs[$leg]->length + 1e-9) {
-                throw new SlipFound($clause->slip($measured->word, "The leg before is {$lengths->say($legs[$leg]->length)} long; this lies beyond it."));
+                throw new SlipFound(
+                    $clause->slip(
+                        $measured->word,
+                        "The leg before is {$lengths->say($legs[$leg]->length)} long; this lies beyond it.",
+                    ),
+                );
             }
         }
 
@@ -59,7 +73,12 @@ final readonly class Spot
     {
         $word = $clause->take();
         if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
-            throw new SlipFound($clause->slip($word, "Here stands {$expected}: one word that begins with a letter, at most 24 letters."));
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    "Here stands {$expected}: one word that begins with a letter, at most 24 letters.",
+                ),
+            );
         }
 
         return $word;

@@ -26,7 +26,7 @@ final readonly class Coded
             $bit = intdiv($done, count($legs));
             $linked = 0;
             foreach ($numbers as $leg => $number) {
-                $linked |= ($number >> $bit & 1) << $leg;
+                $linked |= (($number >> $bit) & 1) << $leg;
             }
 
             return new Probe($linked, $done % count($legs));
@@ -49,16 +49,25 @@ final readonly class Coded
     private static function decoded(array $numbers, array $codes): ?array
     {
         $legs = array_flip($numbers);
-        $heard = array_map(static fn (int $code): int => $code === 0 || !isset($legs[$code]) ? 0 : 1 << $legs[$code], $codes);
-        $twice = array_filter(array_count_values($codes), static fn (int $n, int $code): bool => $code > 0 && ($n > 1 || !isset($legs[$code])), ARRAY_FILTER_USE_BOTH);
+        $heard = array_map(
+            static fn(int $code): int => $code === 0 || !isset($legs[$code]) ? 0 : 1 << $legs[$code],
+            $codes,
+        );
+        $twice = array_filter(
+            array_count_values($codes),
+            static fn(int $n, int $code): bool => $code > 0 && ($n > 1 || !isset($legs[$code])),
+            ARRAY_FILTER_USE_BOTH,
+        );
         foreach ($twice as $code => $ends) {
             // The two that no end else is heard as, and whose numbers lie over each other as this code.
-            $missing = array_keys(array_filter($numbers, static fn (int $n): bool => !in_array($n, $codes, true) || $n === $code));
+            $missing = array_keys(
+                array_filter($numbers, static fn(int $n): bool => !in_array($n, $codes, true) || $n === $code),
+            );
             $pairs = [];
             foreach ($missing as $a) {
                 foreach ($missing as $b) {
                     if ($a < $b && ($numbers[$a] | $numbers[$b]) === $code) {
-                        $pairs[] = 1 << $a | 1 << $b;
+                        $pairs[] = (1 << $a) | (1 << $b);
                     }
                 }
             }

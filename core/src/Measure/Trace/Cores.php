@@ -23,14 +23,17 @@ final readonly class Cores
         }
         foreach ($heard as $end => $mask) {
             // Nothing is called sound that has not been heard.
-            if ($mask !== 0 && array_filter($answers, static fn (array $a): bool => $a[0]->end === $end && $a[1]) === []) {
+            if (
+                $mask !== 0 &&
+                array_filter($answers, static fn(array $a): bool => $a[0]->end === $end && $a[1]) === []
+            ) {
                 return new Probe($mask & $linkable, $end);
             }
         }
         $silent = self::silent($legs, $heard);
         $broken = [];
         foreach ($heard as $end => $mask) {
-            $leg = $mask === 0 ? ($silent[$end] ?? null) : self::first($mask);
+            $leg = $mask === 0 ? $silent[$end] ?? null : self::first($mask);
             if ($leg === null || $legs[$leg]->to === null) {
                 continue;
             }
@@ -55,7 +58,16 @@ final readonly class Cores
     private static function silent(array $legs, array $heard): array
     {
         $ends = array_keys($heard, 0, true);
-        $rest = array_values(array_filter(array_keys($legs), static fn (int $leg): bool => !in_array(1, array_map(static fn (int $m): int => $m >> $leg & 1, $heard), true)));
+        $rest = array_values(
+            array_filter(
+                array_keys($legs),
+                static fn(int $leg): bool => !in_array(
+                    1,
+                    array_map(static fn(int $m): int => ($m >> $leg) & 1, $heard),
+                    true,
+                ),
+            ),
+        );
 
         return count($ends) === 1 && count($rest) === 1 ? [$ends[0] => $rest[0]] : [];
     }
@@ -100,9 +112,18 @@ final readonly class Cores
         if ($cores > 2 && count($dead) < $cores - 2) {
             return [2, ...$dead];
         }
-        $good = array_filter($toned, static fn (bool $tone, string $pair): bool => $tone && str_starts_with($pair, '2-'), ARRAY_FILTER_USE_BOTH);
+        $good = array_filter(
+            $toned,
+            static fn(bool $tone, string $pair): bool => $tone && str_starts_with($pair, '2-'),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
-        return $good === [] ? null : [1, ...array_values(array_filter($dead, static fn (int $c): bool => ($toned["2-{$c}"] ?? false) === false))];
+        return $good === []
+            ? null
+            : [
+                1,
+                ...array_values(array_filter($dead, static fn(int $c): bool => ($toned["2-{$c}"] ?? false) === false)),
+            ];
     }
 
     private static function first(int $mask): int

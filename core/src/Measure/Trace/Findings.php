@@ -11,9 +11,7 @@ final readonly class Findings
      * @param  list<list<string>>  $ends  names of legs by end; one, or more when they cannot be told apart
      * @param  array<string, string>  $found  by leg, in the words of the notes; empty when the answers contradict each other
      */
-    private function __construct(public array $ends, public array $found)
-    {
-    }
+    private function __construct(public array $ends, public array $found) {}
 
     /** @param  list<TracedLeg>  $legs */
     public static function unclear(array $legs): self
@@ -29,15 +27,21 @@ final readonly class Findings
      */
     public static function of(array $legs, array $heard, array $silent, array $broken): self
     {
-        $all = array_reduce($heard, static fn (int $a, int $b): int => $a | $b, 0);
-        $rest = array_filter(array_keys($legs), static fn (int $leg): bool => ($all >> $leg & 1) === 0);
+        $all = array_reduce($heard, static fn(int $a, int $b): int => $a | $b, 0);
+        $rest = array_filter(array_keys($legs), static fn(int $leg): bool => (($all >> $leg) & 1) === 0);
         $ends = [];
         $found = [];
         foreach ($heard as $end => $mask) {
-            $of = $mask === 0 ? (isset($silent[$end]) ? [$silent[$end]] : array_values($rest))
-                : array_values(array_filter(array_keys($legs), static fn (int $leg): bool => ($mask >> $leg & 1) === 1));
+            $of =
+                $mask === 0
+                    ? (isset($silent[$end])
+                        ? [$silent[$end]]
+                        : array_values($rest))
+                    : array_values(
+                        array_filter(array_keys($legs), static fn(int $leg): bool => (($mask >> $leg) & 1) === 1),
+                    );
             // An end whose far end nobody knows, but which hears another leg, is joined with it.
-            $ends[] = array_map(static fn (int $leg): string => $legs[$leg]->name, $of);
+            $ends[] = array_map(static fn(int $leg): string => $legs[$leg]->name, $of);
             foreach ($of as $leg) {
                 $found[$legs[$leg]->name] ??= self::words($legs, $leg, $mask, $heard, $broken[$end] ?? []);
             }
@@ -59,15 +63,15 @@ final readonly class Findings
         if ($mask === 0 && ($broken === null || $broken === [])) {
             return 'open';
         }
-        $words = ['traced', ...array_map(static fn (int $core): string => "core {$core} broken", $broken ?? [])];
+        $words = ['traced', ...array_map(static fn(int $core): string => "core {$core} broken", $broken ?? [])];
         foreach ($legs as $other => $of) {
-            if ($other !== $leg && (($mask >> $other & 1) === 1)) {
+            if ($other !== $leg && (($mask >> $other) & 1) === 1) {
                 $words[] = "joined {$of->name}";
             }
         }
         // Two ends that hear one and the same leg: the other one has no far end of its own that is known.
         if (count($words) === 1 && count(array_keys($heard, $mask, true)) > 1) {
-            $unknown = array_filter($legs, static fn (TracedLeg $l): bool => $l->to === null);
+            $unknown = array_filter($legs, static fn(TracedLeg $l): bool => $l->to === null);
             foreach ($unknown as $of) {
                 $words[] = "joined {$of->name}";
             }

@@ -14,7 +14,5 @@ final readonly class Probe
      * @param  int  $linked  bit n is set when the far end of leg n is linked
      * @param  array{int, int}  $cores
      */
-    public function __construct(public int $linked, public int $end, public array $cores = [1, 2])
-    {
-    }
+    public function __construct(public int $linked, public int $end, public array $cores = [1, 2]) {}
 }

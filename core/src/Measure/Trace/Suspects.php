@@ -34,7 +34,7 @@ final readonly class Suspects
                 array_push($next, ...self::faulty($base, $n));
             }
             foreach ($next as $masks) {
-                $variants[] = [$masks, ((1 - self::SOUND) ** $count) / count($next)];
+                $variants[] = [$masks, (1 - self::SOUND) ** $count / count($next)];
             }
             $of = $next;
         }

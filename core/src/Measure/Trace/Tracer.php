@@ -28,10 +28,14 @@ final readonly class Tracer
      */
     public static function next(array $legs, array $answers): Probe|Findings
     {
-        $ends = array_values(array_filter($answers, static fn (array $a): bool => $a[0]->cores === [1, 2] && !self::full($legs, $a[0])));
+        $ends = array_values(
+            array_filter($answers, static fn(array $a): bool => $a[0]->cores === [1, 2] && !self::full($legs, $a[0])),
+        );
         $heard = count($legs) > self::WEIGHED ? Coded::heard($legs, $ends) : self::weighed($legs, $ends);
 
-        return $heard instanceof Probe || $heard === null ? $heard ?? Findings::unclear($legs) : Cores::next($legs, $heard, $answers);
+        return $heard instanceof Probe || $heard === null
+            ? $heard ?? Findings::unclear($legs)
+            : Cores::next($legs, $heard, $answers);
     }
 
     /**
@@ -62,15 +66,19 @@ final readonly class Tracer
      */
     private static function fitting(array $cases, array $answers): array
     {
-        return array_filter($cases, static function (string $case) use ($answers): bool {
-            foreach ($answers as [$probe, $tone]) {
-                if (((ord($case[$probe->end]) & $probe->linked) !== 0) !== $tone) {
-                    return false;
+        return array_filter(
+            $cases,
+            static function (string $case) use ($answers): bool {
+                foreach ($answers as [$probe, $tone]) {
+                    if (((ord($case[$probe->end]) & $probe->linked) !== 0) !== $tone) {
+                        return false;
+                    }
                 }
-            }
 
-            return true;
-        }, ARRAY_FILTER_USE_KEY);
+                return true;
+            },
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /**
@@ -91,14 +99,23 @@ final readonly class Tracer
             }
             for ($linked = 1; $linked <= $linkable; $linked++) {
                 // All linked is how the cores are tested at the end.
-                if (($linked & ~$linkable) !== 0 || ($linked === $linkable && $ends > 1 && $linkable !== ($linkable & -$linkable))) {
+                if (
+                    ($linked & ~$linkable) !== 0 ||
+                    ($linked === $linkable && $ends > 1 && $linkable !== ($linkable & -$linkable))
+                ) {
                     continue;
                 }
                 $tone = 0.0;
                 foreach ($heard as $mask => $weight) {
                     $tone += ($mask & $linked) !== 0 ? $weight : 0.0;
                 }
-                $rank = [round(abs($tone / $total - 0.5), 9), $linked === $set ? 0 : 1, substr_count(decbin($linked), '1'), $end, $linked];
+                $rank = [
+                    round(abs($tone / $total - 0.5), 9),
+                    $linked === $set ? 0 : 1,
+                    substr_count(decbin($linked), '1'),
+                    $end,
+                    $linked,
+                ];
                 if ($tone > 0 && $tone < $total * (1 - 1e-12) && ($best === null || $rank < $best)) {
                     [$best, $found] = [$rank, new Probe($linked, $end)];
                 }

@@ -13,9 +13,7 @@ use EmberDusk\Workings\Trouble;
 final readonly class AddFeed implements Change
 {
     /** @param  int|float  $where a pad, or metres from the run's start when a float */
-    private function __construct(private string $run, private int|float $where)
-    {
-    }
+    private function __construct(private string $run, private int|float $where) {}
 
     public static function read(Fields $f): self
     {
@@ -25,14 +23,19 @@ final readonly class AddFeed implements Change
     public function apply(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $marks = $plan->cutMarks($run) ?? throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+        $marks =
+            $plan->cutMarks($run) ??
+            throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
         $pad = $marks->pad($this->where);
         if ($pad > $marks->lastPad()) {
             throw Trouble::at('/pad', "The run ends at pad {$marks->lastPad()}.");
         }
         foreach ($plan->feedsOf($run) as $feed) {
             if ($feed->pad === $pad) {
-                throw Trouble::at('/pad', sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)));
+                throw Trouble::at(
+                    '/pad',
+                    sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)),
+                );
             }
         }
 

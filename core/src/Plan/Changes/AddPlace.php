@@ -11,9 +11,7 @@ use EmberDusk\Plan\Plan;
 /** One more room or other place, with its notes if there are any yet. */
 final readonly class AddPlace implements Change
 {
-    private function __construct(private string $name)
-    {
-    }
+    private function __construct(private string $name) {}
 
     public static function read(Fields $f): self
     {

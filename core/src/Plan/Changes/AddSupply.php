@@ -13,26 +13,29 @@ use EmberDusk\Plan\Plan;
 /** One more supply for the job, of a shelf entry; runs and feeds are hung on it afterwards. */
 final readonly class AddSupply implements Change
 {
-    private function __construct(private Frozen $kit)
-    {
-    }
+    private function __construct(private Frozen $kit) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
 
-        return $kit->entry instanceof Powers ? new self($kit) : throw $f->trouble('kit', $kit->entry->name().' is no supply.');
+        return $kit->entry instanceof Powers
+            ? new self($kit)
+            : throw $f->trouble('kit', $kit->entry->name() . ' is no supply.');
     }
 
     public function apply(Plan $plan): Plan
     {
         $id = Plan::nextId('s', $plan->supplies);
 
-        return $plan->with(supplies: $plan->supplies + [$id => new Device($id, $this->kit->entry->id())], kit: [$this->kit->entry->id() => $this->kit] + $plan->kit);
+        return $plan->with(
+            supplies: $plan->supplies + [$id => new Device($id, $this->kit->entry->id())],
+            kit: [$this->kit->entry->id() => $this->kit] + $plan->kit,
+        );
     }
 
     public function words(Plan $plan): string
     {
-        return $this->kit->entry->name().' added as '.strtoupper(Plan::nextId('s', $plan->supplies));
+        return $this->kit->entry->name() . ' added as ' . strtoupper(Plan::nextId('s', $plan->supplies));
     }
 }

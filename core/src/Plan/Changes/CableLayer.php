@@ -51,7 +51,7 @@ final class CableLayer
             $lamps[(string) $old->root($old->cableTo($id)->from ?? '')] = true;
         }
         foreach (['supplies' => 'supply', 'controllers' => 'controller'] as $list => $unit) {
-            $used = array_fill_keys(array_filter(array_map(static fn (Run $r): ?string => $r->{$unit}, $others)), true);
+            $used = array_fill_keys(array_filter(array_map(static fn(Run $r): ?string => $r->{$unit}, $others)), true);
             foreach ($runs as $run) {
                 if ($run->{$unit} !== null && !isset($used[$run->{$unit}])) {
                     $this->free[$list][$run->id] = $run->{$unit};
@@ -69,7 +69,7 @@ final class CableLayer
         foreach (array_diff($this->free['supplies'], array_keys($lamps)) as $id) {
             unset($this->devices['supplies'][$id]);
         }
-        $this->cables = array_filter($plan->cables, static fn (LaidCable $c): bool => !isset($gone[$c->to]));
+        $this->cables = array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($gone[$c->to]));
         [$this->feeds, $this->splices] = [$plan->feeds, $plan->splices];
     }
 
@@ -83,8 +83,18 @@ final class CableLayer
     /** @param  list<string>  $runs  that hang on it */
     public function device(string $list, string $kit, string $where, array $runs): string
     {
-        $own = array_values(array_filter(array_map(fn (string $r): ?string => $this->free[$list][$r] ?? null, $runs), fn (?string $id): bool => $id !== null && !isset($this->given[$list][$id])));
-        $id = $own[0] ?? Plan::nextId($list === 'supplies' ? 's' : 'c', $this->devices[$list] + $this->given[$list] + array_fill_keys($this->free[$list], true));
+        $own = array_values(
+            array_filter(
+                array_map(fn(string $r): ?string => $this->free[$list][$r] ?? null, $runs),
+                fn(?string $id): bool => $id !== null && !isset($this->given[$list][$id]),
+            ),
+        );
+        $id =
+            $own[0] ??
+            Plan::nextId(
+                $list === 'supplies' ? 's' : 'c',
+                $this->devices[$list] + $this->given[$list] + array_fill_keys($this->free[$list], true),
+            );
         $old = ($list === 'supplies' ? $this->old->supplies : $this->old->controllers)[$id] ?? null;
         $device = $old === null ? new Device($id, $kit) : ($old->kit === $kit ? $old : $old->of($kit));
         $this->devices[$list][$id] = $where === '' ? $device : $device->at($where);
@@ -130,10 +140,19 @@ final class CableLayer
         return $id;
     }
 
-    public function cable(string $kit, string $from, string $to, float $length, ?string $fuse, bool $existing = false): void
-    {
+    public function cable(
+        string $kit,
+        string $from,
+        string $to,
+        float $length,
+        ?string $fuse,
+        bool $existing = false,
+    ): void {
         $old = $this->old->cableTo($to);
-        $id = $old !== null && !isset($this->cables[$old->id]) ? $old->id : Plan::nextId('k', $this->cables + $this->old->cables);
+        $id =
+            $old !== null && !isset($this->cables[$old->id])
+                ? $old->id
+                : Plan::nextId('k', $this->cables + $this->old->cables);
         $measured = $old !== null && !$old->reckoned && abs($old->length - $length) < 0.005;
         $this->cables[$id] = new LaidCable($id, $kit, $from, $to, $length, !$measured, null, $fuse, $existing);
     }
@@ -142,11 +161,19 @@ final class CableLayer
     public function laid(): Plan
     {
         $runs = $this->equipped + array_diff_key($this->old->runs, $this->runs);
-        $used = array_fill_keys(array_filter(array_map(static fn (Run $r): ?string => $r->controller, $runs)), true);
+        $used = array_fill_keys(array_filter(array_map(static fn(Run $r): ?string => $r->controller, $runs)), true);
         $lost = array_diff_key(array_fill_keys($this->free['controllers'], true), $used);
         $controllers = array_diff_key($this->devices['controllers'], $lost);
 
-        return $this->plan->with(runs: $runs, supplies: $this->devices['supplies'], controllers: $controllers, feeds: $this->feeds, splices: $this->splices,
-            cables: $this->cables, lights: array_intersect_key($this->old->lights, $controllers), kit: $this->kit);
+        return $this->plan->with(
+            runs: $runs,
+            supplies: $this->devices['supplies'],
+            controllers: $controllers,
+            feeds: $this->feeds,
+            splices: $this->splices,
+            cables: $this->cables,
+            lights: array_intersect_key($this->old->lights, $controllers),
+            kit: $this->kit,
+        );
     }
 }

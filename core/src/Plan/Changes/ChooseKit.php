@@ -28,15 +28,16 @@ final readonly class ChooseKit implements Change
     /** Metres from supply to controller until somebody measures. */
     private const TRUNK = 1.0;
 
-    private function __construct(private string $run, private Frozen $kit)
-    {
-    }
+    private function __construct(private string $run, private Frozen $kit) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $id = $f->string('kit');
 
-        return new self($f->stringOrNull('run') ?? '', $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."));
+        return new self(
+            $f->stringOrNull('run') ?? '',
+            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+        );
     }
 
     public static function of(string $run, Frozen $kit): self
@@ -61,7 +62,9 @@ final readonly class ChooseKit implements Change
 
     public function words(Plan $plan): string
     {
-        return $this->kit->entry->name().' chosen'.($this->run === '' || $this->kit->entry instanceof Hub ? '' : ' for '.$plan->run($this->run)->name());
+        return $this->kit->entry->name() .
+            ' chosen' .
+            ($this->run === '' || $this->kit->entry instanceof Hub ? '' : ' for ' . $plan->run($this->run)->name());
     }
 
     /** @param  array<string, Frozen>  $kit */
@@ -70,11 +73,22 @@ final readonly class ChooseKit implements Change
         $run = $plan->run($this->run);
         $marks = CutMarks::of($run, $strip);
         if ($marks->groupCount() === 0) {
-            throw Trouble::at('/kit', sprintf('%s is shorter than one piece of this strip: %.2f m against %.3f m.', $run->name(), $run->length(), $strip->pitch));
+            throw Trouble::at(
+                '/kit',
+                sprintf(
+                    '%s is shorter than one piece of this strip: %.2f m against %.3f m.',
+                    $run->name(),
+                    $run->length(),
+                    $strip->pitch,
+                ),
+            );
         }
         $old = $plan->cutMarks($run);
         $first = Plan::nextId('f', $plan->feeds);
-        $feeds = $old === null ? [$first => new Feed($first, $run->id, 0)] : Refit::feeds($plan->feedsOf($run), $old, $marks);
+        $feeds =
+            $old === null
+                ? [$first => new Feed($first, $run->id, 0)]
+                : Refit::feeds($plan->feedsOf($run), $old, $marks);
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
         $plan = $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run));
@@ -86,10 +100,13 @@ final readonly class ChooseKit implements Change
     private static function hung(Plan $plan, Run $run): Plan
     {
         $from = $plan->origin($run);
-        $mine = array_fill_keys(array_map(static fn (Feed $f): string => $f->id, $plan->feedsOf($run)), true);
+        $mine = array_fill_keys(array_map(static fn(Feed $f): string => $f->id, $plan->feedsOf($run)), true);
         $cables = [];
         foreach ($plan->cables as $id => $cable) {
-            $wrong = isset($mine[$cable->to]) && !(isset($plan->supplies[$cable->from]) && $from === $run->supply) && $cable->from !== $from;
+            $wrong =
+                isset($mine[$cable->to]) &&
+                !(isset($plan->supplies[$cable->from]) && $from === $run->supply) &&
+                $cable->from !== $from;
             if (!$wrong) {
                 $cables[$id] = $cable;
             } elseif ($from !== null) {
@@ -116,7 +133,11 @@ final readonly class ChooseKit implements Change
             }
         }
 
-        return $plan->with(kit: $kit, supplies: [$id => $device] + $plan->supplies, runs: self::set($plan, $run->equipped(supply: $id)));
+        return $plan->with(
+            kit: $kit,
+            supplies: [$id => $device] + $plan->supplies,
+            runs: self::set($plan, $run->equipped(supply: $id)),
+        );
     }
 
     /** @param  array<string, Frozen>  $kit */
@@ -125,8 +146,11 @@ final readonly class ChooseKit implements Change
         $run = $plan->run($this->run);
         $id = $run->controller ?? Plan::nextId('c', $plan->controllers);
 
-        return $plan->with(kit: $kit, controllers: [$id => new Device($id, $this->kit->entry->id())] + $plan->controllers,
-            runs: self::set($plan, $run->equipped(controller: $id)));
+        return $plan->with(
+            kit: $kit,
+            controllers: [$id => new Device($id, $this->kit->entry->id())] + $plan->controllers,
+            runs: self::set($plan, $run->equipped(controller: $id)),
+        );
     }
 
     /**
@@ -142,11 +166,17 @@ final readonly class ChooseKit implements Change
             throw Trouble::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
         }
         if ($from !== $run->supply) {
-            $plan = $plan->with(kit: $kit, cables: [...$plan->cables, ...$this->laid($plan, $run->supply, $from, self::TRUNK)]);
+            $plan = $plan->with(
+                kit: $kit,
+                cables: [...$plan->cables, ...$this->laid($plan, $run->supply, $from, self::TRUNK)],
+            );
         }
         foreach ($plan->feedsOf($run) as $feed) {
             $length = Tails::reckon($plan, $run, $feed->pad);
-            $plan = $plan->with(cables: [...$plan->cables, ...$this->laid($plan, $from, $feed->id, $length)], kit: $kit);
+            $plan = $plan->with(
+                cables: [...$plan->cables, ...$this->laid($plan, $from, $feed->id, $length)],
+                kit: $kit,
+            );
         }
 
         return $plan;
@@ -158,7 +188,11 @@ final readonly class ChooseKit implements Change
         $there = $plan->cableTo($to);
         $id = $there->id ?? Plan::nextId('k', $plan->cables);
 
-        return [$id => $there?->of($this->kit->entry->id())->from($from) ?? new LaidCable($id, $this->kit->entry->id(), $from, $to, $length, true)];
+        return [
+            $id =>
+                $there?->of($this->kit->entry->id())->from($from) ??
+                new LaidCable($id, $this->kit->entry->id(), $from, $to, $length, true),
+        ];
     }
 
     /** @return array<string, Run> */

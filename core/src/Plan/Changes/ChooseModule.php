@@ -15,9 +15,7 @@ use EmberDusk\Workings\Trouble;
 /** Puts fixtures under a dimming module: one that the job has, or another entry of the shelf. */
 final readonly class ChooseModule implements Change
 {
-    private function __construct(private string $fixture, private ?Frozen $kit, private ?string $module)
-    {
-    }
+    private function __construct(private string $fixture, private ?Frozen $kit, private ?string $module) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
@@ -26,24 +24,42 @@ final readonly class ChooseModule implements Change
         }
         $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
 
-        return $kit->entry instanceof Dimmer ? new self($f->string('fixture'), $kit, null) : throw $f->trouble('kit', $kit->entry->name().' dims no fixtures.');
+        return $kit->entry instanceof Dimmer
+            ? new self($f->string('fixture'), $kit, null)
+            : throw $f->trouble('kit', $kit->entry->name() . ' dims no fixtures.');
     }
 
     public function apply(Plan $plan): Plan
     {
-        $fitting = $plan->fixtures[$this->fixture] ?? throw Trouble::at('/fixture', "The job has no fixtures “{$this->fixture}”.");
+        $fitting =
+            $plan->fixtures[$this->fixture] ??
+            throw Trouble::at('/fixture', "The job has no fixtures “{$this->fixture}”.");
         if ($this->kit !== null) {
             // What others hang on too stays as it is.
-            $mine = $fitting->module !== null && array_filter($plan->fixtures, static fn (Fitting $f): bool => $f->module === $fitting->module && $f->id !== $fitting->id) === [];
+            $mine =
+                $fitting->module !== null &&
+                array_filter(
+                    $plan->fixtures,
+                    static fn(Fitting $f): bool => $f->module === $fitting->module && $f->id !== $fitting->id,
+                ) === [];
             $id = $mine ? (string) $fitting->module : Plan::nextId('m', $plan->modules);
-            $plan = $plan->with(modules: [$id => new Device($id, $this->kit->entry->id())] + $plan->modules, fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures, kit: [$this->kit->entry->id() => $this->kit] + $plan->kit);
+            $plan = $plan->with(
+                modules: [$id => new Device($id, $this->kit->entry->id())] + $plan->modules,
+                fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures,
+                kit: [$this->kit->entry->id() => $this->kit] + $plan->kit,
+            );
         } else {
             $id = (string) $this->module;
-            $plan = isset($plan->modules[$id]) ? $plan->with(fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures) : throw Trouble::at('/module', "The job has no module “{$id}”.");
+            $plan = isset($plan->modules[$id])
+                ? $plan->with(fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures)
+                : throw Trouble::at('/module', "The job has no module “{$id}”.");
         }
         $dim = $plan->fixture($fitting->kit)?->dim;
         if ($plan->module($id)?->dims() !== $dim) {
-            throw Trouble::at('/kit', strtoupper($fitting->id)." are dimmed by {$dim}, the module by {$plan->module($id)?->dims()}.");
+            throw Trouble::at(
+                '/kit',
+                strtoupper($fitting->id) . " are dimmed by {$dim}, the module by {$plan->module($id)?->dims()}.",
+            );
         }
 
         return $plan->tidied();
@@ -51,7 +67,9 @@ final readonly class ChooseModule implements Change
 
     public function words(Plan $plan): string
     {
-        return strtoupper($this->fixture).' under '.($this->kit?->entry->name() ?? strtoupper((string) $this->module));
+        return strtoupper($this->fixture) .
+            ' under ' .
+            ($this->kit?->entry->name() ?? strtoupper((string) $this->module));
     }
 
     private static function under(Fitting $f, string $module): Fitting

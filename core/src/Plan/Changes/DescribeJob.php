@@ -10,9 +10,7 @@ use EmberDusk\Plan\Plan;
 /** Names the job and its client. */
 final readonly class DescribeJob implements Change
 {
-    private function __construct(private string $name, private string $client)
-    {
-    }
+    private function __construct(private string $name, private string $client) {}
 
     public static function read(Fields $f): self
     {

@@ -14,9 +14,7 @@ use EmberDusk\Plan\Wish;
 /** Takes a run out with its feeds, cables, supply, controller and name. */
 final readonly class DropRun implements Change
 {
-    private function __construct(private string $run)
-    {
-    }
+    private function __construct(private string $run) {}
 
     public static function of(string $run): self
     {
@@ -31,29 +29,34 @@ final readonly class DropRun implements Change
     public function apply(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $others = array_filter($plan->runs, static fn (Run $r): bool => $r->id !== $run->id);
+        $others = array_filter($plan->runs, static fn(Run $r): bool => $r->id !== $run->id);
         $shared = [];
         foreach ($others as $other) {
             $shared[$other->supply ?? ''] = $shared[$other->controller ?? ''] = true;
         }
         // What other runs use stays.
-        $gone = array_diff_key([($run->supply ?? '') => true, ($run->controller ?? '') => true], $shared);
-        $feeds = array_filter($plan->feeds, static fn (Feed $f): bool => $f->run !== $run->id);
+        $gone = array_diff_key([$run->supply ?? '' => true, $run->controller ?? '' => true], $shared);
+        $feeds = array_filter($plan->feeds, static fn(Feed $f): bool => $f->run !== $run->id);
         $ends = array_diff_key($plan->feeds, $feeds) + $gone;
 
-        return $plan->with(
-            runs: $others,
-            supplies: array_diff_key($plan->supplies, $gone),
-            controllers: array_diff_key($plan->controllers, $gone),
-            feeds: $feeds,
-            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => !isset($ends[$c->to]) && !isset($gone[$c->from])),
-            lights: array_diff_key($plan->lights, $gone),
-            options: array_filter($plan->options, static fn (Wish $w): bool => $w->run !== $run->id),
-        )->pruned();
+        return $plan
+            ->with(
+                runs: $others,
+                supplies: array_diff_key($plan->supplies, $gone),
+                controllers: array_diff_key($plan->controllers, $gone),
+                feeds: $feeds,
+                cables: array_filter(
+                    $plan->cables,
+                    static fn(LaidCable $c): bool => !isset($ends[$c->to]) && !isset($gone[$c->from]),
+                ),
+                lights: array_diff_key($plan->lights, $gone),
+                options: array_filter($plan->options, static fn(Wish $w): bool => $w->run !== $run->id),
+            )
+            ->pruned();
     }
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name().' dropped';
+        return $plan->run($this->run)->name() . ' dropped';
     }
 }

@@ -12,9 +12,7 @@ use EmberDusk\Workings\Trouble;
 /** Adds the feeds that are missing for both ends, or for the middle, in one action. */
 final readonly class FeedPattern implements Change
 {
-    private function __construct(private string $run, private string $pattern)
-    {
-    }
+    private function __construct(private string $run, private string $pattern) {}
 
     public static function read(Fields $f): self
     {
@@ -29,12 +27,14 @@ final readonly class FeedPattern implements Change
     public function apply(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $marks = $plan->cutMarks($run) ?? throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+        $marks =
+            $plan->cutMarks($run) ??
+            throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
         $wanted = $this->pattern === 'ends' ? [0, $marks->lastPad()] : [$marks->nearest($marks->length() / 2)];
-        $fed = array_map(static fn (Feed $f): int => $f->pad, $plan->feedsOf($run));
+        $fed = array_map(static fn(Feed $f): int => $f->pad, $plan->feedsOf($run));
         $missing = array_diff($wanted, $fed);
         if ($missing === []) {
-            throw Trouble::at('/pattern', $run->name().' is fed there already.');
+            throw Trouble::at('/pattern', $run->name() . ' is fed there already.');
         }
         foreach ($missing as $pad) {
             $plan = Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
@@ -45,6 +45,7 @@ final readonly class FeedPattern implements Change
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name().($this->pattern === 'ends' ? ' fed at both ends' : ' fed in the middle as well');
+        return $plan->run($this->run)->name() .
+            ($this->pattern === 'ends' ? ' fed at both ends' : ' fed in the middle as well');
     }
 }

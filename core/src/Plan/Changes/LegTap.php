@@ -11,8 +11,13 @@ final class LegTap
 {
     private float $before;
 
-    public function __construct(private readonly CableLayer $layer, private readonly string $kit, private string $from, float $lead, private ?string $fuse)
-    {
+    public function __construct(
+        private readonly CableLayer $layer,
+        private readonly string $kit,
+        private string $from,
+        float $lead,
+        private ?string $fuse,
+    ) {
         $this->before = -$lead;
     }
 
@@ -21,7 +26,14 @@ final class LegTap
     {
         $metres = self::along($this->layer, $run, $pad);
         $splice = $this->layer->splice(sprintf('at %.2f m of %s', $metres, $run->name()));
-        $this->layer->cable($this->kit, $this->from, $splice, round(max(0.01, $metres - $this->before), 4), $this->fuse, true);
+        $this->layer->cable(
+            $this->kit,
+            $this->from,
+            $splice,
+            round(max(0.01, $metres - $this->before), 4),
+            $this->fuse,
+            true,
+        );
         [$this->from, $this->before, $this->fuse] = [$splice, $metres, null];
 
         return $splice;

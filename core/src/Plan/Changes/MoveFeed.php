@@ -13,9 +13,7 @@ use EmberDusk\Workings\Trouble;
 final readonly class MoveFeed implements Change
 {
     /** @param  int|float  $where a pad, or metres from the run's start when a float */
-    private function __construct(private string $feed, private int|float $where)
-    {
-    }
+    private function __construct(private string $feed, private int|float $where) {}
 
     public static function read(Fields $f): self
     {
@@ -33,7 +31,10 @@ final readonly class MoveFeed implements Change
         }
         foreach ($plan->feedsOf($run) as $other) {
             if ($other->pad === $pad && $other->id !== $feed->id) {
-                throw Trouble::at('/pad', sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)));
+                throw Trouble::at(
+                    '/pad',
+                    sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)),
+                );
             }
         }
 
@@ -46,6 +47,11 @@ final readonly class MoveFeed implements Change
         $run = $plan->run($feed->run);
         $marks = $plan->cutMarks($run);
 
-        return sprintf('Feed of %s moved from %.2f m to %.2f m', $run->name(), $marks?->position($feed->pad) ?? 0, $marks?->position($marks->pad($this->where)) ?? 0);
+        return sprintf(
+            'Feed of %s moved from %.2f m to %.2f m',
+            $run->name(),
+            $marks?->position($feed->pad) ?? 0,
+            $marks?->position($marks->pad($this->where)) ?? 0,
+        );
     }
 }

@@ -15,13 +15,15 @@ use EmberDusk\Plan\Plan;
  */
 final readonly class NoteRun implements Change
 {
-    private function __construct(private string $run, private string $word, private bool $on)
-    {
-    }
+    private function __construct(private string $run, private string $word, private bool $on) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('run'), $f->oneOf('word', [...RunNote::MOUNTINGS, ...RunNote::LIGHTS]), $f->flag('on'));
+        return new self(
+            $f->string('run'),
+            $f->oneOf('word', [...RunNote::MOUNTINGS, ...RunNote::LIGHTS]),
+            $f->flag('on'),
+        );
     }
 
     public function apply(Plan $plan): Plan
@@ -34,16 +36,21 @@ final readonly class NoteRun implements Change
             $light = $this->on ? $this->word : ($light === $this->word ? '' : $light);
         } else {
             // A run lies in a profile or is bare.
-            $not = [$this->word, ...(['profile' => ['bare'], 'bare' => ['profile']][$this->word] ?? [])];
-            $mounting = [...array_diff($mounting, $not), ...($this->on ? [$this->word] : [])];
+            $not = [$this->word, ...['profile' => ['bare'], 'bare' => ['profile']][$this->word] ?? []];
+            $mounting = [...array_diff($mounting, $not), ...$this->on ? [$this->word] : []];
         }
-        $mounting = array_values(array_filter(RunNote::MOUNTINGS, static fn (string $m): bool => in_array($m, $mounting, true)));
+        $mounting = array_values(
+            array_filter(RunNote::MOUNTINGS, static fn(string $m): bool => in_array($m, $mounting, true)),
+        );
 
         return ReviseNotes::of($place->id, TapeText::run($place->notes, $run->word, $mounting, $light))->apply($plan);
     }
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name().($this->on ? ': ' : ': not ').$this->word.(in_array($this->word, RunNote::LIGHTS, true) ? ' light' : '');
+        return $plan->run($this->run)->name() .
+            ($this->on ? ': ' : ': not ') .
+            $this->word .
+            (in_array($this->word, RunNote::LIGHTS, true) ? ' light' : '');
     }
 }

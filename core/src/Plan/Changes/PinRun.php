@@ -12,15 +12,13 @@ use EmberDusk\Plan\Run;
 final readonly class PinRun implements Change
 {
     /** @param  list<string>  $pins */
-    private function __construct(private string $run, private array $pins)
-    {
-    }
+    private function __construct(private string $run, private array $pins) {}
 
     public static function read(Fields $f): self
     {
         foreach ($f->strings('pins') as $n => $pin) {
             if (!in_array($pin, Run::PINS, true)) {
-                throw $f->trouble("pins/{$n}", "“{$pin}” is none of ".implode(', ', Run::PINS).'.');
+                throw $f->trouble("pins/{$n}", "“{$pin}” is none of " . implode(', ', Run::PINS) . '.');
             }
         }
 
@@ -34,6 +32,8 @@ final readonly class PinRun implements Change
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name().': '.($this->pins === [] ? 'nothing pinned' : implode(' and ', $this->pins).' pinned');
+        return $plan->run($this->run)->name() .
+            ': ' .
+            ($this->pins === [] ? 'nothing pinned' : implode(' and ', $this->pins) . ' pinned');
     }
 }

@@ -24,7 +24,10 @@ final readonly class PlaceName
     {
         foreach ($plan->places as $id => $place) {
             if ($id !== $of && mb_strtolower($place->name) === mb_strtolower($name)) {
-                throw Trouble::at('/name', "There is a “{$place->name}” already. Say which is which, such as “{$name} upstairs”.");
+                throw Trouble::at(
+                    '/name',
+                    "There is a “{$place->name}” already. Say which is which, such as “{$name} upstairs”.",
+                );
             }
         }
     }

@@ -14,9 +14,7 @@ use EmberDusk\Workings\Trouble;
 final readonly class RecordTrace implements Change
 {
     /** @param  array<string, string>  $found  by leg: "traced", "core 3 broken", "joined B" */
-    private function __construct(private string $place, private array $found)
-    {
-    }
+    private function __construct(private string $place, private array $found) {}
 
     /** @param  array<string, string>  $found */
     public static function of(string $place, array $found): self
@@ -46,7 +44,10 @@ final readonly class RecordTrace implements Change
         }
         $before = count(TapeNotes::read($place->notes)->slips);
         if (count(TapeNotes::read($text)->slips) > $before) {
-            throw Trouble::at('/found', 'What was found cannot be written into the notes: write “traced”, “core 2 broken” or “joined B”.');
+            throw Trouble::at(
+                '/found',
+                'What was found cannot be written into the notes: write “traced”, “core 2 broken” or “joined B”.',
+            );
         }
 
         return ReviseNotes::of($place->id, $text)->apply($plan);
@@ -54,6 +55,6 @@ final readonly class RecordTrace implements Change
 
     public function words(Plan $plan): string
     {
-        return count($this->found).' legs of '.($plan->places[$this->place]->name ?? $this->place).' traced';
+        return count($this->found) . ' legs of ' . ($plan->places[$this->place]->name ?? $this->place) . ' traced';
     }
 }

@@ -13,15 +13,15 @@ use EmberDusk\Workings\Trouble;
 /** Takes an entry of the job's kit anew as it stands on the shelf now; feeds go to the nearest cut mark of a changed strip. */
 final readonly class RefreshKit implements Change
 {
-    private function __construct(private Frozen $kit)
-    {
-    }
+    private function __construct(private Frozen $kit) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $id = $f->string('kit');
 
-        return new self($shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}” any more; the job keeps its copy."));
+        return new self(
+            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}” any more; the job keeps its copy."),
+        );
     }
 
     public function apply(Plan $plan): Plan
@@ -41,6 +41,6 @@ final readonly class RefreshKit implements Change
 
     public function words(Plan $plan): string
     {
-        return $this->kit->entry->name().' taken anew from the shelf';
+        return $this->kit->entry->name() . ' taken anew from the shelf';
     }
 }

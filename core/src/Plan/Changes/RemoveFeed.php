@@ -12,9 +12,7 @@ use EmberDusk\Workings\Trouble;
 /** Takes a feed away with its cable; the last one of a run stays. */
 final readonly class RemoveFeed implements Change
 {
-    private function __construct(private string $feed)
-    {
-    }
+    private function __construct(private string $feed) {}
 
     public static function read(Fields $f): self
     {
@@ -25,13 +23,18 @@ final readonly class RemoveFeed implements Change
     {
         $feed = $plan->feed($this->feed);
         if (count($plan->feedsOf($plan->run($feed->run))) === 1) {
-            throw Trouble::at('/feed', 'This is the only feed of '.$plan->run($feed->run)->name().'. Add another first, or move it.');
+            throw Trouble::at(
+                '/feed',
+                'This is the only feed of ' . $plan->run($feed->run)->name() . '. Add another first, or move it.',
+            );
         }
 
-        return $plan->with(
-            feeds: array_diff_key($plan->feeds, [$feed->id => true]),
-            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => $c->to !== $feed->id),
-        )->pruned();
+        return $plan
+            ->with(
+                feeds: array_diff_key($plan->feeds, [$feed->id => true]),
+                cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $feed->id),
+            )
+            ->pruned();
     }
 
     public function words(Plan $plan): string

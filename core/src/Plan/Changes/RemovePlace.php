@@ -11,9 +11,7 @@ use EmberDusk\Workings\Trouble;
 /** Takes a place out with its notes and all its runs; the last one stays. */
 final readonly class RemovePlace implements Change
 {
-    private function __construct(private string $place)
-    {
-    }
+    private function __construct(private string $place) {}
 
     public static function read(Fields $f): self
     {
@@ -37,6 +35,6 @@ final readonly class RemovePlace implements Change
 
     public function words(Plan $plan): string
     {
-        return ($plan->places[$this->place]->name ?? $this->place).' removed with its runs';
+        return ($plan->places[$this->place]->name ?? $this->place) . ' removed with its runs';
     }
 }

@@ -11,9 +11,7 @@ use EmberDusk\Plan\Plan;
 /** Another name for a place. */
 final readonly class RenamePlace implements Change
 {
-    private function __construct(private string $place, private string $name)
-    {
-    }
+    private function __construct(private string $place, private string $name) {}
 
     public static function read(Fields $f): self
     {
@@ -30,6 +28,6 @@ final readonly class RenamePlace implements Change
 
     public function words(Plan $plan): string
     {
-        return ($plan->places[$this->place]->name ?? $this->place)." is now called {$this->name}";
+        return ($plan->places[$this->place]->name ?? $this->place) . " is now called {$this->name}";
     }
 }

@@ -20,9 +20,7 @@ use EmberDusk\Workings\Trouble;
  */
 final readonly class ReviseNotes implements Change
 {
-    private function __construct(private string $place, private string $text)
-    {
-    }
+    private function __construct(private string $place, private string $text) {}
 
     public static function of(string $place, string $text): self
     {
@@ -42,19 +40,28 @@ final readonly class ReviseNotes implements Change
         $sheet = TapeNotes::read($this->text);
 
         return $sheet->slips === []
-            ? self::described(self::measured($plan->with(places: $places), $place->id, $sheet->runs), $place->id, $sheet->site->runs)
+            ? self::described(
+                self::measured($plan->with(places: $places), $place->id, $sheet->runs),
+                $place->id,
+                $sheet->site->runs,
+            )
             : $plan->with(places: $places);
     }
 
     public function words(Plan $plan): string
     {
-        return 'Tape notes of '.($plan->places[$this->place]->name ?? $this->place).' revised';
+        return 'Tape notes of ' . ($plan->places[$this->place]->name ?? $this->place) . ' revised';
     }
 
     /** @param  array<string, RunNote>  $notes */
     private static function described(Plan $plan, string $place, array $notes): Plan
     {
-        return $plan->with(runs: array_map(static fn (Run $r): Run => $r->place === $place ? $r->described($notes[$r->word] ?? null) : $r, $plan->runs));
+        return $plan->with(
+            runs: array_map(
+                static fn(Run $r): Run => $r->place === $place ? $r->described($notes[$r->word] ?? null) : $r,
+                $plan->runs,
+            ),
+        );
     }
 
     /** @param  array<string, RunPath>  $paths */
@@ -66,7 +73,7 @@ final readonly class ReviseNotes implements Change
             }
             $sections = array_map(self::rounded(...), $path->lengths);
             $jumps = array_map(self::rounded(...), $path->jumps);
-            $known = array_filter($plan->runs, static fn (Run $r): bool => $r->place === $place && $r->word === $word);
+            $known = array_filter($plan->runs, static fn(Run $r): bool => $r->place === $place && $r->word === $word);
             foreach ($known as $before) {
                 [$cut, $leads] = Slices::of($sections, $jumps, $before->part, $before->parts);
                 $plan = $cut === [] ? $plan : self::refit($plan, $before, $before->measured($cut, $leads));
@@ -92,7 +99,9 @@ final readonly class ReviseNotes implements Change
             return $plan->fedBy($after, [])->with(runs: [$after->id => $after->bare()] + $plan->runs);
         }
 
-        return $plan->fedBy($before, Refit::feeds($plan->feedsOf($before), $old, $new))->with(runs: [$after->id => $after] + $plan->runs);
+        return $plan
+            ->fedBy($before, Refit::feeds($plan->feedsOf($before), $old, $new))
+            ->with(runs: [$after->id => $after] + $plan->runs);
     }
 
     private static function rounded(float $metres): float
@@ -105,7 +114,7 @@ final readonly class ReviseNotes implements Change
     {
         $plain = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', $word);
         $slug = preg_replace('/[^a-z0-9]+/', '', $plain === false ? '' : $plain) ?? '';
-        $slug = preg_match('/^[a-z]/', $slug) === 1 ? $slug : 'run'.$slug;
+        $slug = preg_match('/^[a-z]/', $slug) === 1 ? $slug : 'run' . $slug;
 
         return isset($taken[$slug]) ? Plan::nextId($slug, $taken) : $slug;
     }

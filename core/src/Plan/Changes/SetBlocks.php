@@ -11,9 +11,7 @@ use EmberDusk\Workings\Trouble;
 /** How many blocks of a battery lie in series and how many rows side by side. */
 final readonly class SetBlocks implements Change
 {
-    private function __construct(private string $supply, private int $series, private int $parallel)
-    {
-    }
+    private function __construct(private string $supply, private int $series, private int $parallel) {}
 
     public static function read(Fields $f): self
     {
@@ -22,16 +20,19 @@ final readonly class SetBlocks implements Change
 
     public function apply(Plan $plan): Plan
     {
-        $device = $plan->supplies[$this->supply] ?? throw Trouble::at('/supply', "The job has no supply “{$this->supply}”.");
+        $device =
+            $plan->supplies[$this->supply] ?? throw Trouble::at('/supply', "The job has no supply “{$this->supply}”.");
         if ($plan->supply($this->supply)?->battery() !== true) {
-            throw Trouble::at('/supply', strtoupper($this->supply).' is no battery.');
+            throw Trouble::at('/supply', strtoupper($this->supply) . ' is no battery.');
         }
 
-        return $plan->with(supplies: [$device->id => $device->blocks($this->series, $this->parallel)] + $plan->supplies);
+        return $plan->with(
+            supplies: [$device->id => $device->blocks($this->series, $this->parallel)] + $plan->supplies,
+        );
     }
 
     public function words(Plan $plan): string
     {
-        return strtoupper($this->supply)." is {$this->series} blocks in series, {$this->parallel} side by side";
+        return strtoupper($this->supply) . " is {$this->series} blocks in series, {$this->parallel} side by side";
     }
 }

@@ -20,9 +20,12 @@ final readonly class SetCable implements Change
     private const SOLDER = 'soldered';
 
     /** @param  array<string, Frozen|null>  $fittings  joint and fuse as far as they are given */
-    private function __construct(private string $cable, private ?Frozen $kit, private ?float $length, private array $fittings)
-    {
-    }
+    private function __construct(
+        private string $cable,
+        private ?Frozen $kit,
+        private ?float $length,
+        private array $fittings,
+    ) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
@@ -33,7 +36,12 @@ final readonly class SetCable implements Change
             }
         }
 
-        return new self($f->string('cable'), $f->has('kit') ? self::found($f, 'kit', Cable::class, $shelf) : null, $f->has('length') ? $f->number('length', 0.01, 1000) : null, $fittings);
+        return new self(
+            $f->string('cable'),
+            $f->has('kit') ? self::found($f, 'kit', Cable::class, $shelf) : null,
+            $f->has('length') ? $f->number('length', 0.01, 1000) : null,
+            $fittings,
+        );
     }
 
     public function apply(Plan $plan): Plan
@@ -45,9 +53,15 @@ final readonly class SetCable implements Change
         }
         $laid = $this->kit === null ? $cable : $cable->of($this->kit->entry->id());
         $laid = $this->length === null ? $laid : $laid->measured($this->length);
-        $given = fn (string $key, ?string $now): ?string => array_key_exists($key, $this->fittings) ? $this->fittings[$key]?->entry->id() : $now;
+        $given = fn(string $key, ?string $now): ?string => array_key_exists($key, $this->fittings)
+            ? $this->fittings[$key]?->entry->id()
+            : $now;
 
-        return $plan->with(cables: [$cable->id => $laid->fitted($given('joint', $laid->joint), $given('fuse', $laid->fuse))] + $plan->cables, kit: $kit);
+        return $plan->with(
+            cables: [$cable->id => $laid->fitted($given('joint', $laid->joint), $given('fuse', $laid->fuse))] +
+                $plan->cables,
+            kit: $kit,
+        );
     }
 
     public function words(Plan $plan): string
@@ -61,10 +75,14 @@ final readonly class SetCable implements Change
             $words[] = sprintf('%s is %.2f m long', $name, $this->length);
         }
         if (array_key_exists('joint', $this->fittings)) {
-            $words[] = "{$name} joined by ".($this->fittings['joint']?->entry->name() ?? self::SOLDER);
+            $words[] = "{$name} joined by " . ($this->fittings['joint']?->entry->name() ?? self::SOLDER);
         }
         if (array_key_exists('fuse', $this->fittings)) {
-            $words[] = $name.($this->fittings['fuse'] === null ? ' without a fuse' : " fused, {$this->fittings['fuse']->entry->name()}");
+            $words[] =
+                $name .
+                ($this->fittings['fuse'] === null
+                    ? ' without a fuse'
+                    : " fused, {$this->fittings['fuse']->entry->name()}");
         }
 
         return implode(' and ', $words);
@@ -79,7 +97,12 @@ final readonly class SetCable implements Change
     {
         $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
 
-        return $kit->entry instanceof $kind ? $kit : throw $f->trouble($key, $kit->entry->name().' is no '.strtolower(substr((string) strrchr($kind, '\\'), 1)).'.');
+        return $kit->entry instanceof $kind
+            ? $kit
+            : throw $f->trouble(
+                $key,
+                $kit->entry->name() . ' is no ' . strtolower(substr((string) strrchr($kind, '\\'), 1)) . '.',
+            );
     }
 
     private function cable(Plan $plan): LaidCable

@@ -15,9 +15,7 @@ use EmberDusk\Workings\Trouble;
 /** A wall measured anew on the sheet: its word in the notes changes, and nothing else in them. */
 final readonly class SetLeg implements Change
 {
-    private function __construct(private string $place, private int $leg, private float $metres)
-    {
-    }
+    private function __construct(private string $place, private int $leg, private float $metres) {}
 
     public static function read(Fields $f): self
     {
@@ -32,14 +30,16 @@ final readonly class SetLeg implements Change
             throw $f->trouble('length', $found->getMessage());
         }
 
-        return $metres > 0 && $metres <= 500 ? $metres : throw $f->trouble('length', 'A wall is longer than nothing and at most 500 m.');
+        return $metres > 0 && $metres <= 500
+            ? $metres
+            : throw $f->trouble('length', 'A wall is longer than nothing and at most 500 m.');
     }
 
     public function apply(Plan $plan): Plan
     {
         $place = $plan->place($this->place);
         if (!isset(TapeNotes::read($place->notes)->legs[$this->leg])) {
-            throw Trouble::at('/leg', "{$place->name} has no wall ".($this->leg + 1).'.');
+            throw Trouble::at('/leg', "{$place->name} has no wall " . ($this->leg + 1) . '.');
         }
 
         return ReviseNotes::of($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->apply($plan);
@@ -47,6 +47,11 @@ final readonly class SetLeg implements Change
 
     public function words(Plan $plan): string
     {
-        return sprintf('Wall %d of %s is %s', $this->leg + 1, $plan->places[$this->place]->name ?? $this->place, $plan->terms->say($this->metres));
+        return sprintf(
+            'Wall %d of %s is %s',
+            $this->leg + 1,
+            $plan->places[$this->place]->name ?? $this->place,
+            $plan->terms->say($this->metres),
+        );
     }
 }

@@ -11,9 +11,7 @@ use EmberDusk\Plan\Plan;
 /** What the job is judged by: shares of one, the cables' temperature in degrees Celsius. */
 final readonly class SetLimits implements Change
 {
-    private function __construct(private Limits $limits)
-    {
-    }
+    private function __construct(private Limits $limits) {}
 
     public static function read(Fields $f): self
     {
@@ -29,7 +27,13 @@ final readonly class SetLimits implements Change
     {
         $l = $this->limits;
 
-        return sprintf('Limits set: drop %g %%, headroom %g %%, evenness %g, seam %g %%, cables at %g °C',
-            100 * $l->drop, 100 * $l->headroom, $l->evenness, 100 * $l->seam, $l->cableCelsius);
+        return sprintf(
+            'Limits set: drop %g %%, headroom %g %%, evenness %g, seam %g %%, cables at %g °C',
+            100 * $l->drop,
+            100 * $l->headroom,
+            $l->evenness,
+            100 * $l->seam,
+            $l->cableCelsius,
+        );
     }
 }

@@ -13,9 +13,7 @@ use EmberDusk\Plan\Plan;
 final readonly class SetMaking implements Change
 {
     /** @param  array<string, Frozen>  $kit  profile and diffuser, by field */
-    private function __construct(private string $run, private Fields $given, private array $kit)
-    {
-    }
+    private function __construct(private string $run, private Fields $given, private array $kit) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
@@ -24,7 +22,10 @@ final readonly class SetMaking implements Change
             $id = $f->has($field) ? $f->string($field) : '';
             if ($id !== '') {
                 $found = $shelf->find($id);
-                $kit[$field] = $found !== null && ($found->written['kind'] ?? '') === $field ? $found : throw $f->trouble($field, "The shelf has no {$field} “{$id}”.");
+                $kit[$field] =
+                    $found !== null && ($found->written['kind'] ?? '') === $field
+                        ? $found
+                        : throw $f->trouble($field, "The shelf has no {$field} “{$id}”.");
             }
         }
 
@@ -39,7 +40,9 @@ final readonly class SetMaking implements Change
             $written[$field] = $this->given->has($field) ? $this->given->string($field) : $written[$field];
         }
         foreach (['profile', 'diffuser'] as $field) {
-            $written[$field] = $this->given->has($field) ? ($this->kit[$field] ?? null)?->entry->id() : $written[$field];
+            $written[$field] = $this->given->has($field)
+                ? ($this->kit[$field] ?? null)?->entry->id()
+                : $written[$field];
         }
         $making = Making::read(new Fields($written));
         $kit = [];
@@ -48,11 +51,14 @@ final readonly class SetMaking implements Change
         }
         $others = array_diff_key($plan->makings, [$run->id => true]);
 
-        return $plan->with(makings: $making->usual() ? $others : $others + [$run->id => $making], kit: $kit + $plan->kit);
+        return $plan->with(
+            makings: $making->usual() ? $others : $others + [$run->id => $making],
+            kit: $kit + $plan->kit,
+        );
     }
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name().' is made up in another way';
+        return $plan->run($this->run)->name() . ' is made up in another way';
     }
 }

@@ -12,15 +12,16 @@ use EmberDusk\Plan\Plan;
 /** How many of a shelf entry the client has already; none takes it off the list. */
 final readonly class SetOwned implements Change
 {
-    private function __construct(private Frozen $kit, private int $count)
-    {
-    }
+    private function __construct(private Frozen $kit, private int $count) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $id = $f->string('kit');
 
-        return new self($shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."), $f->whole('count', 0, 1000));
+        return new self(
+            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+            $f->whole('count', 0, 1000),
+        );
     }
 
     public function apply(Plan $plan): Plan
@@ -28,11 +29,16 @@ final readonly class SetOwned implements Change
         $id = $this->kit->entry->id();
         $owned = array_diff_key($plan->owned, [$id => true]);
 
-        return $plan->with(owned: $this->count === 0 ? $owned : $owned + [$id => new Owned($id, $this->count)], kit: [$id => $plan->kit[$id] ?? $this->kit] + $plan->kit);
+        return $plan->with(
+            owned: $this->count === 0 ? $owned : $owned + [$id => new Owned($id, $this->count)],
+            kit: [$id => $plan->kit[$id] ?? $this->kit] + $plan->kit,
+        );
     }
 
     public function words(Plan $plan): string
     {
-        return $this->count === 0 ? "The client has no {$this->kit->entry->name()}" : "The client has {$this->count} of {$this->kit->entry->name()}";
+        return $this->count === 0
+            ? "The client has no {$this->kit->entry->name()}"
+            : "The client has {$this->count} of {$this->kit->entry->name()}";
     }
 }

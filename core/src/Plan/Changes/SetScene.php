@@ -16,9 +16,7 @@ final readonly class SetScene implements Change
     private const MOST = 40;
 
     /** @param  array<string, list<float>>  $levels  duties by controller or pixel run */
-    private function __construct(private ?string $scene, private string $name, private array $levels)
-    {
-    }
+    private function __construct(private ?string $scene, private string $name, private array $levels) {}
 
     public static function read(Fields $f): self
     {
@@ -28,7 +26,11 @@ final readonly class SetScene implements Change
         }
         $name = trim($f->string('name', 40));
 
-        return new self($f->stringOrNull('scene'), $name === '' ? throw $f->trouble('name', 'A scene has a name: it is what people will say.') : $name, $levels);
+        return new self(
+            $f->stringOrNull('scene'),
+            $name === '' ? throw $f->trouble('name', 'A scene has a name: it is what people will say.') : $name,
+            $levels,
+        );
     }
 
     public function apply(Plan $plan): Plan
@@ -43,20 +45,25 @@ final readonly class SetScene implements Change
             }
         }
         if (!isset($plan->scenes[$id]) && count($plan->scenes) >= self::MOST) {
-            throw Trouble::at('/scene', 'A job has at most '.self::MOST.' scenes.');
+            throw Trouble::at('/scene', 'A job has at most ' . self::MOST . ' scenes.');
         }
         foreach (array_keys($this->levels) as $of) {
             if (!isset($plan->controllers[$of]) && !isset($plan->runs[$of])) {
                 throw Trouble::at('/levels', "There is no controller or run “{$of}”.");
             }
         }
-        $lit = array_filter($this->levels, static fn (array $duties): bool => array_sum($duties) > 0);
+        $lit = array_filter($this->levels, static fn(array $duties): bool => array_sum($duties) > 0);
 
-        return $plan->with(scenes: $lit === [] ? array_diff_key($plan->scenes, [$id => true]) : [$id => new Scene($id, $this->name, $lit)] + $plan->scenes);
+        return $plan->with(
+            scenes: $lit === []
+                ? array_diff_key($plan->scenes, [$id => true])
+                : [$id => new Scene($id, $this->name, $lit)] + $plan->scenes,
+        );
     }
 
     public function words(Plan $plan): string
     {
-        return "Scene “{$this->name}” ".(array_filter($this->levels, static fn (array $d): bool => array_sum($d) > 0) === [] ? 'taken out' : 'set');
+        return "Scene “{$this->name}” " .
+            (array_filter($this->levels, static fn(array $d): bool => array_sum($d) > 0) === [] ? 'taken out' : 'set');
     }
 }

@@ -12,15 +12,16 @@ use EmberDusk\Plan\Spare;
 /** How many of a part are taken along on top; null is as usual. */
 final readonly class SetSpare implements Change
 {
-    private function __construct(private Frozen $kit, private ?int $count)
-    {
-    }
+    private function __construct(private Frozen $kit, private ?int $count) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $id = $f->string('kit');
 
-        return new self($shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."), $f->has('count') && $f->numberOrNull('count') !== null ? $f->whole('count', 0, 10_000) : null);
+        return new self(
+            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+            $f->has('count') && $f->numberOrNull('count') !== null ? $f->whole('count', 0, 10_000) : null,
+        );
     }
 
     public function apply(Plan $plan): Plan
@@ -28,11 +29,14 @@ final readonly class SetSpare implements Change
         $id = $this->kit->entry->id();
         $others = array_diff_key($plan->spares, [$id => true]);
 
-        return $plan->with(spares: $this->count === null ? $others : $others + [$id => new Spare($id, $this->count)], kit: [$id => $plan->kit[$id] ?? $this->kit] + $plan->kit);
+        return $plan->with(
+            spares: $this->count === null ? $others : $others + [$id => new Spare($id, $this->count)],
+            kit: [$id => $plan->kit[$id] ?? $this->kit] + $plan->kit,
+        );
     }
 
     public function words(Plan $plan): string
     {
-        return $this->kit->entry->name().($this->count === null ? ': spares as usual' : ": {$this->count} to spare");
+        return $this->kit->entry->name() . ($this->count === null ? ': spares as usual' : ": {$this->count} to spare");
     }
 }

@@ -11,9 +11,7 @@ use EmberDusk\Workings\Trouble;
 /** Says which kind of light a controller's switch or jumper is set to. */
 final readonly class SetSwitch implements Change
 {
-    private function __construct(private string $controller, private string $setting)
-    {
-    }
+    private function __construct(private string $controller, private string $setting) {}
 
     public static function read(Fields $f): self
     {
@@ -22,10 +20,12 @@ final readonly class SetSwitch implements Change
 
     public function apply(Plan $plan): Plan
     {
-        $device = $plan->controllers[$this->controller] ?? throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
+        $device =
+            $plan->controllers[$this->controller] ??
+            throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
         $modes = $plan->controller($device->id)->modes ?? [];
         if (!in_array($this->setting, $modes, true)) {
-            throw Trouble::at('/setting', strtoupper($device->id).' can be set to '.implode(', ', $modes).'.');
+            throw Trouble::at('/setting', strtoupper($device->id) . ' can be set to ' . implode(', ', $modes) . '.');
         }
 
         return $plan->with(controllers: [$device->id => $device->set($this->setting)] + $plan->controllers);
@@ -33,6 +33,6 @@ final readonly class SetSwitch implements Change
 
     public function words(Plan $plan): string
     {
-        return strtoupper($this->controller)." set to {$this->setting}";
+        return strtoupper($this->controller) . " set to {$this->setting}";
     }
 }

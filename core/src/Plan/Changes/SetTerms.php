@@ -11,9 +11,7 @@ use EmberDusk\Plan\Terms;
 /** How the job is written and reckoned. */
 final readonly class SetTerms implements Change
 {
-    private function __construct(private Terms $terms)
-    {
-    }
+    private function __construct(private Terms $terms) {}
 
     public static function read(Fields $f): self
     {
@@ -29,7 +27,14 @@ final readonly class SetTerms implements Change
     {
         $t = $this->terms;
 
-        return sprintf('Terms set: %s, %s, %s, %g an hour, lit %g h a day%s', $t->length === 'metric' ? 'metres' : 'feet and inches',
-            $t->wire === 'awg' ? 'AWG' : 'mm²', $t->currency, $t->hourRate, $t->hoursADay, $t->rates === [] ? '' : ', with the rate of '.implode(', ', array_keys($t->rates)));
+        return sprintf(
+            'Terms set: %s, %s, %s, %g an hour, lit %g h a day%s',
+            $t->length === 'metric' ? 'metres' : 'feet and inches',
+            $t->wire === 'awg' ? 'AWG' : 'mm²',
+            $t->currency,
+            $t->hourRate,
+            $t->hoursADay,
+            $t->rates === [] ? '' : ', with the rate of ' . implode(', ', array_keys($t->rates)),
+        );
     }
 }

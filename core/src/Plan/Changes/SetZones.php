@@ -15,9 +15,7 @@ final readonly class SetZones implements Change
      * @param  list<int>  $pads
      * @param  array<string, string>  $supplies  by feed
      */
-    private function __construct(private string $run, private array $pads, private array $supplies)
-    {
-    }
+    private function __construct(private string $run, private array $pads, private array $supplies) {}
 
     public static function read(Fields $f): self
     {
@@ -25,7 +23,7 @@ final readonly class SetZones implements Change
         foreach ($f->has('feeds') ? $f->objects('feeds') : [] as $feed) {
             $supplies[$feed->string('feed', 40)] = $feed->string('supply', 40);
         }
-        $pads = array_map(static fn (float $p): int => (int) $p, $f->numbers('pads', 1, 400_000));
+        $pads = array_map(static fn(float $p): int => (int) $p, $f->numbers('pads', 1, 400_000));
         sort($pads);
 
         return new self($f->string('run'), array_values(array_unique($pads)), $supplies);
@@ -36,7 +34,10 @@ final readonly class SetZones implements Change
         $run = $plan->run($this->run);
         $marks = $plan->cutMarks($run) ?? throw Trouble::at('/run', 'Choose a strip first.');
         if ($plan->strip($run->strip)?->switched() !== false) {
-            throw Trouble::at('/run', 'Only pixels are parted so. The whole of another strip is cut, + and every channel, and gets a controller or repeater of its own.');
+            throw Trouble::at(
+                '/run',
+                'Only pixels are parted so. The whole of another strip is cut, + and every channel, and gets a controller or repeater of its own.',
+            );
         }
         foreach ($this->pads as $pad) {
             if ($pad >= $marks->lastPad()) {
@@ -57,6 +58,7 @@ final readonly class SetZones implements Change
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name().(count($this->pads) === 0 ? ': + whole again' : ': + cut at '.count($this->pads).' pads, minus common');
+        return $plan->run($this->run)->name() .
+            (count($this->pads) === 0 ? ': + whole again' : ': + cut at ' . count($this->pads) . ' pads, minus common');
     }
 }

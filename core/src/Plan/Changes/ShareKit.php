@@ -15,9 +15,7 @@ use EmberDusk\Workings\Trouble;
 /** Puts a run on a supply or a controller that is there already, or gives it one of its own of the same kind. */
 final readonly class ShareKit implements Change
 {
-    private function __construct(private string $run, private string $with)
-    {
-    }
+    private function __construct(private string $run, private string $with) {}
 
     public static function read(Fields $f): self
     {
@@ -39,37 +37,66 @@ final readonly class ShareKit implements Change
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name().' '.(str_starts_with($this->with, 'own ') ? 'has its '.$this->with : 'on '.strtoupper($this->with));
+        return $plan->run($this->run)->name() .
+            ' ' .
+            (str_starts_with($this->with, 'own ') ? 'has its ' . $this->with : 'on ' . strtoupper($this->with));
     }
 
     private function controller(Plan $plan, Run $run): Plan
     {
-        $others = array_filter($plan->runs, fn (Run $r): bool => $r->controller === $this->with && $r->id !== $run->id);
+        $others = array_filter($plan->runs, fn(Run $r): bool => $r->controller === $this->with && $r->id !== $run->id);
         $other = reset($others);
         $strip = $plan->strip($run->strip);
         if ($other === false || $strip?->switched() !== true) {
-            throw Trouble::at('/with', $other === false ? strtoupper($this->with).' drives no other run.' : 'Choose a strip that is switched by a controller first.');
+            throw Trouble::at(
+                '/with',
+                $other === false
+                    ? strtoupper($this->with) . ' drives no other run.'
+                    : 'Choose a strip that is switched by a controller first.',
+            );
         }
-        if (count($plan->strip($other->strip)->channels ?? []) !== count($strip->channels) || $plan->strip($other->strip)?->volts !== $strip->volts) {
-            throw Trouble::at('/with', "{$run->name()} and {$other->name()} have strips of different kinds; one controller drives one kind.");
+        if (
+            count($plan->strip($other->strip)->channels ?? []) !== count($strip->channels) ||
+            $plan->strip($other->strip)?->volts !== $strip->volts
+        ) {
+            throw Trouble::at(
+                '/with',
+                "{$run->name()} and {$other->name()} have strips of different kinds; one controller drives one kind.",
+            );
         }
 
-        return self::tidy(self::moved($plan, [$run->id => $run->equipped(supply: $other->supply, controller: $this->with)]));
+        return self::tidy(
+            self::moved($plan, [$run->id => $run->equipped(supply: $other->supply, controller: $this->with)]),
+        );
     }
 
     /** All runs of the controller go with it. */
     private function supply(Plan $plan, Run $run, string $supply): Plan
     {
-        $together = array_filter($plan->runs, static fn (Run $r): bool => $r->id === $run->id || ($run->controller !== null && $r->controller === $run->controller));
-        $plan = self::moved($plan, array_map(static fn (Run $r): Run => $r->equipped(supply: $supply), $together));
+        $together = array_filter(
+            $plan->runs,
+            static fn(Run $r): bool => $r->id === $run->id ||
+                ($run->controller !== null && $r->controller === $run->controller),
+        );
+        $plan = self::moved($plan, array_map(static fn(Run $r): Run => $r->equipped(supply: $supply), $together));
 
-        return self::tidy($plan->with(cables: array_map(static fn (LaidCable $c): LaidCable => $c->to === $run->controller && isset($plan->supplies[$c->from])
-            ? $c->from($supply) : $c, $plan->cables)));
+        return self::tidy(
+            $plan->with(
+                cables: array_map(
+                    static fn(LaidCable $c): LaidCable => $c->to === $run->controller &&
+                    isset($plan->supplies[$c->from])
+                        ? $c->from($supply)
+                        : $c,
+                    $plan->cables,
+                ),
+            ),
+        );
     }
 
     private function ownSupply(Plan $plan, Run $run): Plan
     {
-        $kit = $plan->supplies[$run->supply ?? '']->kit ?? throw Trouble::at('/run', $run->name().' has no supply yet.');
+        $kit =
+            $plan->supplies[$run->supply ?? '']->kit ?? throw Trouble::at('/run', $run->name() . ' has no supply yet.');
         $id = Plan::nextId('s', $plan->supplies);
 
         return $this->supply($plan->with(supplies: $plan->supplies + [$id => new Device($id, $kit)]), $run, $id);
@@ -77,13 +104,21 @@ final readonly class ShareKit implements Change
 
     private function ownController(Plan $plan, Run $run): Plan
     {
-        $kit = $plan->controllers[$run->controller ?? '']->kit ?? throw Trouble::at('/run', $run->name().' has no controller yet.');
+        $kit =
+            $plan->controllers[$run->controller ?? '']->kit ??
+            throw Trouble::at('/run', $run->name() . ' has no controller yet.');
         $id = Plan::nextId('c', $plan->controllers);
         $trunk = $plan->cableTo($run->controller ?? '');
-        $plan = self::moved($plan->with(controllers: $plan->controllers + [$id => new Device($id, $kit)]), [$run->id => $run->equipped(controller: $id)]);
+        $plan = self::moved($plan->with(controllers: $plan->controllers + [$id => new Device($id, $kit)]), [
+            $run->id => $run->equipped(controller: $id),
+        ]);
         if ($trunk !== null) {
             $cable = Plan::nextId('k', $plan->cables);
-            $plan = $plan->with(cables: $plan->cables + [$cable => new LaidCable($cable, $trunk->kit, $trunk->from, $id, $trunk->length, true)]);
+            $plan = $plan->with(
+                cables: $plan->cables + [
+                    $cable => new LaidCable($cable, $trunk->kit, $trunk->from, $id, $trunk->length, true),
+                ],
+            );
         }
 
         return self::tidy($plan);
@@ -100,7 +135,7 @@ final readonly class ShareKit implements Change
         $cables = $plan->cables;
         foreach ($runs as $run) {
             $from = $plan->origin($run);
-            $feeds = array_fill_keys(array_map(static fn (Feed $f): string => $f->id, $plan->feedsOf($run)), true);
+            $feeds = array_fill_keys(array_map(static fn(Feed $f): string => $f->id, $plan->feedsOf($run)), true);
             foreach ($cables as $id => $cable) {
                 if (isset($feeds[$cable->to]) && $from !== null && !isset($plan->splices[$cable->from])) {
                     $cables[$id] = $cable->from($from);
@@ -123,8 +158,14 @@ final readonly class ShareKit implements Change
         }
         $used = array_filter($used);
 
-        return $plan->with(supplies: array_intersect_key($plan->supplies, $used), controllers: array_intersect_key($plan->controllers, $used),
+        return $plan->with(
+            supplies: array_intersect_key($plan->supplies, $used),
+            controllers: array_intersect_key($plan->controllers, $used),
             lights: array_intersect_key($plan->lights, $used),
-            cables: array_filter($plan->cables, static fn (LaidCable $c): bool => isset($plan->feeds[$c->to]) || isset($used[$c->to])));
+            cables: array_filter(
+                $plan->cables,
+                static fn(LaidCable $c): bool => isset($plan->feeds[$c->to]) || isset($used[$c->to]),
+            ),
+        );
     }
 }

@@ -12,9 +12,7 @@ use EmberDusk\Plan\Slices;
 /** Cuts a measured run into equal parts, each with kit of its own; one part makes it whole again. What was chosen for it goes. */
 final readonly class SplitRun implements Change
 {
-    private function __construct(private string $run, private int $parts)
-    {
-    }
+    private function __construct(private string $run, private int $parts) {}
 
     public static function read(Fields $f): self
     {
@@ -24,8 +22,11 @@ final readonly class SplitRun implements Change
     public function apply(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $all = array_filter($plan->runs, static fn (Run $r): bool => $r->place === $run->place && $r->word === $run->word);
-        usort($all, static fn (Run $a, Run $b): int => $a->part <=> $b->part);
+        $all = array_filter(
+            $plan->runs,
+            static fn(Run $r): bool => $r->place === $run->place && $r->word === $run->word,
+        );
+        usort($all, static fn(Run $a, Run $b): int => $a->part <=> $b->part);
         [$sections, $jumps] = self::whole($all);
         $first = $all[0];
         $options = $plan->options;
@@ -33,7 +34,14 @@ final readonly class SplitRun implements Change
             $plan = DropRun::of($part->id)->apply($plan);
         }
 
-        return $plan->with(runs: self::cut($first->measured($sections === [] ? $first->sections : $sections, $jumps), $this->parts, $plan->runs) + $plan->runs, options: $options);
+        return $plan->with(
+            runs: self::cut(
+                $first->measured($sections === [] ? $first->sections : $sections, $jumps),
+                $this->parts,
+                $plan->runs,
+            ) + $plan->runs,
+            options: $options,
+        );
     }
 
     /**
@@ -58,7 +66,8 @@ final readonly class SplitRun implements Change
 
     public function words(Plan $plan): string
     {
-        return ucfirst($plan->run($this->run)->word).($this->parts === 1 ? ' made whole again' : " cut into {$this->parts} parts");
+        return ucfirst($plan->run($this->run)->word) .
+            ($this->parts === 1 ? ' made whole again' : " cut into {$this->parts} parts");
     }
 
     /**
@@ -81,6 +90,6 @@ final readonly class SplitRun implements Change
             }
         }
 
-        return [array_map(static fn (float $l): float => round($l, 4), $sections), $jumps];
+        return [array_map(static fn(float $l): float => round($l, 4), $sections), $jumps];
     }
 }

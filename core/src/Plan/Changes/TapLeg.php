@@ -16,19 +16,31 @@ use EmberDusk\Workings\Trouble;
 /** A heavy leg that runs past a run, with drops to both ends of each of its sections; what fed it before goes. Metres. */
 final readonly class TapLeg implements Change
 {
-    private function __construct(private string $run, private Frozen $leg, private Frozen $drop, private float $lead, private float $dropLength, private bool $existing)
-    {
-    }
+    private function __construct(
+        private string $run,
+        private Frozen $leg,
+        private Frozen $drop,
+        private float $lead,
+        private float $dropLength,
+        private bool $existing,
+    ) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $cable = static function (string $key) use ($f, $shelf): Frozen {
             $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
 
-            return $kit->entry instanceof Cable ? $kit : throw $f->trouble($key, $kit->entry->name().' is no cable.');
+            return $kit->entry instanceof Cable ? $kit : throw $f->trouble($key, $kit->entry->name() . ' is no cable.');
         };
 
-        return new self($f->string('run'), $cable('leg'), $cable('drop'), $f->numberOr('lead', 1.0, 0.01, 1000), $f->numberOr('dropLength', 0.2, 0.01, 100), $f->has('existing') && $f->flag('existing'));
+        return new self(
+            $f->string('run'),
+            $cable('leg'),
+            $cable('drop'),
+            $f->numberOr('lead', 1.0, 0.01, 1000),
+            $f->numberOr('dropLength', 0.2, 0.01, 100),
+            $f->has('existing') && $f->flag('existing'),
+        );
     }
 
     public function apply(Plan $plan): Plan
@@ -52,9 +64,24 @@ final readonly class TapLeg implements Change
                 $splices[$splice] = new Splice($splice, sprintf('at %.2f m of %s', $metres, $run->name()));
                 $feeds[$feed] = new Feed($feed, $run->id, $at);
                 $leg = Plan::nextId('k', $cables);
-                $cables[$leg] = new LaidCable($leg, $this->leg->entry->id(), $from, $splice, round(max(0.01, $metres - $before), 4), true, existing: $this->existing);
+                $cables[$leg] = new LaidCable(
+                    $leg,
+                    $this->leg->entry->id(),
+                    $from,
+                    $splice,
+                    round(max(0.01, $metres - $before), 4),
+                    true,
+                    existing: $this->existing,
+                );
                 $drop = Plan::nextId('k', $cables);
-                $cables[$drop] = new LaidCable($drop, $this->drop->entry->id(), $splice, $feed, $this->dropLength, true);
+                $cables[$drop] = new LaidCable(
+                    $drop,
+                    $this->drop->entry->id(),
+                    $splice,
+                    $feed,
+                    $this->dropLength,
+                    true,
+                );
                 $from = $splice;
                 $before = $metres;
             }
@@ -67,6 +94,6 @@ final readonly class TapLeg implements Change
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name()." tapped off {$this->leg->entry->name()} at both ends of each section";
+        return $plan->run($this->run)->name() . " tapped off {$this->leg->entry->name()} at both ends of each section";
     }
 }

@@ -14,21 +14,22 @@ final readonly class Together implements Change
     private const MOST = 60;
 
     /** @param  list<Change>  $changes */
-    private function __construct(private string $words, private array $changes)
-    {
-    }
+    private function __construct(private string $words, private array $changes) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $changes = [];
         foreach ($f->objects('changes') as $change) {
             if ($change->string('kind') === 'Together' || count($changes) >= self::MOST) {
-                throw $change->trouble('kind', 'At most '.self::MOST.' changes go together, none of them made of others.');
+                throw $change->trouble(
+                    'kind',
+                    'At most ' . self::MOST . ' changes go together, none of them made of others.',
+                );
             }
             try {
                 $changes[] = Catalogue::read($change->all(), $shelf);
             } catch (Trouble $t) {
-                throw Trouble::at($change->pointer.$t->pointer, $t->getMessage());
+                throw Trouble::at($change->pointer . $t->pointer, $t->getMessage());
             }
         }
 

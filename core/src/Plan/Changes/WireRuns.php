@@ -22,15 +22,13 @@ final readonly class WireRuns implements Change
     private const MOST = 200;
 
     /** @param  list<Fields>  $supplies */
-    private function __construct(private array $supplies, private ShelfSource $shelf, private string $words)
-    {
-    }
+    private function __construct(private array $supplies, private ShelfSource $shelf, private string $words) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $supplies = $f->objects('supplies');
         if ($supplies === [] || count($supplies) > self::MOST) {
-            throw $f->trouble('supplies', '1 to '.self::MOST.' supplies were expected.');
+            throw $f->trouble('supplies', '1 to ' . self::MOST . ' supplies were expected.');
         }
 
         return new self($supplies, $shelf, $f->has('words') ? $f->string('words', 200) : 'Runs wired anew');
@@ -44,7 +42,12 @@ final readonly class WireRuns implements Change
                 foreach ($block->objects('runs') as $of) {
                     $run = $plan->run($of->string('run'));
                     if (isset($runs[$run->id]) || $plan->cutMarks($run) === null) {
-                        throw $of->trouble('run', isset($runs[$run->id]) ? "{$run->name()} is wired twice." : "Choose a strip for {$run->name()} first.");
+                        throw $of->trouble(
+                            'run',
+                            isset($runs[$run->id])
+                                ? "{$run->name()} is wired twice."
+                                : "Choose a strip for {$run->name()} first.",
+                        );
                     }
                     $runs[$run->id] = $run;
                 }
@@ -66,14 +69,30 @@ final readonly class WireRuns implements Change
     private function supply(CableLayer $layer, Fields $supply): void
     {
         $blocks = $supply->objects('blocks');
-        $id = $layer->device('supplies', $this->kit($layer, $supply, 'kit', Powers::class), self::where($supply), self::runs($blocks));
+        $id = $layer->device(
+            'supplies',
+            $this->kit($layer, $supply, 'kit', Powers::class),
+            self::where($supply),
+            self::runs($blocks),
+        );
         foreach ($blocks as $block) {
             $runs = self::runs([$block]);
             $controller = null;
             if ($block->stringOrNull('kit') !== null) {
-                $controller = $layer->device('controllers', $this->kit($layer, $block, 'kit', Controller::class), self::where($block), $runs);
+                $controller = $layer->device(
+                    'controllers',
+                    $this->kit($layer, $block, 'kit', Controller::class),
+                    self::where($block),
+                    $runs,
+                );
                 $trunk = $block->object('trunk');
-                $layer->cable($this->kit($layer, $trunk, 'kit', Cable::class), $id, $controller, $trunk->number('length', 0.01, 1000), $this->fuse($layer, $trunk));
+                $layer->cable(
+                    $this->kit($layer, $trunk, 'kit', Cable::class),
+                    $id,
+                    $controller,
+                    $trunk->number('length', 0.01, 1000),
+                    $this->fuse($layer, $trunk),
+                );
             }
             foreach ($block->objects('runs') as $of) {
                 $this->run($layer, $of, $id, $controller);
@@ -86,7 +105,16 @@ final readonly class WireRuns implements Change
         $parts = $layer->equip($of->string('run'), $supply, $controller, $of->has('halves') && $of->flag('halves'));
         $leg = $of->has('leg') ? $of->object('leg') : null;
         $from = $controller ?? $supply;
-        $tap = $leg === null ? null : new LegTap($layer, $this->kit($layer, $leg, 'kit', Cable::class), $from, $leg->number('lead', 0.01, 1000), $this->fuse($layer, $leg));
+        $tap =
+            $leg === null
+                ? null
+                : new LegTap(
+                    $layer,
+                    $this->kit($layer, $leg, 'kit', Cable::class),
+                    $from,
+                    $leg->number('lead', 0.01, 1000),
+                    $this->fuse($layer, $leg),
+                );
         foreach ($of->objects('tails') as $n => $tail) {
             $part = $parts[min($n, count($parts) - 1)];
             $pad = $tail->whole('pad', 0, 400_000);
@@ -116,8 +144,10 @@ final readonly class WireRuns implements Change
      */
     private function kit(CableLayer $layer, Fields $f, string $key, string $kind): string
     {
-        $kit = $layer->plan->kit[$f->string($key)] ?? $this->shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
-        if (!$kit->entry instanceof $kind) {
+        $kit =
+            $layer->plan->kit[$f->string($key)] ??
+            ($this->shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”."));
+        if (!($kit->entry instanceof $kind)) {
             throw $f->trouble($key, "{$kit->entry->name()} is not what belongs here.");
         }
 
