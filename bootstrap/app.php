@@ -8,7 +8,7 @@ use App\Http\Middleware\OpenAccount;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\TellTime;
 use App\Plans\Conflict;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;

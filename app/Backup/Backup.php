@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Backup;
 
 use App\Time\Clock;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Support\Facades\DB;
 use ZipArchive;
 

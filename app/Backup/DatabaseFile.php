@@ -7,7 +7,7 @@ namespace App\Backup;
 use App\Models\Photo;
 use App\Models\Revision;
 use Closure;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;

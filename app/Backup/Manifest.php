@@ -6,7 +6,7 @@ namespace App\Backup;
 
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Document;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** What a backup says of itself: which versions wrote it, how many rows of each table there are, and the database's hash. */
 final readonly class Manifest

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;

@@ -14,7 +14,7 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Picture;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Support\Facades\DB;
 
 /** Join runs against the stand-ins: the wall clock and the log's rows around the core's live run. */

@@ -7,7 +7,7 @@ namespace App\Models;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;

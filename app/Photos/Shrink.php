@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Photos;
 
 use Closure;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use GdImage;
 use RuntimeException;
 

@@ -8,7 +8,7 @@ use App\Models\Proposal;
 use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Advice\Planner\Watch;
 use EmberDusk\Formats\Json;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;

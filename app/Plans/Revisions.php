@@ -15,7 +15,7 @@ use EmberDusk\Plan\Difference;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 

@@ -11,7 +11,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Results of a plan's runs, kept by their island's fingerprint across requests: an edit solves only what it touched. */
 final readonly class Solutions

@@ -13,7 +13,7 @@ use SplFileInfo;
 final class LayeringTest extends TestCase
 {
     private const ROOMS = [
-        'Workings',
+        'Values',
         'Measure',
         'Formats',
         'Kit',

@@ -6,7 +6,7 @@ namespace EmberDusk\Tests;
 
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 

@@ -8,7 +8,7 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Photos\Shrink;
 use App\Plans\Revisions;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Tests\TestCase;

@@ -7,7 +7,7 @@ namespace Tests\Fuzz;
 use App\Plans\Shelves;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;

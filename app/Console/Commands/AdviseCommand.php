@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 
 final class AdviseCommand extends Command

@@ -11,7 +11,7 @@ use EmberDusk\Advice\Works\WorkCalendar;
 use EmberDusk\Build\Arrangement;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 
 final class BuildCommand extends Command

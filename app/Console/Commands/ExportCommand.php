@@ -9,7 +9,7 @@ use App\Plans\Revisions;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Plan\JobFile;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 
 final class ExportCommand extends Command

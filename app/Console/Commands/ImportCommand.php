@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Models\Crew;
 use App\Plans\Revisions;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 
 final class ImportCommand extends Command

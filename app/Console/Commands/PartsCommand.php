@@ -10,7 +10,7 @@ use EmberDusk\Advice\Works\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use EmberDusk\Parts\Offcut;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 
 final class PartsCommand extends Command

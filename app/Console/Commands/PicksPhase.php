@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Reads --scene and --phase. */
 trait PicksPhase

@@ -7,9 +7,9 @@ namespace App\Console\Commands;
 use App\Plans\Shelves;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 
 /** Reads FILE (- is standard input) and answers with the exit codes of the command line: 0, 1 must stop, 2 bad input. */

@@ -16,9 +16,9 @@ use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 
 final class SolveCommand extends Command

@@ -19,7 +19,7 @@ use EmberDusk\Build\CriticalPath;
 use EmberDusk\Build\Pin;
 use EmberDusk\Build\Step;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

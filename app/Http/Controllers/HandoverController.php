@@ -14,7 +14,7 @@ use App\Time\Clock;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Joining\Words;
-use EmberDusk\Workings\Finding;
+use EmberDusk\Values\Finding;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;

@@ -22,7 +22,7 @@ use EmberDusk\Circuit\Netlist;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;

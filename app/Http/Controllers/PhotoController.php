@@ -11,7 +11,7 @@ use App\Models\User;
 use App\Photos\Shrink;
 use App\Plans\Revisions;
 use App\Time\Clock;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

@@ -16,7 +16,7 @@ use EmberDusk\Kit\Kind;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\ShelfCsv;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

@@ -14,7 +14,7 @@ use EmberDusk\Advice\TraceDesk;
 use EmberDusk\Measure\Trace\Findings;
 use EmberDusk\Measure\Trace\Probe;
 use EmberDusk\Measure\Trace\Tracer;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;

@@ -10,11 +10,11 @@ use EmberDusk\Measure\Site\Battery;
 use EmberDusk\Measure\Site\Site;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Place as Room;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** Batteries: a tap at the wanted volts or a converter from the shelf, what a tap does to the bank, the usual caution. */
 final readonly class BankSlate

@@ -7,9 +7,9 @@ namespace EmberDusk\Advice;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Plan\Document;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Trouble;
 
 /** What a stage shows: the stage strip, the slate, the ledger and the stage's picture. */
 final readonly class Desk

@@ -12,7 +12,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
+use EmberDusk\Values\Figure;
 
 /** What an entry offers against what this run asks of it, in one unit: watts, metres or amps. */
 final readonly class Gauge

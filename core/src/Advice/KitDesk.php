@@ -10,8 +10,8 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Owned;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** The chain of kit of every run; of the one in hand also what the shelf has for each place in it, with what speaks against it here. */
 final readonly class KitDesk

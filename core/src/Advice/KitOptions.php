@@ -12,9 +12,9 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\ChooseKit;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 
 /** What the shelf has for one place in the chain of a run, with what speaks against each here. */
 final readonly class KitOptions
@@ -68,7 +68,7 @@ final readonly class KitOptions
                 Severity::Open,
                 $t->getMessage(),
                 '',
-                new \EmberDusk\Workings\Place('kit', $run->id),
+                new \EmberDusk\Values\Place('kit', $run->id),
             );
         }
         $kind = $frozen->entry;

@@ -13,8 +13,8 @@ use EmberDusk\Kit\Channel;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Trouble;
 
 /** The ribbon of a run: its marks, feeds, cables and what lies along it. */
 final readonly class Ribbons

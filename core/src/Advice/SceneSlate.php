@@ -6,10 +6,10 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 
 /** Scenes: what is uneven in one though it is even at full, peaks above a supply's limit, and what could not be solved. */
 final readonly class SceneSlate

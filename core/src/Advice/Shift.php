@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
 
 /** What would move if one plan took another's place: figures that print otherwise, findings that come and go. */
 final readonly class Shift

@@ -12,10 +12,10 @@ use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
 use EmberDusk\Reach\Channels;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** What the survey leaves open or what speaks against what was found: damp, mounting, legs, boxes, power, radio channels. */
 final readonly class SiteSlate

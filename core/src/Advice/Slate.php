@@ -14,11 +14,11 @@ use EmberDusk\Circuit\Rules\Modules;
 use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 
 /** Everything that is wrong or undecided in a job, worst first. */
 final readonly class Slate

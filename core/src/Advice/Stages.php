@@ -8,7 +8,7 @@ use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Build\Step;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
-use EmberDusk\Workings\Finding;
+use EmberDusk\Values\Finding;
 
 /** The stages of a job and how far each is: unlit, glowing (open points), lit (done). */
 final readonly class Stages

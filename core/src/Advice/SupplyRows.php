@@ -9,8 +9,8 @@ use EmberDusk\Circuit\Rules\LimitedPower;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** The job's supplies: average and peak, at full or in the scene that is looked at, and what their leaflets and the tables say. */
 final readonly class SupplyRows

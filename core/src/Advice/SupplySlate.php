@@ -8,9 +8,9 @@ use EmberDusk\Measure\Site\CableLeg;
 use EmberDusk\Measure\Site\Site;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** Where power comes from at a site and by which legs, and what speaks against it. */
 final readonly class SupplySlate

@@ -14,8 +14,8 @@ use EmberDusk\Measure\TapeSheet;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** Every place with its notes as typed and what they say: the sheet, the runs, power, boxes, legs, networks. */
 final readonly class SurveyDesk

@@ -11,7 +11,7 @@ use EmberDusk\Measure\Trace\Probe;
 use EmberDusk\Measure\Trace\TracedLeg;
 use EmberDusk\Measure\Trace\Tracer;
 use EmberDusk\Plan\Place;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A trace in words: what to link, which end to touch, and in the end which end is which leg. Ends are numbered from 1. */
 final readonly class TraceDesk

@@ -12,8 +12,8 @@ use EmberDusk\Kit\Fuse;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** Ribbons: every run at true length with its feeds, its cables and the curves along it. */
 final readonly class WireDesk

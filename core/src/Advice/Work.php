@@ -14,7 +14,7 @@ use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A plan with what was computed of its runs, the shelf it is chosen from, and which controllers a join run has joined. */
 final readonly class Work

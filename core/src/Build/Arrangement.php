@@ -24,7 +24,7 @@ final readonly class Arrangement
         public array $waits = [],
     ) {}
 
-    /** @throws \EmberDusk\Workings\Trouble at the first value that cannot be */
+    /** @throws \EmberDusk\Values\Trouble at the first value that cannot be */
     public static function read(Fields $f): self
     {
         $visits = array_map(Visit::read(...), $f->objects('visits'));

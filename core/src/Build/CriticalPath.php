@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Build;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** The longest way through the steps, waits counted: how early each can begin, how late it may, in minutes from the start. */
 final readonly class CriticalPath

@@ -10,7 +10,7 @@ use EmberDusk\Formats\Fields;
 /** Days as YYYY-MM-DD. */
 final readonly class Day
 {
-    /** @throws \EmberDusk\Workings\Trouble when there is no such day */
+    /** @throws \EmberDusk\Values\Trouble when there is no such day */
     public static function read(Fields $f, string $key): string
     {
         $day = $f->string($key, 10);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Build;
 
 use DateTimeImmutable;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** The days of work of a job, numbered from 0: those of its visits, then as many more as it takes. */
 final class Days

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Build;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** What it costs to move a step to another time, and which rules that breaks. */
 final readonly class Move

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Build;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * Steps laid onto the days of work: of those that can begin, the one that may begin least late first, each as soon as its people are

@@ -6,8 +6,8 @@ namespace EmberDusk\Circuit;
 
 use EmberDusk\Measure\Copper;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** The numbers of cables that people see, each with its working. */
 final readonly class CableFigures

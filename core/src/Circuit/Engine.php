@@ -10,7 +10,7 @@ use EmberDusk\Plan\Document;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Solves an island of a plan at full light: as planned, at both ends of what may be off, and with each feed open. */
 final readonly class Engine

@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * The phases of an island's dimming (engineering.md 3): all controllers start their period together; with distinct duties

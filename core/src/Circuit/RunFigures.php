@@ -9,9 +9,9 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Measure\Copper;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Range;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Range;
 
 /** The numbers of a run that people see, each with its working. */
 final readonly class RunFigures

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-use EmberDusk\Workings\Range;
+use EmberDusk\Values\Range;
 
 /** What was computed of a run, at full light or in a scene. Light is relative: 1 is every channel that is commanded on at its nominal current. */
 final readonly class RunResult

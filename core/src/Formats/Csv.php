@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * CSV after RFC 4180: comma, quotes doubled, CRLF, UTF-8. Read are semicolons too, and any line end.

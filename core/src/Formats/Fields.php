@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Typed reading of a decoded JSON object; whatever does not fit is told with its JSON Pointer. */
 final readonly class Fields

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use JsonException;
 use stdClass;
 

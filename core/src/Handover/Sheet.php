@@ -10,7 +10,7 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
+use EmberDusk\Values\Figure;
 
 /** The sheet that is left with the client: what was laid, what it should read, what it is called, how to recover it. */
 final readonly class Sheet
@@ -83,7 +83,7 @@ final readonly class Sheet
                     : array_map(static fn(Figure $f): array => $f->toArray(), [
                         RunFigures::load($strip, $plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
                         new Figure('Volts at the supply', $result->supplyVolts, 'V', 2, 'V', [
-                            new \EmberDusk\Workings\Input('V', 'solved, all full', $result->supplyVolts, 'V'),
+                            new \EmberDusk\Values\Input('V', 'solved, all full', $result->supplyVolts, 'V'),
                         ]),
                         RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
                         RunFigures::darkest($result, $strip),

@@ -8,7 +8,7 @@ use EmberDusk\Kit\Profiles\ControllerProfile;
 use EmberDusk\Kit\Profiles\HubProfile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** The devices of a plan that are to be joined, with the behaviour in their leaflets. */
 final readonly class Kit

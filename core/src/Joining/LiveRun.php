@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining;
 
 use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A join run against the stand-ins: its log so far, what may be done next, and what the clock adds to the log. */
 final class LiveRun

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Works a join run through with a pair of simulated hands that follow the guide. */
 final readonly class Rehearsal

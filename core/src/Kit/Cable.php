@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Measure\Conductor;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Cable by the metre: cores of one size. */
 final readonly class Cable implements Entry

@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Measure\Number;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * An entry as words in cells, one for each field: what a form shows and a column holds. Lists are parted by spaces,

@@ -41,7 +41,7 @@ final readonly class Kind
     /**
      * Every field of an entry is known and fits.
      *
-     * @throws \EmberDusk\Workings\Trouble at the first that does not
+     * @throws \EmberDusk\Values\Trouble at the first that does not
      */
     public function check(Fields $entry): void
     {

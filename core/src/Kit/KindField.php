@@ -44,7 +44,7 @@ final readonly class KindField
     /**
      * Holds an entry's value against the field.
      *
-     * @throws \EmberDusk\Workings\Trouble
+     * @throws \EmberDusk\Values\Trouble
      */
     public function check(Fields $entry): void
     {

@@ -18,7 +18,7 @@ final readonly class PixelGroup
         public int $pixels,
     ) {}
 
-    /** @throws \EmberDusk\Workings\Trouble */
+    /** @throws \EmberDusk\Values\Trouble */
     public static function read(Fields $f): self
     {
         $colours = $f->oneOf('colours', ['rgb', 'rgbw']) === 'rgbw' ? 4 : 3;

@@ -21,7 +21,7 @@ final readonly class Price
             : new self($amount, $entry->has('currency') ? $entry->string('currency', 3) : '');
     }
 
-    /** @throws \EmberDusk\Workings\Trouble when it is no code as in ISO 4217 */
+    /** @throws \EmberDusk\Values\Trouble when it is no code as in ISO 4217 */
     public static function currency(Fields $f, string $key = 'currency'): string
     {
         $currency = $f->string($key, 3);

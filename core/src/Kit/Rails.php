@@ -27,7 +27,7 @@ final readonly class Rails
     /**
      * @param  float  $bend  volts where a group begins to draw
      *
-     * @throws \EmberDusk\Workings\Trouble
+     * @throws \EmberDusk\Values\Trouble
      */
     public static function read(Fields $f, int $channels, float $bend): self
     {

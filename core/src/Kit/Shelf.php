@@ -7,7 +7,7 @@ namespace EmberDusk\Kit;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use stdClass;
 
 /** Reads shelf entries of every kind and gives each its content hash. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Csv;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A shelf as CSV: kind, id, name, then a column for each field of the kinds that are in it. */
 final readonly class ShelfCsv

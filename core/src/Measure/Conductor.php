@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Measure;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * A conductor size in mm² or AWG: its resistance and what a flexible cable of it may carry.

@@ -13,7 +13,7 @@ use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** What holds in every plan whatever made it: names, references and counts. */
 final readonly class Invariants

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Kit\Shelf;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** The job file: JSON by core/schema/job.json, every older version read, a newer one refused by name. */
 final readonly class JobFile

@@ -24,7 +24,7 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Finding;
+use EmberDusk\Values\Finding;
 use PHPUnit\Framework\TestCase;
 
 final class DesksTest extends TestCase

@@ -16,7 +16,7 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Nested loops over the planner's tables and nothing else of it: every layout is built, priced from the built plan and held against the limits anew. */
 final class Enumerator

@@ -11,9 +11,9 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -84,7 +84,7 @@ final class PlannerTest extends TestCase
 
     /**
      * @param  list<string>  $ids
-     * @return list<Run>
+     * @return non-empty-list<Run>
      */
     private static function group(Plan $plan, array $ids): array
     {

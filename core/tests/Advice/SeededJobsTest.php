@@ -15,7 +15,7 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\SeededJobs;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -17,8 +17,8 @@ use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 /** Findings of scenes, facts of the shelf, supplies' rows and what has changed since a quote, case by case. */

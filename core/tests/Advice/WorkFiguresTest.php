@@ -24,15 +24,15 @@ use EmberDusk\Parts\Offcut;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Tests\Workings;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
+use EmberDusk\Tests\FigureAssertions;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
 use PHPUnit\Framework\TestCase;
 
 /** What Parts, Build and the quote show: every number has a working that gives it, and they agree with each other. */
 final class WorkFiguresTest extends TestCase
 {
-    use Workings;
+    use FigureAssertions;
 
     private static function plan(): Plan
     {

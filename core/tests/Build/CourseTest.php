@@ -16,7 +16,7 @@ use EmberDusk\Build\Tick;
 use EmberDusk\Build\Visit;
 use EmberDusk\Build\Waits;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -13,7 +13,7 @@ use EmberDusk\Build\Days;
 use EmberDusk\Build\Schedule;
 use EmberDusk\Build\Visit;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -25,7 +25,7 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;

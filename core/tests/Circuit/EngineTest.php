@@ -9,14 +9,14 @@ use EmberDusk\Advice\WireDesk;
 use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Tests\Workings;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Tests\FigureAssertions;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 final class EngineTest extends TestCase
 {
-    use Workings;
+    use FigureAssertions;
 
     public function test_every_watt_of_the_emf_is_accounted_for(): void
     {

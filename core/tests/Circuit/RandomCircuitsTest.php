@@ -14,7 +14,7 @@ use EmberDusk\Circuit\Solution;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Source;
 use EmberDusk\Circuit\Stretch;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 /**

@@ -12,7 +12,7 @@ use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Solver\SymmetricFactor;
 use EmberDusk\Circuit\Source;
 use EmberDusk\Circuit\Stretch;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 final class SolverTest extends TestCase

@@ -15,7 +15,7 @@ use EmberDusk\Circuit\Stretch;
 use EmberDusk\Circuit\Wiring;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 /** From plan to network: what lies between what, and how many ohms it has. */

@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Formats;
 
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 final class CsvTest extends TestCase

@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Formats;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -14,7 +14,7 @@ use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Words;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 final class GuideTest extends TestCase

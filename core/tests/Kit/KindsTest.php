@@ -12,7 +12,7 @@ use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\ShelfCsv;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

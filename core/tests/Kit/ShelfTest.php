@@ -14,7 +14,7 @@ use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 final class ShelfTest extends TestCase

@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Measure;
 
 use EmberDusk\Measure\Conductor;
 use EmberDusk\Measure\Copper;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

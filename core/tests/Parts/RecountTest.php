@@ -12,7 +12,7 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 /** Sixty random jobs whose parts are counted again here, from what was asked of them and not from what the plan came to. */

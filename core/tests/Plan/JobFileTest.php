@@ -8,7 +8,7 @@ use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Document;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

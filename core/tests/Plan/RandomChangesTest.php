@@ -10,7 +10,7 @@ use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 /** Long random histories: whatever is accepted holds together, reads back the same, and is undone to the letter. */

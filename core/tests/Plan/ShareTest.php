@@ -14,8 +14,8 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 /** Runs on one supply and under one controller: what is shared, what stays when one goes, and what is judged with all of them. */

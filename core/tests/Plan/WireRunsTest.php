@@ -9,7 +9,7 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
 
 /** Runs wired anew in one change: what is right keeps its id, what nobody uses goes, what cannot be is refused at its place. */

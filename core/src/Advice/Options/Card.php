@@ -11,11 +11,11 @@ use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 
 /** Works one option out: the shelf's kit for it, solved on the real run, priced, and held against the site. */
 final readonly class Card

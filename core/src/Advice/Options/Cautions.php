@@ -14,9 +14,9 @@ use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** What the surveyed site and the leaflets say about an option before anything is bought. */
 final readonly class Cautions

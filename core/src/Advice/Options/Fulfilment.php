@@ -16,7 +16,7 @@ use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** The kit of the shelf that fulfils a wish at least cost: what is asked of each follows from the strip and the run. */
 final readonly class Fulfilment

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Options;
 
 use EmberDusk\Plan\Wish;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
 
 /** One option as a column: its kit, its figures by row, what can work it, what speaks against it, and what takes it over. */
 final readonly class OptionCard

@@ -7,8 +7,8 @@ namespace EmberDusk\Advice\Options;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** What an option costs and how long it takes: parts, joints, minutes. Cable and strip are rounded up to 0.1 m. */
 final readonly class OptionCost

@@ -11,12 +11,12 @@ use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 
 /** The ready-made set: what its box says. Of its light along the run the box says nothing, so nothing is computed. */
 final readonly class SetCard

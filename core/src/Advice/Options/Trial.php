@@ -14,7 +14,7 @@ use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;
-use EmberDusk\Workings\Finding;
+use EmberDusk\Values\Finding;
 
 /** A wish put into the plan and solved on the real run: fed at as few points as hold the limits, or else as even as it gets. */
 final readonly class Trial
@@ -35,7 +35,7 @@ final readonly class Trial
         public int $feeds,
     ) {}
 
-    /** @throws \EmberDusk\Workings\Trouble when it cannot be solved */
+    /** @throws \EmberDusk\Values\Trouble when it cannot be solved */
     public static function of(Plan $plan, Run $run, Wish $wish, Fulfilment $kit, ShelfSource $shelf): self
     {
         $best = null;

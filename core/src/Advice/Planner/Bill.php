@@ -7,8 +7,8 @@ namespace EmberDusk\Advice\Planner;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** What the wiring of some runs costs, line by line, in hundredths of the smallest coin: units, cable rounded up to 0.1 m, fuses, joints by the hour's price. */
 final readonly class Bill

@@ -11,8 +11,8 @@ use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Trouble;
 
 /** Why not as it is drawn: its price line by line beside the proposal's, the limits it breaks, the cheapest single change that repairs it. */
 final readonly class Drawn

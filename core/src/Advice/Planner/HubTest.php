@@ -15,7 +15,7 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\WireRuns;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Frozen;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * What one way to feed a run does at the highest, a middle and the lowest volts that a hub may have in any layout that holds

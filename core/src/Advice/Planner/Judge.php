@@ -13,7 +13,7 @@ use EmberDusk\Circuit\Rules\Seam;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A plan held against the job's limits: solved whole at full light, nominal values, each figure rounded to 1e-4 of its unit. */
 final readonly class Judge

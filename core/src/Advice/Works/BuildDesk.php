@@ -15,12 +15,12 @@ use EmberDusk\Build\Step;
 use EmberDusk\Build\StepTimes;
 use EmberDusk\Build\Visit;
 use EmberDusk\Build\Waits;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Range;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Range;
+use EmberDusk\Values\Severity;
 
 /** The work as lanes, a person each, over the days: what waits for parts or cures, what the end hangs on, what is done. */
 final readonly class BuildDesk

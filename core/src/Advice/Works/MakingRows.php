@@ -11,10 +11,10 @@ use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Uses;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** How each run is made up, with what there is to choose from, and what of it cannot be. */
 final readonly class MakingRows

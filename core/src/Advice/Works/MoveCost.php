@@ -15,7 +15,7 @@ final readonly class MoveCost
     /**
      * @return array{broken: list<string>, costs: list<array{what: string, before: string, after: string}>} as in core/schema/responses.json, $defs/moveCost
      *
-     * @throws \EmberDusk\Workings\Trouble when the step is not there or done
+     * @throws \EmberDusk\Values\Trouble when the step is not there or done
      */
     public static function of(Work $work, Pin $pin): array
     {

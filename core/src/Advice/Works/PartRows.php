@@ -10,8 +10,8 @@ use EmberDusk\Build\Day;
 use EmberDusk\Build\Step;
 use EmberDusk\Parts\Part;
 use EmberDusk\Plan\Terms;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** The lines of the parts list, each number with its working, and which step waits for it. */
 final readonly class PartRows

@@ -12,11 +12,11 @@ use EmberDusk\Parts\Part;
 use EmberDusk\Parts\Piece;
 use EmberDusk\Parts\StockCut;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** Reels and stock lengths with the cuts in them; the list beside, each line with what it is for and how far it is. */
 final readonly class PartsDesk

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /** What the client is asked for: parts with the mark-up, labour by the hour, tax. Whole hundredths of the currency, so that the lines add up. */
 final readonly class Quote

@@ -7,9 +7,9 @@ namespace EmberDusk\Advice\Works;
 use EmberDusk\Advice\Work;
 use EmberDusk\Build\Step;
 use EmberDusk\Build\StepTimes;
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Range;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Range;
 
 /** A step with its reasons, how long it takes with the working of that, and what it took. */
 final readonly class StepRow

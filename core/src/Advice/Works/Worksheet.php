@@ -17,7 +17,7 @@ use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** What Parts, Build and the quote go by: the list, the steps, and what is left of them on its days. Made once for a piece of work. */
 final class Worksheet

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Rules;
 
-use EmberDusk\Workings\Finding;
+use EmberDusk\Values\Finding;
 
 /** All rules that a run is held against; adding one is a class and a line here. */
 final readonly class Book

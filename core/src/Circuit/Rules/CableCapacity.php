@@ -6,10 +6,10 @@ namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\LaidCable;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** A cable carries its load, also with another feed open (engineering.md 7; capacity as the conductor's own source says). */
 final readonly class CableCapacity implements Rule

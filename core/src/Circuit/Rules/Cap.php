@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Rules;
 
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** A supply sized for part of full load is only large enough once the limit is really set: a step and a check (common practice, no source). */
 final readonly class Cap implements Rule

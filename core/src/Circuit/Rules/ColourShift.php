@@ -6,10 +6,10 @@ namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Plan\Feed;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** Over 3 SDCM steps of one mix along a run are seen: a starved colour strip turns red (common practice, no source). */
 final readonly class ColourShift implements Rule

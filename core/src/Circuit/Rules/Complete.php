@@ -6,10 +6,10 @@ namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Circuit\Parts;
 use EmberDusk\Kit\Cable;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** A run has all its kit, every cable a core for + and one for each return, the controller a channel for each. */
 final readonly class Complete implements Rule

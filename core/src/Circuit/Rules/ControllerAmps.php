@@ -7,9 +7,9 @@ namespace EmberDusk\Circuit\Rules;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** A channel and the controller as a whole carry no more than their amps, at nominal load. */
 final readonly class ControllerAmps implements Rule

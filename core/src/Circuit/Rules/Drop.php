@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Kit\Cable;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** At most 5 % of nominal volts from the supply to the farthest feed (IEC 60364-7-715, from memory). */
 final readonly class Drop implements Rule

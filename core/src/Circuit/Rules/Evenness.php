@@ -8,11 +8,11 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Sag;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Feed;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 
 /** Darkest over brightest: 0.90 and up even, to 0.80 visible to a careful eye, below visible (common practice, no source). */
 final readonly class Evenness implements Rule

@@ -6,10 +6,10 @@ namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** Part of a supply's rating stays unused: rating x (1 - headroom) >= nominal load (common practice: 144 W asks for 180 W). */
 final readonly class Headroom implements Rule

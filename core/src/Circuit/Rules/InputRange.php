@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Rules;
 
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** A controller works inside its input range. */
 final readonly class InputRange implements Rule

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Kit\Connector;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** A joint carries what flows through it, also with another feed open: clip-on strip connectors 3 A (common practice, no source; on the shelf). */
 final readonly class Joints implements Rule

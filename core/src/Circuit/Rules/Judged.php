@@ -12,7 +12,7 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Fix;
+use EmberDusk\Values\Fix;
 
 /** A run with its kit as far as it is chosen, its result when it was solved, and the shelf that fixes are taken from. */
 final readonly class Judged

@@ -10,10 +10,10 @@ use EmberDusk\Kit\Fixture;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** Rules of fixtures that hang on a low-voltage supply: a cable, volts enough, no more lost on the way than the job allows. */
 final readonly class Lamps

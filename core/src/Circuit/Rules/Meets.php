@@ -12,11 +12,11 @@ use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\Changes\FeedPattern;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
 
 /** Where ends of two runs of the same strip lie within a metre, more than 5 % between them is seen (common practice, no source). */
 final readonly class Meets

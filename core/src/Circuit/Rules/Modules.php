@@ -8,10 +8,10 @@ use EmberDusk\Kit\Dimmer;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /**
  * Rules of dimming modules: watts of LED load and the least load (phase-cut), the current of the control line (0-10 V),

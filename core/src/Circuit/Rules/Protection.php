@@ -7,10 +7,10 @@ namespace EmberDusk\Circuit\Rules;
 use EmberDusk\Circuit\CableResult;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\LaidCable;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /**
  * A cable is protected when its fuse <= its capacity and 1.25 x load <= fuse; without a fuse what the supply can keep up

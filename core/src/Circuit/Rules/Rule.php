@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Rules;
 
-use EmberDusk\Workings\Finding;
+use EmberDusk\Values\Finding;
 
 /** One rule of the trade, held against one run. */
 interface Rule

@@ -6,10 +6,10 @@ namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** Where a run's two ends lie within a metre, more than 5 % between them is seen (common practice, no source). */
 final readonly class Seam implements Rule

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Kit\Supply;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** The supply's volts must be the strip's: most small controllers pass them straight through (common practice, no source). */
 final readonly class SupplyVolts implements Rule

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Measure\TapeNotes;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
 
 /** Touchable d.c.: 60 V where it is dry, 30 V where it is damp (IEC 60364-4-41, from memory). The highest volts count. */
 final readonly class Touch implements Rule

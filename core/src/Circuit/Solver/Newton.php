@@ -8,7 +8,7 @@ use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Point;
 use EmberDusk\Circuit\Solution;
 use EmberDusk\Circuit\Stretch;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * Finds the volts of a network: Newton on its convex co-content, solved for corrections from the residual currents,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Solver;
 
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * Solves a sparse symmetric positive definite system. The order (least degree first) and the places of the fill are

@@ -11,7 +11,7 @@ use EmberDusk\Measure\Number;
 use EmberDusk\Measure\SlipFound;
 use EmberDusk\Measure\TapeLengths;
 use EmberDusk\Measure\Word;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A cable that is already there: from, to, cores, size, length if known, how it is laid, what tracing found. */
 final readonly class CableLeg

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan\Changes;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Feeds a run at one more pad, with a tail like the others. */
 final readonly class AddFeed implements Change

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A named change of a plan. Which items it touched is what differs between the plan before and after. */
 interface Change

@@ -20,7 +20,7 @@ use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Takes a shelf entry for a run (strip, supply, controller, cable) or for the job (hub), as a frozen copy. */
 final readonly class ChooseKit implements Change

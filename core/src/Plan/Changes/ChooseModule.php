@@ -10,7 +10,7 @@ use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Puts fixtures under a dimming module: one that the job has, or another entry of the shelf. */
 final readonly class ChooseModule implements Change

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan\Changes;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Adds the feeds that are missing for both ends, or for the middle, in one action. */
 final readonly class FeedPattern implements Change

@@ -9,7 +9,7 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Hangs low-voltage fixtures on a supply, by a cable of their own. Metres. */
 final readonly class HangFixture implements Change

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan\Changes;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Moves a feed to another pad; its cable keeps its length. */
 final readonly class MoveFeed implements Change

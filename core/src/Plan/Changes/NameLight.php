@@ -7,7 +7,7 @@ namespace EmberDusk\Plan\Changes;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Names a joined light and puts it in a room; the hub's limit of letters and the other lights' names are checked. */
 final readonly class NameLight implements Change

@@ -6,7 +6,7 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** The name of a place: there, not too long, and no other place's. */
 final readonly class PlaceName

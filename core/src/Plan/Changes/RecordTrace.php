@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** What a trace found of the cable legs of a place, written behind each leg in the notes. */
 final readonly class RecordTrace implements Change

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Takes an entry of the job's kit anew as it stands on the shelf now; feeds go to the nearest cut mark of a changed strip. */
 final readonly class RefreshKit implements Change

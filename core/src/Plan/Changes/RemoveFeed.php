@@ -7,7 +7,7 @@ namespace EmberDusk\Plan\Changes;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Takes a feed away with its cable; the last one of a run stays. */
 final readonly class RemoveFeed implements Change

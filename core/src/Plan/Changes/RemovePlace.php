@@ -6,7 +6,7 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Takes a place out with its notes and all its runs; the last one stays. */
 final readonly class RemovePlace implements Change

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Slices;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * Keeps tape notes as typed. Notes without a slip set the lengths of their runs; with a slip the runs stay as they

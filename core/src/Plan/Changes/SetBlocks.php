@@ -6,7 +6,7 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** How many blocks of a battery lie in series and how many rows side by side. */
 final readonly class SetBlocks implements Change

@@ -12,7 +12,7 @@ use EmberDusk\Kit\Fuse;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Another kind, length, joint or fuse for one cable; a length that is given counts as measured. An empty joint is solder, an empty fuse none. */
 final readonly class SetCable implements Change

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** So many fixtures of one kind at a place: new ones, another kind or number of them, or none. */
 final readonly class SetFixture implements Change

@@ -10,7 +10,7 @@ use EmberDusk\Measure\SlipFound;
 use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A wall measured anew on the sheet: its word in the notes changes, and nothing else in them. */
 final readonly class SetLeg implements Change

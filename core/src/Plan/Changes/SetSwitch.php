@@ -6,7 +6,7 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Says which kind of light a controller's switch or jumper is set to. */
 final readonly class SetSwitch implements Change

@@ -6,7 +6,7 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Cuts the + rail of a pixel run at pads, the minus common, and says which supply each feed hangs on. */
 final readonly class SetZones implements Change

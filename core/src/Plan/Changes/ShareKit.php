@@ -10,7 +10,7 @@ use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** Puts a run on a supply or a controller that is there already, or gives it one of its own of the same kind. */
 final readonly class ShareKit implements Change

@@ -11,7 +11,7 @@ use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Splice;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /** A heavy leg that runs past a run, with drops to both ends of each of its sections; what fed it before goes. Metres. */
 final readonly class TapLeg implements Change

@@ -11,7 +11,7 @@ use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Workings\Trouble;
+use EmberDusk\Values\Trouble;
 
 /**
  * Wires runs anew, all at once: supplies, the controllers on each, the runs on each of those, and every cable with its

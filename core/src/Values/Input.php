@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Workings;
+namespace EmberDusk\Values;
 
 /** One figure that goes into a formula: its symbol there, what it means, its value and unit. */
 final readonly class Input

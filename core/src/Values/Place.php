@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Workings;
+namespace EmberDusk\Values;
 
 /** Where a finding stands: the stage, and the id of the thing in the plan (empty: the whole job). */
 final readonly class Place

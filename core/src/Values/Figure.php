@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Workings;
+namespace EmberDusk\Values;
 
 /**
  * A computed number that a person sees, with the working behind it.

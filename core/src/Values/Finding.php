@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Workings;
+namespace EmberDusk\Values;
 
 /** What is wrong or undecided: where, how much against which limit, on whose word, and what mends it. */
 final readonly class Finding

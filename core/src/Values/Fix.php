@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Workings;
+namespace EmberDusk\Values;
 
 /** One action that mends a finding: what its button says and the change that it makes. */
 final readonly class Fix

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests;
 
-use EmberDusk\Workings\Figure;
+use EmberDusk\Values\Figure;
 use Symfony\Component\ExpressionLanguage\ExpressionFunction;
 use Symfony\Component\ExpressionLanguage\ExpressionLanguage;
 
 /** Holds shown numbers against their workings: an independent evaluator gives the shown formula with the shown inputs the shown value. */
-trait Workings
+trait FigureAssertions
 {
     /** @param  list<array<string, mixed>>  $figures */
     private static function assertWorkings(array $figures): void

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Workings;
+namespace EmberDusk\Tests\Values;
 
-use EmberDusk\Workings\Figure;
-use EmberDusk\Workings\Finding;
-use EmberDusk\Workings\Fix;
-use EmberDusk\Workings\Input;
-use EmberDusk\Workings\Place;
-use EmberDusk\Workings\Range;
-use EmberDusk\Workings\Severity;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Range;
+use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
 
-final class WorkingsTest extends TestCase
+final class ValuesTest extends TestCase
 {
     public function test_a_figure_prints_its_decimals_and_its_range(): void
     {
