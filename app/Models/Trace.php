@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use EmberDusk\Measure\Trace\Probe;
-use EmberDusk\Measure\Trace\TracedLeg;
+use EmberDusk\Survey\Trace\Probe;
+use EmberDusk\Survey\Trace\TracedLeg;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 

@@ -14,7 +14,7 @@ final class LayeringTest extends TestCase
 {
     private const ROOMS = [
         'Values',
-        'Measure',
+        'Survey',
         'Formats',
         'Kit',
         'Plan',

@@ -11,9 +11,9 @@ use App\Models\User;
 use App\Plans\Revisions;
 use App\Time\Clock;
 use EmberDusk\Advice\TraceDesk;
-use EmberDusk\Measure\Trace\Findings;
-use EmberDusk\Measure\Trace\Probe;
-use EmberDusk\Measure\Trace\Tracer;
+use EmberDusk\Survey\Trace\Probe;
+use EmberDusk\Survey\Trace\Tracer;
+use EmberDusk\Survey\Trace\TraceResult;
 use EmberDusk\Values\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -81,7 +81,7 @@ final readonly class TraceController
     public function record(Job $job, Trace $trace, #[CurrentUser] User $user): JsonResponse
     {
         $found = Tracer::next(self::legs($trace), $trace->heard());
-        if (!($found instanceof Findings) || $found->found === []) {
+        if (!($found instanceof TraceResult) || $found->found === []) {
             throw new Trouble('The trace is not finished: nothing certain can be written down yet.');
         }
         $change = [
@@ -113,7 +113,7 @@ final readonly class TraceController
         );
     }
 
-    /** @return non-empty-list<\EmberDusk\Measure\Trace\TracedLeg> */
+    /** @return non-empty-list<\EmberDusk\Survey\Trace\TracedLeg> */
     private static function legs(Trace $trace): array
     {
         $legs = $trace->traced();

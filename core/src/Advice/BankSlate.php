@@ -6,10 +6,10 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Kit\Bank;
 use EmberDusk\Kit\Converter;
-use EmberDusk\Measure\Site\Battery;
-use EmberDusk\Measure\Site\Site;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Place as Room;
+use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Measure\Climb;
-use EmberDusk\Measure\Leg;
-use EmberDusk\Measure\Length;
-use EmberDusk\Measure\Opening;
-use EmberDusk\Measure\Point;
-use EmberDusk\Measure\RunPath;
-use EmberDusk\Measure\Site\Battery;
-use EmberDusk\Measure\Site\Box;
-use EmberDusk\Measure\Site\CableLeg;
-use EmberDusk\Measure\Site\Outlet;
-use EmberDusk\Measure\Slip;
-use EmberDusk\Measure\TapeSheet;
+use EmberDusk\Survey\Climb;
+use EmberDusk\Survey\Leg;
+use EmberDusk\Survey\Length;
+use EmberDusk\Survey\Opening;
+use EmberDusk\Survey\Point;
+use EmberDusk\Survey\RunPath;
+use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\Site\Box;
+use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\Site\Outlet;
+use EmberDusk\Survey\Slip;
+use EmberDusk\Survey\TapeSheet;
 
 /** The tape sheet at true scale in metres: walls, openings, runs, what stands where, the legs between. */
 final readonly class SheetPicture

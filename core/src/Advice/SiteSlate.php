@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Measure\Site\Box;
-use EmberDusk\Measure\Site\Radio;
-use EmberDusk\Measure\Site\Site;
-use EmberDusk\Measure\TapeNotes;
-use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
 use EmberDusk\Reach\Channels;
+use EmberDusk\Survey\Site\Box;
+use EmberDusk\Survey\Site\Radio;
+use EmberDusk\Survey\Site\Site;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Measure\Site\CableLeg;
-use EmberDusk\Measure\Site\Site;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;

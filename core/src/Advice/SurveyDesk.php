@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Measure\Length;
-use EmberDusk\Measure\Site\Battery;
-use EmberDusk\Measure\Site\CableLeg;
-use EmberDusk\Measure\Site\Radio;
-use EmberDusk\Measure\Site\Site;
-use EmberDusk\Measure\TapeNotes;
-use EmberDusk\Measure\TapeSheet;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Length;
+use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\Site\Radio;
+use EmberDusk\Survey\Site\Site;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeSheet;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Measure\Site\CableLeg;
-use EmberDusk\Measure\TapeNotes;
-use EmberDusk\Measure\Trace\Findings;
-use EmberDusk\Measure\Trace\Probe;
-use EmberDusk\Measure\Trace\TracedLeg;
-use EmberDusk\Measure\Trace\Tracer;
 use EmberDusk\Plan\Place;
+use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\Trace\Probe;
+use EmberDusk\Survey\Trace\TracedLeg;
+use EmberDusk\Survey\Trace\Tracer;
+use EmberDusk\Survey\Trace\TraceResult;
 use EmberDusk\Values\Trouble;
 
 /** A trace in words: what to link, which end to touch, and in the end which end is which leg. Ends are numbered from 1. */
@@ -57,7 +57,7 @@ final readonly class TraceDesk
     {
         $next = Tracer::next($legs, $answers);
         $last = end($answers);
-        $found = $next instanceof Findings ? $next->found : [];
+        $found = $next instanceof TraceResult ? $next->found : [];
 
         return [
             'legs' => array_map(static fn(TracedLeg $l): string => "{$l->name} to " . ($l->to ?? '?'), $legs),
@@ -73,7 +73,7 @@ final readonly class TraceDesk
                     ]
                     : null,
             'ends' =>
-                $next instanceof Findings
+                $next instanceof TraceResult
                     ? array_map(
                         static fn(int $n, array $of): array => ['number' => $n + 1, 'legs' => $of],
                         array_keys($next->ends),

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Build;
 
-use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
 
 /**
  * The steps of a job in the order of the trade, from plan, kit and mounting: dry run, isolate, trace, supply, cables, loose

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-use EmberDusk\Measure\Copper;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\Copper;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 

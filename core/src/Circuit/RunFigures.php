@@ -6,9 +6,9 @@ namespace EmberDusk\Circuit;
 
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Measure\Copper;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Copper;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\Range;

@@ -7,8 +7,8 @@ namespace EmberDusk\Circuit;
 use EmberDusk\Circuit\Loads\GroupLoad;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Measure\Copper;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\Copper;
 
 /** Lays strips into a network: pads that are cut or fed become nodes; between them lie stretches, between sections jumper leads. */
 final class StripWiring

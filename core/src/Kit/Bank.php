@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Kit;
 
-use EmberDusk\Measure\Site\Battery;
+use EmberDusk\Survey\Site\Battery;
 
 /**
  * A battery bank at its lowest, nominal and charging volts, and whether a tap gives the volts that are wanted.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Measure\Conductor;
+use EmberDusk\Survey\Conductor;
 use EmberDusk\Values\Trouble;
 
 /** Cable by the metre: cores of one size. */

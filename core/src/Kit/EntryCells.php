@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Measure\Number;
+use EmberDusk\Survey\Number;
 use EmberDusk\Values\Trouble;
 
 /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Measure\Copper;
+use EmberDusk\Survey\Copper;
 
 /**
  * Ohm per metre of a strip's rails: as told, from their copper (rho / (w t)), or from one measured reel.

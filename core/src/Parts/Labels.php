@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
-use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
 
 /** A label for each end of each cable and leg, each supply and each controller: what it is and where the other end is. */
 final readonly class Labels

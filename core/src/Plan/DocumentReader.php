@@ -6,7 +6,7 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Shelf;
-use EmberDusk\Measure\Site\RunNote;
+use EmberDusk\Survey\Site\RunNote;
 
 /** A plan from plain data; what {@see Document} writes is read by it. */
 final readonly class DocumentReader

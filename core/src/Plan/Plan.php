@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Measure\TapeNotes;
+use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Trouble;
 
 /** A job's design, whole and immutable. Lists are kept by id, in the natural order of the ids. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Measure\Site\RunNote;
+use EmberDusk\Survey\Site\RunNote;
 
 /** A run of strip: its sections as measured, the leads between them, and the kit that feeds it. */
 final readonly class Run

@@ -6,7 +6,7 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Price;
-use EmberDusk\Measure\Length;
+use EmberDusk\Survey\Length;
 
 /** How a job is written and reckoned: lengths, wire sizes, currency, an hour's price, how long the light burns a day, mark-up on parts and tax as shares. */
 final readonly class Terms

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Measure\TapeNotes;
+use EmberDusk\Survey\TapeNotes;
 
 /** Which cables lead where, and what a run is made of. */
 trait WaysOfPlan

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Kit\Cable;
-use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
 
 /** Surveyed legs of a place that could run past a run and be tapped: sound ones with cores enough, as cables of the shelf of the same size. */
 final readonly class ExistingLegs

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Measure\Point;
-use EmberDusk\Measure\TapeNotes;
-use EmberDusk\Measure\TapeSheet;
 use EmberDusk\Plan\Changes\Tails;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Point;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeSheet;
 
 /**
  * How far cables go in one place, in metres: from what stands where it stands now by the cables that are laid, from a

@@ -12,7 +12,6 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
@@ -20,6 +19,7 @@ use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Trouble;
 
 /** Takes a shelf entry for a run (strip, supply, controller, cable) or for the job (hub), as a frozen copy. */

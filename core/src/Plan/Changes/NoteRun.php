@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Measure\Site\RunNote;
-use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\Site\RunNote;
+use EmberDusk\Survey\TapeText;
 
 /**
  * Says one more thing of a run, or takes it back: a way it is mounted, or what light it is for. It is written into the

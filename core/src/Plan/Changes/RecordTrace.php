@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Measure\TapeNotes;
-use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Trouble;
 
 /** What a trace found of the cable legs of a place, written behind each leg in the notes. */

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Measure\RunPath;
-use EmberDusk\Measure\Site\RunNote;
-use EmberDusk\Measure\TapeNotes;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Slices;
+use EmberDusk\Survey\RunPath;
+use EmberDusk\Survey\Site\RunNote;
+use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Trouble;
 
 /**

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Measure\LengthReader;
-use EmberDusk\Measure\SlipFound;
-use EmberDusk\Measure\TapeNotes;
-use EmberDusk\Measure\TapeText;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\LengthReader;
+use EmberDusk\Survey\SlipFound;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Trouble;
 
 /** A wall measured anew on the sheet: its word in the notes changes, and nothing else in them. */

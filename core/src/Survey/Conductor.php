@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey;
+
+use EmberDusk\Values\Trouble;
+
+/**
+ * A conductor size in mm² or AWG: its resistance and what a flexible cable of it may carry.
+ *
+ * The tables hold SI: ohm per metre at 20 °C, amps.
+ */
+final readonly class Conductor
+{
+    /** Greatest d.c. resistance at 20 °C in ohm/km, plain copper, IEC 60228:2004 (from memory). */
+    private const IEC60228 = [
+        'flexible' => [
+            '0.5' => 39.0,
+            '0.75' => 26.0,
+            '1' => 19.5,
+            '1.5' => 13.3,
+            '2.5' => 7.98,
+            '4' => 4.95,
+            '6' => 3.3,
+            '10' => 1.91,
+        ],
+        'stranded' => [
+            '0.5' => 36.0,
+            '0.75' => 24.5,
+            '1' => 18.1,
+            '1.5' => 12.1,
+            '2.5' => 7.41,
+            '4' => 4.61,
+            '6' => 3.08,
+            '10' => 1.83,
+        ],
+    ];
+
+    /** Amps of flexible cable by mm², BS 7671 table 4F3A (from memory). */
+    private const FLEXIBLE_AMPS = [
+        '0.5' => 3.0,
+        '0.75' => 6.0,
+        '1' => 10.0,
+        '1.25' => 13.0,
+        '1.5' => 16.0,
+        '2.5' => 25.0,
+        '4' => 32.0,
+    ];
+
+    /** Amps of flexible cord by AWG, NEC 402.5 (from memory); 20 and 22 common practice, no source. */
+    private const AWG_AMPS = [22 => 3.0, 20 => 5.0, 18 => 6.0, 16 => 8.0, 14 => 17.0, 12 => 23.0, 10 => 28.0];
+
+    private function __construct(
+        public string $system,
+        public string $size,
+        public string $make,
+        public float $ohmsPerMetre,
+        public ?float $capacity,
+        public string $resistanceSource,
+        public string $capacitySource,
+    ) {}
+
+    /**
+     * @param  string  $system  mm2 or awg
+     * @param  string  $make  flexible (class 5) or stranded (class 2) for mm2; solid or stranded for awg
+     *
+     * @throws Trouble when the tables do not hold that size
+     */
+    public static function of(string $system, float $size, string $make): self
+    {
+        return $system === 'awg' ? self::awg($size, $make) : self::metric($size, $make);
+    }
+
+    /** What is printed: "1.5 mm²" or "16 AWG". */
+    public function label(): string
+    {
+        return $this->system === 'awg' ? $this->size . ' AWG' : $this->size . ' mm²';
+    }
+
+    /** Ohm of one core of that length in metres at a temperature in °C. */
+    public function ohms(float $length, float $celsius): float
+    {
+        return $this->ohmsPerMetre * Copper::factor($celsius) * $length;
+    }
+
+    /** Diameter in metres, ASTM B258. */
+    public static function awgDiameter(float $gauge): float
+    {
+        return 0.127e-3 * 92 ** ((36 - $gauge) / 39);
+    }
+
+    private static function metric(float $size, string $make): self
+    {
+        $key = (string) $size;
+        $ohms =
+            self::IEC60228[$make][$key] ??
+            throw new Trouble(
+                "No resistance is known for {$key} mm², {$make}: take one of " .
+                    implode(', ', array_keys(self::IEC60228['flexible'])) .
+                    ' mm², flexible or stranded.',
+            );
+
+        return new self(
+            'mm2',
+            $key,
+            $make,
+            $ohms / 1000,
+            self::FLEXIBLE_AMPS[$key] ?? null,
+            'IEC 60228:2004, greatest resistance at 20 °C (from memory)',
+            'BS 7671 table 4F3A (from memory)',
+        );
+    }
+
+    private static function awg(float $gauge, string $make): self
+    {
+        if (!in_array($make, ['solid', 'stranded'], true) || $gauge < 0 || $gauge > 40 || $gauge !== floor($gauge)) {
+            throw new Trouble("No wire is {$gauge} AWG, {$make}: take a whole gauge from 0 to 40, solid or stranded.");
+        }
+        $area = (M_PI / 4) * self::awgDiameter($gauge) ** 2;
+        $ohms = (Copper::RESISTIVITY / $area) * ($make === 'stranded' ? Copper::STRANDING : 1);
+        $amps = self::AWG_AMPS[(int) $gauge] ?? null;
+
+        return new self(
+            'awg',
+            (string) $gauge,
+            $make,
+            $ohms,
+            $amps,
+            'ASTM B258 diameter, IEC 60028 copper',
+            $gauge >= 20 ? 'common practice, no source' : 'NEC 402.5 (from memory)',
+        );
+    }
+}

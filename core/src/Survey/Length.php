@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey;
+
+/** Lengths as hands write them: metres, or feet and inches with fractions. Metres inside. */
+final readonly class Length
+{
+    public const METRIC = 'metric';
+
+    public const IMPERIAL = 'imperial';
+
+    /** Metres of one, by unit as written. The international inch is 0.0254 m exactly. */
+    public const UNITS = [
+        'm' => 1.0,
+        'cm' => 0.01,
+        'mm' => 0.001,
+        'ft' => 0.3048,
+        "'" => 0.3048,
+        'in' => 0.0254,
+        '"' => 0.0254,
+    ];
+
+    public static function system(string $unit): string
+    {
+        return in_array($unit, ['m', 'cm', 'mm'], true) ? self::METRIC : self::IMPERIAL;
+    }
+
+    /** A length as it is said: 3.80 m, or 12 ft 5 5/8 in. */
+    public static function say(float $metres, string $system): string
+    {
+        return self::write($metres, $system) . ($system === self::METRIC ? ' m' : '');
+    }
+
+    /** What would be written for so many metres: 3.80, or 12 ft 5 5/8 in, to the nearest sixteenth. */
+    public static function write(float $metres, string $system): string
+    {
+        if ($system === self::METRIC) {
+            return sprintf('%.2f', $metres);
+        }
+        $sixteenths = (int) round(($metres / 0.0254) * 16);
+        $feet = intdiv($sixteenths, 192);
+        $inches = intdiv($sixteenths % 192, 16);
+        $top = $sixteenths % 16;
+        $bottom = 16;
+        while ($top > 0 && $top % 2 === 0) {
+            $top = intdiv($top, 2);
+            $bottom = intdiv($bottom, 2);
+        }
+        $inch = trim(($inches > 0 ? (string) $inches : '') . ($top > 0 ? " {$top}/{$bottom}" : ''));
+
+        return trim(($feet > 0 ? "{$feet} ft" : '') . ($inch !== '' ? " {$inch} in" : '')) ?: '0 in';
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey;
+
+/** Numbers as hands write them: decimal point or comma, always a plain positive decimal. */
+final readonly class Number
+{
+    public const PATTERN = '\d+(?:[.,]\d+)?';
+
+    public static function read(string $text): ?float
+    {
+        return preg_match('/^' . self::PATTERN . '$/', $text) === 1 ? (float) str_replace(',', '.', $text) : null;
+    }
+}

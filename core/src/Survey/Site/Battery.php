@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey\Site;
+
+use EmberDusk\Survey\Clause;
+use EmberDusk\Survey\Leg;
+use EmberDusk\Survey\SlipFound;
+use EmberDusk\Survey\TapeLengths;
+
+/** A bank of equal blocks: so many in series, so many such rows in parallel. Volts, ampere hours of one row. */
+final readonly class Battery
+{
+    /** Volts of the blocks that the trade meets. */
+    public const BLOCKS = [2.0, 4.0, 6.0, 8.0, 12.0];
+
+    public function __construct(
+        public Spot $spot,
+        public int $blocks,
+        public float $blockVolts,
+        public int $rows,
+        public ?float $ampHours,
+        public ?float $wants,
+    ) {}
+
+    public function volts(): float
+    {
+        return $this->blocks * $this->blockVolts;
+    }
+
+    /**
+     * Reads `E1 [where] [at LENGTH], 6 of 8 V {, 2 rows | 200 Ah | want 12 V}`.
+     *
+     * @param  list<Leg>  $legs  walls written before it
+     *
+     * @throws SlipFound
+     */
+    public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
+    {
+        $spot = Spot::read($clause, $lengths, $legs);
+        $blocks = 0;
+        $volts = 0.0;
+        $rows = 1;
+        $ampHours = $wants = null;
+        while (($word = $clause->attribute()) !== null) {
+            if ($word->is('want')) {
+                $wants = $clause->quantity(
+                    $clause->take(),
+                    ['v'],
+                    'the volts that the light needs, such as 12 V',
+                    1,
+                    60,
+                );
+
+                continue;
+            }
+            if (preg_match('/^\d/', $word->text) !== 1) {
+                throw $clause->unknown(
+                    $word,
+                    'a battery',
+                    ['want'],
+                    ', blocks such as “3 of 8 V”, “2 rows” or “200 Ah”',
+                );
+            }
+            if ($clause->peek()?->is('of')) {
+                $blocks = $clause->count($word, 'how many blocks are in series', 40);
+                $clause->take();
+                $at = $clause->take();
+                $volts = $clause->quantity($at, ['v'], 'the volts of one block, such as 8 V', 1, 60);
+                if (!in_array($volts, self::BLOCKS, true)) {
+                    throw new SlipFound($clause->slip($at, 'A block has 2, 4, 6, 8 or 12 V by its name.'));
+                }
+            } elseif ($clause->peek()?->is('rows', 'row')) {
+                $rows = $clause->count($word, 'how many rows are side by side', 20);
+                $clause->take();
+            } else {
+                $ampHours = $clause->quantity($word, ['ah'], 'the ampere hours of one row, such as 200 Ah', 1, 5000);
+            }
+        }
+        if ($blocks === 0) {
+            throw new SlipFound(
+                $clause->slip(null, 'Say the blocks: how many in series and the volts of one, such as “, 3 of 8 V”.'),
+            );
+        }
+
+        return new self($spot, $blocks, $volts, $rows, $ampHours, $wants);
+    }
+}

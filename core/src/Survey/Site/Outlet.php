@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey\Site;
+
+use EmberDusk\Survey\Clause;
+use EmberDusk\Survey\Leg;
+use EmberDusk\Survey\SlipFound;
+use EmberDusk\Survey\TapeLengths;
+
+/** Mains or vehicle power that is there: an outlet or a spur, its circuit, whether it is live only with the key. */
+final readonly class Outlet
+{
+    public function __construct(
+        public Spot $spot,
+        public bool $spur,
+        public string $circuit,
+        public bool $keyed,
+        public bool $damp,
+    ) {}
+
+    /**
+     * Reads `P1 [where] [at LENGTH] {, circuit NAME | key | damp}` after its keyword.
+     *
+     * @param  list<Leg>  $legs  walls written before it
+     *
+     * @throws SlipFound
+     */
+    public static function read(Clause $clause, TapeLengths $lengths, array $legs, bool $spur): self
+    {
+        $spot = Spot::read($clause, $lengths, $legs);
+        $circuit = '';
+        $keyed = $damp = false;
+        while (($word = $clause->attribute()) !== null) {
+            if ($word->is('circuit')) {
+                $circuit = Spot::name($clause, 'the circuit’s name')->text;
+            } elseif ($word->is('key')) {
+                $keyed = true;
+            } elseif ($word->is('damp')) {
+                $damp = true;
+            } else {
+                throw $clause->unknown($word, 'an outlet', ['circuit', 'key', 'damp']);
+            }
+        }
+
+        return new self($spot, $spur, $circuit, $keyed, $damp);
+    }
+}

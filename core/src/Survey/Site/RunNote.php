@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey\Site;
+
+use EmberDusk\Survey\Clause;
+use EmberDusk\Survey\SlipFound;
+use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\Word;
+
+/** What the notes say of a run beside its length: how it is mounted, what light it is for, how high it hangs. */
+final readonly class RunNote
+{
+    public const MOUNTINGS = ['profile', 'bare', 'outdoors', 'moving', 'removable'];
+
+    public const LIGHTS = ['room', 'mood'];
+
+    /**
+     * @param  list<string>  $mounting  of MOUNTINGS, in their order
+     * @param  string  $light  one of LIGHTS, or empty
+     * @param  float|null  $height  metres above the floor
+     * @param  Span|null  $attributes  from the first comma on
+     */
+    public function __construct(
+        public Word $word,
+        public string $run,
+        public array $mounting,
+        public string $light,
+        public ?float $height,
+        public Span $span,
+        public ?Span $attributes,
+    ) {}
+
+    /**
+     * Reads `cove {, profile | bare | outdoors | moving | removable | room [light] | mood [light] | up LENGTH}`.
+     *
+     * @throws SlipFound
+     */
+    public static function read(Clause $clause, TapeLengths $lengths): self
+    {
+        $word = Spot::name($clause, 'the run’s word');
+        $mounting = [];
+        $light = '';
+        $height = null;
+        $first = $clause->peek();
+        while (($attribute = $clause->attribute()) !== null) {
+            $text = mb_strtolower($attribute->text);
+            if (in_array($text, self::MOUNTINGS, true)) {
+                $mounting[$text] = true;
+            } elseif (in_array($text, self::LIGHTS, true)) {
+                $light = $text;
+                if ($clause->peek()?->is('light')) {
+                    $clause->take();
+                }
+            } elseif ($text === 'up') {
+                $height = $lengths->take($clause, 'the height above the floor', nought: true)->metres;
+            } else {
+                throw $clause->unknown($attribute, 'a run', [...self::MOUNTINGS, ...self::LIGHTS, 'up']);
+            }
+        }
+        if (isset($mounting['profile'], $mounting['bare'])) {
+            throw new SlipFound($clause->slip($word, 'A run lies in a profile or is bare, not both.'));
+        }
+
+        return new self(
+            $word,
+            mb_strtolower($word->text),
+            array_values(array_filter(self::MOUNTINGS, static fn(string $m): bool => isset($mounting[$m]))),
+            $light,
+            $height,
+            Span::over($clause->first(), $clause->last()),
+            $first === null ? null : Span::over($first, $clause->last()),
+        );
+    }
+
+    /**
+     * The clause's end for such a mounting and light: ", profile, room light".
+     *
+     * @param  list<string>  $mounting
+     */
+    public static function write(array $mounting, string $light, ?string $height): string
+    {
+        $words = [
+            ...$mounting,
+            ...$light === '' ? [] : ["{$light} light"],
+            ...$height === null ? [] : ["up {$height}"],
+        ];
+
+        return implode('', array_map(static fn(string $w): string => ", {$w}", $words));
+    }
+}

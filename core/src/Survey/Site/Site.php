@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey\Site;
+
+/** Everything that the notes of a place say beside its walls. */
+final readonly class Site
+{
+    /**
+     * @param  int|null  $floor  0 is the ground floor
+     * @param  float|null  $height  metres from floor to ceiling
+     * @param  bool|null  $damp  null while nobody has said
+     * @param  list<Outlet>  $outlets
+     * @param  list<Box>  $boxes
+     * @param  list<Battery>  $batteries
+     * @param  list<CableLeg>  $legs
+     * @param  list<Radio>  $radios
+     * @param  array<string, RunNote>  $runs  by the run's word
+     */
+    public function __construct(
+        public ?int $floor = null,
+        public ?float $height = null,
+        public ?bool $damp = null,
+        public array $outlets = [],
+        public array $boxes = [],
+        public array $batteries = [],
+        public array $legs = [],
+        public array $radios = [],
+        public array $runs = [],
+    ) {}
+
+    public function leg(string $name): ?CableLeg
+    {
+        foreach ($this->legs as $leg) {
+            if ($leg->name === $name) {
+                return $leg;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Spot> of everything that has a place of its own */
+    public function spots(): array
+    {
+        return array_map(static fn(Outlet|Box|Battery $i): Spot => $i->spot, [
+            ...$this->outlets,
+            ...$this->boxes,
+            ...$this->batteries,
+        ]);
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey\Site;
+
+use EmberDusk\Survey\Clause;
+use EmberDusk\Survey\Leg;
+use EmberDusk\Survey\SlipFound;
+use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\Word;
+
+/** Collects what the notes say beside the walls; each clause begins with its kind. */
+final class SiteReader
+{
+    public const KEYWORDS = [
+        'floor',
+        'high',
+        'damp',
+        'dry',
+        'outlet',
+        'spur',
+        'box',
+        'battery',
+        'leg',
+        'wifi',
+        'hub',
+        'run',
+    ];
+
+    private ?int $floor = null;
+
+    private ?float $height = null;
+
+    private ?bool $damp = null;
+
+    /** @var list<Outlet> */
+    private array $outlets = [];
+
+    /** @var list<Box> */
+    private array $boxes = [];
+
+    /** @var list<Battery> */
+    private array $batteries = [];
+
+    /** @var list<CableLeg> */
+    private array $legs = [];
+
+    /** @var list<Radio> */
+    private array $radios = [];
+
+    /** @var array<string, RunNote> */
+    private array $runs = [];
+
+    /** @var array<string, true> */
+    private array $taken = [];
+
+    /**
+     * A clause whose first word is a keyword.
+     *
+     * @param  list<Leg>  $legs  walls written before it; none once the walls are closed
+     *
+     * @throws SlipFound
+     */
+    public function read(Clause $clause, TapeLengths $lengths, array $legs): void
+    {
+        $keyword = $clause->take();
+        match (mb_strtolower($keyword->text ?? '')) {
+            'floor' => ($this->floor = $this->floor($clause)),
+            'high' => ($this->height = $lengths->take($clause, 'the height from floor to ceiling')->metres),
+            'damp', 'dry' => ($this->damp = $keyword?->is('damp')),
+            'outlet' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, false), $clause)),
+            'spur' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, true), $clause)),
+            'box' => ($this->boxes[] = $this->named(Box::read($clause, $lengths, $legs), $clause)),
+            'battery' => ($this->batteries[] = $this->named(Battery::read($clause, $lengths, $legs), $clause)),
+            'leg' => ($this->legs[] = $this->leg(CableLeg::read($clause, $lengths), $clause)),
+            'wifi' => ($this->radios[] = Radio::read($clause, Radio::WIFI)),
+            'hub' => ($this->radios[] = Radio::read($clause, Radio::HUB)),
+            default => $this->run(RunNote::read($clause, $lengths), $clause),
+        };
+        $clause->end('Nothing is expected after this.');
+    }
+
+    public function site(): Site
+    {
+        return new Site(
+            $this->floor,
+            $this->height,
+            $this->damp,
+            $this->outlets,
+            $this->boxes,
+            $this->batteries,
+            $this->legs,
+            $this->radios,
+            $this->runs,
+        );
+    }
+
+    private function floor(Clause $clause): int
+    {
+        $word = $clause->take();
+        if ($word === null || preg_match('/^-?\d{1,3}$/', $word->text) !== 1) {
+            throw new SlipFound(
+                $clause->slip($word, 'A floor is a whole number: 0 is the ground floor, -1 the cellar.'),
+            );
+        }
+
+        return (int) $word->text;
+    }
+
+    /**
+     * @template T of Outlet|Box|Battery
+     *
+     * @param  T  $item
+     * @return T
+     */
+    private function named(Outlet|Box|Battery $item, Clause $clause): Outlet|Box|Battery
+    {
+        $this->once($item->spot->word, $clause);
+
+        return $item;
+    }
+
+    private function leg(CableLeg $leg, Clause $clause): CableLeg
+    {
+        $this->once($leg->word, $clause);
+
+        return $leg;
+    }
+
+    private function run(RunNote $note, Clause $clause): void
+    {
+        if (isset($this->runs[$note->run])) {
+            throw new SlipFound(
+                $clause->slip($note->word, "“{$note->run}” is described already. Put both lines into one."),
+            );
+        }
+        $this->runs[$note->run] = $note;
+    }
+
+    private function once(Word $word, Clause $clause): void
+    {
+        $name = mb_strtolower($word->text);
+        if (isset($this->taken[$name])) {
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    "“{$word->text}” names something else in this place already. Give it a name of its own.",
+                ),
+            );
+        }
+        $this->taken[$name] = true;
+    }
+}

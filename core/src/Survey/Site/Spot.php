@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey\Site;
+
+use EmberDusk\Survey\Clause;
+use EmberDusk\Survey\Leg;
+use EmberDusk\Survey\SlipFound;
+use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\Word;
+
+/** What is called by a name somewhere in a place: on the leg that was written before it, or inside the room. */
+final readonly class Spot
+{
+    /**
+     * @param  string  $where  in the writer's words
+     * @param  int|null  $leg  number of the leg that it lies on; null inside the room
+     * @param  float  $at  metres from that leg's start
+     */
+    public function __construct(
+        public Word $word,
+        public string $name,
+        public string $where,
+        public ?int $leg,
+        public float $at,
+    ) {}
+
+    /**
+     * Reads `NAME [where] [at LENGTH]`; the legs are those that stand before it.
+     *
+     * @param  list<Leg>  $legs
+     *
+     * @throws SlipFound
+     */
+    public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
+    {
+        $word = self::name($clause, 'a name such as P1');
+        $where = [];
+        while (($next = $clause->peek()) !== null && $next->text !== ',' && !$next->is('at')) {
+            $where[] = $next->text;
+            $clause->take();
+        }
+        $at = $leg = null;
+        if ($clause->peek()?->is('at')) {
+            $keyword = $clause->take();
+            if ($legs === []) {
+                throw new SlipFound(
+                    $clause->slip(
+                        $keyword,
+                        '“at” is measured along the leg written before; here is none yet. Write this line after its wall, or leave “at” out.',
+                    ),
+                );
+            }
+            $leg = count($legs) - 1;
+            $measured = $lengths->take($clause, 'the distance from the start of the leg before', nought: true);
+            $at = $measured->metres;
+            if ($at > $legs[$leg]->length + 1e-9) {
+                throw new SlipFound(
+                    $clause->slip(
+                        $measured->word,
+                        "The leg before is {$lengths->say($legs[$leg]->length)} long; this lies beyond it.",
+                    ),
+                );
+            }
+        }
+
+        return new self($word, $word->text, implode(' ', $where), $leg, $at ?? 0.0);
+    }
+
+    /** @throws SlipFound when no name of one word stands there */
+    public static function name(Clause $clause, string $expected): Word
+    {
+        $word = $clause->take();
+        if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    "Here stands {$expected}: one word that begins with a letter, at most 24 letters.",
+                ),
+            );
+        }
+
+        return $word;
+    }
+}

@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey;
+
+use EmberDusk\Survey\Site\SiteReader;
+
+/**
+ * Reads tape notes: a clause a line or after `;`,
+ * `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`,
+ * `up|down LENGTH [run]`, `close`, runs of one leg parted by “and”; what is not wall begins with its kind (Site\SiteReader).
+ * Lengths in metres, or in feet and inches, but not both in one text.
+ *
+ * A clause with a slip is left out of the sheet; the others stand.
+ */
+final class TapeNotes
+{
+    private const KEPT = 120;
+
+    /** @var array<array-key, TapeSheet> by text */
+    private static array $kept = [];
+
+    /** @var list<Leg> */
+    private array $legs = [];
+
+    /** @var list<Slip> */
+    private array $slips = [];
+
+    private string $start = '';
+
+    private bool $started = false;
+
+    private ?Word $close = null;
+
+    private float $heading = 0.0;
+
+    private readonly TapeLengths $lengths;
+
+    private readonly SiteReader $site;
+
+    private function __construct()
+    {
+        $this->lengths = new TapeLengths();
+        $this->site = new SiteReader();
+    }
+
+    /** The same text gives the same sheet, and one answer of the server asks for it many times: the last ones are kept. */
+    public static function read(string $text): TapeSheet
+    {
+        if (!isset(self::$kept[$text])) {
+            self::$kept = [$text => self::sheet($text)] + array_slice(self::$kept, 0, self::KEPT, true);
+        }
+
+        return self::$kept[$text];
+    }
+
+    private static function sheet(string $text): TapeSheet
+    {
+        $reader = new self();
+        foreach (TapeWords::clauses($text) as $clause) {
+            $reader->clause(new Clause($clause));
+        }
+        $sheet = TapeSheet::of(
+            $reader->start,
+            $reader->legs,
+            $reader->close !== null,
+            $reader->site->site(),
+            $reader->lengths->system(),
+        );
+        if (
+            $reader->close !== null &&
+            $reader->slips === [] &&
+            ($slip = Closing::slip($sheet, $reader->legs, $reader->close)) !== null
+        ) {
+            $reader->slips[] = $slip;
+        }
+
+        return $sheet->with($reader->slips);
+    }
+
+    private function clause(Clause $clause): void
+    {
+        $heading = $this->heading;
+        try {
+            $word = $clause->peek();
+            if ($word?->is(...SiteReader::KEYWORDS)) {
+                $this->site->read($clause, $this->lengths, $this->close === null ? $this->legs : []);
+
+                return;
+            }
+            if ($this->close !== null) {
+                throw new SlipFound($clause->slip($word, 'No wall may follow “close”. Put this line before it.'));
+            }
+            if ($word?->is('start')) {
+                $this->readStart($clause);
+            } elseif ($word?->is('close')) {
+                $clause->take();
+                $clause->end('“close” stands alone.');
+                $this->close = $word;
+            } else {
+                $this->legs[] = $this->readLeg($clause);
+            }
+        } catch (SlipFound $found) {
+            $this->slips[] = $found->slip;
+            $this->heading = $heading;
+        }
+    }
+
+    private function readStart(Clause $clause): void
+    {
+        $word = $clause->take();
+        if ($this->started || $this->legs !== []) {
+            throw new SlipFound($clause->slip($word, '“start” stands once, before the first wall.'));
+        }
+        $this->started = true;
+        $this->start = $clause->rest();
+    }
+
+    private function readLeg(Clause $clause): Leg
+    {
+        $word = $clause->peek();
+        $climbs = $word?->is('up', 'down') === true;
+        if ($climbs) {
+            $clause->take();
+        }
+        if ($word?->is('left', 'right')) {
+            $clause->take();
+            $next = $clause->peek(1);
+            $turn = 90.0;
+            // "right 45 3.80": the first of two numbers is the angle.
+            if ($next !== null && LengthReader::isNumber($next)) {
+                $turnWord = $clause->take();
+                $turn = $clause->number($turnWord, 'an angle in degrees');
+                if ($turn <= 0 || $turn >= 180) {
+                    throw new SlipFound($clause->slip($turnWord, 'A turn lies between 0 and 180 degrees.'));
+                }
+            }
+            $this->heading += $word->is('left') ? -$turn : $turn;
+        }
+        $measured = $this->lengths->take($clause, 'a length, such as 3.80');
+        $runs = $clause->peek() !== null && $clause->peek()->text !== ',' ? $this->runNames($clause) : [];
+        if ($climbs) {
+            $clause->end('A climb has no gap: nothing may follow its run.');
+        }
+        $gaps = [];
+        while (($next = $clause->peek()) !== null) {
+            if ($next->text !== ',') {
+                throw new SlipFound(
+                    $clause->slip(
+                        $next,
+                        "“{$next->text}” is not expected here: after the run comes a comma and “gap”.",
+                    ),
+                );
+            }
+            $clause->take();
+            $gaps[] = $this->readGap($clause, $measured->metres, $gaps);
+        }
+
+        return new Leg($measured, $this->heading, $runs, $gaps, $climbs, $word?->is('down') === true);
+    }
+
+    /** @return non-empty-list<string> the runs along one leg, parted by “and” */
+    private function runNames(Clause $clause): array
+    {
+        $names = [$this->runName($clause)];
+        while ($clause->peek()?->is('and')) {
+            $and = $clause->take();
+            $name = $this->runName($clause);
+            if (in_array($name, $names, true)) {
+                throw new SlipFound($clause->slip($and, "“{$name}” stands on this leg twice."));
+            }
+            $names[] = $name;
+        }
+
+        return $names;
+    }
+
+    private function runName(Clause $clause): string
+    {
+        $word = $clause->take();
+        if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
+            throw new SlipFound(
+                $clause->slip($word, 'A run has a name of one word that begins with a letter, at most 24 letters.'),
+            );
+        }
+        if (
+            $word->is('start', 'close', 'left', 'right', 'up', 'down', 'gap', 'at', 'and') ||
+            isset(Length::UNITS[mb_strtolower($word->text)])
+        ) {
+            throw new SlipFound(
+                $clause->slip(
+                    $word,
+                    $word->is('gap')
+                        ? 'A comma stands before “gap”.'
+                        : "“{$word->text}” is a word of the notation and cannot name a run.",
+                ),
+            );
+        }
+
+        return mb_strtolower($word->text);
+    }
+
+    /** @param  list<Gap>  $before */
+    private function readGap(Clause $clause, float $leg, array $before): Gap
+    {
+        $clause->keyword('gap', 'After a comma comes “gap”, its length, “at” and its place.');
+        $gap = $this->lengths->take($clause, 'the length of the gap');
+        $clause->keyword('at', 'After the gap’s length comes “at” and its distance from the leg’s start.');
+        $place = $this->lengths->take($clause, 'the gap’s distance from the leg’s start', nought: true);
+        [$length, $at] = [$gap->metres, $place->metres];
+        if ($at + $length > $leg + 1e-9) {
+            throw new SlipFound(
+                $clause->slip(
+                    $gap->word,
+                    "The gap ends at {$this->lengths->say($at + $length)}, beyond its leg of {$this->lengths->say(
+                        $leg,
+                    )}.",
+                ),
+            );
+        }
+        $last = end($before);
+        if ($last !== false && $at < $last->at + $last->length - 1e-9) {
+            throw new SlipFound(
+                $clause->slip(
+                    $place->word,
+                    "This gap begins before the one before it ends, at {$this->lengths->say(
+                        $last->at + $last->length,
+                    )}.",
+                ),
+            );
+        }
+        $what = '';
+        while ($clause->peek() !== null && $clause->peek()->text !== ',') {
+            $what = trim($what . ' ' . ($clause->take()->text ?? ''));
+        }
+
+        return new Gap($length, $at, $what);
+    }
+}

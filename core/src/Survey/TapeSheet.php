@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey;
+
+use EmberDusk\Survey\Site\Site;
+
+/** What the tape notes say, as geometry at true scale. */
+final readonly class TapeSheet
+{
+    /**
+     * @param  non-empty-list<Point>  $corners  from the start
+     * @param  list<Opening>  $openings
+     * @param  array<string, RunPath>  $runs  by the run's word
+     * @param  list<Climb>  $climbs
+     * @param  array<string, Point|null>  $spots  where outlets, boxes and batteries are, by name; null inside the room
+     * @param  list<Leg>  $legs
+     * @param  string  $system  of the lengths as written
+     * @param  list<Slip>  $slips
+     */
+    private function __construct(
+        public string $start,
+        public array $corners,
+        public bool $closed,
+        public array $openings,
+        public array $runs,
+        public array $climbs,
+        public Site $site,
+        public array $spots,
+        public array $legs,
+        public string $system,
+        public array $slips,
+    ) {}
+
+    /** @param  list<Leg>  $legs */
+    public static function of(string $start, array $legs, bool $closed, Site $site, string $system): self
+    {
+        $at = new Point(0.0, 0.0);
+        $corners = [$at];
+        $openings = [];
+        $tracks = [];
+        $climbs = [];
+        $walked = 0.0;
+        $starts = [];
+        foreach ($legs as $leg) {
+            $starts[] = $at;
+            $from = 0.0;
+            foreach ([...$leg->gaps, null] as $gap) {
+                $to = $gap === null ? $leg->length : $gap->at;
+                foreach ($to > $from + 1e-9 ? $leg->runs : [] as $run) {
+                    $tracks[$run] ??= new RunTrack();
+                    $tracks[$run]->add(
+                        $walked + $from,
+                        $leg->climbs ? $at : $at->go($from, $leg->heading),
+                        $leg->climbs ? $at : $at->go($to, $leg->heading),
+                        $to - $from,
+                    );
+                }
+                if ($gap !== null) {
+                    $openings[] = new Opening(
+                        $at->go($gap->at, $leg->heading),
+                        $at->go($gap->at + $gap->length, $leg->heading),
+                        $gap->what,
+                    );
+                    $from = $gap->at + $gap->length;
+                }
+            }
+            $walked += $leg->length;
+            if ($leg->climbs) {
+                $climbs[] = new Climb($at, $leg->length, $leg->down);
+            } else {
+                $at = $at->go($leg->length, $leg->heading);
+                $corners[] = $at;
+            }
+        }
+
+        $spots = [];
+        foreach ($site->spots() as $spot) {
+            $from = $spot->leg === null ? null : $starts[$spot->leg] ?? null;
+            $spots[$spot->name] = $from?->go(
+                $legs[(int) $spot->leg]->climbs ? 0.0 : $spot->at,
+                $legs[(int) $spot->leg]->heading,
+            );
+        }
+
+        return new self(
+            $start,
+            $corners,
+            $closed,
+            $openings,
+            array_map(static fn(RunTrack $t): RunPath => $t->path(), $tracks),
+            $climbs,
+            $site,
+            $spots,
+            $legs,
+            $system,
+            [],
+        );
+    }
+
+    /** @param  list<Slip>  $slips */
+    public function with(array $slips): self
+    {
+        return new self(
+            $this->start,
+            $this->corners,
+            $this->closed,
+            $this->openings,
+            $this->runs,
+            $this->climbs,
+            $this->site,
+            $this->spots,
+            $this->legs,
+            $this->system,
+            $slips,
+        );
+    }
+}

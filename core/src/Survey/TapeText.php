@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey;
+
+use EmberDusk\Survey\Site\RunNote;
+use EmberDusk\Survey\Site\Span;
+
+/** Puts what was changed on the sheet back into the notes: only the words that mean it, all others stay as they were typed. */
+final readonly class TapeText
+{
+    /** The text with what stands between two columns of a line put otherwise. */
+    public static function put(string $text, Span $span, string $instead): string
+    {
+        $lines = preg_split('/(\r\n|\r|\n)/', $text, -1, PREG_SPLIT_DELIM_CAPTURE);
+        $lines = $lines === false ? [$text] : $lines;
+        $at = 2 * ($span->line - 1);
+        $line = $lines[$at] ?? '';
+        $lines[$at] = mb_substr($line, 0, $span->from) . $instead . mb_substr($line, $span->to);
+
+        return implode('', $lines);
+    }
+
+    /** The text with one slip mended. */
+    public static function mended(string $text, Slip $slip): string
+    {
+        return self::put(
+            $text,
+            new Span($slip->line, $slip->column, $slip->column + $slip->length),
+            $slip->instead ?? '',
+        );
+    }
+
+    /** The text with a wall's length, counted from 0, as measured anew. Metres. */
+    public static function legOf(string $text, int $leg, float $metres): string
+    {
+        $sheet = TapeNotes::read($text);
+        $measured = ($sheet->legs[$leg] ?? null)?->measured;
+        if (
+            $measured === null ||
+            Length::write($measured->metres, $sheet->system) === Length::write($metres, $sheet->system)
+        ) {
+            return $text;
+        }
+        $word = $measured->word;
+        $written = Length::write($metres, $sheet->system);
+
+        // A decimal comma stays one.
+        return self::put(
+            $text,
+            Span::over($word, $word),
+            str_contains($word->text, ',') ? strtr($written, '.', ',') : $written,
+        );
+    }
+
+    /**
+     * The text with a run's line saying this mounting and light; a line is added when it has none.
+     *
+     * @param  list<string>  $mounting
+     */
+    public static function run(string $text, string $run, array $mounting, string $light): string
+    {
+        $sheet = TapeNotes::read($text);
+        $note = $sheet->site->runs[$run] ?? null;
+        $said = RunNote::write(
+            $mounting,
+            $light,
+            $note?->height === null ? null : Length::write($note->height, $sheet->system),
+        );
+        if ($note === null) {
+            return $said === '' ? $text : self::added($text, "run {$run}{$said}");
+        }
+
+        return self::put(
+            $text,
+            $note->attributes ?? new Span($note->span->line, $note->span->to, $note->span->to),
+            $said,
+        );
+    }
+
+    /** The text with what a trace found of a leg, in place of what was found before. */
+    public static function traced(string $text, string $leg, string $found): string
+    {
+        $there = TapeNotes::read($text)->site->leg($leg);
+        if ($there === null) {
+            return $text;
+        }
+        $text = self::put(
+            $text,
+            new Span($there->span->line, $there->span->to, $there->span->to),
+            $found === '' ? '' : ", {$found}",
+        );
+        foreach (array_reverse($there->marks) as $mark) {
+            $text = self::put($text, $mark, '');
+        }
+
+        return $text;
+    }
+
+    /** The text with one more line. */
+    public static function added(string $text, string $line): string
+    {
+        return rtrim($text) === '' ? $line : $text . (preg_match('/[\r\n]$/', $text) === 1 ? '' : "\n") . $line;
+    }
+}

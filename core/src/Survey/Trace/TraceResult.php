@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey\Trace;
+
+/** What a trace found: for each end at hand the legs that it may be, and for each leg what is written behind it. */
+final readonly class TraceResult
+{
+    /**
+     * @param  list<list<string>>  $ends  names of legs by end; one, or more when they cannot be told apart
+     * @param  array<string, string>  $found  by leg, in the words of the notes; empty when the answers contradict each other
+     */
+    private function __construct(public array $ends, public array $found) {}
+
+    /** @param  list<TracedLeg>  $legs */
+    public static function unclear(array $legs): self
+    {
+        return new self(array_fill(0, count($legs), []), []);
+    }
+
+    /**
+     * @param  list<TracedLeg>  $legs
+     * @param  list<int>  $heard  by end, as bits of legs
+     * @param  array<int, int>  $silent  the leg of a silent end, where it is certain
+     * @param  array<int, list<int>|null>  $broken  cores by end
+     */
+    public static function of(array $legs, array $heard, array $silent, array $broken): self
+    {
+        $all = array_reduce($heard, static fn(int $a, int $b): int => $a | $b, 0);
+        $rest = array_filter(array_keys($legs), static fn(int $leg): bool => (($all >> $leg) & 1) === 0);
+        $ends = [];
+        $found = [];
+        foreach ($heard as $end => $mask) {
+            $of =
+                $mask === 0
+                    ? (isset($silent[$end])
+                        ? [$silent[$end]]
+                        : array_values($rest))
+                    : array_values(
+                        array_filter(array_keys($legs), static fn(int $leg): bool => (($mask >> $leg) & 1) === 1),
+                    );
+            // An end whose far end nobody knows, but which hears another leg, is joined with it.
+            $ends[] = array_map(static fn(int $leg): string => $legs[$leg]->name, $of);
+            foreach ($of as $leg) {
+                $found[$legs[$leg]->name] ??= self::words($legs, $leg, $mask, $heard, $broken[$end] ?? []);
+            }
+        }
+
+        return new self($ends, $found);
+    }
+
+    /**
+     * @param  list<TracedLeg>  $legs
+     * @param  list<int>  $heard
+     * @param  list<int>|null  $broken
+     */
+    private static function words(array $legs, int $leg, int $mask, array $heard, ?array $broken): string
+    {
+        if ($mask === 0 && $legs[$leg]->to === null) {
+            return 'traced';
+        }
+        if ($mask === 0 && ($broken === null || $broken === [])) {
+            return 'open';
+        }
+        $words = ['traced', ...array_map(static fn(int $core): string => "core {$core} broken", $broken ?? [])];
+        foreach ($legs as $other => $of) {
+            if ($other !== $leg && (($mask >> $other) & 1) === 1) {
+                $words[] = "joined {$of->name}";
+            }
+        }
+        // Two ends that hear one and the same leg: the other one has no far end of its own that is known.
+        if (count($words) === 1 && count(array_keys($heard, $mask, true)) > 1) {
+            $unknown = array_filter($legs, static fn(TracedLeg $l): bool => $l->to === null);
+            foreach ($unknown as $of) {
+                $words[] = "joined {$of->name}";
+            }
+        }
+
+        return implode(', ', $words);
+    }
+}
