@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use EmberDusk\Advice\Facts;
+use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Kinds;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Str;

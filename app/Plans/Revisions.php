@@ -9,10 +9,10 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Models\User;
 use App\Time\Clock;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Difference;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;
@@ -253,7 +253,7 @@ final readonly class Revisions
         $job->fill([
             'name' => $plan->name,
             'client' => $plan->client,
-            'kit' => array_map(static fn(Frozen $f): string => $f->hash, $plan->kit),
+            'kit' => array_map(static fn(KitSnapshot $f): string => $f->hash, $plan->kit),
         ])->touch();
 
         return $revision->holding($plan);

@@ -8,8 +8,8 @@ use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
 use EmberDusk\Advice\Shift;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
-use EmberDusk\Plan\Frozen;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Which jobs of a crew use a shelf entry; and, when one is looked at, what would move in it if it took the entry as it stands now. */
@@ -21,7 +21,7 @@ final readonly class ShelfUses
     public function __construct(private Workshop $workshop) {}
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/uses: those that hold an older copy first; jobs in the archive are left alone */
-    public function of(Crew $crew, string $entry, ?Frozen $now): array
+    public function of(Crew $crew, string $entry, ?KitSnapshot $now): array
     {
         $held = static fn(): Builder => Job::query()
             ->where('crew_id', $crew->id)

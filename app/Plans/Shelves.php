@@ -8,18 +8,18 @@ use App\Models\Crew;
 use App\Models\KitEntry;
 use App\Time\Clock;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Shelf;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\ShelfSource;
 use Illuminate\Support\Facades\DB;
 
 /** A shelf: a crew's, read kind by kind as it is asked for, or a shelf file's. */
 final class Shelves implements ShelfSource
 {
-    /** @var array<string, Frozen|null> */
+    /** @var array<string, KitSnapshot|null> */
     private array $found = [];
 
-    /** @var array<string, list<Frozen>> */
+    /** @var array<string, list<KitSnapshot>> */
     private array $kinds = [];
 
     /** @param  array<string, array<array-key, mixed>>  $written  of a file, by id */
@@ -72,7 +72,7 @@ final class Shelves implements ShelfSource
         });
     }
 
-    public function find(string $id): ?Frozen
+    public function find(string $id): ?KitSnapshot
     {
         if (!array_key_exists($id, $this->found)) {
             $written = $this->written[$id] ?? $this->crew?->kitEntries()->where('entry_id', $id)->first()?->document;
@@ -101,8 +101,8 @@ final class Shelves implements ShelfSource
     }
 
     /** @param  array<array-key, mixed>  $written */
-    private static function frozen(array $written): Frozen
+    private static function frozen(array $written): KitSnapshot
     {
-        return new Frozen(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
+        return new KitSnapshot(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
     }
 }

@@ -6,10 +6,10 @@ namespace EmberDusk\Tests;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Shelf;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
@@ -33,13 +33,13 @@ final class Demo implements ShelfSource
         return $shelf instanceof self ? $shelf : ($shelf = new self());
     }
 
-    public function find(string $id): ?Frozen
+    public function find(string $id): ?KitSnapshot
     {
         $written = $this->written[$id] ?? null;
 
         return $written === null
             ? null
-            : new Frozen(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
+            : new KitSnapshot(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
     }
 
     /** @return list<Entry> */

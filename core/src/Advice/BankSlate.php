@@ -6,7 +6,7 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Kit\Bank;
 use EmberDusk\Kit\Converter;
-use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\Site\Site;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice;
 
 use EmberDusk\Kit\Dimmer;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 
 /** The job's fixtures, each with the modules and supplies that could feed and dim it. */
 final readonly class FixtureRows
@@ -101,7 +101,7 @@ final readonly class FixtureRows
         foreach (
             array_filter(
                 $kinds,
-                static fn(Frozen $f): bool => $f->entry instanceof Dimmer && $f->entry->dims() === $dim,
+                static fn(KitSnapshot $f): bool => $f->entry instanceof Dimmer && $f->entry->dims() === $dim,
             )
             as $frozen
         ) {

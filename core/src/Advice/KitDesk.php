@@ -7,6 +7,7 @@ namespace EmberDusk\Advice;
 use EmberDusk\Circuit\Rules\ControllerAmps;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Owned;
 use EmberDusk\Plan\Run;

@@ -8,9 +8,10 @@ use EmberDusk\Circuit\Rules\Book;
 use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Facts;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\ChooseKit;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Severity;
@@ -58,7 +59,7 @@ final readonly class KitOptions
     }
 
     /** The worst that would be said of this entry in this run, before anything is solved. */
-    private static function verdict(Work $work, Run $run, Frozen $frozen): ?Finding
+    private static function verdict(Work $work, Run $run, KitSnapshot $frozen): ?Finding
     {
         try {
             $plan = ChooseKit::of($run->id, $frozen)->apply($work->plan);

@@ -9,7 +9,7 @@ use EmberDusk\Circuit\Rules\Seam;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
@@ -24,7 +24,7 @@ final readonly class WireDesk
         return [
             'runs' => array_map(static fn(Run $r): array => Ribbons::run($work, $r), array_values($work->plan->runs)),
             'cables' => array_map(
-                static fn(Frozen $f): array => [
+                static fn(KitSnapshot $f): array => [
                     'id' => $f->entry->id(),
                     'name' => $f->entry->name(),
                     'label' =>
@@ -51,7 +51,7 @@ final readonly class WireDesk
     private static function options(Work $work, string $kind): array
     {
         return array_map(
-            static fn(Frozen $f): array => [
+            static fn(KitSnapshot $f): array => [
                 'id' => $f->entry->id(),
                 'name' => $f->entry->name(),
                 'label' => $f->entry instanceof Fuse ? sprintf('%g A', $f->entry->amps) : $f->entry->name(),

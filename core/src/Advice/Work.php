@@ -10,9 +10,9 @@ use EmberDusk\Build\Pace;
 use EmberDusk\Build\Tick;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
-use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;
 

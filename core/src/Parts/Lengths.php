@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Parts;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 
 /** Strip, profile and diffuser of all runs as pieces to be cut, by shelf entry. */
@@ -16,7 +16,7 @@ final readonly class Lengths
     private const REEL = 5.0;
 
     /**
-     * @param  array<string, array{Frozen, string, list<Piece>}>  $of  by shelf id: kit, group, pieces
+     * @param  array<string, array{KitSnapshot, string, list<Piece>}>  $of  by shelf id: kit, group, pieces
      * @param  list<string>  $lacking  what the shelf has nothing for
      */
     private function __construct(private Plan $plan, public array $of, public array $lacking) {}
@@ -66,7 +66,7 @@ final readonly class Lengths
     }
 
     /** Metres on a reel or in a length of an entry. */
-    public static function bought(?Frozen $kit): float
+    public static function bought(?KitSnapshot $kit): float
     {
         $written = new Fields($kit->written ?? []);
 
@@ -92,7 +92,7 @@ final readonly class Lengths
      * Pieces that may not be joined and that no length holds.
      *
      * @param  array<string, list<float>>  $offcuts  metres, by shelf id
-     * @return list<array{Piece, Frozen, string}> the piece, what it is cut from, its group
+     * @return list<array{Piece, KitSnapshot, string}> the piece, what it is cut from, its group
      */
     public function tooLong(array $offcuts): array
     {

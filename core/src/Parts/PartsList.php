@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Parts;
 
 use EmberDusk\Kit\Connector;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -119,7 +119,7 @@ final readonly class PartsList
     }
 
     /** The run's own tail cable also makes the leads between its sections. */
-    private static function lead(Plan $plan, Run $run): ?Frozen
+    private static function lead(Plan $plan, Run $run): ?KitSnapshot
     {
         foreach ($plan->feedsOf($run) as $feed) {
             $cable = $plan->cableTo($feed->id);
@@ -183,7 +183,7 @@ final readonly class PartsList
         Plan $plan,
         Uses $uses,
         Wanted $wanted,
-        ?Frozen $joint,
+        ?KitSnapshot $joint,
         int $count,
         string $why,
         array $runs,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Parts;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -16,24 +16,24 @@ final readonly class Uses
     public function __construct(private ShelfSource $shelf) {}
 
     /** A consumable by what it is used for. */
-    public function consumable(string $use): ?Frozen
+    public function consumable(string $use): ?KitSnapshot
     {
         return $this->first('consumable', static fn(Fields $f): bool => $f->has('use') && $f->string('use') === $use);
     }
 
     /** What joins two cores where nobody chose a joint. */
-    public function joint(): ?Frozen
+    public function joint(): ?KitSnapshot
     {
         return $this->first('connector', static fn(Fields $f): bool => $f->string('joint') === 'solder');
     }
 
     /** The profile that was chosen for a run; else the first for outdoors or indoors that takes the strip's heat, or the first for there that does not. */
-    public function profile(Plan $plan, Run $run): ?Frozen
+    public function profile(Plan $plan, Run $run): ?KitSnapshot
     {
         return $plan->kit[$plan->making($run)->profile ?? ''] ?? $this->usualProfile($plan, $run);
     }
 
-    public function usualProfile(Plan $plan, Run $run): ?Frozen
+    public function usualProfile(Plan $plan, Run $run): ?KitSnapshot
     {
         $damp = $plan->damp($run);
         $watts = $plan->strip($run->strip)?->wattsPerMetre() ?? 0.0;
@@ -44,24 +44,24 @@ final readonly class Uses
             ($this->first('profile', $fits) ?? $this->first('profile', static fn(): bool => true));
     }
 
-    public function diffuser(Plan $plan, Run $run): ?Frozen
+    public function diffuser(Plan $plan, Run $run): ?KitSnapshot
     {
         return $plan->kit[$plan->making($run)->diffuser ?? ''] ?? $this->usualDiffuser();
     }
 
-    public function usualDiffuser(): ?Frozen
+    public function usualDiffuser(): ?KitSnapshot
     {
         return $this->first('diffuser', static fn(): bool => true);
     }
 
     /** How many uses one that is bought holds. */
-    public static function of(?Frozen $kit): float
+    public static function of(?KitSnapshot $kit): float
     {
         return max(1e-6, (new Fields($kit->written ?? []))->numberOrNull('per') ?? 1.0);
     }
 
     /** @param  callable(Fields): bool  $fits */
-    private function first(string $kind, callable $fits): ?Frozen
+    private function first(string $kind, callable $fits): ?KitSnapshot
     {
         foreach ($this->shelf->ofKind($kind) as $frozen) {
             if ($fits(new Fields($frozen->written))) {

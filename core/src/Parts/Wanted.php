@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Parts;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 
 /** Collects what a plan asks for, thing by thing, with the reasons. */
@@ -33,7 +33,7 @@ final class Wanted
         'Sealing',
     ];
 
-    /** @var array<string, array{group: string, kit: Frozen, count: float, unit: string, spares: bool, why: list<array{string, float}>, each: float, priced: float, runs: list<string>}> by shelf id */
+    /** @var array<string, array{group: string, kit: KitSnapshot, count: float, unit: string, spares: bool, why: list<array{string, float}>, each: float, priced: float, runs: list<string>}> by shelf id */
     private array $things = [];
 
     /** @var list<string> what is wanted and is on no shelf, by group, with the reason */
@@ -48,7 +48,7 @@ final class Wanted
      * @param  float  $priced  units that one that is bought has, where the shelf's price is for a unit: metres of a reel
      */
     public function add(
-        ?Frozen $kit,
+        ?KitSnapshot $kit,
         string $group,
         float $count,
         string $unit,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
 use WeakMap;
 
 /** A plan as plain data and back; core/schema/job.json describes it. */
@@ -123,7 +124,11 @@ final readonly class Document
             'spares' => self::each($plan->spares, static fn(Spare $s): array => ['id' => $s->id, 'count' => $s->count]),
             'kit' => self::each(
                 $plan->kit,
-                static fn(Frozen $f): array => ['id' => $f->entry->id(), 'hash' => $f->hash, 'entry' => $f->written],
+                static fn(KitSnapshot $f): array => [
+                    'id' => $f->entry->id(),
+                    'hash' => $f->hash,
+                    'entry' => $f->written,
+                ],
             ),
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Survey\Site\RunNote;
 
@@ -161,7 +162,7 @@ final readonly class DocumentReader
         return new Scene($s->string('id'), $s->string('name', 40), $levels);
     }
 
-    private static function readFrozen(Fields $k): Frozen
+    private static function readFrozen(Fields $k): KitSnapshot
     {
         $entry = $k->object('entry');
         $read = Shelf::entry($entry);
@@ -173,7 +174,7 @@ final readonly class DocumentReader
             throw $k->trouble('hash', "The frozen copy was altered: its content has the hash {$hash}.");
         }
 
-        return new Frozen($hash, $entry->all(), $read);
+        return new KitSnapshot($hash, $entry->all(), $read);
     }
 
     /**

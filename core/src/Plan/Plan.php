@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Trouble;
 
@@ -31,7 +32,7 @@ final readonly class Plan
      * @param  array<string, Wish>  $options
      * @param  array<string, Making>  $makings
      * @param  array<string, Spare>  $spares
-     * @param  array<string, Frozen>  $kit
+     * @param  array<string, KitSnapshot>  $kit
      */
     public function __construct(
         public string $name,
@@ -76,7 +77,7 @@ final readonly class Plan
      * @param  array<string, Wish>|null  $options
      * @param  array<string, Making>|null  $makings
      * @param  array<string, Spare>|null  $spares
-     * @param  array<string, Frozen>|null  $kit
+     * @param  array<string, KitSnapshot>|null  $kit
      */
     public function with(
         ?string $name = null,
@@ -130,7 +131,7 @@ final readonly class Plan
         return $plan->holding(array_intersect_key($plan->kit, $plan->usedKit()));
     }
 
-    /** @param  array<string, Frozen>  $kit */
+    /** @param  array<string, KitSnapshot>  $kit */
     private function holding(array $kit): self
     {
         return new self(

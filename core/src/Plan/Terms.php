@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Price;
 use EmberDusk\Survey\Length;
 
@@ -65,7 +66,7 @@ final readonly class Terms
     }
 
     /** What the shelf asks, in the job's currency; null when the shelf does not say, or in a currency without a rate. */
-    public function price(Frozen $kit): ?float
+    public function price(KitSnapshot $kit): ?float
     {
         $price = Price::of(new Fields($kit->written));
         $rate = $price === null ? null : ($this->own($price) ? 1.0 : $this->rates[$price->currency] ?? null);
@@ -74,7 +75,7 @@ final readonly class Terms
     }
 
     /** The currency of a price that cannot be reckoned, as the job has no rate for it. */
-    public function foreign(Frozen $kit): ?string
+    public function foreign(KitSnapshot $kit): ?string
     {
         $price = Price::of(new Fields($kit->written));
 
@@ -82,7 +83,7 @@ final readonly class Terms
     }
 
     /** The currency of a price that is turned into the job's; empty where it is the job's. */
-    public function turned(Frozen $kit): string
+    public function turned(KitSnapshot $kit): string
     {
         $price = Price::of(new Fields($kit->written));
 

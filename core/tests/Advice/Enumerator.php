@@ -13,7 +13,7 @@ use EmberDusk\Advice\Planner\Tables;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
-use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Trouble;

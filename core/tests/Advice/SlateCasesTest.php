@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Advice;
 
-use EmberDusk\Advice\Facts;
 use EmberDusk\Advice\SceneSlate;
 use EmberDusk\Advice\SupplyRows;
 use EmberDusk\Advice\Work;
@@ -12,6 +11,7 @@ use EmberDusk\Advice\Works\Quote;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\JobFile;

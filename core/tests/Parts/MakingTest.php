@@ -11,12 +11,12 @@ use EmberDusk\Build\Pace;
 use EmberDusk\Build\Step;
 use EmberDusk\Build\Steps;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Price;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Making;
 use EmberDusk\Plan\Place;
@@ -500,19 +500,19 @@ final class MakingTest extends TestCase
             /** @param  array<string, mixed>  $other */
             public function __construct(private string $id, private array $other) {}
 
-            public function find(string $id): ?Frozen
+            public function find(string $id): ?KitSnapshot
             {
                 $found = Demo::shelf()->find($id);
 
                 return $found === null || $id !== $this->id
                     ? $found
-                    : new Frozen('other', $this->other + $found->written, $found->entry);
+                    : new KitSnapshot('other', $this->other + $found->written, $found->entry);
             }
 
             public function ofKind(string $kind): array
             {
                 return array_map(
-                    fn(Frozen $f): Frozen => $this->find($f->entry->id()) ?? $f,
+                    fn(KitSnapshot $f): KitSnapshot => $this->find($f->entry->id()) ?? $f,
                     Demo::shelf()->ofKind($kind),
                 );
             }
@@ -544,7 +544,7 @@ final class MakingTest extends TestCase
             'a rate for the job’s own currency means nothing',
         );
         self::assertEquals($rated, JobFile::read(JobFile::write($rated)));
-        $frozen = new Frozen(
+        $frozen = new KitSnapshot(
             'x',
             ['kind' => 'strip', 'price' => 2.0, 'currency' => 'USD'] + ($plan->kit['strip-single-24']->written ?? []),
             $plan->kit['strip-single-24']->entry,
@@ -563,7 +563,7 @@ final class MakingTest extends TestCase
     public function test_what_the_shelf_has_nothing_for_is_told(): void
     {
         $shelf = new class implements ShelfSource {
-            public function find(string $id): ?Frozen
+            public function find(string $id): ?KitSnapshot
             {
                 return str_starts_with($id, 'consumable-') || str_starts_with($id, 'profile-')
                     ? null
@@ -575,7 +575,7 @@ final class MakingTest extends TestCase
                 return array_values(
                     array_filter(
                         Demo::shelf()->ofKind($kind),
-                        fn(Frozen $f): bool => $this->find($f->entry->id()) !== null,
+                        fn(KitSnapshot $f): bool => $this->find($f->entry->id()) !== null,
                     ),
                 );
             }

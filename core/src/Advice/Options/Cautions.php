@@ -119,7 +119,7 @@ final readonly class Cautions
                 },
                 ucfirst($controller->setting) .
                     '. Here: ' .
-                    \EmberDusk\Advice\Facts::way($wish->colour) .
+                    \EmberDusk\Kit\Facts::way($wish->colour) .
                     '. A wrong setting lights the wrong channels.',
                 $at,
                 null,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Options;
 
 use EmberDusk\Kit\Entry;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 
 /** The least dear entry that fits; owned ones first where that is wanted. Ties go to the order of the shelf. */
 final readonly class Choice
@@ -15,12 +15,12 @@ final readonly class Choice
     /**
      * @template T of Entry
      *
-     * @param  list<Frozen>  $entries
+     * @param  list<KitSnapshot>  $entries
      * @param  class-string<T>  $kind
      * @param  callable(T): bool  $fits
-     * @param  (callable(T, Frozen): list<int|float>)|null  $before  what counts before the price, less is better
+     * @param  (callable(T, KitSnapshot): list<int|float>)|null  $before  what counts before the price, less is better
      */
-    public function least(array $entries, string $kind, callable $fits, ?callable $before = null): ?Frozen
+    public function least(array $entries, string $kind, callable $fits, ?callable $before = null): ?KitSnapshot
     {
         $best = null;
         $rank = null;

@@ -8,11 +8,12 @@ use EmberDusk\Circuit\Rules\ControllerAmps;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\NoShelf;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\CutMarks;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;
@@ -29,13 +30,13 @@ final readonly class Fulfilment
     /** W/m from which light is room light. */
     private const ROOM = 7.0;
 
-    /** @param  Frozen|null  $hub  what phones reach the controllers through, where one is needed and none is there yet */
+    /** @param  KitSnapshot|null  $hub  what phones reach the controllers through, where one is needed and none is there yet */
     private function __construct(
-        public Frozen $strip,
-        public Frozen $supply,
-        public Frozen $controller,
-        public Frozen $cable,
-        public ?Frozen $hub,
+        public KitSnapshot $strip,
+        public KitSnapshot $supply,
+        public KitSnapshot $controller,
+        public KitSnapshot $cable,
+        public ?KitSnapshot $hub,
         public Wish $wish,
     ) {}
 
@@ -70,7 +71,7 @@ final readonly class Fulfilment
                 static fn(Strip $s): bool => $s->volts === $wish->volts &&
                     $s->colours() === $wish->colour &&
                     $s->wattsPerMetre() >= self::ROOM * self::whole($s) === ($wish->light === 'room'),
-                static fn(Strip $s, Frozen $f): array => [
+                static fn(Strip $s, KitSnapshot $f): array => [
                     $sheltered || ($f->written['sealed'] ?? 'none') !== 'none' ? 0 : 1,
                     abs($s->wattsPerMetre() - self::DENSITY[$wish->light] * self::whole($s)),
                 ],
@@ -99,7 +100,7 @@ final readonly class Fulfilment
             throw new Trouble(
                 sprintf(
                     'No %s controller on the shelf carries %.1f m of this strip (%.1f A at %g V). Cut the run into more parts.',
-                    \EmberDusk\Advice\Facts::way($wish->control),
+                    \EmberDusk\Kit\Facts::way($wish->control),
                     $metres,
                     $watts / $wish->volts,
                     $wish->volts,
@@ -174,7 +175,7 @@ final readonly class Fulfilment
         return count($strip->channels) >= 3 ? count($strip->channels) / 2 : 1.0;
     }
 
-    private static function hub(Plan $plan, Wish $wish, ShelfSource $shelf, Choice $choice): ?Frozen
+    private static function hub(Plan $plan, Wish $wish, ShelfSource $shelf, Choice $choice): ?KitSnapshot
     {
         $there = $plan->hub(array_key_first($plan->hubs));
         if ($wish->control !== 'zigbee' || ($there !== null && in_array('zigbee', $there->speaks, true))) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
@@ -31,14 +31,14 @@ final readonly class OptionCost
         public int $devices,
     ) {}
 
-    public static function of(Plan $plan, Run $run, ?Frozen $hub): self
+    public static function of(Plan $plan, Run $run, ?KitSnapshot $hub): self
     {
         $prices = new Prices($plan);
         $counts = [];
         $kit = [];
         $joints = $devices = 0;
         $metres = 0.0;
-        $add = static function (?Frozen $frozen, float $count) use (&$counts, &$kit): void {
+        $add = static function (?KitSnapshot $frozen, float $count) use (&$counts, &$kit): void {
             if ($frozen !== null) {
                 $id = $frozen->entry->id();
                 $kit[$id] = $frozen;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
-use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;

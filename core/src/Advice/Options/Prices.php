@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 
 /** What entries cost on the shelf, a piece or a metre; what the client owns already costs nothing, as far as it goes. */
@@ -13,7 +13,7 @@ final readonly class Prices
     public function __construct(private Plan $plan) {}
 
     /** Of so many pieces or metres. */
-    public function for(Frozen $kit, float $count): ?float
+    public function for(KitSnapshot $kit, float $count): ?float
     {
         $each = $this->plan->terms->price($kit);
         $left = max(0.0, $count - ($this->plan->owned[$kit->entry->id()]->count ?? 0));

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
-use EmberDusk\Advice\Facts;
 use EmberDusk\Kit\Control;
+use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Hub;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 
 /** What can work a light, and how far: all of it, on, off and dimming only, or not at all. */
@@ -33,8 +33,13 @@ final readonly class Reach
      *
      * @return list<array{label: string, reach: string, text: string}>
      */
-    public static function of(Plan $plan, ?Frozen $taken, string $control, string $colour, ShelfSource $shelf): array
-    {
+    public static function of(
+        Plan $plan,
+        ?KitSnapshot $taken,
+        string $control,
+        string $colour,
+        ShelfSource $shelf,
+    ): array {
         $hub = $taken->entry ?? $plan->hub(array_key_first($plan->hubs));
         $hub = $hub instanceof Hub && in_array($control, $hub->speaks, true) ? $hub : null;
         $app = $hub === null ? self::NOT : self::reach($hub->sets, $colour);

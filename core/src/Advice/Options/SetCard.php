@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
-use EmberDusk\Advice\Facts;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Facts;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Thing;
-use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Wish;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
@@ -27,7 +27,7 @@ final readonly class Bill
     public static function of(Plan $plan, array $runs): self
     {
         $lines = [];
-        $add = static function (?Frozen $kit, float $count, string $unit, int $cost) use (&$lines): void {
+        $add = static function (?KitSnapshot $kit, float $count, string $unit, int $cost) use (&$lines): void {
             if ($kit !== null) {
                 $id = $kit->entry->id();
                 $lines[$id] = [
@@ -76,13 +76,13 @@ final readonly class Bill
         return array_sum(array_map(static fn(array $l): int => $l[3], $this->lines));
     }
 
-    public static function piece(Plan $plan, Frozen $kit): int
+    public static function piece(Plan $plan, KitSnapshot $kit): int
     {
         return (int) round(self::COIN * ($plan->terms->price($kit) ?? 0.0));
     }
 
     /** Of so many metres of a cable. */
-    public static function metres(Plan $plan, Frozen $cable, float $metres): int
+    public static function metres(Plan $plan, KitSnapshot $cable, float $metres): int
     {
         return (int) round((self::COIN * ($plan->terms->price($cable) ?? 0.0) * self::tenths($metres)) / 10);
     }

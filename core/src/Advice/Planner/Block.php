@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Kit\Cable;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 
 /** Runs that share a controller and its trunk; of pixels one run, straight on the supply. */
 final readonly class Block
 {
     /** @param  list<FeedOption>  $feeds  in the order of the runs' ids */
     public function __construct(
-        public ?Frozen $controller,
+        public ?KitSnapshot $controller,
         public string $place,
-        public ?Frozen $trunk,
+        public ?KitSnapshot $trunk,
         public array $feeds,
     ) {}
 

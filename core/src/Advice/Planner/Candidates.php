@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use Closure;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
 use SplPriorityQueue;
 
@@ -146,14 +146,17 @@ final class Candidates
     }
 
     /**
-     * @param  list<Frozen>  $supplies
+     * @param  list<KitSnapshot>  $supplies
      * @param  list<string>  $places
      * @param  list<non-empty-list<Run>>  $blocks
      */
     private function space(array $supplies, string $place, array $places, array $blocks): void
     {
         $ranks = [
-            array_map(fn(Frozen $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0), $supplies),
+            array_map(
+                fn(KitSnapshot $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0),
+                $supplies,
+            ),
         ];
         $lists = [];
         foreach ($blocks as $n => $block) {
@@ -164,17 +167,17 @@ final class Candidates
                 $trunks = array_values(array_filter($this->tables->trunks($block)));
                 usort(
                     $trunks,
-                    fn(Frozen $a, Frozen $b): int => [
+                    fn(KitSnapshot $a, KitSnapshot $b): int => [
                         Bill::metres($this->tables->plan, $a, $metres),
                         $a->entry->id(),
                     ] <=> [Bill::metres($this->tables->plan, $b, $metres), $b->entry->id()],
                 );
                 $ranks[] = array_map(
-                    fn(Frozen $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0),
+                    fn(KitSnapshot $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0),
                     $controllers,
                 );
                 $ranks[] = array_map(
-                    fn(Frozen $f): int => $this->aim->rank(
+                    fn(KitSnapshot $f): int => $this->aim->rank(
                         Bill::metres($this->tables->plan, $f, $metres) +
                             Bill::joints($this->tables->plan, Block::TRUNK),
                         Block::TRUNK,

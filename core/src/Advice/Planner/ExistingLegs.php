@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Kit\Cable;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
@@ -19,7 +19,7 @@ final readonly class ExistingLegs
 
     public const LEAD = 1.0;
 
-    /** @return array<string, Frozen> by the leg's name */
+    /** @return array<string, KitSnapshot> by the leg's name */
     public static function of(Plan $plan, Run $run, ShelfSource $shelf): array
     {
         $cores = count($plan->strip($run->strip)->channels ?? []) + 1;
@@ -51,7 +51,7 @@ final readonly class ExistingLegs
     }
 
     /** The first cable of the shelf with just so many cores of a size. */
-    private static function cable(ShelfSource $shelf, int $cores, string $system, string $size): ?Frozen
+    private static function cable(ShelfSource $shelf, int $cores, string $system, string $size): ?KitSnapshot
     {
         foreach ($shelf->ofKind('cable') as $frozen) {
             $cable = $frozen->entry;

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 
 /** One way to feed one run from one place: a pattern, the cable of its tails, their lengths, and what it costs in hundredths of the smallest coin. */
 final readonly class FeedOption
 {
     /**
      * @param  list<int>  $pads  of halves: one of each half
-     * @param  list<Frozen>  $tails  a cable for each pad
+     * @param  list<KitSnapshot>  $tails  a cable for each pad
      * @param  list<float>  $lengths  metres, one for each pad
-     * @param  Frozen|null  $leg  a leg that lies there already and is tapped at every pad
+     * @param  KitSnapshot|null  $leg  a leg that lies there already and is tapped at every pad
      * @param  float  $capacity  amps of the thinnest of its cables
      */
     public function __construct(
@@ -22,7 +22,7 @@ final readonly class FeedOption
         public array $pads,
         public array $tails,
         public array $lengths,
-        public ?Frozen $leg,
+        public ?KitSnapshot $leg,
         public float $capacity,
         public int $cost,
         public int $joints,

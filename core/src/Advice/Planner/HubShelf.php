@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 
 /** A shelf with one supply more, which nobody can buy: a hub that holds its volts. */
 final readonly class HubShelf implements ShelfSource
 {
-    public function __construct(private ShelfSource $shelf, private Frozen $hub) {}
+    public function __construct(private ShelfSource $shelf, private KitSnapshot $hub) {}
 
-    public function find(string $id): ?Frozen
+    public function find(string $id): ?KitSnapshot
     {
         return $id === $this->hub->entry->id() ? $this->hub : $this->shelf->find($id);
     }

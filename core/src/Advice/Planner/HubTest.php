@@ -11,10 +11,10 @@ use EmberDusk\Circuit\Sag;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\WireRuns;
 use EmberDusk\Plan\CutMarks;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Values\Trouble;
 
 /**
@@ -44,7 +44,7 @@ final readonly class HubTest
      */
     private function __construct(public bool $hopeless, public float $amps, public float $drop) {}
 
-    public static function of(Tables $tables, FeedOption $option, ?Frozen $controller): self
+    public static function of(Tables $tables, FeedOption $option, ?KitSnapshot $controller): self
     {
         $run = $tables->plan->run($option->run);
         $plan = Search::part($tables->plan, [$run->id]);
@@ -118,17 +118,21 @@ final readonly class HubTest
     }
 
     /** @return array<string, mixed> */
-    private static function payload(Tables $tables, FeedOption $option, Frozen $supply, ?Frozen $controller): array
-    {
+    private static function payload(
+        Tables $tables,
+        FeedOption $option,
+        KitSnapshot $supply,
+        ?KitSnapshot $controller,
+    ): array {
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($option->run)])));
-        usort($trunks, static fn(Frozen $a, Frozen $b): int => self::ohms($a) <=> self::ohms($b));
+        usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
 
         return (new Layout($supply, '', [
             new Block($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option]),
         ]))->payload($tables, false, self::TRUNK);
     }
 
-    private static function ideal(float $volts): Frozen
+    private static function ideal(float $volts): KitSnapshot
     {
         $written = [
             'kind' => 'supply',
@@ -139,10 +143,10 @@ final readonly class HubTest
             'sourceOhms' => 0.001,
         ];
 
-        return new Frozen('', $written, Supply::read(new Fields($written)));
+        return new KitSnapshot('', $written, Supply::read(new Fields($written)));
     }
 
-    private static function ohms(Frozen $cable): float
+    private static function ohms(KitSnapshot $cable): float
     {
         return $cable->entry instanceof Cable ? $cable->entry->conductor->ohmsPerMetre : INF;
     }
@@ -150,16 +154,16 @@ final readonly class HubTest
     /**
      * Of some controllers the one that loses least.
      *
-     * @param  list<Frozen>  $controllers
+     * @param  list<KitSnapshot>  $controllers
      */
-    public static function least(array $controllers): ?Frozen
+    public static function least(array $controllers): ?KitSnapshot
     {
-        usort($controllers, static fn(Frozen $a, Frozen $b): int => self::inside($a) <=> self::inside($b));
+        usort($controllers, static fn(KitSnapshot $a, KitSnapshot $b): int => self::inside($a) <=> self::inside($b));
 
         return $controllers[0] ?? null;
     }
 
-    private static function inside(Frozen $controller): float
+    private static function inside(KitSnapshot $controller): float
     {
         return $controller->entry instanceof Controller
             ? $controller->entry->commonOhms + $controller->entry->channelOhms

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Kit\Cable;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
 
 /** Puts two layouts on one supply: each run keeps its pattern and its tail, controllers stay or become one, trunks stay or grow. */
@@ -161,10 +161,10 @@ final class Joining
             return $feeds === [] ? $block : new Block(null, $supply, null, $feeds);
         }
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($block->feeds[0]->run)])));
-        usort($trunks, static fn(Frozen $a, Frozen $b): int => self::ohms($b) <=> self::ohms($a));
+        usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($b) <=> self::ohms($a));
         $at = array_search(
             $block->trunk->entry->id(),
-            array_map(static fn(Frozen $f): string => $f->entry->id(), $trunks),
+            array_map(static fn(KitSnapshot $f): string => $f->entry->id(), $trunks),
             true,
         );
 
@@ -188,7 +188,7 @@ final class Joining
         return $runs === [] ? throw new \LogicException('A layout has runs.') : $runs;
     }
 
-    private static function ohms(Frozen $cable): float
+    private static function ohms(KitSnapshot $cable): float
     {
         return $cable->entry instanceof Cable ? $cable->entry->conductor->ohmsPerMetre : 0.0;
     }

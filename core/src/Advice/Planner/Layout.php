@@ -6,17 +6,17 @@ namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Formats\Json;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Plan\Changes\ShelfSource;
 use EmberDusk\Plan\Changes\WireRuns;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 
 /** All decisions about runs that share a supply: the supply and its place, the blocks on it. Ids are sorted. */
 final readonly class Layout
 {
     /** @param  list<Block>  $blocks  in the order of their first runs */
-    public function __construct(public Frozen $supply, public string $place, public array $blocks) {}
+    public function __construct(public KitSnapshot $supply, public string $place, public array $blocks) {}
 
     /** @return list<string> ids */
     public function runs(): array
@@ -101,7 +101,7 @@ final readonly class Layout
         foreach ($block->feeds as $feed) {
             $own = $block->trunk === null && $feed->leg === null ? $fuse : null;
             $tails = array_map(
-                static fn(int $pad, Frozen $tail, float $length): array => [
+                static fn(int $pad, KitSnapshot $tail, float $length): array => [
                     'pad' => $pad,
                     'kit' => $tail->entry->id(),
                     'length' => $length,
@@ -153,7 +153,7 @@ final readonly class Layout
     }
 
     /** None where the supply itself cannot keep up more than the thinnest cable carries. */
-    public function fuse(Tables $tables, float $capacity): ?Frozen
+    public function fuse(Tables $tables, float $capacity): ?KitSnapshot
     {
         $supply = $this->supply->entry;
 
@@ -165,7 +165,7 @@ final readonly class Layout
     /** In words: what stands where and how each run is fed. */
     public function words(Plan $plan): string
     {
-        $size = static fn(Frozen $f): string => $f->entry instanceof Cable
+        $size = static fn(KitSnapshot $f): string => $f->entry instanceof Cable
             ? "{$f->entry->cores} x {$f->entry->conductor->label()}"
             : $f->entry->name();
         $place = static fn(string $p): string => Routes::where($p) === '' ? '' : " in {$p}";

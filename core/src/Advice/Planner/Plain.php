@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Kit\Cable;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
 
 /** Layouts that hold if anything does: thick cable, the least dear units that carry the load, the plain patterns one after the other. */
@@ -21,7 +21,7 @@ final readonly class Plain
             array_intersect($tables->routes->places([$run], true), $tables->routes->places([$run], false)),
         );
         $trunks = array_values(array_filter($tables->trunks([$run])));
-        usort($trunks, static fn(Frozen $a, Frozen $b): int => self::ohms($a) <=> self::ohms($b));
+        usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
         if ($supply === null || $places === [] || ($switched && ($controller === null || $trunks === []))) {
             return [];
         }
@@ -51,7 +51,7 @@ final readonly class Plain
         return $layouts;
     }
 
-    private static function ohms(Frozen $cable): float
+    private static function ohms(KitSnapshot $cable): float
     {
         return $cable->entry instanceof Cable ? $cable->entry->conductor->ohmsPerMetre : INF;
     }

@@ -6,26 +6,26 @@ namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 
 /** What the shelf has with a price, the least dear first. What has no price is not proposed. */
 final class PricedShelf
 {
-    /** @var array<int, list<Frozen>> by cores */
+    /** @var array<int, list<KitSnapshot>> by cores */
     private array $cables = [];
 
-    /** @var array<string, list<Frozen>> everything with a price, by kind */
+    /** @var array<string, list<KitSnapshot>> everything with a price, by kind */
     private array $kinds = [];
 
-    /** @var array<array-key, Frozen|null> by amps of capacity */
+    /** @var array<array-key, KitSnapshot|null> by amps of capacity */
     private array $fuses = [];
 
     public function __construct(private readonly Plan $plan, private readonly ShelfSource $shelf) {}
 
     /** The largest blade fuse that protects so many amps, the least dear of its size; null when the shelf has none. */
-    public function fuse(float $capacity): ?Frozen
+    public function fuse(float $capacity): ?KitSnapshot
     {
         if (array_key_exists((string) $capacity, $this->fuses)) {
             return $this->fuses[(string) $capacity];
@@ -46,7 +46,7 @@ final class PricedShelf
     /**
      * Of each size the least dear cable with cores enough.
      *
-     * @return list<Frozen>
+     * @return list<KitSnapshot>
      */
     public function cables(int $cores): array
     {
@@ -72,7 +72,7 @@ final class PricedShelf
 
     /**
      * @param  callable(object): bool  $fits
-     * @return list<Frozen> by price, then by id
+     * @return list<KitSnapshot> by price, then by id
      */
     public function ofKind(string $kind, callable $fits): array
     {
@@ -80,12 +80,12 @@ final class PricedShelf
             $priced = array_values(
                 array_filter(
                     $this->shelf->ofKind($kind),
-                    fn(Frozen $f): bool => $this->plan->terms->price($f) !== null,
+                    fn(KitSnapshot $f): bool => $this->plan->terms->price($f) !== null,
                 ),
             );
             usort(
                 $priced,
-                fn(Frozen $a, Frozen $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [
+                fn(KitSnapshot $a, KitSnapshot $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [
                     $this->plan->terms->price($b),
                     $b->entry->id(),
                 ],
@@ -93,10 +93,10 @@ final class PricedShelf
             $this->kinds[$kind] = $priced;
         }
 
-        return array_values(array_filter($this->kinds[$kind], static fn(Frozen $f): bool => $fits($f->entry)));
+        return array_values(array_filter($this->kinds[$kind], static fn(KitSnapshot $f): bool => $fits($f->entry)));
     }
 
-    private static function amps(Frozen $fuse): float
+    private static function amps(KitSnapshot $fuse): float
     {
         return $fuse->entry instanceof Fuse ? $fuse->entry->amps : 0.0;
     }

@@ -6,9 +6,9 @@ namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
-use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Fitting;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -36,7 +36,7 @@ final class Search
     /** @var array<string, HubTest> the same at a glance */
     private array $glances = [];
 
-    /** @var array<string, Frozen|null> the best controller for a run */
+    /** @var array<string, KitSnapshot|null> the best controller for a run */
     private array $best = [];
 
     /** @var array<string, Plan> a plan of some runs alone */

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
 
 /** Lists of what can be chosen once it is settled who shares what and where it stands; a place in it is one number for each list. */
 final readonly class Space
 {
     /**
      * @param  list<string>  $places  of the blocks' controllers
-     * @param  list<Frozen>  $supplies
-     * @param  list<array{list<Frozen>, list<Frozen>, list<list<FeedOption>>}>  $blocks  controllers, trunks (both empty for pixels), ways to feed each run
+     * @param  list<KitSnapshot>  $supplies
+     * @param  list<array{list<KitSnapshot>, list<KitSnapshot>, list<list<FeedOption>>}>  $blocks  controllers, trunks (both empty for pixels), ways to feed each run
      * @param  list<list<int>>  $ranks  of every list, in the order supply, then by block controller, trunk, runs
      * @param  int  $base  rank of what the places come to
      */

@@ -7,10 +7,10 @@ namespace EmberDusk\Advice\Planner;
 use EmberDusk\Circuit\Rules\ControllerAmps;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -60,7 +60,7 @@ final class Tables
      *
      * @param  non-empty-list<Run>  $runs  that share it
      * @param  bool  $all  also those that carry too little
-     * @return list<Frozen>
+     * @return list<KitSnapshot>
      */
     public function controllers(array $runs, bool $all): array
     {
@@ -84,7 +84,7 @@ final class Tables
     /**
      * @param  non-empty-list<Run>  $runs
      * @param  bool  $all  also those without the headroom
-     * @return list<Frozen>
+     * @return list<KitSnapshot>
      */
     public function supplies(array $runs, bool $all): array
     {
@@ -109,7 +109,7 @@ final class Tables
 
     /**
      * @param  non-empty-list<Run>  $runs
-     * @return list<Frozen|null> cables of a trunk; one null where pixels have none
+     * @return list<KitSnapshot|null> cables of a trunk; one null where pixels have none
      */
     public function trunks(array $runs): array
     {
@@ -165,7 +165,7 @@ final class Tables
 
     /**
      * @param  list<int>  $pads
-     * @param  non-empty-list<Frozen>  $tails  one for all pads, or one for each
+     * @param  non-empty-list<KitSnapshot>  $tails  one for all pads, or one for each
      */
     private function option(
         Run $run,
@@ -173,7 +173,7 @@ final class Tables
         string $pattern,
         array $pads,
         array $tails,
-        ?Frozen $leg,
+        ?KitSnapshot $leg,
         int $cores,
     ): FeedOption {
         $lengths = [];
@@ -188,7 +188,9 @@ final class Tables
         }
         $joints = count($pads) * 2 * $cores + ($leg === null ? 0 : $cores);
         $conductors = array_map(
-            static fn(Frozen $f): float => $f->entry instanceof Cable ? $f->entry->conductor->capacity ?? 0.0 : 0.0,
+            static fn(KitSnapshot $f): float => $f->entry instanceof Cable
+                ? $f->entry->conductor->capacity ?? 0.0
+                : 0.0,
             [...$each, ...$leg === null ? [] : [$leg]],
         );
 
@@ -207,7 +209,7 @@ final class Tables
 
     /**
      * @param  list<int>  $pads
-     * @return list<non-empty-list<Frozen>>
+     * @return list<non-empty-list<KitSnapshot>>
      */
     private function tails(Run $run, int $cores, array $pads): array
     {
@@ -226,19 +228,19 @@ final class Tables
                 : [
                     [
                         $now[$pads[0]] ?? $first,
-                        ...array_map(static fn(int $pad): Frozen => $now[$pad] ?? $first, array_slice($pads, 1)),
+                        ...array_map(static fn(int $pad): KitSnapshot => $now[$pad] ?? $first, array_slice($pads, 1)),
                     ],
                 ];
         }
 
-        return array_map(static fn(Frozen $f): array => [$f], $this->priced->cables($cores));
+        return array_map(static fn(KitSnapshot $f): array => [$f], $this->priced->cables($cores));
     }
 
     /**
      * What is pinned, as it is now.
      *
      * @param  non-empty-list<Run>  $runs
-     * @return list<Frozen>|null null where nothing is
+     * @return list<KitSnapshot>|null null where nothing is
      */
     private function kept(array $runs, string $pin, ?string $kit): ?array
     {

@@ -6,10 +6,10 @@ namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Parts\Lengths;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Uses;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -54,7 +54,7 @@ final readonly class MakingRows
     public static function choices(Work $work): array
     {
         $of = static fn(string $kind): array => array_map(
-            static fn(Frozen $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name()],
+            static fn(KitSnapshot $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name()],
             $work->shelf->ofKind($kind),
         );
 
@@ -122,7 +122,8 @@ final readonly class MakingRows
                 $better = array_values(
                     array_filter(
                         $work->shelf->ofKind('profile'),
-                        static fn(Frozen $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ?? 0.0) >=
+                        static fn(KitSnapshot $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ??
+                            0.0) >=
                             $makes &&
                             (!$plan->damp($run) || ($f->written['outdoors'] ?? false) === true),
                     ),
@@ -142,7 +143,7 @@ final readonly class MakingRows
                     $takes,
                     'the shelf',
                     array_map(
-                        static fn(Frozen $f): Fix => new Fix("Take {$f->entry->name()}", [
+                        static fn(KitSnapshot $f): Fix => new Fix("Take {$f->entry->name()}", [
                             'kind' => 'SetMaking',
                             'run' => $run->id,
                             'profile' => $f->entry->id(),

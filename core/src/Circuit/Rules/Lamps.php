@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit\Rules;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fixture;
-use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;

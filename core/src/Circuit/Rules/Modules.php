@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Rules;
 
 use EmberDusk\Kit\Dimmer;
-use EmberDusk\Plan\Changes\ShelfSource;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Device;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 
 /** One more supply for the job, of a shelf entry; runs and feeds are hung on it afterwards. */
 final readonly class AddSupply implements Change
 {
-    private function __construct(private Frozen $kit) {}
+    private function __construct(private KitSnapshot $kit) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {

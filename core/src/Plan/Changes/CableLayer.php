@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes;
 
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -38,7 +38,7 @@ final class CableLayer
     /** @var array<string, Run> */
     private array $equipped = [];
 
-    /** @var array<string, Frozen> */
+    /** @var array<string, KitSnapshot> */
     private array $kit;
 
     /** @param  array<string, Run>  $runs  whose wiring goes */
@@ -73,7 +73,7 @@ final class CableLayer
         [$this->feeds, $this->splices] = [$plan->feeds, $plan->splices];
     }
 
-    public function take(Frozen $kit): string
+    public function take(KitSnapshot $kit): string
     {
         $this->kit += [$kit->entry->id() => $kit];
 

@@ -10,12 +10,13 @@ use EmberDusk\Kit\Block;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -28,7 +29,7 @@ final readonly class ChooseKit implements Change
     /** Metres from supply to controller until somebody measures. */
     private const TRUNK = 1.0;
 
-    private function __construct(private string $run, private Frozen $kit) {}
+    private function __construct(private string $run, private KitSnapshot $kit) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
@@ -40,7 +41,7 @@ final readonly class ChooseKit implements Change
         );
     }
 
-    public static function of(string $run, Frozen $kit): self
+    public static function of(string $run, KitSnapshot $kit): self
     {
         return new self($run, $kit);
     }
@@ -67,7 +68,7 @@ final readonly class ChooseKit implements Change
             ($this->run === '' || $this->kit->entry instanceof Hub ? '' : ' for ' . $plan->run($this->run)->name());
     }
 
-    /** @param  array<string, Frozen>  $kit */
+    /** @param  array<string, KitSnapshot>  $kit */
     private function strip(Plan $plan, Strip $strip, array $kit): Plan
     {
         $run = $plan->run($this->run);
@@ -120,7 +121,7 @@ final readonly class ChooseKit implements Change
     /**
      * A battery lies as it was surveyed where the run is.
      *
-     * @param  array<string, Frozen>  $kit
+     * @param  array<string, KitSnapshot>  $kit
      */
     private function supply(Plan $plan, Powers $entry, array $kit): Plan
     {
@@ -140,7 +141,7 @@ final readonly class ChooseKit implements Change
         );
     }
 
-    /** @param  array<string, Frozen>  $kit */
+    /** @param  array<string, KitSnapshot>  $kit */
     private function controller(Plan $plan, array $kit): Plan
     {
         $run = $plan->run($this->run);
@@ -156,7 +157,7 @@ final readonly class ChooseKit implements Change
     /**
      * This cable for the trunk and every tail of the run; lengths that are there stay.
      *
-     * @param  array<string, Frozen>  $kit
+     * @param  array<string, KitSnapshot>  $kit
      */
     private function cable(Plan $plan, array $kit): Plan
     {

@@ -6,16 +6,17 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Dimmer;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Fitting;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;
 
 /** Puts fixtures under a dimming module: one that the job has, or another entry of the shelf. */
 final readonly class ChooseModule implements Change
 {
-    private function __construct(private string $fixture, private ?Frozen $kit, private ?string $module) {}
+    private function __construct(private string $fixture, private ?KitSnapshot $kit, private ?string $module) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {

@@ -6,7 +6,8 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Cable;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;
@@ -17,7 +18,7 @@ final readonly class HangFixture implements Change
     private function __construct(
         private string $fixture,
         private string $on,
-        private Frozen $kit,
+        private KitSnapshot $kit,
         private float $length,
     ) {}
 

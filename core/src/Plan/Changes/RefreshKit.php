@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;
 
 /** Takes an entry of the job's kit anew as it stands on the shelf now; feeds go to the nearest cut mark of a changed strip. */
 final readonly class RefreshKit implements Change
 {
-    private function __construct(private Frozen $kit) {}
+    private function __construct(private KitSnapshot $kit) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {

@@ -9,7 +9,8 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Fuse;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;
@@ -19,10 +20,10 @@ final readonly class SetCable implements Change
 {
     private const SOLDER = 'soldered';
 
-    /** @param  array<string, Frozen|null>  $fittings  joint and fuse as far as they are given */
+    /** @param  array<string, KitSnapshot|null>  $fittings  joint and fuse as far as they are given */
     private function __construct(
         private string $cable,
-        private ?Frozen $kit,
+        private ?KitSnapshot $kit,
         private ?float $length,
         private array $fittings,
     ) {}
@@ -93,7 +94,7 @@ final readonly class SetCable implements Change
      *
      * @throws Trouble
      */
-    private static function found(Fields $f, string $key, string $kind, ShelfSource $shelf): Frozen
+    private static function found(Fields $f, string $key, string $kind, ShelfSource $shelf): KitSnapshot
     {
         $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
 

@@ -6,8 +6,9 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Fixture;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Fitting;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;
@@ -17,7 +18,7 @@ final readonly class SetFixture implements Change
 {
     private function __construct(
         private ?string $fixture,
-        private Frozen $kit,
+        private KitSnapshot $kit,
         private string $place,
         private int $count,
     ) {}

@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Making;
 use EmberDusk\Plan\Plan;
 
 /** How a run is made up; fields that are not given stay as they are, an empty one is as usual again. */
 final readonly class SetMaking implements Change
 {
-    /** @param  array<string, Frozen>  $kit  profile and diffuser, by field */
+    /** @param  array<string, KitSnapshot>  $kit  profile and diffuser, by field */
     private function __construct(private string $run, private Fields $given, private array $kit) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self

@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Owned;
 use EmberDusk\Plan\Plan;
 
 /** How many of a shelf entry the client has already; none takes it off the list. */
 final readonly class SetOwned implements Change
 {
-    private function __construct(private Frozen $kit, private int $count) {}
+    private function __construct(private KitSnapshot $kit, private int $count) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {

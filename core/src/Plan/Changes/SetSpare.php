@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Plan\Frozen;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Spare;
 
 /** How many of a part are taken along on top; null is as usual. */
 final readonly class SetSpare implements Change
 {
-    private function __construct(private Frozen $kit, private ?int $count) {}
+    private function __construct(private KitSnapshot $kit, private ?int $count) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {

@@ -6,8 +6,9 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Feed;
-use EmberDusk\Plan\Frozen;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Splice;
@@ -18,8 +19,8 @@ final readonly class TapLeg implements Change
 {
     private function __construct(
         private string $run,
-        private Frozen $leg,
-        private Frozen $drop,
+        private KitSnapshot $leg,
+        private KitSnapshot $drop,
         private float $lead,
         private float $dropLength,
         private bool $existing,
@@ -27,7 +28,7 @@ final readonly class TapLeg implements Change
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
-        $cable = static function (string $key) use ($f, $shelf): Frozen {
+        $cable = static function (string $key) use ($f, $shelf): KitSnapshot {
             $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
 
             return $kit->entry instanceof Cable ? $kit : throw $f->trouble($key, $kit->entry->name() . ' is no cable.');

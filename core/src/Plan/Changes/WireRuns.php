@@ -10,6 +10,7 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;
 

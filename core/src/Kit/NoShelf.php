@@ -2,15 +2,12 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Options;
-
-use EmberDusk\Plan\Changes\ShelfSource;
-use EmberDusk\Plan\Frozen;
+namespace EmberDusk\Kit;
 
 /** For changes that take nothing from a shelf. */
 final readonly class NoShelf implements ShelfSource
 {
-    public function find(string $id): ?Frozen
+    public function find(string $id): ?KitSnapshot
     {
         return null;
     }

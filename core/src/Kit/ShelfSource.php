@@ -2,16 +2,14 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Plan\Changes;
-
-use EmberDusk\Plan\Frozen;
+namespace EmberDusk\Kit;
 
 /** A crew's shelf as the core sees it: where a change finds the entry that it takes a frozen copy of, and what there is to choose from. */
 interface ShelfSource
 {
     /** The entry as it stands on the shelf now; null when the shelf has none of that id. */
-    public function find(string $id): ?Frozen;
+    public function find(string $id): ?KitSnapshot;
 
-    /** @return list<Frozen> entries of a kind, in the order of the shelf */
+    /** @return list<KitSnapshot> entries of a kind, in the order of the shelf */
     public function ofKind(string $kind): array;
 }

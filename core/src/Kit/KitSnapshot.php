@@ -2,12 +2,10 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Plan;
-
-use EmberDusk\Kit\Entry;
+namespace EmberDusk\Kit;
 
 /** A frozen copy of a shelf entry: as written on the shelf that day, as read, and its content hash. */
-final readonly class Frozen
+final readonly class KitSnapshot
 {
     /** @param  array<array-key, mixed>  $written */
     public function __construct(public string $hash, public array $written, public Entry $entry) {}

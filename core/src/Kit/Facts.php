@@ -2,17 +2,9 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice;
+namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Kit\Cable;
-use EmberDusk\Kit\Controller;
-use EmberDusk\Kit\Entry;
-use EmberDusk\Kit\Hub;
-use EmberDusk\Kit\Kinds;
-use EmberDusk\Kit\Shelf;
-use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
 
 /** The few facts of a shelf entry that a choice is made by. */
 final readonly class Facts
