@@ -57,13 +57,13 @@ final readonly class FixtureRows
     private static function supplies(Work $work, string $fitting): array
     {
         $cable = null;
-        foreach ($work->shelf->ofKind('cable') as $frozen) {
+        foreach ($work->shelf->ofKind('cable') as $snapshot) {
             $cable ??=
-                $frozen->entry instanceof \EmberDusk\Kit\Cable &&
-                $frozen->entry->cores === 2 &&
-                $frozen->entry->conductor->system === $work->plan->terms->wire &&
-                $frozen->entry->conductor->capacity !== null
-                    ? $frozen->entry->id()
+                $snapshot->entry instanceof \EmberDusk\Kit\Cable &&
+                $snapshot->entry->cores === 2 &&
+                $snapshot->entry->conductor->system === $work->plan->terms->wire &&
+                $snapshot->entry->conductor->capacity !== null
+                    ? $snapshot->entry->id()
                     : null;
         }
 
@@ -103,11 +103,11 @@ final readonly class FixtureRows
                 $kinds,
                 static fn(KitSnapshot $f): bool => $f->entry instanceof Dimmer && $f->entry->dims() === $dim,
             )
-            as $frozen
+            as $snapshot
         ) {
             $choices[] = [
-                'label' => 'Take ' . $frozen->entry->name(),
-                'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'kit' => $frozen->entry->id()],
+                'label' => 'Take ' . $snapshot->entry->name(),
+                'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'kit' => $snapshot->entry->id()],
             ];
         }
 

@@ -11,7 +11,7 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Plan\Changes\ChooseKit;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Severity;
@@ -33,22 +33,28 @@ final readonly class KitOptions
         $ranked = [];
         foreach (
             [...$work->shelf->ofKind($kind), ...$kind === 'strip' ? $work->shelf->ofKind('pixels') : []]
-            as $n => $frozen
+            as $n => $snapshot
         ) {
-            $gauge = $run === null ? null : Gauge::of($work->plan, $run, $frozen->entry);
-            $ranked[] = [$frozen->entry->id() === $chosen ? 0 : 1, ...$gauge?->rank() ?? [0, 0.0], $n, $frozen, $gauge];
+            $gauge = $run === null ? null : Gauge::of($work->plan, $run, $snapshot->entry);
+            $ranked[] = [
+                $snapshot->entry->id() === $chosen ? 0 : 1,
+                ...$gauge?->rank() ?? [0, 0.0],
+                $n,
+                $snapshot,
+                $gauge,
+            ];
         }
         usort($ranked, static fn(array $a, array $b): int => array_slice($a, 0, 4) <=> array_slice($b, 0, 4));
         $options = [];
-        foreach (array_slice($ranked, 0, self::MOST) as [, , , , $frozen, $gauge]) {
-            $id = $frozen->entry->id();
-            $verdict = $run === null ? null : self::verdict($work, $run, $frozen);
+        foreach (array_slice($ranked, 0, self::MOST) as [, , , , $snapshot, $gauge]) {
+            $id = $snapshot->entry->id();
+            $verdict = $run === null ? null : self::verdict($work, $run, $snapshot);
             $options[] = [
                 'id' => $id,
-                'name' => $frozen->entry->name(),
-                'facts' => Facts::of($frozen->entry),
+                'name' => $snapshot->entry->name(),
+                'facts' => Facts::of($snapshot->entry),
                 'chosen' => $id === $chosen,
-                'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $frozen->hash,
+                'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
                 'gauge' => $gauge?->toArray(),
                 'verdict' => $verdict?->title,
                 'severity' => $verdict?->severity->value,
@@ -59,10 +65,10 @@ final readonly class KitOptions
     }
 
     /** The worst that would be said of this entry in this run, before anything is solved. */
-    private static function verdict(Work $work, Run $run, KitSnapshot $frozen): ?Finding
+    private static function verdict(Work $work, Run $run, KitSnapshot $snapshot): ?Finding
     {
         try {
-            $plan = ChooseKit::of($run->id, $frozen)->apply($work->plan);
+            $plan = ChooseKit::of($run->id, $snapshot)->apply($work->plan);
         } catch (Trouble $t) {
             return new Finding(
                 'refused',
@@ -72,7 +78,7 @@ final readonly class KitOptions
                 new \EmberDusk\Values\Place('kit', $run->id),
             );
         }
-        $kind = $frozen->entry;
+        $kind = $snapshot->entry;
         $about = static fn(Finding $f): bool => $f->severity !== Severity::Open &&
             match (true) {
                 $kind instanceof Supply => in_array($f->code, ['supply-volts', 'headroom', 'input-range'], true),

@@ -39,7 +39,7 @@ final readonly class Slate
         foreach ($work->plan->runs as $id => $run) {
             array_push($findings, ...Book::check(new Judged($work->plan, $run, $work->result($id), $work->shelf)));
             $trouble = $work->results[$id] ?? null;
-            if ($trouble instanceof Trouble && \EmberDusk\Circuit\Parts::of($work->plan, $run) !== null) {
+            if ($trouble instanceof Trouble && \EmberDusk\Circuit\WiredRun::of($work->plan, $run) !== null) {
                 $findings[] = new Finding(
                     'unsolved',
                     Severity::Stop,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Advice\Planner\ExistingLegs;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Run;
 
 /** Surveyed legs that could run past a run, each as a change that taps it. */
@@ -19,13 +19,13 @@ final readonly class Taps
             return [];
         }
         $drop = null;
-        foreach ($work->shelf->ofKind('cable') as $frozen) {
+        foreach ($work->shelf->ofKind('cable') as $snapshot) {
             if (
-                $frozen->entry instanceof Cable &&
-                $frozen->entry->cores === count($strip->channels) + 1 &&
-                $frozen->entry->conductor->capacity !== null
+                $snapshot->entry instanceof Cable &&
+                $snapshot->entry->cores === count($strip->channels) + 1 &&
+                $snapshot->entry->conductor->capacity !== null
             ) {
-                $drop ??= $frozen->entry;
+                $drop ??= $snapshot->entry;
             }
         }
         $taps = [];

@@ -263,10 +263,10 @@ final readonly class Engine
     /** @throws Trouble that says what the run lacks */
     public static function islandOf(Plan $plan, Run $run): Island
     {
-        $lacking = Parts::lacking($plan, $run);
+        $lacking = WiredRun::lacking($plan, $run);
         $short = array_map(
             static fn(string $id): string => 'enough cores or channels at ' . strtoupper($id),
-            array_keys(Parts::short($plan, $run)),
+            array_keys(WiredRun::short($plan, $run)),
         );
 
         return Island::of($plan, $run) ??

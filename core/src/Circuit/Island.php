@@ -13,7 +13,7 @@ use EmberDusk\Plan\Run;
 final readonly class Island
 {
     /**
-     * @param  array<string, Parts>  $parts  by run
+     * @param  array<string, WiredRun>  $parts  by run
      * @param  array<string, Fitting>  $fixtures  that hang on a cable of their own
      * @param  non-empty-list<string>  $supplies  ids; the first one's minus is node 0
      * @param  list<string>  $controllers  ids
@@ -42,7 +42,7 @@ final readonly class Island
     {
         $islands = [];
         foreach ($plan->runs as $id => $run) {
-            $parts = Parts::of($plan, $run);
+            $parts = WiredRun::of($plan, $run);
             if ($parts !== null) {
                 $islands = self::join($islands, [
                     'parts' => [$id => $parts],
@@ -91,9 +91,9 @@ final readonly class Island
     }
 
     /**
-     * @param  list<array{parts: array<string, Parts>, fixtures: array<string, Fitting>, supplies: array<string, true>}>  $islands
-     * @param  array{parts: array<string, Parts>, fixtures: array<string, Fitting>, supplies: array<string, true>}  $more
-     * @return list<array{parts: array<string, Parts>, fixtures: array<string, Fitting>, supplies: array<string, true>}>
+     * @param  list<array{parts: array<string, WiredRun>, fixtures: array<string, Fitting>, supplies: array<string, true>}>  $islands
+     * @param  array{parts: array<string, WiredRun>, fixtures: array<string, Fitting>, supplies: array<string, true>}  $more
+     * @return list<array{parts: array<string, WiredRun>, fixtures: array<string, Fitting>, supplies: array<string, true>}>
      */
     private static function join(array $islands, array $more): array
     {
@@ -112,7 +112,7 @@ final readonly class Island
     }
 
     /**
-     * @param  array<string, Parts>  $parts
+     * @param  array<string, WiredRun>  $parts
      * @param  array<string, Fitting>  $fixtures
      * @param  list<string>  $supplies
      */
@@ -130,7 +130,7 @@ final readonly class Island
     }
 
     /** @return array<string, true> ids of the supplies that a run hangs on: its own, those that cables to its feeds begin at, and what a repeater with one ground joins */
-    private static function feeding(Plan $plan, Parts $parts): array
+    private static function feeding(Plan $plan, WiredRun $parts): array
     {
         $supplies = [(string) $parts->run->supply => true];
         foreach ($parts->tails as $tail) {

@@ -232,7 +232,7 @@ final readonly class Readings
     }
 
     /** @return array<string, FeedResult> */
-    private static function feeds(Plan $plan, Parts $parts, Network $network, Solution $solution): array
+    private static function feeds(Plan $plan, WiredRun $parts, Network $network, Solution $solution): array
     {
         $cores = self::cores($network, $plan);
         $feeds = [];

@@ -29,7 +29,7 @@ final class StripWiring
         return $this->pads[$run][$pad] ?? null;
     }
 
-    public function lay(string $run, Parts $parts): void
+    public function lay(string $run, WiredRun $parts): void
     {
         $channels = $parts->strip->switched()
             ? $this->phase->channels($parts->run->controller, count($parts->strip->channels))
@@ -133,7 +133,7 @@ final class StripWiring
      * @param  array<int, int>  $from  nodes by terminal
      * @param  array<int, int>  $to
      */
-    private function jumper(string $run, Parts $parts, int $section, array $from, array $to, float $length): void
+    private function jumper(string $run, WiredRun $parts, int $section, array $from, array $to, float $length): void
     {
         $ohms = 2 * Wiring::SOLDER + $this->plan->copper($parts->tails[array_key_first($parts->tails)], $length);
         foreach ($from as $t => $node) {

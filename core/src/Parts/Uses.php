@@ -63,9 +63,9 @@ final readonly class Uses
     /** @param  callable(Fields): bool  $fits */
     private function first(string $kind, callable $fits): ?KitSnapshot
     {
-        foreach ($this->shelf->ofKind($kind) as $frozen) {
-            if ($fits(new Fields($frozen->written))) {
-                return $frozen;
+        foreach ($this->shelf->ofKind($kind) as $snapshot) {
+            if ($fits(new Fields($snapshot->written))) {
+                return $snapshot;
             }
         }
 

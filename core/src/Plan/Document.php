@@ -119,8 +119,8 @@ final readonly class Document
                 ],
             ),
             'owned' => self::each($plan->owned, static fn(Owned $o): array => ['id' => $o->id, 'count' => $o->count]),
-            'options' => self::each($plan->options, static fn(Wish $w): array => $w->write()),
-            'makings' => self::each($plan->makings, static fn(Making $m): array => $m->write()),
+            'options' => self::each($plan->options, static fn(Requirement $w): array => $w->write()),
+            'makings' => self::each($plan->makings, static fn(Assembly $m): array => $m->write()),
             'spares' => self::each($plan->spares, static fn(Spare $s): array => ['id' => $s->id, 'count' => $s->count]),
             'kit' => self::each(
                 $plan->kit,

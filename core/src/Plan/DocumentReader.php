@@ -96,14 +96,14 @@ final readonly class DocumentReader
                 'owned',
                 static fn(Fields $o): Owned => new Owned($o->string('id'), $o->whole('count', 1, 1000)),
             ),
-            self::keyed($f, 'options', Wish::read(...)),
-            self::keyed($f, 'makings', Making::read(...)),
+            self::keyed($f, 'options', Requirement::read(...)),
+            self::keyed($f, 'makings', Assembly::read(...)),
             self::keyed(
                 $f,
                 'spares',
                 static fn(Fields $s): Spare => new Spare($s->string('id'), $s->whole('count', 0, 10_000)),
             ),
-            self::keyed($f, 'kit', self::readFrozen(...)),
+            self::keyed($f, 'kit', self::readSnapshot(...)),
         );
     }
 
@@ -162,7 +162,7 @@ final readonly class DocumentReader
         return new Scene($s->string('id'), $s->string('name', 40), $levels);
     }
 
-    private static function readFrozen(Fields $k): KitSnapshot
+    private static function readSnapshot(Fields $k): KitSnapshot
     {
         $entry = $k->object('entry');
         $read = Shelf::entry($entry);

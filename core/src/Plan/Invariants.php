@@ -50,8 +50,12 @@ final readonly class Invariants
                 "There is no controller “{$run->controller}”.",
             );
         }
-        foreach (array_values($plan->options) as $n => $wish) {
-            self::need(isset($plan->runs[$wish->run]), "/options/{$n}/run", "There is no run “{$wish->run}”.");
+        foreach (array_values($plan->options) as $n => $requirement) {
+            self::need(
+                isset($plan->runs[$requirement->run]),
+                "/options/{$n}/run",
+                "There is no run “{$requirement->run}”.",
+            );
         }
         foreach (array_keys($plan->owned) as $n => $id) {
             self::need(isset($plan->kit[$id]), "/owned/{$n}/id", "The job's kit has no “{$id}”.");

@@ -29,8 +29,8 @@ final readonly class Plan
      * @param  array<string, Light>  $lights
      * @param  array<string, Scene>  $scenes
      * @param  array<string, Owned>  $owned
-     * @param  array<string, Wish>  $options
-     * @param  array<string, Making>  $makings
+     * @param  array<string, Requirement>  $options
+     * @param  array<string, Assembly>  $makings
      * @param  array<string, Spare>  $spares
      * @param  array<string, KitSnapshot>  $kit
      */
@@ -74,8 +74,8 @@ final readonly class Plan
      * @param  array<string, Light>|null  $lights
      * @param  array<string, Scene>|null  $scenes
      * @param  array<string, Owned>|null  $owned
-     * @param  array<string, Wish>|null  $options
-     * @param  array<string, Making>|null  $makings
+     * @param  array<string, Requirement>|null  $options
+     * @param  array<string, Assembly>|null  $makings
      * @param  array<string, Spare>|null  $spares
      * @param  array<string, KitSnapshot>|null  $kit
      */

@@ -59,9 +59,9 @@ trait WaysOfPlan
     }
 
     /** How a run is made up: as usual where nothing else was chosen. */
-    public function making(Run $run): Making
+    public function making(Run $run): Assembly
     {
-        return $this->makings[$run->id] ?? new Making($run->id);
+        return $this->makings[$run->id] ?? new Assembly($run->id);
     }
 
     /** Whether a run lies where water comes to it: the place is damp, or it is mounted outdoors. */

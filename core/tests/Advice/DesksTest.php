@@ -14,7 +14,7 @@ use EmberDusk\Build\Step;
 use EmberDusk\Build\Steps;
 use EmberDusk\Build\Tick;
 use EmberDusk\Circuit\Engine;
-use EmberDusk\Circuit\Parts;
+use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Handover\Sheet;
@@ -34,7 +34,7 @@ final class DesksTest extends TestCase
     {
         $results = [];
         foreach ($plan->runs as $id => $run) {
-            if (Parts::of($plan, $run) !== null) {
+            if (WiredRun::of($plan, $run) !== null) {
                 $results[$id] = Engine::solve($plan, $run);
             }
         }

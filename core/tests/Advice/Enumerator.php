@@ -8,13 +8,13 @@ use EmberDusk\Advice\Planner\Aim;
 use EmberDusk\Advice\Planner\Bill;
 use EmberDusk\Advice\Planner\Block;
 use EmberDusk\Advice\Planner\Layout;
-use EmberDusk\Advice\Planner\Routes;
 use EmberDusk\Advice\Planner\Tables;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Trouble;
 

@@ -20,18 +20,18 @@ use PHPUnit\Framework\TestCase;
 final class OptionsTest extends TestCase
 {
     /**
-     * @param  array<string, mixed>  ...$wishes
+     * @param  array<string, mixed>  ...$requirements
      * @return list<array<string, mixed>>
      */
-    private static function cards(Plan $plan, array ...$wishes): array
+    private static function cards(Plan $plan, array ...$requirements): array
     {
         $plan =
-            $wishes === []
+            $requirements === []
                 ? $plan
                 : Demo::with($plan, [
                     'kind' => 'SetOptions',
                     'run' => 'cove',
-                    'options' => array_map(self::wish(...), array_values($wishes)),
+                    'options' => array_map(self::requirement(...), array_values($requirements)),
                 ]);
         $cards = Options::of($plan, $plan->run('cove'), Demo::shelf());
         Schema::check(
@@ -43,12 +43,12 @@ final class OptionsTest extends TestCase
     }
 
     /**
-     * @param  array<string, mixed>  $wish
+     * @param  array<string, mixed>  $requirement
      * @return array<string, mixed>
      */
-    private static function wish(array $wish): array
+    private static function requirement(array $requirement): array
     {
-        return $wish + [
+        return $requirement + [
             'volts' => 24.0,
             'light' => 'room',
             'colour' => 'single',

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Advice;
 
 use EmberDusk\Advice\Planner\Feeding;
-use EmberDusk\Advice\Planner\Routes;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;

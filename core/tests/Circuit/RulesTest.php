@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Circuit;
 
 use EmberDusk\Circuit\Engine;
-use EmberDusk\Circuit\Parts;
 use EmberDusk\Circuit\Rules\Book;
 use EmberDusk\Circuit\Rules\ControllerAmps;
 use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Plan;
@@ -110,7 +110,7 @@ final class RulesTest extends TestCase
                 self::assertCount(count($found) - 1, $now, $fix->label);
             }
             // What could not be computed before (too few cores or channels) may now say what was there all along.
-            $computed = Parts::of($plan, $plan->runs[array_key_first($plan->runs)]) !== null;
+            $computed = WiredRun::of($plan, $plan->runs[array_key_first($plan->runs)]) !== null;
             self::assertSame(
                 [],
                 array_diff(
@@ -195,7 +195,7 @@ final class RulesTest extends TestCase
     {
         $findings = [];
         foreach ($plan->runs as $run) {
-            $result = Parts::of($plan, $run) === null ? null : Engine::solve($plan, $run);
+            $result = WiredRun::of($plan, $run) === null ? null : Engine::solve($plan, $run);
             $findings = [...$findings, ...Book::check(new Judged($plan, $run, $result, Demo::shelf()))];
         }
 

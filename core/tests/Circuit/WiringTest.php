@@ -9,9 +9,9 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Network;
-use EmberDusk\Circuit\Parts;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Stretch;
+use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Circuit\Wiring;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -167,7 +167,7 @@ final class WiringTest extends TestCase
     public function test_too_few_cores_are_no_circuit(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
-        self::assertSame(['k2' => [2, 3]], Parts::short($plan, $plan->run('cove')));
+        self::assertSame(['k2' => [2, 3]], WiredRun::short($plan, $plan->run('cove')));
         self::assertSame([], Engine::networks($plan));
         $this->expectException(Trouble::class);
         $this->expectExceptionMessage('enough cores or channels at K2');

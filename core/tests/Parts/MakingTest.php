@@ -17,8 +17,8 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\Assembly;
 use EmberDusk\Plan\JobFile;
-use EmberDusk\Plan\Making;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -465,7 +465,7 @@ final class MakingTest extends TestCase
             'cut' => 'after',
         ]);
         self::assertEquals(
-            new Making('line', 'never', 'needed', 'profile-corner', null, '', 'after'),
+            new Assembly('line', 'never', 'needed', 'profile-corner', null, '', 'after'),
             $plan->makings['line'],
         );
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
@@ -544,12 +544,12 @@ final class MakingTest extends TestCase
             'a rate for the job’s own currency means nothing',
         );
         self::assertEquals($rated, JobFile::read(JobFile::write($rated)));
-        $frozen = new KitSnapshot(
+        $snapshot = new KitSnapshot(
             'x',
             ['kind' => 'strip', 'price' => 2.0, 'currency' => 'USD'] + ($plan->kit['strip-single-24']->written ?? []),
             $plan->kit['strip-single-24']->entry,
         );
-        $foreign = $plan->with(kit: ['strip-single-24' => $frozen] + $plan->kit);
+        $foreign = $plan->with(kit: ['strip-single-24' => $snapshot] + $plan->kit);
         $finding = array_values(
             array_filter(
                 PartsDesk::findings(new Work($foreign, [], Demo::shelf(), [])),

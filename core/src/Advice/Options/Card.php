@@ -9,8 +9,8 @@ use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
-use EmberDusk\Plan\Wish;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
@@ -22,14 +22,14 @@ final readonly class Card
 {
     private const SOLVED = 'Solved at full light, nominal values; all parts of the run together.';
 
-    public static function of(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): OptionCard
+    public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
     {
         try {
-            return $wish->source === 'set'
-                ? SetCard::of($plan, $run, $wish, $shelf)
-                : self::solved($plan, $run, $wish, $shelf);
+            return $requirement->source === 'set'
+                ? SetCard::of($plan, $run, $requirement, $shelf)
+                : self::solved($plan, $run, $requirement, $shelf);
         } catch (Trouble $t) {
-            return OptionCard::refused($wish, $t->getMessage());
+            return OptionCard::refused($requirement, $t->getMessage());
         }
     }
 
@@ -55,21 +55,21 @@ final readonly class Card
         return new Figure($label, $count, '', 0, 'n', [new Input('n', $meaning, $count, '')], 'Counted.');
     }
 
-    private static function solved(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): OptionCard
+    private static function solved(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
     {
-        $kit = Fulfilment::of($plan, $run, $wish, $shelf);
-        $wish = $kit->wish;
-        $trial = Trial::of($plan, $run, $wish, $kit, $shelf);
+        $kit = Fulfilment::of($plan, $run, $requirement, $shelf);
+        $requirement = $kit->requirement;
+        $trial = Trial::of($plan, $run, $requirement, $kit, $shelf);
         $strip = $kit->strip->entry;
         $cost = OptionCost::of($trial->plan, $run, $kit->hub);
         $metres = array_sum(array_map(static fn(RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
         $watts = $strip instanceof Strip ? $strip->wattsPerMetre() : 0.0;
-        $several = $wish->controllers > 1 ? "{$wish->controllers} x " : '';
+        $several = $requirement->controllers > 1 ? "{$requirement->controllers} x " : '';
         $brightest = $trial->evenness() > 0 ? $trial->darkest() / $trial->evenness() : 0.0;
         $against = array_filter($trial->findings, static fn(Finding $f): bool => $f->severity !== Severity::Open);
 
         return new OptionCard(
-            $wish,
+            $requirement,
             array_values(
                 array_filter([
                     $kit->strip->entry->name(),
@@ -114,23 +114,23 @@ final readonly class Card
                 'hours' => $cost->hours(),
                 'energy' => self::energy($plan, $trial->watts(), 'from the supplies, solved at full'),
             ],
-            Reach::of($plan, $kit->hub, $wish->control, $wish->colour, $shelf),
-            [...array_values($against), ...Cautions::of($plan, $run, $wish, $kit, $trial)],
-            ['kind' => 'Together', 'words' => self::words($run, $wish), 'changes' => $trial->changes],
+            Reach::of($plan, $kit->hub, $requirement->control, $requirement->colour, $shelf),
+            [...array_values($against), ...Cautions::of($plan, $run, $requirement, $kit, $trial)],
+            ['kind' => 'Together', 'words' => self::words($run, $requirement), 'changes' => $trial->changes],
         );
     }
 
-    private static function words(Run $run, Wish $wish): string
+    private static function words(Run $run, Requirement $requirement): string
     {
         return sprintf(
             'Option taken for %s: %g V, %s, %s light, %d controller%s, %s',
             ucfirst($run->word),
-            $wish->volts,
-            Facts::way($wish->colour),
-            $wish->light,
-            $wish->controllers,
-            $wish->controllers > 1 ? 's' : '',
-            Facts::way($wish->control),
+            $requirement->volts,
+            Facts::way($requirement->colour),
+            $requirement->light,
+            $requirement->controllers,
+            $requirement->controllers > 1 ? 's' : '',
+            Facts::way($requirement->control),
         );
     }
 }

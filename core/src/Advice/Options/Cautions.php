@@ -10,8 +10,8 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
-use EmberDusk\Plan\Wish;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
@@ -22,14 +22,14 @@ use EmberDusk\Values\Severity;
 final readonly class Cautions
 {
     /** @return list<Finding> */
-    public static function of(Plan $plan, Run $run, Wish $wish, Fulfilment $kit, Trial $trial): array
+    public static function of(Plan $plan, Run $run, Requirement $requirement, Fulfilment $kit, Trial $trial): array
     {
         $site = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site;
         $at = new Place('kit', $run->id);
         $findings = [
             ...self::site($site, $run, $kit, $at),
-            ...self::settings($kit, $wish, $at),
-            ...self::cap($wish, $trial, $kit, $at),
+            ...self::settings($kit, $requirement, $at),
+            ...self::cap($requirement, $trial, $kit, $at),
         ];
         $strip = $kit->strip->entry;
         $controller = $kit->controller->entry;
@@ -101,7 +101,7 @@ final readonly class Cautions
     }
 
     /** @return list<Finding> */
-    private static function settings(Fulfilment $kit, Wish $wish, Place $at): array
+    private static function settings(Fulfilment $kit, Requirement $requirement, Place $at): array
     {
         $controller = $kit->controller->entry;
         if (!($controller instanceof Controller) || $controller->setBy === 'none') {
@@ -119,7 +119,7 @@ final readonly class Cautions
                 },
                 ucfirst($controller->setting) .
                     '. Here: ' .
-                    \EmberDusk\Kit\Facts::way($wish->colour) .
+                    \EmberDusk\Kit\Facts::way($requirement->colour) .
                     '. A wrong setting lights the wrong channels.',
                 $at,
                 null,
@@ -130,16 +130,16 @@ final readonly class Cautions
     }
 
     /** @return list<Finding> */
-    private static function cap(Wish $wish, Trial $trial, Fulfilment $kit, Place $at): array
+    private static function cap(Requirement $requirement, Trial $trial, Fulfilment $kit, Place $at): array
     {
-        if ($wish->cap >= 1) {
+        if ($requirement->cap >= 1) {
             return [];
         }
         $findings = [
             new Finding(
                 'cap',
                 Severity::Open,
-                sprintf('A limit of %.0f %% must be set in the controller', 100 * $wish->cap),
+                sprintf('A limit of %.0f %% must be set in the controller', 100 * $requirement->cap),
                 'The supply is only large enough with it. It becomes a step, and a check: everything to white, and the supply’s amps read.',
                 $at,
                 null,

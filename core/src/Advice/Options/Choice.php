@@ -24,18 +24,18 @@ final readonly class Choice
     {
         $best = null;
         $rank = null;
-        foreach ($entries as $frozen) {
-            $entry = $frozen->entry;
+        foreach ($entries as $snapshot) {
+            $entry = $snapshot->entry;
             if (!($entry instanceof $kind) || !$fits($entry)) {
                 continue;
             }
             $own = [
                 $this->ownedFirst && $this->prices->owns($entry->id()) ? 0 : 1,
-                ...$before === null ? [] : $before($entry, $frozen),
-                $this->prices->for($frozen, 1) ?? INF,
+                ...$before === null ? [] : $before($entry, $snapshot),
+                $this->prices->for($snapshot, 1) ?? INF,
             ];
             if ($rank === null || $own < $rank) {
-                [$best, $rank] = [$frozen, $own];
+                [$best, $rank] = [$snapshot, $own];
             }
         }
 

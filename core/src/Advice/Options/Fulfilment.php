@@ -15,11 +15,11 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
-use EmberDusk\Plan\Wish;
 use EmberDusk\Values\Trouble;
 
-/** The kit of the shelf that fulfils a wish at least cost: what is asked of each follows from the strip and the run. */
+/** The kit of the shelf that fulfils a requirement at least cost: what is asked of each follows from the strip and the run. */
 final readonly class Fulfilment
 {
     /** W/m that are wanted for each kind of light (common practice, no source: room light about 10 W/m, mood light less). */
@@ -37,20 +37,23 @@ final readonly class Fulfilment
         public KitSnapshot $controller,
         public KitSnapshot $cable,
         public ?KitSnapshot $hub,
-        public Wish $wish,
+        public Requirement $requirement,
     ) {}
 
     /**
-     * With as many controllers as the wish says, or with the fewest that do.
+     * With as many controllers as the requirement says, or with the fewest that do.
      *
      * @throws Trouble that says what the shelf has none of
      */
-    public static function of(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): self
+    public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): self
     {
         $first = null;
-        foreach ($wish->controllers === 0 ? range(1, self::MOST_PARTS) : [$wish->controllers] as $controllers) {
+        foreach (
+            $requirement->controllers === 0 ? range(1, self::MOST_PARTS) : [$requirement->controllers]
+            as $controllers
+        ) {
             try {
-                return self::with($plan, $run, $wish->with($controllers), $shelf);
+                return self::with($plan, $run, $requirement->with($controllers), $shelf);
             } catch (Trouble $t) {
                 $first ??= $t;
             }
@@ -60,64 +63,69 @@ final readonly class Fulfilment
     }
 
     /** @throws Trouble */
-    private static function with(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): self
+    private static function with(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): self
     {
-        $choice = new Choice(new Prices($plan), $wish->source === 'owned');
+        $choice = new Choice(new Prices($plan), $requirement->source === 'owned');
         $sheltered = array_intersect($run->mounting, ['profile']) !== [] || !in_array('outdoors', $run->mounting, true);
         $strip =
             $choice->least(
                 $shelf->ofKind('strip'),
                 Strip::class,
-                static fn(Strip $s): bool => $s->volts === $wish->volts &&
-                    $s->colours() === $wish->colour &&
-                    $s->wattsPerMetre() >= self::ROOM * self::whole($s) === ($wish->light === 'room'),
+                static fn(Strip $s): bool => $s->volts === $requirement->volts &&
+                    $s->colours() === $requirement->colour &&
+                    $s->wattsPerMetre() >= self::ROOM * self::whole($s) === ($requirement->light === 'room'),
                 static fn(Strip $s, KitSnapshot $f): array => [
                     $sheltered || ($f->written['sealed'] ?? 'none') !== 'none' ? 0 : 1,
-                    abs($s->wattsPerMetre() - self::DENSITY[$wish->light] * self::whole($s)),
+                    abs($s->wattsPerMetre() - self::DENSITY[$requirement->light] * self::whole($s)),
                 ],
             ) ??
             throw new Trouble(
-                sprintf('The shelf has no %g V %s strip for %s light.', $wish->volts, $wish->colour, $wish->light),
+                sprintf(
+                    'The shelf has no %g V %s strip for %s light.',
+                    $requirement->volts,
+                    $requirement->colour,
+                    $requirement->light,
+                ),
             );
         $of = $strip->entry;
         if (!($of instanceof Strip)) {
             throw new Trouble('The shelf has no such strip.');
         }
-        $metres = CutMarks::of($run, $of)->length() / $wish->controllers;
+        $metres = CutMarks::of($run, $of)->length() / $requirement->controllers;
         $watts = $of->wattsPerMetre() * $metres;
         $channels = count($of->channels);
         $controller =
             $choice->least(
                 $shelf->ofKind('controller'),
                 Controller::class,
-                static fn(Controller $c): bool => $c->family === $wish->control &&
-                    in_array($wish->colour, $c->modes, true) &&
+                static fn(Controller $c): bool => $c->family === $requirement->control &&
+                    in_array($requirement->colour, $c->modes, true) &&
                     $c->channels >= $channels &&
-                    $c->inputLeast <= $wish->volts &&
-                    $wish->volts <= $c->inputMost &&
+                    $c->inputLeast <= $requirement->volts &&
+                    $requirement->volts <= $c->inputMost &&
                     ControllerAmps::metres($of, $c) >= $metres - 1e-9,
             ) ??
             throw new Trouble(
                 sprintf(
                     'No %s controller on the shelf carries %.1f m of this strip (%.1f A at %g V). Cut the run into more parts.',
-                    \EmberDusk\Kit\Facts::way($wish->control),
+                    \EmberDusk\Kit\Facts::way($requirement->control),
                     $metres,
-                    $watts / $wish->volts,
-                    $wish->volts,
+                    $watts / $requirement->volts,
+                    $requirement->volts,
                 ),
             );
         $supply =
             $choice->least(
                 $shelf->ofKind('supply'),
                 Supply::class,
-                static fn(Supply $s): bool => abs($s->volts - $wish->volts) < 0.5 &&
-                    $s->ratedWatts() * (1 - $plan->limits->headroom) >= $watts * $wish->cap - 1e-9,
+                static fn(Supply $s): bool => abs($s->volts - $requirement->volts) < 0.5 &&
+                    $s->ratedWatts() * (1 - $plan->limits->headroom) >= $watts * $requirement->cap - 1e-9,
             ) ??
             throw new Trouble(
                 sprintf(
                     'No %g V supply on the shelf is rated for %.0f W.',
-                    $wish->volts,
-                    ($watts * $wish->cap) / (1 - $plan->limits->headroom),
+                    $requirement->volts,
+                    ($watts * $requirement->cap) / (1 - $plan->limits->headroom),
                 ),
             );
         $overload = $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0;
@@ -137,7 +145,14 @@ final readonly class Fulfilment
                 ),
             );
 
-        return new self($strip, $supply, $controller, $cable, self::hub($plan, $wish, $shelf, $choice), $wish);
+        return new self(
+            $strip,
+            $supply,
+            $controller,
+            $cable,
+            self::hub($plan, $requirement, $shelf, $choice),
+            $requirement,
+        );
     }
 
     /**
@@ -146,9 +161,9 @@ final readonly class Fulfilment
      * @param  list<float>  $shares  where each part is fed
      * @return list<array<string, mixed>>
      */
-    public function changes(Plan $plan, Run $run, Wish $wish, array $shares): array
+    public function changes(Plan $plan, Run $run, Requirement $requirement, array $shares): array
     {
-        $changes = [['kind' => 'SplitRun', 'run' => $run->id, 'parts' => $wish->controllers]];
+        $changes = [['kind' => 'SplitRun', 'run' => $run->id, 'parts' => $requirement->controllers]];
         $cut = \EmberDusk\Plan\Changes\Catalogue::read($changes[0], new NoShelf())->apply($plan);
         foreach ($cut->runs as $part) {
             if ($part->place !== $run->place || $part->word !== $run->word) {
@@ -158,8 +173,8 @@ final readonly class Fulfilment
                 $changes[] = ['kind' => 'ChooseKit', 'run' => $part->id, 'kit' => $kit->entry->id()];
             }
             $changes[] = ['kind' => 'SetFeeds', 'run' => $part->id, 'shares' => $shares];
-            if ($wish->cap < 1) {
-                $changes[] = ['kind' => 'SetCap', 'run' => $part->id, 'cap' => $wish->cap];
+            if ($requirement->cap < 1) {
+                $changes[] = ['kind' => 'SetCap', 'run' => $part->id, 'cap' => $requirement->cap];
             }
         }
         if ($this->hub !== null) {
@@ -175,17 +190,18 @@ final readonly class Fulfilment
         return count($strip->channels) >= 3 ? count($strip->channels) / 2 : 1.0;
     }
 
-    private static function hub(Plan $plan, Wish $wish, ShelfSource $shelf, Choice $choice): ?KitSnapshot
+    private static function hub(Plan $plan, Requirement $requirement, ShelfSource $shelf, Choice $choice): ?KitSnapshot
     {
         $there = $plan->hub(array_key_first($plan->hubs));
-        if ($wish->control !== 'zigbee' || ($there !== null && in_array('zigbee', $there->speaks, true))) {
+        if ($requirement->control !== 'zigbee' || ($there !== null && in_array('zigbee', $there->speaks, true))) {
             return null;
         }
 
         return $choice->least(
             $shelf->ofKind('hub'),
             Hub::class,
-            static fn(Hub $h): bool => in_array('zigbee', $h->speaks, true) && in_array($wish->colour, $h->sets, true),
+            static fn(Hub $h): bool => in_array('zigbee', $h->speaks, true) &&
+                in_array($requirement->colour, $h->sets, true),
         );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
-use EmberDusk\Plan\Wish;
+use EmberDusk\Plan\Requirement;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
@@ -31,7 +31,7 @@ final readonly class OptionCard
      * @param  array<string, mixed>|null  $take  the change that takes it over
      */
     public function __construct(
-        public Wish $wish,
+        public Requirement $requirement,
         public array $kit,
         public array $figures,
         public array $reach,
@@ -40,9 +40,9 @@ final readonly class OptionCard
         public string $refused = '',
     ) {}
 
-    public static function refused(Wish $wish, string $why): self
+    public static function refused(Requirement $requirement, string $why): self
     {
-        return new self($wish, [], [], [], [], null, $why);
+        return new self($requirement, [], [], [], [], null, $why);
     }
 
     /**
@@ -62,7 +62,7 @@ final readonly class OptionCard
         }
 
         return [
-            'wish' => array_diff_key($this->wish->write(), ['id' => true, 'run' => true]),
+            'wish' => array_diff_key($this->requirement->write(), ['id' => true, 'run' => true]),
             'kit' => $this->kit,
             ...$rows,
             'reach' => $this->reach,

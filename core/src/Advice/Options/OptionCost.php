@@ -38,10 +38,10 @@ final readonly class OptionCost
         $kit = [];
         $joints = $devices = 0;
         $metres = 0.0;
-        $add = static function (?KitSnapshot $frozen, float $count) use (&$counts, &$kit): void {
-            if ($frozen !== null) {
-                $id = $frozen->entry->id();
-                $kit[$id] = $frozen;
+        $add = static function (?KitSnapshot $snapshot, float $count) use (&$counts, &$kit): void {
+            if ($snapshot !== null) {
+                $id = $snapshot->entry->id();
+                $kit[$id] = $snapshot;
                 $counts[$id] = ($counts[$id] ?? 0.0) + $count;
             }
         };

@@ -7,16 +7,16 @@ namespace EmberDusk\Advice\Options;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
-use EmberDusk\Plan\Wish;
 
 /** The options of a run side by side: those that were set, or six that ask the usual questions. */
 final readonly class Options
 {
-    /** @return list<Wish> */
-    public static function wishes(Plan $plan, Run $run): array
+    /** @return list<Requirement> */
+    public static function requirements(Plan $plan, Run $run): array
     {
-        $set = array_values(array_filter($plan->options, static fn(Wish $w): bool => $w->run === $run->id));
+        $set = array_values(array_filter($plan->options, static fn(Requirement $w): bool => $w->run === $run->id));
         if ($set !== []) {
             return $set;
         }
@@ -31,7 +31,7 @@ final readonly class Options
         ];
 
         return array_map(
-            static fn(int $n, array $w): Wish => new Wish(
+            static fn(int $n, array $w): Requirement => new Requirement(
                 'o' . ($n + 1),
                 $run->id,
                 $w[0],
@@ -60,8 +60,8 @@ final readonly class Options
             $run = $plan->run($run->id);
         }
         $cards = array_map(
-            static fn(Wish $w): OptionCard => Card::of($plan, $run, $w, $shelf),
-            self::wishes($plan, $run),
+            static fn(Requirement $w): OptionCard => Card::of($plan, $run, $w, $shelf),
+            self::requirements($plan, $run),
         );
         $best = [];
         foreach (OptionCard::ROWS as $row => $more) {

@@ -55,8 +55,8 @@ final readonly class Reach
         ];
         foreach (self::KINDS as $kind => $label) {
             $best = [self::NOT, 'none on the shelf speaks ' . Facts::way($control)];
-            foreach ($shelf->ofKind($kind) as $frozen) {
-                $entry = $frozen->entry;
+            foreach ($shelf->ofKind($kind) as $snapshot) {
+                $entry = $snapshot->entry;
                 if (!($entry instanceof Control)) {
                     continue;
                 }

@@ -9,8 +9,8 @@ use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
-use EmberDusk\Plan\Wish;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
@@ -27,20 +27,20 @@ final readonly class SetCard
     private const PLUGGING = 0.5;
 
     /** @throws Trouble when no set is long enough */
-    public static function of(Plan $plan, Run $run, Wish $wish, ShelfSource $shelf): OptionCard
+    public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
     {
         $best =
             (new Choice(new Prices($plan), false))->least(
                 $shelf->ofKind('set'),
                 Thing::class,
-                static fn(Thing $t): bool => $t->values->string('colours') === $wish->colour &&
+                static fn(Thing $t): bool => $t->values->string('colours') === $requirement->colour &&
                     $t->values->number('metres') >= $run->length() - 1e-9,
             ) ??
             throw new Trouble(
                 sprintf(
                     'No ready-made set on the shelf has %.1f m of %s. Sets cannot be joined end to end.',
                     $run->length(),
-                    Facts::way($wish->colour),
+                    Facts::way($requirement->colour),
                 ),
             );
         $f = new Fields($best->written);
@@ -50,7 +50,7 @@ final readonly class SetCard
         $currency = $plan->terms->currency;
 
         return new OptionCard(
-            $wish,
+            $requirement,
             [$best->entry->name()],
             [
                 'load' => new Figure(
@@ -102,7 +102,7 @@ final readonly class SetCard
                 ),
                 'energy' => Card::energy($plan, $watts, 'as its box says'),
             ],
-            Reach::of($plan, null, $f->strings('speaks')[0] ?? 'rf', $wish->colour, $shelf),
+            Reach::of($plan, null, $f->strings('speaks')[0] ?? 'rf', $requirement->colour, $shelf),
             [
                 new Finding(
                     'set',

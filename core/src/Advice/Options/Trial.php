@@ -12,11 +12,11 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
-use EmberDusk\Plan\Wish;
 use EmberDusk\Values\Finding;
 
-/** A wish put into the plan and solved on the real run: fed at as few points as hold the limits, or else as even as it gets. */
+/** A requirement put into the plan and solved on the real run: fed at as few points as hold the limits, or else as even as it gets. */
 final readonly class Trial
 {
     /** Where a part is fed, fewest joints first. */
@@ -36,16 +36,16 @@ final readonly class Trial
     ) {}
 
     /** @throws \EmberDusk\Values\Trouble when it cannot be solved */
-    public static function of(Plan $plan, Run $run, Wish $wish, Fulfilment $kit, ShelfSource $shelf): self
+    public static function of(Plan $plan, Run $run, Requirement $requirement, Fulfilment $kit, ShelfSource $shelf): self
     {
         $best = null;
         foreach (self::FEEDS as $shares) {
-            $changes = $kit->changes($plan, $run, $wish, $shares);
+            $changes = $kit->changes($plan, $run, $requirement, $shares);
             $trial = self::solved(
                 self::applied($plan, $changes, $shelf),
                 $run,
                 $changes,
-                count($shares) * $wish->controllers,
+                count($shares) * $requirement->controllers,
             );
             if ($trial->holds()) {
                 return $trial;

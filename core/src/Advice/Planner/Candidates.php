@@ -6,6 +6,7 @@ namespace EmberDusk\Advice\Planner;
 
 use Closure;
 use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 use SplPriorityQueue;
 

@@ -165,8 +165,8 @@ final readonly class Drawn
         }
         foreach ($plan->cables as $laid) {
             $now = $plan->cable($laid->kit);
-            foreach ($shelf->ofKind('cable') as $frozen) {
-                $cable = $frozen->entry;
+            foreach ($shelf->ofKind('cable') as $snapshot) {
+                $cable = $snapshot->entry;
                 if (
                     $now !== null &&
                     $cable instanceof Cable &&

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Plan\Changes\SplitRun;
+use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;

@@ -37,9 +37,9 @@ final readonly class Floor
         }
         $cost = 0.0;
         $each = [];
-        foreach ($tables->supplies($runs, true) as $frozen) {
-            $supply = $frozen->entry;
-            $price = Bill::piece($tables->plan, $frozen);
+        foreach ($tables->supplies($runs, true) as $snapshot) {
+            $supply = $snapshot->entry;
+            $price = Bill::piece($tables->plan, $snapshot);
             $each[] =
                 $supply instanceof Supply
                     ? max($price, ($price * $watts) / ($supply->ratedWatts() * (1 - $tables->plan->limits->headroom)))
@@ -49,9 +49,9 @@ final readonly class Floor
         foreach ($kinds as $of) {
             $metres = array_sum(array_column($of, 1));
             $each = [];
-            foreach ($tables->controllers([$of[0][0]], true) as $frozen) {
-                $controller = $frozen->entry;
-                $price = Bill::piece($tables->plan, $frozen);
+            foreach ($tables->controllers([$of[0][0]], true) as $snapshot) {
+                $controller = $snapshot->entry;
+                $price = Bill::piece($tables->plan, $snapshot);
                 $each[] =
                     $controller instanceof Controller
                         ? max(

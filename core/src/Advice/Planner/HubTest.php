@@ -13,7 +13,7 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Plan\Changes\WireRuns;
+use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Values\Trouble;
 

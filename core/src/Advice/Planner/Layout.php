@@ -9,8 +9,10 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Plan\Changes\WireRuns;
+use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\Routes;
 
 /** All decisions about runs that share a supply: the supply and its place, the blocks on it. Ids are sorted. */
 final readonly class Layout

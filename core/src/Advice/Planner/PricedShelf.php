@@ -62,9 +62,9 @@ final class PricedShelf
                     $c->conductor->system === $this->plan->terms->wire &&
                     $c->conductor->capacity !== null,
             )
-            as $frozen
+            as $snapshot
         ) {
-            $best[$frozen->entry instanceof Cable ? $frozen->entry->conductor->label() : ''] ??= $frozen;
+            $best[$snapshot->entry instanceof Cable ? $snapshot->entry->conductor->label() : ''] ??= $snapshot;
         }
 
         return $this->cables[$cores] = array_values($best);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Kit\ShelfSource;
-use EmberDusk\Plan\Changes\WireRuns;
+use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
 
 /** What the planner found: the cheapest that holds every limit, why nothing cheaper does, alternatives, and how sure it is. */

@@ -12,6 +12,8 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 
 /** Everything that can be chosen for the runs of one place, with its price in hundredths of the smallest coin. What has no price is not proposed. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Rules;
 
-use EmberDusk\Circuit\Parts;
+use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -17,7 +17,7 @@ final readonly class Complete implements Rule
     public function check(Judged $case): array
     {
         $findings = [];
-        $lacking = Parts::lacking($case->plan, $case->run);
+        $lacking = WiredRun::lacking($case->plan, $case->run);
         if ($lacking !== []) {
             $findings[] = new Finding(
                 'lacking',
@@ -27,7 +27,7 @@ final readonly class Complete implements Rule
                 new Place('kit', $case->run->id),
             );
         }
-        foreach (Parts::short($case->plan, $case->run) as $id => [$has, $needs]) {
+        foreach (WiredRun::short($case->plan, $case->run) as $id => [$has, $needs]) {
             $findings[] = isset($case->plan->cables[$id])
                 ? $this->cores($case, $id, $has, $needs)
                 : $this->channels($case, $id, $has, $needs);

@@ -90,8 +90,8 @@ final readonly class Judged
     {
         $best = null;
         $name = strtolower(substr((string) strrchr($kind, '\\'), 1));
-        foreach ($this->shelf?->ofKind($name) ?? [] as $frozen) {
-            $entry = $frozen->entry;
+        foreach ($this->shelf?->ofKind($name) ?? [] as $snapshot) {
+            $entry = $snapshot->entry;
             if ($entry instanceof $kind && $fits($entry) && ($best === null || $size($entry) < $size($best))) {
                 $best = $entry;
             }

@@ -111,13 +111,13 @@ final readonly class Lamps
     private static function hang(Plan $plan, Fitting $fitting, Fixture $fixture, ?ShelfSource $shelf): array
     {
         $cable = null;
-        foreach ($shelf?->ofKind('cable') ?? [] as $frozen) {
+        foreach ($shelf?->ofKind('cable') ?? [] as $snapshot) {
             if (
-                $frozen->entry instanceof Cable &&
-                $frozen->entry->cores === 2 &&
-                $frozen->entry->conductor->system === $plan->terms->wire
+                $snapshot->entry instanceof Cable &&
+                $snapshot->entry->cores === 2 &&
+                $snapshot->entry->conductor->system === $plan->terms->wire
             ) {
-                $cable ??= $frozen->entry;
+                $cable ??= $snapshot->entry;
             }
         }
         $fixes = [];
@@ -156,8 +156,8 @@ final readonly class Lamps
             return [];
         }
         $best = null;
-        foreach ($shelf?->ofKind('cable') ?? [] as $frozen) {
-            $c = $frozen->entry;
+        foreach ($shelf?->ofKind('cable') ?? [] as $snapshot) {
+            $c = $snapshot->entry;
             if (
                 $c instanceof Cable &&
                 $c->cores >= 2 &&

@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit\Rules;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Plan\Changes\FeedPattern;
+use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Point;

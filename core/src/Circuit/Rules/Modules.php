@@ -192,8 +192,8 @@ final readonly class Modules
             return [];
         }
         $fixes = [];
-        foreach ($shelf?->ofKind($kind) ?? [] as $frozen) {
-            $dimmer = $frozen->entry;
+        foreach ($shelf?->ofKind($kind) ?? [] as $snapshot) {
+            $dimmer = $snapshot->entry;
             $fits =
                 $dimmer instanceof Dimmer &&
                 match ($kind) {

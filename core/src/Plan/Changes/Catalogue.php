@@ -6,6 +6,45 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Job\DescribeJob;
+use EmberDusk\Plan\Changes\Job\SetLimits;
+use EmberDusk\Plan\Changes\Job\SetTerms;
+use EmberDusk\Plan\Changes\Job\Together;
+use EmberDusk\Plan\Changes\Kit\AddSupply;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Changes\Kit\ChooseModule;
+use EmberDusk\Plan\Changes\Kit\HangFixture;
+use EmberDusk\Plan\Changes\Kit\RefreshKit;
+use EmberDusk\Plan\Changes\Kit\SetAssembly;
+use EmberDusk\Plan\Changes\Kit\SetBlocks;
+use EmberDusk\Plan\Changes\Kit\SetFixture;
+use EmberDusk\Plan\Changes\Kit\SetOptions;
+use EmberDusk\Plan\Changes\Kit\SetOwned;
+use EmberDusk\Plan\Changes\Kit\SetSpare;
+use EmberDusk\Plan\Changes\Kit\SetSwitch;
+use EmberDusk\Plan\Changes\Kit\ShareKit;
+use EmberDusk\Plan\Changes\Places\AddPlace;
+use EmberDusk\Plan\Changes\Places\RecordTrace;
+use EmberDusk\Plan\Changes\Places\RemovePlace;
+use EmberDusk\Plan\Changes\Places\RenamePlace;
+use EmberDusk\Plan\Changes\Places\ReviseNotes;
+use EmberDusk\Plan\Changes\Places\SetLeg;
+use EmberDusk\Plan\Changes\Runs\DropRun;
+use EmberDusk\Plan\Changes\Runs\NameLight;
+use EmberDusk\Plan\Changes\Runs\NoteRun;
+use EmberDusk\Plan\Changes\Runs\PinRun;
+use EmberDusk\Plan\Changes\Runs\SetCap;
+use EmberDusk\Plan\Changes\Runs\SetZones;
+use EmberDusk\Plan\Changes\Runs\SplitRun;
+use EmberDusk\Plan\Changes\Scenes\SetScene;
+use EmberDusk\Plan\Changes\Wires\AddFeed;
+use EmberDusk\Plan\Changes\Wires\FeedPattern;
+use EmberDusk\Plan\Changes\Wires\MoveFeed;
+use EmberDusk\Plan\Changes\Wires\RemoveFeed;
+use EmberDusk\Plan\Changes\Wires\SetCable;
+use EmberDusk\Plan\Changes\Wires\SetFeeds;
+use EmberDusk\Plan\Changes\Wires\TapLeg;
+use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Values\Trouble;
 
 /** Reads a change from its payload: {"kind": "MoveFeed", …}. */
@@ -40,7 +79,7 @@ final readonly class Catalogue
             'SetOptions' => SetOptions::read($f),
             'SetOwned' => SetOwned::read($f, $shelf),
             'SetSpare' => SetSpare::read($f, $shelf),
-            'SetMaking' => SetMaking::read($f, $shelf),
+            'SetMaking' => SetAssembly::read($f, $shelf),
             'Together' => Together::read($f, $shelf),
             'ShareKit' => ShareKit::read($f),
             'SetZones' => SetZones::read($f),

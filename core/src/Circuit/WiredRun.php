@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\CutMarks;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** Everything that a run needs before it can be computed, found in the plan. A pixel strip needs no controller for its power. */
+final readonly class WiredRun
+{
+    /**
+     * @param  LaidCable|null  $trunk  from supply to controller; null for pixels
+     * @param  non-empty-array<string, LaidCable>  $tails by feed id
+     */
+    private function __construct(
+        public Run $run,
+        public Strip $strip,
+        public CutMarks $marks,
+        public Supply $supply,
+        public ?Controller $controller,
+        public ?LaidCable $trunk,
+        public array $tails,
+    ) {}
+
+    /** The parts; null while one is lacking or short of cores. */
+    public static function of(Plan $plan, Run $run): ?self
+    {
+        $strip = $plan->strip($run->strip);
+        $marks = $plan->cutMarks($run);
+        $supply = $plan->supply($run->supply);
+        $tails = self::tails($plan, $run);
+        if (
+            $strip === null ||
+            $marks === null ||
+            $supply === null ||
+            $tails === [] ||
+            self::lacking($plan, $run) !== [] ||
+            self::short($plan, $run) !== []
+        ) {
+            return null;
+        }
+
+        return new self(
+            $run,
+            $strip,
+            $marks,
+            $supply,
+            $strip->switched() ? $plan->controller($run->controller) : null,
+            $strip->switched() ? $plan->cableTo($run->controller ?? '') : null,
+            $tails,
+        );
+    }
+
+    /** @return list<string> what is not chosen yet: "a supply" */
+    public static function lacking(Plan $plan, Run $run): array
+    {
+        $switched = $plan->strip($run->strip)?->switched() ?? true;
+
+        return array_values(
+            array_filter([
+                $plan->strip($run->strip) === null ? 'a strip' : null,
+                $plan->supply($run->supply) === null ? 'a supply' : null,
+                $switched && $plan->controller($run->controller) === null ? 'a controller' : null,
+                ($switched && $plan->cableTo($run->controller ?? '') === null) ||
+                count(self::tails($plan, $run)) < max(1, count($plan->feedsOf($run)))
+                    ? 'cables'
+                    : null,
+            ]),
+        );
+    }
+
+    /** @return array<string, array{int, int}> cables and controllers with fewer cores or channels than the strip asks for: has, needs */
+    public static function short(Plan $plan, Run $run): array
+    {
+        $strip = $plan->strip($run->strip);
+        $channels = count($strip->channels ?? []);
+        $needs = [];
+        foreach (array_keys(self::tails($plan, $run)) as $feed) {
+            $needs += array_fill_keys(array_keys($plan->wayTo($feed)), $channels + 1);
+        }
+        $trunk = $strip?->switched() === false ? null : $plan->cableTo($run->controller ?? '');
+        foreach ($trunk === null ? [] : array_keys($plan->wayTo($run->controller ?? '')) as $id) {
+            $needs[$id] = 2;
+        }
+        $short = [];
+        foreach ($needs as $id => $cores) {
+            $has = $plan->cable($plan->cables[$id]->kit)->cores ?? 0;
+            if ($has < $cores) {
+                $short[$id] = [$has, $cores];
+            }
+        }
+        $controller = $plan->controller($run->controller);
+        if ($controller !== null && $strip?->switched() === true && $controller->channels < $channels) {
+            $short[$run->controller ?? ''] = [$controller->channels, $channels];
+        }
+
+        return $short;
+    }
+
+    /** @return array<string, LaidCable> by feed id */
+    private static function tails(Plan $plan, Run $run): array
+    {
+        $tails = [];
+        foreach ($plan->feedsOf($run) as $feed) {
+            $tail = $plan->cableTo($feed->id);
+            if ($tail !== null) {
+                $tails[$feed->id] = $tail;
+            }
+        }
+
+        return $tails;
+    }
+}

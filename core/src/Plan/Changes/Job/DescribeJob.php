@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Job;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+
+/** Names the job and its client. */
+final readonly class DescribeJob implements Change
+{
+    private function __construct(private string $name, private string $client) {}
+
+    public static function read(Fields $f): self
+    {
+        if (trim($f->string('name', 80)) === '') {
+            throw $f->trouble('name', 'Give the job a name.');
+        }
+
+        return new self(trim($f->string('name', 80)), trim($f->string('client', 80)));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        return $plan->with(name: $this->name, client: $this->client);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return "Job described as “{$this->name}”";
+    }
+}

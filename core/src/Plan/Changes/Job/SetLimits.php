@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Job;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Limits;
+use EmberDusk\Plan\Plan;
+
+/** What the job is judged by: shares of one, the cables' temperature in degrees Celsius. */
+final readonly class SetLimits implements Change
+{
+    private function __construct(private Limits $limits) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(Limits::read($f));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        return $plan->with(limits: $this->limits);
+    }
+
+    public function words(Plan $plan): string
+    {
+        $l = $this->limits;
+
+        return sprintf(
+            'Limits set: drop %g %%, headroom %g %%, evenness %g, seam %g %%, cables at %g °C',
+            100 * $l->drop,
+            100 * $l->headroom,
+            $l->evenness,
+            100 * $l->seam,
+            $l->cableCelsius,
+        );
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Plan;
+
+/** One more supply for the job, of a shelf entry; runs and feeds are hung on it afterwards. */
+final readonly class AddSupply implements Change
+{
+    private function __construct(private KitSnapshot $kit) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
+
+        return $kit->entry instanceof Powers
+            ? new self($kit)
+            : throw $f->trouble('kit', $kit->entry->name() . ' is no supply.');
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = Plan::nextId('s', $plan->supplies);
+
+        return $plan->with(
+            supplies: $plan->supplies + [$id => new Device($id, $this->kit->entry->id())],
+            kit: [$this->kit->entry->id() => $this->kit] + $plan->kit,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->kit->entry->name() . ' added as ' . strtoupper(Plan::nextId('s', $plan->supplies));
+    }
+}

@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Bank;
+use EmberDusk\Kit\Block;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Changes\Wires\Tails;
+use EmberDusk\Plan\CutMarks;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Trouble;
+
+/** Takes a shelf entry for a run (strip, supply, controller, cable) or for the job (hub), as a frozen copy. */
+final readonly class ChooseKit implements Change
+{
+    /** Metres from supply to controller until somebody measures. */
+    private const TRUNK = 1.0;
+
+    private function __construct(private string $run, private KitSnapshot $kit) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $id = $f->string('kit');
+
+        return new self(
+            $f->stringOrNull('run') ?? '',
+            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+        );
+    }
+
+    public static function of(string $run, KitSnapshot $kit): self
+    {
+        return new self($run, $kit);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $entry = $this->kit->entry;
+        $kept = [$entry->id() => $this->kit] + $plan->kit;
+
+        return match (true) {
+            $entry instanceof Hub => $plan->with(kit: $kept, hubs: ['h1' => new Device('h1', $entry->id())]),
+            $entry instanceof Strip => $this->strip($plan, $entry, $kept),
+            $entry instanceof Powers => $this->supply($plan, $entry, $kept),
+            $entry instanceof Controller => $this->controller($plan, $kept),
+            $entry instanceof Cable => $this->cable($plan, $kept),
+            default => throw Trouble::at('/kit', 'That kind of kit has no place in a job yet.'),
+        };
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->kit->entry->name() .
+            ' chosen' .
+            ($this->run === '' || $this->kit->entry instanceof Hub ? '' : ' for ' . $plan->run($this->run)->name());
+    }
+
+    /** @param  array<string, KitSnapshot>  $kit */
+    private function strip(Plan $plan, Strip $strip, array $kit): Plan
+    {
+        $run = $plan->run($this->run);
+        $marks = CutMarks::of($run, $strip);
+        if ($marks->groupCount() === 0) {
+            throw Trouble::at(
+                '/kit',
+                sprintf(
+                    '%s is shorter than one piece of this strip: %.2f m against %.3f m.',
+                    $run->name(),
+                    $run->length(),
+                    $strip->pitch,
+                ),
+            );
+        }
+        $old = $plan->cutMarks($run);
+        $first = Plan::nextId('f', $plan->feeds);
+        $feeds =
+            $old === null
+                ? [$first => new Feed($first, $run->id, 0)]
+                : Refit::feeds($plan->feedsOf($run), $old, $marks);
+
+        $run = $run->equipped(strip: $strip->id())->cut([]);
+        $plan = $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run));
+
+        return self::hung($plan, $run);
+    }
+
+    /** Cables to feeds begin where they now must: pixels hang on the supply, other strips on the controller. */
+    private static function hung(Plan $plan, Run $run): Plan
+    {
+        $from = $plan->origin($run);
+        $mine = array_fill_keys(array_map(static fn(Feed $f): string => $f->id, $plan->feedsOf($run)), true);
+        $cables = [];
+        foreach ($plan->cables as $id => $cable) {
+            $wrong =
+                isset($mine[$cable->to]) &&
+                !(isset($plan->supplies[$cable->from]) && $from === $run->supply) &&
+                $cable->from !== $from;
+            if (!$wrong) {
+                $cables[$id] = $cable;
+            } elseif ($from !== null) {
+                $cables[$id] = $cable->from($from);
+            }
+        }
+
+        return $plan->with(cables: $cables);
+    }
+
+    /**
+     * A battery lies as it was surveyed where the run is.
+     *
+     * @param  array<string, KitSnapshot>  $kit
+     */
+    private function supply(Plan $plan, Powers $entry, array $kit): Plan
+    {
+        $run = $plan->run($this->run);
+        $id = $run->supply ?? Plan::nextId('s', $plan->supplies);
+        $device = new Device($id, $this->kit->entry->id());
+        foreach (TapeNotes::read($plan->place($run->place)->notes)->site->batteries as $battery) {
+            if ($entry instanceof Block && abs($battery->blockVolts - $entry->volts) < 1e-9) {
+                $device = $device->blocks((new Bank($battery))->tap ?? $battery->blocks, $battery->rows);
+            }
+        }
+
+        return $plan->with(
+            kit: $kit,
+            supplies: [$id => $device] + $plan->supplies,
+            runs: self::set($plan, $run->equipped(supply: $id)),
+        );
+    }
+
+    /** @param  array<string, KitSnapshot>  $kit */
+    private function controller(Plan $plan, array $kit): Plan
+    {
+        $run = $plan->run($this->run);
+        $id = $run->controller ?? Plan::nextId('c', $plan->controllers);
+
+        return $plan->with(
+            kit: $kit,
+            controllers: [$id => new Device($id, $this->kit->entry->id())] + $plan->controllers,
+            runs: self::set($plan, $run->equipped(controller: $id)),
+        );
+    }
+
+    /**
+     * This cable for the trunk and every tail of the run; lengths that are there stay.
+     *
+     * @param  array<string, KitSnapshot>  $kit
+     */
+    private function cable(Plan $plan, array $kit): Plan
+    {
+        $run = $plan->run($this->run);
+        $from = $plan->origin($run);
+        if ($run->supply === null || $from === null || $run->strip === null) {
+            throw Trouble::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
+        }
+        if ($from !== $run->supply) {
+            $plan = $plan->with(
+                kit: $kit,
+                cables: [...$plan->cables, ...$this->laid($plan, $run->supply, $from, self::TRUNK)],
+            );
+        }
+        foreach ($plan->feedsOf($run) as $feed) {
+            $length = Tails::reckon($plan, $run, $feed->pad);
+            $plan = $plan->with(
+                cables: [...$plan->cables, ...$this->laid($plan, $from, $feed->id, $length)],
+                kit: $kit,
+            );
+        }
+
+        return $plan;
+    }
+
+    /** @return array<string, LaidCable> */
+    private function laid(Plan $plan, string $from, string $to, float $length): array
+    {
+        $there = $plan->cableTo($to);
+        $id = $there->id ?? Plan::nextId('k', $plan->cables);
+
+        return [
+            $id =>
+                $there?->of($this->kit->entry->id())->from($from) ??
+                new LaidCable($id, $this->kit->entry->id(), $from, $to, $length, true),
+        ];
+    }
+
+    /** @return array<string, Run> */
+    private static function set(Plan $plan, Run $run): array
+    {
+        return [$run->id => $run] + $plan->runs;
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Dimmer;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Puts fixtures under a dimming module: one that the job has, or another entry of the shelf. */
+final readonly class ChooseModule implements Change
+{
+    private function __construct(private string $fixture, private ?KitSnapshot $kit, private ?string $module) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        if ($f->has('module')) {
+            return new self($f->string('fixture'), null, $f->string('module'));
+        }
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
+
+        return $kit->entry instanceof Dimmer
+            ? new self($f->string('fixture'), $kit, null)
+            : throw $f->trouble('kit', $kit->entry->name() . ' dims no fixtures.');
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $fitting =
+            $plan->fixtures[$this->fixture] ??
+            throw Trouble::at('/fixture', "The job has no fixtures “{$this->fixture}”.");
+        if ($this->kit !== null) {
+            // What others hang on too stays as it is.
+            $mine =
+                $fitting->module !== null &&
+                array_filter(
+                    $plan->fixtures,
+                    static fn(Fitting $f): bool => $f->module === $fitting->module && $f->id !== $fitting->id,
+                ) === [];
+            $id = $mine ? (string) $fitting->module : Plan::nextId('m', $plan->modules);
+            $plan = $plan->with(
+                modules: [$id => new Device($id, $this->kit->entry->id())] + $plan->modules,
+                fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures,
+                kit: [$this->kit->entry->id() => $this->kit] + $plan->kit,
+            );
+        } else {
+            $id = (string) $this->module;
+            $plan = isset($plan->modules[$id])
+                ? $plan->with(fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures)
+                : throw Trouble::at('/module', "The job has no module “{$id}”.");
+        }
+        $dim = $plan->fixture($fitting->kit)?->dim;
+        if ($plan->module($id)?->dims() !== $dim) {
+            throw Trouble::at(
+                '/kit',
+                strtoupper($fitting->id) . " are dimmed by {$dim}, the module by {$plan->module($id)?->dims()}.",
+            );
+        }
+
+        return $plan->tidied();
+    }
+
+    public function words(Plan $plan): string
+    {
+        return strtoupper($this->fixture) .
+            ' under ' .
+            ($this->kit?->entry->name() ?? strtoupper((string) $this->module));
+    }
+
+    private static function under(Fitting $f, string $module): Fitting
+    {
+        return new Fitting($f->id, $f->kit, $f->place, $f->count, $module);
+    }
+}

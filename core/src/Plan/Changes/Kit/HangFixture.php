@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Hangs low-voltage fixtures on a supply, by a cable of their own. Metres. */
+final readonly class HangFixture implements Change
+{
+    private function __construct(
+        private string $fixture,
+        private string $on,
+        private KitSnapshot $kit,
+        private float $length,
+    ) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
+
+        return $kit->entry instanceof Cable
+            ? new self($f->string('fixture'), $f->string('on'), $kit, $f->numberOr('length', 1.0, 0.01, 1000))
+            : throw $f->trouble('kit', $kit->entry->name() . ' is no cable.');
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $fitting =
+            $plan->fixtures[$this->fixture] ??
+            throw Trouble::at('/fixture', "The job has no fixtures “{$this->fixture}”.");
+        if ($plan->fixture($fitting->kit)?->lowVoltage() !== true) {
+            throw Trouble::at(
+                '/fixture',
+                strtoupper($this->fixture) . ' is for mains and a dimming module, not for a low-voltage supply.',
+            );
+        }
+        if (!isset($plan->supplies[$this->on]) && !isset($plan->splices[$this->on])) {
+            throw Trouble::at('/on', "The job has no supply “{$this->on}”.");
+        }
+        $id = $plan->cableTo($this->fixture)->id ?? Plan::nextId('k', $plan->cables);
+
+        return $plan->with(
+            cables: [
+                $id => new LaidCable($id, $this->kit->entry->id(), $this->on, $this->fixture, $this->length, true),
+            ] + $plan->cables,
+            kit: [$this->kit->entry->id() => $this->kit] + $plan->kit,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        return strtoupper($this->fixture) . ' hung on ' . strtoupper($this->on);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Takes an entry of the job's kit anew as it stands on the shelf now; feeds go to the nearest cut mark of a changed strip. */
+final readonly class RefreshKit implements Change
+{
+    private function __construct(private KitSnapshot $kit) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $id = $f->string('kit');
+
+        return new self(
+            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}” any more; the job keeps its copy."),
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->kit->entry->id();
+        if (!isset($plan->kit[$id])) {
+            throw Trouble::at('/kit', "The job does not use {$this->kit->entry->name()}.");
+        }
+        if ($this->kit->entry instanceof Strip) {
+            foreach ($plan->runs as $run) {
+                $plan = $run->strip === $id ? ChooseKit::of($run->id, $this->kit)->apply($plan) : $plan;
+            }
+        }
+
+        return $plan->with(kit: [$id => $this->kit] + $plan->kit);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->kit->entry->name() . ' taken anew from the shelf';
+    }
+}

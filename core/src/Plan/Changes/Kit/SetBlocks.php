@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** How many blocks of a battery lie in series and how many rows side by side. */
+final readonly class SetBlocks implements Change
+{
+    private function __construct(private string $supply, private int $series, private int $parallel) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('supply'), $f->whole('series', 1, 40), $f->whole('parallel', 1, 40));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $device =
+            $plan->supplies[$this->supply] ?? throw Trouble::at('/supply', "The job has no supply “{$this->supply}”.");
+        if ($plan->supply($this->supply)?->battery() !== true) {
+            throw Trouble::at('/supply', strtoupper($this->supply) . ' is no battery.');
+        }
+
+        return $plan->with(
+            supplies: [$device->id => $device->blocks($this->series, $this->parallel)] + $plan->supplies,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        return strtoupper($this->supply) . " is {$this->series} blocks in series, {$this->parallel} side by side";
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Fixture;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** So many fixtures of one kind at a place: new ones, another kind or number of them, or none. */
+final readonly class SetFixture implements Change
+{
+    private function __construct(
+        private ?string $fixture,
+        private KitSnapshot $kit,
+        private string $place,
+        private int $count,
+    ) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
+
+        return $kit->entry instanceof Fixture
+            ? new self($f->stringOrNull('fixture'), $kit, $f->string('place'), $f->whole('count', 0, 200))
+            : throw $f->trouble('kit', $kit->entry->name() . ' is no fixture.');
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->fixture ?? Plan::nextId('x', $plan->fixtures);
+        if ($this->fixture !== null && !isset($plan->fixtures[$id])) {
+            throw Trouble::at('/fixture', "The job has no fixtures “{$id}”.");
+        }
+        if ($this->count === 0) {
+            return $plan
+                ->with(
+                    fixtures: array_diff_key($plan->fixtures, [$id => true]),
+                    cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $id),
+                )
+                ->pruned()
+                ->tidied();
+        }
+        $plan->place($this->place);
+        $kit = $this->kit->entry->id();
+        $module = $plan->fixtures[$id]->module ?? null;
+        $same =
+            $module === null ||
+            ($this->kit->entry instanceof Fixture && $plan->module($module)?->dims() === $this->kit->entry->dim);
+
+        return $plan
+            ->with(
+                fixtures: [$id => new Fitting($id, $kit, $this->place, $this->count, $same ? $module : null)] +
+                    $plan->fixtures,
+                kit: [$kit => $this->kit] + $plan->kit,
+            )
+            ->tidied();
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->count === 0
+            ? strtoupper($this->fixture ?? '') . ' taken out'
+            : "{$this->count} x {$this->kit->entry->name()} at " . ($plan->places[$this->place]->name ?? $this->place);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Requirement;
+
+/** The options that are held side by side for a run. */
+final readonly class SetOptions implements Change
+{
+    /** @param  list<Fields>  $requirements */
+    private function __construct(private string $run, private array $requirements) {}
+
+    public static function read(Fields $f): self
+    {
+        $requirements = $f->objects('options');
+
+        return new self(
+            $f->string('run'),
+            count($requirements) > 8
+                ? throw $f->trouble('options', 'At most eight options stand side by side.')
+                : $requirements,
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $options = array_filter($plan->options, static fn(Requirement $w): bool => $w->run !== $run->id);
+        foreach ($this->requirements as $requirement) {
+            $id = Plan::nextId('o', $options);
+            $options[$id] = Requirement::read(
+                new Fields(['id' => $id, 'run' => $run->id] + $requirement->all(), $requirement->pointer),
+            );
+        }
+
+        return $plan->with(options: $options);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return 'Options of ' . $plan->run($this->run)->name() . ' changed';
+    }
+}

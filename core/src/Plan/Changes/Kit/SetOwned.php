@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Owned;
+use EmberDusk\Plan\Plan;
+
+/** How many of a shelf entry the client has already; none takes it off the list. */
+final readonly class SetOwned implements Change
+{
+    private function __construct(private KitSnapshot $kit, private int $count) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $id = $f->string('kit');
+
+        return new self(
+            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+            $f->whole('count', 0, 1000),
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->kit->entry->id();
+        $owned = array_diff_key($plan->owned, [$id => true]);
+
+        return $plan->with(
+            owned: $this->count === 0 ? $owned : $owned + [$id => new Owned($id, $this->count)],
+            kit: [$id => $plan->kit[$id] ?? $this->kit] + $plan->kit,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->count === 0
+            ? "The client has no {$this->kit->entry->name()}"
+            : "The client has {$this->count} of {$this->kit->entry->name()}";
+    }
+}

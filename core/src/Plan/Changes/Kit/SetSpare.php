@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Spare;
+
+/** How many of a part are taken along on top; null is as usual. */
+final readonly class SetSpare implements Change
+{
+    private function __construct(private KitSnapshot $kit, private ?int $count) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $id = $f->string('kit');
+
+        return new self(
+            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+            $f->has('count') && $f->numberOrNull('count') !== null ? $f->whole('count', 0, 10_000) : null,
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->kit->entry->id();
+        $others = array_diff_key($plan->spares, [$id => true]);
+
+        return $plan->with(
+            spares: $this->count === null ? $others : $others + [$id => new Spare($id, $this->count)],
+            kit: [$id => $plan->kit[$id] ?? $this->kit] + $plan->kit,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->kit->entry->name() . ($this->count === null ? ': spares as usual' : ": {$this->count} to spare");
+    }
+}

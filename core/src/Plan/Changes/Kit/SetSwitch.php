@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Says which kind of light a controller's switch or jumper is set to. */
+final readonly class SetSwitch implements Change
+{
+    private function __construct(private string $controller, private string $setting) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('controller'), $f->string('setting', 20));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $device =
+            $plan->controllers[$this->controller] ??
+            throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
+        $modes = $plan->controller($device->id)->modes ?? [];
+        if (!in_array($this->setting, $modes, true)) {
+            throw Trouble::at('/setting', strtoupper($device->id) . ' can be set to ' . implode(', ', $modes) . '.');
+        }
+
+        return $plan->with(controllers: [$device->id => $device->set($this->setting)] + $plan->controllers);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return strtoupper($this->controller) . " set to {$this->setting}";
+    }
+}

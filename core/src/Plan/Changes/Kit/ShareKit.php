@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Trouble;
+
+/** Puts a run on a supply or a controller that is there already, or gives it one of its own of the same kind. */
+final readonly class ShareKit implements Change
+{
+    private function __construct(private string $run, private string $with) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('run'), $f->string('with', 40));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+
+        return match (true) {
+            isset($plan->controllers[$this->with]) => $this->controller($plan, $run),
+            isset($plan->supplies[$this->with]) => $this->supply($plan, $run, $this->with),
+            $this->with === 'own supply' => $this->ownSupply($plan, $run),
+            $this->with === 'own controller' => $this->ownController($plan, $run),
+            default => throw Trouble::at('/with', "The job has no supply or controller “{$this->with}”."),
+        };
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $plan->run($this->run)->name() .
+            ' ' .
+            (str_starts_with($this->with, 'own ') ? 'has its ' . $this->with : 'on ' . strtoupper($this->with));
+    }
+
+    private function controller(Plan $plan, Run $run): Plan
+    {
+        $others = array_filter($plan->runs, fn(Run $r): bool => $r->controller === $this->with && $r->id !== $run->id);
+        $other = reset($others);
+        $strip = $plan->strip($run->strip);
+        if ($other === false || $strip?->switched() !== true) {
+            throw Trouble::at(
+                '/with',
+                $other === false
+                    ? strtoupper($this->with) . ' drives no other run.'
+                    : 'Choose a strip that is switched by a controller first.',
+            );
+        }
+        if (
+            count($plan->strip($other->strip)->channels ?? []) !== count($strip->channels) ||
+            $plan->strip($other->strip)?->volts !== $strip->volts
+        ) {
+            throw Trouble::at(
+                '/with',
+                "{$run->name()} and {$other->name()} have strips of different kinds; one controller drives one kind.",
+            );
+        }
+
+        return self::tidy(
+            self::moved($plan, [$run->id => $run->equipped(supply: $other->supply, controller: $this->with)]),
+        );
+    }
+
+    /** All runs of the controller go with it. */
+    private function supply(Plan $plan, Run $run, string $supply): Plan
+    {
+        $together = array_filter(
+            $plan->runs,
+            static fn(Run $r): bool => $r->id === $run->id ||
+                ($run->controller !== null && $r->controller === $run->controller),
+        );
+        $plan = self::moved($plan, array_map(static fn(Run $r): Run => $r->equipped(supply: $supply), $together));
+
+        return self::tidy(
+            $plan->with(
+                cables: array_map(
+                    static fn(LaidCable $c): LaidCable => $c->to === $run->controller &&
+                    isset($plan->supplies[$c->from])
+                        ? $c->from($supply)
+                        : $c,
+                    $plan->cables,
+                ),
+            ),
+        );
+    }
+
+    private function ownSupply(Plan $plan, Run $run): Plan
+    {
+        $kit =
+            $plan->supplies[$run->supply ?? '']->kit ?? throw Trouble::at('/run', $run->name() . ' has no supply yet.');
+        $id = Plan::nextId('s', $plan->supplies);
+
+        return $this->supply($plan->with(supplies: $plan->supplies + [$id => new Device($id, $kit)]), $run, $id);
+    }
+
+    private function ownController(Plan $plan, Run $run): Plan
+    {
+        $kit =
+            $plan->controllers[$run->controller ?? '']->kit ??
+            throw Trouble::at('/run', $run->name() . ' has no controller yet.');
+        $id = Plan::nextId('c', $plan->controllers);
+        $trunk = $plan->cableTo($run->controller ?? '');
+        $plan = self::moved($plan->with(controllers: $plan->controllers + [$id => new Device($id, $kit)]), [
+            $run->id => $run->equipped(controller: $id),
+        ]);
+        if ($trunk !== null) {
+            $cable = Plan::nextId('k', $plan->cables);
+            $plan = $plan->with(
+                cables: $plan->cables + [
+                    $cable => new LaidCable($cable, $trunk->kit, $trunk->from, $id, $trunk->length, true),
+                ],
+            );
+        }
+
+        return self::tidy($plan);
+    }
+
+    /**
+     * Runs as given, and the cables to their feeds beginning where they now must.
+     *
+     * @param  array<string, Run>  $runs
+     */
+    private static function moved(Plan $plan, array $runs): Plan
+    {
+        $plan = $plan->with(runs: $runs + $plan->runs);
+        $cables = $plan->cables;
+        foreach ($runs as $run) {
+            $from = $plan->origin($run);
+            $feeds = array_fill_keys(array_map(static fn(Feed $f): string => $f->id, $plan->feedsOf($run)), true);
+            foreach ($cables as $id => $cable) {
+                if (isset($feeds[$cable->to]) && $from !== null && !isset($plan->splices[$cable->from])) {
+                    $cables[$id] = $cable->from($from);
+                }
+            }
+        }
+
+        return $plan->with(cables: $cables);
+    }
+
+    /** Without supplies and controllers that no run uses any more, their cables and their names. */
+    private static function tidy(Plan $plan): Plan
+    {
+        $used = [];
+        foreach ($plan->runs as $run) {
+            $used[$run->supply ?? ''] = $used[$run->controller ?? ''] = true;
+        }
+        foreach ($plan->cables as $cable) {
+            $used[$cable->from] ??= isset($plan->supplies[$cable->from]) && isset($plan->feeds[$cable->to]);
+        }
+        $used = array_filter($used);
+
+        return $plan->with(
+            supplies: array_intersect_key($plan->supplies, $used),
+            controllers: array_intersect_key($plan->controllers, $used),
+            lights: array_intersect_key($plan->lights, $used),
+            cables: array_filter(
+                $plan->cables,
+                static fn(LaidCable $c): bool => isset($plan->feeds[$c->to]) || isset($used[$c->to]),
+            ),
+        );
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Places;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeText;
+use EmberDusk\Values\Trouble;
+
+/** What a trace found of the cable legs of a place, written behind each leg in the notes. */
+final readonly class RecordTrace implements Change
+{
+    /** @param  array<string, string>  $found  by leg: "traced", "core 3 broken", "joined B" */
+    private function __construct(private string $place, private array $found) {}
+
+    /** @param  array<string, string>  $found */
+    public static function of(string $place, array $found): self
+    {
+        return new self($place, $found);
+    }
+
+    public static function read(Fields $f): self
+    {
+        $found = [];
+        foreach ($f->objects('found') as $leg) {
+            $found[$leg->string('leg', 24)] = $leg->string('found', 100);
+        }
+
+        return new self($f->string('place'), $found);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $place = $plan->place($this->place);
+        $text = $place->notes;
+        foreach ($this->found as $leg => $found) {
+            if (TapeNotes::read($text)->site->leg($leg) === null) {
+                throw Trouble::at('/found', "{$place->name} has no leg “{$leg}” any more.");
+            }
+            $text = TapeText::traced($text, $leg, $found);
+        }
+        $before = count(TapeNotes::read($place->notes)->slips);
+        if (count(TapeNotes::read($text)->slips) > $before) {
+            throw Trouble::at(
+                '/found',
+                'What was found cannot be written into the notes: write “traced”, “core 2 broken” or “joined B”.',
+            );
+        }
+
+        return ReviseNotes::of($place->id, $text)->apply($plan);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return count($this->found) . ' legs of ' . ($plan->places[$this->place]->name ?? $this->place) . ' traced';
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Places;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Changes\Runs\DropRun;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Takes a place out with its notes and all its runs; the last one stays. */
+final readonly class RemovePlace implements Change
+{
+    private function __construct(private string $place) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('place'));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $place = $plan->place($this->place);
+        if (count($plan->places) === 1) {
+            throw Trouble::at('/place', 'A job has at least one place. Rename this one instead.');
+        }
+        foreach ($plan->runs as $run) {
+            if ($run->place === $place->id) {
+                $plan = DropRun::of($run->id)->apply($plan);
+            }
+        }
+
+        return $plan->with(places: array_diff_key($plan->places, [$place->id => true]));
+    }
+
+    public function words(Plan $plan): string
+    {
+        return ($plan->places[$this->place]->name ?? $this->place) . ' removed with its runs';
+    }
+}

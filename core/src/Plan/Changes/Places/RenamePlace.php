@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Places;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+
+/** Another name for a place. */
+final readonly class RenamePlace implements Change
+{
+    private function __construct(private string $place, private string $name) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('place'), PlaceName::read($f));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $place = $plan->place($this->place);
+        PlaceName::free($plan, $this->name, $place->id);
+
+        return $plan->with(places: [$place->id => new Place($place->id, $this->name, $place->notes)] + $plan->places);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return ($plan->places[$this->place]->name ?? $this->place) . " is now called {$this->name}";
+    }
+}

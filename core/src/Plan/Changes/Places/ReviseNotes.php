@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Places;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Changes\Kit\Refit;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Slices;
+use EmberDusk\Survey\RunPath;
+use EmberDusk\Survey\Site\RunNote;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Trouble;
+
+/**
+ * Keeps tape notes as typed. Notes without a slip set the lengths of their runs; with a slip the runs stay as they
+ * were. A run that is no longer in the notes stays too, until it is dropped by name.
+ */
+final readonly class ReviseNotes implements Change
+{
+    private function __construct(private string $place, private string $text) {}
+
+    public static function of(string $place, string $text): self
+    {
+        return new self($place, $text);
+    }
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('place'), $f->string('text'));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $place = $plan->places[$this->place] ?? throw Trouble::at('/place', "The job has no place “{$this->place}”.");
+        $places = $plan->places;
+        $places[$this->place] = new Place($place->id, $place->name, $this->text);
+        $sheet = TapeNotes::read($this->text);
+
+        return $sheet->slips === []
+            ? self::described(
+                self::measured($plan->with(places: $places), $place->id, $sheet->runs),
+                $place->id,
+                $sheet->site->runs,
+            )
+            : $plan->with(places: $places);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return 'Tape notes of ' . ($plan->places[$this->place]->name ?? $this->place) . ' revised';
+    }
+
+    /** @param  array<string, RunNote>  $notes */
+    private static function described(Plan $plan, string $place, array $notes): Plan
+    {
+        return $plan->with(
+            runs: array_map(
+                static fn(Run $r): Run => $r->place === $place ? $r->described($notes[$r->word] ?? null) : $r,
+                $plan->runs,
+            ),
+        );
+    }
+
+    /** @param  array<string, RunPath>  $paths */
+    private static function measured(Plan $plan, string $place, array $paths): Plan
+    {
+        foreach ($paths as $word => $path) {
+            if ($path->lengths === []) {
+                continue;
+            }
+            $sections = array_map(self::rounded(...), $path->lengths);
+            $jumps = array_map(self::rounded(...), $path->jumps);
+            $known = array_filter($plan->runs, static fn(Run $r): bool => $r->place === $place && $r->word === $word);
+            foreach ($known as $before) {
+                [$cut, $leads] = Slices::of($sections, $jumps, $before->part, $before->parts);
+                $plan = $cut === [] ? $plan : self::refit($plan, $before, $before->measured($cut, $leads));
+            }
+            if ($known === []) {
+                $id = self::slug($word, $plan->runs);
+                $plan = $plan->with(runs: [$id => new Run($id, $place, $word, $sections, $jumps)] + $plan->runs);
+            }
+        }
+
+        return $plan;
+    }
+
+    /** Feeds keep their metre. A run that is now shorter than one piece of its strip has no strip and no feeds any more. */
+    private static function refit(Plan $plan, Run $before, Run $after): Plan
+    {
+        $old = $plan->cutMarks($before);
+        $new = $plan->cutMarks($after);
+        if ($old === null || $new === null) {
+            return $plan->with(runs: [$after->id => $after] + $plan->runs);
+        }
+        if ($new->groupCount() === 0) {
+            return $plan->fedBy($after, [])->with(runs: [$after->id => $after->bare()] + $plan->runs);
+        }
+
+        return $plan
+            ->fedBy($before, Refit::feeds($plan->feedsOf($before), $old, $new))
+            ->with(runs: [$after->id => $after] + $plan->runs);
+    }
+
+    private static function rounded(float $metres): float
+    {
+        return round($metres, 4);
+    }
+
+    /** @param  array<string, Run>  $taken */
+    private static function slug(string $word, array $taken): string
+    {
+        $plain = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', $word);
+        $slug = preg_replace('/[^a-z0-9]+/', '', $plain === false ? '' : $plain) ?? '';
+        $slug = preg_match('/^[a-z]/', $slug) === 1 ? $slug : 'run' . $slug;
+
+        return isset($taken[$slug]) ? Plan::nextId($slug, $taken) : $slug;
+    }
+}

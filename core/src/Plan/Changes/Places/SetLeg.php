@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Places;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\LengthReader;
+use EmberDusk\Survey\SlipFound;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeText;
+use EmberDusk\Values\Trouble;
+
+/** A wall measured anew on the sheet: its word in the notes changes, and nothing else in them. */
+final readonly class SetLeg implements Change
+{
+    private function __construct(private string $place, private int $leg, private float $metres) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('place'), $f->whole('leg', 0, 100_000), self::metres($f));
+    }
+
+    private static function metres(Fields $f): float
+    {
+        try {
+            $metres = LengthReader::text($f->string('length', 40));
+        } catch (SlipFound $found) {
+            throw $f->trouble('length', $found->getMessage());
+        }
+
+        return $metres > 0 && $metres <= 500
+            ? $metres
+            : throw $f->trouble('length', 'A wall is longer than nothing and at most 500 m.');
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $place = $plan->place($this->place);
+        if (!isset(TapeNotes::read($place->notes)->legs[$this->leg])) {
+            throw Trouble::at('/leg', "{$place->name} has no wall " . ($this->leg + 1) . '.');
+        }
+
+        return ReviseNotes::of($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->apply($plan);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return sprintf(
+            'Wall %d of %s is %s',
+            $this->leg + 1,
+            $plan->places[$this->place]->name ?? $this->place,
+            $plan->terms->say($this->metres),
+        );
+    }
+}

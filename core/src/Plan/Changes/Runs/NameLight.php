@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Runs;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Light;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Names a joined light and puts it in a room; the hub's limit of letters and the other lights' names are checked. */
+final readonly class NameLight implements Change
+{
+    /** Letters where no hub says how many it takes. */
+    private const LETTERS = 32;
+
+    private function __construct(private string $controller, private string $name, private string $room) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(
+            $f->string('controller'),
+            trim(preg_replace('/\s+/u', ' ', $f->string('name', 200)) ?? ''),
+            trim($f->string('room', 200)),
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        if (!isset($plan->controllers[$this->controller])) {
+            throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
+        }
+        $most = $plan->hub('h1')->profile->letters ?? self::LETTERS;
+        foreach (['name' => $this->name, 'room' => $this->room] as $field => $text) {
+            $letters = mb_strlen($text);
+            if ($letters === 0) {
+                throw Trouble::at(
+                    "/{$field}",
+                    $field === 'name'
+                        ? 'Type what people will say to switch this light.'
+                        : 'Type the room that the light is in.',
+                );
+            }
+            if ($letters > $most) {
+                throw Trouble::at(
+                    "/{$field}",
+                    "“{$text}” has {$letters} letters; the hub’s app takes {$most}. Shorten it by " .
+                        ($letters - $most) .
+                        '.',
+                );
+            }
+        }
+        foreach ($plan->lights as $light) {
+            if ($light->id !== $this->controller && mb_strtolower($light->name) === mb_strtolower($this->name)) {
+                throw Trouble::at(
+                    '/name',
+                    "“{$light->name}” is taken by " .
+                        strtoupper($light->id) .
+                        '. Two lights of one name cannot be told apart by voice.',
+                );
+            }
+        }
+        if (mb_strtolower($this->name) === mb_strtolower($this->room)) {
+            throw Trouble::at(
+                '/name',
+                'Room and light have the same name: what is said would mean both. Add a word, such as “cove”.',
+            );
+        }
+
+        return $plan->with(
+            lights: [$this->controller => new Light($this->controller, $this->name, $this->room)] + $plan->lights,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        return strtoupper($this->controller) . " named “{$this->name}” in {$this->room}";
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Runs;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Changes\Places\ReviseNotes;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\Site\RunNote;
+use EmberDusk\Survey\TapeText;
+
+/**
+ * Says one more thing of a run, or takes it back: a way it is mounted, or what light it is for. It is written into the
+ * notes of its place. One at a time, so that two quick presses do not undo each other.
+ */
+final readonly class NoteRun implements Change
+{
+    private function __construct(private string $run, private string $word, private bool $on) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(
+            $f->string('run'),
+            $f->oneOf('word', [...RunNote::MOUNTINGS, ...RunNote::LIGHTS]),
+            $f->flag('on'),
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $place = $plan->place($run->place);
+        $light = $run->light;
+        $mounting = $run->mounting;
+        if (in_array($this->word, RunNote::LIGHTS, true)) {
+            $light = $this->on ? $this->word : ($light === $this->word ? '' : $light);
+        } else {
+            // A run lies in a profile or is bare.
+            $not = [$this->word, ...['profile' => ['bare'], 'bare' => ['profile']][$this->word] ?? []];
+            $mounting = [...array_diff($mounting, $not), ...$this->on ? [$this->word] : []];
+        }
+        $mounting = array_values(
+            array_filter(RunNote::MOUNTINGS, static fn(string $m): bool => in_array($m, $mounting, true)),
+        );
+
+        return ReviseNotes::of($place->id, TapeText::run($place->notes, $run->word, $mounting, $light))->apply($plan);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $plan->run($this->run)->name() .
+            ($this->on ? ': ' : ': not ') .
+            $this->word .
+            (in_array($this->word, RunNote::LIGHTS, true) ? ' light' : '');
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Runs;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** Says what a proposal leaves as it is in a run: where it is fed, the sizes of its cables, its supply and controller. */
+final readonly class PinRun implements Change
+{
+    /** @param  list<string>  $pins */
+    private function __construct(private string $run, private array $pins) {}
+
+    public static function read(Fields $f): self
+    {
+        foreach ($f->strings('pins') as $n => $pin) {
+            if (!in_array($pin, Run::PINS, true)) {
+                throw $f->trouble("pins/{$n}", "“{$pin}” is none of " . implode(', ', Run::PINS) . '.');
+            }
+        }
+
+        return new self($f->string('run'), array_values(array_unique($f->strings('pins'))));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        return $plan->with(runs: [$this->run => $plan->run($this->run)->pinned($this->pins)] + $plan->runs);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $plan->run($this->run)->name() .
+            ': ' .
+            ($this->pins === [] ? 'nothing pinned' : implode(' and ', $this->pins) . ' pinned');
+    }
+}

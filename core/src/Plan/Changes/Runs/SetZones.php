@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Runs;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Cuts the + rail of a pixel run at pads, the minus common, and says which supply each feed hangs on. */
+final readonly class SetZones implements Change
+{
+    /**
+     * @param  list<int>  $pads
+     * @param  array<string, string>  $supplies  by feed
+     */
+    private function __construct(private string $run, private array $pads, private array $supplies) {}
+
+    public static function read(Fields $f): self
+    {
+        $supplies = [];
+        foreach ($f->has('feeds') ? $f->objects('feeds') : [] as $feed) {
+            $supplies[$feed->string('feed', 40)] = $feed->string('supply', 40);
+        }
+        $pads = array_map(static fn(float $p): int => (int) $p, $f->numbers('pads', 1, 400_000));
+        sort($pads);
+
+        return new self($f->string('run'), array_values(array_unique($pads)), $supplies);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $marks = $plan->cutMarks($run) ?? throw Trouble::at('/run', 'Choose a strip first.');
+        if ($plan->strip($run->strip)?->switched() !== false) {
+            throw Trouble::at(
+                '/run',
+                'Only pixels are parted so. The whole of another strip is cut, + and every channel, and gets a controller or repeater of its own.',
+            );
+        }
+        foreach ($this->pads as $pad) {
+            if ($pad >= $marks->lastPad()) {
+                throw Trouble::at('/pads', "The + is cut inside the run, before pad {$marks->lastPad()}.");
+            }
+        }
+        $cables = $plan->cables;
+        foreach ($this->supplies as $feed => $supply) {
+            $cable = $plan->cableTo($plan->feed($feed)->id);
+            if (!isset($plan->supplies[$supply]) || $cable === null) {
+                throw Trouble::at('/feeds', "There is no supply “{$supply}”, or feed {$feed} has no cable yet.");
+            }
+            $cables[$cable->id] = $cable->from($supply);
+        }
+
+        return $plan->with(runs: [$run->id => $run->cut($this->pads)] + $plan->runs, cables: $cables);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $plan->run($this->run)->name() .
+            (count($this->pads) === 0 ? ': + whole again' : ': + cut at ' . count($this->pads) . ' pads, minus common');
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Runs;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Slices;
+
+/** Cuts a measured run into equal parts, each with kit of its own; one part makes it whole again. What was chosen for it goes. */
+final readonly class SplitRun implements Change
+{
+    private function __construct(private string $run, private int $parts) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('run'), $f->whole('parts', 1, 8));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $all = array_filter(
+            $plan->runs,
+            static fn(Run $r): bool => $r->place === $run->place && $r->word === $run->word,
+        );
+        usort($all, static fn(Run $a, Run $b): int => $a->part <=> $b->part);
+        [$sections, $jumps] = self::whole($all);
+        $first = $all[0];
+        $options = $plan->options;
+        foreach ($all as $part) {
+            $plan = DropRun::of($part->id)->apply($plan);
+        }
+
+        return $plan->with(
+            runs: self::cut(
+                $first->measured($sections === [] ? $first->sections : $sections, $jumps),
+                $this->parts,
+                $plan->runs,
+            ) + $plan->runs,
+            options: $options,
+        );
+    }
+
+    /**
+     * A whole run in equal parts, with nothing chosen for them yet; the first keeps its id.
+     *
+     * @param  array<string, Run>  $taken
+     * @return non-empty-array<string, Run>
+     */
+    public static function cut(Run $whole, int $parts, array $taken): array
+    {
+        $runs = [];
+        for ($part = 1; $part <= $parts; $part++) {
+            $id = $part === 1 ? $whole->id : Plan::nextId("{$whole->id}-", $taken + $runs);
+            [$cut, $leads] = Slices::of($whole->sections, $whole->jumps, $part, $parts);
+            if ($cut !== []) {
+                $runs[$id] = $whole->partOf($id, $part, $parts)->measured($cut, $leads);
+            }
+        }
+
+        return $runs === [] ? [$whole->id => $whole] : $runs;
+    }
+
+    public function words(Plan $plan): string
+    {
+        return ucfirst($plan->run($this->run)->word) .
+            ($this->parts === 1 ? ' made whole again' : " cut into {$this->parts} parts");
+    }
+
+    /**
+     * The sections of all parts put together: what one part ends in, the next one goes on with.
+     *
+     * @param  list<Run>  $parts  in their order
+     * @return array{list<float>, list<float>}
+     */
+    private static function whole(array $parts): array
+    {
+        $sections = $jumps = [];
+        foreach ($parts as $part) {
+            foreach ($part->sections as $n => $length) {
+                if ($n === 0 && $sections !== []) {
+                    $sections[count($sections) - 1] += $length;
+                } else {
+                    $jumps = $sections === [] ? $jumps : [...$jumps, $part->jumps[$n - 1] ?? 0.0];
+                    $sections[] = $length;
+                }
+            }
+        }
+
+        return [array_map(static fn(float $l): float => round($l, 4), $sections), $jumps];
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Scenes;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
+use EmberDusk\Values\Trouble;
+
+/** A scene with its levels; one in which nothing is lit is taken out. */
+final readonly class SetScene implements Change
+{
+    /** Scenes of a job. */
+    private const MOST = 40;
+
+    /** @param  array<string, list<float>>  $levels  duties by controller or pixel run */
+    private function __construct(private ?string $scene, private string $name, private array $levels) {}
+
+    public static function read(Fields $f): self
+    {
+        $levels = [];
+        foreach ($f->objects('levels') as $level) {
+            $levels[$level->string('of', 40)] = $level->numbers('duties', 0, 1);
+        }
+        $name = trim($f->string('name', 40));
+
+        return new self(
+            $f->stringOrNull('scene'),
+            $name === '' ? throw $f->trouble('name', 'A scene has a name: it is what people will say.') : $name,
+            $levels,
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->scene ?? Plan::nextId('e', $plan->scenes);
+        if ($this->scene !== null && !isset($plan->scenes[$id])) {
+            throw Trouble::at('/scene', "The job has no scene “{$id}”.");
+        }
+        foreach ($plan->scenes as $other) {
+            if ($other->id !== $id && mb_strtolower($other->name) === mb_strtolower($this->name)) {
+                throw Trouble::at('/name', "There is a scene “{$other->name}” already.");
+            }
+        }
+        if (!isset($plan->scenes[$id]) && count($plan->scenes) >= self::MOST) {
+            throw Trouble::at('/scene', 'A job has at most ' . self::MOST . ' scenes.');
+        }
+        foreach (array_keys($this->levels) as $of) {
+            if (!isset($plan->controllers[$of]) && !isset($plan->runs[$of])) {
+                throw Trouble::at('/levels', "There is no controller or run “{$of}”.");
+            }
+        }
+        $lit = array_filter($this->levels, static fn(array $duties): bool => array_sum($duties) > 0);
+
+        return $plan->with(
+            scenes: $lit === []
+                ? array_diff_key($plan->scenes, [$id => true])
+                : [$id => new Scene($id, $this->name, $lit)] + $plan->scenes,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        return "Scene “{$this->name}” " .
+            (array_filter($this->levels, static fn(array $d): bool => array_sum($d) > 0) === [] ? 'taken out' : 'set');
+    }
+}

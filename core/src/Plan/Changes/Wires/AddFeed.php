@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Feeds a run at one more pad, with a tail like the others. */
+final readonly class AddFeed implements Change
+{
+    /** @param  int|float  $where a pad, or metres from the run's start when a float */
+    private function __construct(private string $run, private int|float $where) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('run'), $f->has('at') ? $f->number('at', 0, 10_000) : $f->whole('pad', 0, 400_000));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $marks =
+            $plan->cutMarks($run) ??
+            throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+        $pad = $marks->pad($this->where);
+        if ($pad > $marks->lastPad()) {
+            throw Trouble::at('/pad', "The run ends at pad {$marks->lastPad()}.");
+        }
+        foreach ($plan->feedsOf($run) as $feed) {
+            if ($feed->pad === $pad) {
+                throw Trouble::at(
+                    '/pad',
+                    sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)),
+                );
+            }
+        }
+
+        return Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
+    }
+
+    public function words(Plan $plan): string
+    {
+        $run = $plan->run($this->run);
+
+        $marks = $plan->cutMarks($run);
+
+        return sprintf('Feed added to %s at %.2f m', $run->name(), $marks?->position($marks->pad($this->where)) ?? 0);
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Changes\Runs\SplitRun;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Splice;
+
+/** Puts units, feeds and cables into a plan from which the wiring of some runs was taken, and gives back old ids where they still fit. */
+final class CableLayer
+{
+    public Plan $plan;
+
+    /** @var array<string, array<string, Device>> supplies and controllers, as they will be */
+    private array $devices;
+
+    /** @var array<string, array<string, string>> units that nobody else uses, id by run; what is left of them goes */
+    private array $free = ['supplies' => [], 'controllers' => []];
+
+    /** @var array<string, array<string, true>> given out already */
+    private array $given = ['supplies' => [], 'controllers' => []];
+
+    /** @var array<string, LaidCable> */
+    private array $cables;
+
+    /** @var array<string, Feed> */
+    private array $feeds;
+
+    /** @var array<string, Splice> */
+    private array $splices;
+
+    /** @var array<string, Run> */
+    private array $equipped = [];
+
+    /** @var array<string, KitSnapshot> */
+    private array $kit;
+
+    /** @param  array<string, Run>  $runs  whose wiring goes */
+    public function __construct(private readonly Plan $old, private readonly array $runs)
+    {
+        $this->kit = $old->kit;
+        $others = array_diff_key($old->runs, $runs);
+        $lamps = [];
+        foreach ($old->fixtures as $id => $fitting) {
+            $lamps[(string) $old->root($old->cableTo($id)->from ?? '')] = true;
+        }
+        foreach (['supplies' => 'supply', 'controllers' => 'controller'] as $list => $unit) {
+            $used = array_fill_keys(array_filter(array_map(static fn(Run $r): ?string => $r->{$unit}, $others)), true);
+            foreach ($runs as $run) {
+                if ($run->{$unit} !== null && !isset($used[$run->{$unit}])) {
+                    $this->free[$list][$run->id] = $run->{$unit};
+                }
+            }
+        }
+        $plan = $old;
+        foreach ($runs as $run) {
+            $plan = $plan->fedBy($run, []);
+        }
+        $gone = array_fill_keys($this->free['controllers'], true);
+        $this->plan = $plan;
+        // Pixels keep the controller of their data.
+        $this->devices = ['supplies' => $plan->supplies, 'controllers' => $plan->controllers];
+        foreach (array_diff($this->free['supplies'], array_keys($lamps)) as $id) {
+            unset($this->devices['supplies'][$id]);
+        }
+        $this->cables = array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($gone[$c->to]));
+        [$this->feeds, $this->splices] = [$plan->feeds, $plan->splices];
+    }
+
+    public function take(KitSnapshot $kit): string
+    {
+        $this->kit += [$kit->entry->id() => $kit];
+
+        return $kit->entry->id();
+    }
+
+    /** @param  list<string>  $runs  that hang on it */
+    public function device(string $list, string $kit, string $where, array $runs): string
+    {
+        $own = array_values(
+            array_filter(
+                array_map(fn(string $r): ?string => $this->free[$list][$r] ?? null, $runs),
+                fn(?string $id): bool => $id !== null && !isset($this->given[$list][$id]),
+            ),
+        );
+        $id =
+            $own[0] ??
+            Plan::nextId(
+                $list === 'supplies' ? 's' : 'c',
+                $this->devices[$list] + $this->given[$list] + array_fill_keys($this->free[$list], true),
+            );
+        $old = ($list === 'supplies' ? $this->old->supplies : $this->old->controllers)[$id] ?? null;
+        $device = $old === null ? new Device($id, $kit) : ($old->kit === $kit ? $old : $old->of($kit));
+        $this->devices[$list][$id] = $where === '' ? $device : $device->at($where);
+        $this->given[$list][$id] = true;
+
+        return $id;
+    }
+
+    /** @return non-empty-list<Run> the run itself, or its halves */
+    public function equip(string $id, string $supply, ?string $controller, bool $halves): array
+    {
+        $run = $this->old->runs[$id];
+        $parts = $halves ? array_values(SplitRun::cut($run, 2, $this->old->runs + $this->equipped)) : [$run];
+        foreach ($parts as $n => $part) {
+            $parts[$n] = $part->equipped($run->strip, $supply, $controller ?? $run->controller);
+            $this->equipped[$part->id] = $parts[$n];
+        }
+        $this->plan = $this->plan->with(runs: $this->equipped + $this->plan->runs, kit: $this->kit);
+
+        return $parts;
+    }
+
+    public function feed(Run $run, int $pad): string
+    {
+        foreach ($this->old->feedsOf($run) as $feed) {
+            if ($feed->pad === $pad && !isset($this->feeds[$feed->id])) {
+                $this->feeds[$feed->id] = $feed;
+
+                return $feed->id;
+            }
+        }
+        $id = Plan::nextId('f', $this->feeds + $this->old->feeds);
+        $this->feeds[$id] = new Feed($id, $run->id, $pad);
+
+        return $id;
+    }
+
+    public function splice(string $where): string
+    {
+        $id = Plan::nextId('p', $this->splices);
+        $this->splices[$id] = new Splice($id, $where);
+
+        return $id;
+    }
+
+    public function cable(
+        string $kit,
+        string $from,
+        string $to,
+        float $length,
+        ?string $fuse,
+        bool $existing = false,
+    ): void {
+        $old = $this->old->cableTo($to);
+        $id =
+            $old !== null && !isset($this->cables[$old->id])
+                ? $old->id
+                : Plan::nextId('k', $this->cables + $this->old->cables);
+        $measured = $old !== null && !$old->reckoned && abs($old->length - $length) < 0.005;
+        $this->cables[$id] = new LaidCable($id, $kit, $from, $to, $length, !$measured, null, $fuse, $existing);
+    }
+
+    /** The plan without units that nothing hangs on any more. */
+    public function laid(): Plan
+    {
+        $runs = $this->equipped + array_diff_key($this->old->runs, $this->runs);
+        $used = array_fill_keys(array_filter(array_map(static fn(Run $r): ?string => $r->controller, $runs)), true);
+        $lost = array_diff_key(array_fill_keys($this->free['controllers'], true), $used);
+        $controllers = array_diff_key($this->devices['controllers'], $lost);
+
+        return $this->plan->with(
+            runs: $runs,
+            supplies: $this->devices['supplies'],
+            controllers: $controllers,
+            feeds: $this->feeds,
+            splices: $this->splices,
+            cables: $this->cables,
+            lights: array_intersect_key($this->old->lights, $controllers),
+            kit: $this->kit,
+        );
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Adds the feeds that are missing for both ends, or for the middle, in one action. */
+final readonly class FeedPattern implements Change
+{
+    private function __construct(private string $run, private string $pattern) {}
+
+    public static function read(Fields $f): self
+    {
+        $pattern = $f->string('pattern', 10);
+        if (!in_array($pattern, ['ends', 'middle'], true)) {
+            throw $f->trouble('pattern', '“ends” or “middle” was expected.');
+        }
+
+        return new self($f->string('run'), $pattern);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $marks =
+            $plan->cutMarks($run) ??
+            throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+        $wanted = $this->pattern === 'ends' ? [0, $marks->lastPad()] : [$marks->nearest($marks->length() / 2)];
+        $fed = array_map(static fn(Feed $f): int => $f->pad, $plan->feedsOf($run));
+        $missing = array_diff($wanted, $fed);
+        if ($missing === []) {
+            throw Trouble::at('/pattern', $run->name() . ' is fed there already.');
+        }
+        foreach ($missing as $pad) {
+            $plan = Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
+        }
+
+        return $plan;
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $plan->run($this->run)->name() .
+            ($this->pattern === 'ends' ? ' fed at both ends' : ' fed in the middle as well');
+    }
+}

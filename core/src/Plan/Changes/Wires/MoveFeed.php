@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Moves a feed to another pad; its cable keeps its length. */
+final readonly class MoveFeed implements Change
+{
+    /** @param  int|float  $where a pad, or metres from the run's start when a float */
+    private function __construct(private string $feed, private int|float $where) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('feed'), $f->has('at') ? $f->number('at', 0, 10_000) : $f->whole('pad', 0, 400_000));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $feed = $plan->feed($this->feed);
+        $run = $plan->run($feed->run);
+        $marks = $plan->cutMarks($run);
+        $pad = $marks?->pad($this->where) ?? 0;
+        if ($marks === null || $pad > $marks->lastPad()) {
+            throw Trouble::at('/pad', 'The run ends before that pad.');
+        }
+        foreach ($plan->feedsOf($run) as $other) {
+            if ($other->pad === $pad && $other->id !== $feed->id) {
+                throw Trouble::at(
+                    '/pad',
+                    sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)),
+                );
+            }
+        }
+
+        return $plan->with(feeds: [$feed->id => new Feed($feed->id, $feed->run, $pad)] + $plan->feeds);
+    }
+
+    public function words(Plan $plan): string
+    {
+        $feed = $plan->feed($this->feed);
+        $run = $plan->run($feed->run);
+        $marks = $plan->cutMarks($run);
+
+        return sprintf(
+            'Feed of %s moved from %.2f m to %.2f m',
+            $run->name(),
+            $marks?->position($feed->pad) ?? 0,
+            $marks?->position($marks->pad($this->where)) ?? 0,
+        );
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Takes a feed away with its cable; the last one of a run stays. */
+final readonly class RemoveFeed implements Change
+{
+    private function __construct(private string $feed) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('feed'));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $feed = $plan->feed($this->feed);
+        if (count($plan->feedsOf($plan->run($feed->run))) === 1) {
+            throw Trouble::at(
+                '/feed',
+                'This is the only feed of ' . $plan->run($feed->run)->name() . '. Add another first, or move it.',
+            );
+        }
+
+        return $plan
+            ->with(
+                feeds: array_diff_key($plan->feeds, [$feed->id => true]),
+                cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $feed->id),
+            )
+            ->pruned();
+    }
+
+    public function words(Plan $plan): string
+    {
+        $feed = $plan->feed($this->feed);
+        $run = $plan->run($feed->run);
+
+        return sprintf('Feed of %s at %.2f m removed', $run->name(), $plan->cutMarks($run)?->position($feed->pad) ?? 0);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Connector;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Another kind, length, joint or fuse for one cable; a length that is given counts as measured. An empty joint is solder, an empty fuse none. */
+final readonly class SetCable implements Change
+{
+    private const SOLDER = 'soldered';
+
+    /** @param  array<string, KitSnapshot|null>  $fittings  joint and fuse as far as they are given */
+    private function __construct(
+        private string $cable,
+        private ?KitSnapshot $kit,
+        private ?float $length,
+        private array $fittings,
+    ) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $fittings = [];
+        foreach (['joint' => Connector::class, 'fuse' => Fuse::class] as $key => $kind) {
+            if ($f->has($key)) {
+                $fittings[$key] = ($f->stringOrNull($key) ?? '') === '' ? null : self::found($f, $key, $kind, $shelf);
+            }
+        }
+
+        return new self(
+            $f->string('cable'),
+            $f->has('kit') ? self::found($f, 'kit', Cable::class, $shelf) : null,
+            $f->has('length') ? $f->number('length', 0.01, 1000) : null,
+            $fittings,
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $cable = $this->cable($plan);
+        $kit = $plan->kit;
+        foreach (array_filter([$this->kit, ...array_values($this->fittings)]) as $snapshot) {
+            $kit = [$snapshot->entry->id() => $snapshot] + $kit;
+        }
+        $laid = $this->kit === null ? $cable : $cable->of($this->kit->entry->id());
+        $laid = $this->length === null ? $laid : $laid->measured($this->length);
+        $given = fn(string $key, ?string $now): ?string => array_key_exists($key, $this->fittings)
+            ? $this->fittings[$key]?->entry->id()
+            : $now;
+
+        return $plan->with(
+            cables: [$cable->id => $laid->fitted($given('joint', $laid->joint), $given('fuse', $laid->fuse))] +
+                $plan->cables,
+            kit: $kit,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        $name = strtoupper($this->cable($plan)->id);
+        $words = [];
+        if ($this->kit !== null) {
+            $words[] = "{$name} becomes {$this->kit->entry->name()}";
+        }
+        if ($this->length !== null) {
+            $words[] = sprintf('%s is %.2f m long', $name, $this->length);
+        }
+        if (array_key_exists('joint', $this->fittings)) {
+            $words[] = "{$name} joined by " . ($this->fittings['joint']?->entry->name() ?? self::SOLDER);
+        }
+        if (array_key_exists('fuse', $this->fittings)) {
+            $words[] =
+                $name .
+                ($this->fittings['fuse'] === null
+                    ? ' without a fuse'
+                    : " fused, {$this->fittings['fuse']->entry->name()}");
+        }
+
+        return implode(' and ', $words);
+    }
+
+    /**
+     * @param  class-string<Entry>  $kind
+     *
+     * @throws Trouble
+     */
+    private static function found(Fields $f, string $key, string $kind, ShelfSource $shelf): KitSnapshot
+    {
+        $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
+
+        return $kit->entry instanceof $kind
+            ? $kit
+            : throw $f->trouble(
+                $key,
+                $kit->entry->name() . ' is no ' . strtolower(substr((string) strrchr($kind, '\\'), 1)) . '.',
+            );
+    }
+
+    private function cable(Plan $plan): LaidCable
+    {
+        return $plan->cables[$this->cable] ?? throw Trouble::at('/cable', "The job has no cable “{$this->cable}”.");
+    }
+}

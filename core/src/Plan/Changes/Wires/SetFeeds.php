@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/** Feeds a run at exactly these shares of its length; feeds that are there already keep their cables. */
+final readonly class SetFeeds implements Change
+{
+    /** @param  non-empty-list<float>  $shares  0 is the start, 1 the end */
+    private function __construct(private string $run, private array $shares) {}
+
+    public static function read(Fields $f): self
+    {
+        $shares = $f->numbers('shares', 0, 1);
+
+        return new self(
+            $f->string('run'),
+            $shares === [] || count($shares) > 100
+                ? throw $f->trouble('shares', '1 to 100 shares of the length were expected.')
+                : $shares,
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $marks =
+            $plan->cutMarks($run) ??
+            throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+        $pads = array_values(
+            array_unique(
+                array_map(
+                    static fn(float $share): int => $share >= 1
+                        ? $marks->lastPad()
+                        : $marks->nearest($share * $marks->length()),
+                    $this->shares,
+                ),
+            ),
+        );
+        $old = $plan->feedsOf($run);
+        foreach ($pads as $pad) {
+            if (array_filter($old, static fn(Feed $f): bool => $f->pad === $pad) === []) {
+                $plan = Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
+            }
+        }
+        $kept = array_filter(
+            $plan->feeds,
+            static fn(Feed $f): bool => $f->run === $run->id && in_array($f->pad, $pads, true),
+        );
+
+        return $plan->fedBy($run, $kept);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $plan->run($this->run)->name() .
+            ' fed at ' .
+            implode(', ', array_map(static fn(float $s): string => sprintf('%g %%', 100 * $s), $this->shares)) .
+            ' of its length';
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** The cables from a controller, or from a supply of pixels, to the feeds: how long one must be reckoned, and which kind it is at first. */
+final readonly class Tails
+{
+    /** Metres of the first tail until somebody measures. */
+    private const FIRST = 1.0;
+
+    /** Run ends that lie within so many metres are one place to a cable (the seam's distance, engineering.md 6). */
+    private const NEAR = 1.0;
+
+    /**
+     * Metres of cable to a pad: the shortest way along the run from a feed that has a cable, by that cable's route.
+     * In a loop whose ends meet the way leads across the seam as well.
+     */
+    public static function reckon(Plan $plan, Run $run, int $pad): float
+    {
+        $marks = $plan->cutMarks($run);
+        $best = INF;
+        $apart = $plan->endsApart($run);
+        foreach ($plan->feedsOf($run) as $feed) {
+            $cable = $plan->cableTo($feed->id);
+            if ($cable === null || $marks === null) {
+                continue;
+            }
+            $along = abs($marks->position($pad) - $marks->position($feed->pad));
+            if ($apart !== null && $apart <= self::NEAR) {
+                $along = min($along, $run->length() - $along + $apart);
+            }
+            $best = min($best, $cable->length + $along);
+        }
+
+        return $best === INF ? self::FIRST : round(min(1000.0, $best), 2);
+    }
+
+    /** The plan with a tail to a feed, of the kind that the run's other tails have; none when they have none. */
+    public static function lay(Plan $plan, Run $run, Feed $feed): Plan
+    {
+        $kit = null;
+        foreach ($plan->feedsOf($run) as $other) {
+            $kit ??= $plan->cableTo($other->id)->kit ?? null;
+        }
+        $length = self::reckon($plan, $run, $feed->pad);
+        $plan = $plan->with(feeds: [$feed->id => $feed] + $plan->feeds);
+        $from = $plan->origin($run);
+        if ($kit === null || $from === null) {
+            return $plan;
+        }
+        $id = Plan::nextId('k', $plan->cables);
+
+        return $plan->with(cables: [$id => new LaidCable($id, $kit, $from, $feed->id, $length, true)] + $plan->cables);
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Splice;
+use EmberDusk\Values\Trouble;
+
+/** A heavy leg that runs past a run, with drops to both ends of each of its sections; what fed it before goes. Metres. */
+final readonly class TapLeg implements Change
+{
+    private function __construct(
+        private string $run,
+        private KitSnapshot $leg,
+        private KitSnapshot $drop,
+        private float $lead,
+        private float $dropLength,
+        private bool $existing,
+    ) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $cable = static function (string $key) use ($f, $shelf): KitSnapshot {
+            $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
+
+            return $kit->entry instanceof Cable ? $kit : throw $f->trouble($key, $kit->entry->name() . ' is no cable.');
+        };
+
+        return new self(
+            $f->string('run'),
+            $cable('leg'),
+            $cable('drop'),
+            $f->numberOr('lead', 1.0, 0.01, 1000),
+            $f->numberOr('dropLength', 0.2, 0.01, 100),
+            $f->has('existing') && $f->flag('existing'),
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $run = $plan->run($this->run);
+        $marks = $plan->cutMarks($run);
+        $from = $plan->origin($run);
+        if ($marks === null || $from === null) {
+            throw Trouble::at('/run', 'Choose strip and supply first, and a controller where the strip needs one.');
+        }
+        $plan = $plan->fedBy($run, []);
+        $kit = [$this->leg->entry->id() => $this->leg, $this->drop->entry->id() => $this->drop] + $plan->kit;
+        [$feeds, $splices, $cables] = [$plan->feeds, $plan->splices, $plan->cables];
+        $pad = 0;
+        $along = 0.0;
+        $before = -$this->lead;
+        foreach ($marks->groups as $section => $groups) {
+            foreach ([[$pad, $along], [$pad + $groups, $along + $groups * $marks->pitch]] as [$at, $metres]) {
+                $splice = Plan::nextId('p', $splices);
+                $feed = Plan::nextId('f', $feeds);
+                $splices[$splice] = new Splice($splice, sprintf('at %.2f m of %s', $metres, $run->name()));
+                $feeds[$feed] = new Feed($feed, $run->id, $at);
+                $leg = Plan::nextId('k', $cables);
+                $cables[$leg] = new LaidCable(
+                    $leg,
+                    $this->leg->entry->id(),
+                    $from,
+                    $splice,
+                    round(max(0.01, $metres - $before), 4),
+                    true,
+                    existing: $this->existing,
+                );
+                $drop = Plan::nextId('k', $cables);
+                $cables[$drop] = new LaidCable(
+                    $drop,
+                    $this->drop->entry->id(),
+                    $splice,
+                    $feed,
+                    $this->dropLength,
+                    true,
+                );
+                $from = $splice;
+                $before = $metres;
+            }
+            $pad += $groups + 1;
+            $along += $groups * $marks->pitch + ($marks->jumps[$section] ?? 0.0);
+        }
+
+        return $plan->with(feeds: $feeds, splices: $splices, cables: $cables, kit: $kit);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $plan->run($this->run)->name() . " tapped off {$this->leg->entry->name()} at both ends of each section";
+    }
+}

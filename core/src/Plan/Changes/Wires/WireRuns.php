@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Trouble;
+
+/**
+ * Wires runs anew, all at once: supplies, the controllers on each, the runs on each of those, and every cable with its
+ * length in metres. What wired them before goes; units, feeds and cables that are still right keep their ids.
+ */
+final readonly class WireRuns implements Change
+{
+    private const MOST = 200;
+
+    /** @param  list<Fields>  $supplies */
+    private function __construct(private array $supplies, private ShelfSource $shelf, private string $words) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $supplies = $f->objects('supplies');
+        if ($supplies === [] || count($supplies) > self::MOST) {
+            throw $f->trouble('supplies', '1 to ' . self::MOST . ' supplies were expected.');
+        }
+
+        return new self($supplies, $shelf, $f->has('words') ? $f->string('words', 200) : 'Runs wired anew');
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $runs = [];
+        foreach ($this->supplies as $supply) {
+            foreach ($supply->objects('blocks') as $block) {
+                foreach ($block->objects('runs') as $of) {
+                    $run = $plan->run($of->string('run'));
+                    if (isset($runs[$run->id]) || $plan->cutMarks($run) === null) {
+                        throw $of->trouble(
+                            'run',
+                            isset($runs[$run->id])
+                                ? "{$run->name()} is wired twice."
+                                : "Choose a strip for {$run->name()} first.",
+                        );
+                    }
+                    $runs[$run->id] = $run;
+                }
+            }
+        }
+        $layer = new CableLayer($plan, $runs);
+        foreach ($this->supplies as $supply) {
+            $this->supply($layer, $supply);
+        }
+
+        return $layer->laid();
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->words;
+    }
+
+    private function supply(CableLayer $layer, Fields $supply): void
+    {
+        $blocks = $supply->objects('blocks');
+        $id = $layer->device(
+            'supplies',
+            $this->kit($layer, $supply, 'kit', Powers::class),
+            self::where($supply),
+            self::runs($blocks),
+        );
+        foreach ($blocks as $block) {
+            $runs = self::runs([$block]);
+            $controller = null;
+            if ($block->stringOrNull('kit') !== null) {
+                $controller = $layer->device(
+                    'controllers',
+                    $this->kit($layer, $block, 'kit', Controller::class),
+                    self::where($block),
+                    $runs,
+                );
+                $trunk = $block->object('trunk');
+                $layer->cable(
+                    $this->kit($layer, $trunk, 'kit', Cable::class),
+                    $id,
+                    $controller,
+                    $trunk->number('length', 0.01, 1000),
+                    $this->fuse($layer, $trunk),
+                );
+            }
+            foreach ($block->objects('runs') as $of) {
+                $this->run($layer, $of, $id, $controller);
+            }
+        }
+    }
+
+    private function run(CableLayer $layer, Fields $of, string $supply, ?string $controller): void
+    {
+        $parts = $layer->equip($of->string('run'), $supply, $controller, $of->has('halves') && $of->flag('halves'));
+        $leg = $of->has('leg') ? $of->object('leg') : null;
+        $from = $controller ?? $supply;
+        $tap =
+            $leg === null
+                ? null
+                : new LegTap(
+                    $layer,
+                    $this->kit($layer, $leg, 'kit', Cable::class),
+                    $from,
+                    $leg->number('lead', 0.01, 1000),
+                    $this->fuse($layer, $leg),
+                );
+        foreach ($of->objects('tails') as $n => $tail) {
+            $part = $parts[min($n, count($parts) - 1)];
+            $pad = $tail->whole('pad', 0, 400_000);
+            $kit = $this->kit($layer, $tail, 'kit', Cable::class);
+            $length = $tail->number('length', 0.01, 1000);
+            $feed = $layer->feed($part, $pad);
+            $layer->cable($kit, $tap?->next($part, $pad) ?? $from, $feed, $length, $this->fuse($layer, $tail));
+        }
+    }
+
+    private static function where(Fields $f): string
+    {
+        return $f->stringOrNull('where') === null ? '' : $f->string('where', 80);
+    }
+
+    private function fuse(CableLayer $layer, Fields $f): ?string
+    {
+        return $f->stringOrNull('fuse') === null ? null : $this->kit($layer, $f, 'fuse', Fuse::class);
+    }
+
+    /**
+     * The job's own frozen copy where it has one, else the shelf's.
+     *
+     * @param  class-string<Entry>  $kind
+     *
+     * @throws Trouble
+     */
+    private function kit(CableLayer $layer, Fields $f, string $key, string $kind): string
+    {
+        $kit =
+            $layer->plan->kit[$f->string($key)] ??
+            ($this->shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”."));
+        if (!($kit->entry instanceof $kind)) {
+            throw $f->trouble($key, "{$kit->entry->name()} is not what belongs here.");
+        }
+
+        return $layer->take($kit);
+    }
+
+    /**
+     * @param  list<Fields>  $blocks
+     * @return list<string>
+     */
+    private static function runs(array $blocks): array
+    {
+        $runs = [];
+        foreach ($blocks as $block) {
+            foreach ($block->objects('runs') as $of) {
+                $runs[] = $of->string('run');
+            }
+        }
+
+        return $runs;
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Formats\Fields;
+
+/** An option for a run, said by what is wanted; which kit of the shelf fulfils it is found anew each time. */
+final readonly class Requirement
+{
+    public const COLOURS = ['single', 'tunable', 'rgb', 'rgbw'];
+
+    public const LIGHTS = ['room', 'mood'];
+
+    /** From the shelf at its price, what the client owns first, or a ready-made set. */
+    public const SOURCES = ['shelf', 'owned', 'set'];
+
+    public const CONTROLS = ['zigbee', 'bluetooth', 'mesh', 'wifi', 'rf'];
+
+    /**
+     * @param  int  $controllers  0 for as many as are needed
+     * @param  float  $cap  share of full load that the supply is sized for; below 1 a limit must be set in the controller
+     */
+    public function __construct(
+        public string $id,
+        public string $run,
+        public float $volts,
+        public string $light,
+        public string $colour,
+        public int $controllers,
+        public string $control,
+        public string $source,
+        public float $cap = 1.0,
+    ) {}
+
+    public function with(int $controllers): self
+    {
+        return new self(
+            $this->id,
+            $this->run,
+            $this->volts,
+            $this->light,
+            $this->colour,
+            $controllers,
+            $this->control,
+            $this->source,
+            $this->cap,
+        );
+    }
+
+    /** @throws \EmberDusk\Values\Trouble at the first value that cannot be */
+    public static function read(Fields $f): self
+    {
+        return new self(
+            $f->string('id', 40),
+            $f->string('run', 40),
+            $f->number('volts', 3, 60),
+            $f->oneOf('light', self::LIGHTS),
+            $f->oneOf('colour', self::COLOURS),
+            $f->whole('controllers', 0, 4),
+            $f->oneOf('control', self::CONTROLS),
+            $f->oneOf('source', self::SOURCES),
+            $f->number('cap', 0.2, 1),
+        );
+    }
+
+    /** @return array<string, string|int|float> */
+    public function write(): array
+    {
+        return [
+            'id' => $this->id,
+            'run' => $this->run,
+            'volts' => $this->volts,
+            'light' => $this->light,
+            'colour' => $this->colour,
+            'controllers' => $this->controllers,
+            'control' => $this->control,
+            'source' => $this->source,
+            'cap' => $this->cap,
+        ];
+    }
+}

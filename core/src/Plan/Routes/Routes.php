@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Routes;
+
+use EmberDusk\Plan\Changes\Wires\Tails;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Point;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeSheet;
+
+/**
+ * How far cables go in one place, in metres: from what stands where it stands now by the cables that are laid, from a
+ * surveyed box or outlet along the walls. A loop's walls lead both ways round.
+ */
+final class Routes
+{
+    /** Where a run's supply and controller are now: the word before the run's id. */
+    public const NOW = 'now ';
+
+    /** Metres more than the way along the walls, to work with, and the least that a cable is. */
+    private const SLACK = 0.3;
+
+    /** Metres until somebody measures. */
+    private const FIRST = 1.0;
+
+    private readonly TapeSheet $sheet;
+
+    /** @var list<float> metres of wall up to each corner */
+    private array $walked = [0.0];
+
+    public function __construct(private readonly Plan $plan, string $place)
+    {
+        $this->sheet = TapeNotes::read($plan->place($place)->notes);
+        foreach (array_slice($this->sheet->corners, 1) as $n => $corner) {
+            $this->walked[] = $this->walked[$n] + $this->sheet->corners[$n]->to($corner);
+        }
+    }
+
+    /**
+     * Where a unit can stand for some runs: where one of theirs stands now, in a surveyed box, at an outlet. A supply wants air;
+     * what is closed for good takes nothing.
+     *
+     * @param  list<Run>  $runs
+     * @return list<string>
+     */
+    public function places(array $runs, bool $supply): array
+    {
+        $places = [];
+        foreach ($this->sheet->site->boxes as $box) {
+            if (
+                $box->access !== 'closed' &&
+                !($supply && $box->air === 'sealed') &&
+                ($this->sheet->spots[$box->spot->name] ?? null) !== null
+            ) {
+                $places[] = $box->spot->name;
+            }
+        }
+        foreach ($this->sheet->site->outlets as $outlet) {
+            if (($this->sheet->spots[$outlet->spot->name] ?? null) !== null) {
+                $places[] = $outlet->spot->name;
+            }
+        }
+        foreach ($runs as $run) {
+            if ($places === [] || $this->laid($run) !== null) {
+                $places[] = self::NOW . $run->id;
+            }
+        }
+
+        return $places;
+    }
+
+    /** Metres from a place to a pad of a run. */
+    public function tail(string $place, Run $run, int $pad): float
+    {
+        $now = $this->now($place);
+        if (
+            $now !== null &&
+            ($now->id === $run->id ||
+                ($this->laid($run) !== null && $this->plan->origin($now) === $this->plan->origin($run)))
+        ) {
+            return $this->laid($run) === null
+                ? round(self::FIRST + $this->along($this->at($run, 0), $this->at($run, $pad)), 2)
+                : Tails::reckon($this->plan, $run, $pad);
+        }
+
+        return round($this->reach($place) + $this->along($this->anchor($place), $this->at($run, $pad)), 2);
+    }
+
+    /** Metres from a supply's place to a controller's. */
+    public function trunk(string $supply, string $controller): float
+    {
+        $of = $this->now($controller);
+        $from = $this->now($supply);
+        $laid = $of === null ? null : $this->plan->cableTo($of->controller ?? '');
+        if (
+            $of !== null &&
+            $from !== null &&
+            ($of->id === $from->id || ($laid !== null && $laid->from === $from->supply))
+        ) {
+            return $laid->length ?? self::FIRST;
+        }
+
+        return round(
+            max(
+                self::SLACK,
+                $this->reach($supply) +
+                    $this->reach($controller) -
+                    self::SLACK +
+                    $this->along($this->anchor($supply), $this->anchor($controller)),
+            ),
+            2,
+        );
+    }
+
+    /** For a unit's record: a box or an outlet by its name, empty where it stays. */
+    public static function where(string $place): string
+    {
+        return str_starts_with($place, self::NOW) ? '' : $place;
+    }
+
+    private function now(string $place): ?Run
+    {
+        return str_starts_with($place, self::NOW) ? $this->plan->run(substr($place, strlen(self::NOW))) : null;
+    }
+
+    /**
+     * Metres of a run's shortest tail, and its feed's pad; null while none is laid.
+     *
+     * @return array{float, int}|null
+     */
+    private function laid(Run $run): ?array
+    {
+        $best = null;
+        foreach ($this->plan->feedsOf($run) as $feed) {
+            $cable = $this->plan->cableTo($feed->id);
+            if (
+                $cable !== null &&
+                !isset($this->plan->splices[$cable->from]) &&
+                ($best === null || $cable->length < $best[0])
+            ) {
+                $best = [$cable->length, $feed->pad];
+            }
+        }
+
+        return $best;
+    }
+
+    /** The point on the sheet that a place's cables come past. */
+    private function anchor(string $place): Point
+    {
+        $now = $this->now($place);
+
+        return $now === null
+            ? $this->sheet->spots[$place] ?? new Point(0.0, 0.0)
+            : $this->at($now, $this->laid($now)[1] ?? 0);
+    }
+
+    /** Metres from a place to its anchor. */
+    private function reach(string $place): float
+    {
+        $now = $this->now($place);
+
+        return $now === null ? self::SLACK : $this->laid($now)[0] ?? self::FIRST;
+    }
+
+    /** Where a pad lies. */
+    private function at(Run $run, int $pad): Point
+    {
+        $path = $this->sheet->runs[$run->word] ?? null;
+        if ($path === null) {
+            return new Point(0.0, 0.0);
+        }
+
+        return $path->at(
+            ($this->plan->cutMarks($run)?->position($pad) ?? 0.0) + ($path->length() * ($run->part - 1)) / $run->parts,
+        );
+    }
+
+    private function along(Point $a, Point $b): float
+    {
+        if (count($this->sheet->corners) < 2) {
+            return $a->to($b);
+        }
+        [[$from, $off], [$to, $away]] = [$this->wall($a), $this->wall($b)];
+        $along = abs($from - $to);
+        $round = $this->walked[count($this->walked) - 1];
+
+        return ($this->sheet->closed ? min($along, $round - $along) : $along) + $off + $away;
+    }
+
+    /** @return array{float, float} metres of wall up to the nearest place on it, and metres from there */
+    private function wall(Point $p): array
+    {
+        $best = [0.0, INF];
+        foreach (array_slice($this->sheet->corners, 1) as $n => $end) {
+            $start = $this->sheet->corners[$n];
+            $length = $start->to($end);
+            $share =
+                $length > 0
+                    ? max(
+                        0.0,
+                        min(
+                            1.0,
+                            (($p->x - $start->x) * ($end->x - $start->x) +
+                                ($p->y - $start->y) * ($end->y - $start->y)) /
+                                $length ** 2,
+                        ),
+                    )
+                    : 0.0;
+            $away = $p->to(
+                new Point($start->x + $share * ($end->x - $start->x), $start->y + $share * ($end->y - $start->y)),
+            );
+            if ($away < $best[1] - 1e-9) {
+                $best = [$this->walked[$n] + $share * $length, $away];
+            }
+        }
+
+        return $best;
+    }
+}
