@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use App\Models\Job;
-use App\Models\Revision;
 use App\Models\User;
 
 /** What one user can undo and redo in a job, told by the history alone. Any other change of theirs clears redo. */

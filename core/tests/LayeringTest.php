@@ -72,6 +72,23 @@ final class LayeringTest extends TestCase
         }
     }
 
+    /** What is general in joining knows families by their interface; one line a family names them. */
+    public function test_general_joining_names_no_family(): void
+    {
+        $seen = 0;
+        foreach (self::files() as $file) {
+            $path = $file->getPathname();
+            if (!str_contains($path, '/Joining/') || str_contains($path, '/Families')) {
+                continue;
+            }
+            $seen++;
+            foreach (self::names($file) as $name) {
+                self::assertStringNotContainsString('\\Families\\', $name, $file->getFilename());
+            }
+        }
+        self::assertGreaterThan(8, $seen);
+    }
+
     public function test_no_source_file_is_longer_than_three_hundred_lines(): void
     {
         foreach (self::files() as $file) {

@@ -6,7 +6,6 @@ namespace App\Console\Commands;
 
 use EmberDusk\Formats\Json;
 use EmberDusk\Joining\Event;
-use EmberDusk\Joining\Guide;
 use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Words;
@@ -29,7 +28,7 @@ final class RehearseCommand extends Command
                 $this->output->write(Json::pretty(array_map(static fn(Event $e): array => (array) $e, $log)));
             } else {
                 foreach ($log as $event) {
-                    $this->line(Guide::clock($event->at) . '  ' . Words::of($event, $kit));
+                    $this->line(Words::clock($event->at) . '  ' . Words::of($event, $kit));
                 }
             }
 

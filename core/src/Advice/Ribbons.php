@@ -8,7 +8,6 @@ use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\Rules\Seam;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
-use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Channel;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\LaidCable;

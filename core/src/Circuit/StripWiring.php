@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 use EmberDusk\Circuit\Loads\GroupLoad;
-use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Copper;

@@ -20,6 +20,7 @@ final readonly class Kit
     private function __construct(
         public string $hubId,
         public HubProfile $hub,
+        public Family $family,
         public array $controllers,
         public array $names,
     ) {}
@@ -29,20 +30,22 @@ final readonly class Kit
     {
         $controllers = [];
         $names = [];
+        $family = null;
         foreach (array_keys($plan->controllers) as $id) {
             $entry = $plan->controller($id);
             if ($entry?->profile !== null) {
                 $controllers[$id] = $entry->profile;
+                $family ??= $entry->family;
                 $lit = array_filter($plan->runs, static fn(Run $r): bool => $r->controller === $id);
                 $names[$id] = ($first = reset($lit)) === false ? '' : $first->name();
             }
         }
         $hubId = array_key_first($plan->hubs);
         $hub = $plan->hub($hubId);
-        if ($hubId === null || $hub === null || $controllers === []) {
+        if ($hubId === null || $hub === null || $controllers === [] || $family === null) {
             throw Trouble::at('/kit', 'Choose a controller and a hub at Kit first: their leaflets say how they join.');
         }
 
-        return new self($hubId, $hub->profile, $controllers, $names);
+        return new self($hubId, $hub->profile, Families::of($family), $controllers, $names);
     }
 }

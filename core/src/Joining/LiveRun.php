@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Values\Trouble;
 
 /** A join run against the stand-ins: its log so far, what may be done next, and what the clock adds to the log. */
@@ -29,9 +28,9 @@ final class LiveRun
      */
     public function settle(float $now): array
     {
-        $new = Guide::notices($this->kit, $this->log, $now);
+        $new = $this->kit->family->notices($this->kit, $this->log, $now);
         foreach ($this->site($now)->list() as $device => $listed) {
-            if (Attempt::of($device, $this->kit, [...$this->log, ...$new])->listedAs === null) {
+            if ($this->kit->family->listedAs($device, $this->kit, [...$this->log, ...$new]) === null) {
                 $new[] = new Event($now, 'found', $device, $listed);
             }
         }
@@ -57,7 +56,7 @@ final class LiveRun
         if (!$hand && !in_array($kind, Event::SAID, true) && $kind !== 'named') {
             throw Trouble::at('/kind', "“{$kind}” is nothing that is done or said here.");
         }
-        if (!$hand && !in_array($kind, Guide::next($this->kit, $this->log, $now)->answers, true)) {
+        if (!$hand && !in_array($kind, $this->next($now)->answers, true)) {
             throw Trouble::at('/kind', 'The run has moved on: that answers an earlier step.');
         }
         if (($kind === 'search') !== ($device === $this->kit->hubId)) {
@@ -74,14 +73,14 @@ final class LiveRun
         return $new;
     }
 
-    public function site(float $now): Site
+    public function site(float $now): StandIns
     {
-        return Site::after($this->kit, $this->seed, $this->log, $now);
+        return $this->kit->family->standIns($this->kit, $this->seed, $this->log, $now);
     }
 
     public function next(float $now): Step
     {
-        return Guide::next($this->kit, $this->log, $now);
+        return $this->kit->family->next($this->kit, $this->log, $now);
     }
 
     public function done(float $now): bool

@@ -15,7 +15,7 @@ final readonly class Order
         $before = null;
         // The guide asked before each line of the log gives that line's step; presses of one gesture give one.
         foreach ($log as $n => $event) {
-            $step = Guide::next($kit, array_slice($log, 0, $n), $event->at);
+            $step = $kit->family->next($kit, array_slice($log, 0, $n), $event->at);
             if ($step->title !== $before) {
                 $steps[] = ['where' => $step->where, 'title' => $step->title, 'why' => $step->why];
                 $before = $step->title;

@@ -77,7 +77,7 @@ final readonly class Picture
             'note' => 'phone app',
             'bars' => array_map(
                 static fn(array $w): array => ['from' => $w[0], 'to' => $w[1], 'kind' => 'search', 'text' => 'search'],
-                Windows::searches($run->kit, $run->log()),
+                $run->kit->family->searches($run->kit, $run->log()),
             ),
             'marks' => self::marks($run, $run->kit->hubId, ['found' => 'listed']),
         ];
@@ -97,7 +97,7 @@ final readonly class Picture
                     'kind' => 'listens',
                     'text' => 'listens',
                 ],
-                Windows::listening($run->kit, $device, $run->log()),
+                $run->kit->family->listening($run->kit, $device, $run->log()),
             ),
             'marks' => self::marks($run, $device, [
                 'power-on' => 'on',

@@ -26,7 +26,7 @@ final readonly class Words
                 $e->at - $before->at < 2.0;
             $presses = $same ? $presses + 1 : 1;
             $line = [
-                'at' => Guide::clock($e->at),
+                'at' => self::clock($e->at),
                 'kind' => $e->kind,
                 'text' => self::of($e, $kit) . ($same ? " {$presses} times" : ''),
             ];
@@ -62,5 +62,11 @@ final readonly class Words
             'named' => "{$name} named: {$e->text}",
             default => $e->kind,
         };
+    }
+
+    /** Run seconds as m:ss. */
+    public static function clock(float $seconds): string
+    {
+        return sprintf('%d:%02d', intdiv((int) $seconds, 60), (int) $seconds % 60);
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Kit\Controller;
-
 /** What holds for the cables and feeds of every plan: where they begin and end. */
 final readonly class CableInvariants
 {

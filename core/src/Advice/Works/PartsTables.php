@@ -6,7 +6,6 @@ namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Parts\Mark;
-use EmberDusk\Parts\Piece;
 
 /** The list of parts and the cut list for a spreadsheet. */
 final readonly class PartsTables

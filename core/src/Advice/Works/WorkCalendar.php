@@ -8,7 +8,6 @@ use EmberDusk\Advice\Work;
 use EmberDusk\Build\Day;
 use EmberDusk\Build\Schedule;
 use EmberDusk\Build\Slot;
-use EmberDusk\Build\Step;
 use EmberDusk\Formats\Calendar;
 
 /** The plan of work as iCalendar. */

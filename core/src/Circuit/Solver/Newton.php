@@ -7,7 +7,6 @@ namespace EmberDusk\Circuit\Solver;
 use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Point;
 use EmberDusk\Circuit\Solution;
-use EmberDusk\Circuit\Stretch;
 use EmberDusk\Values\Trouble;
 
 /**

@@ -48,13 +48,25 @@ final readonly class ChooseKit implements Change
         return new self($run, $kit);
     }
 
+    /**
+     * A job has one hub.
+     *
+     * @param  array<string, KitSnapshot>  $kit
+     */
+    private static function hub(Plan $plan, Hub $hub, array $kit): Plan
+    {
+        $id = array_key_first($plan->hubs) ?? Plan::nextId('h', []);
+
+        return $plan->with(kit: $kit, hubs: [$id => new Device($id, $hub->id())]);
+    }
+
     public function apply(Plan $plan): Plan
     {
         $entry = $this->kit->entry;
         $kept = [$entry->id() => $this->kit] + $plan->kit;
 
         return match (true) {
-            $entry instanceof Hub => $plan->with(kit: $kept, hubs: ['h1' => new Device('h1', $entry->id())]),
+            $entry instanceof Hub => self::hub($plan, $entry, $kept),
             $entry instanceof Strip => $this->strip($plan, $entry, $kept),
             $entry instanceof Powers => $this->supply($plan, $entry, $kept),
             $entry instanceof Controller => $this->controller($plan, $kept),

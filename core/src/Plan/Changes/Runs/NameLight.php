@@ -32,7 +32,7 @@ final readonly class NameLight implements Change
         if (!isset($plan->controllers[$this->controller])) {
             throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
         }
-        $most = $plan->hub('h1')->profile->letters ?? self::LETTERS;
+        $most = $plan->hub(array_key_first($plan->hubs))->profile->letters ?? self::LETTERS;
         foreach (['name' => $this->name, 'room' => $this->room] as $field => $text) {
             $letters = mb_strlen($text);
             if ($letters === 0) {

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Joining;
+namespace EmberDusk\Joining\Families\Zigbee;
 
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Kit;
 use EmberDusk\Kit\Profiles\ControllerProfile;
 
 /** How far one controller has come, read from the log alone: what was done by hand and what was said to be seen. */

@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Joining;
+namespace EmberDusk\Joining\Families\Zigbee;
 
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Kit;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Words;
 use EmberDusk\Kit\Profiles\ControllerProfile;
 
 /**
@@ -67,8 +71,8 @@ final readonly class Guide
                         ? sprintf(
                             '%s listened from %s to %s and no hub was searching. Start the search, then reset.',
                             $name,
-                            self::clock($attempt->resetAt),
-                            self::clock($closes),
+                            Words::clock($attempt->resetAt),
+                            Words::clock($closes),
                         )
                         : sprintf(
                             'Search and window met for %.1f s only; joining takes %.1f s at least. Start the search first, then reset.',
@@ -87,12 +91,6 @@ final readonly class Guide
         }
 
         return $notices;
-    }
-
-    /** Run seconds as m:ss. */
-    public static function clock(float $seconds): string
-    {
-        return sprintf('%d:%02d', intdiv((int) $seconds, 60), (int) $seconds % 60);
     }
 
     private static function step(Kit $kit, string $device, Attempt $a, float $now): Step
@@ -217,7 +215,7 @@ final readonly class Guide
                 $where,
                 "Did the strip flash {$profile->joined->words()} while {$name} listened?",
                 "{$name} stopped listening at " .
-                    self::clock($window[1]) .
+                    Words::clock($window[1]) .
                     '. What was seen decides whether to go on or to reset again.',
                 $answers,
                 $profile->joined,

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Joining;
+namespace EmberDusk\Tests\Joining\Families\Zigbee;
 
-use EmberDusk\Joining\Attempt;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Families\Zigbee\Attempt;
+use EmberDusk\Joining\Families\Zigbee\Windows;
 use EmberDusk\Joining\Kit;
-use EmberDusk\Joining\Windows;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

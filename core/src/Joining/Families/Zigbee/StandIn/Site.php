@@ -2,14 +2,16 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Joining\StandIn;
+namespace EmberDusk\Joining\Families\Zigbee\StandIn;
 
+use EmberDusk\Joining\Dice;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Kit;
+use EmberDusk\Joining\StandIns;
 use EmberDusk\Kit\Profiles\Signal;
 
 /** A small site of stand-ins that lives through the hands' events of a log. The same seed and log give the same site. */
-final class Site
+final class Site implements StandIns
 {
     private const NETWORK = 'this hub';
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Joining;
+namespace EmberDusk\Joining\Families\Zigbee;
 
 use EmberDusk\Kit\Profiles\ControllerProfile;
 

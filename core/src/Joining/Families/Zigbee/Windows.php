@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Joining;
+namespace EmberDusk\Joining\Families\Zigbee;
+
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Kit;
 
 /** The stretches of time in which something was open, as the log and the leaflets tell. */
 final readonly class Windows

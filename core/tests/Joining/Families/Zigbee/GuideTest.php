@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Joining;
+namespace EmberDusk\Tests\Joining\Families\Zigbee;
 
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Families\Zigbee\StandIn\Site;
 use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Order;
 use EmberDusk\Joining\Picture;
 use EmberDusk\Joining\Rehearsal;
-use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Words;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;

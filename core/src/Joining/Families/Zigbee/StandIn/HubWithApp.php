@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Joining\StandIn;
+namespace EmberDusk\Joining\Families\Zigbee\StandIn;
 
+use EmberDusk\Joining\Dice;
 use EmberDusk\Kit\Profiles\HubProfile;
 
 /** Stands in for a hub and its phone app: a search of limited length, and a list that lags behind what has joined. */

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Joining;
+namespace EmberDusk\Tests\Joining\Families\Zigbee;
 
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Families\Zigbee\StandIn\Site;
 use EmberDusk\Joining\Kit;
-use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Joining\StandIn;
+namespace EmberDusk\Joining\Families\Zigbee\StandIn;
 
 use EmberDusk\Kit\Profiles\ControllerProfile;
 use EmberDusk\Kit\Profiles\Signal;
