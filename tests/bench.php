@@ -5,19 +5,19 @@ declare(strict_types=1);
 use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Course;
-use EmberDusk\Build\Move;
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Pin;
-use EmberDusk\Build\Steps;
-use EmberDusk\Build\Visit;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Parts\CutList;
 use EmberDusk\Parts\Jointed;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Move;
+use EmberDusk\Schedule\Pin;
+use EmberDusk\Schedule\RemainingWork;
+use EmberDusk\Schedule\Steps;
+use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FortyRuns;
 use GuzzleHttp\Client;
@@ -239,18 +239,18 @@ $row(
     sprintf('%.0f ms', $timed(static fn() => PartsList::of($whole, $shelf))),
     'median of 20, warm; at most 150 ms',
 );
-$steps = array_slice(Steps::of($whole, PartsList::of($whole, $shelf), Pace::of([])), 0, 300);
+$steps = array_slice(Steps::of($whole, PartsList::of($whole, $shelf), Productivity::of([])), 0, 300);
 $arrangement = new Arrangement([new Visit('2026-11-30', 0, 2)]);
-$course = Course::of($steps, $arrangement, [], [], '2026-11-30');
+$remaining = RemainingWork::of($steps, $arrangement, [], [], '2026-11-30');
 $row(
     'Schedule of ' . count($steps) . ' steps',
-    sprintf('%.2f s', $timed(static fn() => Course::of($steps, $arrangement, [], [], '2026-11-30')) / 1000),
+    sprintf('%.2f s', $timed(static fn() => RemainingWork::of($steps, $arrangement, [], [], '2026-11-30')) / 1000),
     'median of 20, warm, two people; at most 0.3 s',
 );
-$last = array_key_last($course->left);
+$last = array_key_last($remaining->left);
 $row(
     'What moving a step of them costs',
-    sprintf('%.2f s', $timed(static fn() => Move::of($course, new Pin((string) $last, '2026-12-21', 0))) / 1000),
+    sprintf('%.2f s', $timed(static fn() => Move::of($remaining, new Pin((string) $last, '2026-12-21', 0))) / 1000),
     'median of 20, warm, both schedules and the soonest',
 );
 $parted = array_map(static fn(): int => mt_rand(8, 60) * 50, range(1, 12));

@@ -102,7 +102,7 @@ final readonly class Runs
     }
 
     /** @return array<string, mixed> */
-    public static function pace(Job $job, JoinRun $run, int $speed): array
+    public static function speed(Job $job, JoinRun $run, int $speed): array
     {
         DB::transaction(static function () use ($run, $speed): void {
             $wall = self::wall();

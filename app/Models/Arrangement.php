@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use EmberDusk\Build\Arrangement as Arranged;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Schedule\Arrangement as Arranged;
 use Illuminate\Database\Eloquent\Model;
 
 /**
  * How a job is gone about.
  *
  * @property int $job_id
- * @property array<string, mixed> $document as EmberDusk\Build\Arrangement writes it
+ * @property array<string, mixed> $document as EmberDusk\Schedule\Arrangement writes it
  */
 final class Arrangement extends Model
 {

@@ -7,8 +7,8 @@ namespace App\Plans;
 use App\Models\Job;
 use App\Models\Tick;
 use App\Time\Clock;
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Tick as Done;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Tick as Done;
 use Illuminate\Database\Eloquent\Builder;
 
 /** What the ticks say: which steps of a job are done, and how fast the crew is. */
@@ -26,7 +26,7 @@ final readonly class Ticks
     }
 
     /** From the crew's other jobs, so that an estimate does not move under the hand while the job is done. */
-    public static function pace(Job $job): Pace
+    public static function productivity(Job $job): Productivity
     {
         $others = Job::query()->where('crew_id', $job->crew_id)->whereKeyNot($job->id)->select('id');
         $timed = [];
@@ -34,7 +34,7 @@ final readonly class Ticks
             $timed[] = ['kind' => $tick->kind, 'table' => $tick->table_minutes, 'taken' => $tick->minutes];
         }
 
-        return Pace::of($timed);
+        return Productivity::of($timed);
     }
 
     /**

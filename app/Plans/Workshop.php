@@ -12,9 +12,9 @@ use App\Models\User;
 use App\Time\Clock;
 use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Arrangement;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Schedule\Arrangement;
 
 /** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
 final readonly class Workshop
@@ -42,7 +42,7 @@ final readonly class Workshop
             Clock::day(),
             $job->arrangement()->first()?->read() ?? new Arrangement(),
             Ticks::of($job),
-            Ticks::pace($job),
+            Ticks::productivity($job),
             Offcuts::of($job),
             Clock::hour(),
         );

@@ -43,18 +43,18 @@ final class CrewsWorkTest extends TestCase
     public function test_another_crews_minutes_teach_nothing(): void
     {
         self::timed($this->other($this->crew('Crew B')), 'dry', 30, [60, 60, 60, 60]);
-        self::assertSame([], Ticks::pace($this->job)->kinds);
+        self::assertSame([], Ticks::productivity($this->job)->kinds);
         self::timed($this->other($this->job->crew), 'dry', 30, [45, 45, 45]);
-        self::assertEqualsWithDelta(1.5, Ticks::pace($this->job)->kinds['dry']['factor'], 1e-9);
+        self::assertEqualsWithDelta(1.5, Ticks::productivity($this->job)->kinds['dry']['factor'], 1e-9);
     }
 
     public function test_a_jobs_own_minutes_and_what_was_taken_back_do_not_count(): void
     {
         self::timed($this->job, 'dry', 30, [60, 60, 60, 60]);
-        self::assertSame([], Ticks::pace($this->job)->kinds, 'an estimate does not move while the job is done');
+        self::assertSame([], Ticks::productivity($this->job)->kinds, 'an estimate does not move while the job is done');
         $other = $this->other($this->job->crew);
         self::timed($other, 'dry', 30, [60, 60, 60]);
-        self::assertSame(3, Ticks::pace($this->job)->kinds['dry']['count']);
+        self::assertSame(3, Ticks::productivity($this->job)->kinds['dry']['count']);
         $other->ticks()->create([
             'uuid' => (string) Str::uuid(),
             'step' => 'dry-run1',
@@ -64,7 +64,7 @@ final class CrewsWorkTest extends TestCase
             'minutes' => 60,
             'at' => '2026-11-21T09:00:00.000Z',
         ]);
-        self::assertSame([], Ticks::pace($this->job)->kinds, 'two are too few');
+        self::assertSame([], Ticks::productivity($this->job)->kinds, 'two are too few');
         // Corrected later: the last press of a step is what counts.
         self::timed($this->other($this->job->crew), 'dry', 30, [30]);
         $other->ticks()->create([
@@ -77,7 +77,7 @@ final class CrewsWorkTest extends TestCase
             'at' => '2026-11-22T09:00:00.000Z',
         ]);
         // 15, 60 and 30 of thirty: half, twice, once.
-        self::assertEqualsWithDelta(1.0, Ticks::pace($this->job)->kinds['dry']['factor'], 1e-9);
+        self::assertEqualsWithDelta(1.0, Ticks::productivity($this->job)->kinds['dry']['factor'], 1e-9);
     }
 
     public function test_two_of_a_crew_tick_the_same_job(): void

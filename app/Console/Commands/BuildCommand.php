@@ -8,9 +8,9 @@ use App\Time\Clock;
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\WorkCalendar;
-use EmberDusk\Build\Arrangement;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
+use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 

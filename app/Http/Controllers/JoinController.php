@@ -55,8 +55,8 @@ final class JoinController
         );
     }
 
-    public function pace(JoinRequest $request, Job $job, JoinRun $joinRun): JsonResponse
+    public function speed(JoinRequest $request, Job $job, JoinRun $joinRun): JsonResponse
     {
-        return new JsonResponse(Runs::pace($job, $joinRun, $request->integer('speed')));
+        return new JsonResponse(Runs::speed($job, $joinRun, $request->integer('speed')));
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Schedule;
-use EmberDusk\Build\Visit;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Timetable;
+use EmberDusk\Schedule\Visit;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A step that is done or not, or how the work is gone about. */
@@ -51,7 +51,7 @@ final class BuildRequest extends FormRequest
                 'keep' => ['required', 'boolean'],
                 'back' => ['boolean'],
                 'day' => ['bail', 'required_unless:back,true', 'string', 'date_format:Y-m-d', 'before:+3 years'],
-                'from' => ['required_unless:back,true', 'integer', 'min:0', 'max:' . (Schedule::DAY - 5)],
+                'from' => ['required_unless:back,true', 'integer', 'min:0', 'max:' . (Timetable::DAY - 5)],
                 'person' => ['required_unless:back,true', 'integer', 'min:0', 'max:1'],
             ],
         };

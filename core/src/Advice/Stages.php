@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Advice;
 
 use EmberDusk\Advice\Works\Worksheet;
-use EmberDusk\Build\Step;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
+use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Finding;
 
 /** The stages of a job and how far each is: unlit, glowing (open points), lit (done). */

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace EmberDusk\Advice;
 
 use EmberDusk\Advice\Works\Kept;
-use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Tick;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Tick;
 use EmberDusk\Values\Trouble;
 
 /** A plan with what was computed of its runs, the shelf it is chosen from, and which controllers a join run has joined. */
@@ -43,7 +43,7 @@ final readonly class Work
         public string $today = '',
         public Arrangement $arrangement = new Arrangement(),
         public array $ticks = [],
-        public ?Pace $pace = null,
+        public ?Productivity $productivity = null,
         public array $offcuts = [],
         public string $time = '',
         public Kept $kept = new Kept(),

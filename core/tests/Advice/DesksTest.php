@@ -9,10 +9,6 @@ use EmberDusk\Advice\Gauge;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\Stages;
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
-use EmberDusk\Build\Tick;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
@@ -23,6 +19,10 @@ use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
+use EmberDusk\Schedule\Tick;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
 use PHPUnit\Framework\TestCase;
@@ -120,7 +120,7 @@ final class DesksTest extends TestCase
         );
         $steps = array_map(
             static fn(Step $s): string => $s->id,
-            Steps::of(self::good(), PartsList::of(self::good(), Demo::shelf()), Pace::of([])),
+            Steps::of(self::good(), PartsList::of(self::good(), Demo::shelf()), Productivity::of([])),
         );
         self::assertSame(
             ['parts' => 'glowing', 'build' => 'glowing', 'handover' => 'unlit'],

@@ -12,17 +12,17 @@ use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Advice\Works\Quote;
 use EmberDusk\Advice\Works\Waiting;
 use EmberDusk\Advice\Works\Worksheet;
-use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Pin;
-use EmberDusk\Build\Tick;
-use EmberDusk\Build\Visit;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Pin;
+use EmberDusk\Schedule\Tick;
+use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FigureAssertions;
 use EmberDusk\Values\Figure;
@@ -48,7 +48,7 @@ final class WorkFiguresTest extends TestCase
     /** @param  array<string, Tick>  $ticks */
     private static function work(?Arrangement $arrangement = null, array $ticks = []): Work
     {
-        $pace = Pace::of(
+        $productivity = Productivity::of(
             array_map(static fn(int $t): array => ['kind' => 'profile', 'table' => 30, 'taken' => $t], [
                 33,
                 41,
@@ -66,7 +66,7 @@ final class WorkFiguresTest extends TestCase
             today: '2026-11-30',
             arrangement: $arrangement ?? new Arrangement([new Visit('2026-11-30', 0, 2)]),
             ticks: $ticks,
-            pace: $pace,
+            productivity: $productivity,
             offcuts: [new Offcut(3, 'profile-flat', 1.5), new Offcut(4, 'strip-tunable-24', 3.1, true)],
         );
     }
@@ -253,10 +253,10 @@ final class WorkFiguresTest extends TestCase
     {
         $work = self::work(null, ['isolate-lecture' => new Tick('isolate-lecture', 9, '2026-11-30 08:09')]);
         $days = Papers::days($work);
-        $course = Worksheet::of($work)->course();
-        self::assertSame($course->schedule->worked(), array_column($days, 'day'));
+        $remaining = Worksheet::of($work)->remaining();
+        self::assertSame($remaining->timetable->worked(), array_column($days, 'day'));
         self::assertSame(
-            count($course->schedule->slots),
+            count($remaining->timetable->slots),
             array_sum(array_map(static fn(array $d): int => count($d['rows']), $days)),
         );
         self::assertContains('voltage tester', $days[0]['tools']);

@@ -7,9 +7,6 @@ namespace EmberDusk\Tests\Parts;
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Advice\Works\Quote;
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Price;
@@ -21,6 +18,9 @@ use EmberDusk\Plan\Assembly;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Trouble;
@@ -66,7 +66,7 @@ final class MakingTest extends TestCase
     private static function steps(Plan $plan): array
     {
         $steps = array_filter(
-            Steps::of($plan, PartsList::of($plan, Demo::shelf()), Pace::of([])),
+            Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([])),
             static fn(Step $s): bool => str_ends_with($s->id, '-line'),
         );
 
@@ -132,7 +132,7 @@ final class MakingTest extends TestCase
         self::assertArrayNotHasKey('consumable-silicone', $parts);
         $seal = static fn(Plan $p): Step => array_values(
             array_filter(
-                Steps::of($p, PartsList::of($p, Demo::shelf()), Pace::of([])),
+                Steps::of($p, PartsList::of($p, Demo::shelf()), Productivity::of([])),
                 static fn(Step $s): bool => $s->kind === 'seal',
             ),
         )[0];
@@ -167,7 +167,7 @@ final class MakingTest extends TestCase
         $plan = self::plan('4.00 line', ', bare');
         $step = static fn(Plan $p): Step => array_values(
             array_filter(
-                Steps::of($p, PartsList::of($p, Demo::shelf()), Pace::of([])),
+                Steps::of($p, PartsList::of($p, Demo::shelf()), Productivity::of([])),
                 static fn(Step $s): bool => $s->kind === 'joints',
             ),
         )[0];
@@ -220,7 +220,7 @@ final class MakingTest extends TestCase
             }
         }
         $of = static function (Plan $plan): array {
-            $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Pace::of([]));
+            $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([]));
 
             return array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
         };

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
@@ -189,7 +189,7 @@ final class RecountTest extends TestCase
         for ($seed = 1; $seed <= 30; $seed++) {
             [$plan] = self::job($seed);
             $list = PartsList::of($plan, Demo::shelf());
-            $steps = Steps::of($plan, $list, Pace::of([]));
+            $steps = Steps::of($plan, $list, Productivity::of([]));
             foreach ($list->parts as $part) {
                 foreach ($part->runs as $run) {
                     $needing = array_filter(
@@ -233,7 +233,7 @@ final class RecountTest extends TestCase
         ]);
         for ($seed = 1; $seed <= 60; $seed++) {
             [$plan] = self::job($seed);
-            $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Pace::of([]));
+            $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([]));
             $byId = array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
             self::assertCount(count($steps), $byId, "seed {$seed}");
             foreach ($steps as $step) {

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Course;
-use EmberDusk\Build\Day;
-use EmberDusk\Build\Days;
-use EmberDusk\Build\Pin;
-use EmberDusk\Build\Schedule;
-use EmberDusk\Build\Slot;
-use EmberDusk\Build\Step;
-use EmberDusk\Build\StepTimes;
-use EmberDusk\Build\Visit;
-use EmberDusk\Build\Waits;
+use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Schedule\Day;
+use EmberDusk\Schedule\Days;
+use EmberDusk\Schedule\Pin;
+use EmberDusk\Schedule\RemainingWork;
+use EmberDusk\Schedule\Slot;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Timetable;
+use EmberDusk\Schedule\Visit;
+use EmberDusk\Schedule\Waits;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
@@ -29,21 +29,21 @@ final readonly class BuildDesk
     public static function picture(Work $work): array
     {
         $sheet = Worksheet::of($work);
-        $course = $sheet->course();
+        $remaining = $sheet->remaining();
         $arrangement = $work->arrangement;
 
         return [
-            'begins' => Schedule::BEGINS,
-            'dayMinutes' => Schedule::DAY,
+            'begins' => Timetable::BEGINS,
+            'dayMinutes' => Timetable::DAY,
             'days' => array_map(
-                static fn(string $day): array => self::day($course->days, $day),
-                $course->schedule->worked(),
+                static fn(string $day): array => self::day($remaining->days, $day),
+                $remaining->timetable->worked(),
             ),
-            'slots' => array_map(static fn(Slot $s): array => SlotRow::of($work, $s), $course->schedule->slots),
-            'steps' => array_values(array_map(static fn(Step $s): array => StepRow::of($work, $s), $course->steps)),
+            'slots' => array_map(static fn(Slot $s): array => SlotRow::of($work, $s), $remaining->timetable->slots),
+            'steps' => array_values(array_map(static fn(Step $s): array => StepRow::of($work, $s), $remaining->steps)),
             'waits' => array_map(
                 static fn(array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($work, $w['part'])] + $w,
-                Waits::of($course),
+                Waits::of($remaining),
             ),
             'visits' => array_map(static fn(Visit $v): array => $v->write(), $sheet->arrangement()->visits),
             'weekends' => $arrangement->weekends,
@@ -52,14 +52,14 @@ final readonly class BuildDesk
                 static fn(array $w): array => ['step' => $w[0], 'after' => $w[1]],
                 $arrangement->waits,
             ),
-            'next' => $course->days->date(
-                $course->days->on(
-                    $course->schedule->worked() === []
+            'next' => $remaining->days->date(
+                $remaining->days->on(
+                    $remaining->timetable->worked() === []
                         ? $sheet->today()
-                        : Day::after($course->schedule->worked()[count($course->schedule->worked()) - 1]),
+                        : Day::after($remaining->timetable->worked()[count($remaining->timetable->worked()) - 1]),
                 ),
             ),
-            'end' => $course->left === [] ? '' : $course->days->clock($course->schedule->end()),
+            'end' => $remaining->left === [] ? '' : $remaining->days->clock($remaining->timetable->end()),
         ];
     }
 
@@ -70,11 +70,11 @@ final readonly class BuildDesk
         if ($sheet->steps === []) {
             return [];
         }
-        $course = $sheet->course();
+        $remaining = $sheet->remaining();
         [$minutes, $least, $most] = $sheet->labour();
         $rate = $work->plan->terms->hourRate;
-        $days = count($course->schedule->worked());
-        $done = (float) (count($course->steps) - count($course->left));
+        $days = count($remaining->timetable->worked());
+        $done = (float) (count($remaining->steps) - count($remaining->left));
         $range = static fn(float $by): Range => new Range($least * $by, $most * $by);
 
         return [
@@ -102,15 +102,15 @@ final readonly class BuildDesk
                 [new Input('d', 'days with work left in them', (float) $days, '')],
                 sprintf(
                     '%d hours a day%s.',
-                    intdiv(Schedule::DAY, 60),
+                    intdiv(Timetable::DAY, 60),
                     $work->arrangement->weekends ? '' : ', no Saturdays and Sundays',
                 ),
             ),
-            self::longest($course),
+            self::longest($remaining),
             new Figure(
                 'Done',
                 $done,
-                sprintf('of %d', count($course->steps)),
+                sprintf('of %d', count($remaining->steps)),
                 0,
                 'n',
                 [new Input('n', 'steps ticked off', $done, '')],
@@ -128,7 +128,7 @@ final readonly class BuildDesk
         }
         $inputs = [];
         foreach ($kinds as $kind => $of) {
-            $inputs[] = new Input('m' . (count($inputs) + 1), StepTimes::WORDS[$kind], (float) $of, 'min');
+            $inputs[] = new Input('m' . (count($inputs) + 1), StepMinutes::WORDS[$kind], (float) $of, 'min');
         }
 
         return new Figure(
@@ -145,10 +145,10 @@ final readonly class BuildDesk
     }
 
     /** The critical path, step by step. */
-    private static function longest(Course $course): Figure
+    private static function longest(RemainingWork $remaining): Figure
     {
         $inputs = [];
-        foreach ($course->schedule->path->way($course->left) as $step) {
+        foreach ($remaining->timetable->path->way($remaining->left) as $step) {
             $inputs[] = new Input(
                 'w' . (count($inputs) + 1),
                 $step->title . ($step->wait > 0 ? ', and it cures' : ''),
@@ -159,7 +159,7 @@ final readonly class BuildDesk
 
         return new Figure(
             'Longest way',
-            $course->schedule->path->length / 60,
+            $remaining->timetable->path->length / 60,
             'h',
             1,
             $inputs === []
@@ -178,7 +178,7 @@ final readonly class BuildDesk
             return [];
         }
         $sheet = Worksheet::of($work);
-        $course = $sheet->course();
+        $remaining = $sheet->remaining();
         $findings =
             $sheet->circle === null
                 ? []
@@ -193,8 +193,8 @@ final readonly class BuildDesk
                 ];
         $outside = array_values(
             array_filter(
-                $course->schedule->worked(),
-                static fn(string $d): bool => $course->days->visit($course->days->on($d)) === null,
+                $remaining->timetable->worked(),
+                static fn(string $d): bool => $remaining->days->visit($remaining->days->on($d)) === null,
             ),
         );
         if ($outside !== []) {

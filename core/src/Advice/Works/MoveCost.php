@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Course;
-use EmberDusk\Build\Move;
-use EmberDusk\Build\Pin;
+use EmberDusk\Schedule\Move;
+use EmberDusk\Schedule\Pin;
+use EmberDusk\Schedule\RemainingWork;
 
 /** What moving a step costs, beside how it is now. */
 final readonly class MoveCost
@@ -19,7 +19,7 @@ final readonly class MoveCost
      */
     public static function of(Work $work, Pin $pin): array
     {
-        $move = Move::of(Worksheet::of($work)->course(), $pin);
+        $move = Move::of(Worksheet::of($work)->remaining(), $pin);
         $rows = [];
         foreach (
             [
@@ -35,18 +35,18 @@ final readonly class MoveCost
         return ['broken' => $move->broken, 'costs' => $rows];
     }
 
-    private static function end(Course $course): string
+    private static function end(RemainingWork $remaining): string
     {
-        return $course->days->words($course->schedule->end());
+        return $remaining->days->words($remaining->timetable->end());
     }
 
-    private static function days(Course $course): string
+    private static function days(RemainingWork $remaining): string
     {
-        return (string) count($course->schedule->worked());
+        return (string) count($remaining->timetable->worked());
     }
 
-    private static function idle(Course $course): string
+    private static function idle(RemainingWork $remaining): string
     {
-        return sprintf('%.1f h', $course->idle() / 60);
+        return sprintf('%.1f h', $remaining->idle() / 60);
     }
 }

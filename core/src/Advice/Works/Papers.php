@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Schedule;
-use EmberDusk\Build\Slot;
-use EmberDusk\Build\Step;
 use EmberDusk\Parts\Bar;
 use EmberDusk\Parts\Mark;
+use EmberDusk\Schedule\Slot;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Timetable;
 
 /** The sheets that go along: a day sheet for each day of work, and the list to pack the van by. */
 final readonly class Papers
@@ -17,14 +17,16 @@ final readonly class Papers
     /** @return list<array{day: string, people: int, end: string, rows: list<array{from: string, to: string, who: string, title: string, place: string, why: string, caution: string, minutes: int, note: string}>, tools: list<string>, parts: list<array{name: string, state: string}>}> */
     public static function days(Work $work): array
     {
-        $course = Worksheet::of($work)->course();
+        $remaining = Worksheet::of($work)->remaining();
         $days = [];
-        foreach ($course->schedule->worked() as $day) {
-            $slots = array_values(array_filter($course->schedule->slots, static fn(Slot $s): bool => $s->day === $day));
+        foreach ($remaining->timetable->worked() as $day) {
+            $slots = array_values(
+                array_filter($remaining->timetable->slots, static fn(Slot $s): bool => $s->day === $day),
+            );
             $steps = array_map(static fn(Slot $s): Step => $s->step, $slots);
             $days[] = [
                 'day' => $day,
-                'people' => $course->days->people($course->days->on($day)),
+                'people' => $remaining->days->people($remaining->days->on($day)),
                 'end' => self::clock(max([0, ...array_map(static fn(Slot $s): int => $s->to, $slots)])),
                 'rows' => array_map(self::row(...), $slots),
                 'tools' => self::tools($steps),
@@ -43,15 +45,15 @@ final readonly class Papers
     public static function van(Work $work): array
     {
         $sheet = Worksheet::of($work);
-        $course = $sheet->course();
+        $remaining = $sheet->remaining();
         $groups = [];
         foreach ($sheet->parts->parts as $part) {
-            $steps = array_filter($course->left, static fn(Step $s): bool => in_array($part->key, $s->needs, true));
+            $steps = array_filter($remaining->left, static fn(Step $s): bool => in_array($part->key, $s->needs, true));
             $first =
                 $steps === []
                     ? null
-                    : min(array_map(static fn(Step $s): int => $course->schedule->begins[$s->id], $steps));
-            $groups[$first === null ? '' : substr($course->days->starts($first), 0, 10)][] = [
+                    : min(array_map(static fn(Step $s): int => $remaining->timetable->begins[$s->id], $steps));
+            $groups[$first === null ? '' : substr($remaining->days->starts($first), 0, 10)][] = [
                 'name' => $part->name,
                 'buy' => $part->say($part->buy),
                 'state' => Mark::STATES[$sheet->mark($part)->state] ?? '',
@@ -72,7 +74,7 @@ final readonly class Papers
                 array_keys($groups),
                 array_values($groups),
             ),
-            'tools' => self::tools(array_values($course->left)),
+            'tools' => self::tools(array_values($remaining->left)),
             'offcuts' => $offcuts,
         ];
     }
@@ -135,6 +137,6 @@ final readonly class Papers
 
     private static function clock(int $minute): string
     {
-        return sprintf('%02d:%02d', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
+        return sprintf('%02d:%02d', Timetable::BEGINS + intdiv($minute, 60), $minute % 60);
     }
 }

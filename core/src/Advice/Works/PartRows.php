@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Course;
-use EmberDusk\Build\Day;
-use EmberDusk\Build\Step;
 use EmberDusk\Parts\Part;
 use EmberDusk\Plan\Terms;
+use EmberDusk\Schedule\Day;
+use EmberDusk\Schedule\RemainingWork;
+use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
@@ -20,27 +20,27 @@ final readonly class PartRows
     public static function of(Work $work): array
     {
         $sheet = Worksheet::of($work);
-        $soonest = $sheet->arrivals === [] ? $sheet->course() : $sheet->unhindered();
+        $soonest = $sheet->arrivals === [] ? $sheet->remaining() : $sheet->unhindered();
 
         return array_map(static fn(Part $p): array => self::row($work, $sheet, $soonest, $p), $sheet->parts->parts);
     }
 
     /** @return array<string, mixed> */
-    private static function row(Work $work, Worksheet $sheet, Course $soonest, Part $part): array
+    private static function row(Work $work, Worksheet $sheet, RemainingWork $soonest, Part $part): array
     {
         $mark = $sheet->mark($part);
         $steps = array_filter(
-            $sheet->course()->left,
+            $sheet->remaining()->left,
             static fn(Step $s): bool => in_array($part->key, $s->needs, true),
         );
         uksort(
             $steps,
-            static fn(string $a, string $b): int => $sheet->course()->schedule->begins[$a] <=>
-                $sheet->course()->schedule->begins[$b],
+            static fn(string $a, string $b): int => $sheet->remaining()->timetable->begins[$a] <=>
+                $sheet->remaining()->timetable->begins[$b],
         );
         $first = array_key_first($steps);
         // The day on which it would be needed if all were here, less the days that it takes to come.
-        $needed = $first === null ? null : substr($soonest->days->starts($soonest->schedule->begins[$first]), 0, 10);
+        $needed = $first === null ? null : substr($soonest->days->starts($soonest->timetable->begins[$first]), 0, 10);
         $by =
             $mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null
                 ? Day::after($needed, -(int) ceil($part->lead))
@@ -70,7 +70,7 @@ final readonly class PartRows
                         'id' => $s->id,
                         'title' => $s->title,
                         'day' => substr(
-                            $sheet->course()->days->starts($sheet->course()->schedule->begins[$s->id]),
+                            $sheet->remaining()->days->starts($sheet->remaining()->timetable->begins[$s->id]),
                             0,
                             10,
                         ),

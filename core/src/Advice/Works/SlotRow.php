@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Slot;
+use EmberDusk\Schedule\Slot;
 
 /** A step at its time, as the lanes and the day sheets show it. */
 final readonly class SlotRow

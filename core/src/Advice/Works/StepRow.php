@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Step;
-use EmberDusk\Build\StepTimes;
+use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\Range;
@@ -26,7 +26,7 @@ final readonly class StepRow
             'place' => $step->place,
             'why' => $step->why,
             'minutes' => $step->minutes,
-            'timed' => $work->pace->kinds[$step->kind]['count'] ?? 0,
+            'timed' => $work->productivity->kinds[$step->kind]['count'] ?? 0,
             'work' => self::work($work, $step)->toArray(),
             'people' => $step->people,
             'tools' => $step->tools,
@@ -41,17 +41,17 @@ final readonly class StepRow
 
     private static function work(Work $work, Step $step): Figure
     {
-        $each = StepTimes::MINUTES[$step->kind];
-        $pace = $work->pace->kinds[$step->kind] ?? null;
-        $factor = $pace['factor'] ?? 1.0;
+        $each = StepMinutes::MINUTES[$step->kind];
+        $productivity = $work->productivity->kinds[$step->kind] ?? null;
+        $factor = $productivity['factor'] ?? 1.0;
         $inputs = [
             new Input('u', 'metres, joints, pieces or places', round($step->units, 3), ''),
             new Input('t', 'minutes for one by the table', $each, 'min'),
             new Input(
                 'f',
-                $pace === null
+                $productivity === null
                     ? 'as this crew does it: not timed yet'
-                    : "as this crew does it, from {$pace['count']} timed",
+                    : "as this crew does it, from {$productivity['count']} timed",
                 $factor,
                 '',
             ),
@@ -65,7 +65,7 @@ final readonly class StepRow
             0,
             'u * t * f + r',
             $inputs,
-            $pace === null
+            $productivity === null
                 ? 'At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
                 : 'Four of five such steps lie in the range (log-normal, prediction interval).',
             'common practice, no source',

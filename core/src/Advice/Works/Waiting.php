@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Day;
-use EmberDusk\Build\Visit;
+use EmberDusk\Schedule\Day;
+use EmberDusk\Schedule\Visit;
 
 /** What a job waits for, in words for the list of jobs: parts on the way, the next visit. Nothing is reckoned for it. */
 final readonly class Waiting

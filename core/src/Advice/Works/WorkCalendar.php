@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Day;
-use EmberDusk\Build\Schedule;
-use EmberDusk\Build\Slot;
 use EmberDusk\Formats\Calendar;
+use EmberDusk\Schedule\Day;
+use EmberDusk\Schedule\Slot;
+use EmberDusk\Schedule\Timetable;
 
 /** The plan of work as iCalendar. */
 final readonly class WorkCalendar
@@ -26,7 +26,7 @@ final readonly class WorkCalendar
     public static function calendar(Work $work, string $job, int $moment): string
     {
         $of = [];
-        foreach (Worksheet::of($work)->course()->schedule->slots as $slot) {
+        foreach (Worksheet::of($work)->remaining()->timetable->slots as $slot) {
             $of[$slot->step->id][] = $slot;
         }
 
@@ -79,12 +79,12 @@ final readonly class WorkCalendar
 
     private static function hours(int $minute): string
     {
-        return sprintf('%02d:%02d', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
+        return sprintf('%02d:%02d', Timetable::BEGINS + intdiv($minute, 60), $minute % 60);
     }
 
     private static function time(Slot $slot, int $minute): string
     {
         return str_replace('-', '', $slot->day) .
-            sprintf('T%02d%02d00', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
+            sprintf('T%02d%02d00', Timetable::BEGINS + intdiv($minute, 60), $minute % 60);
     }
 }

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
-use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Course;
-use EmberDusk\Build\Day;
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Schedule;
-use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
-use EmberDusk\Build\Visit;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Day;
+use EmberDusk\Schedule\RemainingWork;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
+use EmberDusk\Schedule\Timetable;
+use EmberDusk\Schedule\Visit;
 use EmberDusk\Values\Trouble;
 
 /** What Parts, Build and the quote go by: the list, the steps, and what is left of them on its days. Made once for a piece of work. */
@@ -36,12 +36,12 @@ final class Worksheet
     /** What is wrong with the waits that were added; they count nothing then. */
     public ?string $circle = null;
 
-    private ?Course $course = null;
+    private ?RemainingWork $remaining = null;
 
     private function __construct(private readonly Work $work)
     {
         $this->parts = PartsList::of($work->plan, $work->shelf, Offcut::byKit($work->offcuts));
-        $this->steps = Steps::of($work->plan, $this->parts, $work->pace ?? Pace::of([]));
+        $this->steps = Steps::of($work->plan, $this->parts, $work->productivity ?? Productivity::of([]));
         $arrivals = [];
         foreach ($this->parts->parts as $part) {
             $day = $this->arrival($part);
@@ -57,13 +57,13 @@ final class Worksheet
         return $work->kept->worksheet ??= new self($work);
     }
 
-    public function course(): Course
+    public function remaining(): RemainingWork
     {
-        return $this->course ??= $this->laid($this->arrivals);
+        return $this->remaining ??= $this->laid($this->arrivals);
     }
 
     /** The work as it would go if every part were here. */
-    public function unhindered(): Course
+    public function unhindered(): RemainingWork
     {
         return $this->laid([]);
     }
@@ -77,7 +77,7 @@ final class Worksheet
     public function arrangement(): Arrangement
     {
         $set = $this->work->arrangement;
-        $begun = $this->work->ticks === [] && $this->work->time >= sprintf('%02d:00', Schedule::BEGINS);
+        $begun = $this->work->ticks === [] && $this->work->time >= sprintf('%02d:00', Timetable::BEGINS);
 
         return $set->visits !== []
             ? $set
@@ -136,11 +136,11 @@ final class Worksheet
     }
 
     /** @param  array<string, string>  $arrivals */
-    private function laid(array $arrivals): Course
+    private function laid(array $arrivals): RemainingWork
     {
         $work = $this->work;
         try {
-            return Course::of(
+            return RemainingWork::of(
                 $this->steps,
                 $this->arrangement(),
                 $work->ticks,
@@ -151,7 +151,7 @@ final class Worksheet
             // The plan may have changed under waits that were added: the order of the trade alone never goes in a circle.
             $this->circle = $trouble->getMessage();
 
-            return Course::of(
+            return RemainingWork::of(
                 $this->steps,
                 new Arrangement($this->arrangement()->visits, $work->arrangement->weekends, $work->arrangement->pins),
                 $work->ticks,

@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 use EmberDusk\Kit\Connector;
 use EmberDusk\Parts\Fixings;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\StepMinutes;
 
 /**
  * The steps of one run after another: dry run, supply, cables, loose test, profile or sticking, joints, second test, sealing,
@@ -145,7 +146,7 @@ final class RunSteps
                     $soldered
                         ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.'
                         : 'Every core by its mark, then pulled at.',
-                    $minutes / StepTimes::MINUTES['joints'],
+                    $minutes / StepMinutes::MINUTES['joints'],
                     1,
                     $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'],
                     $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.',
@@ -275,7 +276,7 @@ final class RunSteps
     {
         $cores = $this->plan->cores($run);
         $count = 2 * $cores * count($this->plan->cutMarks($run)->jumps ?? []) + $cores * ($this->joined[$run->id] ?? 0);
-        $minutes = StepTimes::MINUTES['joints'] * $count;
+        $minutes = StepMinutes::MINUTES['joints'] * $count;
         $kinds = $count > 0 ? ['solder' => true] : [];
         foreach ($this->new[$run->id] ?? [] as $cable) {
             $joint = $this->plan->kit[$cable->joint ?? '']->entry ?? null;
@@ -284,8 +285,8 @@ final class RunSteps
             $minutes +=
                 $ends *
                 ($joint instanceof Connector
-                    ? $joint->minutes ?? StepTimes::MINUTES['joints']
-                    : StepTimes::MINUTES['joints']);
+                    ? $joint->minutes ?? StepMinutes::MINUTES['joints']
+                    : StepMinutes::MINUTES['joints']);
             $kinds[$joint instanceof Connector ? $joint->joint : 'solder'] = true;
         }
 

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\StepMinutes;
 
 /** The steps of a job as they are written down, each with its minutes and with the parts that it needs here. */
 final class StepList
@@ -29,8 +31,11 @@ final class StepList
     /** @var array<string, array<string, list<string>>> shelf ids by group and run */
     private array $parts = [];
 
-    public function __construct(private readonly Plan $plan, PartsList $list, private readonly Pace $pace)
-    {
+    public function __construct(
+        private readonly Plan $plan,
+        PartsList $list,
+        private readonly Productivity $productivity,
+    ) {
         foreach ($list->parts as $part) {
             foreach ($part->runs as $run) {
                 $this->parts[$part->group][$run][] = $part->key;
@@ -95,7 +100,7 @@ final class StepList
         int $wait = 0,
         array $needs = [],
     ): string {
-        $table = Pace::fives(StepTimes::MINUTES[$kind] * $units);
+        $table = Productivity::fives(StepMinutes::MINUTES[$kind] * $units);
         $this->steps[] = new Step(
             "{$kind}-{$of}",
             $kind,
@@ -104,8 +109,8 @@ final class StepList
             $why,
             $units,
             $table,
-            $this->pace->minutes($kind, $table),
-            $this->pace->range($kind, $table),
+            $this->productivity->minutes($kind, $table),
+            $this->productivity->range($kind, $table),
             $people,
             $tools,
             $caution,

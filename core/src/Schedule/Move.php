@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 use EmberDusk\Values\Trouble;
 
@@ -10,32 +10,32 @@ use EmberDusk\Values\Trouble;
 final readonly class Move
 {
     /** @param  list<string>  $broken  rules, each with what to do; none when the step can be there */
-    private function __construct(public array $broken, public Course $before, public Course $after) {}
+    private function __construct(public array $broken, public RemainingWork $before, public RemainingWork $after) {}
 
     /** @throws Trouble when the step is not there or done */
-    public static function of(Course $course, Pin $pin): self
+    public static function of(RemainingWork $remaining, Pin $pin): self
     {
         $step =
-            $course->left[$pin->step] ??
+            $remaining->left[$pin->step] ??
             throw Trouble::at(
                 '/step',
-                isset($course->steps[$pin->step])
+                isset($remaining->steps[$pin->step])
                     ? 'That step is done; it stays where it was.'
                     : 'The job has no such step any more. Reload the page.',
             );
-        $after = $course->arranged($course->arrangement->moved($pin->step, $pin));
-        $broken = self::broken($course, $step, $pin);
-        if ($broken === [] && $after->schedule->begins[$pin->step] !== self::minute($course->days, $pin)) {
+        $after = $remaining->arranged($remaining->arrangement->moved($pin->step, $pin));
+        $broken = self::broken($remaining, $step, $pin);
+        if ($broken === [] && $after->timetable->begins[$pin->step] !== self::minute($remaining->days, $pin)) {
             $broken[] = 'Nobody is free then: another step was moved to that time. Move that one first.';
         }
 
-        return new self($broken, $course, $after);
+        return new self($broken, $remaining, $after);
     }
 
     /** @return list<string> */
-    private static function broken(Course $course, Step $step, Pin $pin): array
+    private static function broken(RemainingWork $remaining, Step $step, Pin $pin): array
     {
-        $days = $course->days;
+        $days = $remaining->days;
         $number = $days->number($pin->day);
         if ($number === null) {
             return ['Nobody works on ' . Day::words($pin->day) . '. Take a day of a visit, or plan a visit for it.'];
@@ -45,25 +45,25 @@ final readonly class Move
             $broken[] =
                 'It takes two people and one is there that day. Take a day with two, or add a person to that visit.';
         }
-        if ($step->minutes <= Schedule::DAY && $pin->from + $step->minutes > Schedule::DAY) {
+        if ($step->minutes <= Timetable::DAY && $pin->from + $step->minutes > Timetable::DAY) {
             $broken[] = sprintf(
                 'It takes %d minutes and would run past the end of the day. Begin it at %s at the latest.',
                 $step->minutes,
-                self::clock(Schedule::DAY - $step->minutes),
+                self::clock(Timetable::DAY - $step->minutes),
             );
         }
         $at = self::minute($days, $pin);
         foreach ($step->needs as $part) {
-            if (($course->here[$part] ?? 0) > $at) {
+            if (($remaining->here[$part] ?? 0) > $at) {
                 $broken[] =
                     'A part that it needs comes on ' .
-                    Day::words(substr($days->starts($course->here[$part]), 0, 10)) .
+                    Day::words(substr($days->starts($remaining->here[$part]), 0, 10)) .
                     '.';
             }
         }
         // Even if nothing else were done before, these would not be over.
-        $only = self::before($course->left, $step);
-        $soonest = Schedule::of(array_values($only), $days, [], $course->here, $course->held);
+        $only = self::before($remaining->left, $step);
+        $soonest = Timetable::of(array_values($only), $days, [], $remaining->here, $remaining->held);
         foreach ($step->after as $before) {
             if ($soonest->ends[$before] > $at) {
                 $broken[] =
@@ -76,11 +76,11 @@ final readonly class Move
                             " at the soonest. {$only[$before]->why}";
             }
         }
-        if ($at < $course->soonest) {
+        if ($at < $remaining->soonest) {
             $broken[] = 'That time is over. Move it to one that is to come.';
-        } elseif (($course->held[$step->id] ?? 0) > $at) {
+        } elseif (($remaining->held[$step->id] ?? 0) > $at) {
             $broken[] =
-                'What it comes after has not cured then: it has on ' . $days->words($course->held[$step->id]) . '.';
+                'What it comes after has not cured then: it has on ' . $days->words($remaining->held[$step->id]) . '.';
         }
 
         return $broken;
@@ -107,11 +107,11 @@ final readonly class Move
 
     private static function minute(Days $days, Pin $pin): int
     {
-        return $days->on($pin->day) * Schedule::DAY + $pin->from;
+        return $days->on($pin->day) * Timetable::DAY + $pin->from;
     }
 
     private static function clock(int $minute): string
     {
-        return sprintf('%02d:%02d', Schedule::BEGINS + intdiv($minute, 60), $minute % 60);
+        return sprintf('%02d:%02d', Timetable::BEGINS + intdiv($minute, 60), $minute % 60);
     }
 }

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 /** What is left of the work, laid onto the days: without what is done, of which some may still have to cure. */
-final readonly class Course
+final readonly class RemainingWork
 {
     /**
      * @param  array<string, Step>  $steps  all of the job by id, in the order of the trade
@@ -17,7 +17,7 @@ final readonly class Course
     private function __construct(
         public array $steps,
         public array $left,
-        public Schedule $schedule,
+        public Timetable $timetable,
         public Arrangement $arrangement,
         public Days $days,
         public array $here,
@@ -55,12 +55,12 @@ final readonly class Course
             }
             $left[$id] = $step->after(array_values(array_diff($step->after, array_keys($ticks))));
         }
-        $here = array_map(static fn(string $day): int => $days->on($day) * Schedule::DAY, $arrivals);
+        $here = array_map(static fn(string $day): int => $days->on($day) * Timetable::DAY, $arrivals);
 
         return new self(
             $byId,
             $left,
-            Schedule::of(array_values($left), $days, $arrangement->pins, $here, $held),
+            Timetable::of(array_values($left), $days, $arrangement->pins, $here, $held),
             $arrangement,
             $days,
             $here,
@@ -75,7 +75,7 @@ final readonly class Course
         return new self(
             $this->steps,
             $this->left,
-            Schedule::of(array_values($this->left), $this->days, $arrangement->pins, $this->here, $this->held),
+            Timetable::of(array_values($this->left), $this->days, $arrangement->pins, $this->here, $this->held),
             $arrangement,
             $this->days,
             $this->here,
@@ -88,7 +88,7 @@ final readonly class Course
     public function idle(): int
     {
         $last = $busy = [];
-        foreach ($this->schedule->slots as $slot) {
+        foreach ($this->timetable->slots as $slot) {
             $last[$slot->day] = max($last[$slot->day] ?? 0, $slot->to);
             $busy[$slot->day] = ($busy[$slot->day] ?? 0) + ($slot->to - $slot->from) * count($slot->people);
         }

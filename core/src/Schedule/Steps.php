@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\Productivity;
 use EmberDusk\Survey\TapeNotes;
 
 /**
@@ -20,16 +21,16 @@ final class Steps
 
     private readonly RunSteps $runs;
 
-    private function __construct(private readonly Plan $plan, PartsList $parts, Pace $pace)
+    private function __construct(private readonly Plan $plan, PartsList $parts, Productivity $productivity)
     {
-        $this->list = new StepList($plan, $parts, $pace);
+        $this->list = new StepList($plan, $parts, $productivity);
         $this->runs = new RunSteps($plan, $parts->joined, $this->list);
     }
 
     /** @return list<Step> */
-    public static function of(Plan $plan, PartsList $parts, Pace $pace): array
+    public static function of(Plan $plan, PartsList $parts, Productivity $productivity): array
     {
-        $steps = new self($plan, $parts, $pace);
+        $steps = new self($plan, $parts, $productivity);
         foreach ($plan->places as $id => $place) {
             $runs = array_values(
                 array_filter(

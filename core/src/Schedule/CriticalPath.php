@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 use EmberDusk\Values\Trouble;
 

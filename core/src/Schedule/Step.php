@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
+
+use EmberDusk\Rates\StepMinutes;
 
 /** One step of the work: who, how long, with what, after which others, and what has to pass before the next. */
 final readonly class Step
 {
     /**
-     * @param  string  $kind  of StepTimes::MINUTES
+     * @param  string  $kind  of StepMinutes::MINUTES
      * @param  float  $units  metres, joints, pieces that the table of times goes by
      * @param  int  $table  minutes of work by the table of times
      * @param  int  $minutes  of work as this crew does it

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 use EmberDusk\Formats\Fields;
 
@@ -21,7 +21,7 @@ final readonly class Pin
         return new self(
             $f->string('step', 60),
             Day::read($f, 'day'),
-            $f->whole('from', 0, Schedule::DAY - 5),
+            $f->whole('from', 0, Timetable::DAY - 5),
             $f->whole('person', 0, 1),
         );
     }

@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Build;
+namespace EmberDusk\Tests\Schedule;
 
 use DateInterval;
 use DatePeriod;
 use DateTimeImmutable;
-use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Day;
-use EmberDusk\Build\Days;
-use EmberDusk\Build\Schedule;
-use EmberDusk\Build\Visit;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Day;
+use EmberDusk\Schedule\Days;
+use EmberDusk\Schedule\Timetable;
+use EmberDusk\Schedule\Visit;
 use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -79,7 +79,7 @@ final class DaysTest extends TestCase
     public function test_work_and_clock_agree_both_ways(): void
     {
         $days = Days::of(new Arrangement([new Visit('2026-11-26', 2, 1), new Visit('2026-12-03')]), '2026-11-26');
-        for ($minute = 1; $minute < 6 * Schedule::DAY; $minute += 7) {
+        for ($minute = 1; $minute < 6 * Timetable::DAY; $minute += 7) {
             $clock = new DateTimeImmutable($days->clock($minute));
             self::assertGreaterThanOrEqual('08:00', $clock->format('H:i'));
             self::assertLessThanOrEqual('16:00', $clock->format('H:i'));
@@ -89,7 +89,7 @@ final class DaysTest extends TestCase
             );
             $starts = new DateTimeImmutable($days->starts($minute));
             self::assertTrue(
-                $starts >= $clock && ($minute % Schedule::DAY === 0 || $starts == $clock),
+                $starts >= $clock && ($minute % Timetable::DAY === 0 || $starts == $clock),
                 (string) $minute,
             );
             foreach ([15, 120, 480, 1440, 4000] as $wait) {

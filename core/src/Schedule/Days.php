@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 use DateTimeImmutable;
 use EmberDusk\Values\Trouble;
@@ -48,8 +48,8 @@ final class Days
     {
         $on = $this->on($day);
 
-        return $on * Schedule::DAY +
-            ($this->date($on) === $day ? max(0, min($ofDay - 60 * Schedule::BEGINS, Schedule::DAY)) : 0);
+        return $on * Timetable::DAY +
+            ($this->date($on) === $day ? max(0, min($ofDay - 60 * Timetable::BEGINS, Timetable::DAY)) : 0);
     }
 
     /** The minute of work after which something has cured for so many minutes of the clock, nights and days off counted. */
@@ -58,8 +58,8 @@ final class Days
         if ($wait === 0) {
             return $end;
         }
-        $day = intdiv(max(0, $end - 1), Schedule::DAY);
-        $minute = 60 * Schedule::BEGINS + $end - $day * Schedule::DAY + $wait;
+        $day = intdiv(max(0, $end - 1), Timetable::DAY);
+        $minute = 60 * Timetable::BEGINS + $end - $day * Timetable::DAY + $wait;
 
         return $this->minute(Day::after($this->date($day), intdiv($minute, 1440)), $minute % 1440);
     }
@@ -67,8 +67,8 @@ final class Days
     /** A minute of work as day and minute after its begin; the end of a day is no next day's begin. */
     public function clock(int $minute): string
     {
-        $day = intdiv(max(0, $minute - 1), Schedule::DAY);
-        $of = 60 * Schedule::BEGINS + $minute - $day * Schedule::DAY;
+        $day = intdiv(max(0, $minute - 1), Timetable::DAY);
+        $of = 60 * Timetable::BEGINS + $minute - $day * Timetable::DAY;
 
         return sprintf('%s %02d:%02d', $this->date($day), intdiv($of, 60), $of % 60);
     }
@@ -116,9 +116,9 @@ final class Days
     /** The time of the clock at which something begins that begins with a minute of work: the end of a day is the next one's begin. */
     public function starts(int $minute): string
     {
-        $of = 60 * Schedule::BEGINS + ($minute % Schedule::DAY);
+        $of = 60 * Timetable::BEGINS + ($minute % Timetable::DAY);
 
-        return sprintf('%s %02d:%02d', $this->date(intdiv($minute, Schedule::DAY)), intdiv($of, 60), $of % 60);
+        return sprintf('%s %02d:%02d', $this->date(intdiv($minute, Timetable::DAY)), intdiv($of, 60), $of % 60);
     }
 
     /** A minute of work in words, such as Thu 26 Nov 13:40. */

@@ -2,28 +2,28 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Build;
+namespace EmberDusk\Tests\Schedule;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\WorkCalendar;
-use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Course;
-use EmberDusk\Build\CriticalPath;
-use EmberDusk\Build\Pace;
-use EmberDusk\Build\Pin;
-use EmberDusk\Build\Schedule;
-use EmberDusk\Build\Slot;
-use EmberDusk\Build\Step;
-use EmberDusk\Build\Steps;
-use EmberDusk\Build\Tick;
-use EmberDusk\Build\Visit;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\CriticalPath;
+use EmberDusk\Schedule\Pin;
+use EmberDusk\Schedule\RemainingWork;
+use EmberDusk\Schedule\Slot;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
+use EmberDusk\Schedule\Tick;
+use EmberDusk\Schedule\Timetable;
+use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\TestCase;
@@ -31,7 +31,7 @@ use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 
 /** Critical path against a worked textbook network and against every path tried; schedules against their own rules; the calendar read back. */
-final class ScheduleTest extends TestCase
+final class TimetableTest extends TestCase
 {
     /** @param  list<string>  $after */
     private static function step(string $id, int $minutes, array $after = [], int $wait = 0, int $people = 1): Step
@@ -57,7 +57,7 @@ final class ScheduleTest extends TestCase
     /** @return list<Step> */
     private static function steps(Plan $plan): array
     {
-        return Steps::of($plan, PartsList::of($plan, Demo::shelf()), Pace::of([]));
+        return Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([]));
     }
 
     /**
@@ -154,19 +154,19 @@ final class ScheduleTest extends TestCase
     {
         $steps = self::steps(JobFile::read(Demo::file('observatory')));
         foreach ([1, 2] as $people) {
-            $schedule = Course::of(
+            $timetable = RemainingWork::of(
                 $steps,
                 new Arrangement([new Visit('2026-11-27', 0, $people)]),
                 [],
                 ['cable-3x15' => '2026-12-02'],
                 '2026-11-27',
-            )->schedule;
-            self::assertCount(count($steps), $schedule->slots);
+            )->timetable;
+            self::assertCount(count($steps), $timetable->slots);
             $at = [];
             $busy = [];
-            foreach ($schedule->slots as $slot) {
+            foreach ($timetable->slots as $slot) {
                 self::assertLessThanOrEqual(5, (int) date('N', (int) strtotime($slot->day)));
-                self::assertLessThanOrEqual(Schedule::DAY, $slot->to);
+                self::assertLessThanOrEqual(Timetable::DAY, $slot->to);
                 foreach ($slot->step->after as $before) {
                     self::assertGreaterThanOrEqual(
                         [$at[$before]->day, $at[$before]->to],
@@ -191,13 +191,13 @@ final class ScheduleTest extends TestCase
     /** Silicone that was put on at the end of Monday's work has cured when Tuesday's is over, not before. */
     public function test_curing_goes_on_at_night_and_on_sundays(): void
     {
-        $day = static fn(string $start, int $minutes): Slot => Course::of(
+        $day = static fn(string $start, int $minutes): Slot => RemainingWork::of(
             [self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])],
             new Arrangement([new Visit($start)]),
             [],
             [],
             $start,
-        )->schedule->slots[1];
+        )->timetable->slots[1];
         $monday = $day('2026-11-23', 120);
         self::assertSame(['2026-11-24', 120], [$monday->day, $monday->from]);
         $friday = $day('2026-11-27', 120);
@@ -310,7 +310,7 @@ final class ScheduleTest extends TestCase
     public function test_a_step_of_several_days_is_one_event_that_names_them(): void
     {
         // A crew that solders ten times as slowly: 19 joints are more than two days.
-        $pace = Pace::of(array_fill(0, 3, ['kind' => 'joints', 'table' => 10, 'taken' => 100]));
+        $productivity = Productivity::of(array_fill(0, 3, ['kind' => 'joints', 'table' => 10, 'taken' => 100]));
         $work = new Work(
             JobFile::read(Demo::file('observatory')),
             [],
@@ -318,7 +318,7 @@ final class ScheduleTest extends TestCase
             [],
             today: '2026-11-27',
             arrangement: new Arrangement([new Visit('2026-11-30', 0, 1)]),
-            pace: $pace,
+            productivity: $productivity,
         );
         $slots = array_values(
             array_filter(

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 /** A step in the calendar: which day of work, from which minute of it to which, by whom. One longer than a day has several. */
 final readonly class Slot

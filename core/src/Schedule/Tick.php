@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 /** A step that is done: the minutes that it took, and when it was ticked off. */
 final readonly class Tick

@@ -2,56 +2,69 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Build;
+namespace EmberDusk\Tests\Rates;
 
-use EmberDusk\Build\Pace;
+use EmberDusk\Rates\Productivity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** The crew's own minutes: means and ranges by hand, the table of t against the integral of its density. */
-final class PaceTest extends TestCase
+final class ProductivityTest extends TestCase
 {
     /**
      * @param  list<int>  $taken  minutes, of thirty by the table
      */
-    private static function pace(array $taken, string $kind = 'stick'): Pace
+    private static function productivity(array $taken, string $kind = 'stick'): Productivity
     {
-        return Pace::of(array_map(static fn(int $t): array => ['kind' => $kind, 'table' => 30, 'taken' => $t], $taken));
+        return Productivity::of(
+            array_map(static fn(int $t): array => ['kind' => $kind, 'table' => 30, 'taken' => $t], $taken),
+        );
     }
 
     public function test_two_steps_are_too_few_to_leave_the_table(): void
     {
-        $pace = self::pace([60, 60]);
-        self::assertSame([[], 40, [28, 60]], [$pace->kinds, $pace->minutes('stick', 40), $pace->range('stick', 40)]);
-        self::assertSame(40, self::pace([60, 60, 60])->minutes('seal', 40), 'another kind is as the table says');
+        $productivity = self::productivity([60, 60]);
+        self::assertSame(
+            [[], 40, [28, 60]],
+            [$productivity->kinds, $productivity->minutes('stick', 40), $productivity->range('stick', 40)],
+        );
+        self::assertSame(
+            40,
+            self::productivity([60, 60, 60])->minutes('seal', 40),
+            'another kind is as the table says',
+        );
     }
 
     public function test_the_middle_is_the_geometric_mean(): void
     {
         // 15, 30 and 60 minutes for thirty: half, once, twice. Their arithmetic mean would be 1.17.
-        $pace = self::pace([15, 30, 60]);
-        self::assertEqualsWithDelta(1.0, $pace->kinds['stick']['factor'], 1e-12);
-        self::assertSame([40, 3], [$pace->minutes('stick', 40), $pace->kinds['stick']['count']]);
+        $productivity = self::productivity([15, 30, 60]);
+        self::assertEqualsWithDelta(1.0, $productivity->kinds['stick']['factor'], 1e-12);
+        self::assertSame([40, 3], [$productivity->minutes('stick', 40), $productivity->kinds['stick']['count']]);
         // Spread ln 2, t of two degrees 1.886, times the root of four thirds.
-        self::assertEqualsWithDelta(exp(log(2) * 1.886 * sqrt(4 / 3)), $pace->kinds['stick']['high'], 1e-9);
-        self::assertEqualsWithDelta(1.0, $pace->kinds['stick']['low'] * $pace->kinds['stick']['high'], 1e-9);
+        self::assertEqualsWithDelta(exp(log(2) * 1.886 * sqrt(4 / 3)), $productivity->kinds['stick']['high'], 1e-9);
+        self::assertEqualsWithDelta(
+            1.0,
+            $productivity->kinds['stick']['low'] * $productivity->kinds['stick']['high'],
+            1e-9,
+        );
     }
 
     public function test_a_steady_crew_has_a_narrow_range_and_odd_numbers_are_told_in_fives(): void
     {
-        $pace = self::pace([33, 33, 33, 33]);
+        $productivity = self::productivity([33, 33, 33, 33]);
         self::assertSame(
             [45, [44, 44]],
-            [$pace->minutes('stick', 40), $pace->range('stick', 40)],
+            [$productivity->minutes('stick', 40), $productivity->range('stick', 40)],
             '44 minutes, told in fives; the range as it is',
         );
-        self::assertSame([5, 5, 10], [Pace::fives(0.0), Pace::fives(5.0), Pace::fives(5.1)]);
+        self::assertSame([5, 5, 10], [Productivity::fives(0.0), Productivity::fives(5.0), Productivity::fives(5.1)]);
     }
 
     public function test_more_steps_make_the_range_narrower(): void
     {
-        $few = self::pace([20, 30, 45]);
-        $many = self::pace([20, 30, 45, 20, 30, 45, 20, 30, 45, 20, 30, 45]);
+        $few = self::productivity([20, 30, 45]);
+        $many = self::productivity([20, 30, 45, 20, 30, 45, 20, 30, 45, 20, 30, 45]);
         self::assertLessThan($few->kinds['stick']['high'], $many->kinds['stick']['high']);
         self::assertEqualsWithDelta($few->kinds['stick']['factor'], $many->kinds['stick']['factor'], 1e-12);
     }
@@ -60,7 +73,7 @@ final class PaceTest extends TestCase
     {
         self::assertSame(
             [],
-            Pace::of([
+            Productivity::of([
                 ['kind' => 'stick', 'table' => 0, 'taken' => 10],
                 ['kind' => 'stick', 'table' => 30, 'taken' => 0],
                 ['kind' => 'stick', 'table' => 30, 'taken' => 30],
@@ -120,7 +133,7 @@ final class PaceTest extends TestCase
         $spread = sqrt(array_sum(array_map(static fn(float $l): float => ($l - $mean) ** 2, $logs)) / $freedom);
         self::assertEqualsWithDelta(
             $mean + $t * $spread * sqrt(1 + 1 / count($logs)),
-            log(self::pace($taken)->kinds['stick']['high']),
+            log(self::productivity($taken)->kinds['stick']['high']),
             1e-9,
         );
     }

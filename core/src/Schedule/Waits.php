@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 /** What has to be waited for, curing and parts on the way, and what can be done meanwhile. */
 final readonly class Waits
@@ -10,34 +10,34 @@ final readonly class Waits
     /**
      * @return list<array{step: string, part: string, from: string, until: string, meanwhile: list<string>}> the step that cures, or the first that waits for a part; times of the clock; ids of the steps that are done in between
      */
-    public static function of(Course $course): array
+    public static function of(RemainingWork $remaining): array
     {
         $waits = [];
-        $schedule = $course->schedule;
-        foreach ($course->left as $id => $step) {
+        $timetable = $remaining->timetable;
+        foreach ($remaining->left as $id => $step) {
             if ($step->wait > 0) {
-                $from = $schedule->begins[$id] + $step->minutes;
+                $from = $timetable->begins[$id] + $step->minutes;
                 $waits[] = [
                     'step' => $id,
                     'part' => '',
-                    'from' => $course->days->clock($from),
-                    'until' => $course->days->clock($schedule->ends[$id]),
-                    'meanwhile' => self::between($course, $from, $schedule->ends[$id], [$id]),
+                    'from' => $remaining->days->clock($from),
+                    'until' => $remaining->days->clock($timetable->ends[$id]),
+                    'meanwhile' => self::between($remaining, $from, $timetable->ends[$id], [$id]),
                 ];
             }
         }
-        foreach ($course->here as $part => $until) {
+        foreach ($remaining->here as $part => $until) {
             $waiting = array_keys(
-                array_filter($course->left, static fn(Step $s): bool => in_array($part, $s->needs, true)),
+                array_filter($remaining->left, static fn(Step $s): bool => in_array($part, $s->needs, true)),
             );
-            usort($waiting, static fn(string $a, string $b): int => $schedule->begins[$a] <=> $schedule->begins[$b]);
+            usort($waiting, static fn(string $a, string $b): int => $timetable->begins[$a] <=> $timetable->begins[$b]);
             if ($until > 0 && $waiting !== []) {
                 $waits[] = [
                     'step' => $waiting[0],
                     'part' => $part,
-                    'from' => $course->days->starts(0),
-                    'until' => $course->days->starts($until),
-                    'meanwhile' => self::between($course, 0, $until, $waiting),
+                    'from' => $remaining->days->starts(0),
+                    'until' => $remaining->days->starts($until),
+                    'meanwhile' => self::between($remaining, 0, $until, $waiting),
                 ];
             }
         }
@@ -51,12 +51,12 @@ final readonly class Waits
      * @param  list<string>  $without
      * @return list<string>
      */
-    private static function between(Course $course, int $from, int $until, array $without): array
+    private static function between(RemainingWork $remaining, int $from, int $until, array $without): array
     {
         $done = array_filter(
-            $course->schedule->begins,
+            $remaining->timetable->begins,
             static fn(int $at, string $id): bool => $at < $until &&
-                $at + $course->left[$id]->minutes > $from &&
+                $at + $remaining->left[$id]->minutes > $from &&
                 !in_array($id, $without, true),
             ARRAY_FILTER_USE_BOTH,
         );

@@ -2,26 +2,26 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Build;
+namespace EmberDusk\Tests\Schedule;
 
-use EmberDusk\Build\Arrangement;
-use EmberDusk\Build\Course;
-use EmberDusk\Build\Days;
-use EmberDusk\Build\Move;
-use EmberDusk\Build\Pin;
-use EmberDusk\Build\Schedule;
-use EmberDusk\Build\Slot;
-use EmberDusk\Build\Step;
-use EmberDusk\Build\Tick;
-use EmberDusk\Build\Visit;
-use EmberDusk\Build\Waits;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Days;
+use EmberDusk\Schedule\Move;
+use EmberDusk\Schedule\Pin;
+use EmberDusk\Schedule\RemainingWork;
+use EmberDusk\Schedule\Slot;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Tick;
+use EmberDusk\Schedule\Timetable;
+use EmberDusk\Schedule\Visit;
+use EmberDusk\Schedule\Waits;
 use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Days, visits, moves and waits, worked out by hand; 30 November 2026 is a Monday. */
-final class CourseTest extends TestCase
+final class RemainingWorkTest extends TestCase
 {
     /**
      * @param  list<string>  $after
@@ -61,22 +61,22 @@ final class CourseTest extends TestCase
      * @param  array<string, string>  $arrivals
      * @param  array<string, Pin>  $pins
      */
-    private static function course(
+    private static function remaining(
         array $steps,
         array $visits = [],
         array $ticks = [],
         array $arrivals = [],
         array $pins = [],
         string $today = '2026-11-30',
-    ): Course {
-        return Course::of($steps, new Arrangement($visits, false, $pins), $ticks, $arrivals, $today);
+    ): RemainingWork {
+        return RemainingWork::of($steps, new Arrangement($visits, false, $pins), $ticks, $arrivals, $today);
     }
 
     /** @return array<string, array{string, int}> day and minute at which each step begins */
-    private static function begins(Course $course): array
+    private static function begins(RemainingWork $remaining): array
     {
         $begins = [];
-        foreach ($course->schedule->slots as $slot) {
+        foreach ($remaining->timetable->slots as $slot) {
             $begins[$slot->step->id] ??= [$slot->day, $slot->from];
         }
 
@@ -156,18 +156,18 @@ final class CourseTest extends TestCase
     public function test_two_people_are_waited_for_where_they_come_at_all(): void
     {
         $steps = [self::step('a', 60), self::step('b', 60, [], 2), self::step('c', 60, ['b'])];
-        $course = self::course($steps, [new Visit('2026-11-30', 1, 1), new Visit('2026-12-07', 0, 2)]);
+        $remaining = self::remaining($steps, [new Visit('2026-11-30', 1, 1), new Visit('2026-12-07', 0, 2)]);
         self::assertSame(
             ['a' => ['2026-11-30', 0], 'b' => ['2026-12-07', 0], 'c' => ['2026-12-07', 60]],
-            self::begins($course),
+            self::begins($remaining),
         );
         self::assertSame(
             [[0], [0, 1]],
-            array_map(static fn(Slot $s): array => $s->people, array_slice($course->schedule->slots, 0, 2)),
+            array_map(static fn(Slot $s): array => $s->people, array_slice($remaining->timetable->slots, 0, 2)),
         );
-        $alone = self::course($steps, [new Visit('2026-11-30')]);
+        $alone = self::remaining($steps, [new Visit('2026-11-30')]);
         $slot = array_values(
-            array_filter($alone->schedule->slots, static fn(Slot $s): bool => $s->step->id === 'b'),
+            array_filter($alone->timetable->slots, static fn(Slot $s): bool => $s->step->id === 'b'),
         )[0];
         self::assertSame(
             [[0], true],
@@ -180,17 +180,17 @@ final class CourseTest extends TestCase
     {
         // Two hours are left of the only day with two: the step of three goes into the next visit, which has one.
         $steps = [self::step('a', 360, [], 2), self::step('b', 180, ['a'], 2), self::step('c', 60, ['b'])];
-        $course = self::course($steps, [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)]);
+        $remaining = self::remaining($steps, [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)]);
         self::assertSame(
             ['a' => ['2026-11-30', 0], 'b' => ['2026-12-07', 0], 'c' => ['2026-12-07', 180]],
-            self::begins($course),
+            self::begins($remaining),
         );
         self::assertSame(
             [false, true, false],
-            array_map(static fn(Slot $s): bool => $s->short, $course->schedule->slots),
+            array_map(static fn(Slot $s): bool => $s->short, $remaining->timetable->slots),
         );
         // A pin for the second person holds nothing up where there is none any more.
-        $pinned = self::course(
+        $pinned = self::remaining(
             [self::step('a', 480, [], 2), self::step('b', 60, ['a'])],
             [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)],
             [],
@@ -202,7 +202,7 @@ final class CourseTest extends TestCase
 
     public function test_a_step_longer_than_a_day_goes_on_the_next(): void
     {
-        $course = self::course([self::step('a', 30), self::step('b', 600, ['a']), self::step('c', 30, ['b'])]);
+        $remaining = self::remaining([self::step('a', 30), self::step('b', 600, ['a']), self::step('c', 30, ['b'])]);
         self::assertSame(
             [
                 ['a', '2026-11-30', 0, 30, true],
@@ -212,7 +212,7 @@ final class CourseTest extends TestCase
             ],
             array_map(
                 static fn(Slot $s): array => [$s->step->id, $s->day, $s->from, $s->to, $s->last],
-                $course->schedule->slots,
+                $remaining->timetable->slots,
             ),
         );
     }
@@ -220,10 +220,10 @@ final class CourseTest extends TestCase
     public function test_parts_on_the_way_are_waited_for_and_others_go_on(): void
     {
         $steps = [self::step('a', 60, [], 1, 0, ['strip']), self::step('b', 60), self::step('c', 60, ['a'])];
-        $course = self::course($steps, [], [], ['strip' => '2026-12-03', 'nothing' => '2027-01-01']);
+        $remaining = self::remaining($steps, [], [], ['strip' => '2026-12-03', 'nothing' => '2027-01-01']);
         self::assertSame(
             ['b' => ['2026-11-30', 0], 'a' => ['2026-12-03', 0], 'c' => ['2026-12-03', 60]],
-            self::begins($course),
+            self::begins($remaining),
         );
         self::assertSame(
             [
@@ -235,14 +235,14 @@ final class CourseTest extends TestCase
                     'meanwhile' => ['b'],
                 ],
             ],
-            Waits::of($course),
+            Waits::of($remaining),
         );
     }
 
     public function test_what_can_be_done_while_it_cures(): void
     {
         $steps = [self::step('seal', 60, [], 1, 1440), self::step('cover', 30, ['seal']), self::step('other', 45)];
-        $course = self::course($steps);
+        $remaining = self::remaining($steps);
         self::assertSame(
             [
                 [
@@ -253,27 +253,34 @@ final class CourseTest extends TestCase
                     'meanwhile' => ['other'],
                 ],
             ],
-            Waits::of($course),
+            Waits::of($remaining),
         );
-        self::assertSame(['2026-12-01', 60], self::begins($course)['cover']);
-        self::assertSame([], Waits::of(self::course(array_slice($steps, 0, 2)))[0]['meanwhile']);
+        self::assertSame(['2026-12-01', 60], self::begins($remaining)['cover']);
+        self::assertSame([], Waits::of(self::remaining(array_slice($steps, 0, 2)))[0]['meanwhile']);
     }
 
     public function test_what_is_done_is_not_planned_and_still_cures(): void
     {
         $steps = [self::step('seal', 60, [], 1, 1440), self::step('cover', 30, ['seal'])];
-        $course = self::course($steps, [], ['seal' => new Tick('seal', 50, '2026-11-30 10:20')], [], [], '2026-11-30');
-        self::assertSame(['cover' => ['2026-12-01', 140]], self::begins($course));
-        self::assertSame(['cover'], array_keys($course->left));
-        self::assertSame(['seal', 'cover'], array_keys($course->steps));
-        $late = self::course($steps, [], ['seal' => new Tick('seal', 50, '2026-11-27 15:00')], [], [], '2026-11-30');
+        $remaining = self::remaining(
+            $steps,
+            [],
+            ['seal' => new Tick('seal', 50, '2026-11-30 10:20')],
+            [],
+            [],
+            '2026-11-30',
+        );
+        self::assertSame(['cover' => ['2026-12-01', 140]], self::begins($remaining));
+        self::assertSame(['cover'], array_keys($remaining->left));
+        self::assertSame(['seal', 'cover'], array_keys($remaining->steps));
+        $late = self::remaining($steps, [], ['seal' => new Tick('seal', 50, '2026-11-27 15:00')], [], [], '2026-11-30');
         self::assertSame(['cover' => ['2026-11-30', 0]], self::begins($late), 'over the weekend it has cured');
     }
 
     public function test_nothing_that_is_left_begins_before_now(): void
     {
         $of = static fn(string $now): array => self::begins(
-            self::course(
+            self::remaining(
                 [self::step('a', 60), self::step('b', 60, ['a'])],
                 [new Visit('2026-11-30')],
                 [],
@@ -291,23 +298,23 @@ final class CourseTest extends TestCase
             $of('2026-11-27 15:00'),
             'the visit is still to come',
         );
-        $course = self::course([self::step('a', 60)], [new Visit('2026-11-30')], [], [], [], '2026-11-30 10:21');
+        $remaining = self::remaining([self::step('a', 60)], [new Visit('2026-11-30')], [], [], [], '2026-11-30 10:21');
         self::assertSame(
             ['That time is over. Move it to one that is to come.'],
-            Move::of($course, new Pin('a', '2026-11-30', 60))->broken,
+            Move::of($remaining, new Pin('a', '2026-11-30', 60))->broken,
         );
     }
 
     public function test_what_was_moved_keeps_its_people_free(): void
     {
         $steps = [self::step('x', 60), self::step('y', 60), self::step('z', 25)];
-        $course = self::course($steps, [], [], [], ['y' => new Pin('y', '2026-11-30', 30)]);
+        $remaining = self::remaining($steps, [], [], [], ['y' => new Pin('y', '2026-11-30', 30)]);
         // z fits before it, x does not.
         self::assertSame(
             ['z' => ['2026-11-30', 0], 'y' => ['2026-11-30', 30], 'x' => ['2026-11-30', 90]],
-            self::begins($course),
+            self::begins($remaining),
         );
-        $two = self::course(
+        $two = self::remaining(
             $steps,
             [new Visit('2026-11-30', 0, 2)],
             [],
@@ -317,13 +324,13 @@ final class CourseTest extends TestCase
         self::assertSame(
             [[0], ['2026-11-30', 0]],
             [
-                array_values(array_filter($two->schedule->slots, static fn(Slot $s): bool => $s->step->id === 'x'))[0]
+                array_values(array_filter($two->timetable->slots, static fn(Slot $s): bool => $s->step->id === 'x'))[0]
                     ->people,
                 self::begins($two)['x'],
             ],
         );
         // One that cannot be ready in time comes as soon as it can.
-        $late = self::course(
+        $late = self::remaining(
             [self::step('x', 60), self::step('y', 60, ['x'])],
             [],
             [],
@@ -336,11 +343,11 @@ final class CourseTest extends TestCase
     public function test_what_a_move_waits_for_goes_first(): void
     {
         $steps = [self::step('long', 300), self::step('a', 60), self::step('b', 60, ['a'])];
-        self::assertSame(['2026-11-30', 0], self::begins(self::course($steps))['long']);
-        $course = self::course($steps, [], [], [], ['b' => new Pin('b', '2026-11-30', 60)]);
+        self::assertSame(['2026-11-30', 0], self::begins(self::remaining($steps))['long']);
+        $remaining = self::remaining($steps, [], [], [], ['b' => new Pin('b', '2026-11-30', 60)]);
         self::assertSame(
             ['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60], 'long' => ['2026-11-30', 120]],
-            self::begins($course),
+            self::begins($remaining),
         );
     }
 
@@ -390,7 +397,7 @@ final class CourseTest extends TestCase
             self::step('fixed', 60),
         ];
         $visits = [new Visit('2026-11-30', 2, 1), new Visit('2026-12-07', 0, 2)];
-        $course = self::course(
+        $remaining = self::remaining(
             $steps,
             $visits,
             [],
@@ -399,25 +406,25 @@ final class CourseTest extends TestCase
         );
         // The strip comes on Wednesday, when nobody is there: the next day of work is Monday.
         $rule = str_replace('Wed 2 Dec', 'Mon 7 Dec', $rule);
-        self::assertSame([$rule], Move::of($course, $pin)->broken);
+        self::assertSame([$rule], Move::of($remaining, $pin)->broken);
     }
 
     public function test_a_move_that_breaks_nothing_costs_what_the_end_moves(): void
     {
-        $course = self::course([self::step('a', 60), self::step('b', 60, ['a']), self::step('c', 60, ['b'])]);
-        $move = Move::of($course, new Pin('b', '2026-12-01', 60));
+        $remaining = self::remaining([self::step('a', 60), self::step('b', 60, ['a']), self::step('c', 60, ['b'])]);
+        $move = Move::of($remaining, new Pin('b', '2026-12-01', 60));
         self::assertSame([], $move->broken);
-        self::assertSame([180, 660], [$move->before->schedule->end(), $move->after->schedule->end()]);
+        self::assertSame([180, 660], [$move->before->timetable->end(), $move->after->timetable->end()]);
         self::assertSame([0, 60], [$move->before->idle(), $move->after->idle()], 'on Tuesday an hour passes before it');
-        self::assertSame([1, 2], [count($move->before->schedule->worked()), count($move->after->schedule->worked())]);
+        self::assertSame([1, 2], [count($move->before->timetable->worked()), count($move->after->timetable->worked())]);
     }
 
     public function test_a_step_that_is_done_or_gone_is_not_moved(): void
     {
-        $course = self::course([self::step('a', 60)], [], ['a' => new Tick('a', 10, '2026-11-30 09:00')]);
+        $remaining = self::remaining([self::step('a', 60)], [], ['a' => new Tick('a', 10, '2026-11-30 09:00')]);
         foreach (['a' => 'That step is done', 'b' => 'has no such step any more'] as $step => $said) {
             try {
-                Move::of($course, new Pin($step, '2026-12-01', 0));
+                Move::of($remaining, new Pin($step, '2026-12-01', 0));
                 self::fail($step);
             } catch (Trouble $trouble) {
                 self::assertStringContainsString($said, $trouble->getMessage());
@@ -428,18 +435,18 @@ final class CourseTest extends TestCase
     public function test_waits_that_were_added_hold_and_those_to_nothing_do_not(): void
     {
         $steps = [self::step('a', 60), self::step('b', 60)];
-        $course = Course::of(
+        $remaining = RemainingWork::of(
             $steps,
             new Arrangement([], false, [], [['a', 'b'], ['a', 'gone'], ['gone', 'a']]),
             [],
             [],
             '2026-11-30',
         );
-        self::assertSame(['b' => ['2026-11-30', 0], 'a' => ['2026-11-30', 60]], self::begins($course));
+        self::assertSame(['b' => ['2026-11-30', 0], 'a' => ['2026-11-30', 60]], self::begins($remaining));
         $this->expectExceptionMessage(
             'in a circle: “Step a”, then “Step b”, then “Step a”. Take one of the waits away.',
         );
-        Course::of(
+        RemainingWork::of(
             [self::step('a', 60, ['b']), self::step('b', 60), self::step('c', 5)],
             new Arrangement([], false, [], [['b', 'a']]),
             [],
@@ -485,23 +492,23 @@ final class CourseTest extends TestCase
             if (mt_rand(0, 1) === 0) {
                 $pins['s1'] = new Pin('s1', '2026-12-0' . mt_rand(1, 9), 5 * mt_rand(0, 40), mt_rand(0, 1));
             }
-            $course = self::course(array_values($steps), $visits, [], ['part' => '2026-12-02'], $pins);
-            $this->keepsItsRules($course, $steps, "case {$case}");
+            $remaining = self::remaining(array_values($steps), $visits, [], ['part' => '2026-12-02'], $pins);
+            $this->keepsItsRules($remaining, $steps, "case {$case}");
         }
     }
 
     /** @param  array<string, Step>  $steps */
-    private function keepsItsRules(Course $course, array $steps, string $said): void
+    private function keepsItsRules(RemainingWork $remaining, array $steps, string $said): void
     {
-        $schedule = $course->schedule;
+        $timetable = $remaining->timetable;
         $minutes = $busy = [];
-        foreach ($schedule->slots as $slot) {
+        foreach ($timetable->slots as $slot) {
             $minutes[$slot->step->id] = ($minutes[$slot->step->id] ?? 0) + $slot->to - $slot->from;
-            $day = $course->days->number($slot->day);
+            $day = $remaining->days->number($slot->day);
             self::assertNotNull($day, $said);
-            self::assertLessThanOrEqual(Schedule::DAY, $slot->to, $said);
+            self::assertLessThanOrEqual(Timetable::DAY, $slot->to, $said);
             foreach ($slot->people as $person) {
-                self::assertLessThan($course->days->people($day), $person, "{$said}: nobody who is not there");
+                self::assertLessThan($remaining->days->people($day), $person, "{$said}: nobody who is not there");
                 foreach ($busy["{$slot->day} {$person}"] ?? [] as [$from, $to]) {
                     self::assertTrue(
                         $slot->to <= $from || $slot->from >= $to,
@@ -518,23 +525,23 @@ final class CourseTest extends TestCase
         foreach ($steps as $id => $step) {
             foreach ($step->after as $before) {
                 self::assertGreaterThanOrEqual(
-                    $schedule->begins[$before] + $steps[$before]->minutes,
-                    $schedule->begins[$id],
+                    $timetable->begins[$before] + $steps[$before]->minutes,
+                    $timetable->begins[$id],
                     "{$said}: {$before} before {$id}",
                 );
-                $from = strtotime($course->days->clock($schedule->begins[$before] + $steps[$before]->minutes));
+                $from = strtotime($remaining->days->clock($timetable->begins[$before] + $steps[$before]->minutes));
                 self::assertGreaterThanOrEqual(
                     $from + 60 * $steps[$before]->wait,
-                    strtotime($course->days->clock($schedule->begins[$id] + 1)) - 60,
+                    strtotime($remaining->days->clock($timetable->begins[$id] + 1)) - 60,
                     "{$said}: {$before} has cured before {$id}",
                 );
             }
             self::assertTrue(
-                $step->needs === [] || $course->days->clock($schedule->begins[$id] + 1) >= '2026-12-02',
+                $step->needs === [] || $remaining->days->clock($timetable->begins[$id] + 1) >= '2026-12-02',
                 "{$said}: {$id} waits for its part",
             );
         }
-        self::assertGreaterThanOrEqual(max([0, ...array_values($all)]), $schedule->end(), $said);
+        self::assertGreaterThanOrEqual(max([0, ...array_values($all)]), $timetable->end(), $said);
     }
 
     public function test_an_arrangement_is_read_back_and_faulty_ones_say_where(): void

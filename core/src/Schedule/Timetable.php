@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Schedule;
 
 use EmberDusk\Values\Trouble;
 
@@ -12,7 +12,7 @@ use EmberDusk\Values\Trouble;
  *
  * Times are minutes of work from the first day's begin, DAY of them a day.
  */
-final class Schedule
+final class Timetable
 {
     /** Minutes of work in a day, and the hour at which it begins. */
     public const DAY = 480;
@@ -55,10 +55,10 @@ final class Schedule
      */
     public static function of(array $steps, Days $days, array $pins = [], array $here = [], array $held = []): self
     {
-        $schedule = new self(CriticalPath::of($steps), $days);
+        $timetable = new self(CriticalPath::of($steps), $days);
         $byId = array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
         foreach (array_intersect_key($pins, $byId) as $id => $pin) {
-            $schedule->keep($byId[$id], $pin, $byId);
+            $timetable->keep($byId[$id], $pin, $byId);
         }
         $next = $open = $ready = [];
         foreach ($steps as $step) {
@@ -75,18 +75,18 @@ final class Schedule
             foreach ($ready as $step) {
                 $from = max([
                     $held[$step->id] ?? 0,
-                    ...array_map(static fn(string $b): int => $schedule->ends[$b], $step->after),
+                    ...array_map(static fn(string $b): int => $timetable->ends[$b], $step->after),
                     ...array_values(array_intersect_key($here, array_fill_keys($step->needs, true))),
                 ]);
-                [$at, $crew] = $schedule->place($step, $from);
-                $rank = [$at, $schedule->rank[$step->id], $step->id];
+                [$at, $crew] = $timetable->place($step, $from);
+                $rank = [$at, $timetable->rank[$step->id], $step->id];
                 if ($best === null || $rank < $best[0]) {
                     $best = [$rank, $step, $crew, $at];
                 }
             }
             [, $step, $crew, $at] = $best;
             unset($ready[$step->id]);
-            $schedule->lay($step, $at, $crew);
+            $timetable->lay($step, $at, $crew);
             foreach ($next[$step->id] ?? [] as $follows) {
                 if (--$open[$follows->id] === 0) {
                     $ready[$follows->id] = $follows;
@@ -94,11 +94,11 @@ final class Schedule
             }
         }
         usort(
-            $schedule->slots,
+            $timetable->slots,
             static fn(Slot $a, Slot $b): int => [$a->day, $a->from, $a->people] <=> [$b->day, $b->from, $b->people],
         );
 
-        return $schedule;
+        return $timetable;
     }
 
     /** @return list<string> days with work, YYYY-MM-DD */

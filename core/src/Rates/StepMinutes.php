@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Rates;
 
 /** The table of times, and what a kind of step is called. All times: common practice, no source. */
-final readonly class StepTimes
+final readonly class StepMinutes
 {
     /** Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, fixture, end, section, leg, test, place. */
     public const MINUTES = [

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Build;
+namespace EmberDusk\Rates;
 
 /**
  * How a crew's own minutes compare with the table of times, kind by kind.
@@ -11,7 +11,7 @@ namespace EmberDusk\Build;
  * the interval that holds the next one four times out of five, mean ± t s √(1 + 1/n) of their logarithms (prediction
  * interval of a normal sample, any textbook of statistics; from memory).
  */
-final readonly class Pace
+final readonly class Productivity
 {
     /** Steps of a kind that were timed before the table is left. */
     public const LEAST = 3;
