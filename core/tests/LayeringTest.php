@@ -26,6 +26,9 @@ final class LayeringTest extends TestCase
         'Parts',
         'Schedule',
         'Bench',
+        'Costing',
+        'Job',
+        'Checks',
         'Handover',
         'Advice',
     ];

@@ -10,7 +10,8 @@ use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use App\Time\Clock;
-use EmberDusk\Advice\Works\Quote;
+use EmberDusk\Advice\Works\Worksheet;
+use EmberDusk\Costing\Quote;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -62,11 +63,11 @@ final readonly class QuoteController
     public function since(Job $job): JsonResponse
     {
         $work = $this->workshop->work($job, Revisions::newest($job)->plan());
-        $quote = Quote::of($work);
+        $quote = Worksheet::of($work)->quote();
         $given = $job->quotes()->latest('id')->first();
 
         return new JsonResponse([
-            'total' => $quote->figure($work)->toArray(),
+            'total' => $quote->figure()->toArray(),
             'unpriced' => $quote->unpriced,
             'given' =>
                 $given === null
@@ -82,6 +83,6 @@ final readonly class QuoteController
 
     private function quote(Job $job): Quote
     {
-        return Quote::of($this->workshop->work($job, Revisions::newest($job)->plan()));
+        return Worksheet::of($this->workshop->work($job, Revisions::newest($job)->plan()))->quote();
     }
 }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Advice;
 
 use EmberDusk\Advice\Planner\Aim;
-use EmberDusk\Advice\Planner\Bill;
 use EmberDusk\Advice\Planner\Block;
 use EmberDusk\Advice\Planner\Layout;
 use EmberDusk\Advice\Planner\Tables;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\Routes;

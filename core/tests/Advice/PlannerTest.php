@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Advice;
 
-use EmberDusk\Advice\Planner\Bill;
 use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Advice\Planner\Proposal;
 use EmberDusk\Advice\Planner\Sharing;
 use EmberDusk\Advice\Planner\Tables;
 use EmberDusk\Advice\Planner\Tried;
+use EmberDusk\Costing\Bill;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use PHPUnit\Framework\Attributes\DataProvider;

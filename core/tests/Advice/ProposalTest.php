@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Advice;
 
-use EmberDusk\Advice\Planner\Bill;
 use EmberDusk\Advice\Planner\Clash;
 use EmberDusk\Advice\Planner\Judge;
 use EmberDusk\Advice\Planner\Planner;
@@ -12,6 +11,7 @@ use EmberDusk\Advice\Planner\Proposal;
 use EmberDusk\Advice\Planner\Search;
 use EmberDusk\Advice\Planner\Watch;
 use EmberDusk\Circuit\Rules\LimitedPower;
+use EmberDusk\Costing\Bill;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Plan\Invariants;

@@ -7,9 +7,10 @@ namespace EmberDusk\Tests\Advice;
 use EmberDusk\Advice\SceneSlate;
 use EmberDusk\Advice\SupplyRows;
 use EmberDusk\Advice\Work;
-use EmberDusk\Advice\Works\Quote;
+use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Costing\Quote;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Kinds;
@@ -162,7 +163,7 @@ final class SlateCasesTest extends TestCase
     public function test_what_has_changed_since_a_quote_is_told_line_by_line(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $quote = static fn(Plan $p): Quote => Quote::of(new Work($p, [], Demo::shelf(), []));
+        $quote = static fn(Plan $p): Quote => Worksheet::of(new Work($p, [], Demo::shelf(), []))->quote();
         $given = $quote($plan);
         self::assertSame([], $given->since($given->lines));
         // One bench light of 58.00 and its 15 % less; the other lines stay, but an hour's third of two people.

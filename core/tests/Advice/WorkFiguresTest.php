@@ -9,7 +9,6 @@ use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\MoveCost;
 use EmberDusk\Advice\Works\Papers;
 use EmberDusk\Advice\Works\PartsDesk;
-use EmberDusk\Advice\Works\Quote;
 use EmberDusk\Advice\Works\Waiting;
 use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Formats\Json;
@@ -77,7 +76,7 @@ final class WorkFiguresTest extends TestCase
         $ledgers = array_map(static fn(Figure $f): array => $f->toArray(), [
             ...PartsDesk::ledger($work),
             ...BuildDesk::ledger($work),
-            Quote::of($work)->figure($work),
+            Worksheet::of($work)->quote()->figure(),
         ]);
         $figures = [...$ledgers, ...self::sent(PartsDesk::picture($work)), ...self::sent(BuildDesk::picture($work))];
         self::assertGreaterThan(70, count($figures));
@@ -119,13 +118,13 @@ final class WorkFiguresTest extends TestCase
             'what the client owns costs nothing',
         );
         // The quote's labour is Build's: minutes of all steps by as many people as there are, at 40 an hour.
-        $quote = Quote::of($work);
+        $quote = Worksheet::of($work)->quote();
         $labour = array_values(
             array_filter(BuildDesk::ledger($work), static fn(Figure $f): bool => $f->label === 'Labour'),
         )[0];
         self::assertSame((int) round(100 * $labour->value), $quote->lines['labour']['cents']);
         self::assertSame($quote->total, $quote->net + $quote->tax);
-        self::assertEqualsWithDelta($quote->total / 100, $quote->figure($work)->value, 1e-9);
+        self::assertEqualsWithDelta($quote->total / 100, $quote->figure()->value, 1e-9);
         $by = 0;
         foreach (Worksheet::of($work)->steps as $step) {
             $by += $step->minutes * min(2, $step->people);

@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Parts;
 
 use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\PartsDesk;
-use EmberDusk\Advice\Works\Quote;
+use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Price;
@@ -533,7 +533,10 @@ final class MakingTest extends TestCase
             [null, 'CHF', ''],
             [$alcohol($plan)->cost(), $alcohol($plan)->foreign, $alcohol($plan)->priced],
         );
-        self::assertSame(['Cleaning alcohol (priced in CHF)'], Quote::of(new Work($plan, [], $shelf, []))->unpriced);
+        self::assertSame(
+            ['Cleaning alcohol (priced in CHF)'],
+            Worksheet::of(new Work($plan, [], $shelf, []))->quote()->unpriced,
+        );
         $terms =
             ['rates' => [['currency' => 'CHF', 'rate' => 1.05], ['currency' => 'EUR', 'rate' => 3.0]]] +
             $plan->terms->write();

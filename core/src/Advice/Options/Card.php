@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Options;
 
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Costing\OptionCost;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
+use EmberDusk\Costing\Prices;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\KitSnapshot;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
+use EmberDusk\Costing\Prices;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\ShelfSource;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use Closure;
+use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;

@@ -6,6 +6,7 @@ namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Circuit\Rules\Book;
 use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Planner;
 
 use EmberDusk\Circuit\Rules\ControllerAmps;
+use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Run;

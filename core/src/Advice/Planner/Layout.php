@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
+use EmberDusk\Costing\Bill;
 use EmberDusk\Formats\Json;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
+use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice\Works;
 
 use EmberDusk\Advice\Work;
+use EmberDusk\Costing\Quote;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
@@ -113,6 +114,11 @@ final class Worksheet
         }
 
         return $sums;
+    }
+
+    public function quote(): Quote
+    {
+        return Quote::of($this->parts, $this->labour()[0], $this->work->plan->terms);
     }
 
     public function mark(Part $part): Mark

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Planner;
+namespace EmberDusk\Costing;
 
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;

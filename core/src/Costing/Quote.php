@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Works;
+namespace EmberDusk\Costing;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\Terms;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
@@ -16,6 +17,7 @@ final readonly class Quote
      * @param  list<string>  $unpriced  parts that the sum is without
      */
     private function __construct(
+        private Terms $terms,
         public array $lines,
         public int $net,
         public int $tax,
@@ -23,12 +25,11 @@ final readonly class Quote
         public array $unpriced,
     ) {}
 
-    public static function of(Work $work): self
+    /** @param  int  $minutes  of all people together */
+    public static function of(PartsList $parts, int $minutes, Terms $terms): self
     {
-        $terms = $work->plan->terms;
         $lines = $unpriced = [];
-        $sheet = Worksheet::of($work);
-        foreach ($sheet->parts->parts as $part) {
+        foreach ($parts->parts as $part) {
             $cost = $part->cost();
             if ($cost === null) {
                 $unpriced[] = $part->name . ($part->foreign === '' ? '' : " (priced in {$part->foreign})");
@@ -40,7 +41,6 @@ final readonly class Quote
                 ];
             }
         }
-        [$minutes] = $sheet->labour();
         if ($minutes > 0) {
             $lines['labour'] = [
                 'what' => 'Labour',
@@ -51,7 +51,7 @@ final readonly class Quote
         $net = array_sum(array_column($lines, 'cents'));
         $tax = (int) round($net * $terms->tax);
 
-        return new self($lines, $net, $tax, $net + $tax, $unpriced);
+        return new self($terms, $lines, $net, $tax, $net + $tax, $unpriced);
     }
 
     /**
@@ -79,10 +79,10 @@ final readonly class Quote
     }
 
     /** What it comes to, with its working. */
-    public function figure(Work $work): Figure
+    public function figure(): Figure
     {
         $labour = $this->lines['labour']['cents'] ?? 0;
-        $terms = $work->plan->terms;
+        $terms = $this->terms;
 
         return new Figure(
             'Quote',
