@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Planner\Planner;
-use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\CutList;
 use EmberDusk\Parts\Jointed;
 use EmberDusk\Parts\PartsList;
@@ -97,11 +97,11 @@ $ask = static function (string $path) use ($client): void {
         ->getBody()
         ->getContents();
 };
-$timed = static function (callable $work, int $times = 25) use ($median): float {
+$timed = static function (callable $state, int $times = 25) use ($median): float {
     $taken = [];
     for ($n = 0; $n < $times; $n++) {
         $at = hrtime(true);
-        $work($n);
+        $state($n);
         $taken[] = (hrtime(true) - $at) / 1e6;
     }
 
@@ -222,7 +222,7 @@ $row(
 $many = FortyRuns::plan($shelf, 5, 40);
 $row(
     'Kit of 200 runs',
-    sprintf('%.0f ms', $timed(static fn() => Desk::of('kit', new Work($many, [], $shelf, [])))),
+    sprintf('%.0f ms', $timed(static fn() => Desk::of('kit', new JobState($many, [], $shelf, [])))),
     'median of 20, in the core; the most runs that a job takes',
 );
 // Parts and the plan of work.

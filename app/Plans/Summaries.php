@@ -13,9 +13,9 @@ use App\Models\Tick;
 use App\Time\Clock;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\Stages;
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\Waiting;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Job\JobState;
 use Illuminate\Support\Facades\DB;
 
 /** What the list of jobs says of each: how far its stages are, what comes next, what it waits for. Worked out once for a state of a job. */
@@ -53,14 +53,14 @@ final readonly class Summaries
     }
 
     /** @return array<string, mixed> */
-    private static function told(Work $work): array
+    private static function told(JobState $state): array
     {
-        $findings = Slate::of($work);
+        $findings = Slate::of($state);
         $next = $findings[0] ?? null;
 
         return [
-            'stages' => Stages::of($work, $findings),
-            'waits' => Waiting::of($work),
+            'stages' => Stages::of($state, $findings),
+            'waits' => Waiting::of($state),
             'next' => $next === null ? null : ['title' => $next->title, 'stage' => $next->place->stage],
         ];
     }

@@ -11,7 +11,7 @@ use App\Models\Revision;
 use App\Models\User;
 use App\Time\Clock;
 use EmberDusk\Advice\Desk;
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Arrangement;
@@ -22,11 +22,16 @@ final readonly class Workshop
     public function __construct(private Solutions $solutions) {}
 
     /** @param  list<string>  $open  runs that are shown large */
-    public function work(Job $job, Plan $plan, ?Shelves $shelf = null, ?string $scene = null, array $open = []): Work
-    {
+    public function work(
+        Job $job,
+        Plan $plan,
+        ?Shelves $shelf = null,
+        ?string $scene = null,
+        array $open = [],
+    ): JobState {
         $results = $this->solutions->of($plan);
 
-        return new Work(
+        return new JobState(
             $plan,
             $results,
             $shelf ?? Shelves::ofCrew($job->crew),

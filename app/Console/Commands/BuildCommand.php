@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Time\Clock;
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\WorkCalendar;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
+use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
@@ -33,7 +33,7 @@ final class BuildCommand extends Command
                     'waits' => [],
                 ]),
             );
-            $work = new Work(
+            $state = new JobState(
                 $this->plan(),
                 [],
                 $this->demoShelf(),
@@ -43,10 +43,10 @@ final class BuildCommand extends Command
             );
             $this->output->write(
                 $this->option('json')
-                    ? Json::pretty(BuildDesk::picture($work))
+                    ? Json::pretty(BuildDesk::picture($state))
                     : WorkCalendar::calendar(
-                        $work,
-                        substr(hash('sha256', $work->plan->name . "\0" . $work->plan->client), 0, 12) .
+                        $state,
+                        substr(hash('sha256', $state->plan->name . "\0" . $state->plan->client), 0, 12) .
                             '@ember-dusk.invalid',
                         (int) Clock::now()->getTimestamp(),
                     ),

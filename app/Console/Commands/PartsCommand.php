@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Advice\Works\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
@@ -24,7 +24,7 @@ final class PartsCommand extends Command
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $work = new Work(
+            $state = new JobState(
                 $this->plan(),
                 [],
                 $this->demoShelf(),
@@ -32,7 +32,9 @@ final class PartsCommand extends Command
                 offcuts: array_map(self::offcut(...), array_values((array) $this->option('offcut'))),
             );
             $this->output->write(
-                $this->option('json') ? Json::pretty(PartsDesk::picture($work)) : Csv::write(PartsTables::rows($work)),
+                $this->option('json')
+                    ? Json::pretty(PartsDesk::picture($state))
+                    : Csv::write(PartsTables::rows($state)),
             );
 
             return 0;

@@ -6,7 +6,6 @@ namespace App\Console\Commands;
 
 use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\WireDesk;
-use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
@@ -14,6 +13,7 @@ use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Formats\Json;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 use EmberDusk\Values\Figure;
@@ -35,11 +35,11 @@ final class SolveCommand extends Command
         return $this->answering(function (): int {
             $plan = $this->plan();
             $scene = $this->scene($plan);
-            $work = new Work($plan, self::results($plan, $scene), $this->demoShelf(), []);
+            $state = new JobState($plan, self::results($plan, $scene), $this->demoShelf(), []);
             $findings = array_values(
-                array_filter(Slate::of($work), static fn(Finding $f): bool => $f->place->stage !== 'join'),
+                array_filter(Slate::of($state), static fn(Finding $f): bool => $f->place->stage !== 'join'),
             );
-            $figures = WireDesk::ledger($work);
+            $figures = WireDesk::ledger($state);
             if ($this->option('json')) {
                 $this->output->write(
                     Json::pretty([

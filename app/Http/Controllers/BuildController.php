@@ -10,11 +10,10 @@ use App\Models\User;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use App\Time\Clock;
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\MoveCost;
 use EmberDusk\Advice\Works\WorkCalendar;
-use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\CriticalPath;
 use EmberDusk\Schedule\Pin;
@@ -42,7 +41,7 @@ final readonly class BuildController
         $id = $request->string('step')->toString();
         $step =
             array_values(
-                array_filter(Worksheet::of($this->work($job))->steps, static fn(Step $s): bool => $s->id === $id),
+                array_filter($this->work($job)->schedule()->steps, static fn(Step $s): bool => $s->id === $id),
             )[0] ??
             throw Trouble::at(
                 '/step',
@@ -93,7 +92,7 @@ final readonly class BuildController
 
     public function wait(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $sheet = Worksheet::of($this->work($job));
+        $sheet = $this->work($job)->schedule();
 
         return $this->arrange($job, $user, static function (Arrangement $a) use ($request, $sheet): Arrangement {
             $arrangement = $a->waiting(
@@ -158,7 +157,7 @@ final readonly class BuildController
         return $this->answer($job, $user);
     }
 
-    private function work(Job $job): Work
+    private function work(Job $job): JobState
     {
         return $this->workshop->work($job, Revisions::newest($job)->plan());
     }

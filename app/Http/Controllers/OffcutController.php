@@ -11,7 +11,6 @@ use App\Models\User;
 use App\Plans\Offcuts;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
-use EmberDusk\Advice\Works\Worksheet;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -37,7 +36,7 @@ final readonly class OffcutController
 
     public function leave(OffcutRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $cuts = Worksheet::of($this->workshop->work($job, Revisions::newest($job)->plan()))->parts->cuts;
+        $cuts = $this->workshop->work($job, Revisions::newest($job)->plan())->schedule()->parts->cuts;
         DB::transaction(static function () use ($request, $job, $cuts): void {
             foreach ($cuts as $cut) {
                 if ($cut->kit === $request->string('kit')->toString()) {

@@ -9,8 +9,8 @@ use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use App\Time\Clock;
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\Papers;
+use EmberDusk\Job\JobState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
@@ -40,7 +40,7 @@ final readonly class PaperController
         return Paper::pdf($this->van($job), Str::slug($job->name) . '-van');
     }
 
-    private function work(Job $job): Work
+    private function work(Job $job): JobState
     {
         return $this->workshop->work($job, Revisions::newest($job)->plan());
     }

@@ -11,7 +11,6 @@ use App\Plans\Offcuts;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use EmberDusk\Advice\Works\PartsTables;
-use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Parts\Labels;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -31,7 +30,7 @@ final readonly class PartController
     {
         $part = $request->string('part')->toString();
         $state = (string) $request->validated('state');
-        $cuts = Worksheet::of($this->workshop->work($job, Revisions::newest($job)->plan()))->parts->cuts;
+        $cuts = $this->workshop->work($job, Revisions::newest($job)->plan())->schedule()->parts->cuts;
         DB::transaction(static function () use ($job, $user, $request, $part, $state, $cuts): void {
             $job->partMarks()->updateOrCreate(
                 ['part' => $part],

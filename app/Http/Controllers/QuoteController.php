@@ -10,7 +10,6 @@ use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use App\Time\Clock;
-use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Costing\Quote;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -63,7 +62,7 @@ final readonly class QuoteController
     public function since(Job $job): JsonResponse
     {
         $work = $this->workshop->work($job, Revisions::newest($job)->plan());
-        $quote = Worksheet::of($work)->quote();
+        $quote = $work->schedule()->quote();
         $given = $job->quotes()->latest('id')->first();
 
         return new JsonResponse([
@@ -83,6 +82,9 @@ final readonly class QuoteController
 
     private function quote(Job $job): Quote
     {
-        return Worksheet::of($this->workshop->work($job, Revisions::newest($job)->plan()))->quote();
+        return $this->workshop
+            ->work($job, Revisions::newest($job)->plan())
+            ->schedule()
+            ->quote();
     }
 }

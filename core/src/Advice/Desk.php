@@ -6,6 +6,7 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\PartsDesk;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Document;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
@@ -19,31 +20,31 @@ final readonly class Desk
      *
      * @throws Trouble when there is no such stage
      */
-    public static function of(string $stage, Work $work): array
+    public static function of(string $stage, JobState $state): array
     {
-        $findings = Slate::of($work);
+        $findings = Slate::of($state);
         [$picture, $ledger] = match ($stage) {
-            'survey' => [SurveyDesk::picture($work), SurveyDesk::ledger($work)],
-            'kit' => [KitDesk::picture($work), KitDesk::ledger($work)],
-            'wire' => [WireDesk::picture($work), WireDesk::ledger($work)],
-            'build' => [BuildDesk::picture($work), BuildDesk::ledger($work)],
-            'parts' => [PartsDesk::picture($work), PartsDesk::ledger($work)],
-            'join', 'handover' => [null, WireDesk::ledger($work)],
+            'survey' => [SurveyDesk::picture($state), SurveyDesk::ledger($state)],
+            'kit' => [KitDesk::picture($state), KitDesk::ledger($state)],
+            'wire' => [WireDesk::picture($state), WireDesk::ledger($state)],
+            'build' => [BuildDesk::picture($state), BuildDesk::ledger($state)],
+            'parts' => [PartsDesk::picture($state), PartsDesk::ledger($state)],
+            'join', 'handover' => [null, WireDesk::ledger($state)],
             default => throw new Trouble("There is no stage “{$stage}”."),
         };
 
         return [
-            'job' => $work->plan->name,
-            'client' => $work->plan->client,
+            'job' => $state->plan->name,
+            'client' => $state->plan->client,
             'stage' => $stage,
-            'limits' => Document::write($work->plan)['limits'],
+            'limits' => Document::write($state->plan)['limits'],
             'joinable' =>
-                $work->plan->hubs !== [] &&
+                $state->plan->hubs !== [] &&
                 array_filter(
-                    array_keys($work->plan->controllers),
-                    static fn(string $id): bool => $work->plan->controller($id)?->profile !== null,
+                    array_keys($state->plan->controllers),
+                    static fn(string $id): bool => $state->plan->controller($id)?->profile !== null,
                 ) !== [],
-            'stages' => Stages::of($work, $findings),
+            'stages' => Stages::of($state, $findings),
             'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
             'ledger' => array_map(static fn(Figure $f): array => $f->toArray(), $ledger),
             'survey' => $stage === 'survey' ? $picture : null,

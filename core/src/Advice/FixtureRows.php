@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\KitSnapshot;
 
@@ -11,13 +12,13 @@ use EmberDusk\Kit\KitSnapshot;
 final readonly class FixtureRows
 {
     /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/fixtureRow */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
-        $plan = $work->plan;
+        $plan = $state->plan;
         $rows = [];
         foreach ($plan->fixtures as $id => $fitting) {
             $fixture = $plan->fixture($fitting->kit);
-            $result = $work->fitting($id);
+            $result = $state->fitting($id);
             $cable = $plan->cableTo($id);
             if ($fixture === null) {
                 continue;
@@ -45,8 +46,8 @@ final readonly class FixtureRows
                         : '',
                 'volts' => $result === null ? '' : sprintf('%.2f', $result->volts),
                 'choices' => $fixture->lowVoltage()
-                    ? self::supplies($work, $id)
-                    : self::modules($work, $id, $fixture->dim),
+                    ? self::supplies($state, $id)
+                    : self::modules($state, $id, $fixture->dim),
             ];
         }
 
@@ -54,14 +55,14 @@ final readonly class FixtureRows
     }
 
     /** @return list<array{label: string, change: array<string, mixed>}> */
-    private static function supplies(Work $work, string $fitting): array
+    private static function supplies(JobState $state, string $fitting): array
     {
         $cable = null;
-        foreach ($work->shelf->ofKind('cable') as $snapshot) {
+        foreach ($state->shelf->ofKind('cable') as $snapshot) {
             $cable ??=
                 $snapshot->entry instanceof \EmberDusk\Kit\Cable &&
                 $snapshot->entry->cores === 2 &&
-                $snapshot->entry->conductor->system === $work->plan->terms->wire &&
+                $snapshot->entry->conductor->system === $state->plan->terms->wire &&
                 $snapshot->entry->conductor->capacity !== null
                     ? $snapshot->entry->id()
                     : null;
@@ -76,19 +77,19 @@ final readonly class FixtureRows
                         'kind' => 'HangFixture',
                         'fixture' => $fitting,
                         'on' => $id,
-                        'kit' => $work->plan->cableTo($fitting)->kit ?? $cable,
+                        'kit' => $state->plan->cableTo($fitting)->kit ?? $cable,
                     ],
                 ],
-                array_keys($work->plan->supplies),
+                array_keys($state->plan->supplies),
             );
     }
 
     /** @return list<array{label: string, change: array<string, mixed>}> */
-    private static function modules(Work $work, string $fitting, string $dim): array
+    private static function modules(JobState $state, string $fitting, string $dim): array
     {
         $choices = [];
-        foreach (array_keys($work->plan->modules) as $id) {
-            if ($work->plan->module($id)?->dims() === $dim) {
+        foreach (array_keys($state->plan->modules) as $id) {
+            if ($state->plan->module($id)?->dims() === $dim) {
                 $choices[] = [
                     'label' => 'Under ' . strtoupper($id),
                     'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'module' => $id],
@@ -96,7 +97,7 @@ final readonly class FixtureRows
             }
         }
         $kinds = array_merge(
-            ...array_map(static fn(string $kind): array => $work->shelf->ofKind($kind), array_keys(Dimmer::DIMS)),
+            ...array_map(static fn(string $kind): array => $state->shelf->ofKind($kind), array_keys(Dimmer::DIMS)),
         );
         foreach (
             array_filter(

@@ -6,6 +6,7 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Circuit\Rules\ControllerAmps;
 use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Strip;
@@ -21,11 +22,11 @@ final readonly class KitDesk
     private const SLOTS = ['supply', 'controller', 'cable', 'strip'];
 
     /** @return array<string, mixed> */
-    public static function picture(Work $work): array
+    public static function picture(JobState $state): array
     {
-        $hub = $work->plan->hubs === [] ? null : array_values($work->plan->hubs)[0]->kit;
+        $hub = $state->plan->hubs === [] ? null : array_values($state->plan->hubs)[0]->kit;
 
-        $hand = self::inHand($work)?->id;
+        $hand = self::inHand($state)?->id;
 
         return [
             'inHand' => $hand,
@@ -33,63 +34,63 @@ final readonly class KitDesk
                 static fn(Run $run): array => [
                     'id' => $run->id,
                     'name' => $run->name(),
-                    'length' => $work->plan->terms->say($run->length()),
+                    'length' => $state->plan->terms->say($run->length()),
                     'slots' => array_map(
-                        static fn(string $slot): array => self::slot($work, $run, $slot, $run->id === $hand),
+                        static fn(string $slot): array => self::slot($state, $run, $slot, $run->id === $hand),
                         self::SLOTS,
                     ),
                 ],
-                array_values($work->plan->runs),
+                array_values($state->plan->runs),
             ),
             'owned' => array_map(
                 static fn(Owned $o): array => [
                     'kit' => $o->id,
-                    'name' => ($work->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id,
+                    'name' => ($state->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id,
                     'count' => $o->count,
                 ],
-                array_values($work->plan->owned),
+                array_values($state->plan->owned),
             ),
             'hub' => [
                 'slot' => 'hub',
                 'label' => 'Hub',
                 'chosen' => $hub,
-                'name' => $work->plan->hub(array_key_first($work->plan->hubs))?->name(),
-                'facts' => self::chosenFacts($work, $hub),
+                'name' => $state->plan->hub(array_key_first($state->plan->hubs))?->name(),
+                'facts' => self::chosenFacts($state, $hub),
                 'share' => [],
-                'options' => KitOptions::options($work, null, 'hub', $hub),
+                'options' => KitOptions::options($state, null, 'hub', $hub),
             ],
         ];
     }
 
     /** @return list<Figure> of the one run that has a strip, or sums over all that have */
-    public static function ledger(Work $work): array
+    public static function ledger(JobState $state): array
     {
         $runs = array_values(
-            array_filter($work->plan->runs, static fn(Run $r): bool => $work->plan->strip($r->strip) !== null),
+            array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->strip($r->strip) !== null),
         );
         if (count($runs) !== 1) {
             return $runs === []
                 ? []
                 : [
-                    self::total($work, $runs, 'Load, all full', 'W', static fn(Figure $load): float => $load->value),
+                    self::total($state, $runs, 'Load, all full', 'W', static fn(Figure $load): float => $load->value),
                     self::total(
-                        $work,
+                        $state,
                         $runs,
                         'Supplies asked for',
                         'W',
-                        static fn(Figure $load): float => $load->value / (1 - $work->plan->limits->headroom),
+                        static fn(Figure $load): float => $load->value / (1 - $state->plan->limits->headroom),
                     ),
                 ];
         }
         $run = $runs[0];
-        $strip = $work->plan->strip($run->strip);
-        $controller = $work->plan->controller($run->controller);
+        $strip = $state->plan->strip($run->strip);
+        $controller = $state->plan->controller($run->controller);
         if ($strip === null) {
             return [];
         }
         $figures = [
-            RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
-            RunFigures::asks($strip, $work->plan, $run),
+            RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
+            RunFigures::asks($strip, $state->plan, $run),
         ];
         if ($controller !== null) {
             $figures[] = self::carries($run, $strip, $controller);
@@ -111,16 +112,16 @@ final readonly class KitDesk
      * @param  list<Run>  $runs
      * @param  callable(Figure): float  $of
      */
-    private static function total(Work $work, array $runs, string $label, string $unit, callable $of): Figure
+    private static function total(JobState $state, array $runs, string $label, string $unit, callable $of): Figure
     {
         $inputs = [];
         foreach ($runs as $n => $run) {
-            $strip = $work->plan->strip($run->strip);
+            $strip = $state->plan->strip($run->strip);
             if ($strip !== null) {
                 $inputs[] = new Input(
                     'P' . ($n + 1),
                     $run->name(),
-                    $of(RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, $label)),
+                    $of(RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, $label)),
                     $unit,
                 );
             }
@@ -161,14 +162,14 @@ final readonly class KitDesk
     }
 
     /** The run that is looked at; else, where somebody has begun to choose, work goes on there. */
-    private static function inHand(Work $work): ?Run
+    private static function inHand(JobState $state): ?Run
     {
-        foreach ($work->open as $id) {
-            if (isset($work->plan->runs[$id])) {
-                return $work->plan->runs[$id];
+        foreach ($state->open as $id) {
+            if (isset($state->plan->runs[$id])) {
+                return $state->plan->runs[$id];
             }
         }
-        $runs = array_values($work->plan->runs);
+        $runs = array_values($state->plan->runs);
 
         return array_values(
             array_filter(
@@ -183,28 +184,28 @@ final readonly class KitDesk
      * @param  bool  $hand  whether what the shelf has for it is told too
      * @return array<string, mixed>
      */
-    private static function slot(Work $work, Run $run, string $slot, bool $hand): array
+    private static function slot(JobState $state, Run $run, string $slot, bool $hand): array
     {
         $kit = match ($slot) {
             'strip' => $run->strip,
-            'supply' => $work->plan->supplies[$run->supply ?? '']->kit ?? null,
-            'controller' => $work->plan->controllers[$run->controller ?? '']->kit ?? null,
-            default => $work->plan->cableTo($run->controller ?? '')->kit ?? null,
+            'supply' => $state->plan->supplies[$run->supply ?? '']->kit ?? null,
+            'controller' => $state->plan->controllers[$run->controller ?? '']->kit ?? null,
+            default => $state->plan->cableTo($run->controller ?? '')->kit ?? null,
         };
 
         return [
             'slot' => $slot,
             'label' => ucfirst($slot),
             'chosen' => $kit,
-            'name' => $kit === null ? null : ($work->plan->kit[$kit] ?? null)?->entry->name(),
-            'facts' => self::chosenFacts($work, $kit),
-            'share' => $hand ? self::share($work, $run, $slot) : [],
-            'options' => $hand ? KitOptions::options($work, $run, $slot, $kit) : [],
+            'name' => $kit === null ? null : ($state->plan->kit[$kit] ?? null)?->entry->name(),
+            'facts' => self::chosenFacts($state, $kit),
+            'share' => $hand ? self::share($state, $run, $slot) : [],
+            'options' => $hand ? KitOptions::options($state, $run, $slot, $kit) : [],
         ];
     }
 
     /** @return list<array{with: string, text: string}> units of other runs that this one could hang on, or a unit of its own when it shares one */
-    private static function share(Work $work, Run $run, string $slot): array
+    private static function share(JobState $state, Run $run, string $slot): array
     {
         $of = static fn(Run $r): ?string => $slot === 'supply'
             ? $r->supply
@@ -213,7 +214,7 @@ final readonly class KitDesk
                 : null);
         $mine = $of($run);
         $share = [];
-        foreach ($work->plan->runs as $other) {
+        foreach ($state->plan->runs as $other) {
             $unit = $of($other);
             if ($other->id !== $run->id && $unit !== null && !isset($share[$unit])) {
                 $share[$unit] =
@@ -230,9 +231,9 @@ final readonly class KitDesk
     }
 
     /** @return list<string> */
-    private static function chosenFacts(Work $work, ?string $kit): array
+    private static function chosenFacts(JobState $state, ?string $kit): array
     {
-        $entry = $work->plan->kit[$kit ?? '']->entry ?? null;
+        $entry = $state->plan->kit[$kit ?? '']->entry ?? null;
 
         return $entry === null ? [] : Facts::of($entry);
     }

@@ -6,6 +6,7 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Circuit\Rules\Book;
 use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
@@ -28,14 +29,14 @@ final readonly class KitOptions
      *
      * @return list<array<string, mixed>>
      */
-    public static function options(Work $work, ?Run $run, string $kind, ?string $chosen): array
+    public static function options(JobState $state, ?Run $run, string $kind, ?string $chosen): array
     {
         $ranked = [];
         foreach (
-            [...$work->shelf->ofKind($kind), ...$kind === 'strip' ? $work->shelf->ofKind('pixels') : []]
+            [...$state->shelf->ofKind($kind), ...$kind === 'strip' ? $state->shelf->ofKind('pixels') : []]
             as $n => $snapshot
         ) {
-            $gauge = $run === null ? null : Gauge::of($work->plan, $run, $snapshot->entry);
+            $gauge = $run === null ? null : Gauge::of($state->plan, $run, $snapshot->entry);
             $ranked[] = [
                 $snapshot->entry->id() === $chosen ? 0 : 1,
                 ...$gauge?->rank() ?? [0, 0.0],
@@ -48,13 +49,13 @@ final readonly class KitOptions
         $options = [];
         foreach (array_slice($ranked, 0, self::MOST) as [, , , , $snapshot, $gauge]) {
             $id = $snapshot->entry->id();
-            $verdict = $run === null ? null : self::verdict($work, $run, $snapshot);
+            $verdict = $run === null ? null : self::verdict($state, $run, $snapshot);
             $options[] = [
                 'id' => $id,
                 'name' => $snapshot->entry->name(),
                 'facts' => Facts::of($snapshot->entry),
                 'chosen' => $id === $chosen,
-                'moved' => $id === $chosen && ($work->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
+                'moved' => $id === $chosen && ($state->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
                 'gauge' => $gauge?->toArray(),
                 'verdict' => $verdict?->title,
                 'severity' => $verdict?->severity->value,
@@ -65,10 +66,10 @@ final readonly class KitOptions
     }
 
     /** The worst that would be said of this entry in this run, before anything is solved. */
-    private static function verdict(Work $work, Run $run, KitSnapshot $snapshot): ?Finding
+    private static function verdict(JobState $state, Run $run, KitSnapshot $snapshot): ?Finding
     {
         try {
-            $plan = ChooseKit::of($run->id, $snapshot)->apply($work->plan);
+            $plan = ChooseKit::of($run->id, $snapshot)->apply($state->plan);
         } catch (Trouble $t) {
             return new Finding(
                 'refused',

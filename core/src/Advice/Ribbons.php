@@ -8,6 +8,7 @@ use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\Rules\Seam;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Channel;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\LaidCable;
@@ -27,13 +28,13 @@ final readonly class Ribbons
     private const SMALL = 24;
 
     /** @return array<string, mixed> */
-    public static function run(Work $work, Run $run): array
+    public static function run(JobState $state, Run $run): array
     {
-        $plan = $work->plan;
+        $plan = $state->plan;
         $strip = $plan->strip($run->strip);
         $marks = $plan->cutMarks($run);
-        $result = $work->shown($run->id);
-        $trouble = $work->results[$run->id] ?? null;
+        $result = $state->shown($run->id);
+        $trouble = $state->results[$run->id] ?? null;
         $trunk = $plan->cableTo($run->controller ?? '');
 
         return [
@@ -62,15 +63,15 @@ final readonly class Ribbons
                 $run->controller,
                 $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
             ),
-            'trunk' => $trunk === null ? null : self::cable($work, $trunk, $result),
+            'trunk' => $trunk === null ? null : self::cable($state, $trunk, $result),
             'place' => $plan->places[$run->place]->name ?? '',
             'pins' => $run->pins,
-            'cables' => self::ways($work, $run, $result),
-            'taps' => Taps::of($work, $run),
+            'cables' => self::ways($state, $run, $result),
+            'taps' => Taps::of($state, $run),
             'load' => $strip === null ? null : RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load')->toArray(),
             'evenness' => $result === null ? null : RunFigures::evenness($result)->toArray(),
-            'feeds' => self::feeds($work, $run, $result),
-            ...self::curves($work, $run, $result),
+            'feeds' => self::feeds($state, $run, $result),
+            ...self::curves($state, $run, $result),
         ];
     }
 
@@ -79,13 +80,13 @@ final readonly class Ribbons
      *
      * @return array<string, mixed>
      */
-    private static function curves(Work $work, Run $run, ?RunResult $result): array
+    private static function curves(JobState $state, Run $run, ?RunResult $result): array
     {
-        $strip = $work->plan->strip($run->strip);
+        $strip = $state->plan->strip($run->strip);
         if ($result === null || $strip === null) {
             return ['thin' => false, 'light' => [], 'volts' => [], 'amps' => [], 'seen' => [], 'spread' => []];
         }
-        if (count($work->plan->runs) > self::FEW && !in_array($run->id, $work->open, true)) {
+        if (count($state->plan->runs) > self::FEW && !in_array($run->id, $state->open, true)) {
             $count = min(self::SMALL, count($result->light));
 
             return [
@@ -130,17 +131,17 @@ final readonly class Ribbons
     }
 
     /** @return list<array<string, mixed>> */
-    private static function feeds(Work $work, Run $run, ?RunResult $result): array
+    private static function feeds(JobState $state, Run $run, ?RunResult $result): array
     {
-        $marks = $work->plan->cutMarks($run);
+        $marks = $state->plan->cutMarks($run);
         $feeds = [];
-        foreach ($work->plan->feedsOf($run) as $feed) {
-            $cable = $work->plan->cableTo($feed->id);
+        foreach ($state->plan->feedsOf($run) as $feed) {
+            $cable = $state->plan->cableTo($feed->id);
             $feeds[] = [
                 'id' => $feed->id,
                 'pad' => $feed->pad,
                 'at' => $marks?->position($feed->pad) ?? 0.0,
-                'cable' => $cable === null ? null : self::cable($work, $cable, $result),
+                'cable' => $cable === null ? null : self::cable($state, $cable, $result),
             ];
         }
 
@@ -148,9 +149,9 @@ final readonly class Ribbons
     }
 
     /** @return list<array<string, mixed>> every cable on the way to the run, in the order of the current, each with where it goes */
-    private static function ways(Work $work, Run $run, ?RunResult $result): array
+    private static function ways(JobState $state, Run $run, ?RunResult $result): array
     {
-        $plan = $work->plan;
+        $plan = $state->plan;
         $marks = $plan->cutMarks($run);
         $cables =
             $run->controller === null || $plan->strip($run->strip)?->switched() === false
@@ -167,7 +168,7 @@ final readonly class Ribbons
             array_map(
                 static fn(LaidCable $c): array => [
                     'way' => $end($c->from) . ' to ' . $end($c->to),
-                    'cable' => self::cable($work, $c, $result),
+                    'cable' => self::cable($state, $c, $result),
                 ],
                 $cables,
             ),
@@ -175,9 +176,9 @@ final readonly class Ribbons
     }
 
     /** @return array<string, mixed> */
-    private static function cable(Work $work, LaidCable $cable, ?RunResult $result): array
+    private static function cable(JobState $state, LaidCable $cable, ?RunResult $result): array
     {
-        $kit = $work->plan->cable($cable->kit);
+        $kit = $state->plan->cable($cable->kit);
         $of = $result->cables[$cable->id] ?? null;
 
         return [
@@ -189,7 +190,7 @@ final readonly class Ribbons
             'joint' => $cable->joint ?? '',
             'fuse' => $cable->fuse ?? '',
             'existing' => $cable->existing,
-            'drop' => $of === null ? null : CableFigures::cableDrop($work->plan, $of)->toArray(),
+            'drop' => $of === null ? null : CableFigures::cableDrop($state->plan, $of)->toArray(),
             'amps' => $of === null ? null : CableFigures::cableAmps($of)->toArray(),
         ];
     }

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Job\JobState;
+
 /** The job's scenes, and what can be set in one: every controller's channels, every pixel run. */
 final readonly class SceneRows
 {
     /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/sceneRow */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
         $rows = [];
-        foreach ($work->plan->scenes as $id => $scene) {
+        foreach ($state->plan->scenes as $id => $scene) {
             $rows[] = [
                 'id' => $id,
                 'name' => $scene->name,
@@ -27,9 +29,9 @@ final readonly class SceneRows
     }
 
     /** @return list<array{id: string, name: string, channels: list<string>}> */
-    public static function dimmed(Work $work): array
+    public static function dimmed(JobState $state): array
     {
-        $plan = $work->plan;
+        $plan = $state->plan;
         $rows = [];
         foreach ($plan->runs as $run) {
             $strip = $plan->strip($run->strip);

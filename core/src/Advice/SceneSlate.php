@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Advice;
 
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
@@ -29,11 +30,11 @@ final readonly class SceneSlate
     }
 
     /** @return list<Finding> */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
         $findings = [];
-        foreach ($work->plan->scenes as $id => $scene) {
-            foreach ($work->scenes[$id] ?? [] as $run => $result) {
+        foreach ($state->plan->scenes as $id => $scene) {
+            foreach ($state->scenes[$id] ?? [] as $run => $result) {
                 if ($result instanceof Trouble) {
                     $findings[] = new Finding(
                         'scene-unsolved',
@@ -44,16 +45,16 @@ final readonly class SceneSlate
                     );
                     break;
                 }
-                $full = $work->result($run);
+                $full = $state->result($run);
                 if (!($result instanceof RunResult) || $full === null || $result->brightest() <= 0) {
                     continue;
                 }
-                $limit = $work->plan->limits->evenness;
+                $limit = $state->plan->limits->evenness;
                 if ($result->evenness() < $limit && $full->evenness() >= $limit) {
                     $findings[] = new Finding(
                         'scene-evenness',
                         Severity::Watch,
-                        "{$work->plan->run($run)->name()} is uneven in “{$scene->name}”",
+                        "{$state->plan->run($run)->name()} is uneven in “{$scene->name}”",
                         sprintf(
                             'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: in its on-time the whole current flows.',
                             $result->evenness(),

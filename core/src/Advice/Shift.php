@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Job\JobState;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
@@ -11,7 +12,7 @@ use EmberDusk\Values\Finding;
 final readonly class Shift
 {
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/shift */
-    public static function of(Work $before, Work $after): array
+    public static function of(JobState $before, JobState $after): array
     {
         $old = self::figures($before);
         $new = self::figures($after);
@@ -27,7 +28,7 @@ final readonly class Shift
                 ];
             }
         }
-        $titles = static fn(Work $w): array => array_map(static fn(Finding $f): string => $f->title, Slate::of($w));
+        $titles = static fn(JobState $w): array => array_map(static fn(Finding $f): string => $f->title, Slate::of($w));
 
         return [
             'figures' => $moved,
@@ -37,10 +38,10 @@ final readonly class Shift
     }
 
     /** @return array<string, Figure> by label */
-    private static function figures(Work $work): array
+    private static function figures(JobState $state): array
     {
         $figures = [];
-        foreach ([...KitDesk::ledger($work), ...WireDesk::ledger($work)] as $figure) {
+        foreach ([...KitDesk::ledger($state), ...WireDesk::ledger($state)] as $figure) {
             $figures[$figure->label] ??= $figure;
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
 use EmberDusk\Reach\Channels;
@@ -21,17 +22,17 @@ use EmberDusk\Values\Severity;
 final readonly class SiteSlate
 {
     /** @return list<Finding> */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
         $findings = [];
         $radios = [];
-        foreach ($work->plan->places as $id => $place) {
+        foreach ($state->plan->places as $id => $place) {
             $sheet = TapeNotes::read($place->notes);
             if (trim($place->notes) === '' || $sheet->slips !== []) {
                 continue;
             }
             $site = $sheet->site;
-            $runs = array_filter($work->plan->runs, static fn(Run $r): bool => $r->place === $id);
+            $runs = array_filter($state->plan->runs, static fn(Run $r): bool => $r->place === $id);
             array_push(
                 $findings,
                 ...self::damp($place, $site),
@@ -39,7 +40,7 @@ final readonly class SiteSlate
                 ...SupplySlate::power($place, $site, $runs),
                 ...SupplySlate::legs($place, $site),
                 ...self::boxes($place, $site),
-                ...BankSlate::of($place, $site, $work->shelf),
+                ...BankSlate::of($place, $site, $state->shelf),
             );
             array_push($radios, ...array_map(static fn(Radio $r): array => [$id, $r], $site->radios));
         }

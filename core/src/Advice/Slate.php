@@ -11,6 +11,7 @@ use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Circuit\Rules\Lamps;
 use EmberDusk\Circuit\Rules\Meets;
 use EmberDusk\Circuit\Rules\Modules;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
@@ -24,10 +25,10 @@ use EmberDusk\Values\Trouble;
 final readonly class Slate
 {
     /** @return list<Finding> */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
-        $findings = [...self::survey($work), ...SiteSlate::of($work)];
-        if ($work->plan->runs !== [] && $work->plan->hubs === []) {
+        $findings = [...self::survey($state), ...SiteSlate::of($state)];
+        if ($state->plan->runs !== [] && $state->plan->hubs === []) {
             $findings[] = new Finding(
                 'no-hub',
                 Severity::Open,
@@ -36,10 +37,10 @@ final readonly class Slate
                 new Place('kit', 'hub'),
             );
         }
-        foreach ($work->plan->runs as $id => $run) {
-            array_push($findings, ...Book::check(new Judged($work->plan, $run, $work->result($id), $work->shelf)));
-            $trouble = $work->results[$id] ?? null;
-            if ($trouble instanceof Trouble && \EmberDusk\Circuit\WiredRun::of($work->plan, $run) !== null) {
+        foreach ($state->plan->runs as $id => $run) {
+            array_push($findings, ...Book::check(new Judged($state->plan, $run, $state->result($id), $state->shelf)));
+            $trouble = $state->results[$id] ?? null;
+            if ($trouble instanceof Trouble && \EmberDusk\Circuit\WiredRun::of($state->plan, $run) !== null) {
                 $findings[] = new Finding(
                     'unsolved',
                     Severity::Stop,
@@ -49,9 +50,9 @@ final readonly class Slate
                 );
             }
         }
-        foreach ($work->plan->fixtures as $id => $fitting) {
-            array_push($findings, ...Lamps::check($work->plan, $fitting, $work->fitting($id), $work->shelf));
-            $trouble = $work->results[$id] ?? null;
+        foreach ($state->plan->fixtures as $id => $fitting) {
+            array_push($findings, ...Lamps::check($state->plan, $fitting, $state->fitting($id), $state->shelf));
+            $trouble = $state->results[$id] ?? null;
             if ($trouble instanceof Trouble) {
                 $findings[] = new Finding(
                     'collapse',
@@ -64,21 +65,21 @@ final readonly class Slate
         }
         array_push(
             $findings,
-            ...Modules::check($work->plan, $work->shelf),
-            ...SceneSlate::of($work),
-            ...self::trials($work),
+            ...Modules::check($state->plan, $state->shelf),
+            ...SceneSlate::of($state),
+            ...self::trials($state),
             ...Meets::check(
-                $work->plan,
+                $state->plan,
                 array_filter(
                     array_map(
-                        $work->result(...),
-                        array_combine(array_keys($work->plan->runs), array_keys($work->plan->runs)),
+                        $state->result(...),
+                        array_combine(array_keys($state->plan->runs), array_keys($state->plan->runs)),
                     ),
                 ),
             ),
         );
-        foreach (array_keys($work->plan->controllers) as $id) {
-            if ($work->plan->controller($id)?->profile !== null && !in_array($id, $work->joined, true)) {
+        foreach (array_keys($state->plan->controllers) as $id) {
+            if ($state->plan->controller($id)?->profile !== null && !in_array($id, $state->joined, true)) {
                 $findings[] = new Finding(
                     'not-joined',
                     Severity::Open,
@@ -89,17 +90,17 @@ final readonly class Slate
             }
         }
 
-        array_push($findings, ...PartsDesk::findings($work), ...BuildDesk::findings($work));
+        array_push($findings, ...PartsDesk::findings($state), ...BuildDesk::findings($state));
 
         return Finding::worstFirst($findings);
     }
 
     /** @return list<Finding> solderless trial boards that are counted on for permanent work */
-    private static function trials(Work $work): array
+    private static function trials(JobState $state): array
     {
         $findings = [];
-        foreach (array_keys($work->plan->owned) as $id) {
-            $kit = $work->plan->kit[$id] ?? null;
+        foreach (array_keys($state->plan->owned) as $id) {
+            $kit = $state->plan->kit[$id] ?? null;
             if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
                 $findings[] = new Finding(
                     'trial',
@@ -119,11 +120,11 @@ final readonly class Slate
     }
 
     /** @return list<Finding> */
-    private static function survey(Work $work): array
+    private static function survey(JobState $state): array
     {
         $findings = [];
         $words = [];
-        foreach ($work->plan->places as $id => $place) {
+        foreach ($state->plan->places as $id => $place) {
             $sheet = TapeNotes::read($place->notes);
             foreach (array_keys($sheet->runs) as $word) {
                 $words[$id][$word] = true;
@@ -150,7 +151,7 @@ final readonly class Slate
                 );
             }
             if ($sheet->slips === []) {
-                array_push($findings, ...self::lost($work->plan->runs, $id, $words[$id] ?? []));
+                array_push($findings, ...self::lost($state->plan->runs, $id, $words[$id] ?? []));
             }
             if (trim($place->notes) === '') {
                 $findings[] = new Finding(

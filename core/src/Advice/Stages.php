@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Advice\Works\Worksheet;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
 use EmberDusk\Schedule\Step;
@@ -28,16 +28,16 @@ final readonly class Stages
      * @param  list<Finding>  $findings
      * @return list<array{id: string, number: int, name: string, state: string, open: int}>
      */
-    public static function of(Work $work, array $findings): array
+    public static function of(JobState $state, array $findings): array
     {
-        $plan = $work->plan;
+        $plan = $state->plan;
         $begun = [
             'survey' => array_filter($plan->places, static fn($p): bool => trim($p->notes) !== '') !== [],
             'kit' => $plan->kit !== [],
             'wire' => $plan->cables !== [],
-            'parts' => array_filter($work->marks, static fn(Mark $m): bool => $m->state !== '') !== [],
-            'build' => $work->ticks !== [],
-            'join' => $work->joined !== [],
+            'parts' => array_filter($state->marks, static fn(Mark $m): bool => $m->state !== '') !== [],
+            'build' => $state->ticks !== [],
+            'join' => $state->joined !== [],
         ];
         $stages = [];
         $allLit = true;
@@ -47,27 +47,27 @@ final readonly class Stages
                 match (true) {
                     $id === 'parts' && $begun[$id] => count(
                         array_filter(
-                            Worksheet::of($work)->parts->parts,
-                            static fn(Part $p): bool => $p->paid() > 0 && Worksheet::of($work)->mark($p)->missing(),
+                            $state->schedule()->parts->parts,
+                            static fn(Part $p): bool => $p->paid() > 0 && $state->schedule()->mark($p)->missing(),
                         ),
                     ),
                     $id === 'build' && $begun[$id] => count(
                         array_filter(
-                            Worksheet::of($work)->steps,
-                            static fn(Step $s): bool => !isset($work->ticks[$s->id]),
+                            $state->schedule()->steps,
+                            static fn(Step $s): bool => !isset($state->ticks[$s->id]),
                         ),
                     ),
                     default => 0,
                 };
-            $state = match (true) {
+            $lamp = match (true) {
                 $id === 'handover' => $allLit ? 'lit' : 'unlit',
                 !$begun[$id] => 'unlit',
                 $open > 0 => 'glowing',
                 default => 'lit',
             };
             // Who keeps no list of parts and ticks no steps may hand over all the same.
-            $allLit = $allLit && ($state === 'lit' || ($state === 'unlit' && in_array($id, ['parts', 'build'], true)));
-            $stages[] = ['id' => $id, 'number' => $number, 'name' => $name, 'state' => $state, 'open' => $open];
+            $allLit = $allLit && ($lamp === 'lit' || ($lamp === 'unlit' && in_array($id, ['parts', 'build'], true)));
+            $stages[] = ['id' => $id, 'number' => $number, 'name' => $name, 'state' => $lamp, 'open' => $open];
         }
 
         return $stages;

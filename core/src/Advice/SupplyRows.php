@@ -8,6 +8,7 @@ use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Rules\LimitedPower;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
@@ -16,15 +17,15 @@ use EmberDusk\Values\Input;
 final readonly class SupplyRows
 {
     /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/supplyRow */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
         $rows = [];
-        foreach ($work->plan->supplies as $id => $unit) {
-            $supply = $work->plan->supply($id);
+        foreach ($state->plan->supplies as $id => $unit) {
+            $supply = $state->plan->supply($id);
             if ($supply === null) {
                 continue;
             }
-            $amps = self::amps($work, $id);
+            $amps = self::amps($state, $id);
             $rows[] = [
                 'id' => $id,
                 'name' => $supply->name(),
@@ -46,19 +47,20 @@ final readonly class SupplyRows
     }
 
     /** @return array{float, float}|null average and peak amps; null while nothing on it is solved */
-    private static function amps(Work $work, string $supply): ?array
+    private static function amps(JobState $state, string $supply): ?array
     {
-        foreach ($work->plan->runs as $run) {
-            $result = $run->supply === $supply ? $work->shown($run->id) : null;
+        foreach ($state->plan->runs as $run) {
+            $result = $run->supply === $supply ? $state->shown($run->id) : null;
             if ($result instanceof RunResult) {
                 return [$result->supplyAmps, $result->peakAmps ?? $result->supplyAmps];
             }
         }
         $amps = 0.0;
-        foreach ($work->plan->fixtures as $id => $fitting) {
-            $result = $work->fitting($id);
+        foreach ($state->plan->fixtures as $id => $fitting) {
+            $result = $state->fitting($id);
             $amps +=
-                $result instanceof FixtureResult && $work->plan->root($work->plan->cableTo($id)->from ?? '') === $supply
+                $result instanceof FixtureResult &&
+                $state->plan->root($state->plan->cableTo($id)->from ?? '') === $supply
                     ? $result->amps
                     : 0.0;
         }

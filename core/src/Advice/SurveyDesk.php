@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -21,35 +22,35 @@ use EmberDusk\Values\Input;
 final readonly class SurveyDesk
 {
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/surveyPicture */
-    public static function picture(Work $work): array
+    public static function picture(JobState $state): array
     {
         return [
             'places' => array_map(
-                static fn(Place $p): array => self::place($work->plan, $p, TapeNotes::read($p->notes)),
-                array_values($work->plan->places),
+                static fn(Place $p): array => self::place($state->plan, $p, TapeNotes::read($p->notes)),
+                array_values($state->plan->places),
             ),
-            'terms' => $work->plan->terms->write(),
+            'terms' => $state->plan->terms->write(),
         ];
     }
 
     /** @return list<Figure> */
-    public static function ledger(Work $work): array
+    public static function ledger(JobState $state): array
     {
         $sites = array_map(
             static fn(Place $p): Site => TapeNotes::read($p->notes)->site,
-            array_values($work->plan->places),
+            array_values($state->plan->places),
         );
         $legs = array_merge(...array_map(static fn(Site $s): array => $s->legs, $sites));
         $runs = [];
-        foreach (array_values($work->plan->runs) as $n => $run) {
+        foreach (array_values($state->plan->runs) as $n => $run) {
             $runs[] = new Input(
                 'L' . ($n + 1),
                 $run->name(),
-                $work->plan->terms->inUnit($run->length()),
-                $work->plan->terms->unit(),
+                $state->plan->terms->inUnit($run->length()),
+                $state->plan->terms->unit(),
             );
         }
-        $measured = count(array_filter($work->plan->places, static fn(Place $p): bool => trim($p->notes) !== ''));
+        $measured = count(array_filter($state->plan->places, static fn(Place $p): bool => trim($p->notes) !== ''));
         $count = static fn(string $label, int $value, string $of, string $meaning): Figure => new Figure(
             $label,
             $value,
@@ -64,13 +65,13 @@ final readonly class SurveyDesk
             new Figure(
                 'Strip to light',
                 array_sum(array_map(static fn(Input $i): float => $i->value, $runs)),
-                $work->plan->terms->unit(),
+                $state->plan->terms->unit(),
                 2,
                 implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $runs)) ?: '0',
                 $runs,
                 'As in the tape notes when they last could be read; gaps are left out.',
             ),
-            $count('Places measured', $measured, 'of ' . count($work->plan->places), 'places with notes'),
+            $count('Places measured', $measured, 'of ' . count($state->plan->places), 'places with notes'),
             $count(
                 'Legs traced',
                 count(array_filter($legs, static fn(CableLeg $l): bool => $l->traced || $l->open)),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Run;
@@ -12,14 +13,14 @@ use EmberDusk\Plan\Run;
 final readonly class Taps
 {
     /** @return list<array{label: string, change: array<string, mixed>}> */
-    public static function of(Work $work, Run $run): array
+    public static function of(JobState $state, Run $run): array
     {
-        $strip = $work->plan->strip($run->strip);
-        if ($strip === null || $work->plan->origin($run) === null) {
+        $strip = $state->plan->strip($run->strip);
+        if ($strip === null || $state->plan->origin($run) === null) {
             return [];
         }
         $drop = null;
-        foreach ($work->shelf->ofKind('cable') as $snapshot) {
+        foreach ($state->shelf->ofKind('cable') as $snapshot) {
             if (
                 $snapshot->entry instanceof Cable &&
                 $snapshot->entry->cores === count($strip->channels) + 1 &&
@@ -32,7 +33,7 @@ final readonly class Taps
         if ($drop === null) {
             return [];
         }
-        foreach (ExistingLegs::of($work->plan, $run, $work->shelf) as $name => $leg) {
+        foreach (ExistingLegs::of($state->plan, $run, $state->shelf) as $name => $leg) {
             $taps[] = [
                 'label' => "Tap leg {$name} at both ends of each section",
                 'change' => [

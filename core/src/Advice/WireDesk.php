@@ -7,6 +7,7 @@ namespace EmberDusk\Advice;
 use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\Rules\Seam;
 use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\KitSnapshot;
@@ -19,10 +20,10 @@ use EmberDusk\Values\Input;
 final readonly class WireDesk
 {
     /** @return array<string, mixed> */
-    public static function picture(Work $work): array
+    public static function picture(JobState $state): array
     {
         return [
-            'runs' => array_map(static fn(Run $r): array => Ribbons::run($work, $r), array_values($work->plan->runs)),
+            'runs' => array_map(static fn(Run $r): array => Ribbons::run($state, $r), array_values($state->plan->runs)),
             'cables' => array_map(
                 static fn(KitSnapshot $f): array => [
                     'id' => $f->entry->id(),
@@ -30,25 +31,25 @@ final readonly class WireDesk
                     'label' =>
                         $f->entry instanceof Cable ? $f->entry->cores . ' x ' . $f->entry->conductor->label() : '',
                 ],
-                $work->shelf->ofKind('cable'),
+                $state->shelf->ofKind('cable'),
             ),
-            'joints' => self::options($work, 'connector'),
-            'fuses' => self::options($work, 'fuse'),
-            'supplies' => SupplyRows::of($work),
-            'fixtures' => FixtureRows::of($work),
-            'fixtureKit' => self::options($work, 'fixture'),
+            'joints' => self::options($state, 'connector'),
+            'fuses' => self::options($state, 'fuse'),
+            'supplies' => SupplyRows::of($state),
+            'fixtures' => FixtureRows::of($state),
+            'fixtureKit' => self::options($state, 'fixture'),
             'places' => array_map(
                 static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name, 'label' => ''],
-                array_values($work->plan->places),
+                array_values($state->plan->places),
             ),
-            'scene' => $work->scene,
-            'scenes' => SceneRows::of($work),
-            'dimmed' => SceneRows::dimmed($work),
+            'scene' => $state->scene,
+            'scenes' => SceneRows::of($state),
+            'dimmed' => SceneRows::dimmed($state),
         ];
     }
 
     /** @return list<array{id: string, name: string, label: string}> what the shelf has of a kind */
-    private static function options(Work $work, string $kind): array
+    private static function options(JobState $state, string $kind): array
     {
         return array_map(
             static fn(KitSnapshot $f): array => [
@@ -56,41 +57,41 @@ final readonly class WireDesk
                 'name' => $f->entry->name(),
                 'label' => $f->entry instanceof Fuse ? sprintf('%g A', $f->entry->amps) : $f->entry->name(),
             ],
-            $work->shelf->ofKind($kind),
+            $state->shelf->ofKind($kind),
         );
     }
 
     /** @return list<Figure> of the one run that is wired, or the sum and the worst of all, each saying which it is */
-    public static function ledger(Work $work): array
+    public static function ledger(JobState $state): array
     {
         $runs = array_values(
-            array_filter($work->plan->runs, static fn(Run $r): bool => $work->plan->strip($r->strip) !== null),
+            array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->strip($r->strip) !== null),
         );
-        $figures = count($runs) === 1 ? self::figures($work, $runs[0]) : self::worst($work, $runs);
-        if ($work->plan->cables !== []) {
-            $figures[] = CableFigures::copper($work->plan);
+        $figures = count($runs) === 1 ? self::figures($state, $runs[0]) : self::worst($state, $runs);
+        if ($state->plan->cables !== []) {
+            $figures[] = CableFigures::copper($state->plan);
         }
 
         return $figures;
     }
 
     /** @return list<Figure> */
-    private static function figures(Work $work, Run $run): array
+    private static function figures(JobState $state, Run $run): array
     {
-        $strip = $work->plan->strip($run->strip);
-        $supply = $work->plan->supply($run->supply);
-        $result = $work->result($run->id);
+        $strip = $state->plan->strip($run->strip);
+        $supply = $state->plan->supply($run->supply);
+        $result = $state->result($run->id);
         if ($strip === null) {
             return [];
         }
-        $figures = [RunFigures::load($strip, $work->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full')];
+        $figures = [RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full')];
         if ($result === null || $supply === null) {
             return $figures;
         }
         $figures[] = RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply));
         $figures[] = RunFigures::darkest($result, $strip);
         $figures[] = RunFigures::evenness($result);
-        if (Seam::applies($work->plan, $run)) {
+        if (Seam::applies($state->plan, $run)) {
             $figures[] = RunFigures::seam($result);
         }
         if (count($strip->channels) > 1) {
@@ -107,12 +108,12 @@ final readonly class WireDesk
      * @param  list<Run>  $runs
      * @return list<Figure>
      */
-    private static function worst(Work $work, array $runs): array
+    private static function worst(JobState $state, array $runs): array
     {
         $loads = [];
         $worst = [];
         foreach ($runs as $n => $run) {
-            foreach (self::figures($work, $run) as $figure) {
+            foreach (self::figures($state, $run) as $figure) {
                 $kind = preg_replace('/^S\d+ /', '', $figure->label) ?? $figure->label;
                 if ($kind === 'Load, all full') {
                     $loads[] = new Input('P' . ($n + 1), $run->name(), $figure->value, 'W');

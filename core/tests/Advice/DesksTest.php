@@ -8,12 +8,12 @@ use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Gauge;
 use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\Stages;
-use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Handover\Sheet;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
@@ -30,7 +30,7 @@ use PHPUnit\Framework\TestCase;
 final class DesksTest extends TestCase
 {
     /** @param  list<string>  $joined */
-    private static function work(Plan $plan, array $joined = []): Work
+    private static function work(Plan $plan, array $joined = []): JobState
     {
         $results = [];
         foreach ($plan->runs as $id => $run) {
@@ -39,7 +39,7 @@ final class DesksTest extends TestCase
             }
         }
 
-        return new Work($plan, $results, Demo::shelf(), $joined);
+        return new JobState($plan, $results, Demo::shelf(), $joined);
     }
 
     private static function good(): Plan
@@ -54,9 +54,9 @@ final class DesksTest extends TestCase
     }
 
     /** @return array<string, string> */
-    private static function lamps(Work $work): array
+    private static function lamps(JobState $state): array
     {
-        return array_column(Stages::of($work, Slate::of($work)), 'state', 'id');
+        return array_column(Stages::of($state, Slate::of($state)), 'state', 'id');
     }
 
     public function test_the_lamps_go_from_unlit_by_glowing_to_lit(): void
@@ -104,7 +104,7 @@ final class DesksTest extends TestCase
     {
         $of = static fn(array $marks, array $ticks): array => array_intersect_key(
             self::lamps(
-                new Work(
+                new JobState(
                     self::good(),
                     self::work(self::good())->results,
                     Demo::shelf(),

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Advice;
 
 use EmberDusk\Advice\Slate;
-use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -297,6 +297,6 @@ final class FixesTest extends TestCase
             }
         }
 
-        return Slate::of(new Work($plan, $results, Demo::shelf(), []));
+        return Slate::of(new JobState($plan, $results, Demo::shelf(), []));
     }
 }

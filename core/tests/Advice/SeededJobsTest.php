@@ -6,11 +6,11 @@ namespace EmberDusk\Tests\Advice;
 
 use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Stages;
-use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -34,9 +34,9 @@ final class SeededJobsTest extends TestCase
     public function test_every_stage_answers(int $seed): void
     {
         $plan = SeededJobs::of($seed);
-        $work = new Work($plan, self::solved($plan), Demo::shelf(), [], today: '2026-12-01', time: '09:00');
+        $state = new JobState($plan, self::solved($plan), Demo::shelf(), [], today: '2026-12-01', time: '09:00');
         foreach (array_keys(Stages::ALL) as $stage) {
-            Schema::check(Json::object(Json::compact(Desk::of($stage, $work))), 'responses#/$defs/desk');
+            Schema::check(Json::object(Json::compact(Desk::of($stage, $state))), 'responses#/$defs/desk');
         }
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
     }

@@ -7,7 +7,7 @@ namespace EmberDusk\Tests\Advice;
 use EmberDusk\Advice\SheetPicture;
 use EmberDusk\Advice\SiteSlate;
 use EmberDusk\Advice\TraceDesk;
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Length;
@@ -47,7 +47,7 @@ final class SiteSlateTest extends TestCase
     /** @return list<Finding> */
     private static function findings(Plan $plan): array
     {
-        return SiteSlate::of(new Work($plan, [], Demo::shelf(), []));
+        return SiteSlate::of(new JobState($plan, [], Demo::shelf(), []));
     }
 
     public function test_a_place_that_is_surveyed_whole_says_nothing(): void

@@ -6,12 +6,11 @@ namespace EmberDusk\Tests\Advice;
 
 use EmberDusk\Advice\SceneSlate;
 use EmberDusk\Advice\SupplyRows;
-use EmberDusk\Advice\Work;
-use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Costing\Quote;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
@@ -65,7 +64,7 @@ final class SlateCasesTest extends TestCase
     private static function inScene(RunResult|Trouble $scene, RunResult $full): array
     {
         return SceneSlate::of(
-            new Work(self::scened(), ['line' => $full], Demo::shelf(), [], ['e1' => ['line' => $scene]]),
+            new JobState(self::scened(), ['line' => $full], Demo::shelf(), [], ['e1' => ['line' => $scene]]),
         );
     }
 
@@ -139,14 +138,14 @@ final class SlateCasesTest extends TestCase
     {
         $plan = Demo::with(Demo::run('2.00', 'strip-single-12', 'battery-12', 'controller-zigbee-1', 'cable-2x25'));
         $full = Engine::solve($plan, $plan->run('line'));
-        [$row] = SupplyRows::of(new Work($plan, ['line' => $full], Demo::shelf(), []));
+        [$row] = SupplyRows::of(new JobState($plan, ['line' => $full], Demo::shelf(), []));
         self::assertTrue($row['battery']);
         self::assertSame($row['average']['text'], $row['peak']['text'], 'at full both are one');
         // 105 Ah by what 2 m of 9.6 W/m draw.
         self::assertEqualsWithDelta(105 / $full->supplyAmps, $row['runTime']['value'], 1e-9);
         self::assertStringContainsString('never solder to a cell', $row['notes'][0]);
         [$mains] = SupplyRows::of(
-            new Work(
+            new JobState(
                 Demo::run('2.00', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'),
                 [],
                 Demo::shelf(),
@@ -163,7 +162,7 @@ final class SlateCasesTest extends TestCase
     public function test_what_has_changed_since_a_quote_is_told_line_by_line(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $quote = static fn(Plan $p): Quote => Worksheet::of(new Work($p, [], Demo::shelf(), []))->quote();
+        $quote = static fn(Plan $p): Quote => (new JobState($p, [], Demo::shelf(), []))->schedule()->quote();
         $given = $quote($plan);
         self::assertSame([], $given->since($given->lines));
         // One bench light of 58.00 and its 15 % less; the other lines stay, but an hour's third of two people.

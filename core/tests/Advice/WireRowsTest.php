@@ -8,12 +8,12 @@ use EmberDusk\Advice\FixtureRows;
 use EmberDusk\Advice\SceneRows;
 use EmberDusk\Advice\SupplyRows;
 use EmberDusk\Advice\WireDesk;
-use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -24,7 +24,7 @@ use PHPUnit\Framework\TestCase;
 final class WireRowsTest extends TestCase
 {
     /** @param  list<string>  $open */
-    private static function work(Plan $plan, ?string $scene = null, array $open = []): Work
+    private static function work(Plan $plan, ?string $scene = null, array $open = []): JobState
     {
         $results = $scenes = [];
         foreach (Island::all($plan) as $island) {
@@ -34,7 +34,7 @@ final class WireRowsTest extends TestCase
             }
         }
 
-        return new Work($plan, $results, Demo::shelf(), [], $scenes, $scene, $open);
+        return new JobState($plan, $results, Demo::shelf(), [], $scenes, $scene, $open);
     }
 
     /** @return array<string, mixed> */

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Advice;
 
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\MoveCost;
 use EmberDusk\Advice\Works\Papers;
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Advice\Works\Waiting;
-use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Plan\JobFile;
@@ -45,7 +44,7 @@ final class WorkFiguresTest extends TestCase
     }
 
     /** @param  array<string, Tick>  $ticks */
-    private static function work(?Arrangement $arrangement = null, array $ticks = []): Work
+    private static function work(?Arrangement $arrangement = null, array $ticks = []): JobState
     {
         $productivity = Productivity::of(
             array_map(static fn(int $t): array => ['kind' => 'profile', 'table' => 30, 'taken' => $t], [
@@ -56,7 +55,7 @@ final class WorkFiguresTest extends TestCase
             ]),
         );
 
-        return new Work(
+        return new JobState(
             self::plan(),
             [],
             Demo::shelf(),
@@ -72,20 +71,20 @@ final class WorkFiguresTest extends TestCase
 
     public function test_every_working_gives_its_value(): void
     {
-        $work = self::work();
+        $state = self::work();
         $ledgers = array_map(static fn(Figure $f): array => $f->toArray(), [
-            ...PartsDesk::ledger($work),
-            ...BuildDesk::ledger($work),
-            Worksheet::of($work)->quote()->figure(),
+            ...PartsDesk::ledger($state),
+            ...BuildDesk::ledger($state),
+            $state->schedule()->quote()->figure(),
         ]);
-        $figures = [...$ledgers, ...self::sent(PartsDesk::picture($work)), ...self::sent(BuildDesk::picture($work))];
+        $figures = [...$ledgers, ...self::sent(PartsDesk::picture($state)), ...self::sent(BuildDesk::picture($state))];
         self::assertGreaterThan(70, count($figures));
         self::assertWorkings($figures);
     }
 
     public function test_what_is_sent_is_as_the_schema_says(): void
     {
-        $work = self::work(
+        $state = self::work(
             new Arrangement(
                 [new Visit('2026-11-30', 1, 1), new Visit('2026-12-07', 1, 2)],
                 true,
@@ -94,22 +93,22 @@ final class WorkFiguresTest extends TestCase
             ),
             ['isolate-lecture' => new Tick('isolate-lecture', 9, '2026-11-30 08:09')],
         );
-        Schema::check(Json::object(Json::compact(PartsDesk::picture($work))), 'responses#/$defs/partsPicture');
-        Schema::check(Json::object(Json::compact(BuildDesk::picture($work))), 'responses#/$defs/buildPicture');
+        Schema::check(Json::object(Json::compact(PartsDesk::picture($state))), 'responses#/$defs/partsPicture');
+        Schema::check(Json::object(Json::compact(BuildDesk::picture($state))), 'responses#/$defs/buildPicture');
         Schema::check(
-            Json::object(Json::compact(MoveCost::of($work, new Pin('tidy-lecture', '2026-12-07', 120)))),
+            Json::object(Json::compact(MoveCost::of($state, new Pin('tidy-lecture', '2026-12-07', 120)))),
             'responses#/$defs/moveCost',
         );
-        self::assertSame([['step' => 'dry-cove', 'after' => 'trace-lecture']], BuildDesk::picture($work)['added']);
+        self::assertSame([['step' => 'dry-cove', 'after' => 'trace-lecture']], BuildDesk::picture($state)['added']);
     }
 
     public function test_sums_agree_wherever_they_are_shown(): void
     {
-        $work = self::work();
-        $parts = PartsDesk::picture($work)['parts'];
+        $state = self::work();
+        $parts = PartsDesk::picture($state)['parts'];
         self::assertIsArray($parts);
         $shown = array_sum(array_map(static fn(array $p): float => (float) ($p['cost']['text'] ?? 0), $parts));
-        self::assertEqualsWithDelta(PartsDesk::ledger($work)[0]->value, $shown, 0.005);
+        self::assertEqualsWithDelta(PartsDesk::ledger($state)[0]->value, $shown, 0.005);
         self::assertSame(
             '0.00',
             array_values(array_filter($parts, static fn(array $p): bool => $p['key'] === 'supply-24-240'))[0]['cost'][
@@ -118,15 +117,15 @@ final class WorkFiguresTest extends TestCase
             'what the client owns costs nothing',
         );
         // The quote's labour is Build's: minutes of all steps by as many people as there are, at 40 an hour.
-        $quote = Worksheet::of($work)->quote();
+        $quote = $state->schedule()->quote();
         $labour = array_values(
-            array_filter(BuildDesk::ledger($work), static fn(Figure $f): bool => $f->label === 'Labour'),
+            array_filter(BuildDesk::ledger($state), static fn(Figure $f): bool => $f->label === 'Labour'),
         )[0];
         self::assertSame((int) round(100 * $labour->value), $quote->lines['labour']['cents']);
         self::assertSame($quote->total, $quote->net + $quote->tax);
         self::assertEqualsWithDelta($quote->total / 100, $quote->figure()->value, 1e-9);
         $by = 0;
-        foreach (Worksheet::of($work)->steps as $step) {
+        foreach ($state->schedule()->steps as $step) {
             $by += $step->minutes * min(2, $step->people);
         }
         self::assertEqualsWithDelta($by / 60, $labour->value / 40, 1e-9);
@@ -185,7 +184,7 @@ final class WorkFiguresTest extends TestCase
         $of = static fn(string $today, Arrangement $arrangement): array => array_values(
             array_filter(
                 (array) PartsDesk::picture(
-                    new Work($plan, [], Demo::shelf(), [], today: $today, arrangement: $arrangement),
+                    new JobState($plan, [], Demo::shelf(), [], today: $today, arrangement: $arrangement),
                 )['parts'],
                 static fn(mixed $p): bool => is_array($p) && $p['key'] === 'profile-outdoor',
             ),
@@ -203,7 +202,7 @@ final class WorkFiguresTest extends TestCase
             'the 19th of December is a Saturday',
         );
         $waits = BuildDesk::picture(
-            new Work(
+            new JobState(
                 $plan,
                 [],
                 Demo::shelf(),
@@ -222,7 +221,7 @@ final class WorkFiguresTest extends TestCase
 
     public function test_the_list_of_jobs_says_what_each_waits_for(): void
     {
-        $work = new Work(
+        $state = new JobState(
             self::plan(),
             [],
             Demo::shelf(),
@@ -243,16 +242,16 @@ final class WorkFiguresTest extends TestCase
                 '3 x 1.5 mm² flexible comes Thu 3 Dec',
                 'next visit Mon 7 Dec, two people',
             ],
-            Waiting::of($work),
+            Waiting::of($state),
         );
-        self::assertSame([], Waiting::of(new Work(self::plan(), [], Demo::shelf(), [])));
+        self::assertSame([], Waiting::of(new JobState(self::plan(), [], Demo::shelf(), [])));
     }
 
     public function test_the_sheets_say_what_the_screens_say(): void
     {
-        $work = self::work(null, ['isolate-lecture' => new Tick('isolate-lecture', 9, '2026-11-30 08:09')]);
-        $days = Papers::days($work);
-        $remaining = Worksheet::of($work)->remaining();
+        $state = self::work(null, ['isolate-lecture' => new Tick('isolate-lecture', 9, '2026-11-30 08:09')]);
+        $days = Papers::days($state);
+        $remaining = $state->schedule()->remaining();
         self::assertSame($remaining->timetable->worked(), array_column($days, 'day'));
         self::assertSame(
             count($remaining->timetable->slots),
@@ -263,11 +262,11 @@ final class WorkFiguresTest extends TestCase
             ['name' => '3 x 1.5 mm² flexible', 'state' => 'ordered'],
             array_merge(...array_column($days, 'parts')),
         );
-        $van = Papers::van($work);
+        $van = Papers::van($state);
         $names = array_merge(
             ...array_map(static fn(array $g): array => array_column($g['parts'], 'name'), $van['groups']),
         );
-        self::assertCount(count(Worksheet::of($work)->parts->parts), $names);
+        self::assertCount(count($state->schedule()->parts->parts), $names);
         self::assertContains('Zigbee hub with phone app', $names);
         self::assertSame(
             [''],
@@ -282,13 +281,13 @@ final class WorkFiguresTest extends TestCase
 
     public function test_added_waits_that_became_a_circle_are_told_and_left_out(): void
     {
-        $work = self::work(new Arrangement([new Visit('2026-11-30')], false, [], [['dry-cove', 'tidy-lecture']]));
+        $state = self::work(new Arrangement([new Visit('2026-11-30')], false, [], [['dry-cove', 'tidy-lecture']]));
         $circle = array_values(
-            array_filter(BuildDesk::findings($work), static fn(Finding $f): bool => $f->code === 'circle'),
+            array_filter(BuildDesk::findings($state), static fn(Finding $f): bool => $f->code === 'circle'),
         );
         self::assertCount(1, $circle);
         self::assertStringContainsString('“Cove: dry run”', $circle[0]->detail);
-        self::assertNotSame([], BuildDesk::picture($work)['slots']);
+        self::assertNotSame([], BuildDesk::picture($state)['slots']);
         self::assertSame(
             [],
             BuildDesk::findings(self::work(new Arrangement())),

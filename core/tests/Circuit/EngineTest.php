@@ -6,8 +6,8 @@ namespace EmberDusk\Tests\Circuit;
 
 use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Advice\WireDesk;
-use EmberDusk\Advice\Work;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Job\JobState;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FigureAssertions;
 use EmberDusk\Values\Figure;
@@ -109,13 +109,13 @@ final class EngineTest extends TestCase
     public function test_every_working_gives_its_value(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
-        $work = new Work($plan, ['cove' => Engine::solve($plan, $plan->run('cove'))], Demo::shelf(), []);
+        $state = new JobState($plan, ['cove' => Engine::solve($plan, $plan->run('cove'))], Demo::shelf(), []);
         $figures = array_map(static fn(Figure $f): array => $f->toArray(), [
-            ...WireDesk::ledger($work),
-            ...\EmberDusk\Advice\KitDesk::ledger($work),
-            ...\EmberDusk\Advice\SurveyDesk::ledger($work),
+            ...WireDesk::ledger($state),
+            ...\EmberDusk\Advice\KitDesk::ledger($state),
+            ...\EmberDusk\Advice\SurveyDesk::ledger($state),
         ]);
-        $picture = json_decode(json_encode(WireDesk::picture($work), JSON_THROW_ON_ERROR), true);
+        $picture = json_decode(json_encode(WireDesk::picture($state), JSON_THROW_ON_ERROR), true);
         self::assertIsArray($picture);
         $proposal = json_decode(
             json_encode(

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\PartsDesk;
-use EmberDusk\Advice\Works\Worksheet;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Price;
 use EmberDusk\Kit\ShelfSource;
@@ -294,7 +293,7 @@ final class MakingTest extends TestCase
         ]);
         $findings = array_values(
             array_filter(
-                PartsDesk::findings(new Work($plan, [], Demo::shelf(), [])),
+                PartsDesk::findings(new JobState($plan, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'too-long',
             ),
         );
@@ -313,7 +312,7 @@ final class MakingTest extends TestCase
         foreach ($findings as $finding) {
             $plan = Demo::with($plan, $finding->fixes[0]->change);
         }
-        self::assertSame([], PartsDesk::findings(new Work($plan, [], Demo::shelf(), [])));
+        self::assertSame([], PartsDesk::findings(new JobState($plan, [], Demo::shelf(), [])));
         self::assertSame([], $plan->makings, 'as usual again');
         // An offcut of 6 m holds it whole.
         $whole = Demo::with(self::plan('6.00 line', ', bare'), [
@@ -325,7 +324,7 @@ final class MakingTest extends TestCase
             [],
             array_filter(
                 PartsDesk::findings(
-                    new Work($whole, [], Demo::shelf(), [], offcuts: [new Offcut(1, 'strip-single-24', 6.0)]),
+                    new JobState($whole, [], Demo::shelf(), [], offcuts: [new Offcut(1, 'strip-single-24', 6.0)]),
                 ),
                 static fn(Finding $f): bool => $f->code === 'too-long',
             ),
@@ -383,7 +382,7 @@ final class MakingTest extends TestCase
         $hot = Demo::with(self::plan('4.00 line', ', profile', 'dry', 'strip-rgbw-24'));
         $finding = array_values(
             array_filter(
-                PartsDesk::findings(new Work($hot, [], Demo::shelf(), [])),
+                PartsDesk::findings(new JobState($hot, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'profile-heat',
             ),
         )[0];
@@ -393,7 +392,7 @@ final class MakingTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                PartsDesk::findings(new Work($capped, [], Demo::shelf(), [])),
+                PartsDesk::findings(new JobState($capped, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'profile-heat',
             ),
         );
@@ -535,7 +534,7 @@ final class MakingTest extends TestCase
         );
         self::assertSame(
             ['Cleaning alcohol (priced in CHF)'],
-            Worksheet::of(new Work($plan, [], $shelf, []))->quote()->unpriced,
+            (new JobState($plan, [], $shelf, []))->schedule()->quote()->unpriced,
         );
         $terms =
             ['rates' => [['currency' => 'CHF', 'rate' => 1.05], ['currency' => 'EUR', 'rate' => 3.0]]] +
@@ -555,7 +554,7 @@ final class MakingTest extends TestCase
         $foreign = $plan->with(kit: ['strip-single-24' => $snapshot] + $plan->kit);
         $finding = array_values(
             array_filter(
-                PartsDesk::findings(new Work($foreign, [], Demo::shelf(), [])),
+                PartsDesk::findings(new JobState($foreign, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'currency',
             ),
         )[0];

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Advice\Works\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Labels;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
@@ -132,7 +132,7 @@ final class PartsListTest extends TestCase
     public function test_marks_are_shown_counted_and_exported(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $work = new Work(
+        $state = new JobState(
             $plan,
             [],
             Demo::shelf(),
@@ -140,14 +140,14 @@ final class PartsListTest extends TestCase
             marks: ['supply-24-240' => new Mark('ordered', '2026-11-20'), 'hub-zigbee' => new Mark('packed')],
             today: '2026-11-25',
         );
-        Schema::check(Json::object(Json::compact(PartsDesk::picture($work))), 'responses#/$defs/partsPicture');
+        Schema::check(Json::object(Json::compact(PartsDesk::picture($state))), 'responses#/$defs/partsPicture');
         self::assertSame(
             ['24 V supply, 10 A should be here'],
-            array_map(static fn($f): string => $f->title, PartsDesk::findings($work)),
+            array_map(static fn($f): string => $f->title, PartsDesk::findings($state)),
         );
-        $ledger = PartsDesk::ledger($work);
+        $ledger = PartsDesk::ledger($state);
         self::assertSame(count(PartsList::of($plan, Demo::shelf())->parts) - 1, (int) $ledger[1]->value);
-        [$header, $rows] = Csv::read(Csv::write(PartsTables::rows($work)));
+        [$header, $rows] = Csv::read(Csv::write(PartsTables::rows($state)));
         self::assertSame('part', $header[1]);
         $sum = array_sum(array_map(static fn(array $r): float => (float) $r[6], $rows));
         self::assertEqualsWithDelta($ledger[0]->value, $sum, 0.005);

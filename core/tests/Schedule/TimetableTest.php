@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Schedule;
 
-use EmberDusk\Advice\Work;
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\WorkCalendar;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
@@ -234,7 +234,7 @@ final class TimetableTest extends TestCase
 
     public function test_the_calendar_is_read_back_by_another_reader(): void
     {
-        $work = new Work(
+        $state = new JobState(
             JobFile::read(Demo::file('observatory')),
             [],
             Demo::shelf(),
@@ -244,15 +244,15 @@ final class TimetableTest extends TestCase
             arrangement: new Arrangement([new Visit('2026-11-27', 0, 2)]),
             ticks: ['isolate-lecture' => new Tick('isolate-lecture', 12, '2026-11-27 08:12')],
         );
-        Schema::check(Json::object(Json::compact(BuildDesk::picture($work))), 'responses#/$defs/buildPicture');
-        $text = WorkCalendar::calendar($work, 'job1@firm.example', 1_795_608_000);
+        Schema::check(Json::object(Json::compact(BuildDesk::picture($state))), 'responses#/$defs/buildPicture');
+        $text = WorkCalendar::calendar($state, 'job1@firm.example', 1_795_608_000);
         foreach (explode("\r\n", $text) as $line) {
             self::assertLessThanOrEqual(75, strlen($line));
         }
         $calendar = Reader::read($text);
         self::assertInstanceOf(VCalendar::class, $calendar);
         self::assertSame([], $calendar->validate());
-        $slots = BuildDesk::picture($work)['slots'];
+        $slots = BuildDesk::picture($state)['slots'];
         self::assertIsArray($slots);
         $events = $calendar->select('VEVENT');
         self::assertCount(count($slots), $events, 'no step goes on the next day here');
@@ -271,7 +271,7 @@ final class TimetableTest extends TestCase
 
     public function test_taken_in_twice_after_a_move_a_calendar_has_each_step_once(): void
     {
-        $work = static fn(Arrangement $arrangement): Work => new Work(
+        $state = static fn(Arrangement $arrangement): JobState => new JobState(
             JobFile::read(Demo::file('observatory')),
             [],
             Demo::shelf(),
@@ -286,7 +286,7 @@ final class TimetableTest extends TestCase
             [[$before, 1_795_608_000], [$after, 1_795_608_060], [$before, 1_795_607_000]]
             as [$arrangement, $moment]
         ) {
-            $calendar = Reader::read(WorkCalendar::calendar($work($arrangement), 'job1@firm.example', $moment));
+            $calendar = Reader::read(WorkCalendar::calendar($state($arrangement), 'job1@firm.example', $moment));
             self::assertInstanceOf(VCalendar::class, $calendar);
             self::assertSame([], $calendar->validate());
             // As RFC 5545, 3.8.7.4 says: of one UID the higher sequence holds.
@@ -297,7 +297,7 @@ final class TimetableTest extends TestCase
                 }
             }
         }
-        $slots = BuildDesk::picture($work($after))['slots'];
+        $slots = BuildDesk::picture($state($after))['slots'];
         self::assertIsArray($slots);
         self::assertSameSize(array_unique(array_column($slots, 'id')), $kept, 'no double');
         self::assertSame(
@@ -311,7 +311,7 @@ final class TimetableTest extends TestCase
     {
         // A crew that solders ten times as slowly: 19 joints are more than two days.
         $productivity = Productivity::of(array_fill(0, 3, ['kind' => 'joints', 'table' => 10, 'taken' => 100]));
-        $work = new Work(
+        $state = new JobState(
             JobFile::read(Demo::file('observatory')),
             [],
             Demo::shelf(),
@@ -322,12 +322,12 @@ final class TimetableTest extends TestCase
         );
         $slots = array_values(
             array_filter(
-                (array) BuildDesk::picture($work)['slots'],
+                (array) BuildDesk::picture($state)['slots'],
                 static fn(mixed $s): bool => is_array($s) && $s['id'] === 'joints-cove',
             ),
         );
         self::assertGreaterThan(1, count($slots));
-        $calendar = Reader::read(WorkCalendar::calendar($work, 'job1@firm.example', 1_795_608_000));
+        $calendar = Reader::read(WorkCalendar::calendar($state, 'job1@firm.example', 1_795_608_000));
         self::assertInstanceOf(VCalendar::class, $calendar);
         $events = array_values(
             array_filter(

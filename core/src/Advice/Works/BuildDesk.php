@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
+use EmberDusk\Job\Schedule;
 use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Days;
@@ -26,11 +27,11 @@ use EmberDusk\Values\Severity;
 final readonly class BuildDesk
 {
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildPicture */
-    public static function picture(Work $work): array
+    public static function picture(JobState $state): array
     {
-        $sheet = Worksheet::of($work);
-        $remaining = $sheet->remaining();
-        $arrangement = $work->arrangement;
+        $schedule = $state->schedule();
+        $remaining = $schedule->remaining();
+        $arrangement = $state->arrangement;
 
         return [
             'begins' => Timetable::BEGINS,
@@ -39,13 +40,13 @@ final readonly class BuildDesk
                 static fn(string $day): array => self::day($remaining->days, $day),
                 $remaining->timetable->worked(),
             ),
-            'slots' => array_map(static fn(Slot $s): array => SlotRow::of($work, $s), $remaining->timetable->slots),
-            'steps' => array_values(array_map(static fn(Step $s): array => StepRow::of($work, $s), $remaining->steps)),
+            'slots' => array_map(static fn(Slot $s): array => SlotRow::of($state, $s), $remaining->timetable->slots),
+            'steps' => array_values(array_map(static fn(Step $s): array => StepRow::of($state, $s), $remaining->steps)),
             'waits' => array_map(
-                static fn(array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($work, $w['part'])] + $w,
+                static fn(array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($state, $w['part'])] + $w,
                 Waits::of($remaining),
             ),
-            'visits' => array_map(static fn(Visit $v): array => $v->write(), $sheet->arrangement()->visits),
+            'visits' => array_map(static fn(Visit $v): array => $v->write(), $schedule->arrangement()->visits),
             'weekends' => $arrangement->weekends,
             'pins' => array_map(static fn(Pin $p): array => $p->write(), array_values($arrangement->pins)),
             'added' => array_map(
@@ -55,7 +56,7 @@ final readonly class BuildDesk
             'next' => $remaining->days->date(
                 $remaining->days->on(
                     $remaining->timetable->worked() === []
-                        ? $sheet->today()
+                        ? $schedule->today()
                         : Day::after($remaining->timetable->worked()[count($remaining->timetable->worked()) - 1]),
                 ),
             ),
@@ -64,30 +65,30 @@ final readonly class BuildDesk
     }
 
     /** @return list<Figure> */
-    public static function ledger(Work $work): array
+    public static function ledger(JobState $state): array
     {
-        $sheet = Worksheet::of($work);
-        if ($sheet->steps === []) {
+        $schedule = $state->schedule();
+        if ($schedule->steps === []) {
             return [];
         }
-        $remaining = $sheet->remaining();
-        [$minutes, $least, $most] = $sheet->labour();
-        $rate = $work->plan->terms->hourRate;
+        $remaining = $schedule->remaining();
+        [$minutes, $least, $most] = $schedule->labour();
+        $rate = $state->plan->terms->hourRate;
         $days = count($remaining->timetable->worked());
         $done = (float) (count($remaining->steps) - count($remaining->left));
         $range = static fn(float $by): Range => new Range($least * $by, $most * $by);
 
         return [
-            self::minutes($sheet, $minutes, $range(1 / 60)),
+            self::minutes($schedule, $minutes, $range(1 / 60)),
             new Figure(
                 'Labour',
                 ($minutes / 60) * $rate,
-                $work->plan->terms->currency,
+                $state->plan->terms->currency,
                 2,
                 'm / 60 * r',
                 [
                     new Input('m', 'minutes of all people together', (float) $minutes, 'min'),
-                    new Input('r', 'an hour', $rate, $work->plan->terms->currency),
+                    new Input('r', 'an hour', $rate, $state->plan->terms->currency),
                 ],
                 'An hour as the job says.',
                 '',
@@ -103,7 +104,7 @@ final readonly class BuildDesk
                 sprintf(
                     '%d hours a day%s.',
                     intdiv(Timetable::DAY, 60),
-                    $work->arrangement->weekends ? '' : ', no Saturdays and Sundays',
+                    $state->arrangement->weekends ? '' : ', no Saturdays and Sundays',
                 ),
             ),
             self::longest($remaining),
@@ -120,11 +121,11 @@ final readonly class BuildDesk
     }
 
     /** Work of all people, kind by kind of step. */
-    private static function minutes(Worksheet $sheet, int $minutes, Range $range): Figure
+    private static function minutes(Schedule $schedule, int $minutes, Range $range): Figure
     {
         $kinds = [];
-        foreach ($sheet->steps as $step) {
-            $kinds[$step->kind] = ($kinds[$step->kind] ?? 0) + $step->minutes * $sheet->people($step);
+        foreach ($schedule->steps as $step) {
+            $kinds[$step->kind] = ($kinds[$step->kind] ?? 0) + $step->minutes * $schedule->people($step);
         }
         $inputs = [];
         foreach ($kinds as $kind => $of) {
@@ -172,22 +173,22 @@ final readonly class BuildDesk
     }
 
     /** @return list<Finding> */
-    public static function findings(Work $work): array
+    public static function findings(JobState $state): array
     {
-        if ($work->arrangement->visits === [] && $work->arrangement->waits === []) {
+        if ($state->arrangement->visits === [] && $state->arrangement->waits === []) {
             return [];
         }
-        $sheet = Worksheet::of($work);
-        $remaining = $sheet->remaining();
+        $schedule = $state->schedule();
+        $remaining = $schedule->remaining();
         $findings =
-            $sheet->circle === null
+            $schedule->circle() === null
                 ? []
                 : [
                     new Finding(
                         'circle',
                         Severity::Stop,
                         'Steps wait for each other',
-                        "{$sheet->circle} Until then the waits that were added count nothing.",
+                        "{$schedule->circle()} Until then the waits that were added count nothing.",
                         new Place('build'),
                     ),
                 ];
@@ -216,9 +217,9 @@ final readonly class BuildDesk
     }
 
     /** The name of a shelf entry. */
-    public static function kit(Work $work, string $id): string
+    public static function kit(JobState $state, string $id): string
     {
-        return ($work->plan->kit[$id] ?? $work->shelf->find($id))?->entry->name() ?? $id;
+        return ($state->plan->kit[$id] ?? $state->shelf->find($id))?->entry->name() ?? $id;
     }
 
     /** @return array{day: string, people: int, visit: int|null} */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Parts\Lengths;
 use EmberDusk\Parts\Offcut;
@@ -20,10 +20,10 @@ use EmberDusk\Values\Severity;
 final readonly class MakingRows
 {
     /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/makingRow */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
-        $plan = $work->plan;
-        $uses = new Uses($work->shelf);
+        $plan = $state->plan;
+        $uses = new Uses($state->shelf);
 
         return array_values(
             array_map(static function (Run $run) use ($plan, $uses): array {
@@ -51,23 +51,23 @@ final readonly class MakingRows
     }
 
     /** @return array{profiles: list<array{id: string, name: string}>, diffusers: list<array{id: string, name: string}>} */
-    public static function choices(Work $work): array
+    public static function choices(JobState $state): array
     {
         $of = static fn(string $kind): array => array_map(
             static fn(KitSnapshot $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name()],
-            $work->shelf->ofKind($kind),
+            $state->shelf->ofKind($kind),
         );
 
         return ['profiles' => $of('profile'), 'diffusers' => $of('diffuser')];
     }
 
     /** @return list<Finding> sections that no length holds, profiles that get too warm or are too many for the shelf */
-    public static function findings(Work $work): array
+    public static function findings(JobState $state): array
     {
-        $plan = $work->plan;
+        $plan = $state->plan;
         $findings = [];
-        $lengths = Lengths::of($plan, $work->shelf);
-        foreach ($lengths->tooLong(Offcut::byKit($work->offcuts)) as [$piece, $kit, $group]) {
+        $lengths = Lengths::of($plan, $state->shelf);
+        foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as [$piece, $kit, $group]) {
             $findings[] = new Finding(
                 'too-long',
                 Severity::Stop,
@@ -91,7 +91,7 @@ final readonly class MakingRows
                 ],
             );
         }
-        $uses = new Uses($work->shelf);
+        $uses = new Uses($state->shelf);
         foreach ($plan->runs as $run) {
             if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
                 $findings[] = new Finding(
@@ -121,7 +121,7 @@ final readonly class MakingRows
             if ($profile !== null && $takes !== null && $makes > $takes + 1e-9) {
                 $better = array_values(
                     array_filter(
-                        $work->shelf->ofKind('profile'),
+                        $state->shelf->ofKind('profile'),
                         static fn(KitSnapshot $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ??
                             0.0) >=
                             $makes &&

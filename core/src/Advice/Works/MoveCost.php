@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Move;
 use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\RemainingWork;
@@ -17,9 +17,9 @@ final readonly class MoveCost
      *
      * @throws \EmberDusk\Values\Trouble when the step is not there or done
      */
-    public static function of(Work $work, Pin $pin): array
+    public static function of(JobState $state, Pin $pin): array
     {
-        $move = Move::of(Worksheet::of($work)->remaining(), $pin);
+        $move = Move::of($state->schedule()->remaining(), $pin);
         $rows = [];
         foreach (
             [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Bar;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Schedule\Slot;
@@ -15,9 +15,9 @@ use EmberDusk\Schedule\Timetable;
 final readonly class Papers
 {
     /** @return list<array{day: string, people: int, end: string, rows: list<array{from: string, to: string, who: string, title: string, place: string, why: string, caution: string, minutes: int, note: string}>, tools: list<string>, parts: list<array{name: string, state: string}>}> */
-    public static function days(Work $work): array
+    public static function days(JobState $state): array
     {
-        $remaining = Worksheet::of($work)->remaining();
+        $remaining = $state->schedule()->remaining();
         $days = [];
         foreach ($remaining->timetable->worked() as $day) {
             $slots = array_values(
@@ -30,7 +30,7 @@ final readonly class Papers
                 'end' => self::clock(max([0, ...array_map(static fn(Slot $s): int => $s->to, $slots)])),
                 'rows' => array_map(self::row(...), $slots),
                 'tools' => self::tools($steps),
-                'parts' => self::parts($work, $steps),
+                'parts' => self::parts($state, $steps),
             ];
         }
 
@@ -42,12 +42,12 @@ final readonly class Papers
      *
      * @return array{groups: list<array{day: string, parts: list<array{name: string, buy: string, state: string, for: string}>}>, tools: list<string>, offcuts: list<string>}
      */
-    public static function van(Work $work): array
+    public static function van(JobState $state): array
     {
-        $sheet = Worksheet::of($work);
-        $remaining = $sheet->remaining();
+        $schedule = $state->schedule();
+        $remaining = $schedule->remaining();
         $groups = [];
-        foreach ($sheet->parts->parts as $part) {
+        foreach ($schedule->parts->parts as $part) {
             $steps = array_filter($remaining->left, static fn(Step $s): bool => in_array($part->key, $s->needs, true));
             $first =
                 $steps === []
@@ -56,13 +56,13 @@ final readonly class Papers
             $groups[$first === null ? '' : substr($remaining->days->starts($first), 0, 10)][] = [
                 'name' => $part->name,
                 'buy' => $part->say($part->buy),
-                'state' => Mark::STATES[$sheet->mark($part)->state] ?? '',
+                'state' => Mark::STATES[$schedule->mark($part)->state] ?? '',
                 'for' => implode('; ', array_slice(array_keys($part->why), 0, 3)) . (count($part->why) > 3 ? ' …' : ''),
             ];
         }
         uksort($groups, static fn(string $a, string $b): int => [$a === '', $a] <=> [$b === '', $b]);
         $offcuts = [];
-        foreach ($sheet->parts->cuts as $cut) {
+        foreach ($schedule->parts->cuts as $cut) {
             foreach (array_filter($cut->bars, static fn(Bar $b): bool => $b->offcut) as $bar) {
                 $offcuts[] = sprintf('%s, offcut of %.2f m', $cut->name, $bar->length / 1000);
             }
@@ -120,15 +120,15 @@ final readonly class Papers
      * @param  list<Step>  $steps
      * @return list<array{name: string, state: string}> what the steps need, with how far it is
      */
-    private static function parts(Work $work, array $steps): array
+    private static function parts(JobState $state, array $steps): array
     {
         $needs = array_unique(array_merge([], ...array_map(static fn(Step $s): array => $s->needs, $steps)));
 
         return array_values(
             array_map(
                 static fn(string $id): array => [
-                    'name' => BuildDesk::kit($work, $id),
-                    'state' => Mark::STATES[($work->marks[$id] ?? new Mark())->state] ?? '',
+                    'name' => BuildDesk::kit($state, $id),
+                    'state' => Mark::STATES[($state->marks[$id] ?? new Mark())->state] ?? '',
                 ],
                 $needs,
             ),

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
+use EmberDusk\Job\Schedule;
 use EmberDusk\Parts\Part;
 use EmberDusk\Plan\Terms;
 use EmberDusk\Schedule\Day;
@@ -17,26 +18,29 @@ use EmberDusk\Values\Input;
 final readonly class PartRows
 {
     /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/partRow */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
-        $sheet = Worksheet::of($work);
-        $soonest = $sheet->arrivals === [] ? $sheet->remaining() : $sheet->unhindered();
+        $schedule = $state->schedule();
+        $soonest = $schedule->arrivals === [] ? $schedule->remaining() : $schedule->unhindered();
 
-        return array_map(static fn(Part $p): array => self::row($work, $sheet, $soonest, $p), $sheet->parts->parts);
+        return array_map(
+            static fn(Part $p): array => self::row($state, $schedule, $soonest, $p),
+            $schedule->parts->parts,
+        );
     }
 
     /** @return array<string, mixed> */
-    private static function row(Work $work, Worksheet $sheet, RemainingWork $soonest, Part $part): array
+    private static function row(JobState $state, Schedule $schedule, RemainingWork $soonest, Part $part): array
     {
-        $mark = $sheet->mark($part);
+        $mark = $schedule->mark($part);
         $steps = array_filter(
-            $sheet->remaining()->left,
+            $schedule->remaining()->left,
             static fn(Step $s): bool => in_array($part->key, $s->needs, true),
         );
         uksort(
             $steps,
-            static fn(string $a, string $b): int => $sheet->remaining()->timetable->begins[$a] <=>
-                $sheet->remaining()->timetable->begins[$b],
+            static fn(string $a, string $b): int => $schedule->remaining()->timetable->begins[$a] <=>
+                $schedule->remaining()->timetable->begins[$b],
         );
         $first = array_key_first($steps);
         // The day on which it would be needed if all were here, less the days that it takes to come.
@@ -50,27 +54,27 @@ final readonly class PartRows
             'key' => $part->key,
             'group' => $part->group,
             'name' => $part->name,
-            'asked' => self::asked($work->plan->terms, $part)->toArray(),
+            'asked' => self::asked($state->plan->terms, $part)->toArray(),
             'spare' => $part->spare,
-            'usual' => !isset($work->plan->spares[$part->key]),
-            'buy' => self::buy($work->plan->terms, $part)->toArray(),
-            'cost' => self::cost($work, $part)?->toArray(),
+            'usual' => !isset($state->plan->spares[$part->key]),
+            'buy' => self::buy($state->plan->terms, $part)->toArray(),
+            'cost' => self::cost($state, $part)?->toArray(),
             'foreign' => $part->foreign,
             'why' => array_keys($part->why),
             'lead' => $part->lead,
             'by' => $by,
-            'tooLate' => $by !== '' && $by < $sheet->today(),
+            'tooLate' => $by !== '' && $by < $schedule->today(),
             'state' => $mark->state,
             'missing' => $mark->missing() && $part->paid() > 0,
             'arrives' => $mark->arrives ?? '',
-            'late' => $mark->late($work->today),
+            'late' => $mark->late($state->today),
             'steps' => array_values(
                 array_map(
                     static fn(Step $s): array => [
                         'id' => $s->id,
                         'title' => $s->title,
                         'day' => substr(
-                            $sheet->remaining()->days->starts($sheet->remaining()->timetable->begins[$s->id]),
+                            $schedule->remaining()->days->starts($schedule->remaining()->timetable->begins[$s->id]),
                             0,
                             10,
                         ),
@@ -154,13 +158,13 @@ final readonly class PartRows
         );
     }
 
-    private static function cost(Work $work, Part $part): ?Figure
+    private static function cost(JobState $state, Part $part): ?Figure
     {
         $cost = $part->cost();
         if ($cost === null) {
             return null;
         }
-        $currency = $work->plan->terms->currency;
+        $currency = $state->plan->terms->currency;
 
         return new Figure(
             'Cost',

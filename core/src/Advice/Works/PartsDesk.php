@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Bar;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
@@ -25,28 +25,28 @@ final readonly class PartsDesk
     private const LEFT = 3;
 
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/partsPicture */
-    public static function picture(Work $work): array
+    public static function picture(JobState $state): array
     {
-        $list = Worksheet::of($work)->parts;
+        $list = $state->schedule()->parts;
 
         return [
-            'cuts' => array_map(static fn(StockCut $c): array => self::cut($work, $c), $list->cuts),
-            'parts' => PartRows::of($work),
-            'makings' => MakingRows::of($work),
-            ...MakingRows::choices($work),
+            'cuts' => array_map(static fn(StockCut $c): array => self::cut($state, $c), $list->cuts),
+            'parts' => PartRows::of($state),
+            'makings' => MakingRows::of($state),
+            ...MakingRows::choices($state),
             'offcuts' => array_map(
                 static fn(Offcut $o): array => [
                     'id' => $o->id,
                     'kit' => $o->kit,
-                    'name' => BuildDesk::kit($work, $o->kit),
+                    'name' => BuildDesk::kit($state, $o->kit),
                     'metres' => sprintf('%.2f', $o->metres),
                     'packed' => $o->packed,
                 ],
-                $work->offcuts,
+                $state->offcuts,
             ),
             'lacking' => $list->lacking,
             'bare' => array_map(static fn(Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
-            'currency' => $work->plan->terms->currency,
+            'currency' => $state->plan->terms->currency,
             'states' => array_map(
                 static fn(string $id, string $name): array => ['id' => $id, 'name' => $name, 'label' => ''],
                 array_keys(Mark::STATES),
@@ -56,10 +56,10 @@ final readonly class PartsDesk
     }
 
     /** @return list<Figure> */
-    public static function ledger(Work $work): array
+    public static function ledger(JobState $state): array
     {
-        $sheet = Worksheet::of($work);
-        $list = $sheet->parts;
+        $schedule = $state->schedule();
+        $list = $schedule->parts;
         if ($list->parts === []) {
             return [];
         }
@@ -74,18 +74,18 @@ final readonly class PartsDesk
                             : " (priced in {$part->foreign}, no rate)")
                         : sprintf(', %g', $part->paid())),
                 $part->cost() ?? 0.0,
-                $work->plan->terms->currency,
+                $state->plan->terms->currency,
             );
         }
         $count = static fn(callable $of): float => (float) count(array_filter($list->parts, $of));
-        $missing = $count(static fn(Part $p): bool => $sheet->mark($p)->missing() && $p->paid() > 0);
-        $packed = $count(static fn(Part $p): bool => $sheet->mark($p)->state === 'packed');
+        $missing = $count(static fn(Part $p): bool => $schedule->mark($p)->missing() && $p->paid() > 0);
+        $packed = $count(static fn(Part $p): bool => $schedule->mark($p)->state === 'packed');
 
         return [
             new Figure(
                 'Parts',
                 array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
-                $work->plan->terms->currency,
+                $state->plan->terms->currency,
                 2,
                 implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
                 $inputs,
@@ -113,26 +113,26 @@ final readonly class PartsDesk
             ...array_map(
                 static fn(StockCut $c): Figure => new Figure(
                     "Left of {$c->name}",
-                    $work->plan->terms->inUnit($c->left() / 1000),
-                    $work->plan->terms->unit(),
+                    $state->plan->terms->inUnit($c->left() / 1000),
+                    $state->plan->terms->unit(),
                     2,
                     'L - P',
                     [
                         new Input(
                             'L',
                             count($c->bars) . ' lengths, offcuts among them',
-                            $work->plan->terms->inUnit(
+                            $state->plan->terms->inUnit(
                                 array_sum(array_map(static fn(Bar $b): int => $b->length, $c->bars)) / 1000,
                             ),
-                            $work->plan->terms->unit(),
+                            $state->plan->terms->unit(),
                         ),
                         new Input(
                             'P',
                             'cut from them',
-                            $work->plan->terms->inUnit(
+                            $state->plan->terms->inUnit(
                                 array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $c->bars)) / 1000,
                             ),
-                            $work->plan->terms->unit(),
+                            $state->plan->terms->unit(),
                         ),
                     ],
                     $c->proven
@@ -145,12 +145,12 @@ final readonly class PartsDesk
     }
 
     /** @return list<Finding> */
-    public static function findings(Work $work): array
+    public static function findings(JobState $state): array
     {
-        $findings = MakingRows::findings($work);
-        foreach ($work->marks as $key => $mark) {
-            $name = ($work->plan->kit[$key] ?? $work->shelf->find($key))?->entry->name();
-            if ($name !== null && $mark->late($work->today)) {
+        $findings = MakingRows::findings($state);
+        foreach ($state->marks as $key => $mark) {
+            $name = ($state->plan->kit[$key] ?? $state->shelf->find($key))?->entry->name();
+            if ($name !== null && $mark->late($state->today)) {
                 $findings[] = new Finding(
                     'part-late',
                     Severity::Watch,
@@ -160,14 +160,14 @@ final readonly class PartsDesk
                 );
             }
         }
-        foreach ($work->plan->kit as $id => $kit) {
-            $foreign = $work->plan->terms->foreign($kit);
+        foreach ($state->plan->kit as $id => $kit) {
+            $foreign = $state->plan->terms->foreign($kit);
             if ($foreign !== null) {
                 $findings[] = new Finding(
                     'currency',
                     Severity::Watch,
                     "{$kit->entry->name()} is priced in {$foreign}",
-                    "The job reckons in {$work->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$work->plan->terms->currency}.",
+                    "The job reckons in {$state->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$state->plan->terms->currency}.",
                     new Place('parts', $id),
                 );
             }
@@ -177,9 +177,9 @@ final readonly class PartsDesk
     }
 
     /** How many are bought: what is to be cut, less what offcuts give, by one length, and what whole ones and whole pieces cost more. */
-    private static function bought(Work $work, StockCut $cut): Figure
+    private static function bought(JobState $state, StockCut $cut): Figure
     {
-        $terms = $work->plan->terms;
+        $terms = $state->plan->terms;
         $offcuts = array_sum(array_map(static fn(Bar $b): int => $b->offcut ? $b->length - $b->left : 0, $cut->bars));
         $all = array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $cut->bars));
         $exact = ($all - $offcuts) / max(1, $cut->stock);
@@ -204,22 +204,22 @@ final readonly class PartsDesk
     }
 
     /** @return array<string, mixed> */
-    private static function cut(Work $work, StockCut $cut): array
+    private static function cut(JobState $state, StockCut $cut): array
     {
-        $say = static fn(int $mm): string => $work->plan->terms->say($mm / 1000);
+        $say = static fn(int $mm): string => $state->plan->terms->say($mm / 1000);
 
         return [
             'kit' => $cut->kit,
             'name' => $cut->name,
             'stock' => $cut->stock,
             'said' => $say($cut->stock),
-            'bought' => self::bought($work, $cut)->toArray(),
+            'bought' => self::bought($state, $cut)->toArray(),
             'joints' => $cut->joints,
             'left' => $cut->left(),
             'leftSaid' => $say($cut->left()),
             'proven' => $cut->proven,
             'keeps' => $cut->kept() !== [],
-            'field' => $work->plan->strip($cut->kit) === null ? 'length' : 'strip',
+            'field' => $state->plan->strip($cut->kit) === null ? 'length' : 'strip',
             'tooLong' => array_map(
                 static fn(Piece $p): array => [
                     'run' => $p->run,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 
 /** The list of parts and the cut list for a spreadsheet. */
@@ -15,12 +15,12 @@ final readonly class PartsTables
      *
      * @return list<list<string>>
      */
-    public static function rows(Work $work): array
+    public static function rows(JobState $state): array
     {
-        $sheet = Worksheet::of($work);
+        $schedule = $state->schedule();
         $rows = [['group', 'part', 'wanted', 'unit', 'spare', 'buy', 'cost', 'currency', 'state', 'arrives', 'why']];
-        foreach ($sheet->parts->parts as $part) {
-            $mark = $sheet->mark($part);
+        foreach ($schedule->parts->parts as $part) {
+            $mark = $schedule->mark($part);
             $rows[] = [
                 $part->group,
                 $part->name,
@@ -29,7 +29,7 @@ final readonly class PartsTables
                 (string) $part->spare,
                 sprintf('%g', $part->buy),
                 $part->cost() === null ? '' : sprintf('%.2f', $part->cost()),
-                $work->plan->terms->currency,
+                $state->plan->terms->currency,
                 Mark::STATES[$mark->state] ?? '',
                 $mark->arrives ?? '',
                 implode('; ', array_keys($part->why)),
@@ -44,10 +44,10 @@ final readonly class PartsTables
      *
      * @return list<list<string>>
      */
-    public static function cutRows(Work $work): array
+    public static function cutRows(JobState $state): array
     {
         $rows = [['material', 'length', 'of', 'offcut', 'piece', 'for', 'left']];
-        foreach (Worksheet::of($work)->parts->cuts as $cut) {
+        foreach ($state->schedule()->parts->cuts as $cut) {
             foreach ($cut->bars as $n => $bar) {
                 foreach ($bar->pieces as [$mm, $piece]) {
                     $rows[] = [

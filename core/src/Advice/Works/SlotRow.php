@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Slot;
 
 /** A step at its time, as the lanes and the day sheets show it. */
 final readonly class SlotRow
 {
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildSlot */
-    public static function of(Work $work, Slot $slot): array
+    public static function of(JobState $state, Slot $slot): array
     {
         $waits = [];
         foreach ($slot->step->needs as $part) {
-            $mark = $work->marks[$part] ?? null;
-            $arrives = Worksheet::of($work)->arrivals[$part] ?? null;
+            $mark = $state->marks[$part] ?? null;
+            $arrives = $state->schedule()->arrivals[$part] ?? null;
             if ($arrives !== null || $mark?->state === 'ordered') {
                 $waits[] =
-                    BuildDesk::kit($work, $part) .
+                    BuildDesk::kit($state, $part) .
                     ($arrives === null
                         ? ', on the way'
                         : ($mark?->state === 'ordered'

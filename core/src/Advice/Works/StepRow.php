@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Figure;
@@ -15,9 +15,9 @@ use EmberDusk\Values\Range;
 final readonly class StepRow
 {
     /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildStep */
-    public static function of(Work $work, Step $step): array
+    public static function of(JobState $state, Step $step): array
     {
-        $tick = $work->ticks[$step->id] ?? null;
+        $tick = $state->ticks[$step->id] ?? null;
 
         return [
             'id' => $step->id,
@@ -26,8 +26,8 @@ final readonly class StepRow
             'place' => $step->place,
             'why' => $step->why,
             'minutes' => $step->minutes,
-            'timed' => $work->productivity->kinds[$step->kind]['count'] ?? 0,
-            'work' => self::work($work, $step)->toArray(),
+            'timed' => $state->productivity->kinds[$step->kind]['count'] ?? 0,
+            'work' => self::work($state, $step)->toArray(),
             'people' => $step->people,
             'tools' => $step->tools,
             'caution' => $step->caution,
@@ -39,10 +39,10 @@ final readonly class StepRow
         ];
     }
 
-    private static function work(Work $work, Step $step): Figure
+    private static function work(JobState $state, Step $step): Figure
     {
         $each = StepMinutes::MINUTES[$step->kind];
-        $productivity = $work->productivity->kinds[$step->kind] ?? null;
+        $productivity = $state->productivity->kinds[$step->kind] ?? null;
         $factor = $productivity['factor'] ?? 1.0;
         $inputs = [
             new Input('u', 'metres, joints, pieces or places', round($step->units, 3), ''),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
+use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Visit;
 
@@ -12,23 +12,23 @@ use EmberDusk\Schedule\Visit;
 final readonly class Waiting
 {
     /** @return list<string> */
-    public static function of(Work $work): array
+    public static function of(JobState $state): array
     {
         $waits = [];
-        foreach ($work->marks as $part => $mark) {
+        foreach ($state->marks as $part => $mark) {
             if ($mark->state === 'ordered') {
                 $waits[$mark->arrives ?? ''][] =
-                    BuildDesk::kit($work, $part) .
+                    BuildDesk::kit($state, $part) .
                     match (true) {
                         $mark->arrives === null => ' is ordered',
-                        $mark->late($work->today) => ' should be here since ' . Day::words($mark->arrives),
+                        $mark->late($state->today) => ' should be here since ' . Day::words($mark->arrives),
                         default => ' comes ' . Day::words($mark->arrives),
                     };
             }
         }
         ksort($waits);
         $visits = array_values(
-            array_filter($work->arrangement->visits, static fn(Visit $v): bool => $v->from >= $work->today),
+            array_filter($state->arrangement->visits, static fn(Visit $v): bool => $v->from >= $state->today),
         );
         $next =
             $visits === []

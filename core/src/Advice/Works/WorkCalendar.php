@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Works;
 
-use EmberDusk\Advice\Work;
 use EmberDusk\Formats\Calendar;
+use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Slot;
 use EmberDusk\Schedule\Timetable;
@@ -23,10 +23,10 @@ final readonly class WorkCalendar
      * @param  string  $job  a name of the job that no other has, such as job7@firm.example
      * @param  int  $moment  at which it is written, seconds since 1970
      */
-    public static function calendar(Work $work, string $job, int $moment): string
+    public static function calendar(JobState $state, string $job, int $moment): string
     {
         $of = [];
-        foreach (Worksheet::of($work)->remaining()->timetable->slots as $slot) {
+        foreach ($state->schedule()->remaining()->timetable->slots as $slot) {
             $of[$slot->step->id][] = $slot;
         }
 

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Works;
+namespace EmberDusk\Job;
 
-use EmberDusk\Advice\Work;
 use EmberDusk\Costing\Quote;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
@@ -21,7 +20,7 @@ use EmberDusk\Schedule\Visit;
 use EmberDusk\Values\Trouble;
 
 /** What Parts, Build and the quote go by: the list, the steps, and what is left of them on its days. Made once for a piece of work. */
-final class Worksheet
+final class Schedule
 {
     /** A day to begin on where there is no clock: a Monday. */
     private const SOME_DAY = '2001-01-01';
@@ -34,15 +33,14 @@ final class Worksheet
     /** @var array<string, string> day on which a part comes, by shelf id */
     public readonly array $arrivals;
 
-    /** What is wrong with the waits that were added; they count nothing then. */
-    public ?string $circle = null;
+    private ?string $circle = null;
 
     private ?RemainingWork $remaining = null;
 
-    private function __construct(private readonly Work $work)
+    public function __construct(private readonly JobState $state)
     {
-        $this->parts = PartsList::of($work->plan, $work->shelf, Offcut::byKit($work->offcuts));
-        $this->steps = Steps::of($work->plan, $this->parts, $work->productivity ?? Productivity::of([]));
+        $this->parts = PartsList::of($state->plan, $state->shelf, Offcut::byKit($state->offcuts));
+        $this->steps = Steps::of($state->plan, $this->parts, $state->productivity ?? Productivity::of([]));
         $arrivals = [];
         foreach ($this->parts->parts as $part) {
             $day = $this->arrival($part);
@@ -53,14 +51,17 @@ final class Worksheet
         $this->arrivals = $arrivals;
     }
 
-    public static function of(Work $work): self
-    {
-        return $work->kept->worksheet ??= new self($work);
-    }
-
     public function remaining(): RemainingWork
     {
         return $this->remaining ??= $this->laid($this->arrivals);
+    }
+
+    /** What is wrong with the waits that were added; they count nothing then. Null where nothing is. */
+    public function circle(): ?string
+    {
+        $this->remaining();
+
+        return $this->circle;
     }
 
     /** The work as it would go if every part were here. */
@@ -71,14 +72,14 @@ final class Worksheet
 
     public function today(): string
     {
-        return $this->work->today === '' ? self::SOME_DAY : $this->work->today;
+        return $this->state->today === '' ? self::SOME_DAY : $this->state->today;
     }
 
     /** As it was set; where nothing was, one person from today on, or from tomorrow where today has begun and nothing is done yet. */
     public function arrangement(): Arrangement
     {
-        $set = $this->work->arrangement;
-        $begun = $this->work->ticks === [] && $this->work->time >= sprintf('%02d:00', Timetable::BEGINS);
+        $set = $this->state->arrangement;
+        $begun = $this->state->ticks === [] && $this->state->time >= sprintf('%02d:00', Timetable::BEGINS);
 
         return $set->visits !== []
             ? $set
@@ -95,7 +96,7 @@ final class Worksheet
     {
         return min(
             $step->people,
-            max([1, ...array_map(static fn($v): int => $v->people, $this->work->arrangement->visits)]),
+            max([1, ...array_map(static fn($v): int => $v->people, $this->state->arrangement->visits)]),
         );
     }
 
@@ -118,12 +119,12 @@ final class Worksheet
 
     public function quote(): Quote
     {
-        return Quote::of($this->parts, $this->labour()[0], $this->work->plan->terms);
+        return Quote::of($this->parts, $this->labour()[0], $this->state->plan->terms);
     }
 
     public function mark(Part $part): Mark
     {
-        return $this->work->marks[$part->key] ?? new Mark();
+        return $this->state->marks[$part->key] ?? new Mark();
     }
 
     /** The day on which a part comes that is not here: as ordered, or if it were ordered today; null when nothing has to be waited for. */
@@ -144,14 +145,14 @@ final class Worksheet
     /** @param  array<string, string>  $arrivals */
     private function laid(array $arrivals): RemainingWork
     {
-        $work = $this->work;
+        $state = $this->state;
         try {
             return RemainingWork::of(
                 $this->steps,
                 $this->arrangement(),
-                $work->ticks,
+                $state->ticks,
                 $arrivals,
-                trim("{$this->today()} {$work->time}"),
+                trim("{$this->today()} {$state->time}"),
             );
         } catch (Trouble $trouble) {
             // The plan may have changed under waits that were added: the order of the trade alone never goes in a circle.
@@ -159,10 +160,10 @@ final class Worksheet
 
             return RemainingWork::of(
                 $this->steps,
-                new Arrangement($this->arrangement()->visits, $work->arrangement->weekends, $work->arrangement->pins),
-                $work->ticks,
+                new Arrangement($this->arrangement()->visits, $state->arrangement->weekends, $state->arrangement->pins),
+                $state->ticks,
                 $arrivals,
-                trim("{$this->today()} {$work->time}"),
+                trim("{$this->today()} {$state->time}"),
             );
         }
     }

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice;
+namespace EmberDusk\Job;
 
-use EmberDusk\Advice\Works\Kept;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\ShelfSource;
@@ -17,8 +16,10 @@ use EmberDusk\Schedule\Tick;
 use EmberDusk\Values\Trouble;
 
 /** A plan with what was computed of its runs, the shelf it is chosen from, and which controllers a join run has joined. */
-final readonly class Work
+final class JobState
 {
+    private ?Schedule $schedule = null;
+
     /**
      * @param  array<string, RunResult|FixtureResult|Trouble>  $results  by run and by fitting
      * @param  array<string, array<string, RunResult|FixtureResult|Trouble>>  $scenes  likewise, by scene
@@ -32,22 +33,27 @@ final readonly class Work
      * @param  string|null  $scene  that is looked at; null at everything full
      */
     public function __construct(
-        public Plan $plan,
-        public array $results,
-        public ShelfSource $shelf,
-        public array $joined,
-        public array $scenes = [],
-        public ?string $scene = null,
-        public array $open = [],
-        public array $marks = [],
-        public string $today = '',
-        public Arrangement $arrangement = new Arrangement(),
-        public array $ticks = [],
-        public ?Productivity $productivity = null,
-        public array $offcuts = [],
-        public string $time = '',
-        public Kept $kept = new Kept(),
+        public readonly Plan $plan,
+        public readonly array $results,
+        public readonly ShelfSource $shelf,
+        public readonly array $joined = [],
+        public readonly array $scenes = [],
+        public readonly ?string $scene = null,
+        public readonly array $open = [],
+        public readonly array $marks = [],
+        public readonly string $today = '',
+        public readonly Arrangement $arrangement = new Arrangement(),
+        public readonly array $ticks = [],
+        public readonly ?Productivity $productivity = null,
+        public readonly array $offcuts = [],
+        public readonly string $time = '',
     ) {}
+
+    /** Parts, steps and what is left of them, worked out once and only where it is asked for. */
+    public function schedule(): Schedule
+    {
+        return $this->schedule ??= new Schedule($this);
+    }
 
     public function result(string $run): ?RunResult
     {
