@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use EmberDusk\Advice\SceneSlate;
+use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
@@ -41,7 +41,7 @@ final readonly class Solutions
      */
     public function scenes(Plan $plan, array $full, ?string $looked): array
     {
-        $even = SceneSlate::settled($plan, $full);
+        $even = SceneFindings::settled($plan, $full);
 
         return array_map(
             fn(Scene $scene): array => $this->solved($plan, $scene, $scene->id === $looked ? [] : $even),

@@ -11,9 +11,9 @@ use App\Models\Offcut;
 use App\Models\PartMark;
 use App\Models\Tick;
 use App\Time\Clock;
-use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\Stages;
 use EmberDusk\Advice\Works\Waiting;
+use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Job\JobState;
 use Illuminate\Support\Facades\DB;
@@ -55,7 +55,7 @@ final readonly class Summaries
     /** @return array<string, mixed> */
     private static function told(JobState $state): array
     {
-        $findings = Slate::of($state);
+        $findings = Findings::of($state);
         $next = $findings[0] ?? null;
 
         return [

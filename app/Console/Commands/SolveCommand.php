@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\WireDesk;
+use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
@@ -37,7 +37,7 @@ final class SolveCommand extends Command
             $scene = $this->scene($plan);
             $state = new JobState($plan, self::results($plan, $scene), $this->demoShelf(), []);
             $findings = array_values(
-                array_filter(Slate::of($state), static fn(Finding $f): bool => $f->place->stage !== 'join'),
+                array_filter(Findings::of($state), static fn(Finding $f): bool => $f->place->stage !== 'join'),
             );
             $figures = WireDesk::ledger($state);
             if ($this->option('json')) {

@@ -11,7 +11,7 @@ use App\Plans\Paper;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
 use App\Time\Clock;
-use EmberDusk\Advice\Slate;
+use EmberDusk\Checks\Findings;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Joining\Words;
 use EmberDusk\Values\Finding;
@@ -61,7 +61,7 @@ final readonly class HandoverController
         }
 
         $work = $this->workshop->work($job, $plan);
-        $open = array_map(static fn(Finding $f): string => $f->title, Slate::of($work));
+        $open = array_map(static fn(Finding $f): string => $f->title, Findings::of($work));
 
         return [
             'printed' => Clock::day(),

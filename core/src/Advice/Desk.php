@@ -6,6 +6,7 @@ namespace EmberDusk\Advice;
 
 use EmberDusk\Advice\Works\BuildDesk;
 use EmberDusk\Advice\Works\PartsDesk;
+use EmberDusk\Checks\Findings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Document;
 use EmberDusk\Values\Figure;
@@ -22,7 +23,7 @@ final readonly class Desk
      */
     public static function of(string $stage, JobState $state): array
     {
-        $findings = Slate::of($state);
+        $findings = Findings::of($state);
         [$picture, $ledger] = match ($stage) {
             'survey' => [SurveyDesk::picture($state), SurveyDesk::ledger($state)],
             'kit' => [KitDesk::picture($state), KitDesk::ledger($state)],

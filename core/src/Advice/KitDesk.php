@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Circuit\Rules\ControllerAmps;
+use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Controller;

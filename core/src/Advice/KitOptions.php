@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
-use EmberDusk\Circuit\Rules\Book;
-use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
@@ -88,7 +88,7 @@ final readonly class KitOptions
                 default => $f->code !== 'cores',
             };
         $findings = Finding::worstFirst(
-            array_values(array_filter(Book::check(new Judged($plan, $plan->run($run->id), null, null)), $about)),
+            array_values(array_filter(Registry::check(new Judged($plan, $plan->run($run->id), null, null)), $about)),
         );
 
         return $findings[0] ?? null;

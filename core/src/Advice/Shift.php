@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Checks\Findings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
@@ -28,7 +29,10 @@ final readonly class Shift
                 ];
             }
         }
-        $titles = static fn(JobState $w): array => array_map(static fn(Finding $f): string => $f->title, Slate::of($w));
+        $titles = static fn(JobState $w): array => array_map(
+            static fn(Finding $f): string => $f->title,
+            Findings::of($w),
+        );
 
         return [
             'figures' => $moved,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Checks\Protection\LimitedPower;
 use EmberDusk\Circuit\FixtureResult;
-use EmberDusk\Circuit\Rules\LimitedPower;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Job\JobState;

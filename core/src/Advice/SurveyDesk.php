@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Checks\Site\BankFindings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -167,8 +168,8 @@ final readonly class SurveyDesk
                 static fn(Battery $b): array => [
                     'name' => $b->spot->name,
                     'text' => self::battery($b),
-                    'volts' => array_map(static fn(Figure $f): array => $f->toArray(), BankSlate::figures($b)),
-                    'caution' => BankSlate::CAUTION,
+                    'volts' => array_map(static fn(Figure $f): array => $f->toArray(), BankFindings::figures($b)),
+                    'caution' => BankFindings::CAUTION,
                 ],
                 $site->batteries,
             ),

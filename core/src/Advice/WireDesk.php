@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice;
 
+use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
-use EmberDusk\Circuit\Rules\Seam;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;

@@ -6,8 +6,8 @@ namespace EmberDusk\Tests\Advice;
 
 use EmberDusk\Advice\Desk;
 use EmberDusk\Advice\Gauge;
-use EmberDusk\Advice\Slate;
 use EmberDusk\Advice\Stages;
+use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
@@ -56,7 +56,7 @@ final class DesksTest extends TestCase
     /** @return array<string, string> */
     private static function lamps(JobState $state): array
     {
-        return array_column(Stages::of($state, Slate::of($state)), 'state', 'id');
+        return array_column(Stages::of($state, Findings::of($state)), 'state', 'id');
     }
 
     public function test_the_lamps_go_from_unlit_by_glowing_to_lit(): void
@@ -150,7 +150,7 @@ final class DesksTest extends TestCase
 
     public function test_a_finished_job_has_an_empty_slate(): void
     {
-        self::assertSame([], Slate::of(self::work(self::good(), ['c1'])));
+        self::assertSame([], Findings::of(self::work(self::good(), ['c1'])));
     }
 
     public function test_a_slip_is_on_the_slate_with_its_mending(): void
@@ -160,7 +160,7 @@ final class DesksTest extends TestCase
             'place' => 'lecture',
             'text' => "start door\n5.2O cove",
         ]);
-        $slip = Slate::of(self::work($plan))[0];
+        $slip = Findings::of(self::work($plan))[0];
         self::assertSame(['slip', 'survey', 'lecture:2'], [$slip->code, $slip->place->stage, $slip->place->id]);
         self::assertSame("start door\n5.20 cove", Demo::with($plan, $slip->fixes[0]->change)->places['lecture']->notes);
     }
@@ -173,7 +173,7 @@ final class DesksTest extends TestCase
             'text' => "start door\n5 shelf",
         ]);
         $lost = array_values(
-            array_filter(Slate::of(self::work($plan)), static fn(Finding $f): bool => $f->code === 'run-lost'),
+            array_filter(Findings::of(self::work($plan)), static fn(Finding $f): bool => $f->code === 'run-lost'),
         );
         self::assertCount(1, $lost);
         self::assertSame(['shelf'], array_keys(Demo::with($plan, $lost[0]->fixes[0]->change)->runs));

@@ -10,7 +10,7 @@ use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Advice\Planner\Proposal;
 use EmberDusk\Advice\Planner\Search;
 use EmberDusk\Advice\Planner\Watch;
-use EmberDusk\Circuit\Rules\LimitedPower;
+use EmberDusk\Checks\Protection\LimitedPower;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;

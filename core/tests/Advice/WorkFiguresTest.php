@@ -9,6 +9,7 @@ use EmberDusk\Advice\Works\MoveCost;
 use EmberDusk\Advice\Works\Papers;
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Advice\Works\Waiting;
+use EmberDusk\Checks\Schedule\ScheduleFindings;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Job\JobState;
@@ -283,14 +284,14 @@ final class WorkFiguresTest extends TestCase
     {
         $state = self::work(new Arrangement([new Visit('2026-11-30')], false, [], [['dry-cove', 'tidy-lecture']]));
         $circle = array_values(
-            array_filter(BuildDesk::findings($state), static fn(Finding $f): bool => $f->code === 'circle'),
+            array_filter(ScheduleFindings::of($state), static fn(Finding $f): bool => $f->code === 'circle'),
         );
         self::assertCount(1, $circle);
         self::assertStringContainsString('“Cove: dry run”', $circle[0]->detail);
         self::assertNotSame([], BuildDesk::picture($state)['slots']);
         self::assertSame(
             [],
-            BuildDesk::findings(self::work(new Arrangement())),
+            ScheduleFindings::of(self::work(new Arrangement())),
             'where nothing was arranged nothing is reckoned',
         );
     }

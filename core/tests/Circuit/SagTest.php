@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Circuit;
 
+use EmberDusk\Checks\Light\Meets;
 use EmberDusk\Circuit\Engine;
-use EmberDusk\Circuit\Rules\Meets;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Circuit\Sag;
 use EmberDusk\Kit\Strip;

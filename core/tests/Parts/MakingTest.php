@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Advice\Works\PartsDesk;
+use EmberDusk\Checks\Parts\PartFindings;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
@@ -293,7 +293,7 @@ final class MakingTest extends TestCase
         ]);
         $findings = array_values(
             array_filter(
-                PartsDesk::findings(new JobState($plan, [], Demo::shelf(), [])),
+                PartFindings::of(new JobState($plan, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'too-long',
             ),
         );
@@ -312,7 +312,7 @@ final class MakingTest extends TestCase
         foreach ($findings as $finding) {
             $plan = Demo::with($plan, $finding->fixes[0]->change);
         }
-        self::assertSame([], PartsDesk::findings(new JobState($plan, [], Demo::shelf(), [])));
+        self::assertSame([], PartFindings::of(new JobState($plan, [], Demo::shelf(), [])));
         self::assertSame([], $plan->makings, 'as usual again');
         // An offcut of 6 m holds it whole.
         $whole = Demo::with(self::plan('6.00 line', ', bare'), [
@@ -323,7 +323,7 @@ final class MakingTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                PartsDesk::findings(
+                PartFindings::of(
                     new JobState($whole, [], Demo::shelf(), [], offcuts: [new Offcut(1, 'strip-single-24', 6.0)]),
                 ),
                 static fn(Finding $f): bool => $f->code === 'too-long',
@@ -382,7 +382,7 @@ final class MakingTest extends TestCase
         $hot = Demo::with(self::plan('4.00 line', ', profile', 'dry', 'strip-rgbw-24'));
         $finding = array_values(
             array_filter(
-                PartsDesk::findings(new JobState($hot, [], Demo::shelf(), [])),
+                PartFindings::of(new JobState($hot, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'profile-heat',
             ),
         )[0];
@@ -392,7 +392,7 @@ final class MakingTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                PartsDesk::findings(new JobState($capped, [], Demo::shelf(), [])),
+                PartFindings::of(new JobState($capped, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'profile-heat',
             ),
         );
@@ -554,7 +554,7 @@ final class MakingTest extends TestCase
         $foreign = $plan->with(kit: ['strip-single-24' => $snapshot] + $plan->kit);
         $finding = array_values(
             array_filter(
-                PartsDesk::findings(new JobState($foreign, [], Demo::shelf(), [])),
+                PartFindings::of(new JobState($foreign, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'currency',
             ),
         )[0];

@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Parts;
 
 use EmberDusk\Advice\Works\PartsDesk;
 use EmberDusk\Advice\Works\PartsTables;
+use EmberDusk\Checks\Parts\PartFindings;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
@@ -143,7 +144,7 @@ final class PartsListTest extends TestCase
         Schema::check(Json::object(Json::compact(PartsDesk::picture($state))), 'responses#/$defs/partsPicture');
         self::assertSame(
             ['24 V supply, 10 A should be here'],
-            array_map(static fn($f): string => $f->title, PartsDesk::findings($state)),
+            array_map(static fn($f): string => $f->title, PartFindings::of($state)),
         );
         $ledger = PartsDesk::ledger($state);
         self::assertSame(count(PartsList::of($plan, Demo::shelf())->parts) - 1, (int) $ledger[1]->value);

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Plan;
 
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
-use EmberDusk\Circuit\Rules\Book;
-use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
@@ -45,7 +45,7 @@ final class ShareTest extends TestCase
     {
         $codes = [];
         foreach ($plan->runs as $run) {
-            foreach (Book::check(new Judged($plan, $run, Engine::solve($plan, $run), Demo::shelf())) as $finding) {
+            foreach (Registry::check(new Judged($plan, $run, Engine::solve($plan, $run), Demo::shelf())) as $finding) {
                 $codes[] = $finding->code;
             }
         }
@@ -143,7 +143,7 @@ final class ShareTest extends TestCase
         ]);
         $found = static fn(Plan $p): array => array_values(
             array_filter(
-                Book::check(new Judged($p, $p->run('band'), Engine::solve($p, $p->run('band')), null)),
+                Registry::check(new Judged($p, $p->run('band'), Engine::solve($p, $p->run('band')), null)),
                 static fn(Finding $f): bool => $f->code === 'two-positives',
             ),
         );

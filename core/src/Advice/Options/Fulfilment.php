@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
-use EmberDusk\Circuit\Rules\ControllerAmps;
+use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Costing\Prices;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Options;
 
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
-use EmberDusk\Circuit\Rules\Book;
-use EmberDusk\Circuit\Rules\Judged;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
@@ -104,7 +104,7 @@ final readonly class Trial
         foreach ($plan->runs as $id => $part) {
             if ($part->place === $run->place && $part->word === $run->word) {
                 $results[$id] = Engine::nominal($plan, $part);
-                array_push($findings, ...Book::check(new Judged($plan, $part, $results[$id], null)));
+                array_push($findings, ...Registry::check(new Judged($plan, $part, $results[$id], null)));
             }
         }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Circuit\Rules\Book;
-use EmberDusk\Circuit\Rules\Judged;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\ShelfSource;
@@ -140,7 +140,7 @@ final readonly class Drawn
     private static function changes(Plan $plan, ShelfSource $shelf): iterable
     {
         foreach ($plan->runs as $run) {
-            foreach (Book::check(new Judged($plan, $run, null, $shelf)) as $finding) {
+            foreach (Registry::check(new Judged($plan, $run, null, $shelf)) as $finding) {
                 foreach ($finding->fixes as $fix) {
                     yield [$fix->label, $fix->change];
                 }

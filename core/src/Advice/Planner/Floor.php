@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
-use EmberDusk\Circuit\Rules\ControllerAmps;
+use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Supply;

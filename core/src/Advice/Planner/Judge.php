@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace EmberDusk\Advice\Planner;
 
+use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Checks\Fixture\Lamps;
+use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Checks\Protection\Guard;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
-use EmberDusk\Circuit\Rules\ControllerAmps;
-use EmberDusk\Circuit\Rules\Guard;
-use EmberDusk\Circuit\Rules\Lamps;
-use EmberDusk\Circuit\Rules\Seam;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;

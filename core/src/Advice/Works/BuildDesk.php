@@ -17,11 +17,8 @@ use EmberDusk\Schedule\Timetable;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Schedule\Waits;
 use EmberDusk\Values\Figure;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Range;
-use EmberDusk\Values\Severity;
 
 /** The work as lanes, a person each, over the days: what waits for parts or cures, what the end hangs on, what is done. */
 final readonly class BuildDesk
@@ -170,50 +167,6 @@ final readonly class BuildDesk
             'Steps on it delay the end by as much as they take longer.',
             'critical path method',
         );
-    }
-
-    /** @return list<Finding> */
-    public static function findings(JobState $state): array
-    {
-        if ($state->arrangement->visits === [] && $state->arrangement->waits === []) {
-            return [];
-        }
-        $schedule = $state->schedule();
-        $remaining = $schedule->remaining();
-        $findings =
-            $schedule->circle() === null
-                ? []
-                : [
-                    new Finding(
-                        'circle',
-                        Severity::Stop,
-                        'Steps wait for each other',
-                        "{$schedule->circle()} Until then the waits that were added count nothing.",
-                        new Place('build'),
-                    ),
-                ];
-        $outside = array_values(
-            array_filter(
-                $remaining->timetable->worked(),
-                static fn(string $d): bool => $remaining->days->visit($remaining->days->on($d)) === null,
-            ),
-        );
-        if ($outside !== []) {
-            $findings[] = new Finding(
-                'visits',
-                Severity::Open,
-                'The work does not fit into the visits',
-                sprintf(
-                    '%s needs another %s, from %s on as it stands. Add a visit, or make one longer.',
-                    count($outside) === 1 ? 'It' : 'What is left',
-                    count($outside) === 1 ? 'day' : count($outside) . ' days',
-                    $outside[0],
-                ),
-                new Place('build'),
-            );
-        }
-
-        return $findings;
     }
 
     /** The name of a shelf entry. */

@@ -13,10 +13,7 @@ use EmberDusk\Parts\Piece;
 use EmberDusk\Parts\StockCut;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
-use EmberDusk\Values\Place;
-use EmberDusk\Values\Severity;
 
 /** Reels and stock lengths with the cuts in them; the list beside, each line with what it is for and how far it is. */
 final readonly class PartsDesk
@@ -142,38 +139,6 @@ final readonly class PartsDesk
                 array_slice($list->cuts, 0, self::LEFT),
             ),
         ];
-    }
-
-    /** @return list<Finding> */
-    public static function findings(JobState $state): array
-    {
-        $findings = MakingRows::findings($state);
-        foreach ($state->marks as $key => $mark) {
-            $name = ($state->plan->kit[$key] ?? $state->shelf->find($key))?->entry->name();
-            if ($name !== null && $mark->late($state->today)) {
-                $findings[] = new Finding(
-                    'part-late',
-                    Severity::Watch,
-                    "{$name} should be here",
-                    "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.",
-                    new Place('parts', $key),
-                );
-            }
-        }
-        foreach ($state->plan->kit as $id => $kit) {
-            $foreign = $state->plan->terms->foreign($kit);
-            if ($foreign !== null) {
-                $findings[] = new Finding(
-                    'currency',
-                    Severity::Watch,
-                    "{$kit->entry->name()} is priced in {$foreign}",
-                    "The job reckons in {$state->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$state->plan->terms->currency}.",
-                    new Place('parts', $id),
-                );
-            }
-        }
-
-        return $findings;
     }
 
     /** How many are bought: what is to be cut, less what offcuts give, by one length, and what whole ones and whole pieces cost more. */

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Cable;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** At most 5 % of nominal volts from the supply to the farthest feed (IEC 60364-7-715, from memory). */
+final readonly class Drop implements Check
+{
+    public function check(Judged $case): array
+    {
+        $result = $case->result;
+        if ($result === null || $case->strip === null || $result->feeds === []) {
+            return [];
+        }
+        $feed = $result->farthestFeed();
+        $drop = $result->supplyVolts - $feed->volts;
+        $limit = $case->plan->limits->drop * $case->strip->volts;
+        if ($drop <= $limit) {
+            return [];
+        }
+        $laid = $case->plan->cableTo($feed->id);
+        $now = $case->plan->cable($laid?->kit);
+        // What the rest of the way loses stays; a better fed strip draws a little more, so a tenth is kept in hand.
+        $room = 0.9 * ($limit - $drop + ($result->cables[$laid->id ?? '']->drop ?? 0.0));
+        $thicker =
+            $now === null || $laid === null
+                ? null
+                : $case->smallest(
+                    Cable::class,
+                    static fn(Cable $c): bool => $c->cores >= $now->cores &&
+                        $c->conductor->system === $now->conductor->system &&
+                        ($result->cables[$laid->id]->drop * $c->conductor->ohmsPerMetre) /
+                            $now->conductor->ohmsPerMetre <=
+                            $room,
+                    static fn(Cable $c): float => -$c->conductor->ohmsPerMetre + $c->cores * 1e-6,
+                );
+
+        return [
+            new Finding(
+                'drop',
+                Severity::Stop,
+                sprintf('%.2f V lost before the strip of %s', $drop, $case->run->name()),
+                sprintf(
+                    'From supply to feed %s; at most %.2f V, %g %% of %g V.',
+                    strtoupper($feed->id),
+                    $limit,
+                    100 * $case->plan->limits->drop,
+                    $case->strip->volts,
+                ),
+                new Place('wire', $feed->id),
+                $drop,
+                $limit,
+                'IEC 60364-7-715 (from memory)',
+                $thicker === null
+                    ? []
+                    : [
+                        new Fix(strtoupper($laid->id) . ' in ' . $thicker->conductor->label(), [
+                            'kind' => 'SetCable',
+                            'cable' => $laid->id,
+                            'kit' => $thicker->id(),
+                        ]),
+                    ],
+            ),
+        ];
+    }
+}

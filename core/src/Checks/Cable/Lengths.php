@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Cable;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** A cable length that was reckoned along the run is to be measured. */
+final readonly class Lengths implements Check
+{
+    public function check(Judged $case): array
+    {
+        $findings = [];
+        foreach ($case->plan->cables as $id => $laid) {
+            if ($laid->reckoned && isset($case->result->cables[$id])) {
+                $findings[] = new Finding(
+                    'reckoned',
+                    Severity::Open,
+                    strtoupper($id) . ' is not measured yet',
+                    sprintf('%.2f m is reckoned. Measure its way and type it, or keep the figure.', $laid->length),
+                    new Place('wire', $id),
+                    $laid->length,
+                    null,
+                    '',
+                    [
+                        new Fix(sprintf('Keep %.2f m', $laid->length), [
+                            'kind' => 'SetCable',
+                            'cable' => $id,
+                            'length' => $laid->length,
+                        ]),
+                    ],
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Controller;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** A controller that learns the kind of light from a switch or a jumper is set to the strip that hangs on it (the controller's leaflet). */
+final readonly class Setting implements Check
+{
+    private const WORDS = [
+        'single' => 'single colour',
+        'tunable' => 'tunable white',
+        'rgb' => 'RGB',
+        'rgbw' => 'RGBW',
+        'rgbcct' => 'RGB and tunable white',
+    ];
+
+    public function check(Judged $case): array
+    {
+        $controller = $case->controller;
+        $strip = $case->strip;
+        if (
+            $controller === null ||
+            $strip === null ||
+            !$strip->switched() ||
+            !in_array($controller->setBy, ['switch', 'jumper'], true) ||
+            $case->underController()[0]->id !== $case->run->id
+        ) {
+            return [];
+        }
+        $wants = $strip->colours();
+        $set = $case->plan->controllers[(string) $case->run->controller]->setting;
+        $id = $case->device($case->run->controller);
+        if ($set === $wants || !in_array($wants, $controller->modes, true)) {
+            return [];
+        }
+        $place = new Place('kit', $case->run->id);
+        $how = $controller->setting === '' ? '' : ' ' . ucfirst($controller->setting) . '.';
+        $fix = [
+            new Fix(sprintf('%s is set to %s', $id, self::WORDS[$wants] ?? $wants), [
+                'kind' => 'SetSwitch',
+                'controller' => (string) $case->run->controller,
+                'setting' => $wants,
+            ]),
+        ];
+        if ($set === null) {
+            return [
+                new Finding(
+                    'setting',
+                    Severity::Open,
+                    "{$id}: set its {$controller->setBy} to " . (self::WORDS[$wants] ?? $wants),
+                    "Do it before power comes on, then say so here.{$how}",
+                    $place,
+                    null,
+                    null,
+                    'the controller’s leaflet, on the shelf',
+                    $fix,
+                ),
+            ];
+        }
+
+        return [
+            new Finding(
+                'setting',
+                Severity::Stop,
+                sprintf(
+                    '%s is set to %s, the strip is %s',
+                    $id,
+                    self::WORDS[$set] ?? $set,
+                    self::WORDS[$wants] ?? $wants,
+                ),
+                "Channels stay dark or follow the wrong colour.{$how}",
+                $place,
+                null,
+                null,
+                'the controller’s leaflet, on the shelf',
+                $fix,
+            ),
+        ];
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks;
+
+use EmberDusk\Checks\Fixture\Lamps;
+use EmberDusk\Checks\Fixture\Modules;
+use EmberDusk\Checks\Kit\TrialBoards;
+use EmberDusk\Checks\Light\Meets;
+use EmberDusk\Checks\Parts\PartFindings;
+use EmberDusk\Checks\Scene\SceneFindings;
+use EmberDusk\Checks\Schedule\ScheduleFindings;
+use EmberDusk\Checks\Site\SiteFindings;
+use EmberDusk\Checks\Site\SurveyFindings;
+use EmberDusk\Job\JobState;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
+
+/** Everything that is wrong or undecided in a job, worst first. */
+final readonly class Findings
+{
+    /** @return list<Finding> */
+    public static function of(JobState $state): array
+    {
+        $findings = [...SurveyFindings::of($state), ...SiteFindings::of($state)];
+        if ($state->plan->runs !== [] && $state->plan->hubs === []) {
+            $findings[] = new Finding(
+                'no-hub',
+                Severity::Open,
+                'No hub yet',
+                'Phones reach a Zigbee controller through a hub.',
+                new Place('kit', 'hub'),
+            );
+        }
+        foreach ($state->plan->runs as $id => $run) {
+            array_push(
+                $findings,
+                ...Registry::check(new Judged($state->plan, $run, $state->result($id), $state->shelf)),
+            );
+            $trouble = $state->results[$id] ?? null;
+            if ($trouble instanceof Trouble && \EmberDusk\Circuit\WiredRun::of($state->plan, $run) !== null) {
+                $findings[] = new Finding(
+                    'unsolved',
+                    Severity::Stop,
+                    $run->name() . ' has no solution',
+                    $trouble->getMessage(),
+                    new Place('wire', $id),
+                );
+            }
+        }
+        foreach ($state->plan->fixtures as $id => $fitting) {
+            array_push($findings, ...Lamps::check($state->plan, $fitting, $state->fitting($id), $state->shelf));
+            $trouble = $state->results[$id] ?? null;
+            if ($trouble instanceof Trouble) {
+                $findings[] = new Finding(
+                    'collapse',
+                    Severity::Stop,
+                    strtoupper($id) . ': voltage collapse',
+                    $trouble->getMessage(),
+                    new Place('wire', $id),
+                );
+            }
+        }
+        array_push(
+            $findings,
+            ...Modules::check($state->plan, $state->shelf),
+            ...SceneFindings::of($state),
+            ...TrialBoards::of($state),
+            ...Meets::check(
+                $state->plan,
+                array_filter(
+                    array_map(
+                        $state->result(...),
+                        array_combine(array_keys($state->plan->runs), array_keys($state->plan->runs)),
+                    ),
+                ),
+            ),
+        );
+        foreach (array_keys($state->plan->controllers) as $id) {
+            if ($state->plan->controller($id)?->profile !== null && !in_array($id, $state->joined, true)) {
+                $findings[] = new Finding(
+                    'not-joined',
+                    Severity::Open,
+                    strtoupper($id) . ' is not joined yet',
+                    'Nothing but its own key switches it so far.',
+                    new Place('join', $id),
+                );
+            }
+        }
+
+        array_push($findings, ...PartFindings::of($state), ...ScheduleFindings::of($state));
+
+        return Finding::worstFirst($findings);
+    }
+}

@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Fixture;
+
+use EmberDusk\Kit\Dimmer;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/**
+ * Rules of dimming modules: watts of LED load and the least load (phase-cut), the current of the control line (0-10 V),
+ * addresses and bus current (DALI: 64 addresses, 250 mA, 2 mA a device; IEC 62386, from memory).
+ */
+final readonly class Modules
+{
+    private const DALI_ADDRESSES = 64;
+
+    private const DALI_MILLIAMPS = 250.0;
+
+    private const DALI_EACH = 2.0;
+
+    /** Milliamps of one 0-10 V fixture's control input (common practice, no source). */
+    private const ANALOG_EACH = 1.0;
+
+    private const MAINS = 'Mains work is for a licensed person; local codes decide.';
+
+    /** @return list<Finding> */
+    public static function check(Plan $plan, ?ShelfSource $shelf): array
+    {
+        $findings = [];
+        foreach ($plan->fixtures as $id => $fitting) {
+            $fixture = $plan->fixture($fitting->kit);
+            if ($fixture !== null && $fitting->module === null && in_array($fixture->dim, Dimmer::DIMS, true)) {
+                $findings[] = new Finding(
+                    'no-module',
+                    Severity::Open,
+                    strtoupper($id) . ": nothing dims {$fitting->count} x {$fixture->name()}",
+                    'Choose a module. ' . self::MAINS,
+                    new Place('wire', $id),
+                    null,
+                    null,
+                    '',
+                    self::take($plan, $id, $shelf),
+                );
+            }
+        }
+        foreach (array_keys($plan->modules) as $id) {
+            $dimmer = $plan->module($id);
+            if ($dimmer !== null) {
+                array_push($findings, ...self::module($plan, $id, $dimmer, $shelf));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function module(Plan $plan, string $id, Dimmer $dimmer, ?ShelfSource $shelf): array
+    {
+        $on = array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->module === $id);
+        $count = array_sum(array_map(static fn(Fitting $f): int => $f->count, $on));
+        $watts = array_sum(
+            array_map(static fn(Fitting $f): float => $f->count * ($plan->fixture($f->kit)->watts ?? 0.0), $on),
+        );
+        $first = (string) array_key_first($on);
+        $place = new Place('wire', $first);
+        $name = strtoupper($id);
+        $leaflet = 'the module’s leaflet, on the shelf';
+        $other = self::take($plan, $first, $shelf);
+
+        return array_values(
+            array_filter(
+                match ($dimmer->kind) {
+                    'phasecut' => [
+                        $watts > $dimmer->mostWatts
+                            ? new Finding(
+                                'phase-watts',
+                                Severity::Stop,
+                                sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts),
+                                'LED lamps count in full, whatever the figure for filament lamps says. ' . self::MAINS,
+                                $place,
+                                $watts,
+                                $dimmer->mostWatts,
+                                $leaflet,
+                                $other,
+                            )
+                            : null,
+                        $watts < $dimmer->leastWatts
+                            ? new Finding(
+                                'phase-least',
+                                Severity::Watch,
+                                sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts),
+                                'With less the lamps flicker or glow when off. More lamps, or a module for less.',
+                                $place,
+                                $watts,
+                                $dimmer->leastWatts,
+                                $leaflet,
+                                $other,
+                            )
+                            : null,
+                    ],
+                    'analog' => [
+                        $count * self::ANALOG_EACH > $dimmer->milliamps
+                            ? new Finding(
+                                'analog-current',
+                                Severity::Stop,
+                                sprintf(
+                                    '%s: %d fixtures push %g mA, it takes %g mA',
+                                    $name,
+                                    $count,
+                                    $count * self::ANALOG_EACH,
+                                    $dimmer->milliamps,
+                                ),
+                                'Their light no longer follows the line.',
+                                $place,
+                                $count * self::ANALOG_EACH,
+                                $dimmer->milliamps,
+                                'common practice, no source',
+                                $other,
+                            )
+                            : null,
+                        $dimmer->relayAmps === null
+                            ? new Finding(
+                                'analog-off',
+                                Severity::Watch,
+                                "{$name} cannot switch its fixtures off",
+                                'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.',
+                                $place,
+                                null,
+                                null,
+                                'common practice, no source',
+                            )
+                            : null,
+                    ],
+                    default => [
+                        $count > min($dimmer->addresses, self::DALI_ADDRESSES)
+                            ? new Finding(
+                                'dali-addresses',
+                                Severity::Stop,
+                                sprintf(
+                                    '%s has %d fixtures on %d addresses',
+                                    $name,
+                                    $count,
+                                    min($dimmer->addresses, self::DALI_ADDRESSES),
+                                ),
+                                'Part them between two buses.',
+                                $place,
+                                $count,
+                                min($dimmer->addresses, self::DALI_ADDRESSES),
+                                'IEC 62386, from memory',
+                                $other,
+                            )
+                            : null,
+                        $count * self::DALI_EACH > min($dimmer->milliamps, self::DALI_MILLIAMPS)
+                            ? new Finding(
+                                'dali-current',
+                                Severity::Stop,
+                                sprintf(
+                                    '%s: %d fixtures take %g mA of %g mA',
+                                    $name,
+                                    $count,
+                                    $count * self::DALI_EACH,
+                                    min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                                ),
+                                'The bus loses its volts and its telegrams.',
+                                $place,
+                                $count * self::DALI_EACH,
+                                min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                                'IEC 62386, from memory',
+                                $other,
+                            )
+                            : null,
+                    ],
+                },
+            ),
+        );
+    }
+
+    /** @return list<Fix> modules of the shelf under which these fixtures alone break nothing, the smallest first */
+    private static function take(Plan $plan, string $fixture, ?ShelfSource $shelf): array
+    {
+        $fitting = $plan->fixtures[$fixture] ?? null;
+        $kit = $plan->fixture($fitting?->kit);
+        $kind = array_search($kit?->dim, Dimmer::DIMS, true);
+        if ($kit === null || $fitting === null || $kind === false) {
+            return [];
+        }
+        $fixes = [];
+        foreach ($shelf?->ofKind($kind) ?? [] as $snapshot) {
+            $dimmer = $snapshot->entry;
+            $fits =
+                $dimmer instanceof Dimmer &&
+                match ($kind) {
+                    'phasecut' => $fitting->count * $kit->watts <= $dimmer->mostWatts &&
+                        $fitting->count * $kit->watts >= $dimmer->leastWatts,
+                    'analog' => $fitting->count * self::ANALOG_EACH <= $dimmer->milliamps &&
+                        $dimmer->relayAmps !== null,
+                    default => $fitting->count <= min($dimmer->addresses, self::DALI_ADDRESSES) &&
+                        $fitting->count * self::DALI_EACH <= min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                };
+            if ($fits && ($plan->modules[$fitting->module ?? '']->kit ?? null) !== $dimmer->id()) {
+                $fixes[] = new Fix('Take ' . $dimmer->name(), [
+                    'kind' => 'ChooseModule',
+                    'fixture' => $fixture,
+                    'kit' => $dimmer->id(),
+                ]);
+            }
+        }
+
+        return array_slice($fixes, 0, 2);
+    }
+}

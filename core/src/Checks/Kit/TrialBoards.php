@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Kit;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Solderless trial boards that are counted on for permanent work. */
+final readonly class TrialBoards
+{
+    /** @return list<Finding> solderless trial boards that are counted on for permanent work */
+    public static function of(JobState $state): array
+    {
+        $findings = [];
+        foreach (array_keys($state->plan->owned) as $id) {
+            $kit = $state->plan->kit[$id] ?? null;
+            if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
+                $findings[] = new Finding(
+                    'trial',
+                    Severity::Watch,
+                    $kit->entry->name() . ' is for trying only',
+                    'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse protection, level shifter and capacitor.',
+                    new Place('kit', ''),
+                    null,
+                    null,
+                    'common practice, no source',
+                    [new Fix('Do not count on it', ['kind' => 'SetOwned', 'kit' => $id, 'count' => 0])],
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

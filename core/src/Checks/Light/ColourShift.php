@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Light;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Over 3 SDCM steps of one mix along a run are seen: a starved colour strip turns red (common practice, no source). */
+final readonly class ColourShift implements Check
+{
+    private const VISIBLE = 3.0;
+
+    public function check(Judged $case): array
+    {
+        if ($case->result === null || $case->strip === null || count($case->strip->channels) < 2) {
+            return [];
+        }
+        $shift = RunFigures::shift($case->result, $case->strip)->value;
+        if ($shift <= self::VISIBLE) {
+            return [];
+        }
+        $marks = $case->plan->cutMarks($case->run);
+        $fed = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
+        $fixes =
+            $marks !== null && array_diff([0, $marks->lastPad()], $fed) !== []
+                ? [new Fix('Feed both ends', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'ends'])]
+                : [];
+
+        return [
+            new Finding(
+                'colour-shift',
+                Severity::Watch,
+                sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
+                'With every channel full, the place farthest from a feed has another tint than the one nearest: blue and green need more volts than red. More than 3 steps are seen.',
+                new Place('wire', $case->run->id),
+                $shift,
+                self::VISIBLE,
+                'CIE 1976 u’v’, one step 0.0011 (from memory)',
+                $fixes,
+            ),
+        ];
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Light;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Sag;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
+
+/** Darkest over brightest: 0.90 and up even, to 0.80 visible to a careful eye, below visible (common practice, no source). */
+final readonly class Evenness implements Check
+{
+    private const VISIBLE = 0.8;
+
+    /** By how much the closed form may be too dark. */
+    private const ROUGH = 0.02;
+
+    /** Most feeds that are proposed. */
+    private const FEEDS = 6;
+
+    public function check(Judged $case): array
+    {
+        $result = $case->result;
+        if ($result === null) {
+            return [];
+        }
+        $even = $result->evenness();
+        $limit = $case->plan->limits->evenness;
+        $range = $result->evennessRange();
+        if ($even >= $limit && !$range->straddles($limit)) {
+            return [];
+        }
+        $at = ($result->darkestGroup() + 0.5) * $result->pitch;
+        $name = $case->run->name();
+        [$severity, $title] = match (true) {
+            $range->straddles($limit) => [Severity::Watch, "{$name}: near the limit of evenness"],
+            $even >= self::VISIBLE => [Severity::Watch, "{$name}: a careful eye sees the fall"],
+            default => [Severity::Stop, "{$name}: visibly dull"],
+        };
+
+        return [
+            new Finding(
+                'evenness',
+                $severity,
+                $title,
+                sprintf(
+                    'Darkest %.2f of the brightest, at %.2f m; limit %.2f. With rails and supply as far off as they may be: %.2f to %.2f.',
+                    $even,
+                    $at,
+                    $limit,
+                    $range->low,
+                    $range->high,
+                ),
+                new Place('wire', $case->run->id),
+                $even,
+                $limit,
+                'common practice, no source',
+                self::fixes($case),
+            ),
+        ];
+    }
+
+    /** @return list<Fix> the first way of feeding that has been solved and holds the limit even with thin rails and low volts */
+    private static function fixes(Judged $case): array
+    {
+        $run = $case->run->id;
+        $ways = [
+            'Feed both ends' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'ends'],
+            'Feed the middle' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'middle'],
+        ];
+        for ($k = 2; $k <= self::FEEDS; $k++) {
+            $ways["Feed at {$k} equal points"] = [
+                'kind' => 'SetFeeds',
+                'run' => $run,
+                'shares' => array_map(static fn(int $j): float => (2 * $j - 1) / (2 * $k), range(1, $k)),
+            ];
+        }
+        $fixes = [];
+        foreach ($case->shelf === null ? [] : $ways as $label => $change) {
+            if ($fixes === [] && self::promises($case, $change) && self::holds($case, $change)) {
+                $fixes[] = new Fix($label, $change);
+            }
+        }
+
+        return $fixes;
+    }
+
+    /**
+     * Whether a way of feeding looks good enough to be solved: its sag by the closed form of a ladder.
+     *
+     * @param  array<string, mixed>  $change
+     */
+    private static function promises(Judged $case, array $change): bool
+    {
+        $marks = $case->plan->cutMarks($case->run);
+        if ($case->strip === null || $marks === null) {
+            return false;
+        }
+        $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
+        $shares = is_array($change['shares'] ?? null) ? $change['shares'] : [];
+        $more = match (true) {
+            $shares !== [] => array_map(
+                static fn(mixed $s): int => $marks->nearest((is_float($s) ? $s : 0.0) * $marks->length()),
+                $shares,
+            ),
+            $change['pattern'] === 'ends' => [...$pads, 0, $marks->lastPad()],
+            default => [...$pads, $marks->nearest($marks->length() / 2)],
+        };
+
+        return Sag::evenness($case->strip, $marks, array_values(array_unique($more)), false) >=
+            $case->plan->limits->evenness - self::ROUGH;
+    }
+
+    /** @param  array<string, mixed>  $change */
+    private static function holds(Judged $case, array $change): bool
+    {
+        try {
+            assert($case->shelf !== null);
+            $plan = Catalogue::read($change, $case->shelf)->apply($case->plan);
+            $light = Engine::poorest($plan, $plan->run($case->run->id));
+        } catch (Trouble) {
+            return false;
+        }
+
+        // A run that stays dark is as even as it is of no use.
+        return $light !== [] && max($light) > 0 && min($light) / max($light) >= $case->plan->limits->evenness;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Light;
+
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Wires\FeedPattern;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Point;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
+
+/** Where ends of two runs of the same strip lie within a metre, more than 5 % between them is seen (common practice, no source). */
+final readonly class Meets
+{
+    /** Metres. */
+    private const NEAR = 1.0;
+
+    /**
+     * @param  array<string, RunResult>  $results  by run
+     * @return list<Finding> the worst place of each two runs
+     */
+    public static function check(Plan $plan, array $results): array
+    {
+        return array_map(
+            static fn(array $w): Finding => self::finding($plan, $w[0], ...$w[1]),
+            self::worst($plan, $results),
+        );
+    }
+
+    /**
+     * @param  array<string, RunResult>  $results
+     * @return list<array{float, array{Run, Run, float, float}}> share by which they differ, the darker and the brighter run, light of each
+     */
+    private static function worst(Plan $plan, array $results): array
+    {
+        $ends = [];
+        foreach ($plan->runs as $id => $run) {
+            $light = ($results[$id] ?? null)->light ?? [];
+            foreach ($light === [] ? [] : self::ends($plan, $run) as $end => $point) {
+                $ends[] = [$run, $point, $light[$end === 'start' ? 0 : count($light) - 1]];
+            }
+        }
+        $worst = [];
+        foreach ($ends as $n => [$a, $at, $one]) {
+            foreach (array_slice($ends, $n + 1) as [$b, $to, $two]) {
+                $apart = max($one, $two) > 0 ? abs($one - $two) / max($one, $two) : 0.0;
+                if (
+                    $a->id !== $b->id &&
+                    $a->place === $b->place &&
+                    $a->strip === $b->strip &&
+                    $at->to($to) <= self::NEAR &&
+                    $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam)
+                ) {
+                    $worst["{$a->id} {$b->id}"] = [$apart, $one < $two ? [$a, $b, $one, $two] : [$b, $a, $two, $one]];
+                }
+            }
+        }
+
+        return array_values($worst);
+    }
+
+    private static function finding(Plan $plan, float $apart, Run $dark, Run $bright, float $less, float $more): Finding
+    {
+        return new Finding(
+            'seam-runs',
+            Severity::Watch,
+            "{$dark->name()} and {$bright->name()} differ where they meet",
+            sprintf(
+                '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Make what feeds them alike.',
+                $less,
+                $more,
+                100 * $apart,
+                100 * $plan->limits->seam,
+            ),
+            new Place('wire', $dark->id),
+            $apart,
+            $plan->limits->seam,
+            'common practice, no source',
+            self::fixes($plan, $dark, $bright),
+        );
+    }
+
+    /** @return list<Fix> feeding both ends of one of the two, where that was solved and mends it */
+    private static function fixes(Plan $plan, Run ...$runs): array
+    {
+        foreach ($runs as $run) {
+            $change = ['kind' => 'FeedPattern', 'run' => $run->id, 'pattern' => 'ends'];
+            try {
+                $made = FeedPattern::read(new Fields($change))->apply($plan);
+                $results = [];
+                foreach ($runs as $of) {
+                    $results[$of->id] = Engine::nominal($made, $made->run($of->id));
+                }
+                if (self::worst($made, $results) === []) {
+                    return [new Fix('Feed both ends of ' . $run->name(), $change)];
+                }
+            } catch (Trouble) {
+                continue;
+            }
+        }
+
+        return [];
+    }
+
+    /** @return array<string, Point> start and end as they lie in the room; none for a run that the notes do not show */
+    private static function ends(Plan $plan, Run $run): array
+    {
+        $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
+
+        return $path === null
+            ? []
+            : [
+                'start' => $path->at(($path->length() * ($run->part - 1)) / $run->parts),
+                'end' => $path->at(($path->length() * $run->part) / $run->parts),
+            ];
+    }
+}

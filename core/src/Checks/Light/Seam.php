@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Light;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Where a run's two ends lie within a metre, more than 5 % between them is seen (common practice, no source). */
+final readonly class Seam implements Check
+{
+    /** Metres. */
+    private const NEAR = 1.0;
+
+    public function check(Judged $case): array
+    {
+        $result = $case->result;
+        if ($result === null || !self::applies($case->plan, $case->run)) {
+            return [];
+        }
+        $limit = $case->plan->limits->seam;
+        $range = $result->seamRange();
+        $seam = $result->seam();
+        if ($seam <= $limit && !$range->straddles($limit)) {
+            return [];
+        }
+        $fed = count($case->plan->feedsOf($case->run));
+
+        return [
+            new Finding(
+                'seam',
+                $range->straddles($limit) ? Severity::Watch : Severity::Stop,
+                $case->run->name() . ' seam: ' . ($seam <= $limit ? 'just even' : 'the ends differ where they meet'),
+                sprintf(
+                    'Start %.2f, end %.2f: %.1f %% apart, limit %.0f %%.',
+                    $result->light[0],
+                    $result->light[count($result->light) - 1],
+                    100 * $seam,
+                    100 * $limit,
+                ) . ($fed > 1 ? ' Make the cables to both ends alike in size and length.' : ''),
+                new Place('wire', $case->run->id),
+                $seam,
+                $limit,
+                'common practice, no source',
+                $fed > 1
+                    ? []
+                    : [
+                        new Fix('Feed both ends', [
+                            'kind' => 'FeedPattern',
+                            'run' => $case->run->id,
+                            'pattern' => 'ends',
+                        ]),
+                    ],
+            ),
+        ];
+    }
+
+    public static function applies(Plan $plan, Run $run): bool
+    {
+        $apart = $plan->endsApart($run);
+
+        return $apart !== null && $apart <= self::NEAR;
+    }
+}

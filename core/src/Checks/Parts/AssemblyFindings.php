@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Parts;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Job\JobState;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Parts\Lengths;
+use EmberDusk\Parts\Offcut;
+use EmberDusk\Parts\Uses;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** What of the way runs are made up cannot be, or does not last: pieces too long, glue where it is wet, heat. */
+final readonly class AssemblyFindings
+{
+    /** @return list<Finding> sections that no length holds, profiles that get too warm or are too many for the shelf */
+    public static function of(JobState $state): array
+    {
+        $plan = $state->plan;
+        $findings = [];
+        $lengths = Lengths::of($plan, $state->shelf);
+        foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as [$piece, $kit, $group]) {
+            $findings[] = new Finding(
+                'too-long',
+                Severity::Stop,
+                "{$piece->what} is longer than any {$kit->entry->name()}",
+                sprintf(
+                    '%s is to be in one piece, and one that is bought has %s. Allow a joint, take another %s, or add a longer offcut.',
+                    $plan->terms->say($piece->mm / 1000),
+                    $plan->terms->say(Lengths::bought($kit)),
+                    strtolower($group),
+                ),
+                new Place('parts', $piece->run),
+                $piece->mm / 1000,
+                Lengths::bought($kit),
+                '',
+                [
+                    new Fix('Allow joints where needed', [
+                        'kind' => 'SetMaking',
+                        'run' => $piece->run,
+                        $group === 'Strip' ? 'strip' : 'length' => 'needed',
+                    ]),
+                ],
+            );
+        }
+        $uses = new Uses($state->shelf);
+        foreach ($plan->runs as $run) {
+            if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
+                $findings[] = new Finding(
+                    'glue-damp',
+                    Severity::Watch,
+                    "{$run->name()} is sealed with hot glue where it is damp",
+                    'Glue lets go where it stays wet. Silicone holds; it takes a day to cure.',
+                    new Place('parts', $run->id),
+                    null,
+                    null,
+                    'common practice, no source',
+                    [
+                        new Fix('Seal it with silicone', [
+                            'kind' => 'SetMaking',
+                            'run' => $run->id,
+                            'seal' => 'silicone',
+                        ]),
+                    ],
+                );
+            }
+            $profile =
+                $plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true)
+                    ? $uses->profile($plan, $run)
+                    : null;
+            $takes = (new Fields($profile->written ?? []))->numberOrNull('heatWatts');
+            $makes = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * $run->cap;
+            if ($profile !== null && $takes !== null && $makes > $takes + 1e-9) {
+                $better = array_values(
+                    array_filter(
+                        $state->shelf->ofKind('profile'),
+                        static fn(KitSnapshot $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ??
+                            0.0) >=
+                            $makes &&
+                            (!$plan->damp($run) || ($f->written['outdoors'] ?? false) === true),
+                    ),
+                );
+                $findings[] = new Finding(
+                    'profile-heat',
+                    Severity::Watch,
+                    "{$run->name()} makes more heat than its profile takes",
+                    sprintf(
+                        'The strip makes %.1f W/m, “%s” takes %.1f W/m. Take a larger profile or a weaker strip: hot strip ages fast.',
+                        $makes,
+                        $profile->entry->name(),
+                        $takes,
+                    ),
+                    new Place('parts', $run->id),
+                    $makes,
+                    $takes,
+                    'the shelf',
+                    array_map(
+                        static fn(KitSnapshot $f): Fix => new Fix("Take {$f->entry->name()}", [
+                            'kind' => 'SetMaking',
+                            'run' => $run->id,
+                            'profile' => $f->entry->id(),
+                        ]),
+                        array_slice($better, 0, 1),
+                    ),
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

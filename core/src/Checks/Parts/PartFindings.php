@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Parts;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** What speaks against the parts: how runs are made up, what should be here, what has no rate. */
+final readonly class PartFindings
+{
+    /** @return list<Finding> */
+    public static function of(JobState $state): array
+    {
+        $findings = AssemblyFindings::of($state);
+        foreach ($state->marks as $key => $mark) {
+            $name = ($state->plan->kit[$key] ?? $state->shelf->find($key))?->entry->name();
+            if ($name !== null && $mark->late($state->today)) {
+                $findings[] = new Finding(
+                    'part-late',
+                    Severity::Watch,
+                    "{$name} should be here",
+                    "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.",
+                    new Place('parts', $key),
+                );
+            }
+        }
+        foreach ($state->plan->kit as $id => $kit) {
+            $foreign = $state->plan->terms->foreign($kit);
+            if ($foreign !== null) {
+                $findings[] = new Finding(
+                    'currency',
+                    Severity::Watch,
+                    "{$kit->entry->name()} is priced in {$foreign}",
+                    "The job reckons in {$state->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$state->plan->terms->currency}.",
+                    new Place('parts', $id),
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Protection;
+
+use EmberDusk\Checks\Judged;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+
+/** What stands between a cable and the fire: the smallest fuse on its way from the supply, or what the supply keeps up in overload. */
+final readonly class Guard
+{
+    private function __construct(
+        public float $amps,
+        public ?LaidCable $fusedAt,
+        public ?string $supply,
+        public bool $battery,
+    ) {}
+
+    public static function of(Plan $plan, LaidCable $cable): self
+    {
+        $least = null;
+        $at = null;
+        $seen = [];
+        for ($on = $cable; $on !== null && !isset($seen[$on->id]); $on = $plan->cableTo($on->from)) {
+            $seen[$on->id] = true;
+            $fuse = $plan->fuse($on->fuse)?->amps;
+            if ($fuse !== null && ($least === null || $fuse < $least)) {
+                [$least, $at] = [$fuse, $on];
+            }
+            $root = $on->from;
+        }
+        $supply = $plan->supply($root);
+
+        return new self(
+            min($least ?? INF, $supply->overloadAmps ?? INF),
+            $least !== null && $least <= ($supply->overloadAmps ?? INF) ? $at : null,
+            $supply === null ? null : $root,
+            $supply?->battery() ?? false,
+        );
+    }
+
+    /** The largest fuse on the shelf that protects so many amps of cable and holds 1.25 times the load (engineering.md 7). */
+    public static function fuse(Judged $case, float $capacity, float $load): ?Fuse
+    {
+        return $case->smallest(
+            Fuse::class,
+            static fn(Fuse $f): bool => $f->amps <= $capacity + 1e-9 && $f->amps >= 1.25 * $load - 1e-9,
+            static fn(Fuse $f): float => -$f->amps,
+        );
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Protection;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Kit\Connector;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** A joint carries what flows through it, also with another feed open: clip-on strip connectors 3 A (common practice, no source; on the shelf). */
+final readonly class JointCapacity implements Check
+{
+    public function check(Judged $case): array
+    {
+        $findings = [];
+        foreach ($case->result->cables ?? [] as $id => $result) {
+            $joint = $case->plan->connector($case->plan->cables[$id]->joint);
+            if ($joint === null || $result->openAmps <= $joint->amps) {
+                continue;
+            }
+            $name = strtoupper($id);
+            $better = $case->smallest(
+                Connector::class,
+                static fn(Connector $c): bool => $c->amps >= $result->openAmps,
+                static fn(Connector $c): float => $c->minutes ?? 60.0,
+            );
+            $findings[] = new Finding(
+                'joint-amps',
+                Severity::Stop,
+                sprintf('%s carries %.1f A, its %s %g A', $name, $result->openAmps, $joint->joint, $joint->amps),
+                'The contact gets hot.',
+                new Place('wire', $id),
+                $result->openAmps,
+                $joint->amps,
+                'common practice, no source; on the shelf',
+                [
+                    ...$better === null
+                        ? []
+                        : [
+                            new Fix("{$name} with {$better->name()}", [
+                                'kind' => 'SetCable',
+                                'cable' => $id,
+                                'joint' => $better->id(),
+                            ]),
+                        ],
+                    new Fix("Solder {$name}", ['kind' => 'SetCable', 'cable' => $id, 'joint' => '']),
+                ],
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Protection;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Touchable d.c.: 60 V where it is dry, 30 V where it is damp (IEC 60364-4-41, from memory). The highest volts count. */
+final readonly class Touch implements Check
+{
+    private const DRY = 60.0;
+
+    private const DAMP = 30.0;
+
+    public function check(Judged $case): array
+    {
+        $supply = $case->supply;
+        if ($supply === null) {
+            return [];
+        }
+        $damp = TapeNotes::read($case->plan->place($case->run->place)->notes)->site->damp ?? false;
+        $limit = $damp ? self::DAMP : self::DRY;
+        $volts = $supply->charging ?? $supply->emf;
+
+        return $volts <= $limit
+            ? []
+            : [
+                new Finding(
+                    'touch',
+                    Severity::Stop,
+                    sprintf('%s: %.1f V where people can touch it', $case->run->name(), $volts),
+                    sprintf(
+                        'In a %s place bare parts have at most %g V. Insulate every joint, or take lower volts; local codes decide.',
+                        $damp ? 'damp' : 'dry',
+                        $limit,
+                    ),
+                    new Place('kit', $case->run->id),
+                    $volts,
+                    $limit,
+                    'IEC 60364-4-41, from memory',
+                ),
+            ];
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Scene;
+
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Trouble;
+
+/** Scenes: what is uneven in one though it is even at full, peaks above a supply's limit, and what could not be solved. */
+final readonly class SceneFindings
+{
+    /**
+     * Runs that no scene can make uneven, so that none need be solved for the slate: every channel is even at full.
+     *
+     * @param  array<string, mixed>  $full  results by run
+     * @return array<string, mixed> those of them
+     */
+    public static function settled(Plan $plan, array $full): array
+    {
+        return array_filter(
+            $full,
+            static fn(mixed $r): bool => $r instanceof RunResult && $r->leastEven() >= $plan->limits->evenness,
+        );
+    }
+
+    /** @return list<Finding> */
+    public static function of(JobState $state): array
+    {
+        $findings = [];
+        foreach ($state->plan->scenes as $id => $scene) {
+            foreach ($state->scenes[$id] ?? [] as $run => $result) {
+                if ($result instanceof Trouble) {
+                    $findings[] = new Finding(
+                        'scene-unsolved',
+                        Severity::Stop,
+                        "“{$scene->name}” has no solution",
+                        $result->getMessage(),
+                        new Place('wire', $run),
+                    );
+                    break;
+                }
+                $full = $state->result($run);
+                if (!($result instanceof RunResult) || $full === null || $result->brightest() <= 0) {
+                    continue;
+                }
+                $limit = $state->plan->limits->evenness;
+                if ($result->evenness() < $limit && $full->evenness() >= $limit) {
+                    $findings[] = new Finding(
+                        'scene-evenness',
+                        Severity::Watch,
+                        "{$state->plan->run($run)->name()} is uneven in “{$scene->name}”",
+                        sprintf(
+                            'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: in its on-time the whole current flows.',
+                            $result->evenness(),
+                            $full->evenness(),
+                            $limit,
+                        ),
+                        new Place('wire', $run),
+                        $result->evenness(),
+                        $limit,
+                        'common practice, no source',
+                    );
+                }
+            }
+        }
+
+        return $findings;
+    }
+}

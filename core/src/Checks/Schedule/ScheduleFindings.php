@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Schedule;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** What speaks against the plan of work: waits in a circle, days outside the visits. */
+final readonly class ScheduleFindings
+{
+    /** @return list<Finding> */
+    public static function of(JobState $state): array
+    {
+        if ($state->arrangement->visits === [] && $state->arrangement->waits === []) {
+            return [];
+        }
+        $schedule = $state->schedule();
+        $remaining = $schedule->remaining();
+        $findings =
+            $schedule->circle() === null
+                ? []
+                : [
+                    new Finding(
+                        'circle',
+                        Severity::Stop,
+                        'Steps wait for each other',
+                        "{$schedule->circle()} Until then the waits that were added count nothing.",
+                        new Place('build'),
+                    ),
+                ];
+        $outside = array_values(
+            array_filter(
+                $remaining->timetable->worked(),
+                static fn(string $d): bool => $remaining->days->visit($remaining->days->on($d)) === null,
+            ),
+        );
+        if ($outside !== []) {
+            $findings[] = new Finding(
+                'visits',
+                Severity::Open,
+                'The work does not fit into the visits',
+                sprintf(
+                    '%s needs another %s, from %s on as it stands. Add a visit, or make one longer.',
+                    count($outside) === 1 ? 'It' : 'What is left',
+                    count($outside) === 1 ? 'day' : count($outside) . ' days',
+                    $outside[0],
+                ),
+                new Place('build'),
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Site;
+
+use EmberDusk\Kit\Bank;
+use EmberDusk\Kit\Converter;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Place as Room;
+use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\Site\Site;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Batteries: a tap at the wanted volts or a converter from the shelf, what a tap does to the bank, the usual caution. */
+final readonly class BankFindings
+{
+    public const CAUTION = 'A bank can short and burn: fuse within 0.18 m of the tap, cover the posts, never solder to a cell.';
+
+    /** @return list<Finding> */
+    public static function of(Room $place, Site $site, ShelfSource $shelf): array
+    {
+        $findings = [];
+        foreach ($site->batteries as $battery) {
+            $bank = new Bank($battery);
+            $at = new Place('survey', "{$place->id}:{$battery->spot->word->line}");
+            $name = $battery->spot->name;
+            if ($battery->wants === null) {
+                $findings[] = new Finding(
+                    'bank-wants',
+                    Severity::Open,
+                    "Which volts does the light want of {$name}?",
+                    'Write it behind the blocks, such as “, want 12 V”.',
+                    $at,
+                );
+            } elseif ($bank->tap === null) {
+                $findings[] = self::converter($bank, $name, $at, $shelf);
+            } elseif ($bank->unbalances()) {
+                $findings[] = new Finding(
+                    'unbalanced',
+                    Severity::Watch,
+                    "A tap across {$bank->tap} of {$battery->blocks} blocks unbalances {$name}",
+                    'The tapped blocks are drained more and charged no better. Take the light from the whole bank through a converter, or move the tap round at each charge. ' .
+                        BankFindings::CAUTION,
+                    $at,
+                    null,
+                    null,
+                    'common practice, no source',
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Figure> the bank at its three volts, between the tap and the minus when there is a tap */
+    public static function figures(Battery $battery): array
+    {
+        $bank = new Bank($battery);
+        $blocks = $bank->tap ?? $battery->blocks;
+        $figures = [];
+        foreach (array_combine(['Lowest', 'Nominal', 'Charging'], $bank->volts($blocks)) as $label => $volts) {
+            $figures[] = new Figure(
+                $label,
+                $volts,
+                'V',
+                1,
+                'n * b * s / 12',
+                [
+                    new Input(
+                        'n',
+                        'blocks in series' . ($blocks < $battery->blocks ? ', up to the tap' : ''),
+                        $blocks,
+                        '',
+                    ),
+                    new Input('b', 'one block by its name', $battery->blockVolts, 'V'),
+                    new Input('s', 'a 12 V bank then', (12 * $volts) / ($blocks * $battery->blockVolts), 'V'),
+                ],
+                'Other banks in proportion to one of 12 V.',
+                'common practice, no source',
+            );
+        }
+
+        return $figures;
+    }
+
+    private static function converter(Bank $bank, string $name, Place $at, ShelfSource $shelf): Finding
+    {
+        $battery = $bank->battery;
+        [$lowest, , $charging] = $bank->volts();
+        $fits = array_filter(
+            array_map(static fn($f) => $f->entry, $shelf->ofKind('converter')),
+            static fn($e): bool => $e instanceof Converter && $bank->suits($e),
+        );
+        $first = reset($fits);
+        $found =
+            $first instanceof Converter
+                ? sprintf(
+                    'On the shelf: %s, %g A, efficiency %g, least load %g A.',
+                    $first->name(),
+                    $first->ratedAmps,
+                    $first->efficiency,
+                    $first->leastAmps,
+                )
+                : 'The shelf has none that takes it; add one.';
+
+        return new Finding(
+            'no-tap',
+            Severity::Watch,
+            sprintf('%s has no tap at %g V', $name, $battery->wants ?? 0),
+            sprintf(
+                '%d blocks of %g V give %s V, never %g V. A converter must take %.1f to %.1f V. %s A plain series dropper does not regulate at the low current of a strip.',
+                $battery->blocks,
+                $battery->blockVolts,
+                implode(
+                    ', ',
+                    array_map(
+                        static fn(int $n): string => sprintf('%g', $n * $battery->blockVolts),
+                        range(1, $battery->blocks),
+                    ),
+                ),
+                $battery->wants ?? 0,
+                $lowest,
+                $charging,
+                $found,
+            ),
+            $at,
+            null,
+            null,
+            'common practice, no source',
+        );
+    }
+}

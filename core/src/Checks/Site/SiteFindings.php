@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Site;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Place as Room;
+use EmberDusk\Plan\Run;
+use EmberDusk\Reach\Channels;
+use EmberDusk\Survey\Site\Box;
+use EmberDusk\Survey\Site\Radio;
+use EmberDusk\Survey\Site\Site;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeText;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** What the survey leaves open or what speaks against what was found: damp, mounting, legs, boxes, power, radio channels. */
+final readonly class SiteFindings
+{
+    /** @return list<Finding> */
+    public static function of(JobState $state): array
+    {
+        $findings = [];
+        $radios = [];
+        foreach ($state->plan->places as $id => $place) {
+            $sheet = TapeNotes::read($place->notes);
+            if (trim($place->notes) === '' || $sheet->slips !== []) {
+                continue;
+            }
+            $site = $sheet->site;
+            $runs = array_filter($state->plan->runs, static fn(Run $r): bool => $r->place === $id);
+            array_push(
+                $findings,
+                ...self::damp($place, $site),
+                ...self::mounting($runs, $site),
+                ...PowerFindings::power($place, $site, $runs),
+                ...PowerFindings::legs($place, $site),
+                ...self::boxes($place, $site),
+                ...BankFindings::of($place, $site, $state->shelf),
+            );
+            array_push($radios, ...array_map(static fn(Radio $r): array => [$id, $r], $site->radios));
+        }
+
+        return [...$findings, ...self::channels($radios)];
+    }
+
+    /** @return list<Finding> */
+    private static function damp(Room $place, Site $site): array
+    {
+        if ($site->damp !== null) {
+            return [];
+        }
+        $say = static fn(string $word): Fix => new Fix(ucfirst($word), [
+            'kind' => 'ReviseNotes',
+            'place' => $place->id,
+            'text' => TapeText::added($place->notes, $word),
+        ]);
+
+        return [
+            new Finding(
+                'damp',
+                Severity::Open,
+                "Is {$place->name} dry or damp?",
+                'It decides what may be touched and what must be sealed.',
+                new Place('survey', $place->id),
+                null,
+                null,
+                'IEC 60364-4-41 (from memory): 60 V d.c. dry, 30 V damp',
+                [$say('dry'), $say('damp')],
+            ),
+        ];
+    }
+
+    /**
+     * @param  array<string, Run>  $runs
+     * @return list<Finding>
+     */
+    private static function mounting(array $runs, Site $site): array
+    {
+        $findings = [];
+        foreach ($runs as $id => $run) {
+            $note = $site->runs[$run->word] ?? null;
+            $fix = static fn(string $how): Fix => new Fix(ucfirst($how), [
+                'kind' => 'NoteRun',
+                'run' => $id,
+                'word' => $how,
+                'on' => true,
+            ]);
+            if ($run->mounting === []) {
+                $findings[] = new Finding(
+                    'mounting',
+                    Severity::Open,
+                    "How is {$run->name()} mounted?",
+                    'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
+                    new Place('survey', "{$run->place}:run:{$run->word}"),
+                    null,
+                    null,
+                    '',
+                    array_map($fix, ['profile', 'bare']),
+                );
+            }
+            if (
+                $site->damp === true &&
+                $note !== null &&
+                array_intersect($run->mounting, ['profile', 'outdoors']) === []
+            ) {
+                $findings[] = new Finding(
+                    'damp-run',
+                    Severity::Watch,
+                    "{$run->name()} is bare in a damp place",
+                    'Water on pads lets the copper rot. Put it into a gasketed profile or take a splash-proof strip.',
+                    new Place('survey', "{$run->place}:run:{$run->word}"),
+                    null,
+                    null,
+                    'common practice, no source',
+                    [new Fix('Into a profile', ['kind' => 'NoteRun', 'run' => $id, 'word' => 'profile', 'on' => true])],
+                );
+            }
+        }
+        foreach (array_diff_key($site->runs, array_column($runs, null, 'word')) as $word => $note) {
+            $findings[] = new Finding(
+                'run-unmeasured',
+                Severity::Open,
+                ucfirst($word) . ' is described but not measured',
+                'Write its word behind the wall that it follows, such as “5.20 ' . $word . '”.',
+                new Place(
+                    'survey',
+                    array_key_first($runs) === null ? '' : reset($runs)->place . ':' . $note->span->line,
+                ),
+            );
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function boxes(Room $place, Site $site): array
+    {
+        $findings = [];
+        foreach ($site->boxes as $box) {
+            $at = new Place('survey', "{$place->id}:{$box->spot->word->line}");
+            if ($box->air === 'sealed') {
+                $findings[] = new Finding(
+                    'sealed-box',
+                    Severity::Watch,
+                    "{$box->spot->name} has no air",
+                    'A supply in a sealed box gets hot and derates. Vent it, or put the supply elsewhere.',
+                    $at,
+                    null,
+                    null,
+                    'common practice, no source',
+                );
+            }
+            if ($box->air === '' || $box->access === '' || $box->size === null) {
+                $missing = array_keys(
+                    array_filter([
+                        'size' => $box->size === null,
+                        'air (' . implode(', ', Box::AIR) . ')' => $box->air === '',
+                        'access (' . implode(', ', Box::ACCESS) . ')' => $box->access === '',
+                    ]),
+                );
+                $findings[] = new Finding(
+                    'box-open',
+                    Severity::Open,
+                    "{$box->spot->name} lacks " . implode(', ', $missing),
+                    'It decides what can hide there.',
+                    $at,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  list<array{string, Radio}>  $radios  with their places
+     * @return list<Finding>
+     */
+    private static function channels(array $radios): array
+    {
+        $wifi = array_values(
+            array_unique(
+                array_filter(
+                    array_map(
+                        static fn(array $r): ?int => $r[1]->kind === Radio::WIFI ? $r[1]->channel : null,
+                        $radios,
+                    ),
+                ),
+            ),
+        );
+        $findings = [];
+        foreach ($radios as [$place, $radio]) {
+            if ($radio->kind !== Radio::HUB || $radio->channel === null) {
+                continue;
+            }
+            $over = array_filter($wifi, static fn(int $w): bool => Channels::overlap($radio->channel, $w));
+            if ($over !== []) {
+                $free = Channels::free($wifi);
+                $findings[] = new Finding(
+                    'channel',
+                    Severity::Watch,
+                    "Zigbee channel {$radio->channel} lies inside Wi-Fi channel " . implode(' and ', $over),
+                    sprintf(
+                        '%d MHz is less than 11 MHz from %d MHz. %s',
+                        Channels::zigbee($radio->channel),
+                        Channels::wifi(reset($over)),
+                        $free === []
+                            ? 'No Zigbee channel is free of the Wi-Fi here.'
+                            : 'Free of the Wi-Fi here: ' .
+                                implode(', ', array_slice($free, 0, 4)) .
+                                '. A hub that moves takes its lights along only if its app says so.',
+                    ),
+                    new Place('survey', $place),
+                    $radio->channel,
+                    null,
+                    'IEEE 802.15.4 and IEEE 802.11 channel plans',
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

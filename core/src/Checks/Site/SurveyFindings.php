@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Site;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeText;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** What the tape notes leave open: lines that cannot be read, places that are not measured, runs that are gone from them. */
+final readonly class SurveyFindings
+{
+    /** @return list<Finding> */
+    public static function of(JobState $state): array
+    {
+        $findings = [];
+        $words = [];
+        foreach ($state->plan->places as $id => $place) {
+            $sheet = TapeNotes::read($place->notes);
+            foreach (array_keys($sheet->runs) as $word) {
+                $words[$id][$word] = true;
+            }
+            foreach ($sheet->slips as $slip) {
+                $findings[] = new Finding(
+                    'slip',
+                    Severity::Stop,
+                    "Line {$slip->line} cannot be read",
+                    $slip->message,
+                    new Place('survey', "{$id}:{$slip->line}"),
+                    null,
+                    null,
+                    '',
+                    $slip->instead === null
+                        ? []
+                        : [
+                            new Fix("Write {$slip->instead}", [
+                                'kind' => 'ReviseNotes',
+                                'place' => $id,
+                                'text' => TapeText::mended($place->notes, $slip),
+                            ]),
+                        ],
+                );
+            }
+            if ($sheet->slips === []) {
+                array_push($findings, ...self::lost($state->plan->runs, $id, $words[$id] ?? []));
+            }
+            if (trim($place->notes) === '') {
+                $findings[] = new Finding(
+                    'no-notes',
+                    Severity::Open,
+                    $place->name . ' is not measured yet',
+                    'Type the first line of tape notes, such as “start door”.',
+                    new Place('survey', $id),
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  array<string, Run>  $runs
+     * @param  array<string, true>  $words
+     * @return list<Finding>
+     */
+    private static function lost(array $runs, string $place, array $words): array
+    {
+        $lost = array_filter($runs, static fn(Run $r): bool => $r->place === $place && !isset($words[$r->word]));
+
+        return array_values(
+            array_map(
+                static fn(Run $r): Finding => new Finding(
+                    'run-lost',
+                    Severity::Open,
+                    "{$r->name()} is no longer in the notes",
+                    sprintf(
+                        'Its %.2f m, kit and feeds are kept. Write its word on a leg again, or drop it.',
+                        $r->length(),
+                    ),
+                    new Place('survey', $place),
+                    null,
+                    null,
+                    '',
+                    [new Fix("Drop {$r->name()}", ['kind' => 'DropRun', 'run' => $r->id])],
+                ),
+                $lost,
+            ),
+        );
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Supply;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** A supply sized for part of full load is only large enough once the limit is really set: a step and a check (common practice, no source). */
+final readonly class Cap implements Check
+{
+    public function check(Judged $case): array
+    {
+        $run = $case->run;
+        if ($run->cap >= 1 || $run->capChecked || $case->strip === null || $case->supply === null) {
+            return [];
+        }
+        $amps = ($case->watts() * $run->cap) / $case->strip->volts;
+
+        return [
+            new Finding(
+                'cap',
+                Severity::Open,
+                sprintf(
+                    'Set the limit of %s to %.0f %%, then check it',
+                    $case->device($run->controller),
+                    100 * $run->cap,
+                ),
+                sprintf(
+                    '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, bring everything to white and read the supply: on average at most %.1f A.',
+                    $case->device($run->supply),
+                    100 * $run->cap,
+                    $amps,
+                ),
+                new Place('join', $run->controller ?? $run->id),
+                $run->cap,
+                null,
+                'common practice, no source',
+                [
+                    new Fix('It is set and checked', [
+                        'kind' => 'SetCap',
+                        'run' => $run->id,
+                        'cap' => $run->cap,
+                        'checked' => true,
+                    ]),
+                ],
+            ),
+        ];
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Supply;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Two supplies never feed one + rail: it is cut between their zones, the minus stays common (common practice, no source). */
+final readonly class TwoPositives implements Check
+{
+    public function check(Judged $case): array
+    {
+        $marks = $case->plan->cutMarks($case->run);
+        if ($marks === null || $case->strip?->switched() !== false) {
+            return [];
+        }
+        $before = null;
+        $cuts = [];
+        foreach ($case->plan->feedsOf($case->run) as $feed) {
+            $supply = $case->plan->root($case->plan->cableTo($feed->id)->from ?? '');
+            if ($supply === null) {
+                continue;
+            }
+            // A feed at a cut pad feeds the zone after it.
+            $parted =
+                $before !== null &&
+                array_filter(
+                    $case->run->zones,
+                    static fn(int $pad): bool => $pad > $before[1] && $pad <= $feed->pad,
+                ) !== [];
+            if ($before !== null && $supply !== $before[0] && !$parted) {
+                $cuts[] = [$before[0], $supply, intdiv($before[1] + $feed->pad, 2)];
+            }
+            $before = [$supply, $feed->pad];
+        }
+        if ($cuts === []) {
+            return [];
+        }
+        [$one, $other, $pad] = $cuts[0];
+
+        return [
+            new Finding(
+                'two-positives',
+                Severity::Stop,
+                strtoupper($one) . ' and ' . strtoupper($other) . " feed one + of {$case->run->name()}",
+                'The one with more volts pushes its current into the other. Cut the + rail between them and leave the minus whole.',
+                new Place('wire', $case->run->id),
+                null,
+                null,
+                'common practice, no source',
+                [
+                    new Fix(sprintf('Cut the + at %.2f m', $marks->position($pad)), [
+                        'kind' => 'SetZones',
+                        'run' => $case->run->id,
+                        'pads' => [...$case->run->zones, ...array_map(static fn(array $c): int => $c[2], $cuts)],
+                    ]),
+                ],
+            ),
+        ];
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Checks;
+
+use EmberDusk\Advice\SupplyRows;
+use EmberDusk\Checks\Scene\SceneFindings;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Costing\Quote;
+use EmberDusk\Formats\Fields;
+use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Facts;
+use EmberDusk\Kit\Kinds;
+use EmberDusk\Kit\Shelf;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Trouble;
+use PHPUnit\Framework\TestCase;
+
+/** Findings of scenes, facts of the shelf, supplies' rows and what has changed since a quote, case by case. */
+final class FindingsTest extends TestCase
+{
+    /**
+     * A result with that light, group by group, and nothing else of interest.
+     *
+     * @param  list<float>  $light
+     */
+    private static function lit(RunResult $of, array $light): RunResult
+    {
+        return new RunResult(
+            $of->pitch,
+            $light,
+            $of->volts,
+            $of->railAmps,
+            $of->cables,
+            $of->feeds,
+            $of->channelAmps,
+            $of->supplyVolts,
+            $of->supplyAmps,
+            [$light, $light],
+            $of->balance,
+            $of->loadWatts,
+            $of->railWatts,
+            $of->iterations,
+            [0 => $light],
+            $of->nominal,
+        );
+    }
+
+    private static function scened(): Plan
+    {
+        return Demo::with(Demo::run('4.00', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'), [
+            'kind' => 'SetScene',
+            'name' => 'Evening',
+            'levels' => [['of' => 'c1', 'duties' => [0.3]]],
+        ]);
+    }
+
+    /** @return list<Finding> */
+    private static function inScene(RunResult|Trouble $scene, RunResult $full): array
+    {
+        return SceneFindings::of(
+            new JobState(self::scened(), ['line' => $full], Demo::shelf(), [], ['e1' => ['line' => $scene]]),
+        );
+    }
+
+    public function test_a_scene_is_told_only_where_it_is_worse_than_full_light(): void
+    {
+        $plan = self::scened();
+        $full = Engine::solve($plan, $plan->run('line'));
+        $even = self::lit($full, [1.0, 0.95, 0.93]);
+        $dull = self::lit($full, [1.0, 0.9, 0.8]);
+        self::assertSame([], self::inScene($even, $even));
+        [$finding] = self::inScene($dull, $even);
+        self::assertSame(
+            ['scene-evenness', 'Line is uneven in “Evening”', 'wire', 'line', 0.8, 0.9],
+            [
+                $finding->code,
+                $finding->title,
+                $finding->place->stage,
+                $finding->place->id,
+                $finding->number,
+                $finding->limit,
+            ],
+        );
+        self::assertStringContainsString('Darkest 0.80 of the brightest there, 0.93 at full', $finding->detail);
+        self::assertSame([], self::inScene($dull, $dull), 'what is uneven at full is told there');
+        self::assertSame([], self::inScene(self::lit($full, [0.0, 0.0]), $even), 'what is dark is not uneven');
+        [$unsolved] = self::inScene(new Trouble('It collapses.'), $even);
+        self::assertSame(
+            ['scene-unsolved', '“Evening” has no solution', 'It collapses.'],
+            [$unsolved->code, $unsolved->title, $unsolved->detail],
+        );
+    }
+
+    public function test_runs_whose_every_channel_is_even_need_no_scene_solved(): void
+    {
+        $plan = self::scened();
+        $full = Engine::solve($plan, $plan->run('line'));
+        $results = [
+            'even' => self::lit($full, [1.0, 0.95]),
+            'dull' => self::lit($full, [1.0, 0.85]),
+            'none' => new Trouble('No.'),
+        ];
+        self::assertSame(['even'], array_keys(SceneFindings::settled($plan, $results)));
+    }
+
+    public function test_every_entry_of_the_shelf_has_facts_to_choose_by(): void
+    {
+        $document = json_decode((string) file_get_contents(dirname(__DIR__, 3) . '/database/demo/shelf.json'), true);
+        self::assertIsArray($document);
+        $kinds = [];
+        foreach ($document['entries'] as $entry) {
+            $facts = Facts::written($entry);
+            $kinds[$entry['kind']] = true;
+            self::assertLessThanOrEqual(6, count($facts), $entry['id']);
+            foreach ($facts as $fact) {
+                self::assertNotSame('', trim($fact), $entry['id']);
+                self::assertStringNotContainsString('  ', $fact, $entry['id']);
+            }
+        }
+        self::assertSame([], array_diff(array_keys(Kinds::all()), array_keys($kinds)), 'the demo shelf has every kind');
+        $of = static fn(string $id): array => Facts::written(Demo::shelf()->find($id)->written ?? []);
+        self::assertSame(['24 V', '9.6 W/m', 'tunable white', 'cut 50 mm'], $of('strip-tunable-24'));
+        self::assertSame(['24 V', '10 A', '240 W'], $of('supply-24-240'));
+        self::assertSame(['2 m', '14 W/m', '11 mm', 'for outdoors'], $of('profile-outdoor'));
+        self::assertSame('Bluetooth mesh', Facts::way('mesh'));
+        self::assertSame('RGB and tunable white', Facts::way('rgbcct'));
+        self::assertSame('unheard of', Facts::way('unheard of'));
+        self::assertInstanceOf(\EmberDusk\Kit\Entry::class, Shelf::entry(new Fields($document['entries'][0])));
+    }
+
+    public function test_supplies_say_average_peak_and_how_long_a_battery_lasts(): void
+    {
+        $plan = Demo::with(Demo::run('2.00', 'strip-single-12', 'battery-12', 'controller-zigbee-1', 'cable-2x25'));
+        $full = Engine::solve($plan, $plan->run('line'));
+        [$row] = SupplyRows::of(new JobState($plan, ['line' => $full], Demo::shelf(), []));
+        self::assertTrue($row['battery']);
+        self::assertSame($row['average']['text'], $row['peak']['text'], 'at full both are one');
+        // 105 Ah by what 2 m of 9.6 W/m draw.
+        self::assertEqualsWithDelta(105 / $full->supplyAmps, $row['runTime']['value'], 1e-9);
+        self::assertStringContainsString('never solder to a cell', $row['notes'][0]);
+        [$mains] = SupplyRows::of(
+            new JobState(
+                Demo::run('2.00', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'),
+                [],
+                Demo::shelf(),
+                [],
+            ),
+        );
+        self::assertSame(
+            [null, null, null, false],
+            [$mains['average'], $mains['peak'], $mains['runTime'], $mains['battery']],
+            'nothing is solved',
+        );
+    }
+
+    public function test_what_has_changed_since_a_quote_is_told_line_by_line(): void
+    {
+        $plan = JobFile::read(Demo::file('observatory'));
+        $quote = static fn(Plan $p): Quote => (new JobState($p, [], Demo::shelf(), []))->schedule()->quote();
+        $given = $quote($plan);
+        self::assertSame([], $given->since($given->lines));
+        // One bench light of 58.00 and its 15 % less; the other lines stay, but an hour's third of two people.
+        $fewer = $quote(
+            Demo::with($plan, [
+                'kind' => 'SetFixture',
+                'fixture' => 'x1',
+                'kit' => 'fixture-panel-010',
+                'place' => $plan->fixtures['x1']->place,
+                'count' => 5,
+            ]),
+        );
+        $changes = $fewer->since($given->lines);
+        self::assertSame(
+            [
+                ['Bench light 36 W, 0-10 V', '6', '5', '-66.70'],
+                ['Labour', $given->lines['labour']['count'], $fewer->lines['labour']['count'], '-13.33'],
+            ],
+            array_map(array_values(...), $changes),
+        );
+        self::assertEqualsWithDelta($given->net - 6670 - 1333, $fewer->net, 1);
+        $gone = $quote(
+            Demo::with($plan, [
+                'kind' => 'SetFixture',
+                'fixture' => 'x1',
+                'kit' => 'fixture-panel-010',
+                'place' => $plan->fixtures['x1']->place,
+                'count' => 0,
+            ]),
+        )->since($given->lines);
+        self::assertSame(
+            ['6', '–', '-400.20'],
+            array_slice(
+                array_values(
+                    array_values(
+                        array_filter($gone, static fn(array $c): bool => str_starts_with($c['what'], 'Bench light')),
+                    )[0],
+                ),
+                1,
+            ),
+        );
+        self::assertSame(['0.05', '123.40'], [Quote::money(5), Quote::money(12340)]);
+    }
+}

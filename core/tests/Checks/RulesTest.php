@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Checks;
+
+use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\WiredRun;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class RulesTest extends TestCase
+{
+    /** @return iterable<string, array{callable(): Plan, string, Severity}> */
+    public static function cases(): iterable
+    {
+        $cove = static fn(array ...$changes): callable => static fn(): Plan => Demo::with(Demo::plan(), ...$changes);
+        $line = static fn(
+            string $m,
+            string $strip,
+            string $supply,
+            string $controller,
+            string $cable,
+        ): callable => static fn(): Plan => Demo::run($m, $strip, $supply, $controller, $cable);
+        yield 'a long run fed at one end' => [$cove(), 'evenness', Severity::Stop];
+        yield 'its two ends where they meet' => [$cove(), 'seam', Severity::Stop];
+        yield 'high volts' => [
+            $line('2', 'strip-single-12', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15'),
+            'supply-volts',
+            Severity::Stop,
+        ];
+        yield 'low volts' => [
+            $line('2', 'strip-single-24', 'supply-12-100', 'controller-zigbee-1', 'cable-2x15'),
+            'supply-volts',
+            Severity::Stop,
+        ];
+        // 15 m at 9.6 W/m are 144 W: 150 W carry them without the headroom, 100 W do not carry them.
+        yield 'little headroom' => [
+            $line('15', 'strip-single-24', 'supply-24-150', 'controller-zigbee-1', 'cable-2x15'),
+            'headroom',
+            Severity::Watch,
+        ];
+        yield 'too small a supply' => [
+            $line('15', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15'),
+            'headroom',
+            Severity::Stop,
+        ];
+        yield 'too small a controller' => [
+            $cove(['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'controller-zigbee-2-small']),
+            'controller-amps',
+            Severity::Stop,
+        ];
+        yield 'too few channels' => [
+            $cove(['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => 'controller-zigbee-1']),
+            'channels',
+            Severity::Stop,
+        ];
+        yield 'too few cores' => [
+            $cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']),
+            'cores',
+            Severity::Stop,
+        ];
+        yield 'a long thin tail' => [
+            $cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075', 'length' => 12]),
+            'drop',
+            Severity::Stop,
+        ];
+        // The 10 A supply keeps up 15 A in overload; 0.75 mm² may carry 6 A (BS 7671 table 4F3A, from memory).
+        yield 'a cable that the supply can overload' => [
+            $cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075']),
+            'cable-protection',
+            Severity::Watch,
+        ];
+        yield 'a length that nobody measured' => [
+            $cove(['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']),
+            'reckoned',
+            Severity::Open,
+        ];
+        yield 'a run without kit' => [
+            $cove(['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "start door\n5 cove\n2 shelf"]),
+            'lacking',
+            Severity::Open,
+        ];
+    }
+
+    /** @param  callable(): Plan  $plan */
+    #[DataProvider('cases')]
+    public function test_a_breach_is_found_and_its_fix_mends_it(callable $plan, string $code, Severity $severity): void
+    {
+        $plan = $plan();
+        $found = self::coded(self::findings($plan), $code);
+        self::assertNotSame([], $found, "no finding {$code}");
+        self::assertSame($severity, $found[0]->severity);
+        foreach ($found[0]->fixes as $fix) {
+            $after = self::findings(Demo::with($plan, $fix->change));
+            $now = self::coded($after, $code);
+            // One more feed may only better a long run; its own fixes then lead on.
+            if ($code === 'evenness') {
+                self::assertTrue($now === [] || $now[0]->number > $found[0]->number, $fix->label);
+            } else {
+                self::assertCount(count($found) - 1, $now, $fix->label);
+            }
+            // What could not be computed before (too few cores or channels) may now say what was there all along.
+            $computed = WiredRun::of($plan, $plan->runs[array_key_first($plan->runs)]) !== null;
+            self::assertSame(
+                [],
+                array_diff(
+                    self::stops($after),
+                    self::stops(self::findings($plan)),
+                    $computed ? [] : ['evenness', 'seam'],
+                ),
+                $fix->label,
+            );
+        }
+    }
+
+    /** The amps of a cable that carries all when the other feed is dead: 18 AWG carries 6 A (NEC 402.5, from memory). */
+    public function test_a_dead_feed_is_not_hidden_by_the_other(): void
+    {
+        $plan = Demo::run('20', 'strip-single-24', 'supply-24-320', 'controller-zigbee-1', 'cable-2x18awg');
+        $plan = Demo::with(
+            $plan,
+            ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 200],
+            ['kind' => 'AddFeed', 'run' => 'line', 'pad' => 201],
+            ['kind' => 'SetCable', 'cable' => 'k1', 'kit' => 'cable-3x12awg'],
+            ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 0.5],
+            ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 0.5],
+        );
+        $cables = Engine::solve($plan, $plan->run('line'))->cables;
+        foreach (['k2', 'k3'] as $id) {
+            self::assertLessThan(4.0, $cables[$id]->amps());
+            self::assertGreaterThan(6.0, $cables[$id]->openAmps);
+        }
+        $found = self::coded(self::findings($plan), 'cable-amps');
+        self::assertCount(2, $found);
+        self::assertStringContainsString('a dead feed is not seen', $found[0]->detail);
+    }
+
+    public function test_a_plan_that_holds_says_nothing(): void
+    {
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
+            ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 3.2],
+            ['kind' => 'SetCable', 'cable' => 'k4', 'length' => 12.2],
+        );
+        self::assertSame([], array_map(static fn(Finding $f): string => $f->title, self::findings($plan)));
+    }
+
+    /** The same plan is judged by the job's own limits; warmer cables lose more. */
+    public function test_limits_of_the_job_decide(): void
+    {
+        $limits = [
+            'kind' => 'SetLimits',
+            'drop' => 0.05,
+            'headroom' => 0.2,
+            'evenness' => 0.9,
+            'seam' => 0.05,
+            'cableCelsius' => 40,
+        ];
+        $plan = Demo::with(Demo::plan(), ['drop' => 0.02, 'headroom' => 0.3] + $limits);
+        self::assertNotSame([], self::coded(self::findings($plan), 'drop'));
+        self::assertNotSame([], self::coded(self::findings($plan), 'headroom'));
+        $warm = Demo::with(Demo::plan(), ['cableCelsius' => 70] + $limits);
+        $of = static fn(Plan $p): float => Engine::solve($p, $p->run('cove'))->cables['k2']->coreOhms;
+        self::assertEqualsWithDelta(
+            (0.002 + 0.0133 * 1.1965 * 3.2) / (0.002 + 0.0133 * 1.0786 * 3.2),
+            $of($warm) / $of(Demo::plan()),
+            1e-9,
+        );
+    }
+
+    /** 5 A a channel at 24 V and 4.8 W/m a channel are 25 m; 10 A in all at 9.6 W/m are 25 m as well. */
+    public function test_how_many_metres_a_controller_carries(): void
+    {
+        $strip = Demo::shelf()->find('strip-tunable-24')?->entry;
+        $controller = Demo::shelf()->find('controller-zigbee-2')?->entry;
+        self::assertInstanceOf(Strip::class, $strip);
+        self::assertInstanceOf(Controller::class, $controller);
+        self::assertEqualsWithDelta(25.0, ControllerAmps::metres($strip, $controller), 1e-9);
+    }
+
+    /** @return list<Finding> */
+    private static function findings(Plan $plan): array
+    {
+        $findings = [];
+        foreach ($plan->runs as $run) {
+            $result = WiredRun::of($plan, $run) === null ? null : Engine::solve($plan, $run);
+            $findings = [...$findings, ...Registry::check(new Judged($plan, $run, $result, Demo::shelf()))];
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    private static function coded(array $findings, string $code): array
+    {
+        return array_values(array_filter($findings, static fn(Finding $f): bool => $f->code === $code));
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<string>
+     */
+    private static function stops(array $findings): array
+    {
+        return array_values(
+            array_map(
+                static fn(Finding $f): string => $f->code,
+                array_filter($findings, static fn(Finding $f): bool => $f->severity === Severity::Stop),
+            ),
+        );
+    }
+}
