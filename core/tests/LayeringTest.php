@@ -30,6 +30,8 @@ final class LayeringTest extends TestCase
         'Job',
         'Checks',
         'Handover',
+        'Options',
+        'Planner',
         'Advice',
     ];
 

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Job;
 use App\Plans\Revisions;
 use App\Plans\Shelves;
-use EmberDusk\Advice\Options\Options;
+use EmberDusk\Options\Options;
 use Illuminate\Http\JsonResponse;
 
 /** The options of a run side by side, each solved. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Options;
+namespace EmberDusk\Options;
 
 use EmberDusk\Costing\Prices;
 use EmberDusk\Kit\Entry;

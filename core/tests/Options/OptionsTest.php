@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Tests\Advice;
+namespace EmberDusk\Tests\Options;
 
-use EmberDusk\Advice\Options\Options;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
+use EmberDusk\Options\Options;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Tests\Circuit\Ngspice;

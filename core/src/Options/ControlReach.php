@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Options;
+namespace EmberDusk\Options;
 
 use EmberDusk\Kit\Control;
 use EmberDusk\Kit\Facts;
@@ -12,7 +12,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 
 /** What can work a light, and how far: all of it, on, off and dimming only, or not at all. */
-final readonly class Reach
+final readonly class ControlReach
 {
     public const ALL = 'all';
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Options;
+namespace EmberDusk\Options;
 
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Registry;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Options;
+namespace EmberDusk\Options;
 
 use EmberDusk\Costing\Prices;
 use EmberDusk\Formats\Fields;
@@ -103,7 +103,7 @@ final readonly class SetCard
                 ),
                 'energy' => Card::energy($plan, $watts, 'as its box says'),
             ],
-            Reach::of($plan, null, $f->strings('speaks')[0] ?? 'rf', $requirement->colour, $shelf),
+            ControlReach::of($plan, null, $f->strings('speaks')[0] ?? 'rf', $requirement->colour, $shelf),
             [
                 new Finding(
                     'set',

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Advice\Options;
+namespace EmberDusk\Options;
 
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Costing\OptionCost;
@@ -115,7 +115,7 @@ final readonly class Card
                 'hours' => $cost->hours(),
                 'energy' => self::energy($plan, $trial->watts(), 'from the supplies, solved at full'),
             ],
-            Reach::of($plan, $kit->hub, $requirement->control, $requirement->colour, $shelf),
+            ControlReach::of($plan, $kit->hub, $requirement->control, $requirement->colour, $shelf),
             [...array_values($against), ...Cautions::of($plan, $run, $requirement, $kit, $trial)],
             ['kind' => 'Together', 'words' => self::words($run, $requirement), 'changes' => $trial->changes],
         );
