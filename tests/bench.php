@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use EmberDusk\Advice\Desk;
-use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Job\JobState;
@@ -11,6 +10,7 @@ use EmberDusk\Parts\CutList;
 use EmberDusk\Parts\Jointed;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Planner\Planner;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Move;

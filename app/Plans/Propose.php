@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use App\Models\Proposal;
-use EmberDusk\Advice\Planner\Planner;
-use EmberDusk\Advice\Planner\Watch;
 use EmberDusk\Formats\Json;
+use EmberDusk\Planner\Planner;
+use EmberDusk\Planner\Progress;
 use EmberDusk\Values\Trouble;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -37,7 +37,7 @@ final class Propose implements ShouldQueue
         $plan = Revisions::newest($proposal->job)->plan();
         $shelf = Shelves::ofCrew($proposal->job->crew);
         $begun = $looked = microtime(true);
-        $watch = new Watch(static function (int $solved, string $about) use ($proposal, $begun, &$looked): bool {
+        $watch = new Progress(static function (int $solved, string $about) use ($proposal, $begun, &$looked): bool {
             $now = microtime(true);
             if ($now - $looked < self::LOOK) {
                 return false;

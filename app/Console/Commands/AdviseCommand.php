@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Run;
+use EmberDusk\Planner\Planner;
 use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Circuit;
 
-use EmberDusk\Advice\Planner\Planner;
 use EmberDusk\Advice\WireDesk;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Job\JobState;
+use EmberDusk\Planner\Planner;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FigureAssertions;
 use EmberDusk\Values\Figure;

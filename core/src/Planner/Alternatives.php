@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+/** Other proposals for what was found: the most even among the ways to feed it, the fewest joints, the fewest hidden boxes; cost breaks ties. */
+final readonly class Alternatives
+{
+    /** Layouts that are solved to find one with few joints or boxes for one set of runs. */
+    private const MOST = 60;
+
+    /** Times that the darkest run of a layout is fed better, and ways to feed it that are solved each time. */
+    private const ROUNDS = 3;
+
+    private const WAYS = 12;
+
+    /**
+     * @param  list<Group>  $groups
+     * @return array<string, list<Tried>>
+     */
+    public static function of(array $groups): array
+    {
+        $all = [];
+        try {
+            foreach ([Aim::Joints, Aim::Boxes] as $aim) {
+                foreach ($groups as $group) {
+                    $all[$aim->value] = [...$all[$aim->value] ?? [], ...self::aimed($group, $aim)];
+                }
+            }
+            foreach ($groups as $group) {
+                $all['most even'] = [
+                    ...$all['most even'] ?? [],
+                    ...array_map(static fn(Tried $t): Tried => self::even($group, $t), $group->parts),
+                ];
+            }
+        } catch (Stopped) {
+            return $all;
+        }
+
+        return $all;
+    }
+
+    /** @return list<Tried> */
+    private static function aimed(Group $group, Aim $aim): array
+    {
+        if (!$group->few() || !$group->complete()) {
+            return $group->parts;
+        }
+        $other = new Group($group->search, $group->runs, $aim, self::MOST);
+        $other->solve();
+
+        return $other->complete() &&
+            $other->rank() < array_sum(array_map(static fn(Tried $t): int => $t->rank($aim), $group->parts))
+            ? $other->parts
+            : $group->parts;
+    }
+
+    /**
+     * The darkest run is fed better with the same units, as long as that helps: every pattern with its thickest tail.
+     *
+     * @throws Stopped
+     */
+    private static function even(Group $group, Tried $found): Tried
+    {
+        $best = $found;
+        for ($round = 0; $round < ($group->few() ? self::ROUNDS : 1); $round++) {
+            $before = $best;
+            foreach (self::better($group, $best) as $layout) {
+                $runs = array_map(static fn(string $id) => $group->search->tables->plan->run($id), $layout->runs());
+                $tried = $group->search->try($layout, $runs);
+                if (
+                    $tried->judge->holds() &&
+                    [-round($tried->judge->evenness, 4), $tried->cost, $tried->key] < [
+                        -round($best->judge->evenness, 4),
+                        $best->cost,
+                        $best->key,
+                    ]
+                ) {
+                    $best = $tried;
+                }
+            }
+            if ($best === $before) {
+                break;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return list<Layout> */
+    private static function better(Group $group, Tried $tried): array
+    {
+        $tables = $group->search->tables;
+        $layouts = [];
+        foreach ($tried->layout->blocks as $n => $block) {
+            foreach ($block->feeds as $k => $feed) {
+                if ($feed->run !== $tried->judge->darkest) {
+                    continue;
+                }
+                $thickest = [];
+                foreach ($tables->feeds($tables->plan->run($feed->run), $block->place, Aim::Cost) as $option) {
+                    if ($option->capacity >= ($thickest[$option->pattern]->capacity ?? 0.0)) {
+                        $thickest[$option->pattern] = $option;
+                    }
+                }
+                foreach (array_slice($thickest, 0, self::WAYS) as $option) {
+                    $layouts[] = new Layout(
+                        $tried->layout->supply,
+                        $tried->layout->place,
+                        array_values(
+                            array_replace($tried->layout->blocks, [
+                                $n => new Block(
+                                    $block->controller,
+                                    $block->place,
+                                    $block->trunk,
+                                    array_values(array_replace($block->feeds, [$k => $option])),
+                                ),
+                            ]),
+                        ),
+                    );
+                }
+            }
+        }
+
+        return $layouts;
+    }
+}

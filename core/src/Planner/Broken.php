@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+/** A limit that a layout does not hold: which, in words, and by what share of it. */
+final readonly class Broken
+{
+    public const LIMITS = ['headroom', 'controller', 'evenness', 'seam', 'drop', 'cable'];
+
+    public function __construct(public string $limit, public string $words, public float $excess) {}
+}

@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use Closure;
+use EmberDusk\Costing\Bill;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Routes\Routes;
+use EmberDusk\Plan\Run;
+use SplPriorityQueue;
+
+/**
+ * Every layout of some runs that share one supply, the least in rank first, ties by the decisions' JSON. Nothing is built or
+ * solved here, and nothing is left out but what cannot be: units too small for the load, unless all are asked for.
+ */
+final class Candidates
+{
+    /** Supplies, controllers and ways of feeding that are looked at where only some are worth a look: the least dear. */
+    private const NARROW = [2, 2, 16];
+
+    /** @var SplPriorityQueue<int, array{int, Space, list<int>, int, Layout|null}> by rank, which is the first of each */
+    private SplPriorityQueue $queue;
+
+    /** @param  non-empty-list<Run>  $runs */
+    private function __construct(
+        private readonly Tables $tables,
+        array $runs,
+        private readonly Aim $aim,
+        private readonly bool $all,
+        private readonly ?Closure $fits = null,
+    ) {
+        $this->queue = new SplPriorityQueue();
+        foreach (Sharing::blocks($tables, $runs) as $blocks) {
+            $this->spread($runs, $blocks);
+        }
+    }
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @param  (Closure(FeedOption): bool)|null  $fits  ways of feeding that are worth a look
+     * @return iterable<int, Layout>
+     */
+    public static function of(Tables $tables, array $runs, Aim $aim, bool $all = false, ?Closure $fits = null): iterable
+    {
+        return (new self($tables, $runs, $aim, $all, $fits))->inOrder();
+    }
+
+    /**
+     * The least rank that any of them can have; null when there is none.
+     *
+     * @param  non-empty-list<Run>  $runs
+     */
+    public static function floor(Tables $tables, array $runs, Aim $aim): ?int
+    {
+        return (new self($tables, $runs, $aim, false))->pop()[0] ?? null;
+    }
+
+    /** @return array{int, Space, list<int>, int, Layout|null}|null */
+    private function pop(): ?array
+    {
+        /** @var array{int, Space, list<int>, int, Layout|null}|null $next */
+        $next = $this->queue->isEmpty() ? null : $this->queue->extract();
+
+        return $next;
+    }
+
+    /** @param  list<int>  $at */
+    private function push(int $rank, Space $space, array $at, int $last, ?Layout $layout): void
+    {
+        $this->queue->insert([$rank, $space, $at, $last, $layout], -$rank);
+    }
+
+    /** @return iterable<int, Layout> */
+    private function inOrder(): iterable
+    {
+        $ready = [];
+        $before = 0;
+        while (($next = $this->pop()) !== null) {
+            [$rank, $space, $at, $last, $layout] = $next;
+            if ($ready !== [] && $rank > $before) {
+                yield from self::sorted($ready);
+                $ready = [];
+            }
+            $before = $rank;
+            if ($layout !== null) {
+                $ready[] = $layout;
+
+                continue;
+            }
+            // Only at and behind the list that was moved last: so each place is reached once.
+            for ($list = $last, $count = count($at); $list < $count; $list++) {
+                $more = $space->next($at, $list);
+                if ($more !== null) {
+                    $this->push($space->rank($more), $space, $more, $list, null);
+                }
+            }
+            $layout = $space->layout($at);
+            $this->push(
+                $this->aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes()),
+                $space,
+                $at,
+                $last,
+                $layout,
+            );
+        }
+        yield from self::sorted($ready);
+    }
+
+    /**
+     * @param  list<Layout>  $layouts
+     * @return list<Layout>
+     */
+    private static function sorted(array $layouts): array
+    {
+        if (count($layouts) > 1) {
+            usort($layouts, static fn(Layout $a, Layout $b): int => strcmp($a->key(), $b->key()));
+        }
+
+        return $layouts;
+    }
+
+    /**
+     * One space for each way to place the supply and the controllers.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @param  list<non-empty-list<Run>>  $blocks
+     */
+    private function spread(array $runs, array $blocks): void
+    {
+        $supplies = $this->narrow($this->tables->supplies($runs, $this->all), 0);
+        foreach ($this->places($runs, true) as $place) {
+            $ways = [[]];
+            foreach ($blocks as $block) {
+                $own = $this->tables->strip($block[0])->switched() ? $this->places($block, false) : [$place];
+                $ways = array_merge(
+                    ...array_map(
+                        static fn(array $way): array => array_map(static fn(string $p): array => [...$way, $p], $own),
+                        $ways,
+                    ),
+                );
+            }
+            foreach ($ways as $places) {
+                $this->space($supplies, $place, $places, $blocks);
+            }
+        }
+    }
+
+    /**
+     * @param  list<KitSnapshot>  $supplies
+     * @param  list<string>  $places
+     * @param  list<non-empty-list<Run>>  $blocks
+     */
+    private function space(array $supplies, string $place, array $places, array $blocks): void
+    {
+        $ranks = [
+            array_map(
+                fn(KitSnapshot $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0),
+                $supplies,
+            ),
+        ];
+        $lists = [];
+        foreach ($blocks as $n => $block) {
+            $controllers = $trunks = [];
+            if ($this->tables->strip($block[0])->switched()) {
+                $metres = $this->tables->routes->trunk($place, $places[$n]);
+                $controllers = $this->narrow($this->tables->controllers($block, $this->all), 1);
+                $trunks = array_values(array_filter($this->tables->trunks($block)));
+                usort(
+                    $trunks,
+                    fn(KitSnapshot $a, KitSnapshot $b): int => [
+                        Bill::metres($this->tables->plan, $a, $metres),
+                        $a->entry->id(),
+                    ] <=> [Bill::metres($this->tables->plan, $b, $metres), $b->entry->id()],
+                );
+                $ranks[] = array_map(
+                    fn(KitSnapshot $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0),
+                    $controllers,
+                );
+                $ranks[] = array_map(
+                    fn(KitSnapshot $f): int => $this->aim->rank(
+                        Bill::metres($this->tables->plan, $f, $metres) +
+                            Bill::joints($this->tables->plan, Block::TRUNK),
+                        Block::TRUNK,
+                        0,
+                    ),
+                    $trunks,
+                );
+            }
+            $ways = [];
+            foreach ($block as $run) {
+                $feeds = $this->tables->feeds($run, $places[$n], $this->aim);
+                $ways[] = $feeds = $this->narrow(
+                    $this->fits === null ? $feeds : array_values(array_filter($feeds, $this->fits)),
+                    2,
+                );
+                $ranks[] = array_map(fn(FeedOption $f): int => $this->aim->rank($f->cost, $f->joints, 0), $feeds);
+            }
+            $lists[] = [$controllers, $trunks, $ways];
+        }
+        $space = new Space(
+            $place,
+            $places,
+            $supplies,
+            $lists,
+            $ranks,
+            $this->aim->rank(0, 0, count(array_unique([$place, ...$places]))),
+        );
+        $first = $space->first();
+        if ($first !== null) {
+            $this->push($space->rank($first), $space, $first, 0, null);
+        }
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<T>  $list
+     * @return list<T>
+     */
+    private function narrow(array $list, int $kind): array
+    {
+        return $this->fits === null ? $list : array_slice($list, 0, self::NARROW[$kind]);
+    }
+
+    /**
+     * What is pinned stays where it is.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<string>
+     */
+    private function places(array $runs, bool $supply): array
+    {
+        foreach ($runs as $run) {
+            if (in_array('kit', $run->pins, true)) {
+                return [Routes::NOW . $run->id];
+            }
+        }
+
+        return $this->tables->routes->places($runs, $supply);
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
+use EmberDusk\Costing\Bill;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Trouble;
+
+/** Why not as it is drawn: its price line by line beside the proposal's, the limits it breaks, the cheapest single change that repairs it. */
+final readonly class Drawn
+{
+    /**
+     * @param  list<array{what: string, now: string, then: string, difference: string}>  $lines
+     * @param  array{label: string, cost: array<string, mixed>, change: array<string, mixed>}|null  $repair
+     */
+    private function __construct(
+        private Plan $plan,
+        private Bill $now,
+        private int $then,
+        private array $lines,
+        private Judge $judge,
+        private ?array $repair,
+    ) {}
+
+    /** Null where nothing of it is wired yet. */
+    public static function of(Plan $plan, Proposal $proposal, ShelfSource $shelf): ?self
+    {
+        $runs = array_values(
+            array_filter(
+                array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $proposal->parts)),
+                static fn(string $r): bool => self::wired($plan, $plan->run($r)),
+            ),
+        );
+        if ($runs === []) {
+            return null;
+        }
+        $parts = array_values(
+            array_filter(
+                $proposal->parts,
+                static fn(Tried $t): bool => array_intersect($t->layout->runs(), $runs) !== [],
+            ),
+        );
+        $made = $proposal->built($parts, $shelf);
+        $of = array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $parts));
+        $then = Bill::of($made, Proposal::wired($made, $plan, ...$of));
+        $now = Bill::of($plan, $runs);
+        $alone = Search::part($plan, $runs);
+        $judge = Judge::of($alone, array_values($alone->runs));
+
+        return new self(
+            $plan,
+            $now,
+            $then->cost(),
+            self::lines($now, $then),
+            $judge,
+            $judge->holds() ? null : self::repair($alone, $now->cost(), $shelf),
+        );
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/drawn */
+    public function toArray(): array
+    {
+        return [
+            'cost' => $this->now->total($this->plan)->toArray(),
+            'dearer' => Figure::print(($this->now->cost() - $this->then) / 10_000, 2),
+            'lines' => $this->lines,
+            'broken' => $this->judge->words(),
+            'evenness' => sprintf('%.2f', $this->judge->evenness),
+            'repair' => $this->repair,
+        ];
+    }
+
+    private static function wired(Plan $plan, Run $run): bool
+    {
+        return $run->supply !== null &&
+            $plan->origin($run) !== null &&
+            array_filter($plan->feedsOf($run), static fn($f): bool => $plan->cableTo($f->id) !== null) !== [];
+    }
+
+    /** @return list<array{what: string, now: string, then: string, difference: string}> */
+    private static function lines(Bill $now, Bill $then): array
+    {
+        $lines = [];
+        foreach ($now->lines + $then->lines as $id => $line) {
+            [$a, $b] = [$now->lines[$id][3] ?? 0, $then->lines[$id][3] ?? 0];
+            if ($a !== $b) {
+                $lines[] = [
+                    'what' => $line[0],
+                    'now' => self::count($now->lines[$id] ?? null),
+                    'then' => self::count($then->lines[$id] ?? null),
+                    'difference' => sprintf('%+.2f', ($b - $a) / 10_000),
+                ];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @param  array{string, float, string, int}|null  $line  of a bill */
+    private static function count(?array $line): string
+    {
+        return match (true) {
+            $line === null => '–',
+            $line[2] === 'm' => sprintf('%.1f m', $line[1]),
+            default => sprintf('%d', $line[1]),
+        };
+    }
+
+    /** @return array{label: string, cost: array<string, mixed>, change: array<string, mixed>}|null */
+    private static function repair(Plan $plan, int $cost, ShelfSource $shelf): ?array
+    {
+        $best = null;
+        foreach (self::changes($plan, $shelf) as [$label, $change]) {
+            try {
+                $made = Catalogue::read($change, $shelf)->apply($plan);
+                $price = Bill::of($made, array_keys($made->runs))->cost();
+                if (($best === null || $price < $best[0]) && Judge::of($made, array_values($made->runs))->holds()) {
+                    $best = [$price, $label, $change];
+                }
+            } catch (Trouble) {
+                continue;
+            }
+        }
+
+        return $best === null
+            ? null
+            : ['label' => $best[1], 'cost' => Bill::figure($plan, $best[0] - $cost)->toArray(), 'change' => $best[2]];
+    }
+
+    /** @return iterable<array{string, array<string, mixed>}> what the rules propose, other sizes for each cable, other patterns for each run */
+    private static function changes(Plan $plan, ShelfSource $shelf): iterable
+    {
+        foreach ($plan->runs as $run) {
+            foreach (Registry::check(new Judged($plan, $run, null, $shelf)) as $finding) {
+                foreach ($finding->fixes as $fix) {
+                    yield [$fix->label, $fix->change];
+                }
+            }
+            foreach (Feeding::of($plan, $run) as $pattern => $pads) {
+                $marks = $plan->cutMarks($run);
+                if ($pattern !== Feeding::HALVES && $marks !== null) {
+                    yield [
+                        $run->name() . ' fed at ' . $pattern,
+                        [
+                            'kind' => 'SetFeeds',
+                            'run' => $run->id,
+                            'shares' => array_map(
+                                static fn(int $p): float => $p === $marks->lastPad()
+                                    ? 1.0
+                                    : $marks->position($p) / $marks->length(),
+                                $pads,
+                            ),
+                        ],
+                    ];
+                }
+            }
+        }
+        foreach ($plan->cables as $laid) {
+            $now = $plan->cable($laid->kit);
+            foreach ($shelf->ofKind('cable') as $snapshot) {
+                $cable = $snapshot->entry;
+                if (
+                    $now !== null &&
+                    $cable instanceof Cable &&
+                    $cable->cores >= $now->cores &&
+                    $cable->conductor->system === $now->conductor->system &&
+                    $cable->conductor->ohmsPerMetre < $now->conductor->ohmsPerMetre
+                ) {
+                    yield [
+                        strtoupper($laid->id) . ' in ' . $cable->conductor->label(),
+                        ['kind' => 'SetCable', 'cable' => $laid->id, 'kit' => $cable->id()],
+                    ];
+                }
+            }
+        }
+    }
+}

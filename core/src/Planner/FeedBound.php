@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Circuit\Sag;
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Wires\WireRuns;
+use EmberDusk\Plan\CutMarks;
+use EmberDusk\Values\Trouble;
+
+/**
+ * What one way to feed a run does at the highest, a middle and the lowest volts that a hub may have in any layout that holds
+ * the limits, under the best controller: lower volts can improve evenness, so only what fails at all of them is hopeless.
+ * The least amps and the least drop of the three hold in every layout too.
+ */
+final readonly class FeedBound
+{
+    /** Shares of the strip's volts below the limit of drop that a supply's own resistance may take. */
+    private const SAG = 0.02;
+
+    /** The estimate is rarely lower than the truth by more, and a strip rarely draws less of its nominal load. */
+    private const ROUGH = 0.03;
+
+    private const DRAWS = 0.85;
+
+    /** Metres of trunk: as good as none. */
+    private const TRUNK = 0.01;
+
+    /** A miss by less than this share of its limit at any of the three is not hopeless. */
+    private const MARGIN = 0.004;
+
+    /**
+     * @param  float  $amps  at least
+     * @param  float  $drop  volts lost from the hub to the farthest feed, at least
+     */
+    private function __construct(public bool $hopeless, public float $amps, public float $drop) {}
+
+    public static function of(Tables $tables, FeedOption $option, ?KitSnapshot $controller): self
+    {
+        $run = $tables->plan->run($option->run);
+        $plan = Search::part($tables->plan, [$run->id]);
+        $volts = $tables->strip($run)->volts;
+        $hopeless = true;
+        $amps = $drop = INF;
+        foreach (
+            [1.0, 1.0 - $tables->plan->limits->drop / 2, 1.0 - $tables->plan->limits->drop - self::SAG]
+            as $share
+        ) {
+            try {
+                $supply = self::ideal($volts * $share);
+                $made = WireRuns::read(
+                    new Fields([
+                        'kind' => 'WireRuns',
+                        'supplies' => [self::payload($tables, $option, $supply, $controller)],
+                    ]),
+                    new ShelfWithIdeal($tables->shelf, $supply),
+                )->apply($plan);
+                [$broken, $now, $lost] = self::judged($made);
+            } catch (Trouble) {
+                return new self(false, 0.0, 0.0);
+            }
+            $hopeless = $hopeless && $broken > self::MARGIN;
+            [$amps, $drop] = [min($amps, $now), min($drop, $lost)];
+        }
+
+        return new self($hopeless, $amps, $drop);
+    }
+
+    /** The same at a glance, from the closed form of a ladder: for orders, not for proofs. */
+    public static function roughly(Tables $tables, FeedOption $option): self
+    {
+        $run = $tables->plan->run($option->run);
+        $strip = $tables->strip($run);
+        $marks = CutMarks::of($run, $strip);
+        $even = Sag::evenness($strip, $marks, $option->pads, $option->halves());
+
+        $amps = ((self::DRAWS * $strip->wattsPerMetre()) / $strip->volts) * ($strip->pixels === null ? 1.0 : $run->cap);
+        $drop = 0.0;
+        foreach (Sag::shares($marks, $option->pads, $option->halves()) as $n => $metres) {
+            $tail = ($option->tails[$n] ?? $option->tails[0])->entry;
+            $ohms =
+                $option->leg === null && $tail instanceof Cable
+                    ? $tail->conductor->ohms($option->lengths[$n], $tables->plan->limits->cableCelsius)
+                    : 0.0;
+            $drop = max($drop, $amps * $metres * $ohms * (1 + 1 / count($strip->channels)));
+        }
+
+        return new self($even < $tables->plan->limits->evenness - self::ROUGH, $amps * $marks->length(), $drop);
+    }
+
+    /** @return array{float, float, float} share by which the worst limit is missed, amps, volts lost to the farthest feed */
+    private static function judged(\EmberDusk\Plan\Plan $made): array
+    {
+        $worst = 0.0;
+        $amps = $drop = 0.0;
+        foreach (Island::all($made) as $island) {
+            foreach (Engine::planned($made, $island) as $id => $result) {
+                if ($result instanceof RunResult) {
+                    foreach (Judge::run($made, $made->run($id), $result) as $broken) {
+                        $worst = max($worst, $broken->excess);
+                    }
+                    $amps = max($amps, $result->supplyAmps);
+                    $drop = max($drop, $result->supplyVolts - $result->farthestFeed()->volts);
+                }
+            }
+        }
+
+        return [$worst, $amps, $drop];
+    }
+
+    /** @return array<string, mixed> */
+    private static function payload(
+        Tables $tables,
+        FeedOption $option,
+        KitSnapshot $supply,
+        ?KitSnapshot $controller,
+    ): array {
+        $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($option->run)])));
+        usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
+
+        return (new Layout($supply, '', [
+            new Block($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option]),
+        ]))->payload($tables, false, self::TRUNK);
+    }
+
+    private static function ideal(float $volts): KitSnapshot
+    {
+        $written = [
+            'kind' => 'supply',
+            'id' => 'hub',
+            'name' => 'Hub',
+            'volts' => $volts,
+            'ratedAmps' => 190.0,
+            'sourceOhms' => 0.001,
+        ];
+
+        return new KitSnapshot('', $written, Supply::read(new Fields($written)));
+    }
+
+    private static function ohms(KitSnapshot $cable): float
+    {
+        return $cable->entry instanceof Cable ? $cable->entry->conductor->ohmsPerMetre : INF;
+    }
+
+    /**
+     * Of some controllers the one that loses least.
+     *
+     * @param  list<KitSnapshot>  $controllers
+     */
+    public static function least(array $controllers): ?KitSnapshot
+    {
+        usort($controllers, static fn(KitSnapshot $a, KitSnapshot $b): int => self::inside($a) <=> self::inside($b));
+
+        return $controllers[0] ?? null;
+    }
+
+    private static function inside(KitSnapshot $controller): float
+    {
+        return $controller->entry instanceof Controller
+            ? $controller->entry->commonOhms + $controller->entry->channelOhms
+            : INF;
+    }
+}

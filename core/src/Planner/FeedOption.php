@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Kit\KitSnapshot;
+
+/** One way to feed one run from one place: a pattern, the cable of its tails, their lengths, and what it costs in hundredths of the smallest coin. */
+final readonly class FeedOption
+{
+    /**
+     * @param  list<int>  $pads  of halves: one of each half
+     * @param  list<KitSnapshot>  $tails  a cable for each pad
+     * @param  list<float>  $lengths  metres, one for each pad
+     * @param  KitSnapshot|null  $leg  a leg that lies there already and is tapped at every pad
+     * @param  float  $capacity  amps of the thinnest of its cables
+     */
+    public function __construct(
+        public string $run,
+        public string $pattern,
+        public array $pads,
+        public array $tails,
+        public array $lengths,
+        public ?KitSnapshot $leg,
+        public float $capacity,
+        public int $cost,
+        public int $joints,
+    ) {}
+
+    public function halves(): bool
+    {
+        return $this->pattern === Feeding::HALVES;
+    }
+
+    /** @return array{pads: string, tail: string} what was decided */
+    public function decision(): array
+    {
+        return ['pads' => $this->pattern, 'tail' => $this->tails[0]->entry->id()];
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Plan\Changes\Runs\SplitRun;
+use EmberDusk\Plan\CutMarks;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/**
+ * Where a run can be fed: its start, its end, both, the middle, two to six equal shares at (2j-1)/(2k) of its length, as
+ * two halves cut apart with a feed at each outer end; each a fixed list of pads.
+ */
+final readonly class Feeding
+{
+    public const HALVES = 'halves';
+
+    public const NOW = 'as now';
+
+    private const MOST = 6;
+
+    /** @return array<string, list<int>> pads by pattern; no two patterns have the same but the halves, whose run is cut */
+    public static function of(Plan $plan, Run $run): array
+    {
+        $marks = $plan->cutMarks($run);
+        $strip = $plan->strip($run->strip);
+        if ($marks === null || $strip === null) {
+            return [];
+        }
+        if (in_array('feeds', $run->pins, true)) {
+            $now = array_map(static fn($f): int => $f->pad, $plan->feedsOf($run));
+
+            return $now === [] ? [] : [self::NOW => $now];
+        }
+        $patterns = [
+            'start' => [0],
+            'end' => [$marks->lastPad()],
+            'both ends' => [0, $marks->lastPad()],
+            'middle' => [$marks->nearest($marks->length() / 2)],
+        ];
+        for ($k = 2; $k <= self::MOST; $k++) {
+            $patterns["{$k} equal feeds"] = array_values(
+                array_unique(
+                    array_map(
+                        static fn(int $j): int => $marks->nearest(($marks->length() * (2 * $j - 1)) / (2 * $k)),
+                        range(1, $k),
+                    ),
+                ),
+            );
+        }
+        $unique = [];
+        foreach ($patterns as $name => $pads) {
+            $unique[implode(',', $pads)] ??= $name;
+        }
+        $patterns = array_intersect_key($patterns, array_flip($unique));
+        if ($run->parts === 1 && $run->zones === []) {
+            $halves = array_map(
+                static fn(Run $half): CutMarks => CutMarks::of($half, $strip),
+                array_values(SplitRun::cut($run, 2, $plan->runs)),
+            );
+            if (count($halves) === 2 && $halves[0]->groupCount() > 0 && $halves[1]->groupCount() > 0) {
+                $patterns[self::HALVES] = [0, $halves[1]->lastPad()];
+            }
+        }
+
+        return $patterns;
+    }
+}

@@ -1,0 +1,295 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Plan\Run;
+
+/**
+ * Runs that could share supplies: which do. A few runs are parted in every way, which is exact; many begin each on its own
+ * and are joined two by two as long as that saves, with a bound on what could be saved at most.
+ */
+final class Group
+{
+    /** Most runs that are parted in every way, and most ways to feed them all. */
+    private const RUNS = 4;
+
+    private const WAYS = 20_000;
+
+    /** Layouts that are solved for each run alone, where there are many. */
+    private const ALONE = 150;
+
+    /** @var array<string, Found> by the runs' ids */
+    private array $found = [];
+
+    /** @var list<Tried> the best so far, complete or not */
+    public array $parts = [];
+
+    public int $bound = 0;
+
+    public bool $exact = true;
+
+    private ?bool $few = null;
+
+    /** @param  non-empty-list<Run>  $runs */
+    public function __construct(
+        public readonly Search $search,
+        public readonly array $runs,
+        private readonly Aim $aim,
+        private readonly int $most = Search::MOST,
+    ) {}
+
+    /** @throws Stopped with what it has in parts */
+    public function solve(): void
+    {
+        if (in_array('kit', $this->runs[0]->pins, true)) {
+            $found = $this->best($this->runs);
+            $this->parts = $found->best === null ? [] : [$found->best];
+            [$this->bound, $this->exact] = [$found->bound, $found->exact];
+
+            return;
+        }
+        foreach ($this->runs as $run) {
+            $found = $this->best([$run], $this->few() ? $this->most : self::ALONE);
+            $this->exact = $this->exact && $found->exact;
+            $this->parts = $found->best === null ? $this->parts : [...$this->parts, $found->best];
+        }
+        // Joined two by two first: parting them in every way then has little left to look at.
+        if (count($this->parts) === count($this->runs)) {
+            $this->joining();
+        }
+        if ($this->few()) {
+            $this->everyWay();
+        } else {
+            [$this->exact, $this->bound] = [false, $this->loosest()];
+        }
+    }
+
+    /**
+     * Something that holds for every run that has nothing yet, without looking for the cheapest: thick cable, the plain
+     * patterns one after the other.
+     *
+     * @throws Stopped
+     */
+    public function quick(): void
+    {
+        $done =
+            $this->parts === []
+                ? []
+                : array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts));
+        foreach ($this->runs as $run) {
+            foreach (
+                in_array($run->id, $done, true) || in_array('kit', $run->pins, true)
+                    ? []
+                    : Plain::of($this->search->tables, $run)
+                as $layout
+            ) {
+                $tried = $this->search->try($layout, [$run]);
+                if ($tried->judge->holds()) {
+                    $this->parts[] = $tried;
+                    break;
+                }
+            }
+        }
+        [$this->exact, $this->bound] = [false, $this->loosest()];
+    }
+
+    public function complete(): bool
+    {
+        return $this->parts !== [] &&
+            count(array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts))) ===
+                count($this->runs);
+    }
+
+    /** @return list<non-empty-list<Run>> sets of runs for which nothing was found: each alone, or all where their kit is pinned */
+    public function failing(): array
+    {
+        $alone = in_array('kit', $this->runs[0]->pins, true)
+            ? [$this->runs]
+            : array_map(static fn(Run $r): array => [$r], $this->runs);
+
+        return array_values(
+            array_filter($alone, fn(array $set): bool => ($this->found[self::name($set)]->best ?? null) === null),
+        );
+    }
+
+    public function rank(): int
+    {
+        return array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $this->parts));
+    }
+
+    /** @return list<Tried> cheaper layouts that do not hold */
+    public function cheaper(): array
+    {
+        return array_merge(...array_map(static fn(Found $f): array => $f->cheaper, array_values($this->found)));
+    }
+
+    /**
+     * What was found for one set of runs.
+     *
+     * @param  non-empty-list<Run>  $runs
+     */
+    public function best(array $runs, int $most = Search::MOST, int $limit = PHP_INT_MAX): Found
+    {
+        return $this->found[self::name($runs)] ??= $this->search->best($runs, $this->aim, $limit, $most, !$this->few());
+    }
+
+    /** Whether every way can be looked at. */
+    public function few(): bool
+    {
+        return $this->few ??=
+            count($this->runs) <= self::RUNS &&
+            array_product(
+                array_map(
+                    fn(Run $r): int => max(
+                        1,
+                        count(
+                            $this->search->tables->feeds(
+                                $r,
+                                $this->search->tables->routes->places([$r], false)[0] ?? '',
+                                $this->aim,
+                            ),
+                        ),
+                    ),
+                    $this->runs,
+                ),
+            ) <= self::WAYS;
+    }
+
+    private function everyWay(): void
+    {
+        $best = $this->complete() ? $this->inOrder($this->parts) : null;
+        foreach (self::partitions($this->runs) as $sets) {
+            if (count($sets) < count($this->runs)) {
+                $best = $this->lesser($best, $sets);
+            }
+        }
+        $this->parts = $best ?? $this->parts;
+        $this->bound = $this->exact && $best !== null ? $this->rank() : $this->loosest();
+    }
+
+    /**
+     * @param  list<Tried>|null  $best
+     * @param  list<non-empty-list<Run>>  $sets
+     * @return list<Tried>|null
+     */
+    private function lesser(?array $best, array $sets): ?array
+    {
+        $rank = $best === null ? PHP_INT_MAX : array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $best));
+        $floor = 0;
+        $least = [];
+        foreach ($sets as $set) {
+            $known = $this->found[self::name($set)] ?? null;
+            $of =
+                $known === null
+                    ? Candidates::floor($this->search->tables, $set, $this->aim)
+                    : $known->best?->rank($this->aim);
+            if ($of === null || ($floor += $of) > $rank) {
+                return $best;
+            }
+            $least[] = $of;
+        }
+        $parts = [];
+        foreach ($sets as $n => $set) {
+            // With the others at their least, what is left of the best so far is all that this one may come to.
+            $found = $this->best(
+                $set,
+                $this->most,
+                min($this->apart($set), $rank === PHP_INT_MAX ? $rank : $rank - $floor + $least[$n]),
+            );
+            $this->exact = $this->exact && $found->exact;
+            if ($found->best === null) {
+                return $best;
+            }
+            $parts[] = $found->best;
+        }
+        $sum = array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $parts));
+
+        return $sum < $rank || ($best !== null && $sum === $rank && self::key($parts) < self::key($best))
+            ? $parts
+            : $best;
+    }
+
+    /**
+     * What the runs of a set come to each on its own: joined for more is of no use.
+     *
+     * @param  non-empty-list<Run>  $set
+     */
+    private function apart(array $set): int
+    {
+        $rank = 0;
+        foreach ($set as $run) {
+            $alone = $this->found[$run->id]->best ?? null;
+            if ($alone === null) {
+                return PHP_INT_MAX;
+            }
+            $rank += $alone->rank($this->aim);
+        }
+
+        return $rank;
+    }
+
+    /** Two sets are joined where that could save most and does, until it saves nowhere. */
+    private function joining(): void
+    {
+        $joining = new Merging($this->search, $this->aim);
+        while (($pick = $joining->most($this->parts)) !== null) {
+            [$a, $b] = $pick;
+            $joined = $joining->join($this->parts[$a], $this->parts[$b]);
+            if ($joined !== null) {
+                $this->parts = [...array_values(array_diff_key($this->parts, [$a => true, $b => true])), $joined];
+            }
+        }
+    }
+
+    /** @param  list<Run>  $runs */
+    private static function name(array $runs): string
+    {
+        return implode(' ', array_map(static fn(Run $r): string => $r->id, $runs));
+    }
+
+    private function loosest(): int
+    {
+        return Floor::of($this->search->tables, $this->runs, $this->aim);
+    }
+
+    /**
+     * @param  list<Tried>  $parts
+     * @return list<Tried> by their first runs
+     */
+    private function inOrder(array $parts): array
+    {
+        $at = array_flip(array_map(static fn(Run $r): string => $r->id, $this->runs));
+        usort($parts, static fn(Tried $a, Tried $b): int => $at[$a->layout->runs()[0]] <=> $at[$b->layout->runs()[0]]);
+
+        return $parts;
+    }
+
+    /** @param  list<Tried>  $parts */
+    private static function key(array $parts): string
+    {
+        return implode(',', array_map(static fn(Tried $t): string => $t->key, $parts));
+    }
+
+    /**
+     * @param  list<Run>  $runs
+     * @return list<list<non-empty-list<Run>>> each set in the order of the ids, the sets by their first
+     */
+    private static function partitions(array $runs): array
+    {
+        $all = [[]];
+        foreach ($runs as $run) {
+            $next = [];
+            foreach ($all as $sets) {
+                foreach (array_keys($sets) as $n) {
+                    $next[] = array_values(array_replace($sets, [$n => [...$sets[$n], $run]]));
+                }
+                $next[] = [...$sets, [$run]];
+            }
+            $all = $next;
+        }
+
+        return $all;
+    }
+}

@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Costing\Bill;
+use EmberDusk\Formats\Json;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Wires\WireRuns;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\Routes;
+
+/** All decisions about runs that share a supply: the supply and its place, the blocks on it. Ids are sorted. */
+final readonly class Layout
+{
+    /** @param  list<Block>  $blocks  in the order of their first runs */
+    public function __construct(public KitSnapshot $supply, public string $place, public array $blocks) {}
+
+    /** @return list<string> ids */
+    public function runs(): array
+    {
+        return array_merge(
+            ...array_map(
+                static fn(Block $b): array => array_map(static fn(FeedOption $f): string => $f->run, $b->feeds),
+                $this->blocks,
+            ),
+        );
+    }
+
+    public function cost(Tables $tables): int
+    {
+        return Bill::piece($tables->plan, $this->supply) +
+            array_sum(
+                array_map(
+                    fn(Block $b): int => $b->cost($tables, $this->place) + $this->fuses($tables, $b)[0],
+                    $this->blocks,
+                ),
+            );
+    }
+
+    public function joints(Tables $tables): int
+    {
+        return array_sum(array_map(fn(Block $b): int => $b->joints() + $this->fuses($tables, $b)[1], $this->blocks));
+    }
+
+    /** How many places hold a supply or a controller. */
+    public function boxes(): int
+    {
+        return count(
+            array_unique([
+                $this->place,
+                ...array_map(
+                    static fn(Block $b): string => $b->place,
+                    array_filter($this->blocks, static fn(Block $b): bool => $b->controller !== null),
+                ),
+            ]),
+        );
+    }
+
+    /** The decisions as JSON: ties go by it. */
+    public function key(): string
+    {
+        return Json::compact([
+            'blocks' => array_map(static fn(Block $b): array => $b->decision(), $this->blocks),
+            'place' => $this->place,
+            'supply' => $this->supply->entry->id(),
+        ]);
+    }
+
+    /**
+     * As the supply of a {@see WireRuns}.
+     *
+     * @param  float|null  $trunk  metres instead of those of the route
+     * @return array<string, mixed>
+     */
+    public function payload(Tables $tables, bool $fused = true, ?float $trunk = null): array
+    {
+        return [
+            'kit' => $this->supply->entry->id(),
+            'where' => Routes::where($this->place),
+            'blocks' => array_map(fn(Block $b): array => $this->block($tables, $b, $fused, $trunk), $this->blocks),
+        ];
+    }
+
+    /** What it makes of a plan. */
+    public function built(Plan $plan, Tables $tables, ShelfSource $shelf): Plan
+    {
+        return WireRuns::read(
+            new \EmberDusk\Formats\Fields(['kind' => 'WireRuns', 'supplies' => [$this->payload($tables)]]),
+            $shelf,
+        )->apply($plan);
+    }
+
+    /** @return array<string, mixed> */
+    private function block(Tables $tables, Block $block, bool $fused, ?float $trunk): array
+    {
+        $fuse = $fused ? $this->fuse($tables, $block->capacity())?->entry->id() : null;
+        $runs = [];
+        foreach ($block->feeds as $feed) {
+            $own = $block->trunk === null && $feed->leg === null ? $fuse : null;
+            $tails = array_map(
+                static fn(int $pad, KitSnapshot $tail, float $length): array => [
+                    'pad' => $pad,
+                    'kit' => $tail->entry->id(),
+                    'length' => $length,
+                    'fuse' => $own,
+                ],
+                $feed->pads,
+                $feed->tails,
+                $feed->lengths,
+            );
+            $runs[] =
+                ['run' => $feed->run, 'halves' => $feed->halves(), 'tails' => $tails] +
+                ($feed->leg === null
+                    ? []
+                    : [
+                        'leg' => [
+                            'kit' => $feed->leg->entry->id(),
+                            'lead' => ExistingLegs::LEAD,
+                            'fuse' => $block->trunk === null ? $fuse : null,
+                        ],
+                    ]);
+        }
+
+        return ['kit' => $block->controller?->entry->id(), 'where' => Routes::where($block->place), 'runs' => $runs] +
+            ($block->trunk === null
+                ? []
+                : [
+                    'trunk' => [
+                        'kit' => $block->trunk->entry->id(),
+                        'length' => $trunk ?? $tables->routes->trunk($this->place, $block->place),
+                        'fuse' => $fuse,
+                    ],
+                ]);
+    }
+
+    /** @return array{int, int} cost and joints of a block's fuses: one in the trunk, or one in each cable that leaves the supply */
+    private function fuses(Tables $tables, Block $block): array
+    {
+        $fuse = $this->fuse($tables, $block->capacity());
+        $count =
+            $block->trunk !== null
+                ? 1
+                : array_sum(
+                    array_map(static fn(FeedOption $f): int => $f->leg === null ? count($f->pads) : 1, $block->feeds),
+                );
+
+        return $fuse === null
+            ? [0, 0]
+            : [$count * Bill::piece($tables->plan, $fuse) + Bill::joints($tables->plan, 2 * $count), 2 * $count];
+    }
+
+    /** None where the supply itself cannot keep up more than the thinnest cable carries. */
+    public function fuse(Tables $tables, float $capacity): ?KitSnapshot
+    {
+        $supply = $this->supply->entry;
+
+        return $supply instanceof Supply && $supply->overloadAmps <= $capacity + 1e-9
+            ? null
+            : $tables->priced->fuse($capacity);
+    }
+
+    /** In words: what stands where and how each run is fed. */
+    public function words(Plan $plan): string
+    {
+        $size = static fn(KitSnapshot $f): string => $f->entry instanceof Cable
+            ? "{$f->entry->cores} x {$f->entry->conductor->label()}"
+            : $f->entry->name();
+        $place = static fn(string $p): string => Routes::where($p) === '' ? '' : " in {$p}";
+        $blocks = [];
+        foreach ($this->blocks as $block) {
+            $runs = array_map(
+                static fn(FeedOption $f): string => $plan->run($f->run)->name() .
+                    ($f->leg === null ? ' fed at ' : ' tapped off ') .
+                    $f->pattern .
+                    ', ' .
+                    $size($f->tails[0]),
+                $block->feeds,
+            );
+            $blocks[] =
+                implode('; ', $runs) .
+                ($block->controller === null
+                    ? ''
+                    : ", {$block->controller->entry->name()}{$place($block->place)}, trunk {$size(
+                        $block->trunk ?? $block->controller,
+                    )}");
+        }
+
+        return implode('; ', $blocks) . ", {$this->supply->entry->name()}{$place($this->place)}";
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Run;
+
+/** Layouts that hold if anything does: thick cable, the least dear units that carry the load, the plain patterns one after the other. */
+final readonly class Plain
+{
+    /** @return list<Layout> for a run alone, those with few feeds first */
+    public static function of(Tables $tables, Run $run): array
+    {
+        $supply = $tables->supplies([$run], false)[0] ?? null;
+        $switched = $tables->strip($run)->switched();
+        $controller = $switched ? $tables->controllers([$run], false)[0] ?? null : null;
+        $places = array_values(
+            array_intersect($tables->routes->places([$run], true), $tables->routes->places([$run], false)),
+        );
+        $trunks = array_values(array_filter($tables->trunks([$run])));
+        usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
+        if ($supply === null || $places === [] || ($switched && ($controller === null || $trunks === []))) {
+            return [];
+        }
+        $layouts = [];
+        foreach ($places as $place) {
+            $thickest = [];
+            foreach ($tables->feeds($run, $place, Aim::Cost) as $option) {
+                if (
+                    $option->leg === null &&
+                    self::ohms($option->tails[0]) <= self::ohms(($thickest[$option->pattern] ?? $option)->tails[0])
+                ) {
+                    $thickest[$option->pattern] = $option;
+                }
+            }
+            foreach ($thickest as $option) {
+                $layouts[] = new Layout($supply, $place, [
+                    new Block($controller, $place, $switched ? $trunks[0] : null, [$option]),
+                ]);
+            }
+        }
+        usort(
+            $layouts,
+            static fn(Layout $a, Layout $b): int => count($a->blocks[0]->feeds[0]->pads) <=>
+                count($b->blocks[0]->feeds[0]->pads),
+        );
+
+        return $layouts;
+    }
+
+    private static function ohms(KitSnapshot $cable): float
+    {
+        return $cable->entry instanceof Cable ? $cable->entry->conductor->ohmsPerMetre : INF;
+    }
+}

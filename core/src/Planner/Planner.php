@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/**
+ * The cheapest wiring of runs that holds every limit (engineering.md 8): feeds, cables, who shares a controller and a supply,
+ * which models, where they stand, fuses. Bounds are on cost only: lower volts at a hub can improve evenness.
+ */
+final readonly class Planner
+{
+    /** Solves after a stop. */
+    private const GRACE = 80;
+
+    /**
+     * @param  list<string>  $runs  ids; those that cannot be planned are named in the proposal
+     * @param  list<string>  $keep  of Run::PINS, kept for all of them on top of what each has pinned
+     */
+    public static function of(
+        Plan $plan,
+        array $runs,
+        ShelfSource $shelf,
+        array $keep = [],
+        ?Progress $watch = null,
+    ): Proposal {
+        $watch ??= new Progress();
+        $left = [];
+        $ready = [];
+        foreach ($runs as $id) {
+            $run = $plan->run($id);
+            $why = self::unready($plan, $run, $keep);
+            if ($why === null) {
+                $ready[] = $run->pinned(array_values(array_unique([...$run->pins, ...$keep])));
+            } else {
+                $left[$id] = $why;
+            }
+        }
+        $pinned = $plan->with(
+            runs: array_combine(array_map(static fn(Run $r): string => $r->id, $ready), $ready) + $plan->runs,
+        );
+        $groups = [];
+        $clashes = [];
+        foreach (Sharing::groups($pinned, $ready) as $of) {
+            $tables = new Tables(
+                $pinned->with(
+                    runs: array_combine(array_map(static fn(Run $r): string => $r->id, $of), $of) + $pinned->runs,
+                ),
+                $of[0]->place,
+                $shelf,
+            );
+            $group = new Group(new Search($tables, $shelf, $watch), $of, Aim::Cost);
+            $groups[] = $group;
+            try {
+                $group->solve();
+                foreach ($group->complete() ? [] : $group->failing() as $set) {
+                    $clashes[
+                        implode(' ', array_map(static fn(Run $r): string => $r->id, $set))
+                    ] = $group->search->clash($set);
+                }
+            } catch (Stopped) {
+                continue;
+            }
+        }
+        if ($watch->stopped()) {
+            self::rest($groups, $watch);
+        }
+
+        return new Proposal(
+            $plan,
+            $groups,
+            $clashes,
+            $left,
+            $watch->solved,
+            $watch->stopped(),
+            $watch->stopped() ? [] : Alternatives::of($groups),
+        );
+    }
+
+    /**
+     * What the stop left without anything gets something plain, as far as a few solves go.
+     *
+     * @param  list<Group>  $groups
+     */
+    private static function rest(array $groups, Progress $watch): void
+    {
+        $watch->grace(self::GRACE);
+        try {
+            foreach ($groups as $group) {
+                if (!$group->complete()) {
+                    $group->quick();
+                }
+            }
+        } catch (Stopped) {
+            return;
+        }
+    }
+
+    /**
+     * Why a run is left as it is; null when it can be planned.
+     *
+     * @param  list<string>  $keep
+     */
+    private static function unready(Plan $plan, Run $run, array $keep): ?string
+    {
+        $strip = $plan->strip($run->strip);
+        $supply = $plan->supply($run->supply);
+        $spliced = array_filter(
+            $plan->feedsOf($run),
+            static fn($f): bool => isset($plan->splices[$plan->cableTo($f->id)->from ?? '']),
+        );
+
+        return match (true) {
+            $strip === null => 'has no strip yet',
+            $supply?->battery() === true && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
+                => 'runs from a battery: keep its kit to plan its feeds and cables',
+            $plan->controller($run->controller)?->repeats === true => 'is driven by a repeater',
+            array_filter($plan->runs, static fn(Run $r): bool => $plan->repeated($r)?->id === $run->id) !== []
+                => 'is repeated into another run',
+            $run->zones !== [] => 'is fed from several supplies',
+            $spliced !== [] && (in_array('feeds', $keep, true) || in_array('feeds', $run->pins, true))
+                => 'hangs on taps that are kept',
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Plan;
+
+/** What the shelf has with a price, the least dear first. What has no price is not proposed. */
+final class PricedShelf
+{
+    /** @var array<int, list<KitSnapshot>> by cores */
+    private array $cables = [];
+
+    /** @var array<string, list<KitSnapshot>> everything with a price, by kind */
+    private array $kinds = [];
+
+    /** @var array<array-key, KitSnapshot|null> by amps of capacity */
+    private array $fuses = [];
+
+    public function __construct(private readonly Plan $plan, private readonly ShelfSource $shelf) {}
+
+    /** The largest blade fuse that protects so many amps, the least dear of its size; null when the shelf has none. */
+    public function fuse(float $capacity): ?KitSnapshot
+    {
+        if (array_key_exists((string) $capacity, $this->fuses)) {
+            return $this->fuses[(string) $capacity];
+        }
+        $best = null;
+        foreach (
+            $this->ofKind('fuse', static fn(object $f): bool => $f instanceof Fuse && $f->amps <= $capacity + 1e-9)
+            as $fuse
+        ) {
+            if ($best === null || self::amps($fuse) > self::amps($best)) {
+                $best = $fuse;
+            }
+        }
+
+        return $this->fuses[(string) $capacity] = $best;
+    }
+
+    /**
+     * Of each size the least dear cable with cores enough.
+     *
+     * @return list<KitSnapshot>
+     */
+    public function cables(int $cores): array
+    {
+        if (isset($this->cables[$cores])) {
+            return $this->cables[$cores];
+        }
+        $best = [];
+        foreach (
+            $this->ofKind(
+                'cable',
+                fn(object $c): bool => $c instanceof Cable &&
+                    $c->cores >= $cores &&
+                    $c->conductor->system === $this->plan->terms->wire &&
+                    $c->conductor->capacity !== null,
+            )
+            as $snapshot
+        ) {
+            $best[$snapshot->entry instanceof Cable ? $snapshot->entry->conductor->label() : ''] ??= $snapshot;
+        }
+
+        return $this->cables[$cores] = array_values($best);
+    }
+
+    /**
+     * @param  callable(object): bool  $fits
+     * @return list<KitSnapshot> by price, then by id
+     */
+    public function ofKind(string $kind, callable $fits): array
+    {
+        if (!isset($this->kinds[$kind])) {
+            $priced = array_values(
+                array_filter(
+                    $this->shelf->ofKind($kind),
+                    fn(KitSnapshot $f): bool => $this->plan->terms->price($f) !== null,
+                ),
+            );
+            usort(
+                $priced,
+                fn(KitSnapshot $a, KitSnapshot $b): int => [$this->plan->terms->price($a), $a->entry->id()] <=> [
+                    $this->plan->terms->price($b),
+                    $b->entry->id(),
+                ],
+            );
+            $this->kinds[$kind] = $priced;
+        }
+
+        return array_values(array_filter($this->kinds[$kind], static fn(KitSnapshot $f): bool => $fits($f->entry)));
+    }
+
+    private static function amps(KitSnapshot $fuse): float
+    {
+        return $fuse->entry instanceof Fuse ? $fuse->entry->amps : 0.0;
+    }
+}

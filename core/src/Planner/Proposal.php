@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Costing\Bill;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Wires\WireRuns;
+use EmberDusk\Plan\Plan;
+
+/** What the planner found: the cheapest that holds every limit, why nothing cheaper does, alternatives, and how sure it is. */
+final readonly class Proposal
+{
+    /** Cheaper ones whose fault is told. */
+    private const REASONS = 4;
+
+    private const LIMITS = [
+        'headroom' => 'the supply’s headroom',
+        'controller' => 'the controller’s amps',
+        'evenness' => 'evenness',
+        'seam' => 'the seam',
+        'drop' => 'volts lost',
+        'cable' => 'what the cables may carry',
+    ];
+
+    /** @var list<Tried> one for each supply */
+    public array $parts;
+
+    public int $bound;
+
+    public bool $exact;
+
+    /**
+     * @param  list<Group>  $groups
+     * @param  array<string, array{list<string>, Tried|null, bool}>  $clashes  by runs: the limits that clash, the nearest, whether all was tried
+     * @param  array<string, string>  $left  why a run was not planned
+     * @param  array<string, list<Tried>>  $alternatives
+     */
+    public function __construct(
+        private Plan $plan,
+        private array $groups,
+        public array $clashes,
+        public array $left,
+        public int $solved,
+        public bool $stopped,
+        public array $alternatives,
+    ) {
+        $this->parts = array_merge(...array_map(static fn(Group $g): array => $g->parts, $groups));
+        $this->bound = array_sum(array_map(static fn(Group $g): int => $g->bound, $groups));
+        $this->exact = !$stopped && array_filter($groups, static fn(Group $g): bool => !$g->exact) === [];
+    }
+
+    /** Whether every run has a layout that holds. */
+    public function whole(): bool
+    {
+        return !$this->stopped &&
+            $this->clashes === [] &&
+            $this->groups !== [] &&
+            array_filter($this->groups, static fn(Group $g): bool => !$g->complete()) === [];
+    }
+
+    public function cost(): int
+    {
+        return array_sum(array_map(static fn(Tried $t): int => $t->cost, $this->parts));
+    }
+
+    /**
+     * The change that makes it so.
+     *
+     * @param  list<Tried>  $parts
+     * @return array<string, mixed>|null
+     */
+    public function change(array $parts): ?array
+    {
+        if ($parts === []) {
+            return null;
+        }
+
+        return [
+            'kind' => 'WireRuns',
+            'words' => 'Proposal taken: ' . mb_substr($this->label($parts), 0, 150),
+            'supplies' => array_map(fn(Tried $t): array => $t->layout->payload($this->tables($t)), $parts),
+        ];
+    }
+
+    /**
+     * What it makes of the plan.
+     *
+     * @param  list<Tried>  $parts
+     */
+    public function built(array $parts, ShelfSource $shelf): Plan
+    {
+        $change = $this->change($parts);
+
+        return $change === null
+            ? $this->plan
+            : WireRuns::read(new \EmberDusk\Formats\Fields($change), $shelf)->apply($this->plan);
+    }
+
+    /** @return list<string> ids of the runs that it wires, halves and all */
+    public static function wired(Plan $made, Plan $plan, string ...$runs): array
+    {
+        $words = array_fill_keys(
+            array_map(static fn(string $r): string => "{$plan->run($r)->place} {$plan->run($r)->word}", $runs),
+            true,
+        );
+
+        return array_keys(
+            array_filter(
+                $made->runs,
+                static fn($r): bool => in_array($r->id, $runs, true) ||
+                    (!isset($plan->runs[$r->id]) && isset($words["{$r->place} {$r->word}"])),
+            ),
+        );
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/proposal */
+    public function toArray(ShelfSource $shelf): array
+    {
+        $nearest = array_values(array_filter(array_map(static fn(array $c): ?Tried => $c[1], $this->clashes)));
+        $parts = $this->parts;
+
+        return [
+            'found' => $parts === [] ? null : $this->way($parts, $shelf),
+            'whole' => $this->whole(),
+            'clashes' => array_map(
+                fn(string $runs, array $c): array => [
+                    'run' => implode(
+                        ' and ',
+                        array_map(fn(string $r): string => $this->plan->run($r)->name(), explode(' ', $runs)),
+                    ),
+                    'limits' => array_map(static fn(string $l): string => self::LIMITS[$l] ?? $l, $c[0]),
+                    'broken' => $c[1]?->judge->words() ?? [
+                        'The shelf has no supply, controller or cable with a price that suits it.',
+                    ],
+                    'all' => $c[2],
+                ],
+                array_keys($this->clashes),
+                array_values($this->clashes),
+            ),
+            'nearest' => $nearest === [] ? null : $this->way([...$parts, ...$nearest], $shelf),
+            'left' => array_map(
+                fn(string $run, string $why): array => ['run' => $this->plan->run($run)->name(), 'why' => $why],
+                array_keys($this->left),
+                array_values($this->left),
+            ),
+            'cheaper' => array_map(
+                fn(Tried $t): array => [
+                    'label' => $this->label([$t]),
+                    'cost' => Bill::figure($this->plan, $t->cost)->toArray(),
+                    'broken' => $t->judge->words(),
+                ],
+                $this->cheaper(),
+            ),
+            'alternatives' => $this->others($shelf),
+            'bound' => Bill::figure($this->plan, $this->bound)->toArray(),
+            'gap' =>
+                $this->exact || $this->cost() === 0
+                    ? ''
+                    : sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $this->cost()),
+            'solved' => $this->solved,
+            'stopped' => $this->stopped,
+            'drawn' => Drawn::of($this->plan, $this, $shelf)?->toArray(),
+        ];
+    }
+
+    /** @return list<Tried> */
+    private function cheaper(): array
+    {
+        $all = array_merge(...array_map(static fn(Group $g): array => $g->cheaper(), $this->groups));
+        usort($all, static fn(Tried $a, Tried $b): int => [$b->cost, $a->key] <=> [$a->cost, $b->key]);
+
+        return array_slice($all, 0, self::REASONS);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function others(ShelfSource $shelf): array
+    {
+        $others = [];
+        foreach ($this->alternatives as $name => $parts) {
+            if ($parts !== []) {
+                $others[] = [
+                    'name' => $name,
+                    'same' =>
+                        array_map(static fn(Tried $t): string => $t->key, $parts) ===
+                        array_map(static fn(Tried $t): string => $t->key, $this->parts),
+                    'way' => $this->way($parts, $shelf),
+                ];
+            }
+        }
+
+        return $others;
+    }
+
+    /**
+     * @param  list<Tried>  $parts
+     * @return array<string, mixed>
+     */
+    private function way(array $parts, ShelfSource $shelf): array
+    {
+        $made = $this->built($parts, $shelf);
+        $runs = self::wired(
+            $made,
+            $this->plan,
+            ...array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $parts)),
+        );
+        $bill = Bill::of($made, $runs);
+
+        return [
+            'parts' => array_map(fn(Tried $t): string => $t->layout->words($this->plan), $parts),
+            'cost' => $bill->total($this->plan)->toArray(),
+            'joints' => $bill->joints,
+            'boxes' => $bill->boxes,
+            'evenness' => sprintf(
+                '%.2f',
+                min(array_map(static fn(Tried $t): float => $t->judge->evenness, $parts) ?: [0.0]),
+            ),
+            'bill' => $bill->toArray(),
+            'take' => $this->change($parts) ?? [],
+        ];
+    }
+
+    /** @param  list<Tried>  $parts */
+    private function label(array $parts): string
+    {
+        return implode('; ', array_map(fn(Tried $t): string => $t->layout->words($this->plan), $parts));
+    }
+
+    private function tables(Tried $tried): Tables
+    {
+        foreach ($this->groups as $group) {
+            if (
+                array_intersect($tried->layout->runs(), array_map(static fn($r): string => $r->id, $group->runs)) !== []
+            ) {
+                return $group->search->tables;
+            }
+        }
+        throw new \LogicException('A layout belongs to a group.');
+    }
+}

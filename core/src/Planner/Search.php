@@ -1,0 +1,282 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** The least layout of runs that share a supply: candidates in the order of their rank are built and solved whole until one holds. */
+final class Search
+{
+    /** Layouts that are solved for one set of runs before the search is cut short. */
+    public const MOST = 1500;
+
+    /** Layouts that are looked at, solved or known to be hopeless. */
+    private const SEEN = 20_000;
+
+    private const EVERY = 100;
+
+    /** How many that do not hold are kept to tell why. */
+    private const REASONS = 3;
+
+    /** @var array<string, Tried> by the decisions */
+    private array $tried = [];
+
+    /** @var array<string, FeedBound> by the way of feeding */
+    private array $hubs = [];
+
+    /** @var array<string, FeedBound> the same at a glance */
+    private array $glances = [];
+
+    /** @var array<string, KitSnapshot|null> the best controller for a run */
+    private array $best = [];
+
+    /** @var array<string, Plan> a plan of some runs alone */
+    private array $alone = [];
+
+    public function __construct(
+        public readonly Tables $tables,
+        private readonly ShelfSource $shelf,
+        private readonly Progress $watch,
+    ) {}
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @param  int  $limit  ranks above it are of no use
+     * @param  bool  $rough  what looks hopeless at a glance is left out; nothing is proven then
+     *
+     * @throws Stopped
+     */
+    public function best(
+        array $runs,
+        Aim $aim,
+        int $limit = PHP_INT_MAX,
+        int $most = self::MOST,
+        bool $rough = false,
+    ): Found {
+        $nearest = null;
+        $cheaper = [];
+        $bound = 0;
+        $count = $seen = 0;
+        $fits = fn(FeedOption $f): bool => !$this->glance($f)->hopeless &&
+            $this->glance($f)->drop <=
+                $this->tables->plan->limits->drop * $this->tables->strip($this->tables->plan->run($f->run))->volts;
+        foreach (Candidates::of($this->tables, $runs, $aim, false, $rough ? $fits : null) as $layout) {
+            $bound = $aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes());
+            if (++$seen % self::EVERY === 0) {
+                $this->watch->look(self::names($runs));
+            }
+            if ($bound > $limit || $seen > self::SEEN) {
+                return new Found(null, $nearest, $bound, $bound > $limit, array_values($cheaper));
+            }
+            // The first of some patterns are solved even if hopeless: they tell why nothing cheaper does.
+            $pattern = implode(
+                ' ',
+                array_map(
+                    static fn(Block $b): string => implode(
+                        ' ',
+                        array_map(static fn(FeedOption $f): string => $f->pattern, $b->feeds),
+                    ),
+                    $layout->blocks,
+                ),
+            );
+            $told = isset($cheaper[$pattern]) || count($cheaper) >= ($rough ? 1 : self::REASONS);
+            if ($told && $this->hopeless($layout, $rough)) {
+                continue;
+            }
+            if ($count++ >= $most) {
+                return new Found(null, $nearest, $bound, false, array_values($cheaper));
+            }
+            $tried = $this->try($layout, $runs);
+            if ($tried->judge->holds()) {
+                return new Found($tried, $nearest, $bound, !$rough, array_values($cheaper));
+            }
+            $cheaper += $told ? [] : [$pattern => $tried];
+            $nearest = $tried->nearerThan($nearest) ? $tried : $nearest;
+        }
+
+        return new Found(null, $nearest, $bound, true, array_values($cheaper));
+    }
+
+    /**
+     * The limits of which no layout holds all: the fewest, and the first of those; with the nearest layout.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return array{list<string>, Tried|null, bool} limits, nearest, whether every layout was tried
+     *
+     * @throws Stopped
+     */
+    public function clash(array $runs): array
+    {
+        $nearest = null;
+        $sets = [];
+        $count = 0;
+        $all = true;
+        foreach (Candidates::of($this->tables, $runs, Aim::Cost, true) as $layout) {
+            if ($count++ >= self::MOST) {
+                $all = false;
+                break;
+            }
+            $tried = $this->try($layout, $runs);
+            $nearest = $tried->nearerThan($nearest) ? $tried : $nearest;
+            $limits = array_unique(array_map(static fn(Broken $b): string => $b->limit, $tried->judge->broken));
+            sort($limits);
+            $sets[implode(',', $limits)] = $limits;
+        }
+
+        return [Clash::of(array_values($sets)), $nearest, $all];
+    }
+
+    /**
+     * @param  list<Run>  $runs
+     *
+     * @throws Stopped
+     */
+    public function try(Layout $layout, array $runs): Tried
+    {
+        $key = $layout->key();
+        if (!isset($this->tried[$key])) {
+            $this->watch->step(self::names($runs));
+            $made = $layout->built($this->alone($runs), $this->tables, $this->shelf);
+            $this->tried[$key] = new Tried(
+                $layout,
+                Judge::of($made, array_values($made->runs)),
+                $layout->cost($this->tables),
+                $layout->joints($this->tables),
+                $layout->boxes(),
+                $key,
+            );
+        }
+
+        return $this->tried[$key];
+    }
+
+    /**
+     * Whether a layout cannot hold, known without solving it: a way of feeding that fails at any volts, a fuse that blows
+     * or a trunk that loses too much at the least amps.
+     */
+    private function hopeless(Layout $layout, bool $rough): bool
+    {
+        foreach ($layout->blocks as $block) {
+            $amps = 0.0;
+            $drop = 0.0;
+            foreach ($block->feeds as $feed) {
+                $hub = $rough ? $this->glance($feed) : $this->hub($feed);
+                if ($hub->hopeless) {
+                    return true;
+                }
+                [$amps, $drop] = [$amps + $hub->amps, max($drop, $hub->drop)];
+            }
+            $fuse = $layout->fuse($this->tables, $block->capacity())?->entry;
+            if ($block->trunk === null) {
+                continue;
+            }
+            if ($fuse instanceof Fuse && 1.25 * $amps > $fuse->amps + 1e-3) {
+                return true;
+            }
+            $cable = $block->trunk->entry;
+            $metres = $this->tables->routes->trunk($layout->place, $block->place);
+            $plan = $this->tables->plan;
+            $lost =
+                $cable instanceof Cable
+                    ? 2 * $amps * $cable->conductor->ohms($metres, $plan->limits->cableCelsius)
+                    : 0.0;
+            if (
+                $drop + $lost >
+                $plan->limits->drop * $this->tables->strip($plan->run($block->feeds[0]->run))->volts + 1e-3
+            ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  list<Run>  $runs */
+    private static function names(array $runs): string
+    {
+        return implode(', ', array_map(static fn(Run $r): string => $r->name(), $runs));
+    }
+
+    private function glance(FeedOption $feed): FeedBound
+    {
+        return $this->glances[
+            $feed->run . '/' . implode(',', $feed->decision()) . '/' . implode(',', $feed->lengths)
+        ] ??= FeedBound::roughly($this->tables, $feed);
+    }
+
+    private function hub(FeedOption $feed): FeedBound
+    {
+        $run = $this->tables->plan->run($feed->run);
+        $key = $feed->run . '/' . implode(',', $feed->decision()) . '/' . implode(',', $feed->lengths);
+        if (!isset($this->hubs[$key])) {
+            $this->watch->step($run->name());
+            $this->best[$run->id] ??= $this->tables->strip($run)->switched()
+                ? FeedBound::least($this->tables->controllers([$run], true))
+                : null;
+            $this->hubs[$key] = FeedBound::of($this->tables, $feed, $this->best[$run->id]);
+        }
+
+        return $this->hubs[$key];
+    }
+
+    /**
+     * The plan with these runs and what hangs with them on pinned supplies, and nothing else: solving it touches nothing else.
+     *
+     * @param  list<Run>  $runs
+     */
+    private function alone(array $runs): Plan
+    {
+        $ids = array_map(static fn(Run $r): string => $r->id, $runs);
+
+        return $this->alone[implode(' ', $ids)] ??= self::part($this->tables->plan, $ids);
+    }
+
+    /** @param  list<string>  $ids */
+    public static function part(Plan $plan, array $ids): Plan
+    {
+        $runs = array_intersect_key($plan->runs, array_fill_keys($ids, true));
+        $units = [];
+        foreach ($runs as $run) {
+            $units[$run->supply ?? ''] = $units[$run->controller ?? ''] = true;
+        }
+        $feeds = array_filter($plan->feeds, static fn($f): bool => isset($runs[$f->run]));
+        $ways = [];
+        foreach ([...array_keys($feeds), ...array_keys($units)] as $end) {
+            $ways += $plan->wayTo((string) $end);
+        }
+        $lamps = array_filter(
+            $plan->fixtures,
+            static fn(Fitting $f): bool => isset($units[(string) $plan->root($plan->cableTo($f->id)->from ?? '')]),
+        );
+        foreach (array_keys($lamps) as $end) {
+            $ways += $plan->wayTo($end);
+        }
+        $splices = array_filter(
+            $plan->splices,
+            static fn($s): bool => array_filter($ways, static fn(LaidCable $c): bool => $c->to === $s->id) !== [],
+        );
+
+        return $plan->with(
+            runs: $runs,
+            supplies: array_intersect_key($plan->supplies, $units),
+            controllers: array_intersect_key($plan->controllers, $units),
+            modules: [],
+            fixtures: $lamps,
+            splices: $splices,
+            feeds: $feeds,
+            cables: $ways,
+            lights: array_intersect_key($plan->lights, $units),
+            owned: [],
+            options: [],
+        );
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** Which runs can share what: a place and volts for a supply, the same kind of strip for a controller; runs of one light stay together. */
+final readonly class Sharing
+{
+    /**
+     * Runs that are planned together: they could share a supply. Runs whose kit is pinned stay with those that share theirs.
+     *
+     * @param  list<Run>  $runs
+     * @return list<non-empty-list<Run>> in the order of the ids
+     */
+    public static function groups(Plan $plan, array $runs): array
+    {
+        $pinned = [];
+        foreach ($runs as $run) {
+            if (in_array('kit', $run->pins, true) && $run->supply !== null) {
+                $pinned[$run->supply] = true;
+            }
+        }
+        $groups = [];
+        foreach ($runs as $run) {
+            $volts = $plan->strip($run->strip)->volts ?? 0.0;
+            $groups[isset($pinned[$run->supply ?? '']) ? "on {$run->supply}" : "{$run->place} {$volts}"][] = isset(
+                $pinned[$run->supply ?? ''],
+            )
+                ? $run->pinned(array_values(array_unique(['kit', ...$run->pins])))
+                : $run;
+        }
+
+        return array_values($groups);
+    }
+
+    /**
+     * All ways to part runs into blocks, each under a controller of its own.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<list<non-empty-list<Run>>>
+     */
+    public static function blocks(Tables $tables, array $runs): array
+    {
+        $plan = $tables->plan;
+        if (in_array('kit', $runs[0]->pins, true)) {
+            $now = [];
+            foreach ($runs as $run) {
+                $now[$tables->strip($run)->switched() ? (string) $run->controller : "pixels {$run->id}"][] = $run;
+            }
+
+            return [array_values($now)];
+        }
+        $all = [[]];
+        foreach ($runs as $run) {
+            $next = [];
+            foreach ($all as $blocks) {
+                foreach ($blocks as $n => $block) {
+                    if (self::alike($tables, $block[0], $run)) {
+                        $next[] = array_values(array_replace($blocks, [$n => [...$block, $run]]));
+                    }
+                }
+                $next[] = [...$blocks, [$run]];
+            }
+            $all = $next;
+        }
+
+        return array_values(array_filter($all, static fn(array $blocks): bool => self::together($plan, $blocks)));
+    }
+
+    public static function alike(Tables $tables, Run $a, Run $b): bool
+    {
+        [$x, $y] = [$tables->strip($a), $tables->strip($b)];
+
+        return $x->switched() &&
+            $y->switched() &&
+            $x->volts === $y->volts &&
+            $x->colours() === $y->colours() &&
+            $tables->plan->controller($a->controller)?->family === $tables->plan->controller($b->controller)?->family;
+    }
+
+    /** @param  list<non-empty-list<Run>>  $blocks  Whether no light, which is a controller with a name, is torn. */
+    private static function together(Plan $plan, array $blocks): bool
+    {
+        $of = [];
+        foreach ($blocks as $n => $block) {
+            foreach ($block as $run) {
+                $light = $run->controller !== null && isset($plan->lights[$run->controller]) ? $run->controller : null;
+                if ($light !== null && ($of[$light] ??= $n) !== $n) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+}

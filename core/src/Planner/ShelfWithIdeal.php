@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+
+/** A shelf with one supply more, which nobody can buy: a hub that holds its volts. */
+final readonly class ShelfWithIdeal implements ShelfSource
+{
+    public function __construct(private ShelfSource $shelf, private KitSnapshot $hub) {}
+
+    public function find(string $id): ?KitSnapshot
+    {
+        return $id === $this->hub->entry->id() ? $this->hub : $this->shelf->find($id);
+    }
+
+    public function ofKind(string $kind): array
+    {
+        return $this->shelf->ofKind($kind);
+    }
+}

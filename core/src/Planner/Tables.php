@@ -1,0 +1,275 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Costing\Bill;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\Routes;
+use EmberDusk\Plan\Run;
+
+/** Everything that can be chosen for the runs of one place, with its price in hundredths of the smallest coin. What has no price is not proposed. */
+final class Tables
+{
+    public readonly Routes $routes;
+
+    public readonly PricedShelf $priced;
+
+    /** @var array<string, list<FeedOption>> */
+    private array $feeds = [];
+
+    /** @var array<string, array<string, FeedOption>> by what was decided */
+    private array $byDecision = [];
+
+    /** @var array<string, array<string, list<int>>> */
+    private array $patterns = [];
+
+    public function __construct(public readonly Plan $plan, string $place, public readonly ShelfSource $shelf)
+    {
+        $this->routes = new Routes($plan, $place);
+        $this->priced = new PricedShelf($plan, $shelf);
+    }
+
+    /** @return list<FeedOption> of a run from a place, the least in rank first */
+    public function feeds(Run $run, string $place, Aim $aim): array
+    {
+        return $this->feeds["{$run->id}/{$place}/{$aim->value}"] ??= $this->feedOptions($run, $place, $aim);
+    }
+
+    /** The same way of feeding from another place. */
+    public function elsewhere(FeedOption $option, string $place, Aim $aim): ?FeedOption
+    {
+        $key = "{$option->run}/{$place}/{$aim->value}";
+        if (!isset($this->byDecision[$key])) {
+            foreach ($this->feeds($this->plan->run($option->run), $place, $aim) as $other) {
+                $this->byDecision[$key][implode('/', $other->decision())] = $other;
+            }
+        }
+
+        return $this->byDecision[$key][implode('/', $option->decision())] ?? null;
+    }
+
+    /**
+     * Controllers that suit a strip and carry all the metres.
+     *
+     * @param  non-empty-list<Run>  $runs  that share it
+     * @param  bool  $all  also those that carry too little
+     * @return list<KitSnapshot>
+     */
+    public function controllers(array $runs, bool $all): array
+    {
+        $strip = $this->strip($runs[0]);
+        $metres = array_sum(array_map(fn(Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $runs));
+
+        return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ??
+            $this->priced->ofKind(
+                'controller',
+                fn(object $c): bool => $c instanceof Controller &&
+                    !$c->repeats &&
+                    $c->inputLeast <= $strip->volts &&
+                    $strip->volts <= $c->inputMost &&
+                    $c->channels >= count($strip->channels) &&
+                    in_array($strip->colours(), $c->modes, true) &&
+                    $this->speaks($runs, $c) &&
+                    ($all || $metres <= ControllerAmps::metres($strip, $c) + 1e-9),
+            );
+    }
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @param  bool  $all  also those without the headroom
+     * @return list<KitSnapshot>
+     */
+    public function supplies(array $runs, bool $all): array
+    {
+        $strip = $this->strip($runs[0]);
+        $watts = array_sum(
+            array_map(
+                fn(Run $r): float => $this->strip($r)->wattsPerMetre() *
+                    ($this->plan->cutMarks($r)?->length() ?? 0.0) *
+                    $r->cap,
+                $runs,
+            ),
+        );
+
+        return $this->kept($runs, 'kit', $this->plan->supplies[$runs[0]->supply ?? '']->kit ?? null) ??
+            $this->priced->ofKind(
+                'supply',
+                fn(object $s): bool => $s instanceof Supply &&
+                    abs($s->volts - $strip->volts) < 0.5 &&
+                    ($all || $s->ratedWatts() >= $watts / (1 - $this->plan->limits->headroom) - 1e-9),
+            );
+    }
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @return list<KitSnapshot|null> cables of a trunk; one null where pixels have none
+     */
+    public function trunks(array $runs): array
+    {
+        if (!$this->strip($runs[0])->switched()) {
+            return [null];
+        }
+
+        return $this->kept($runs, 'cables', $this->plan->cableTo($runs[0]->controller ?? '')->kit ?? null) ??
+            $this->priced->cables(2);
+    }
+
+    public function strip(Run $run): Strip
+    {
+        return $this->plan->strip($run->strip) ?? throw new \LogicException('Only runs with a strip are planned.');
+    }
+
+    /** @return list<FeedOption> */
+    private function feedOptions(Run $run, string $place, Aim $aim): array
+    {
+        $cores = count($this->strip($run)->channels) + 1;
+        $options = [];
+        foreach ($this->patterns[$run->id] ??= Feeding::of($this->plan, $run) as $pattern => $pads) {
+            foreach ($this->tails($run, $cores, $pads) as $tails) {
+                $options[] = $this->option($run, $place, $pattern, $pads, $tails, null, $cores);
+            }
+        }
+        foreach (
+            in_array('feeds', $run->pins, true) ? [] : ExistingLegs::of($this->plan, $run, $this->shelf)
+            as $name => $leg
+        ) {
+            foreach ($this->tails($run, $cores, [0]) as $tails) {
+                $options[] = $this->option(
+                    $run,
+                    $place,
+                    "leg {$name}",
+                    ExistingLegs::pads($this->plan, $run),
+                    [$tails[0]],
+                    $leg,
+                    $cores,
+                );
+            }
+        }
+        usort(
+            $options,
+            static fn(FeedOption $a, FeedOption $b): int => [$aim->rank($a->cost, $a->joints, 0), $a->decision()] <=> [
+                $aim->rank($b->cost, $b->joints, 0),
+                $b->decision(),
+            ],
+        );
+
+        return $options;
+    }
+
+    /**
+     * @param  list<int>  $pads
+     * @param  non-empty-list<KitSnapshot>  $tails  one for all pads, or one for each
+     */
+    private function option(
+        Run $run,
+        string $place,
+        string $pattern,
+        array $pads,
+        array $tails,
+        ?KitSnapshot $leg,
+        int $cores,
+    ): FeedOption {
+        $lengths = [];
+        $cost = 0;
+        $each = [];
+        foreach ($pads as $n => $pad) {
+            $tail = $tails[$n] ?? $tails[0];
+            $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->cutMarks($run)?->lastPad() ?? 0 : $pad;
+            $lengths[] = $leg === null ? $this->routes->tail($place, $run, $at) : ExistingLegs::DROP;
+            $cost += Bill::metres($this->plan, $tail, $lengths[$n]);
+            $each[] = $tail;
+        }
+        $joints = count($pads) * 2 * $cores + ($leg === null ? 0 : $cores);
+        $conductors = array_map(
+            static fn(KitSnapshot $f): float => $f->entry instanceof Cable
+                ? $f->entry->conductor->capacity ?? 0.0
+                : 0.0,
+            [...$each, ...$leg === null ? [] : [$leg]],
+        );
+
+        return new FeedOption(
+            $run->id,
+            $pattern,
+            $pads,
+            $each,
+            $lengths,
+            $leg,
+            min([INF, ...$conductors]),
+            $cost + Bill::joints($this->plan, $joints),
+            $joints,
+        );
+    }
+
+    /**
+     * @param  list<int>  $pads
+     * @return list<non-empty-list<KitSnapshot>>
+     */
+    private function tails(Run $run, int $cores, array $pads): array
+    {
+        if (in_array('cables', $run->pins, true)) {
+            $now = [];
+            foreach ($this->plan->feedsOf($run) as $feed) {
+                $kit = $this->plan->kit[$this->plan->cableTo($feed->id)->kit ?? ''] ?? null;
+                if ($kit !== null) {
+                    $now[$feed->pad] = $kit;
+                }
+            }
+            $first = array_values($now)[0] ?? null;
+
+            return $first === null
+                ? []
+                : [
+                    [
+                        $now[$pads[0]] ?? $first,
+                        ...array_map(static fn(int $pad): KitSnapshot => $now[$pad] ?? $first, array_slice($pads, 1)),
+                    ],
+                ];
+        }
+
+        return array_map(static fn(KitSnapshot $f): array => [$f], $this->priced->cables($cores));
+    }
+
+    /**
+     * What is pinned, as it is now.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<KitSnapshot>|null null where nothing is
+     */
+    private function kept(array $runs, string $pin, ?string $kit): ?array
+    {
+        foreach ($runs as $run) {
+            if (in_array($pin, $run->pins, true) && isset($this->plan->kit[$kit ?? ''])) {
+                return [$this->plan->kit[$kit ?? '']];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * A run keeps the way of control that it has.
+     *
+     * @param  non-empty-list<Run>  $runs
+     */
+    private function speaks(array $runs, Controller $controller): bool
+    {
+        foreach ($runs as $run) {
+            $now = $this->plan->controller($run->controller);
+            if ($now !== null && $now->family !== $controller->family) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

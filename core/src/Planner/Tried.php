@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+/** A layout that was put into the plan and held against the limits. */
+final readonly class Tried
+{
+    public function __construct(
+        public Layout $layout,
+        public Judge $judge,
+        public int $cost,
+        public int $joints,
+        public int $boxes,
+        public string $key,
+    ) {}
+
+    public function rank(Aim $aim): int
+    {
+        return $aim->rank($this->cost, $this->joints, $this->boxes);
+    }
+
+    /** Fewer limits broken, then less excess, then cheaper. */
+    public function nearerThan(?self $other): bool
+    {
+        return $other === null || [...$this->judge->far(), $this->cost] < [...$other->judge->far(), $other->cost];
+    }
+}

@@ -1,0 +1,285 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Planner;
+
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Costing\Bill;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\Routes;
+use EmberDusk\Plan\Run;
+use EmberDusk\Planner\Aim;
+use EmberDusk\Planner\Block;
+use EmberDusk\Planner\Layout;
+use EmberDusk\Planner\Tables;
+use EmberDusk\Values\Trouble;
+
+/** Nested loops over the planner's tables and nothing else of it: every layout is built, priced from the built plan and held against the limits anew. */
+final class Enumerator
+{
+    /** @var array<string, bool> */
+    private array $holds = [];
+
+    public int $solved = 0;
+
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Tables $tables,
+        private readonly ShelfSource $shelf,
+    ) {}
+
+    /**
+     * @param  list<Run>  $runs  of one place and volts
+     * @return array{int, string}|null cost and decisions of the best plan
+     */
+    public function best(array $runs): ?array
+    {
+        $best = null;
+        foreach (self::partitions($runs) as $sets) {
+            $cost = 0;
+            $keys = [];
+            foreach ($sets as $set) {
+                $one = $this->onOneSupply($set);
+                if ($one === null) {
+                    continue 2;
+                }
+                $cost += $one[0];
+                $keys[] = $one[1];
+            }
+            $plan = [$cost, implode(',', $keys)];
+            $best = $best === null || $plan < $best ? $plan : $best;
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  non-empty-list<Run>  $set
+     * @return array{int, string}|null
+     */
+    public function onOneSupply(array $set): ?array
+    {
+        $best = null;
+        $pinned = in_array('kit', $set[0]->pins, true);
+        foreach (self::partitions($set) as $blocks) {
+            foreach ($blocks as $block) {
+                if (
+                    (count($block) > 1 && !$this->tables->strip($block[0])->switched()) ||
+                    ($pinned && count($blocks) > 1 && $set[0]->controller === $set[1]->controller)
+                ) {
+                    continue 2;
+                }
+            }
+            foreach ($this->tables->supplies($set, true) as $supply) {
+                foreach ($pinned ? [Routes::NOW . $set[0]->id] : $this->tables->routes->places($set, true) as $place) {
+                    foreach (
+                        self::product(array_map(fn(array $b): array => $this->blocks($b, $place, $pinned), $blocks))
+                        as $made
+                    ) {
+                        $layout = new Layout($supply, $place, $made);
+                        $plan = $layout->built($this->plan, $this->tables, $this->shelf);
+                        $found = [
+                            Bill::of(
+                                $plan,
+                                array_values(
+                                    array_filter(
+                                        array_keys($plan->runs),
+                                        static fn(string $r): bool => self::among($plan->runs[$r], $set),
+                                    ),
+                                ),
+                            )->cost(),
+                            $layout->key(),
+                        ];
+                        if ($this->holds($plan, $layout->key(), $set)) {
+                            $best = $best === null || $found < $best ? $found : $best;
+                        }
+                    }
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @return list<Block>
+     */
+    private function blocks(array $runs, string $supply, bool $pinned): array
+    {
+        $switched = $this->tables->strip($runs[0])->switched();
+        $all = [];
+        foreach (
+            $switched
+                ? ($pinned
+                    ? [Routes::NOW . $runs[0]->id]
+                    : $this->tables->routes->places($runs, false))
+                : [$supply]
+            as $place
+        ) {
+            foreach ($switched ? $this->tables->controllers($runs, true) : [null] as $controller) {
+                foreach ($this->tables->trunks($runs) as $trunk) {
+                    foreach (
+                        self::product(
+                            array_map(fn(Run $r): array => $this->tables->feeds($r, $place, Aim::Cost), $runs),
+                        )
+                        as $feeds
+                    ) {
+                        $all[] = new Block($controller, $place, $trunk, $feeds);
+                    }
+                }
+            }
+        }
+
+        return $all;
+    }
+
+    /** @param  list<Run>  $set */
+    private function holds(Plan $plan, string $key, array $set): bool
+    {
+        return $this->holds[$key] ??= $this->judge($plan, $set);
+    }
+
+    /** @param  list<Run>  $set */
+    private function judge(Plan $plan, array $set): bool
+    {
+        $this->solved++;
+        $watts = 0.0;
+        $amps = [];
+        foreach ($plan->runs as $run) {
+            if (!self::among($run, $set)) {
+                continue;
+            }
+            $strip = $this->tables->strip($run);
+            $metres = floor(array_sum($run->sections) / $strip->pitch + 1e-9) * $strip->pitch;
+            $watts += $strip->wattsPerMetre() * $metres;
+            $controller = $plan->controller($run->controller);
+            if ($controller !== null && $strip->switched()) {
+                $amps[$run->controller] =
+                    ($amps[$run->controller] ?? 0.0) + ($strip->wattsPerMetre() * $metres) / $strip->volts;
+                if (
+                    $amps[$run->controller] > $controller->totalAmps + 1e-9 ||
+                    $controller->channelAmps + 1e-9 < $amps[$run->controller] / count($strip->channels)
+                ) {
+                    return false;
+                }
+            }
+        }
+        if (
+            $watts >
+            ($plan->supply($plan->run($set[0]->id)->supply)?->ratedWatts() ?? 0.0) * (1 - $plan->limits->headroom) +
+                1e-9
+        ) {
+            return false;
+        }
+        try {
+            $results = $open = [];
+            foreach (Island::all($plan) as $island) {
+                if (array_filter($set, static fn(Run $r): bool => isset($island->parts[$r->id])) !== []) {
+                    $results += Engine::planned($plan, $island);
+                    $open = [...$open, ...Engine::opened($plan, $island)];
+                }
+            }
+        } catch (Trouble) {
+            return false;
+        }
+        foreach ($results as $id => $result) {
+            if (!($result instanceof RunResult) || !$this->fits($plan, $plan->runs[$id], $result, $open)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  list<array<string, float>>  $open */
+    private function fits(Plan $plan, Run $run, RunResult $result, array $open): bool
+    {
+        $light = $result->light;
+        $lowest = min([INF, ...array_map(static fn($f): float => $f->volts, array_values($result->feeds))]);
+        $ends = max($light[0], $light[count($light) - 1]);
+        $apart = $plan->endsApart($run);
+        if (
+            round(min([1e9, ...$light]) / max([0.0, ...$light]), 4) < $plan->limits->evenness ||
+            round($result->supplyVolts - $lowest, 4) > $plan->limits->drop * $this->tables->strip($run)->volts ||
+            ($apart !== null &&
+                $apart <= 1.0 &&
+                round(abs($light[0] - $light[count($light) - 1]) / $ends, 4) > $plan->limits->seam)
+        ) {
+            return false;
+        }
+        foreach ($result->cables as $id => $cable) {
+            $amps = round(max($cable->outAmps, $cable->backAmps, ...array_column($open, $id)), 4);
+            $capacity = $plan->cable($plan->cables[$id]->kit)->conductor->capacity ?? 0.0;
+            $guards = [$plan->supply($run->supply)->overloadAmps ?? 0.0];
+            for ($on = $plan->cables[$id]; $on !== null; $on = $plan->cableTo($on->from)) {
+                $guards[] = $plan->fuse($on->fuse)->amps ?? INF;
+            }
+            $own = $plan->fuse($plan->cables[$id]->fuse)->amps ?? INF;
+            if ($amps > $capacity || min($guards) > $capacity || round(1.25 * $amps, 4) > $own) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  list<Run>  $set */
+    private static function among(Run $run, array $set): bool
+    {
+        return array_filter($set, static fn(Run $r): bool => $r->place === $run->place && $r->word === $run->word) !==
+            [];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<list<T>>  $lists
+     * @return iterable<list<T>>
+     */
+    private static function product(array $lists): iterable
+    {
+        if ($lists === []) {
+            yield [];
+
+            return;
+        }
+        foreach (array_shift($lists) as $one) {
+            foreach (self::product($lists) as $rest) {
+                yield [$one, ...$rest];
+            }
+        }
+    }
+
+    /**
+     * @param  list<Run>  $runs
+     * @return iterable<list<non-empty-list<Run>>>
+     */
+    private static function partitions(array $runs): iterable
+    {
+        if ($runs === []) {
+            yield [];
+
+            return;
+        }
+        $first = array_shift($runs);
+        for ($with = 0; $with < 2 ** count($runs); $with++) {
+            $set = [$first];
+            $rest = [];
+            foreach ($runs as $n => $run) {
+                if ((($with >> $n) & 1) === 1) {
+                    $set[] = $run;
+                } else {
+                    $rest[] = $run;
+                }
+            }
+            foreach (self::partitions($rest) as $sets) {
+                yield [$set, ...$sets];
+            }
+        }
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Planner;
+
+use EmberDusk\Costing\Bill;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Planner\Planner;
+use EmberDusk\Planner\Proposal;
+use EmberDusk\Planner\Sharing;
+use EmberDusk\Planner\Tables;
+use EmberDusk\Planner\Tried;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** The planner against nested loops that share only its tables of choices: equal cost and equal plan, or neither finds one. */
+final class PlannerTest extends TestCase
+{
+    private const SEED = 404;
+
+    /** @return iterable<string, array{int}> */
+    public static function tens(): iterable
+    {
+        for ($from = 0; $from < 100; $from += 10) {
+            yield "jobs {$from} to " . ($from + 9) => [$from];
+        }
+    }
+
+    #[DataProvider('tens')]
+    public function test_it_finds_what_nested_loops_find(int $from): void
+    {
+        foreach (self::jobs($from, 10) as $case => [$plan, $ids, $shelf, $kind]) {
+            $of = self::group($plan, $ids);
+            $enumerator = new Enumerator($plan, new Tables($plan, 'room', $shelf), $shelf);
+            $wanted = $kind === 'pinned' ? $enumerator->onOneSupply($of) : $enumerator->best($of);
+            $proposal = Planner::of($plan, $ids, $shelf);
+            $found = self::found($proposal);
+            self::assertSame($wanted, $found, "case {$case}, {$kind}");
+            self::assertTrue($proposal->exact, "case {$case}");
+            if ($found !== null) {
+                $made = $proposal->built($proposal->parts, $shelf);
+                self::assertSame(
+                    $proposal->cost(),
+                    Bill::of($made, Proposal::wired($made, $plan, ...$ids))->cost(),
+                    "case {$case}: the table’s price is the built plan’s",
+                );
+            }
+        }
+    }
+
+    /** What the comparison is worth: many of its jobs have no answer, or none that is found run by run or at the start. */
+    #[TestWith([0])]
+    #[TestWith([25])]
+    #[TestWith([50])]
+    #[TestWith([75])]
+    public function test_the_jobs_that_are_compared_are_hard(int $from): void
+    {
+        $seen = ['infeasible' => 0, 'best single runs clash' => 0, 'no simple layout' => 0, 'existing leg' => 0];
+        foreach (self::jobs($from, 25) as [$plan, $ids, $shelf, $kind]) {
+            $proposal = Planner::of($plan, $ids, $shelf);
+            $found = self::found($proposal);
+            $seen['infeasible'] += (int) ($found === null);
+            $seen['existing leg'] += (int) ($kind === 'leg');
+            $seen['no simple layout'] += (int) ($found !== null && !self::simple($proposal));
+            if ($kind === 'pinned') {
+                $enumerator = new Enumerator($plan, new Tables($plan, 'room', $shelf), $shelf);
+                $seen['best single runs clash'] += (int) self::clash($enumerator, self::group($plan, $ids), $found);
+            }
+        }
+        self::assertGreaterThanOrEqual(5, $seen['infeasible']);
+        self::assertGreaterThanOrEqual(8, $seen['best single runs clash']);
+        self::assertGreaterThanOrEqual(8, $seen['no simple layout']);
+        self::assertGreaterThanOrEqual(5, $seen['existing leg']);
+    }
+
+    /** @return array<int, array{Plan, list<string>, FewOnShelf, string}> */
+    private static function jobs(int $from, int $count): array
+    {
+        return array_slice(iterator_to_array(PlannerJobs::all(self::SEED)), $from, $count, true);
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return non-empty-list<Run>
+     */
+    private static function group(Plan $plan, array $ids): array
+    {
+        return Sharing::groups($plan, array_map(static fn(string $r): Run => $plan->run($r), $ids))[0];
+    }
+
+    /** @return array{int, string}|null cost and decisions */
+    private static function found(Proposal $proposal): ?array
+    {
+        return $proposal->whole()
+            ? [$proposal->cost(), implode(',', array_map(static fn(Tried $t): string => $t->key, $proposal->parts))]
+            : null;
+    }
+
+    /** Every run fed once, at its start. */
+    private static function simple(Proposal $proposal): bool
+    {
+        foreach ($proposal->parts as $part) {
+            foreach ($part->layout->blocks as $block) {
+                foreach ($block->feeds as $feed) {
+                    if ($feed->pattern !== 'start') {
+                        return false;
+                    }
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Whether what is best for each run alone is not what is best for both.
+     *
+     * @param  list<Run>  $runs
+     * @param  array{int, string}|null  $found
+     */
+    private static function clash(Enumerator $enumerator, array $runs, ?array $found): bool
+    {
+        $alone = array_map(static fn($r): ?array => $enumerator->onOneSupply([$r]), $runs);
+        if (in_array(null, $alone, true)) {
+            return false;
+        }
+        $decisions = static fn(string $key): array => array_merge(
+            ...array_map(
+                static fn(array $b): array => [
+                    ...array_map(static fn(array $r): string => implode(' ', $r), $b['runs']),
+                    'trunk' => $b['trunk'],
+                ],
+                json_decode($key, true)['blocks'],
+            ),
+        );
+        if ($found === null) {
+            return true;
+        }
+        $together = $decisions($found[1]);
+        foreach ($alone as $one) {
+            $mine = $decisions($one[1]);
+            if (array_diff_assoc($mine, $together) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Planner;
+
+use EmberDusk\Checks\Protection\LimitedPower;
+use EmberDusk\Costing\Bill;
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Schema;
+use EmberDusk\Plan\Invariants;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Planner\Clash;
+use EmberDusk\Planner\Judge;
+use EmberDusk\Planner\Planner;
+use EmberDusk\Planner\Progress;
+use EmberDusk\Planner\Proposal;
+use EmberDusk\Planner\Search;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\FortyRuns;
+use PHPUnit\Framework\TestCase;
+
+/** What a proposal says and does: difference to what is drawn, what is kept, what clashes, what is left, and jobs too large to look at every way. */
+final class ProposalTest extends TestCase
+{
+    public function test_the_difference_to_what_is_drawn_adds_up_and_its_repair_holds(): void
+    {
+        $plan = JobFile::read(Demo::file('observatory'));
+        $proposal = Planner::of($plan, ['cove'], Demo::shelf());
+        $shown = $proposal->toArray(Demo::shelf());
+        Schema::check(Json::object(Json::compact($shown)), 'responses#/$defs/proposal');
+        self::assertIsArray($shown['drawn']);
+        $sum = array_sum(array_map(static fn(array $l): float => (float) $l['difference'], $shown['drawn']['lines']));
+        self::assertEqualsWithDelta(-(float) $shown['drawn']['dearer'], $sum, 1e-6);
+        self::assertNotSame([], $shown['drawn']['broken']);
+        $mended = Demo::with($plan, $shown['drawn']['repair']['change']);
+        self::assertTrue(self::holds($mended, 'cove'));
+        // By hand: supply to controller two cores at two ends, controller to feed three at two ends.
+        self::assertSame(4 + 6, Bill::of($plan, ['cove'])->joints);
+    }
+
+    public function test_alternatives_are_no_worse_in_what_they_are_for(): void
+    {
+        $proposal = Planner::of(JobFile::read(Demo::file('observatory')), ['cove'], Demo::shelf());
+        [$best] = $proposal->parts;
+        self::assertLessThanOrEqual($best->joints, $proposal->alternatives['fewest joints'][0]->joints);
+        self::assertLessThanOrEqual($best->boxes, $proposal->alternatives['fewest hidden boxes'][0]->boxes);
+        self::assertGreaterThanOrEqual(
+            $best->judge->evenness,
+            $proposal->alternatives['most even'][0]->judge->evenness,
+        );
+        foreach ($proposal->alternatives as $parts) {
+            self::assertTrue($parts[0]->judge->holds());
+            self::assertGreaterThanOrEqual($best->cost, $parts[0]->cost);
+        }
+    }
+
+    public function test_what_is_pinned_stays(): void
+    {
+        $plan = Demo::with(
+            Demo::plan(),
+            ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
+            ['kind' => 'PinRun', 'run' => 'cove', 'pins' => ['feeds', 'kit']],
+        );
+        $proposal = Planner::of(
+            $plan,
+            ['cove'],
+            new FewOnShelf(['cable-3x15', 'cable-3x25', 'cable-2x15', 'cable-2x25', 'fuse-10', 'fuse-15']),
+        );
+        $made = $proposal->built($proposal->parts, Demo::shelf());
+        self::assertSame($plan->feeds, $made->feeds);
+        self::assertEquals([$plan->supplies, $plan->controllers], [$made->supplies, $made->controllers]);
+        self::assertNotSame([], $proposal->clashes, 'both ends are not enough for 18 m');
+        $free = Planner::of($plan, ['cove'], Demo::shelf(), ['cables']);
+        self::assertSame(
+            [],
+            array_filter(
+                $free->built($free->parts, Demo::shelf())->cables,
+                static fn($c): bool => $c->kit !== 'cable-3x15',
+            ),
+        );
+    }
+
+    public function test_limits_that_clash_are_named_with_the_nearest(): void
+    {
+        $plan = Demo::with(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'), [
+            'kind' => 'SetLimits',
+            'drop' => 0.005,
+            'headroom' => 0.2,
+            'evenness' => 0.999,
+            'seam' => 0.05,
+            'cableCelsius' => 40,
+        ]);
+        $proposal = Planner::of(
+            $plan,
+            ['line'],
+            new FewOnShelf(['cable-2x15', 'supply-24-240', 'controller-zigbee-1', 'fuse-15']),
+        );
+        self::assertFalse($proposal->whole());
+        [$limits, $nearest, $all] = $proposal->clashes['line'];
+        self::assertTrue($all);
+        self::assertSame(['evenness'], $limits);
+        self::assertNotNull($nearest);
+        self::assertNotSame([], $nearest->judge->words());
+        // A set that meets every broken set, and none smaller does.
+        self::assertSame(['evenness', 'drop'], Clash::of([['evenness'], ['drop'], ['cable', 'drop']]));
+        self::assertSame(['drop'], Clash::of([['evenness', 'drop'], ['drop', 'cable']]));
+    }
+
+    public function test_runs_that_cannot_be_planned_are_left_with_a_reason(): void
+    {
+        $proposal = Planner::of(JobFile::read(Demo::file('observatory')), ['band', 'cove'], Demo::shelf());
+        self::assertSame(['band' => 'has no strip yet'], $proposal->left);
+        self::assertTrue($proposal->whole());
+    }
+
+    public function test_runs_of_one_light_stay_together(): void
+    {
+        $kit = static fn(string $run): array => array_map(
+            static fn(string $k): array => ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $k],
+            ['strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'],
+        );
+        $plan = Demo::with(
+            new Plan('Test', '', places: ['room' => new \EmberDusk\Plan\Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3.00 line\n3.00 shelf\n3.00 rail"],
+            ...$kit('line'),
+            ...$kit('rail'),
+            ...$kit('shelf'),
+        );
+        $plan = Demo::with(
+            $plan,
+            ['kind' => 'ShareKit', 'run' => 'rail', 'with' => 'c1'],
+            ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Row', 'room' => 'Room'],
+        );
+        $shelf = new FewOnShelf(['cable-2x15', 'controller-zigbee-1', 'supply-24-100', 'fuse-10', 'fuse-15']);
+        $proposal = Planner::of($plan, ['line', 'rail', 'shelf'], $shelf);
+        $made = $proposal->built($proposal->parts, $shelf);
+        self::assertSame($made->run('line')->controller, $made->run('rail')->controller);
+        self::assertSame('Row', $made->lights[(string) $made->run('line')->controller]->name);
+    }
+
+    /** Ten runs in two rooms are too many to part in every way: what is found holds, the bound lies below, and joining saves. */
+    public function test_many_runs_are_joined_as_long_as_that_saves(): void
+    {
+        /** @var Plan $plan */
+        $plan = FortyRuns::plan(Demo::shelf(), 5, 2);
+        $proposal = Planner::of($plan, array_keys($plan->runs), Demo::shelf());
+        self::assertTrue($proposal->whole());
+        self::assertFalse($proposal->exact);
+        self::assertLessThan($proposal->cost(), $proposal->bound);
+        $made = $proposal->built($proposal->parts, Demo::shelf());
+        Invariants::check($made);
+        $apart = 0;
+        foreach (array_keys($plan->runs) as $run) {
+            self::assertTrue(self::holds($made, $run), $run);
+            $apart += Planner::of($plan, [$run], Demo::shelf())->cost();
+        }
+        self::assertLessThan($apart, $proposal->cost());
+        self::assertSame(
+            $proposal->cost(),
+            Bill::of($made, Proposal::wired($made, $plan, ...array_keys($plan->runs)))->cost(),
+        );
+    }
+
+    /** Stopped at once, every run still gets something that holds. */
+    public function test_a_stop_leaves_something_that_holds(): void
+    {
+        /** @var Plan $plan */
+        $plan = FortyRuns::plan(Demo::shelf(), 2, 2);
+        $proposal = Planner::of(
+            $plan,
+            array_keys($plan->runs),
+            Demo::shelf(),
+            [],
+            new Progress(static fn(int $solved): bool => $solved >= 3),
+        );
+        self::assertTrue($proposal->stopped);
+        $made = $proposal->built($proposal->parts, Demo::shelf());
+        foreach (array_keys($plan->runs) as $run) {
+            self::assertTrue(self::holds($made, $run), $run);
+        }
+        self::assertTrue($proposal->toArray(Demo::shelf())['stopped']);
+    }
+
+    /** NEC chapter 9 table 11(B), from memory: 5 A up to 20 V, 100 VA above. */
+    public function test_limited_power(): void
+    {
+        self::assertSame([5.0, 5.0, 100.0 / 24, 0.0], array_map(LimitedPower::amps(...), [5.0, 12.0, 24.0, 72.0]));
+    }
+
+    private static function holds(Plan $plan, string $run): bool
+    {
+        $alone = Search::part(
+            $plan,
+            array_keys(array_filter($plan->runs, static fn($r): bool => $r->supply === $plan->run($run)->supply)),
+        );
+
+        return Judge::of($alone, array_values($alone->runs))->holds();
+    }
+}
