@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use EmberDusk\Advice\Desk;
+use App\Screens\Screen;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Job\JobState;
@@ -222,7 +222,7 @@ $row(
 $many = FortyRuns::plan($shelf, 5, 40);
 $row(
     'Kit of 200 runs',
-    sprintf('%.0f ms', $timed(static fn() => Desk::of('kit', new JobState($many, [], $shelf, [])))),
+    sprintf('%.0f ms', $timed(static fn() => Screen::of('kit', new JobState($many, [], $shelf, [])))),
     'median of 20, in the core; the most runs that a job takes',
 );
 // Parts and the plan of work.

@@ -9,11 +9,11 @@ use App\Models\JoinEvent;
 use App\Models\JoinRun;
 use App\Models\User;
 use App\Plans\Revisions;
+use App\Screens\Join\JoinPicture;
 use App\Time\Clock;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\LiveRun;
-use EmberDusk\Joining\Picture;
 use EmberDusk\Values\Trouble;
 use Illuminate\Support\Facades\DB;
 
@@ -123,7 +123,7 @@ final readonly class Runs
     /** @return array<string, mixed> */
     private static function answer(JoinRun $run, LiveRun $live, float $now): array
     {
-        return ['run' => $run->id, 'speed' => $run->speed, 'picture' => Picture::of($live, $now)];
+        return ['run' => $run->id, 'speed' => $run->speed, 'picture' => JoinPicture::of($live, $now)];
     }
 
     /** @param  list<Event>  $events */

@@ -7,7 +7,7 @@ namespace App\Plans;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
-use EmberDusk\Advice\Shift;
+use App\Screens\Shelf\Shift;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
 use Illuminate\Database\Eloquent\Builder;

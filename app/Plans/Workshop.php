@@ -9,8 +9,8 @@ use App\Models\JoinEvent;
 use App\Models\PartMark;
 use App\Models\Revision;
 use App\Models\User;
+use App\Screens\Screen;
 use App\Time\Clock;
-use EmberDusk\Advice\Desk;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
@@ -73,7 +73,7 @@ final readonly class Workshop
             'keptAt' => $revision->created_at->toIso8601String(),
             'undo' => $stack->words('undo'),
             'redo' => $stack->words('redo'),
-            'desk' => Desk::of($stage, $this->work($job, $revision->plan(), null, $scene, $open)),
+            'desk' => Screen::of($stage, $this->work($job, $revision->plan(), null, $scene, $open)),
         ];
     }
 

@@ -32,7 +32,6 @@ final class LayeringTest extends TestCase
         'Handover',
         'Options',
         'Planner',
-        'Advice',
     ];
 
     /** Packages that the core may use. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Screens\Build\BuildScreen;
+use App\Screens\Build\StepCalendar;
 use App\Time\Clock;
-use EmberDusk\Advice\Works\BuildDesk;
-use EmberDusk\Advice\Works\WorkCalendar;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
 use EmberDusk\Job\JobState;
@@ -43,8 +43,8 @@ final class BuildCommand extends Command
             );
             $this->output->write(
                 $this->option('json')
-                    ? Json::pretty(BuildDesk::picture($state))
-                    : WorkCalendar::calendar(
+                    ? Json::pretty(BuildScreen::picture($state))
+                    : StepCalendar::calendar(
                         $state,
                         substr(hash('sha256', $state->plan->name . "\0" . $state->plan->client), 0, 12) .
                             '@ember-dusk.invalid',

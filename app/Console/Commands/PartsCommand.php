@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use EmberDusk\Advice\Works\PartsDesk;
-use EmberDusk\Advice\Works\PartsTables;
+use App\Screens\Parts\PartsScreen;
+use App\Screens\Parts\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use EmberDusk\Job\JobState;
@@ -33,7 +33,7 @@ final class PartsCommand extends Command
             );
             $this->output->write(
                 $this->option('json')
-                    ? Json::pretty(PartsDesk::picture($state))
+                    ? Json::pretty(PartsScreen::picture($state))
                     : Csv::write(PartsTables::rows($state)),
             );
 

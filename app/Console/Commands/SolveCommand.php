@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use EmberDusk\Advice\WireDesk;
+use App\Screens\Wire\WireScreen;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\FixtureResult;
@@ -39,7 +39,7 @@ final class SolveCommand extends Command
             $findings = array_values(
                 array_filter(Findings::of($state), static fn(Finding $f): bool => $f->place->stage !== 'join'),
             );
-            $figures = WireDesk::ledger($state);
+            $figures = WireScreen::ledger($state);
             if ($this->option('json')) {
                 $this->output->write(
                     Json::pretty([

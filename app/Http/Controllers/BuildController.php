@@ -9,9 +9,9 @@ use App\Models\Job;
 use App\Models\User;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
+use App\Screens\Build\MoveCost;
+use App\Screens\Build\StepCalendar;
 use App\Time\Clock;
-use EmberDusk\Advice\Works\MoveCost;
-use EmberDusk\Advice\Works\WorkCalendar;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
@@ -133,7 +133,7 @@ final readonly class BuildController
     public function calendar(Job $job): Response
     {
         return new Response(
-            WorkCalendar::calendar(
+            StepCalendar::calendar(
                 $this->work($job),
                 "job{$job->id}@" . parse_url((string) config('app.url'), PHP_URL_HOST),
                 (int) Clock::now()->getTimestamp(),

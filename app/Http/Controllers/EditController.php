@@ -11,7 +11,7 @@ use App\Models\User;
 use App\Plans\Revisions;
 use App\Plans\Shelves;
 use App\Plans\Workshop;
-use EmberDusk\Advice\Desk;
+use App\Screens\Screen;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 
@@ -41,7 +41,7 @@ final readonly class EditController
         $plan = Revisions::preview($job, $shelf, Revisions::newest($job)->plan(), $request->change());
 
         return new JsonResponse([
-            'desk' => Desk::of(
+            'desk' => Screen::of(
                 $request->stage(),
                 $this->workshop->work($job, $plan, $shelf, $request->scene(), $request->open()),
             ),
@@ -55,7 +55,7 @@ final readonly class EditController
 
         return new JsonResponse([
             'words' => $revision->words,
-            'desk' => Desk::of(
+            'desk' => Screen::of(
                 $request->stage(),
                 $this->workshop->work($job, $revision->plan(), null, $request->scene(), $request->open()),
             ),

@@ -10,7 +10,7 @@ use App\Models\User;
 use App\Plans\Offcuts;
 use App\Plans\Revisions;
 use App\Plans\Workshop;
-use EmberDusk\Advice\Works\PartsTables;
+use App\Screens\Parts\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Parts\Labels;
 use Illuminate\Container\Attributes\CurrentUser;

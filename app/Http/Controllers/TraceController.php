@@ -9,8 +9,8 @@ use App\Models\Job;
 use App\Models\Trace;
 use App\Models\User;
 use App\Plans\Revisions;
+use App\Screens\Survey\TraceScreen;
 use App\Time\Clock;
-use EmberDusk\Advice\TraceDesk;
 use EmberDusk\Survey\Trace\Probe;
 use EmberDusk\Survey\Trace\Tracer;
 use EmberDusk\Survey\Trace\TraceResult;
@@ -28,7 +28,7 @@ final readonly class TraceController
         $plan = Revisions::newest($job)->plan();
         $place = $plan->place($request->string('place')->toString());
         $near = $request->string('near')->toString();
-        $legs = array_map(static fn($l): array => [$l->name, $l->to, $l->cores], TraceDesk::legs($place, $near));
+        $legs = array_map(static fn($l): array => [$l->name, $l->to, $l->cores], TraceScreen::legs($place, $near));
         $trace = DB::transaction(static function () use ($job, $user, $place, $near, $legs): Trace {
             $open = $job
                 ->traces()
@@ -109,7 +109,7 @@ final readonly class TraceController
                 'place' => $trace->place,
                 'near' => $trace->near,
                 'recorded' => $trace->recorded_at !== null,
-            ] + TraceDesk::of(self::legs($trace), $trace->heard()),
+            ] + TraceScreen::of(self::legs($trace), $trace->heard()),
         );
     }
 

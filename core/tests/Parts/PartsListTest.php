@@ -4,15 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Advice\Works\PartsDesk;
-use EmberDusk\Advice\Works\PartsTables;
-use EmberDusk\Checks\Parts\PartFindings;
-use EmberDusk\Formats\Csv;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
-use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Labels;
-use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
@@ -128,30 +120,5 @@ final class PartsListTest extends TestCase
         self::assertSame(['to Cove at 0.00 m', 'here: C1', '3 x 1.5 mm², 3.20 m'], $of('k2a'));
         self::assertSame(['to C1', 'here: Cove at 0.00 m', '3 x 1.5 mm², 3.20 m'], $of('k2b'));
         self::assertSame(['to P1', 'here: B1', '3 x 2.5 mm², Lecture room, traced'], $of('lecture-A-1'));
-    }
-
-    public function test_marks_are_shown_counted_and_exported(): void
-    {
-        $plan = JobFile::read(Demo::file('observatory'));
-        $state = new JobState(
-            $plan,
-            [],
-            Demo::shelf(),
-            [],
-            marks: ['supply-24-240' => new Mark('ordered', '2026-11-20'), 'hub-zigbee' => new Mark('packed')],
-            today: '2026-11-25',
-        );
-        Schema::check(Json::object(Json::compact(PartsDesk::picture($state))), 'responses#/$defs/partsPicture');
-        self::assertSame(
-            ['24 V supply, 10 A should be here'],
-            array_map(static fn($f): string => $f->title, PartFindings::of($state)),
-        );
-        $ledger = PartsDesk::ledger($state);
-        self::assertSame(count(PartsList::of($plan, Demo::shelf())->parts) - 1, (int) $ledger[1]->value);
-        [$header, $rows] = Csv::read(Csv::write(PartsTables::rows($state)));
-        self::assertSame('part', $header[1]);
-        $sum = array_sum(array_map(static fn(array $r): float => (float) $r[6], $rows));
-        self::assertEqualsWithDelta($ledger[0]->value, $sum, 0.005);
-        self::assertContains('packed', array_column($rows, 8));
     }
 }

@@ -9,7 +9,6 @@ use EmberDusk\Joining\Families\Zigbee\StandIn\Site;
 use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Order;
-use EmberDusk\Joining\Picture;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Words;
 use EmberDusk\Plan\Plan;
@@ -170,16 +169,6 @@ final class GuideTest extends TestCase
         $lines = array_column(Words::lines(Rehearsal::run($kit, 2), $kit), 'text');
         self::assertContains('C1: PROG pressed 5 times', $lines);
         self::assertCount(1, array_filter($lines, static fn(string $l): bool => str_contains($l, 'pressed')));
-    }
-
-    public function test_the_picture_says_when_something_happens_next(): void
-    {
-        $run = self::live();
-        $run->act('power-on', 'c1', 0);
-        $run->act('press', 'c1', 20, 5);
-        $picture = Picture::of($run, 22);
-        // Nothing searches: only the window's end is due, a hair after 15 s.
-        self::assertEqualsWithDelta(21.4 + 15, $picture['nextAt'], 0.1);
     }
 
     public function test_a_plan_without_hub_cannot_be_joined_yet(): void

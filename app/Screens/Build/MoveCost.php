@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Build;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Schedule\Move;
+use EmberDusk\Schedule\Pin;
+use EmberDusk\Schedule\RemainingWork;
+
+/** What moving a step costs, beside how it is now. */
+final readonly class MoveCost
+{
+    /**
+     * @return array{broken: list<string>, costs: list<array{what: string, before: string, after: string}>} as in core/schema/responses.json, $defs/moveCost
+     *
+     * @throws \EmberDusk\Values\Trouble when the step is not there or done
+     */
+    public static function of(JobState $state, Pin $pin): array
+    {
+        $move = Move::of($state->schedule()->remaining(), $pin);
+        $rows = [];
+        foreach (
+            [
+                'everything is done' => self::end(...),
+                'days with work' => self::days(...),
+                'people wait' => self::idle(...),
+            ]
+            as $what => $say
+        ) {
+            $rows[] = ['what' => $what, 'before' => $say($move->before), 'after' => $say($move->after)];
+        }
+
+        return ['broken' => $move->broken, 'costs' => $rows];
+    }
+
+    private static function end(RemainingWork $remaining): string
+    {
+        return $remaining->days->words($remaining->timetable->end());
+    }
+
+    private static function days(RemainingWork $remaining): string
+    {
+        return (string) count($remaining->timetable->worked());
+    }
+
+    private static function idle(RemainingWork $remaining): string
+    {
+        return sprintf('%.1f h', $remaining->idle() / 60);
+    }
+}

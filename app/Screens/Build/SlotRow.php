@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Build;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Schedule\Slot;
+
+/** A step at its time, as the lanes and the day sheets show it. */
+final readonly class SlotRow
+{
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildSlot */
+    public static function of(JobState $state, Slot $slot): array
+    {
+        $waits = [];
+        foreach ($slot->step->needs as $part) {
+            $mark = $state->marks[$part] ?? null;
+            $arrives = $state->schedule()->arrivals[$part] ?? null;
+            if ($arrives !== null || $mark?->state === 'ordered') {
+                $waits[] =
+                    BuildScreen::kit($state, $part) .
+                    ($arrives === null
+                        ? ', on the way'
+                        : ($mark?->state === 'ordered'
+                            ? ", comes {$arrives}"
+                            : ", {$arrives} if it is ordered today"));
+            }
+        }
+
+        return [
+            'id' => $slot->step->id,
+            'title' => $slot->step->title,
+            'place' => $slot->step->place,
+            'day' => $slot->day,
+            'from' => $slot->from,
+            'to' => $slot->to,
+            'people' => $slot->people,
+            'critical' => $slot->critical,
+            'last' => $slot->last,
+            'short' => $slot->short,
+            'wait' => $slot->last ? $slot->step->wait : 0,
+            'waits' => $waits,
+        ];
+    }
+}

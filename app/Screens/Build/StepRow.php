@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Build;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Range;
+
+/** A step with its reasons, how long it takes with the working of that, and what it took. */
+final readonly class StepRow
+{
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildStep */
+    public static function of(JobState $state, Step $step): array
+    {
+        $tick = $state->ticks[$step->id] ?? null;
+
+        return [
+            'id' => $step->id,
+            'kind' => $step->kind,
+            'title' => $step->title,
+            'place' => $step->place,
+            'why' => $step->why,
+            'minutes' => $step->minutes,
+            'timed' => $state->productivity->kinds[$step->kind]['count'] ?? 0,
+            'work' => self::work($state, $step)->toArray(),
+            'people' => $step->people,
+            'tools' => $step->tools,
+            'caution' => $step->caution,
+            'wait' => $step->wait,
+            'after' => $step->after,
+            'done' => $tick !== null,
+            'taken' => $tick->minutes ?? 0,
+            'at' => $tick->at ?? '',
+        ];
+    }
+
+    private static function work(JobState $state, Step $step): Figure
+    {
+        $each = StepMinutes::MINUTES[$step->kind];
+        $productivity = $state->productivity->kinds[$step->kind] ?? null;
+        $factor = $productivity['factor'] ?? 1.0;
+        $inputs = [
+            new Input('u', 'metres, joints, pieces or places', round($step->units, 3), ''),
+            new Input('t', 'minutes for one by the table', $each, 'min'),
+            new Input(
+                'f',
+                $productivity === null
+                    ? 'as this crew does it: not timed yet'
+                    : "as this crew does it, from {$productivity['count']} timed",
+                $factor,
+                '',
+            ),
+            new Input('r', 'told in fives', $step->minutes - $step->units * $each * $factor, 'min'),
+        ];
+
+        return new Figure(
+            'Minutes',
+            (float) $step->minutes,
+            'min',
+            0,
+            'u * t * f + r',
+            $inputs,
+            $productivity === null
+                ? 'At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
+                : 'Four of five such steps lie in the range (log-normal, prediction interval).',
+            'common practice, no source',
+            new Range((float) $step->range[0], (float) $step->range[1]),
+        );
+    }
+}

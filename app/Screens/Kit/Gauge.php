@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Kit;
+
+use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+
+/** What an entry offers against what this run asks of it, in one unit: watts, metres or amps. */
+final readonly class Gauge
+{
+    private function __construct(public float $offers, public float $asks, public string $unit, public string $of) {}
+
+    /** Null where there is nothing to hold it against yet. */
+    public static function of(Plan $plan, Run $run, Entry $entry): ?self
+    {
+        $strip = $plan->strip($run->strip);
+        $metres = $plan->cutMarks($run)?->length() ?? $run->length();
+        $supply = $plan->supply($run->supply);
+        $usable = 1 - $plan->limits->headroom;
+
+        return match (true) {
+            $entry instanceof Strip => $supply === null
+                ? null
+                : new self(
+                    $supply->ratedWatts() * $usable,
+                    $entry->wattsPerMetre() * $run->length(),
+                    'W',
+                    'of what the supply may carry',
+                ),
+            $entry instanceof Supply => $strip === null
+                ? null
+                : new self($entry->ratedWatts(), ($strip->wattsPerMetre() * $metres) / $usable, 'W', 'asked for'),
+            $entry instanceof Controller => $strip === null
+                ? null
+                : new self(ControllerAmps::metres($strip, $entry), $metres, 'm', 'to carry'),
+            $entry instanceof Cable => $supply === null || $entry->conductor->capacity === null
+                ? null
+                : new self($entry->conductor->capacity, $supply->overloadAmps, 'A', 'in overload'),
+            default => null,
+        };
+    }
+
+    /** @return array{int, float} what is enough before what is not, the least of it first */
+    public function rank(): array
+    {
+        return [$this->offers >= $this->asks - 1e-9 ? 0 : 1, $this->offers];
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/gauge */
+    public function toArray(): array
+    {
+        $text = static fn(float $v): string => Figure::print($v, $v < 100 ? 1 : 0);
+
+        return [
+            'offers' => $this->offers,
+            'asks' => $this->asks,
+            'enough' => $this->offers >= $this->asks - 1e-9,
+            'text' => "{$text($this->offers)} {$this->unit} for {$text($this->asks)} {$this->unit} {$this->of}",
+        ];
+    }
+}

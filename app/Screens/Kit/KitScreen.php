@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Kit;
+
+use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Facts;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Owned;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+
+/** The chain of kit of every run; of the one in hand also what the shelf has for each place in it, with what speaks against it here. */
+final readonly class KitScreen
+{
+    /** In the order of the current. */
+    private const SLOTS = ['supply', 'controller', 'cable', 'strip'];
+
+    /** @return array<string, mixed> */
+    public static function picture(JobState $state): array
+    {
+        $hub = $state->plan->hubs === [] ? null : array_values($state->plan->hubs)[0]->kit;
+
+        $hand = self::inHand($state)?->id;
+
+        return [
+            'inHand' => $hand,
+            'runs' => array_map(
+                static fn(Run $run): array => [
+                    'id' => $run->id,
+                    'name' => $run->name(),
+                    'length' => $state->plan->terms->say($run->length()),
+                    'slots' => array_map(
+                        static fn(string $slot): array => self::slot($state, $run, $slot, $run->id === $hand),
+                        self::SLOTS,
+                    ),
+                ],
+                array_values($state->plan->runs),
+            ),
+            'owned' => array_map(
+                static fn(Owned $o): array => [
+                    'kit' => $o->id,
+                    'name' => ($state->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id,
+                    'count' => $o->count,
+                ],
+                array_values($state->plan->owned),
+            ),
+            'hub' => [
+                'slot' => 'hub',
+                'label' => 'Hub',
+                'chosen' => $hub,
+                'name' => $state->plan->hub(array_key_first($state->plan->hubs))?->name(),
+                'facts' => self::chosenFacts($state, $hub),
+                'share' => [],
+                'options' => KitOptions::options($state, null, 'hub', $hub),
+            ],
+        ];
+    }
+
+    /** @return list<Figure> of the one run that has a strip, or sums over all that have */
+    public static function ledger(JobState $state): array
+    {
+        $runs = array_values(
+            array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->strip($r->strip) !== null),
+        );
+        if (count($runs) !== 1) {
+            return $runs === []
+                ? []
+                : [
+                    self::total($state, $runs, 'Load, all full', 'W', static fn(Figure $load): float => $load->value),
+                    self::total(
+                        $state,
+                        $runs,
+                        'Supplies asked for',
+                        'W',
+                        static fn(Figure $load): float => $load->value / (1 - $state->plan->limits->headroom),
+                    ),
+                ];
+        }
+        $run = $runs[0];
+        $strip = $state->plan->strip($run->strip);
+        $controller = $state->plan->controller($run->controller);
+        if ($strip === null) {
+            return [];
+        }
+        $figures = [
+            RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
+            RunFigures::asks($strip, $state->plan, $run),
+        ];
+        if ($controller !== null) {
+            $figures[] = self::carries($run, $strip, $controller);
+        }
+        $figures[] = new Figure(
+            'Cut mark every',
+            1000 * $strip->pitch,
+            'mm',
+            1,
+            '1000 * p',
+            [new Input('p', 'pitch', $strip->pitch, 'm')],
+            'As on the shelf.',
+        );
+
+        return $figures;
+    }
+
+    /**
+     * @param  list<Run>  $runs
+     * @param  callable(Figure): float  $of
+     */
+    private static function total(JobState $state, array $runs, string $label, string $unit, callable $of): Figure
+    {
+        $inputs = [];
+        foreach ($runs as $n => $run) {
+            $strip = $state->plan->strip($run->strip);
+            if ($strip !== null) {
+                $inputs[] = new Input(
+                    'P' . ($n + 1),
+                    $run->name(),
+                    $of(RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, $label)),
+                    $unit,
+                );
+            }
+        }
+
+        return new Figure(
+            $label,
+            array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
+            $unit,
+            0,
+            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0',
+            $inputs,
+            'Nominal: as labelled, before any drop.',
+            'common practice, no source',
+        );
+    }
+
+    private static function carries(Run $run, Strip $strip, Controller $controller): Figure
+    {
+        $fullest = max(array_map(static fn($c): float => $c->wattsPerMetre, $strip->channels));
+
+        return new Figure(
+            strtoupper((string) $run->controller) . ' carries',
+            ControllerAmps::metres($strip, $controller),
+            'm of it',
+            1,
+            'min(Ic * V / wc, It * V / w)',
+            [
+                new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A'),
+                new Input('It', 'amps in all', $controller->totalAmps, 'A'),
+                new Input('V', 'strip', $strip->volts, 'V'),
+                new Input('wc', 'fullest channel', $fullest, 'W/m'),
+                new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m'),
+            ],
+            'Nominal load.',
+            'the controller’s leaflet, on the shelf',
+        );
+    }
+
+    /** The run that is looked at; else, where somebody has begun to choose, work goes on there. */
+    private static function inHand(JobState $state): ?Run
+    {
+        foreach ($state->open as $id) {
+            if (isset($state->plan->runs[$id])) {
+                return $state->plan->runs[$id];
+            }
+        }
+        $runs = array_values($state->plan->runs);
+
+        return array_values(
+            array_filter(
+                $runs,
+                static fn(Run $r): bool => $r->strip !== null || $r->supply !== null || $r->controller !== null,
+            ),
+        )[0] ??
+            ($runs[0] ?? null);
+    }
+
+    /**
+     * @param  bool  $hand  whether what the shelf has for it is told too
+     * @return array<string, mixed>
+     */
+    private static function slot(JobState $state, Run $run, string $slot, bool $hand): array
+    {
+        $kit = match ($slot) {
+            'strip' => $run->strip,
+            'supply' => $state->plan->supplies[$run->supply ?? '']->kit ?? null,
+            'controller' => $state->plan->controllers[$run->controller ?? '']->kit ?? null,
+            default => $state->plan->cableTo($run->controller ?? '')->kit ?? null,
+        };
+
+        return [
+            'slot' => $slot,
+            'label' => ucfirst($slot),
+            'chosen' => $kit,
+            'name' => $kit === null ? null : ($state->plan->kit[$kit] ?? null)?->entry->name(),
+            'facts' => self::chosenFacts($state, $kit),
+            'share' => $hand ? self::share($state, $run, $slot) : [],
+            'options' => $hand ? KitOptions::options($state, $run, $slot, $kit) : [],
+        ];
+    }
+
+    /** @return list<array{with: string, text: string}> units of other runs that this one could hang on, or a unit of its own when it shares one */
+    private static function share(JobState $state, Run $run, string $slot): array
+    {
+        $of = static fn(Run $r): ?string => $slot === 'supply'
+            ? $r->supply
+            : ($slot === 'controller'
+                ? $r->controller
+                : null);
+        $mine = $of($run);
+        $share = [];
+        foreach ($state->plan->runs as $other) {
+            $unit = $of($other);
+            if ($other->id !== $run->id && $unit !== null && !isset($share[$unit])) {
+                $share[$unit] =
+                    $unit === $mine
+                        ? [
+                            'with' => "own {$slot}",
+                            'text' => 'Shared with ' . $other->name() . ': give it one of its own',
+                        ]
+                        : ['with' => $unit, 'text' => 'On ' . strtoupper($unit) . ' of ' . $other->name()];
+            }
+        }
+
+        return array_values($share);
+    }
+
+    /** @return list<string> */
+    private static function chosenFacts(JobState $state, ?string $kit): array
+    {
+        $entry = $state->plan->kit[$kit ?? '']->entry ?? null;
+
+        return $entry === null ? [] : Facts::of($entry);
+    }
+}

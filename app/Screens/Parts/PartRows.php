@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Parts;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Job\Schedule;
+use EmberDusk\Parts\Part;
+use EmberDusk\Plan\Terms;
+use EmberDusk\Schedule\Day;
+use EmberDusk\Schedule\RemainingWork;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+
+/** The lines of the parts list, each number with its working, and which step waits for it. */
+final readonly class PartRows
+{
+    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/partRow */
+    public static function of(JobState $state): array
+    {
+        $schedule = $state->schedule();
+        $soonest = $schedule->arrivals === [] ? $schedule->remaining() : $schedule->unhindered();
+
+        return array_map(
+            static fn(Part $p): array => self::row($state, $schedule, $soonest, $p),
+            $schedule->parts->parts,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(JobState $state, Schedule $schedule, RemainingWork $soonest, Part $part): array
+    {
+        $mark = $schedule->mark($part);
+        $steps = array_filter(
+            $schedule->remaining()->left,
+            static fn(Step $s): bool => in_array($part->key, $s->needs, true),
+        );
+        uksort(
+            $steps,
+            static fn(string $a, string $b): int => $schedule->remaining()->timetable->begins[$a] <=>
+                $schedule->remaining()->timetable->begins[$b],
+        );
+        $first = array_key_first($steps);
+        // The day on which it would be needed if all were here, less the days that it takes to come.
+        $needed = $first === null ? null : substr($soonest->days->starts($soonest->timetable->begins[$first]), 0, 10);
+        $by =
+            $mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null
+                ? Day::after($needed, -(int) ceil($part->lead))
+                : '';
+
+        return [
+            'key' => $part->key,
+            'group' => $part->group,
+            'name' => $part->name,
+            'asked' => self::asked($state->plan->terms, $part)->toArray(),
+            'spare' => $part->spare,
+            'usual' => !isset($state->plan->spares[$part->key]),
+            'buy' => self::buy($state->plan->terms, $part)->toArray(),
+            'cost' => self::cost($state, $part)?->toArray(),
+            'foreign' => $part->foreign,
+            'why' => array_keys($part->why),
+            'lead' => $part->lead,
+            'by' => $by,
+            'tooLate' => $by !== '' && $by < $schedule->today(),
+            'state' => $mark->state,
+            'missing' => $mark->missing() && $part->paid() > 0,
+            'arrives' => $mark->arrives ?? '',
+            'late' => $mark->late($state->today),
+            'steps' => array_values(
+                array_map(
+                    static fn(Step $s): array => [
+                        'id' => $s->id,
+                        'title' => $s->title,
+                        'day' => substr(
+                            $schedule->remaining()->days->starts($schedule->remaining()->timetable->begins[$s->id]),
+                            0,
+                            10,
+                        ),
+                    ],
+                    $steps,
+                ),
+            ),
+        ];
+    }
+
+    private static function asked(Terms $terms, Part $part): Figure
+    {
+        $inputs = [];
+        [$per, $unit] = self::unit($terms, $part);
+        foreach ($part->why as $words => $count) {
+            $inputs[] = new Input('a' . (count($inputs) + 1), $words, round($count * $per, 3), $unit);
+        }
+
+        return new Figure(
+            'Plan asks for',
+            $part->count * $per,
+            $unit,
+            $part->count * $per === floor($part->count * $per) ? 0 : 2,
+            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            $inputs,
+            '',
+            in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)
+                ? 'common practice, no source'
+                : '',
+        );
+    }
+
+    /** @return array{float, string} how many of the job's unit one of the part's is, and its name: feet where the job is in feet and inches */
+    private static function unit(Terms $terms, Part $part): array
+    {
+        return match ($part->unit) {
+            'm' => [$terms->inUnit(1.0), $terms->unit()],
+            'piece' => [1.0, ''],
+            default => [1.0, "{$part->unit}s"],
+        };
+    }
+
+    private static function buy(Terms $terms, Part $part): Figure
+    {
+        [$per, $unit] = self::unit($terms, $part);
+        $sold = ltrim(strpbrk($part->say($part->buy), ' ') ?: '');
+        if ($part->cut) {
+            $inputs = [
+                new Input('l', 'reels or lengths of the cut list', $part->buy - $part->spare, ''),
+                new Input('s', 'to spare', (float) $part->spare, ''),
+            ];
+
+            return new Figure(
+                'Buy',
+                $part->buy,
+                $sold,
+                0,
+                'l + s',
+                $inputs,
+                'Whole reels and lengths, as drawn above.',
+            );
+        }
+        $exact = ($part->count + $part->spare) / $part->each;
+        $inputs = [
+            new Input('n', 'that the plan asks for', round($part->count * $per, 3), $unit),
+            new Input('s', 'to spare', $part->spare * $per, $unit),
+            new Input('e', 'in one that is bought', $part->each * $per, $unit),
+            new Input('r', 'rounded up to whole ones', $part->buy - $exact, ''),
+        ];
+
+        return new Figure(
+            'Buy',
+            $part->buy,
+            $sold,
+            0,
+            '(n + s) / e + r',
+            $inputs,
+            $part->spare > 0
+                ? 'One in ten more, at least one, or as it was set here (common practice, no source).'
+                : '',
+        );
+    }
+
+    private static function cost(JobState $state, Part $part): ?Figure
+    {
+        $cost = $part->cost();
+        if ($cost === null) {
+            return null;
+        }
+        $currency = $state->plan->terms->currency;
+
+        return new Figure(
+            'Cost',
+            $cost,
+            $currency,
+            2,
+            '(b - o) * p',
+            [
+                new Input('b', 'bought', $part->buy, ''),
+                new Input('o', 'that the client has already, as far as it goes', $part->buy - $part->paid(), ''),
+                new Input(
+                    'p',
+                    $part->priced === '' ? 'price of one' : "price of one, from {$part->priced} by the job’s rate",
+                    $part->price ?? 0.0,
+                    $currency,
+                ),
+            ],
+            'Without mark-up and tax.',
+            'prices of the shelf',
+        );
+    }
+}

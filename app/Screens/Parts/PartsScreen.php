@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Parts;
+
+use App\Screens\Build\BuildScreen;
+use EmberDusk\Job\JobState;
+use EmberDusk\Parts\Bar;
+use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\Offcut;
+use EmberDusk\Parts\Part;
+use EmberDusk\Parts\Piece;
+use EmberDusk\Parts\StockCut;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+
+/** Reels and stock lengths with the cuts in them; the list beside, each line with what it is for and how far it is. */
+final readonly class PartsScreen
+{
+    /** Materials whose rest is told in the ledger. */
+    private const LEFT = 3;
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/partsPicture */
+    public static function picture(JobState $state): array
+    {
+        $list = $state->schedule()->parts;
+
+        return [
+            'cuts' => array_map(static fn(StockCut $c): array => self::cut($state, $c), $list->cuts),
+            'parts' => PartRows::of($state),
+            'makings' => AssemblyRows::of($state),
+            ...AssemblyRows::choices($state),
+            'offcuts' => array_map(
+                static fn(Offcut $o): array => [
+                    'id' => $o->id,
+                    'kit' => $o->kit,
+                    'name' => BuildScreen::kit($state, $o->kit),
+                    'metres' => sprintf('%.2f', $o->metres),
+                    'packed' => $o->packed,
+                ],
+                $state->offcuts,
+            ),
+            'lacking' => $list->lacking,
+            'bare' => array_map(static fn(Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
+            'currency' => $state->plan->terms->currency,
+            'states' => array_map(
+                static fn(string $id, string $name): array => ['id' => $id, 'name' => $name, 'label' => ''],
+                array_keys(Mark::STATES),
+                array_values(Mark::STATES),
+            ),
+        ];
+    }
+
+    /** @return list<Figure> */
+    public static function ledger(JobState $state): array
+    {
+        $schedule = $state->schedule();
+        $list = $schedule->parts;
+        if ($list->parts === []) {
+            return [];
+        }
+        $inputs = [];
+        foreach ($list->parts as $n => $part) {
+            $inputs[] = new Input(
+                'p' . ($n + 1),
+                $part->name .
+                    ($part->cost() === null
+                        ? ($part->foreign === ''
+                            ? ' (no price on the shelf)'
+                            : " (priced in {$part->foreign}, no rate)")
+                        : sprintf(', %g', $part->paid())),
+                $part->cost() ?? 0.0,
+                $state->plan->terms->currency,
+            );
+        }
+        $count = static fn(callable $of): float => (float) count(array_filter($list->parts, $of));
+        $missing = $count(static fn(Part $p): bool => $schedule->mark($p)->missing() && $p->paid() > 0);
+        $packed = $count(static fn(Part $p): bool => $schedule->mark($p)->state === 'packed');
+
+        return [
+            new Figure(
+                'Parts',
+                array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
+                $state->plan->terms->currency,
+                2,
+                implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+                $inputs,
+                'What the client owns counts nothing; whole reels, lengths and bags.',
+                'prices of the shelf',
+            ),
+            new Figure(
+                'Missing',
+                $missing,
+                'lines',
+                0,
+                'm',
+                [new Input('m', 'lines to buy or on the way', $missing, '')],
+                'As marked here.',
+            ),
+            new Figure(
+                'Packed',
+                $packed,
+                sprintf('of %d', count($list->parts)),
+                0,
+                'k',
+                [new Input('k', 'lines marked as packed', $packed, '')],
+                'As marked here.',
+            ),
+            ...array_map(
+                static fn(StockCut $c): Figure => new Figure(
+                    "Left of {$c->name}",
+                    $state->plan->terms->inUnit($c->left() / 1000),
+                    $state->plan->terms->unit(),
+                    2,
+                    'L - P',
+                    [
+                        new Input(
+                            'L',
+                            count($c->bars) . ' lengths, offcuts among them',
+                            $state->plan->terms->inUnit(
+                                array_sum(array_map(static fn(Bar $b): int => $b->length, $c->bars)) / 1000,
+                            ),
+                            $state->plan->terms->unit(),
+                        ),
+                        new Input(
+                            'P',
+                            'cut from them',
+                            $state->plan->terms->inUnit(
+                                array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $c->bars)) / 1000,
+                            ),
+                            $state->plan->terms->unit(),
+                        ),
+                    ],
+                    $c->proven
+                        ? 'No fewer lengths would do, and no fewer joints with them.'
+                        : 'Fewer lengths or joints may do: not every way was looked at.',
+                ),
+                array_slice($list->cuts, 0, self::LEFT),
+            ),
+        ];
+    }
+
+    /** How many are bought: what is to be cut, less what offcuts give, by one length, and what whole ones and whole pieces cost more. */
+    private static function bought(JobState $state, StockCut $cut): Figure
+    {
+        $terms = $state->plan->terms;
+        $offcuts = array_sum(array_map(static fn(Bar $b): int => $b->offcut ? $b->length - $b->left : 0, $cut->bars));
+        $all = array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $cut->bars));
+        $exact = ($all - $offcuts) / max(1, $cut->stock);
+
+        return new Figure(
+            'Bought',
+            (float) $cut->bought,
+            '',
+            0,
+            '(P - O) / L + r',
+            [
+                new Input('P', 'to be cut', $terms->inUnit($all / 1000), $terms->unit()),
+                new Input('O', 'of it from offcuts', $terms->inUnit($offcuts / 1000), $terms->unit()),
+                new Input('L', 'one that is bought', $terms->inUnit($cut->stock / 1000), $terms->unit()),
+                new Input('r', 'more, as lengths are whole and pieces fit as they do', $cut->bought - $exact, ''),
+            ],
+            $cut->proven
+                ? 'No fewer would do: shown by a bound, or as every way to cut them was looked at.'
+                : 'The best that was found; not every way was looked at.',
+            'one-dimensional cutting stock',
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function cut(JobState $state, StockCut $cut): array
+    {
+        $say = static fn(int $mm): string => $state->plan->terms->say($mm / 1000);
+
+        return [
+            'kit' => $cut->kit,
+            'name' => $cut->name,
+            'stock' => $cut->stock,
+            'said' => $say($cut->stock),
+            'bought' => self::bought($state, $cut)->toArray(),
+            'joints' => $cut->joints,
+            'left' => $cut->left(),
+            'leftSaid' => $say($cut->left()),
+            'proven' => $cut->proven,
+            'keeps' => $cut->kept() !== [],
+            'field' => $state->plan->strip($cut->kit) === null ? 'length' : 'strip',
+            'tooLong' => array_map(
+                static fn(Piece $p): array => [
+                    'run' => $p->run,
+                    'what' => $p->what,
+                    'said' => $say((int) round($p->mm)),
+                ],
+                $cut->tooLong,
+            ),
+            'bars' => array_map(
+                static fn(Bar $b): array => [
+                    'length' => $b->length,
+                    'left' => $b->left,
+                    'leftSaid' => $say($b->left),
+                    'offcut' => $b->offcut,
+                    'pieces' => array_map(
+                        static fn(array $p): array => ['mm' => $p[0], 'said' => $say($p[0]), 'what' => $p[1]->what],
+                        $b->pieces,
+                    ),
+                ],
+                $cut->bars,
+            ),
+        ];
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Shelf;
+
+use App\Screens\Kit\KitScreen;
+use App\Screens\Wire\WireScreen;
+use EmberDusk\Checks\Findings;
+use EmberDusk\Job\JobState;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+
+/** What would move if one plan took another's place: figures that print otherwise, findings that come and go. */
+final readonly class Shift
+{
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/shift */
+    public static function of(JobState $before, JobState $after): array
+    {
+        $old = self::figures($before);
+        $new = self::figures($after);
+        $moved = [];
+        foreach ($old + $new as $label => $_) {
+            [$was, $is] = [$old[$label] ?? null, $new[$label] ?? null];
+            if ($was?->text() !== $is?->text()) {
+                $moved[] = [
+                    'label' => $label,
+                    'before' => $was?->text() ?? 'not known',
+                    'after' => $is?->text() ?? 'not known',
+                    'unit' => $is->unit ?? ($was->unit ?? ''),
+                ];
+            }
+        }
+        $titles = static fn(JobState $w): array => array_map(
+            static fn(Finding $f): string => $f->title,
+            Findings::of($w),
+        );
+
+        return [
+            'figures' => $moved,
+            'comes' => array_values(array_diff($titles($after), $titles($before))),
+            'goes' => array_values(array_diff($titles($before), $titles($after))),
+        ];
+    }
+
+    /** @return array<string, Figure> by label */
+    private static function figures(JobState $state): array
+    {
+        $figures = [];
+        foreach ([...KitScreen::ledger($state), ...WireScreen::ledger($state)] as $figure) {
+            $figures[$figure->label] ??= $figure;
+        }
+
+        return $figures;
+    }
+}

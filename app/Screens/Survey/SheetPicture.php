@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Survey;
+
+use EmberDusk\Survey\Climb;
+use EmberDusk\Survey\Leg;
+use EmberDusk\Survey\Length;
+use EmberDusk\Survey\Opening;
+use EmberDusk\Survey\Point;
+use EmberDusk\Survey\RunPath;
+use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\Site\Box;
+use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\Site\Outlet;
+use EmberDusk\Survey\Slip;
+use EmberDusk\Survey\TapeSheet;
+
+/** The tape sheet at true scale in metres: walls, openings, runs, what stands where, the legs between. */
+final readonly class SheetPicture
+{
+    /** Metres that a leg is drawn when nobody knows where it ends. */
+    private const STUB = 0.8;
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/sheet */
+    public static function of(TapeSheet $sheet, string $system): array
+    {
+        $at = self::places($sheet);
+        $walls = array_filter($sheet->legs, static fn(Leg $l): bool => !$l->climbs);
+
+        return [
+            'start' => $sheet->start,
+            'closed' => $sheet->closed,
+            'corners' => array_map(self::point(...), $sheet->corners),
+            'walls' => array_map(
+                static fn(int $n, Leg $l): array => ['leg' => $n, 'text' => Length::write($l->length, $system)],
+                array_keys($walls),
+                array_values($walls),
+            ),
+            'openings' => array_map(
+                static fn(Opening $o): array => [
+                    'from' => self::point($o->from),
+                    'to' => self::point($o->to),
+                    'what' => $o->what,
+                ],
+                $sheet->openings,
+            ),
+            'runs' => array_map(
+                static fn(string $word, RunPath $r): array => [
+                    'word' => $word,
+                    'text' => Length::say($r->length(), $system),
+                    'sections' => array_map(
+                        static fn(array $points): array => array_map(self::point(...), $points),
+                        $r->sections,
+                    ),
+                ],
+                array_keys($sheet->runs),
+                array_values($sheet->runs),
+            ),
+            'climbs' => array_map(
+                static fn(Climb $c): array => [
+                    'at' => self::point($c->at),
+                    'text' => Length::say($c->length, $system),
+                    'down' => $c->down,
+                ],
+                $sheet->climbs,
+            ),
+            'spots' => [
+                ...array_map(
+                    static fn(Outlet $o): array => self::spot(
+                        $o->spot->name,
+                        $o->spur ? 'spur' : 'outlet',
+                        $o->spot->where,
+                        $at,
+                    ),
+                    $sheet->site->outlets,
+                ),
+                ...array_map(
+                    static fn(Box $b): array => self::spot($b->spot->name, 'box', $b->spot->where, $at),
+                    $sheet->site->boxes,
+                ),
+                ...array_map(
+                    static fn(Battery $b): array => self::spot($b->spot->name, 'battery', $b->spot->where, $at),
+                    $sheet->site->batteries,
+                ),
+            ],
+            'legs' => array_map(
+                static fn(int $n, CableLeg $l): array => self::leg($l, $n, $at, $system),
+                array_keys($sheet->site->legs),
+                $sheet->site->legs,
+            ),
+            'slips' => array_map(
+                static fn(Slip $s): array => [
+                    'line' => $s->line,
+                    'column' => $s->column,
+                    'length' => $s->length,
+                    'message' => $s->message,
+                    'instead' => $s->instead,
+                ],
+                $sheet->slips,
+            ),
+        ];
+    }
+
+    /**
+     * Where everything is that has a name; what is only known to be in the room stands in a row across it.
+     *
+     * @return array<string, Point> by name in small letters
+     */
+    private static function places(TapeSheet $sheet): array
+    {
+        $at = [];
+        if ($sheet->start !== '') {
+            $at[mb_strtolower($sheet->start)] = $sheet->corners[0];
+        }
+        foreach ($sheet->openings as $opening) {
+            $at[mb_strtolower($opening->what)] ??= new Point(
+                ($opening->from->x + $opening->to->x) / 2,
+                ($opening->from->y + $opening->to->y) / 2,
+            );
+        }
+        $x = array_map(static fn(Point $p): float => $p->x, $sheet->corners);
+        $y = array_map(static fn(Point $p): float => $p->y, $sheet->corners);
+        $inside = array_keys(array_filter($sheet->spots, static fn(?Point $p): bool => $p === null));
+        $wide = max(max($x) - min($x), 0.6 * (max($y) - min($y)), 1.6);
+        foreach ($sheet->spots as $name => $point) {
+            $n = (int) array_search($name, $inside, true);
+            $at[mb_strtolower($name)] =
+                $point ??
+                new Point(
+                    min($x) + ($wide * ($n + 1)) / (count($inside) + 1),
+                    min($y) + 0.24 * max(max($y) - min($y), 1.0),
+                );
+        }
+
+        return $at;
+    }
+
+    /**
+     * @param  array<string, Point>  $at
+     * @return array<string, mixed>
+     */
+    private static function spot(string $name, string $kind, string $where, array $at): array
+    {
+        return ['name' => $name, 'kind' => $kind, 'where' => $where, 'at' => self::point($at[mb_strtolower($name)])];
+    }
+
+    /**
+     * @param  array<string, Point>  $at
+     * @return array<string, mixed>
+     */
+    private static function leg(CableLeg $leg, int $n, array $at, string $system): array
+    {
+        $from = $at[mb_strtolower($leg->from)] ?? null;
+        $to = $at[mb_strtolower($leg->to ?? '')] ?? null;
+        $known = $from !== null && $to !== null;
+        // Loose ends fan out, so that each can be read.
+        $from ??= $to?->go(self::STUB, 200 + 35 * $n);
+        $to ??= $from?->go(self::STUB, 20 + 35 * $n);
+
+        return [
+            'name' => $leg->name,
+            'text' => self::legText($leg, $system),
+            'from' => $from === null ? null : self::point($from),
+            'to' => $to === null ? null : self::point($to),
+            'known' => $known,
+            'far' => $leg->to ?? '?',
+            'traced' => $leg->traced,
+        ];
+    }
+
+    public static function legText(CableLeg $leg, string $system): string
+    {
+        return trim(
+            "{$leg->cores} x {$leg->conductor->label()} " .
+                ($leg->length === null ? '' : Length::say($leg->length, $system)),
+        );
+    }
+
+    /** @return array{float, float} */
+    private static function point(Point $p): array
+    {
+        return [round($p->x, 4), round($p->y, 4)];
+    }
+}

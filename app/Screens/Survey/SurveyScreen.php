@@ -1,0 +1,253 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Survey;
+
+use EmberDusk\Checks\Site\BankFindings;
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Length;
+use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\Site\Radio;
+use EmberDusk\Survey\Site\Site;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+
+/** Every place with its notes as typed and what they say: the sheet, the runs, power, boxes, legs, networks. */
+final readonly class SurveyScreen
+{
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/surveyPicture */
+    public static function picture(JobState $state): array
+    {
+        return [
+            'places' => array_map(
+                static fn(Place $p): array => self::place($state->plan, $p, TapeNotes::read($p->notes)),
+                array_values($state->plan->places),
+            ),
+            'terms' => $state->plan->terms->write(),
+        ];
+    }
+
+    /** @return list<Figure> */
+    public static function ledger(JobState $state): array
+    {
+        $sites = array_map(
+            static fn(Place $p): Site => TapeNotes::read($p->notes)->site,
+            array_values($state->plan->places),
+        );
+        $legs = array_merge(...array_map(static fn(Site $s): array => $s->legs, $sites));
+        $runs = [];
+        foreach (array_values($state->plan->runs) as $n => $run) {
+            $runs[] = new Input(
+                'L' . ($n + 1),
+                $run->name(),
+                $state->plan->terms->inUnit($run->length()),
+                $state->plan->terms->unit(),
+            );
+        }
+        $measured = count(array_filter($state->plan->places, static fn(Place $p): bool => trim($p->notes) !== ''));
+        $count = static fn(string $label, int $value, string $of, string $meaning): Figure => new Figure(
+            $label,
+            $value,
+            $of,
+            0,
+            'n',
+            [new Input('n', $meaning, $value, '')],
+            'Counted in the notes.',
+        );
+
+        return [
+            new Figure(
+                'Strip to light',
+                array_sum(array_map(static fn(Input $i): float => $i->value, $runs)),
+                $state->plan->terms->unit(),
+                2,
+                implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $runs)) ?: '0',
+                $runs,
+                'As in the tape notes when they last could be read; gaps are left out.',
+            ),
+            $count('Places measured', $measured, 'of ' . count($state->plan->places), 'places with notes'),
+            $count(
+                'Legs traced',
+                count(array_filter($legs, static fn(CableLeg $l): bool => $l->traced || $l->open)),
+                'of ' . count($legs),
+                'legs with a result',
+            ),
+            $count(
+                'Hidden boxes',
+                array_sum(array_map(static fn(Site $s): int => count($s->boxes), $sites)),
+                '',
+                'boxes',
+            ),
+            $count(
+                'Outlets and spurs',
+                array_sum(array_map(static fn(Site $s): int => count($s->outlets), $sites)),
+                '',
+                'outlets and spurs',
+            ),
+        ];
+    }
+
+    /** Straight line between a run's ends, where the notes show them. */
+    public static function apart(Plan $plan, Run $run): ?Figure
+    {
+        $metres = $plan->endsApart($run);
+        $apart = $plan->terms->inUnit($metres ?? 0.0);
+        $unit = $plan->terms->unit();
+
+        return $metres === null
+            ? null
+            : new Figure(
+                $run->name() . ': ends apart',
+                $apart,
+                $unit,
+                2,
+                'd',
+                [new Input('d', 'straight line between the two ends', $apart, $unit)],
+                'Within 1 m the eye compares the two ends: the seam rule applies.',
+                'common practice, no source',
+            );
+    }
+
+    /** @return array<string, mixed> as in core/schema/responses.json, $defs/surveyPlace */
+    private static function place(Plan $plan, Place $place, TapeSheet $sheet): array
+    {
+        $site = $sheet->site;
+        $say = static fn(float $metres): string => Length::say($metres, $sheet->system);
+        $runs = array_values(array_filter($plan->runs, static fn(Run $r): bool => $r->place === $place->id));
+
+        return [
+            'id' => $place->id,
+            'name' => $place->name,
+            'notes' => $place->notes,
+            'facts' => implode(
+                ', ',
+                array_filter([
+                    self::floor($site->floor),
+                    $site->height === null ? '' : $say($site->height) . ' high',
+                    $site->damp === null ? '' : ($site->damp ? 'damp' : 'dry'),
+                ]),
+            ),
+            'state' => trim($place->notes) === '' ? 'empty' : ($sheet->slips === [] ? 'read' : 'slips'),
+            'sheet' => SheetPicture::of($sheet, $sheet->system),
+            'runs' => array_map(
+                static fn(Run $r): array => [
+                    'id' => $r->id,
+                    'name' => $r->name(),
+                    'length' => self::length($plan, $r)->toArray(),
+                    'apart' => self::apart($plan, $r)?->toArray(),
+                    'mounting' => $r->mounting,
+                    'light' => $r->light,
+                    'height' => $r->height === null ? '' : $say($r->height),
+                ],
+                $runs,
+            ),
+            'legs' => array_map(
+                static fn(CableLeg $l): array => [
+                    'name' => $l->name,
+                    'way' => "{$l->from} to " . ($l->to ?? '?'),
+                    'text' => SheetPicture::legText($l, $sheet->system),
+                    'laid' => trim($l->laid . ($l->guessed ? ', guessed' : ''), ', '),
+                    'state' => self::legState($l),
+                    'line' => $l->span->line,
+                ],
+                $site->legs,
+            ),
+            'near' => array_map(
+                static fn(array $legs, string $near): array => ['near' => $near, 'legs' => $legs],
+                $near = self::near($site),
+                array_keys($near),
+            ),
+            'batteries' => array_map(
+                static fn(Battery $b): array => [
+                    'name' => $b->spot->name,
+                    'text' => self::battery($b),
+                    'volts' => array_map(static fn(Figure $f): array => $f->toArray(), BankFindings::figures($b)),
+                    'caution' => BankFindings::CAUTION,
+                ],
+                $site->batteries,
+            ),
+            'radios' => array_map(
+                static fn(Radio $r): string => ($r->kind === Radio::WIFI ? 'Wi-Fi' : 'Zigbee hub') .
+                    ' channel ' .
+                    ($r->channel ?? '?') .
+                    ($r->where === '' ? '' : ", {$r->where}"),
+                $site->radios,
+            ),
+        ];
+    }
+
+    private static function length(Plan $plan, Run $run): Figure
+    {
+        $inputs = [];
+        foreach ($run->sections as $n => $length) {
+            $inputs[] = new Input(
+                'L' . ($n + 1),
+                'section ' . ($n + 1) . ' (' . $plan->terms->say($length) . ')',
+                $plan->terms->inUnit($length),
+                $plan->terms->unit(),
+            );
+        }
+
+        return new Figure(
+            $run->name(),
+            $plan->terms->inUnit($run->length()),
+            $plan->terms->unit(),
+            2,
+            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            $inputs,
+            'As in the tape notes when they last could be read; gaps are left out.',
+        );
+    }
+
+    /** @return array<string, list<string>> names of the legs that begin at one point, where there is more than one */
+    private static function near(Site $site): array
+    {
+        $near = [];
+        foreach ($site->legs as $leg) {
+            $near[$leg->from][] = $leg->name;
+        }
+
+        return $near;
+    }
+
+    private static function legState(CableLeg $leg): string
+    {
+        return match (true) {
+            $leg->open => 'no tone',
+            $leg->broken !== [] => 'core ' . implode(' and ', $leg->broken) . ' broken',
+            $leg->joined !== null => "joined with {$leg->joined}",
+            $leg->traced => 'traced',
+            default => 'not traced',
+        };
+    }
+
+    private static function battery(Battery $b): string
+    {
+        return sprintf(
+            '%d of %g V%s, %g V%s%s',
+            $b->blocks,
+            $b->blockVolts,
+            $b->rows > 1 ? " in {$b->rows} rows" : '',
+            $b->volts(),
+            $b->ampHours === null ? '' : sprintf(', %g Ah', $b->rows * $b->ampHours),
+            $b->wants === null ? '' : sprintf(', light wants %g V', $b->wants),
+        );
+    }
+
+    private static function floor(?int $floor): string
+    {
+        return match (true) {
+            $floor === null => '',
+            $floor === 0 => 'ground floor',
+            $floor < 0 => 'floor ' . $floor . ' below ground',
+            default => "floor {$floor}",
+        };
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Survey;
+
+use EmberDusk\Plan\Place;
+use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\Trace\Probe;
+use EmberDusk\Survey\Trace\TracedLeg;
+use EmberDusk\Survey\Trace\Tracer;
+use EmberDusk\Survey\Trace\TraceResult;
+use EmberDusk\Values\Trouble;
+
+/** A trace in words: what to link, which end to touch, and in the end which end is which leg. Ends are numbered from 1. */
+final readonly class TraceScreen
+{
+    public const CAUTION = 'First isolate, lock off and prove dead; then disconnect every leg at both ends. A tester on a live leg can kill. Legs that carry mains are for a licensed person.';
+
+    /**
+     * The legs of a place that begin at one point, as they are traced.
+     *
+     * @return non-empty-list<TracedLeg>
+     *
+     * @throws Trouble when there is nothing to trace
+     */
+    public static function legs(Place $place, string $near): array
+    {
+        $legs = array_values(
+            array_map(
+                static fn(CableLeg $l): TracedLeg => new TracedLeg($l->name, $l->to, $l->cores),
+                array_filter(
+                    TapeNotes::read($place->notes)->site->legs,
+                    static fn(CableLeg $l): bool => $l->from === $near,
+                ),
+            ),
+        );
+        if ($legs === [] || array_filter($legs, static fn(TracedLeg $l): bool => $l->to !== null) === []) {
+            throw Trouble::at(
+                '/near',
+                "No leg of {$place->name} goes from {$near} to a place that is known. Write them into the notes first, such as “leg A {$near} to window 3x2.5”.",
+            );
+        }
+
+        return count($legs) <= Tracer::MOST
+            ? $legs
+            : throw Trouble::at('/near', 'At most ' . Tracer::MOST . ' legs are traced in one go.');
+    }
+
+    /**
+     * @param  non-empty-list<TracedLeg>  $legs
+     * @param  list<array{Probe, bool}>  $answers
+     * @return array<string, mixed> step, ends and found of core/schema/responses.json, $defs/traceAnswer
+     */
+    public static function of(array $legs, array $answers): array
+    {
+        $next = Tracer::next($legs, $answers);
+        $last = end($answers);
+        $found = $next instanceof TraceResult ? $next->found : [];
+
+        return [
+            'legs' => array_map(static fn(TracedLeg $l): string => "{$l->name} to " . ($l->to ?? '?'), $legs),
+            'asked' => count($answers),
+            'step' =>
+                $next instanceof Probe
+                    ? [
+                        'link' => self::far($legs, $next->linked, 1),
+                        'open' => self::far($legs, $next->linked, 0),
+                        'end' => $next->end + 1,
+                        'cores' => $next->cores,
+                        'same' => $last !== false && $last[0]->linked === $next->linked,
+                    ]
+                    : null,
+            'ends' =>
+                $next instanceof TraceResult
+                    ? array_map(
+                        static fn(int $n, array $of): array => ['number' => $n + 1, 'legs' => $of],
+                        array_keys($next->ends),
+                        $next->ends,
+                    )
+                    : [],
+            'found' => array_map(
+                static fn(string $leg, string $text): array => ['leg' => $leg, 'text' => $text],
+                array_keys($found),
+                $found,
+            ),
+            'caution' => self::CAUTION,
+        ];
+    }
+
+    /**
+     * @param  list<TracedLeg>  $legs
+     * @return list<string> far ends of the legs whose bit is as asked
+     */
+    private static function far(array $legs, int $linked, int $bit): array
+    {
+        $far = [];
+        foreach ($legs as $n => $leg) {
+            if ($leg->to !== null && (($linked >> $n) & 1) === $bit) {
+                $far[] = "{$leg->name}: {$leg->to}";
+            }
+        }
+
+        return $far;
+    }
+}

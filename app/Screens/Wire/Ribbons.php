@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Wire;
+
+use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Circuit\CableFigures;
+use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Channel;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Trouble;
+
+/** The ribbon of a run: its marks, feeds, cables and what lies along it. */
+final readonly class Ribbons
+{
+    /** Places along a ribbon whose colour is told: more are not told apart. */
+    private const STOPS = 90;
+
+    /** Runs of a job of which all curves are sent, and places whose light is sent of the others. */
+    private const FEW = 8;
+
+    private const SMALL = 24;
+
+    /** @return array<string, mixed> */
+    public static function run(JobState $state, Run $run): array
+    {
+        $plan = $state->plan;
+        $strip = $plan->strip($run->strip);
+        $marks = $plan->cutMarks($run);
+        $result = $state->shown($run->id);
+        $trouble = $state->results[$run->id] ?? null;
+        $trunk = $plan->cableTo($run->controller ?? '');
+
+        return [
+            'id' => $run->id,
+            'name' => $run->name(),
+            'length' => Figure::print($marks?->length() ?? $run->length(), 2),
+            'metres' => $marks?->length() ?? $run->length(),
+            'pitch' => $marks->pitch ?? 0.0,
+            'lastPad' => $marks?->lastPad() ?? 0,
+            'strip' => $strip?->name(),
+            'colours' => array_map(static fn(Channel $c): string => $c->colour, $strip->channels ?? []),
+            'channels' => array_map(static fn(Channel $c): string => $c->name, $strip->channels ?? []),
+            'nominalVolts' => $strip->volts ?? 0.0,
+            'evennessLimit' => $plan->limits->evenness,
+            'endsMeet' => Seam::applies($plan, $run),
+            'trouble' => $trouble instanceof Trouble ? $trouble->getMessage() : null,
+            'supply' => self::device(
+                $plan->supply($run->supply)?->name(),
+                $run->supply,
+                $result !== null && ($supply = $plan->supply($run->supply)) !== null
+                    ? RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply))
+                    : null,
+            ),
+            'controller' => self::device(
+                $plan->controller($run->controller)?->name(),
+                $run->controller,
+                $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
+            ),
+            'trunk' => $trunk === null ? null : self::cable($state, $trunk, $result),
+            'place' => $plan->places[$run->place]->name ?? '',
+            'pins' => $run->pins,
+            'cables' => self::ways($state, $run, $result),
+            'taps' => Taps::of($state, $run),
+            'load' => $strip === null ? null : RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load')->toArray(),
+            'evenness' => $result === null ? null : RunFigures::evenness($result)->toArray(),
+            'feeds' => self::feeds($state, $run, $result),
+            ...self::curves($state, $run, $result),
+        ];
+    }
+
+    /**
+     * Everything along a run; of runs that are shown small in a large job only the light at some places.
+     *
+     * @return array<string, mixed>
+     */
+    private static function curves(JobState $state, Run $run, ?RunResult $result): array
+    {
+        $strip = $state->plan->strip($run->strip);
+        if ($result === null || $strip === null) {
+            return ['thin' => false, 'light' => [], 'volts' => [], 'amps' => [], 'seen' => [], 'spread' => []];
+        }
+        if (count($state->plan->runs) > self::FEW && !in_array($run->id, $state->open, true)) {
+            $count = min(self::SMALL, count($result->light));
+
+            return [
+                'thin' => true,
+                'light' => array_map(
+                    static fn(int $n): float => round(
+                        $result->light[(int) round(($n * (count($result->light) - 1)) / max(1, $count - 1))],
+                        3,
+                    ),
+                    range(0, max(0, $count - 1)),
+                ),
+                'volts' => [],
+                'amps' => [],
+                'seen' => [],
+                'spread' => [],
+            ];
+        }
+
+        return [
+            'thin' => false,
+            'light' => self::rounded($result->light, 5),
+            'volts' => array_map(static fn(array $v): array => self::rounded($v, 4), $result->volts),
+            'amps' => self::rounded($result->railAmps, 4),
+            'seen' => self::seen($result, $strip),
+            'spread' => array_map(static fn(array $l): array => self::rounded($l, 4), $result->spread),
+        ];
+    }
+
+    /** @return list<string> colours that will be seen at some places along the run, brightness with them */
+    private static function seen(RunResult $result, Strip $strip): array
+    {
+        $seen = RunFigures::seen($result, $strip);
+        $brightest = max($result->brightest(), 1e-9);
+        $count = min(self::STOPS, count($seen));
+        $colours = [];
+        for ($n = 0; $n < $count; $n++) {
+            $group = (int) round(($n * (count($seen) - 1)) / max(1, $count - 1));
+            $colours[] = $seen[$group]->hex(min(1.0, $result->light[$group] / $brightest));
+        }
+
+        return $colours;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function feeds(JobState $state, Run $run, ?RunResult $result): array
+    {
+        $marks = $state->plan->cutMarks($run);
+        $feeds = [];
+        foreach ($state->plan->feedsOf($run) as $feed) {
+            $cable = $state->plan->cableTo($feed->id);
+            $feeds[] = [
+                'id' => $feed->id,
+                'pad' => $feed->pad,
+                'at' => $marks?->position($feed->pad) ?? 0.0,
+                'cable' => $cable === null ? null : self::cable($state, $cable, $result),
+            ];
+        }
+
+        return $feeds;
+    }
+
+    /** @return list<array<string, mixed>> every cable on the way to the run, in the order of the current, each with where it goes */
+    private static function ways(JobState $state, Run $run, ?RunResult $result): array
+    {
+        $plan = $state->plan;
+        $marks = $plan->cutMarks($run);
+        $cables =
+            $run->controller === null || $plan->strip($run->strip)?->switched() === false
+                ? []
+                : array_reverse($plan->wayTo($run->controller), true);
+        foreach ($plan->feedsOf($run) as $feed) {
+            $cables += array_reverse($plan->wayTo($feed->id), true);
+        }
+        $end = static fn(string $id): string => isset($plan->feeds[$id])
+            ? sprintf('%.2f m', $marks?->position($plan->feeds[$id]->pad) ?? 0.0)
+            : strtoupper($id);
+
+        return array_values(
+            array_map(
+                static fn(LaidCable $c): array => [
+                    'way' => $end($c->from) . ' to ' . $end($c->to),
+                    'cable' => self::cable($state, $c, $result),
+                ],
+                $cables,
+            ),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function cable(JobState $state, LaidCable $cable, ?RunResult $result): array
+    {
+        $kit = $state->plan->cable($cable->kit);
+        $of = $result->cables[$cable->id] ?? null;
+
+        return [
+            'id' => $cable->id,
+            'kit' => $cable->kit,
+            'label' => $kit === null ? '' : $kit->cores . ' x ' . $kit->conductor->label(),
+            'length' => Figure::print($cable->length, 2),
+            'reckoned' => $cable->reckoned,
+            'joint' => $cable->joint ?? '',
+            'fuse' => $cable->fuse ?? '',
+            'existing' => $cable->existing,
+            'drop' => $of === null ? null : CableFigures::cableDrop($state->plan, $of)->toArray(),
+            'amps' => $of === null ? null : CableFigures::cableAmps($of)->toArray(),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function device(?string $name, ?string $id, ?Figure $figure): ?array
+    {
+        return $name === null || $id === null ? null : ['id' => $id, 'name' => $name, 'figure' => $figure?->toArray()];
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    private static function rounded(array $values, int $decimals): array
+    {
+        return array_map(static fn(float $v): float => round($v, $decimals), $values);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Wire;
+
+use EmberDusk\Job\JobState;
+
+/** The job's scenes, and what can be set in one: every controller's channels, every pixel run. */
+final readonly class SceneRows
+{
+    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/sceneRow */
+    public static function of(JobState $state): array
+    {
+        $rows = [];
+        foreach ($state->plan->scenes as $id => $scene) {
+            $rows[] = [
+                'id' => $id,
+                'name' => $scene->name,
+                'levels' => array_map(
+                    static fn(string $of, array $duties): array => ['of' => $of, 'duties' => $duties],
+                    array_keys($scene->levels),
+                    array_values($scene->levels),
+                ),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{id: string, name: string, channels: list<string>}> */
+    public static function dimmed(JobState $state): array
+    {
+        $plan = $state->plan;
+        $rows = [];
+        foreach ($plan->runs as $run) {
+            $strip = $plan->strip($run->strip);
+            if ($strip === null) {
+                continue;
+            }
+            $id = $strip->switched() ? $run->controller : $run->id;
+            if ($id !== null) {
+                $name = isset($rows[$id])
+                    ? "{$rows[$id]['name']}, {$run->name()}"
+                    : ($strip->switched() ? strtoupper($id) . ' ' : '') . $run->name();
+                $rows[$id] = [
+                    'id' => $id,
+                    'name' => $name,
+                    'channels' => array_map(static fn($c): string => $c->name, $strip->channels),
+                ];
+            }
+        }
+
+        return array_values($rows);
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Wire;
+
+use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Circuit\CableFigures;
+use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+
+/** Ribbons: every run at true length with its feeds, its cables and the curves along it. */
+final readonly class WireScreen
+{
+    /** @return array<string, mixed> */
+    public static function picture(JobState $state): array
+    {
+        return [
+            'runs' => array_map(static fn(Run $r): array => Ribbons::run($state, $r), array_values($state->plan->runs)),
+            'cables' => array_map(
+                static fn(KitSnapshot $f): array => [
+                    'id' => $f->entry->id(),
+                    'name' => $f->entry->name(),
+                    'label' =>
+                        $f->entry instanceof Cable ? $f->entry->cores . ' x ' . $f->entry->conductor->label() : '',
+                ],
+                $state->shelf->ofKind('cable'),
+            ),
+            'joints' => self::options($state, 'connector'),
+            'fuses' => self::options($state, 'fuse'),
+            'supplies' => SupplyRows::of($state),
+            'fixtures' => FixtureRows::of($state),
+            'fixtureKit' => self::options($state, 'fixture'),
+            'places' => array_map(
+                static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name, 'label' => ''],
+                array_values($state->plan->places),
+            ),
+            'scene' => $state->scene,
+            'scenes' => SceneRows::of($state),
+            'dimmed' => SceneRows::dimmed($state),
+        ];
+    }
+
+    /** @return list<array{id: string, name: string, label: string}> what the shelf has of a kind */
+    private static function options(JobState $state, string $kind): array
+    {
+        return array_map(
+            static fn(KitSnapshot $f): array => [
+                'id' => $f->entry->id(),
+                'name' => $f->entry->name(),
+                'label' => $f->entry instanceof Fuse ? sprintf('%g A', $f->entry->amps) : $f->entry->name(),
+            ],
+            $state->shelf->ofKind($kind),
+        );
+    }
+
+    /** @return list<Figure> of the one run that is wired, or the sum and the worst of all, each saying which it is */
+    public static function ledger(JobState $state): array
+    {
+        $runs = array_values(
+            array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->strip($r->strip) !== null),
+        );
+        $figures = count($runs) === 1 ? self::figures($state, $runs[0]) : self::worst($state, $runs);
+        if ($state->plan->cables !== []) {
+            $figures[] = CableFigures::copper($state->plan);
+        }
+
+        return $figures;
+    }
+
+    /** @return list<Figure> */
+    private static function figures(JobState $state, Run $run): array
+    {
+        $strip = $state->plan->strip($run->strip);
+        $supply = $state->plan->supply($run->supply);
+        $result = $state->result($run->id);
+        if ($strip === null) {
+            return [];
+        }
+        $figures = [RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full')];
+        if ($result === null || $supply === null) {
+            return $figures;
+        }
+        $figures[] = RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply));
+        $figures[] = RunFigures::darkest($result, $strip);
+        $figures[] = RunFigures::evenness($result);
+        if (Seam::applies($state->plan, $run)) {
+            $figures[] = RunFigures::seam($result);
+        }
+        if (count($strip->channels) > 1) {
+            $figures[] = RunFigures::shift($result, $strip);
+        }
+        $figures[] = RunFigures::drop($result);
+
+        return $figures;
+    }
+
+    /**
+     * The load of all runs, and of each other figure the worst one with its run's name.
+     *
+     * @param  list<Run>  $runs
+     * @return list<Figure>
+     */
+    private static function worst(JobState $state, array $runs): array
+    {
+        $loads = [];
+        $worst = [];
+        foreach ($runs as $n => $run) {
+            foreach (self::figures($state, $run) as $figure) {
+                $kind = preg_replace('/^S\d+ /', '', $figure->label) ?? $figure->label;
+                if ($kind === 'Load, all full') {
+                    $loads[] = new Input('P' . ($n + 1), $run->name(), $figure->value, 'W');
+
+                    continue;
+                }
+                $less = in_array($kind, ['Darkest light', 'Evenness'], true);
+                if (
+                    !isset($worst[$kind]) ||
+                    ($less ? $figure->value < $worst[$kind]->value : $figure->value > $worst[$kind]->value)
+                ) {
+                    $worst[$kind] = $figure->named(
+                        str_contains($figure->label, $run->name()) || $kind !== $figure->label
+                            ? $figure->label
+                            : "{$figure->label}, {$run->name()}",
+                    );
+                }
+            }
+        }
+
+        return [
+            ...$loads === []
+                ? []
+                : [
+                    new Figure(
+                        'Load, all full',
+                        array_sum(array_map(static fn(Input $i): float => $i->value, $loads)),
+                        'W',
+                        0,
+                        implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $loads)),
+                        $loads,
+                        'Nominal: as labelled, before any drop.',
+                        'common practice, no source',
+                    ),
+                ],
+            ...array_values($worst),
+        ];
+    }
+}

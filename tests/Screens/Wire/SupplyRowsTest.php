@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Screens\Wire;
+
+use App\Screens\Wire\SupplyRows;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Job\JobState;
+use EmberDusk\Tests\Demo;
+use PHPUnit\Framework\TestCase;
+
+final class SupplyRowsTest extends TestCase
+{
+    public function test_supplies_say_average_peak_and_how_long_a_battery_lasts(): void
+    {
+        $plan = Demo::with(Demo::run('2.00', 'strip-single-12', 'battery-12', 'controller-zigbee-1', 'cable-2x25'));
+        $full = Engine::solve($plan, $plan->run('line'));
+        [$row] = SupplyRows::of(new JobState($plan, ['line' => $full], Demo::shelf(), []));
+        self::assertTrue($row['battery']);
+        self::assertSame($row['average']['text'], $row['peak']['text'], 'at full both are one');
+        // 105 Ah by what 2 m of 9.6 W/m draw.
+        self::assertEqualsWithDelta(105 / $full->supplyAmps, $row['runTime']['value'], 1e-9);
+        self::assertStringContainsString('never solder to a cell', $row['notes'][0]);
+        [$mains] = SupplyRows::of(
+            new JobState(
+                Demo::run('2.00', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'),
+                [],
+                Demo::shelf(),
+                [],
+            ),
+        );
+        self::assertSame(
+            [null, null, null, false],
+            [$mains['average'], $mains['peak'], $mains['runTime'], $mains['battery']],
+            'nothing is solved',
+        );
+    }
+}
