@@ -9,10 +9,9 @@ use App\Models\Job;
 use App\Models\User;
 use App\Plans\Revisions;
 use App\Plans\Shelves;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\Responses;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -64,7 +63,7 @@ abstract class TestCase extends BaseTestCase
     protected function answer(TestResponse $response, string $as = 'answer'): array
     {
         $response->assertSuccessful();
-        Schema::check(Json::object((string) $response->getContent()), 'responses#/$defs/' . $as);
+        Responses::check((string) $response->getContent(), $as);
 
         return (array) $response->json();
     }

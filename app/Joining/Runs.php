@@ -39,7 +39,7 @@ final readonly class Runs
         });
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/joinAnswer */
+    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer */
     public static function look(Job $job, JoinRun $run): array
     {
         return DB::transaction(static function () use ($job, $run): array {

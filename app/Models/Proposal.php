@@ -20,7 +20,7 @@ use Illuminate\Support\Carbon;
  * @property int $solved layouts so far
  * @property string $about what is being planned
  * @property bool $stop whether somebody asked to end it
- * @property string|null $answer JSON as in core/schema/responses.json, $defs/proposal; of a failed one the message
+ * @property string|null $answer JSON as in app/Screens/Wire/wire.json, $defs/proposal; of a failed one the message
  * @property Carbon $updated_at
  * @property-read Job $job
  */

@@ -18,7 +18,7 @@ final readonly class JobList
 
     /**
      * @param  list<string>  $words  all of which stand in name or client
-     * @return array<string, mixed> as in core/schema/responses.json, $defs/home
+     * @return array<string, mixed> as in app/Screens/Home/home.json, $defs/home
      */
     public function page(Crew $crew, array $words, bool $archived, int $page): array
     {

@@ -20,7 +20,7 @@ final readonly class ShelfUses
 
     public function __construct(private Workshop $workshop) {}
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/uses: those that hold an older copy first; jobs in the archive are left alone */
+    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/uses: those that hold an older copy first; jobs in the archive are left alone */
     public function of(Crew $crew, string $entry, ?KitSnapshot $now): array
     {
         $held = static fn(): Builder => Job::query()
@@ -52,7 +52,7 @@ final readonly class ShelfUses
         ];
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/shift */
+    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/shift */
     public function shift(Job $job, string $entry): array
     {
         $shelf = Shelves::ofCrew($job->crew);

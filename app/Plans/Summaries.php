@@ -25,7 +25,7 @@ final readonly class Summaries
 
     /**
      * @param  list<int>  $jobs  of one crew
-     * @return array<int, array<string, mixed>|null> by job, as in core/schema/responses.json, $defs/jobSummary; null where it has to be worked out first
+     * @return array<int, array<string, mixed>|null> by job, as in app/Screens/Home/home.json, $defs/jobSummary; null where it has to be worked out first
      */
     public function known(Crew $crew, array $jobs): array
     {

@@ -55,7 +55,7 @@ final readonly class Workshop
 
     /**
      * @param  list<string>  $open  runs that are shown large
-     * @return array<string, mixed> as in core/schema/responses.json, $defs/answer
+     * @return array<string, mixed> as in app/Screens/screen.json, $defs/answer
      */
     public function answer(
         Job $job,

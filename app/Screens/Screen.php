@@ -20,7 +20,7 @@ use EmberDusk\Values\Trouble;
 final readonly class Screen
 {
     /**
-     * @return array<string, mixed> as in core/schema/responses.json, $defs/desk
+     * @return array<string, mixed> as in app/Screens/screen.json, $defs/desk
      *
      * @throws Trouble when there is no such stage
      */

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Plans\Revisions;
+use EmberDusk\Tests\Responses;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Testing\TestResponse;
@@ -144,9 +145,6 @@ final class JoinRunTest extends TestCase
             'X-Inertia-Version' => (string) inertia()->getVersion(),
         ])->assertOk();
         $sheet = (array) $page->json('props.sheet');
-        \EmberDusk\Formats\Schema::check(
-            \EmberDusk\Formats\Json::object(json_encode($sheet, JSON_THROW_ON_ERROR)),
-            'responses#/$defs/sheetPicture',
-        );
+        Responses::check($sheet, 'sheetPicture');
     }
 }

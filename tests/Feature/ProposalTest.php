@@ -8,8 +8,7 @@ use App\Models\Job;
 use App\Models\Proposal;
 use App\Plans\Propose;
 use App\Plans\Revisions;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
+use EmberDusk\Tests\Responses;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
@@ -58,7 +57,7 @@ final class ProposalTest extends TestCase
     public function test_a_proposal_is_worked_out_and_taken(): void
     {
         $told = $this->proposed(['cove'], []);
-        Schema::check(Json::object(Json::compact($told)), 'responses#/$defs/proposalState');
+        Responses::check($told, 'proposalState');
         self::assertSame('done', $told['state']);
         self::assertNotSame([], $told['proposal']['cheaper']);
         self::assertNotSame([], $told['proposal']['drawn']['broken']);

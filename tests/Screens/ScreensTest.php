@@ -11,7 +11,6 @@ use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
@@ -24,6 +23,7 @@ use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Schedule\Tick;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\Responses;
 use EmberDusk\Values\Finding;
 use PHPUnit\Framework\TestCase;
 
@@ -193,15 +193,12 @@ final class ScreensTest extends TestCase
         ];
         foreach ($plans as $plan) {
             foreach (array_keys(Stages::ALL) as $stage) {
-                Schema::check(
-                    Json::object(Json::compact(Screen::of($stage, self::work($plan)))),
-                    'responses#/$defs/desk',
-                );
+                Responses::check(Screen::of($stage, self::work($plan)), 'desk');
             }
             $sheet =
                 ['printed' => '', 'joined' => null] +
                 Sheet::of($plan, self::work($plan)->results, ['0:01  C1 switched on'], ['K3 is not measured yet'], 7);
-            Schema::check(Json::object(Json::compact($sheet)), 'responses#/$defs/sheetPicture');
+            Responses::check($sheet, 'sheetPicture');
         }
         self::assertCount(4, $plans);
     }

@@ -8,12 +8,11 @@ use App\Screens\Screen;
 use App\Screens\Stages;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\Responses;
 use EmberDusk\Tests\SeededJobs;
 use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -36,7 +35,7 @@ final class SeededJobsTest extends TestCase
         $plan = SeededJobs::of($seed);
         $state = new JobState($plan, self::solved($plan), Demo::shelf(), [], today: '2026-12-01', time: '09:00');
         foreach (array_keys(Stages::ALL) as $stage) {
-            Schema::check(Json::object(Json::compact(Screen::of($stage, $state))), 'responses#/$defs/desk');
+            Responses::check(Screen::of($stage, $state), 'desk');
         }
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
     }

@@ -45,7 +45,7 @@ final readonly class HandoverController
         return Paper::pdf($this->html($job), Str::slug($job->name));
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/sheetPicture */
+    /** @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture */
     private function sheet(Job $job): array
     {
         $revision = Revisions::newest($job);

@@ -137,7 +137,7 @@ final readonly class ShelfController
         ]);
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/found */
+    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/found */
     private static function found(ShelfRequest $request, Crew $crew): array
     {
         $matching = $crew->kitEntries();

@@ -23,7 +23,7 @@ use EmberDusk\Values\Range;
 /** The work as lanes, a person each, over the days: what waits for parts or cures, what the end hangs on, what is done. */
 final readonly class BuildScreen
 {
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildPicture */
+    /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildPicture */
     public static function picture(JobState $state): array
     {
         $schedule = $state->schedule();

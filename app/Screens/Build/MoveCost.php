@@ -13,7 +13,7 @@ use EmberDusk\Schedule\RemainingWork;
 final readonly class MoveCost
 {
     /**
-     * @return array{broken: list<string>, costs: list<array{what: string, before: string, after: string}>} as in core/schema/responses.json, $defs/moveCost
+     * @return array{broken: list<string>, costs: list<array{what: string, before: string, after: string}>} as in app/Screens/Build/build.json, $defs/moveCost
      *
      * @throws \EmberDusk\Values\Trouble when the step is not there or done
      */

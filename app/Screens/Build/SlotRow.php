@@ -10,7 +10,7 @@ use EmberDusk\Schedule\Slot;
 /** A step at its time, as the lanes and the day sheets show it. */
 final readonly class SlotRow
 {
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildSlot */
+    /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildSlot */
     public static function of(JobState $state, Slot $slot): array
     {
         $waits = [];

@@ -14,7 +14,7 @@ use EmberDusk\Values\Range;
 /** A step with its reasons, how long it takes with the working of that, and what it took. */
 final readonly class StepRow
 {
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/buildStep */
+    /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildStep */
     public static function of(JobState $state, Step $step): array
     {
         $tick = $state->ticks[$step->id] ?? null;

@@ -13,7 +13,7 @@ use EmberDusk\Kit\Profiles\Signal;
 /** A live run as the screen shows it: step, lanes, the drawn kit, the app's list, the log. Times in run seconds. */
 final readonly class JoinPicture
 {
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/joinPicture */
+    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinPicture */
     public static function of(LiveRun $run, float $now): array
     {
         $site = $run->site($now);

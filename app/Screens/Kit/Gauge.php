@@ -55,7 +55,7 @@ final readonly class Gauge
         return [$this->offers >= $this->asks - 1e-9 ? 0 : 1, $this->offers];
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/gauge */
+    /** @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/gauge */
     public function toArray(): array
     {
         $text = static fn(float $v): string => Figure::print($v, $v < 100 ? 1 : 0);

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Run;
 /** How each run is made up, with what there is to choose from, and what of it cannot be. */
 final readonly class AssemblyRows
 {
-    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/makingRow */
+    /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/makingRow */
     public static function of(JobState $state): array
     {
         $plan = $state->plan;

@@ -17,7 +17,7 @@ use EmberDusk\Values\Input;
 /** The lines of the parts list, each number with its working, and which step waits for it. */
 final readonly class PartRows
 {
-    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/partRow */
+    /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/partRow */
     public static function of(JobState $state): array
     {
         $schedule = $state->schedule();

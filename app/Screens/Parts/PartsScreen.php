@@ -22,7 +22,7 @@ final readonly class PartsScreen
     /** Materials whose rest is told in the ledger. */
     private const LEFT = 3;
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/partsPicture */
+    /** @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/partsPicture */
     public static function picture(JobState $state): array
     {
         $list = $state->schedule()->parts;

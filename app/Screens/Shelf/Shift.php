@@ -14,7 +14,7 @@ use EmberDusk\Values\Finding;
 /** What would move if one plan took another's place: figures that print otherwise, findings that come and go. */
 final readonly class Shift
 {
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/shift */
+    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/shift */
     public static function of(JobState $before, JobState $after): array
     {
         $old = self::figures($before);

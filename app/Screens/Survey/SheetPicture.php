@@ -23,7 +23,7 @@ final readonly class SheetPicture
     /** Metres that a leg is drawn when nobody knows where it ends. */
     private const STUB = 0.8;
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/sheet */
+    /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/sheet */
     public static function of(TapeSheet $sheet, string $system): array
     {
         $at = self::places($sheet);

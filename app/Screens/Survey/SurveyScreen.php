@@ -22,7 +22,7 @@ use EmberDusk\Values\Input;
 /** Every place with its notes as typed and what they say: the sheet, the runs, power, boxes, legs, networks. */
 final readonly class SurveyScreen
 {
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/surveyPicture */
+    /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/surveyPicture */
     public static function picture(JobState $state): array
     {
         return [
@@ -115,7 +115,7 @@ final readonly class SurveyScreen
             );
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/surveyPlace */
+    /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/surveyPlace */
     private static function place(Plan $plan, Place $place, TapeSheet $sheet): array
     {
         $site = $sheet->site;

@@ -51,7 +51,7 @@ final readonly class TraceScreen
     /**
      * @param  non-empty-list<TracedLeg>  $legs
      * @param  list<array{Probe, bool}>  $answers
-     * @return array<string, mixed> step, ends and found of core/schema/responses.json, $defs/traceAnswer
+     * @return array<string, mixed> step, ends and found of app/Screens/Survey/survey.json, $defs/traceAnswer
      */
     public static function of(array $legs, array $answers): array
     {

@@ -11,7 +11,7 @@ use EmberDusk\Kit\KitSnapshot;
 /** The job's fixtures, each with the modules and supplies that could feed and dim it. */
 final readonly class FixtureRows
 {
-    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/fixtureRow */
+    /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/fixtureRow */
     public static function of(JobState $state): array
     {
         $plan = $state->plan;

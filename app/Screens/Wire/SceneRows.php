@@ -9,7 +9,7 @@ use EmberDusk\Job\JobState;
 /** The job's scenes, and what can be set in one: every controller's channels, every pixel run. */
 final readonly class SceneRows
 {
-    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/sceneRow */
+    /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/sceneRow */
     public static function of(JobState $state): array
     {
         $rows = [];

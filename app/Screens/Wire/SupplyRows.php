@@ -16,7 +16,7 @@ use EmberDusk\Values\Input;
 /** The job's supplies: average and peak, at full or in the scene that is looked at, and what their leaflets and the tables say. */
 final readonly class SupplyRows
 {
-    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/supplyRow */
+    /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/supplyRow */
     public static function of(JobState $state): array
     {
         $rows = [];

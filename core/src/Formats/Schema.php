@@ -12,17 +12,18 @@ use stdClass;
 /** Holds a document against one of the schemas in core/schema and says where and what was expected. */
 final class Schema
 {
-    private const BASE = 'https://ember-dusk.invalid/schema/';
+    private const BASE = 'https://ember-dusk.invalid/';
 
     private static ?Validator $validator = null;
 
     /**
-     * @param  string  $name  file name in core/schema without .json, with a #/$defs/… part when wanted
+     * @param  string  $name  file name in core/schema, or in a directory that was registered, without .json; with a #/$defs/… part when wanted
      *
      * @throws Trouble at the JSON Pointer of the first slip
      */
     public static function check(stdClass $document, string $name): void
     {
+        $name = str_contains(strtok($name, '#') ?: '', '/') ? $name : "schema/{$name}";
         $result = self::validator()->validate(
             $document,
             self::BASE . str_replace('#', '.json#', $name) . (str_contains($name, '#') ? '' : '.json'),
@@ -33,11 +34,19 @@ final class Schema
         }
     }
 
+    /** Schemas of another directory, by NAME/file from then on. */
+    public static function register(string $name, string $directory): void
+    {
+        self::validator()
+            ->resolver()
+            ?->registerPrefix(self::BASE . $name . '/', $directory);
+    }
+
     private static function validator(): Validator
     {
         if (self::$validator === null) {
             self::$validator = new Validator();
-            self::$validator->resolver()?->registerPrefix(self::BASE, dirname(__DIR__, 2) . '/schema');
+            self::$validator->resolver()?->registerPrefix(self::BASE . 'schema/', dirname(__DIR__, 2) . '/schema');
         }
 
         return self::$validator;

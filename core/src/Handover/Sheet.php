@@ -23,7 +23,7 @@ final readonly class Sheet
      * @param  array<string, RunResult|mixed>  $results  by run
      * @param  list<string>  $joinLog  the last join run in words, with its times
      * @param  list<string>  $open  what was still wrong or undecided, worst first
-     * @return array<string, mixed> as in core/schema/responses.json, $defs/sheetPicture
+     * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
     public static function of(Plan $plan, array $results, array $joinLog, array $open, int $revision): array
     {

@@ -50,7 +50,7 @@ final readonly class Kind
         }
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/kind */
+    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/kind */
     public function toArray(): array
     {
         return [

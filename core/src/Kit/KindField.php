@@ -88,7 +88,7 @@ final readonly class KindField
         }
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/kindField */
+    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/kindField */
     public function toArray(): array
     {
         return [

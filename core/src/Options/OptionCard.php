@@ -47,7 +47,7 @@ final readonly class OptionCard
 
     /**
      * @param  array<string, float>  $best  by row, over all options
-     * @return array<string, mixed> as in core/schema/responses.json, $defs/optionCard
+     * @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/optionCard
      */
     public function toArray(array $best): array
     {

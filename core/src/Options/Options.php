@@ -46,7 +46,7 @@ final readonly class Options
         );
     }
 
-    /** @return list<array<string, mixed>> as in core/schema/responses.json, $defs/optionCard; the best of a row is told where they differ */
+    /** @return list<array<string, mixed>> as in app/Screens/Kit/kit.json, $defs/optionCard; the best of a row is told where they differ */
     public static function of(Plan $plan, Run $run, ShelfSource $shelf): array
     {
         if ($run->parts > 1) {

@@ -66,7 +66,7 @@ final readonly class Drawn
         );
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/drawn */
+    /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/drawn */
     public function toArray(): array
     {
         return [

@@ -115,7 +115,7 @@ final readonly class Proposal
         );
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/proposal */
+    /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/proposal */
     public function toArray(ShelfSource $shelf): array
     {
         $nearest = array_values(array_filter(array_map(static fn(array $c): ?Tried => $c[1], $this->clashes)));

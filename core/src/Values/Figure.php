@@ -56,7 +56,7 @@ final readonly class Figure
         return (float) $text === 0.0 ? ltrim($text, '-') : $text;
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/figure */
+    /** @return array<string, mixed> as in app/Screens/screen.json, $defs/figure */
     public function toArray(): array
     {
         return [

@@ -33,7 +33,7 @@ final readonly class Finding
         return $findings;
     }
 
-    /** @return array<string, mixed> as in core/schema/responses.json, $defs/finding */
+    /** @return array<string, mixed> as in app/Screens/screen.json, $defs/finding */
     public function toArray(): array
     {
         return [

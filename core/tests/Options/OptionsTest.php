@@ -7,13 +7,12 @@ namespace EmberDusk\Tests\Options;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Solver\Newton;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Options\Options;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Tests\Circuit\Ngspice;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 
 /** Options side by side: each a plan of its own that can be solved, priced by hand and taken over. */
@@ -34,10 +33,7 @@ final class OptionsTest extends TestCase
                     'options' => array_map(self::requirement(...), array_values($requirements)),
                 ]);
         $cards = Options::of($plan, $plan->run('cove'), Demo::shelf());
-        Schema::check(
-            Json::object(Json::compact(['run' => 'cove', 'name' => 'Cove', 'options' => $cards])),
-            'responses#/$defs/options',
-        );
+        Responses::check(['run' => 'cove', 'name' => 'Cove', 'options' => $cards], 'options');
 
         return $cards;
     }

@@ -6,8 +6,6 @@ namespace EmberDusk\Tests\Planner;
 
 use EmberDusk\Checks\Protection\LimitedPower;
 use EmberDusk\Costing\Bill;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
@@ -19,6 +17,7 @@ use EmberDusk\Planner\Proposal;
 use EmberDusk\Planner\Search;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FortyRuns;
+use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 
 /** What a proposal says and does: difference to what is drawn, what is kept, what clashes, what is left, and jobs too large to look at every way. */
@@ -29,7 +28,7 @@ final class ProposalTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $proposal = Planner::of($plan, ['cove'], Demo::shelf());
         $shown = $proposal->toArray(Demo::shelf());
-        Schema::check(Json::object(Json::compact($shown)), 'responses#/$defs/proposal');
+        Responses::check($shown, 'proposal');
         self::assertIsArray($shown['drawn']);
         $sum = array_sum(array_map(static fn(array $l): float => (float) $l['difference'], $shown['drawn']['lines']));
         self::assertEqualsWithDelta(-(float) $shown['drawn']['dearer'], $sum, 1e-6);

@@ -10,8 +10,6 @@ use App\Screens\Build\Papers;
 use App\Screens\Home\Waiting;
 use App\Screens\Parts\PartsScreen;
 use EmberDusk\Checks\Schedule\ScheduleFindings;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
@@ -24,6 +22,7 @@ use EmberDusk\Schedule\Tick;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FigureAssertions;
+use EmberDusk\Tests\Responses;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use PHPUnit\Framework\TestCase;
@@ -98,12 +97,9 @@ final class BuildFiguresTest extends TestCase
             ),
             ['isolate-lecture' => new Tick('isolate-lecture', 9, '2026-11-30 08:09')],
         );
-        Schema::check(Json::object(Json::compact(PartsScreen::picture($state))), 'responses#/$defs/partsPicture');
-        Schema::check(Json::object(Json::compact(BuildScreen::picture($state))), 'responses#/$defs/buildPicture');
-        Schema::check(
-            Json::object(Json::compact(MoveCost::of($state, new Pin('tidy-lecture', '2026-12-07', 120)))),
-            'responses#/$defs/moveCost',
-        );
+        Responses::check(PartsScreen::picture($state), 'partsPicture');
+        Responses::check(BuildScreen::picture($state), 'buildPicture');
+        Responses::check(MoveCost::of($state, new Pin('tidy-lecture', '2026-12-07', 120)), 'moveCost');
         self::assertSame([['step' => 'dry-cove', 'after' => 'trace-lecture']], BuildScreen::picture($state)['added']);
     }
 

@@ -6,8 +6,6 @@ namespace Tests\Screens\Build;
 
 use App\Screens\Build\BuildScreen;
 use App\Screens\Build\StepCalendar;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\JobFile;
@@ -17,6 +15,7 @@ use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\Tick;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
@@ -36,7 +35,7 @@ final class StepCalendarTest extends TestCase
             arrangement: new Arrangement([new Visit('2026-11-27', 0, 2)]),
             ticks: ['isolate-lecture' => new Tick('isolate-lecture', 12, '2026-11-27 08:12')],
         );
-        Schema::check(Json::object(Json::compact(BuildScreen::picture($state))), 'responses#/$defs/buildPicture');
+        Responses::check(BuildScreen::picture($state), 'buildPicture');
         $text = StepCalendar::calendar($state, 'job1@firm.example', 1_795_608_000);
         foreach (explode("\r\n", $text) as $line) {
             self::assertLessThanOrEqual(75, strlen($line));

@@ -8,13 +8,12 @@ use App\Screens\Parts\PartsScreen;
 use App\Screens\Parts\PartsTables;
 use EmberDusk\Checks\Parts\PartFindings;
 use EmberDusk\Formats\Csv;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 
 final class PartsScreenTest extends TestCase
@@ -30,7 +29,7 @@ final class PartsScreenTest extends TestCase
             marks: ['supply-24-240' => new Mark('ordered', '2026-11-20'), 'hub-zigbee' => new Mark('packed')],
             today: '2026-11-25',
         );
-        Schema::check(Json::object(Json::compact(PartsScreen::picture($state))), 'responses#/$defs/partsPicture');
+        Responses::check(PartsScreen::picture($state), 'partsPicture');
         self::assertSame(
             ['24 V supply, 10 A should be here'],
             array_map(static fn($f): string => $f->title, PartFindings::of($state)),

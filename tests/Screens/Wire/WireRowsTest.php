@@ -11,13 +11,12 @@ use App\Screens\Wire\WireScreen;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
-use EmberDusk\Formats\Json;
-use EmberDusk\Formats\Schema;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FortyRuns;
+use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 
 /** What Wire shows beside the ribbons: supplies with average and peak, fixtures, scenes; of large jobs the curves of open runs only. */
@@ -131,10 +130,7 @@ final class WireRowsTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $full = self::plain(WireScreen::picture(self::work($plan)));
         $slides = self::plain(WireScreen::picture(self::work($plan, 'e2')));
-        Schema::check(
-            Json::object(Json::compact(WireScreen::picture(self::work($plan, 'e2')))),
-            'responses#/$defs/wirePicture',
-        );
+        Responses::check(WireScreen::picture(self::work($plan, 'e2')), 'wirePicture');
         self::assertSame([null, 'e2'], [$full['scene'], $slides['scene']]);
         $cove = static fn(array $picture): array => array_values(
             array_filter($picture['runs'], static fn(array $r): bool => $r['id'] === 'cove'),

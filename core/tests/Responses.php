@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests;
+
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Schema;
+use RuntimeException;
+
+/** Holds what a screen is sent against the schema that lies beside the screen. */
+final class Responses
+{
+    private const SCREENS = __DIR__ . '/../../app/Screens';
+
+    /** @return list<string> */
+    public static function files(): array
+    {
+        return [...glob(self::SCREENS . '/*.json') ?: [], ...glob(self::SCREENS . '/*/*.json') ?: []];
+    }
+
+    /**
+     * @param  array<array-key, mixed>|string  $answer  JSON, or what becomes JSON
+     * @param  string  $as  one of the $defs of a screen's schema
+     */
+    public static function check(array|string $answer, string $as): void
+    {
+        Schema::register('screens', self::SCREENS);
+        foreach (self::files() as $file) {
+            if (isset(Json::object((string) file_get_contents($file))->{'$defs'}->{$as})) {
+                $name = substr($file, strlen(self::SCREENS) + 1, -strlen('.json'));
+                Schema::check(
+                    Json::object(is_string($answer) ? $answer : Json::compact($answer)),
+                    "screens/{$name}#/\$defs/{$as}",
+                );
+
+                return;
+            }
+        }
+        throw new RuntimeException("No screen has a schema for “{$as}”.");
+    }
+}
