@@ -17,6 +17,7 @@ use App\Http\Controllers\QuoteController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TraceController;
+use App\Screens\Stages;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(static function (): void {
@@ -110,7 +111,7 @@ Route::middleware('auth')->group(static function (): void {
             Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
             Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
             Route::get('{stage}', [JobController::class, 'stage'])
-                ->whereIn('stage', ['survey', 'kit', 'wire', 'parts', 'build'])
+                ->whereIn('stage', Stages::shown())
                 ->name('jobs.stage');
         });
 });

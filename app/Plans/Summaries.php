@@ -59,7 +59,7 @@ final readonly class Summaries
         $next = $findings[0] ?? null;
 
         return [
-            'stages' => Stages::of($state, $findings),
+            'stages' => Stages::lamps($state, $findings),
             'waits' => Waiting::of($state),
             'next' => $next === null ? null : ['title' => $next->title, 'stage' => $next->place->stage],
         ];

@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
-use App\Screens\Build\BuildScreen;
-use App\Screens\Kit\KitScreen;
-use App\Screens\Parts\PartsScreen;
-use App\Screens\Survey\SurveyScreen;
-use App\Screens\Wire\WireScreen;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Document;
@@ -26,16 +21,12 @@ final readonly class Screen
      */
     public static function of(string $stage, JobState $state): array
     {
+        $shown = Stages::of($stage);
         $findings = Findings::of($state);
-        [$picture, $ledger] = match ($stage) {
-            'survey' => [SurveyScreen::picture($state), SurveyScreen::ledger($state)],
-            'kit' => [KitScreen::picture($state), KitScreen::ledger($state)],
-            'wire' => [WireScreen::picture($state), WireScreen::ledger($state)],
-            'build' => [BuildScreen::picture($state), BuildScreen::ledger($state)],
-            'parts' => [PartsScreen::picture($state), PartsScreen::ledger($state)],
-            'join', 'handover' => [null, WireScreen::ledger($state)],
-            default => throw new Trouble("There is no stage “{$stage}”."),
-        };
+        $pictures = [];
+        foreach (Stages::shown() as $key) {
+            $pictures[$key] = $key === $stage ? $shown->picture($state) : null;
+        }
 
         return [
             'job' => $state->plan->name,
@@ -48,14 +39,10 @@ final readonly class Screen
                     array_keys($state->plan->controllers),
                     static fn(string $id): bool => $state->plan->controller($id)?->profile !== null,
                 ) !== [],
-            'stages' => Stages::of($state, $findings),
+            'stages' => Stages::lamps($state, $findings),
             'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
-            'ledger' => array_map(static fn(Figure $f): array => $f->toArray(), $ledger),
-            'survey' => $stage === 'survey' ? $picture : null,
-            'kit' => $stage === 'kit' ? $picture : null,
-            'wire' => $stage === 'wire' ? $picture : null,
-            'parts' => $stage === 'parts' ? $picture : null,
-            'build' => $stage === 'build' ? $picture : null,
+            'ledger' => array_map(static fn(Figure $f): array => $f->toArray(), $shown->ledger($state)),
+            ...$pictures,
         ];
     }
 }

@@ -4,72 +4,90 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
+use App\Screens\Build\BuildStage;
+use App\Screens\Handover\HandoverStage;
+use App\Screens\Join\JoinStage;
+use App\Screens\Kit\KitStage;
+use App\Screens\Parts\PartsStage;
+use App\Screens\Survey\SurveyStage;
+use App\Screens\Wire\WireStage;
 use EmberDusk\Job\JobState;
-use EmberDusk\Parts\Mark;
-use EmberDusk\Parts\Part;
-use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\Trouble;
 
-/** The stages of a job and how far each is: unlit, glowing (open points), lit (done). */
+/** The stages of a job in their order, and how far each is: unlit, glowing (open points), lit (done). */
 final readonly class Stages
 {
-    /** Number (its key on the keyboard) and name of every stage that there is. */
-    public const ALL = [
-        'survey' => [1, 'Survey'],
-        'kit' => [2, 'Kit'],
-        'wire' => [3, 'Wire'],
-        'parts' => [4, 'Parts'],
-        'build' => [5, 'Build'],
-        'join' => [7, 'Join'],
-        'handover' => [9, 'Hand over'],
-    ];
+    /** @return list<Stage> the last is lit by those before it */
+    public static function all(): array
+    {
+        return [
+            new SurveyStage(),
+            new KitStage(),
+            new WireStage(),
+            new PartsStage(),
+            new BuildStage(),
+            new JoinStage(),
+            new HandoverStage(),
+        ];
+    }
+
+    /** @return list<string> */
+    public static function keys(): array
+    {
+        return array_map(static fn(Stage $s): string => $s->key(), self::all());
+    }
+
+    /** @return list<string> keys of those that one page after the same pattern shows */
+    public static function shown(): array
+    {
+        return array_map(
+            static fn(Stage $s): string => $s->key(),
+            array_values(array_filter(self::all(), static fn(Stage $s): bool => $s->page() !== null)),
+        );
+    }
+
+    /** @throws Trouble when there is no such stage */
+    public static function of(string $key): Stage
+    {
+        foreach (self::all() as $stage) {
+            if ($stage->key() === $key) {
+                return $stage;
+            }
+        }
+        throw new Trouble("There is no stage “{$key}”.");
+    }
 
     /**
      * @param  list<Finding>  $findings
      * @return list<array{id: string, number: int, name: string, state: string, open: int}>
      */
-    public static function of(JobState $state, array $findings): array
+    public static function lamps(JobState $state, array $findings): array
     {
-        $plan = $state->plan;
-        $begun = [
-            'survey' => array_filter($plan->places, static fn($p): bool => trim($p->notes) !== '') !== [],
-            'kit' => $plan->kit !== [],
-            'wire' => $plan->cables !== [],
-            'parts' => array_filter($state->marks, static fn(Mark $m): bool => $m->state !== '') !== [],
-            'build' => $state->ticks !== [],
-            'join' => $state->joined !== [],
-        ];
-        $stages = [];
+        $lamps = [];
         $allLit = true;
-        foreach (self::ALL as $id => [$number, $name]) {
+        $stages = self::all();
+        foreach ($stages as $n => $stage) {
+            $key = $stage->key();
             $open =
-                count(array_filter($findings, static fn(Finding $f): bool => $f->place->stage === $id)) +
-                match (true) {
-                    $id === 'parts' && $begun[$id] => count(
-                        array_filter(
-                            $state->schedule()->parts->parts,
-                            static fn(Part $p): bool => $p->paid() > 0 && $state->schedule()->mark($p)->missing(),
-                        ),
-                    ),
-                    $id === 'build' && $begun[$id] => count(
-                        array_filter(
-                            $state->schedule()->steps,
-                            static fn(Step $s): bool => !isset($state->ticks[$s->id]),
-                        ),
-                    ),
-                    default => 0,
-                };
+                count(array_filter($findings, static fn(Finding $f): bool => $f->place->stage === $key)) +
+                $stage->open($state);
             $lamp = match (true) {
-                $id === 'handover' => $allLit ? 'lit' : 'unlit',
-                !$begun[$id] => 'unlit',
+                $n === count($stages) - 1 => $allLit ? 'lit' : 'unlit',
+                !$stage->begun($state) => 'unlit',
                 $open > 0 => 'glowing',
                 default => 'lit',
             };
-            // Who keeps no list of parts and ticks no steps may hand over all the same.
-            $allLit = $allLit && ($lamp === 'lit' || ($lamp === 'unlit' && in_array($id, ['parts', 'build'], true)));
-            $stages[] = ['id' => $id, 'number' => $number, 'name' => $name, 'state' => $lamp, 'open' => $open];
+            $allLit = $allLit && ($lamp === 'lit' || ($lamp === 'unlit' && $stage->optional()));
+            $lamps[] = [
+                'id' => $key,
+                'number' => $stage->digit(),
+                'name' => $stage->name(),
+                'state' => $lamp,
+                'open' => $open,
+            ];
         }
 
-        return $stages;
+        return $lamps;
     }
 }

@@ -56,7 +56,7 @@ final class ScreensTest extends TestCase
     /** @return array<string, string> */
     private static function lamps(JobState $state): array
     {
-        return array_column(Stages::of($state, Findings::of($state)), 'state', 'id');
+        return array_column(Stages::lamps($state, Findings::of($state)), 'state', 'id');
     }
 
     public function test_the_lamps_go_from_unlit_by_glowing_to_lit(): void
@@ -192,7 +192,7 @@ final class ScreensTest extends TestCase
             ]),
         ];
         foreach ($plans as $plan) {
-            foreach (array_keys(Stages::ALL) as $stage) {
+            foreach (Stages::keys() as $stage) {
                 Responses::check(Screen::of($stage, self::work($plan)), 'desk');
             }
             $sheet =

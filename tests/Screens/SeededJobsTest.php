@@ -34,7 +34,7 @@ final class SeededJobsTest extends TestCase
     {
         $plan = SeededJobs::of($seed);
         $state = new JobState($plan, self::solved($plan), Demo::shelf(), [], today: '2026-12-01', time: '09:00');
-        foreach (array_keys(Stages::ALL) as $stage) {
+        foreach (Stages::keys() as $stage) {
             Responses::check(Screen::of($stage, $state), 'desk');
         }
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));

@@ -15,6 +15,7 @@ use App\Plans\JobList;
 use App\Plans\Revisions;
 use App\Plans\Summaries;
 use App\Plans\Workshop;
+use App\Screens\Stages;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use EmberDusk\Circuit\Engine;
@@ -113,7 +114,7 @@ final class JobController
         #[CurrentUser] User $user,
         Workshop $workshop,
     ): Page {
-        return Inertia::render(Str::studly($stage), [
+        return Inertia::render((string) Stages::of($stage)->page(), [
             'answer' => $workshop->answer($job, $user, Revisions::newest($job), $stage, null, $request->open()),
         ]);
     }

@@ -16,7 +16,7 @@ final class EditRequest extends FormRequest
     {
         return [
             'base' => [$this->routeIs('jobs.change') ? 'required' : 'nullable', 'integer', 'min:1'],
-            'stage' => ['required', 'string', Rule::in(array_keys(Stages::ALL))],
+            'stage' => ['required', 'string', Rule::in(Stages::keys())],
             'scene' => ['nullable', 'string', 'max:40'],
             'open' => ['nullable', 'string', 'max:4000'],
             'over' => ['nullable', 'integer', 'min:1'],

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Parts;
+
+use App\Screens\Stage;
+use EmberDusk\Job\JobState;
+use EmberDusk\Parts\Mark;
+use EmberDusk\Parts\Part;
+
+/** What is bought, cut and packed; who keeps no list may hand over all the same. */
+final readonly class PartsStage implements Stage
+{
+    public function key(): string
+    {
+        return 'parts';
+    }
+
+    public function digit(): int
+    {
+        return 4;
+    }
+
+    public function name(): string
+    {
+        return 'Parts';
+    }
+
+    public function page(): string
+    {
+        return 'Parts';
+    }
+
+    /** @return array<string, mixed> */
+    public function picture(JobState $state): array
+    {
+        return PartsScreen::picture($state);
+    }
+
+    public function ledger(JobState $state): array
+    {
+        return PartsScreen::ledger($state);
+    }
+
+    public function begun(JobState $state): bool
+    {
+        return array_filter($state->marks, static fn(Mark $m): bool => $m->state !== '') !== [];
+    }
+
+    public function open(JobState $state): int
+    {
+        return $this->begun($state)
+            ? count(
+                array_filter(
+                    $state->schedule()->parts->parts,
+                    static fn(Part $p): bool => $p->paid() > 0 && $state->schedule()->mark($p)->missing(),
+                ),
+            )
+            : 0;
+    }
+
+    public function optional(): bool
+    {
+        return true;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use EmberDusk\Job\JobState;
+use EmberDusk\Values\Figure;
+
+/** One stage of a job: what it is called, what its screen is sent, how far it is. A stage is a folder and a line in {@see Stages}. */
+interface Stage
+{
+    /** As in addresses and in the places of findings. */
+    public function key(): string;
+
+    /** The key on the keyboard that goes to it. */
+    public function digit(): int;
+
+    public function name(): string;
+
+    /** The page that shows it; null where a controller of its own does. */
+    public function page(): ?string;
+
+    /** @return array<string, mixed>|null what its screen shows; null where there is no more than ledger and slate */
+    public function picture(JobState $state): ?array;
+
+    /** @return list<Figure> the few totals that matter here */
+    public function ledger(JobState $state): array;
+
+    /** Whether anything of it was done. */
+    public function begun(JobState $state): bool;
+
+    /** What is open in it beside findings. */
+    public function open(JobState $state): int;
+
+    /** Whether a job may be handed over without it. */
+    public function optional(): bool;
+}

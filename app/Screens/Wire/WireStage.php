@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Wire;
+
+use App\Screens\Stage;
+use EmberDusk\Job\JobState;
+
+/** Feeds, cables, supplies and what they make of the light. */
+final readonly class WireStage implements Stage
+{
+    public function key(): string
+    {
+        return 'wire';
+    }
+
+    public function digit(): int
+    {
+        return 3;
+    }
+
+    public function name(): string
+    {
+        return 'Wire';
+    }
+
+    public function page(): string
+    {
+        return 'Wire';
+    }
+
+    /** @return array<string, mixed> */
+    public function picture(JobState $state): array
+    {
+        return WireScreen::picture($state);
+    }
+
+    public function ledger(JobState $state): array
+    {
+        return WireScreen::ledger($state);
+    }
+
+    public function begun(JobState $state): bool
+    {
+        return $state->plan->cables !== [];
+    }
+
+    public function open(JobState $state): int
+    {
+        return 0;
+    }
+
+    public function optional(): bool
+    {
+        return false;
+    }
+}
