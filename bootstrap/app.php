@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use App\Database\FullDisk;
+use App\History\Conflict;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\OpenAccount;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\TellTime;
-use App\Plans\Conflict;
 use EmberDusk\Values\Trouble;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;

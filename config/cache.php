@@ -1,7 +1,7 @@
 <?php
 
 // Only what differs from the framework's own settings: results that can be worked out anew have a store of their own,
-// which is kept small (App\Plans\ResultCache).
+// which is kept small (App\Results\ResultStore).
 return [
     'stores' => [
         'results' =>

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\History\Revisions;
+use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Revisions;
-use App\Plans\Shelves;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\Responses;
@@ -46,7 +46,7 @@ abstract class TestCase extends BaseTestCase
     /** A job of one room in a crew. */
     protected function job(Crew $crew): Job
     {
-        return Revisions::begin($crew, null, JobFile::read($this->jobFile()), 'Imported');
+        return (new Revisions())->begin($crew, null, JobFile::read($this->jobFile()), 'Imported');
     }
 
     protected function jobFile(): string

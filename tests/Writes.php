@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\History\Revisions;
 use App\Models\Job;
-use App\Plans\Revisions;
 use Closure;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -39,7 +39,7 @@ final class Writes
     {
         $at = "/jobs/{$this->job->id}";
         $describe = fn(int $n): array => [
-            'base' => Revisions::newest($this->job)->number,
+            'base' => $this->job->newest()->number,
             'stage' => 'wire',
             'change' => ['kind' => 'DescribeJob', 'name' => "{$this->who} {$n}", 'client' => ''],
         ];
@@ -58,12 +58,12 @@ final class Writes
             'jobs.undo' => fn() => $this->after(
                 'POST',
                 "/jobs/{$this->own->id}/change",
-                ['base' => Revisions::newest($this->own)->number] + $describe(random_int(0, PHP_INT_MAX)),
+                ['base' => $this->own->newest()->number] + $describe(random_int(0, PHP_INT_MAX)),
             )->ask('POST', "/jobs/{$this->own->id}/undo", ['stage' => 'wire']),
             'jobs.redo' => fn(int $n) => $this->after(
                 'POST',
                 "/jobs/{$this->own->id}/change",
-                ['base' => Revisions::newest($this->own)->number] + $describe(random_int(0, PHP_INT_MAX)),
+                ['base' => $this->own->newest()->number] + $describe(random_int(0, PHP_INT_MAX)),
             )
                 ->after('POST', "/jobs/{$this->own->id}/undo", ['stage' => 'wire'])
                 ->ask('POST', "/jobs/{$this->own->id}/redo", ['stage' => 'wire']),
@@ -199,7 +199,7 @@ final class Writes
     /** A job in the archive. */
     private function archived(string $name): int
     {
-        $job = Revisions::begin($this->job->crew, null, new Plan($name, ''), 'Begun');
+        $job = (new Revisions())->begin($this->job->crew, null, new Plan($name, ''), 'Begun');
         $this->after('POST', "/jobs/{$job->id}/archive");
 
         return $job->id;
@@ -236,7 +236,7 @@ final class Writes
 
     private function noted(): self
     {
-        $newest = Revisions::newest($this->own);
+        $newest = $this->own->newest();
 
         return ($newest->plan()->places['lecture']->notes ?? '') === self::NOTES
             ? $this

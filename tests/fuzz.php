@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 // bin/fuzz: the whole application in this process, on a database of its own with the demo jobs and those of another crew.
 
+use App\History\Revisions;
 use App\Models\Crew;
 use App\Models\User;
-use App\Plans\Revisions;
 use Database\Seeders\DatabaseSeeder;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -42,7 +42,7 @@ $console = $app->make(Console::class);
 $console->bootstrap();
 $console->call('migrate', ['--force' => true]);
 $console->call('db:seed', ['--class' => DatabaseSeeder::class, '--force' => true]);
-$other = Revisions::begin(
+$other = (new Revisions())->begin(
     Crew::query()->create(['name' => 'Crew B']),
     null,
     new Plan('Theirs', '', places: ['hall' => new Place('hall', 'Hall', '')]),

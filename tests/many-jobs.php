@@ -5,8 +5,8 @@ declare(strict_types=1);
 // For bin/bench: puts as many jobs into the first crew as it is told, of the two job files that are named; every tenth is
 // the second one. They are older than what is there, so that the demo jobs stay first.
 
+use App\History\Revisions;
 use App\Models\Crew;
-use App\Plans\Revisions;
 use EmberDusk\Plan\JobFile;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
@@ -22,7 +22,7 @@ $crew = Crew::query()->firstOrFail();
 ]);
 DB::transaction(static function () use ($crew, $small, $large, $argv): void {
     for ($n = 1; $n <= (int) $argv[1]; $n++) {
-        Revisions::begin($crew, null, $n % 10 === 0 ? $large : $small, 'Begun');
+        (new Revisions())->begin($crew, null, $n % 10 === 0 ? $large : $small, 'Begun');
     }
     $crew
         ->jobs()

@@ -7,10 +7,10 @@ declare(strict_types=1);
 // its name and hash; with --texts=DIR each answer is written there as well. The clock stands still.
 //   php tests/record.php > before.txt;  change;  php tests/record.php > after.txt;  diff before.txt after.txt
 
+use App\History\Revisions;
+use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\User;
-use App\Plans\Revisions;
-use App\Plans\Shelves;
 use Carbon\CarbonImmutable;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\SeededJobs;
@@ -123,7 +123,7 @@ foreach ($jobs as $name => $plan) {
             "{$status} " . preg_replace('/"(seconds|took)": *[\d.]+/', '', $console->output()),
         );
     }
-    $job = Revisions::begin($crew, null, $plan, 'Begun');
+    $job = (new Revisions())->begin($crew, null, $plan, 'Begun');
     $id = $job->id;
     foreach (
         [
@@ -190,7 +190,7 @@ foreach ($jobs as $name => $plan) {
         ]
         as $n => [$what, $stage, $change]
     ) {
-        $base = Revisions::newest($job)->number;
+        $base = $job->newest()->number;
         $say(
             "{$name} {$what} {$n}",
             str_replace(

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 // A worker of ConcurrencyTest: describes the demo job anew so many times, or reports the history.
 
+use App\History\Revisions;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Revisions;
 use Illuminate\Contracts\Console\Kernel;
 
 require __DIR__ . '/../vendor/autoload.php';
@@ -24,13 +24,13 @@ for ($n = 1; $n <= (int) $argv[2]; $n++) {
     do {
         // Another worker may have written between reading the base and taking the lock: then it is told, and done again.
         try {
-            Revisions::change($job, $user, Revisions::newest($job)->number, [
+            (new Revisions())->change($job, $user, $job->newest()->number, [
                 'kind' => 'DescribeJob',
                 'name' => "Worker {$argv[1]}, change {$n}",
                 'client' => '',
             ]);
             $kept = true;
-        } catch (App\Plans\Conflict) {
+        } catch (App\History\Conflict) {
             $kept = false;
         }
     } while (!$kept);

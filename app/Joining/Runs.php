@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Joining;
 
+use App\History\Revisions;
 use App\Models\Job;
 use App\Models\JoinEvent;
 use App\Models\JoinRun;
 use App\Models\User;
-use App\Plans\Revisions;
 use App\Screens\Join\JoinPicture;
 use App\Time\Clock;
 use EmberDusk\Joining\Event;
@@ -20,12 +20,14 @@ use Illuminate\Support\Facades\DB;
 /** Join runs against the stand-ins: the wall clock and the log's rows around the core's live run. */
 final readonly class Runs
 {
+    public function __construct(private Revisions $revisions) {}
+
     public const SPEEDS = [0, 1, 20];
 
-    public static function begin(Job $job, User $user, int $speed): JoinRun
+    public function begin(Job $job, User $user, int $speed): JoinRun
     {
-        return DB::transaction(static function () use ($job, $user, $speed): JoinRun {
-            $newest = Revisions::newest($job);
+        return DB::transaction(function () use ($job, $user, $speed): JoinRun {
+            $newest = $job->newest();
             Kit::of($newest->plan());
 
             return $job->joinRuns()->create([
@@ -33,26 +35,26 @@ final readonly class Runs
                 'revision' => $newest->number,
                 'seed' => $job->id * 1000 + $job->joinRuns()->count(),
                 'clock_seconds' => 0,
-                'clock_since' => self::wall(),
+                'clock_since' => $this->wall(),
                 'speed' => $speed,
             ]);
         });
     }
 
     /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer */
-    public static function look(Job $job, JoinRun $run): array
+    public function look(Job $job, JoinRun $run): array
     {
-        return DB::transaction(static function () use ($job, $run): array {
-            $now = $run->clockAt(self::wall());
-            $live = self::live($job, $run);
-            self::keep($run, $live->settle($now));
+        return DB::transaction(function () use ($job, $run): array {
+            $now = $run->clockAt($this->wall());
+            $live = $this->live($job, $run);
+            $this->keep($run, $live->settle($now));
 
-            return self::answer($run, $live, $now);
+            return $this->answer($run, $live, $now);
         });
     }
 
     /** @return array<string, mixed> */
-    public static function act(
+    public function act(
         Job $job,
         JoinRun $run,
         User $user,
@@ -62,23 +64,14 @@ final readonly class Runs
         string $name,
         string $room,
     ): array {
-        return DB::transaction(static function () use (
-            $job,
-            $run,
-            $user,
-            $kind,
-            $device,
-            $presses,
-            $name,
-            $room,
-        ): array {
+        return DB::transaction(function () use ($job, $run, $user, $kind, $device, $presses, $name, $room): array {
             $run->refresh();
             if ($run->speed === 0) {
                 throw new Trouble('The run is paused. Go on first.');
             }
-            $now = $run->clockAt(self::wall());
-            $live = self::live($job, $run);
-            self::keep($run, $live->settle($now));
+            $now = $run->clockAt($this->wall());
+            $live = $this->live($job, $run);
+            $this->keep($run, $live->settle($now));
             $new = $live->act(
                 $kind,
                 $device,
@@ -88,31 +81,31 @@ final readonly class Runs
             );
             if ($kind === 'named') {
                 // The name goes into the plan, where its rules are; refused there, it is no fact of the log either.
-                Revisions::change($job, $user, Revisions::newest($job)->number, [
+                $this->revisions->change($job, $user, $job->newest()->number, [
                     'kind' => 'NameLight',
                     'controller' => $device,
                     'name' => $name,
                     'room' => $room,
                 ]);
             }
-            self::keep($run, $new);
+            $this->keep($run, $new);
 
-            return self::answer($run, $live, $now);
+            return $this->answer($run, $live, $now);
         });
     }
 
     /** @return array<string, mixed> */
-    public static function speed(Job $job, JoinRun $run, int $speed): array
+    public function speed(Job $job, JoinRun $run, int $speed): array
     {
-        DB::transaction(static function () use ($run, $speed): void {
-            $wall = self::wall();
+        DB::transaction(function () use ($run, $speed): void {
+            $wall = $this->wall();
             $run->update(['clock_seconds' => $run->clockAt($wall), 'clock_since' => $wall, 'speed' => $speed]);
         });
 
-        return self::look($job, $run);
+        return $this->look($job, $run);
     }
 
-    public static function live(Job $job, JoinRun $run): LiveRun
+    public function live(Job $job, JoinRun $run): LiveRun
     {
         $plan = $job->revisions()->where('number', $run->revision)->firstOrFail()->plan();
         $log = $run->events()->orderBy('number')->get()->map(static fn(JoinEvent $e): Event => $e->event())->all();
@@ -121,13 +114,13 @@ final readonly class Runs
     }
 
     /** @return array<string, mixed> */
-    private static function answer(JoinRun $run, LiveRun $live, float $now): array
+    private function answer(JoinRun $run, LiveRun $live, float $now): array
     {
         return ['run' => $run->id, 'speed' => $run->speed, 'picture' => JoinPicture::of($live, $now)];
     }
 
     /** @param  list<Event>  $events */
-    private static function keep(JoinRun $run, array $events): void
+    private function keep(JoinRun $run, array $events): void
     {
         $number = (int) $run->events()->max('number');
         foreach ($events as $e) {
@@ -142,7 +135,7 @@ final readonly class Runs
         }
     }
 
-    private static function wall(): float
+    private function wall(): float
     {
         return (float) Clock::now()->format('U.u');
     }

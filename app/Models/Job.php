@@ -41,6 +41,11 @@ final class Job extends Model
         return $this->hasMany(Revision::class);
     }
 
+    public function newest(): Revision
+    {
+        return $this->revisions()->orderByDesc('number')->firstOrFail();
+    }
+
     /** @return HasMany<Photo, $this> */
     public function photos(): HasMany
     {

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Jobs\Propose;
 use App\Database\LockFirst;
-use App\Plans\ResultCache;
+use App\Results\ResultStore;
 use App\Time\Clock;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
@@ -19,9 +20,11 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        // What was put into the queue before the class moved is still worked off.
+        class_alias(Propose::class, 'App\Plans\Propose');
         $this->app->singleton(
-            ResultCache::class,
-            static fn(Application $app): ResultCache => new ResultCache(
+            ResultStore::class,
+            static fn(Application $app): ResultStore => new ResultStore(
                 $app->make('cache')->store('results'),
                 1_000_000 * (int) config('ember.results_megabytes'),
             ),

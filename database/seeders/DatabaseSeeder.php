@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\History\Revisions;
+use App\Kit\Shelves;
 use App\Models\Crew;
-use App\Plans\Revisions;
-use App\Plans\Shelves;
 use EmberDusk\Plan\JobFile;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
@@ -29,7 +29,7 @@ final class DatabaseSeeder extends Seeder
         Shelves::stock($crew, database_path('demo/shelf.json'));
         // The observatory is the demo job: it comes first.
         foreach (array_reverse(glob(database_path('demo/job-*.json')) ?: []) as $file) {
-            Revisions::begin(
+            (new Revisions())->begin(
                 $crew,
                 $user,
                 JobFile::read((string) file_get_contents($file)),

@@ -189,7 +189,7 @@ final class BackupTest extends TestCase
             'stage' => 'wire',
             'change' => ['kind' => 'DescribeJob', 'name' => 'Observatory', 'client' => 'Trust'],
         ])->assertOk();
-        Runs::begin($job, $user, 1);
+        app(Runs::class)->begin($job, $user, 1);
         $this->postJson("/jobs/{$job->id}/quotes")->assertOk();
         $this->postJson("/jobs/{$job->id}/parts", ['part' => 'cable-3x15', 'state' => 'here'])->assertOk();
         ob_start();

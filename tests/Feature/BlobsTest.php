@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\History\Revisions;
 use App\Models\Photo;
 use App\Models\Revision;
-use App\Plans\Revisions;
 use EmberDusk\Plan\JobFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
@@ -30,7 +30,11 @@ final class BlobsTest extends TestCase
         $job = $this->job($this->crew());
         $user = $this->user($job->crew);
         foreach (['One', 'Two', 'Three'] as $n => $name) {
-            Revisions::change($job, $user, $n + 1, ['kind' => 'DescribeJob', 'name' => $name, 'client' => 'Trust']);
+            (new Revisions())->change($job, $user, $n + 1, [
+                'kind' => 'DescribeJob',
+                'name' => $name,
+                'client' => 'Trust',
+            ]);
         }
         $job->photos()->create([
             'place' => 'lecture',
@@ -95,7 +99,7 @@ final class BlobsTest extends TestCase
     {
         $file = $this->database('first');
         $job = $this->job($this->crew());
-        $plan = JobFile::write(Revisions::newest($job)->plan());
+        $plan = JobFile::write($job->newest()->plan());
         $job->photos()->create([
             'place' => 'lecture',
             'caption' => '',

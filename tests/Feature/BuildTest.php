@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Plans\Revisions;
+use App\History\Revisions;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -99,10 +99,10 @@ final class BuildTest extends TestCase
             'dry-cove',
         );
         self::assertSame(40, $before['minutes'], '18 m at two minutes, told in fives');
-        $other = Revisions::begin(
+        $other = (new Revisions())->begin(
             $this->job->crew,
             $this->user($this->job->crew),
-            Revisions::newest($this->job)->plan(),
+            $this->job->newest()->plan(),
             'Another',
         );
         foreach ([48, 60, 75] as $n => $taken) {

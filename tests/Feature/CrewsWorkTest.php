@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Facts\Offcuts;
+use App\Facts\Ticks;
+use App\History\Revisions;
 use App\Models\Crew;
 use App\Models\Job;
-use App\Plans\Offcuts;
-use App\Plans\Revisions;
-use App\Plans\Ticks;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -21,7 +21,7 @@ final class CrewsWorkTest extends TestCase
 
     private function other(Crew $crew): Job
     {
-        return Revisions::begin($crew, null, Revisions::newest($this->job)->plan(), 'Another');
+        return (new Revisions())->begin($crew, null, $this->job->newest()->plan(), 'Another');
     }
 
     /** @param  list<int>  $minutes */

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Revisions;
 use EmberDusk\Plan\JobFile;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
@@ -49,7 +48,7 @@ final class EditTest extends TestCase
 
     private function document(): string
     {
-        return JobFile::write(Revisions::newest($this->job)->plan());
+        return JobFile::write($this->job->newest()->plan());
     }
 
     private const ENDS = ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'];
@@ -123,7 +122,7 @@ final class EditTest extends TestCase
             self::assertSame($documents[$n], $this->document());
         }
         $step('undo')->assertOk()->assertJsonPath('redo', 'K1 is 5.00 m long');
-        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 6], Revisions::newest($this->job)->number)
+        $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 6], $this->job->newest()->number)
             ->assertOk()
             ->assertJsonPath('redo', null);
         $step('redo')->assertStatus(422);
@@ -133,7 +132,7 @@ final class EditTest extends TestCase
     {
         $this->change(['kind' => 'SetCable', 'cable' => 'k1', 'length' => 5], 1)->assertOk();
         $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 40], 1, $this->two)->assertOk();
-        $plan = Revisions::newest($this->job)->plan();
+        $plan = $this->job->newest()->plan();
         self::assertSame([40, 5.0], [$plan->feeds['f1']->pad, $plan->cables['k1']->length]);
     }
 
@@ -149,7 +148,7 @@ final class EditTest extends TestCase
             'Feed of Cove moved from 0.00 m to 2.00 m (One,',
             (string) $response->json('theirs'),
         );
-        self::assertSame(40, Revisions::newest($this->job)->plan()->feeds['f1']->pad);
+        self::assertSame(40, $this->job->newest()->plan()->feeds['f1']->pad);
     }
 
     public function test_undo_takes_back_ones_own_change_and_leaves_the_others(): void
@@ -159,7 +158,7 @@ final class EditTest extends TestCase
         $this->actingAs($this->one)
             ->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])
             ->assertOk();
-        $plan = Revisions::newest($this->job)->plan();
+        $plan = $this->job->newest()->plan();
         self::assertSame(['f1'], array_keys($plan->feeds));
         self::assertSame(5.0, $plan->cables['k1']->length);
     }
@@ -172,7 +171,7 @@ final class EditTest extends TestCase
             ->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])
             ->assertStatus(409);
         self::assertStringContainsString('(Two,', (string) $response->json('theirs'));
-        self::assertSame(300, Revisions::newest($this->job)->plan()->feeds['f2']->pad);
+        self::assertSame(300, $this->job->newest()->plan()->feeds['f2']->pad);
     }
 
     private function length(float $metres, int $base, ?User $as = null): void
@@ -191,7 +190,7 @@ final class EditTest extends TestCase
 
     private function metres(): float
     {
-        return Revisions::newest($this->job)->plan()->cables['k1']->length;
+        return $this->job->newest()->plan()->cables['k1']->length;
     }
 
     public function test_what_somebody_else_took_back_blocks_nobody(): void
@@ -226,9 +225,9 @@ final class EditTest extends TestCase
             ->assertJsonPath('pointer', '/over');
         $answer = $this->answer($this->step($this->one, 'undo', ['over' => 4]));
         self::assertSame(['Cove fed at both ends', null, 7.0], [$answer['undo'], $answer['redo'], $this->metres()]);
-        self::assertSame('Stepped over: K1 is 5.00 m long', Revisions::newest($this->job)->words);
+        self::assertSame('Stepped over: K1 is 5.00 m long', $this->job->newest()->words);
         $this->step($this->one, 'undo')->assertOk();
-        self::assertSame(['f1'], array_keys(Revisions::newest($this->job)->plan()->feeds));
+        self::assertSame(['f1'], array_keys($this->job->newest()->plan()->feeds));
         // The one before is held fast as well; stepped over, nothing is left.
         $this->step($this->one, 'undo')->assertStatus(409)->assertJsonPath('over.words', 'K1 is 4.00 m long');
         $this->step($this->one, 'undo', ['over' => 2])
@@ -236,7 +235,7 @@ final class EditTest extends TestCase
             ->assertJsonPath('undo', null)
             ->assertJsonPath('redo', 'Cove fed at both ends');
         $this->step($this->one, 'redo')->assertOk();
-        self::assertCount(2, Revisions::newest($this->job)->plan()->feeds);
+        self::assertCount(2, $this->job->newest()->plan()->feeds);
     }
 
     public function test_a_stale_change_is_kept_where_everything_is_again_as_it_was(): void

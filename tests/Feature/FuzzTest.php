@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\History\Revisions;
 use App\Models\User;
-use App\Plans\Revisions;
 use Database\Seeders\DatabaseSeeder;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -28,7 +28,7 @@ final class FuzzTest extends TestCase
         $this->database('first');
         Log::swap(new NullLogger());
         Artisan::call('db:seed', ['--class' => DatabaseSeeder::class, '--force' => true]);
-        $theirs = Revisions::begin(
+        $theirs = (new Revisions())->begin(
             $this->crew('Crew B'),
             null,
             new Plan('Theirs', '', places: ['hall' => new Place('hall', 'Hall', '')]),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Plans\Revisions;
+use App\History\Revisions;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -18,7 +18,7 @@ final class HandoverTest extends TestCase
     public function test_what_people_typed_is_text_on_the_sheet(): void
     {
         $crew = $this->crew();
-        $job = Revisions::begin(
+        $job = (new Revisions())->begin(
             $crew,
             null,
             new Plan(
@@ -40,7 +40,7 @@ final class HandoverTest extends TestCase
     public function test_an_empty_job_has_a_sheet_too(): void
     {
         $crew = $this->crew();
-        $job = Revisions::begin(
+        $job = (new Revisions())->begin(
             $crew,
             null,
             new Plan('Bare', '', places: ['room' => new Place('room', 'Room', '')]),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
-use App\Plans\Revisions;
 use EmberDusk\Tests\Responses;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
@@ -79,7 +78,7 @@ final class JoinRunTest extends TestCase
         }
         $done = $this->answer($this->act('named', more: ['name' => 'Cove', 'room' => 'Lecture room']), 'joinAnswer');
         self::assertTrue($done['picture']['done']);
-        self::assertSame('Cove', Revisions::newest($this->job)->plan()->lights['c1']->name);
+        self::assertSame('Cove', $this->job->newest()->plan()->lights['c1']->name);
         self::assertSame(
             ['power-on', 'press', 'missed', 'search', 'press', 'saw-reset', 'found', 'toggle', 'identified', 'named'],
             array_column($done['picture']['log'], 'kind'),
@@ -105,7 +104,7 @@ final class JoinRunTest extends TestCase
     public function test_a_name_that_is_refused_leaves_plan_and_log_as_they_were(): void
     {
         $this->act('named', more: ['name' => 'Cove', 'room' => 'Hall'])->assertStatus(422);
-        self::assertSame([], Revisions::newest($this->job)->plan()->lights);
+        self::assertSame([], $this->job->newest()->plan()->lights);
         self::assertSame([], $this->look()['log']);
     }
 

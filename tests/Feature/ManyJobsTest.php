@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\History\Revisions;
 use App\Models\Crew;
 use App\Models\Job;
-use App\Plans\ResultCache;
-use App\Plans\Revisions;
+use App\Results\ResultStore;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
@@ -47,7 +47,7 @@ final class ManyJobsTest extends TestCase
 
     private function begin(string $name, string $client = ''): Job
     {
-        return Revisions::begin($this->crew, null, new Plan($name, $client), 'Begun');
+        return (new Revisions())->begin($this->crew, null, new Plan($name, $client), 'Begun');
     }
 
     public function test_the_list_comes_by_pages_and_is_searched(): void
@@ -202,13 +202,13 @@ final class ManyJobsTest extends TestCase
                     range(1, $runs),
                 ),
             );
-        $job = Revisions::begin(
+        $job = (new Revisions())->begin(
             $this->crew,
             null,
             Catalogue::read(['kind' => 'AddPlace', 'name' => 'Hall'], Demo::shelf())->apply(new Plan('Hotel', '')),
             'Begun',
         );
-        $place = (string) array_key_first(Revisions::newest($job)->plan()->places);
+        $place = (string) array_key_first($job->newest()->plan()->places);
         $this->postJson("/jobs/{$job->id}/change", [
             'base' => 1,
             'stage' => 'survey',
@@ -239,7 +239,7 @@ final class ManyJobsTest extends TestCase
     {
         $home = sys_get_temp_dir() . '/ember-results-' . bin2hex(random_bytes(4));
         $store = new FileStore(new Filesystem(), $home);
-        $cache = new ResultCache(new Repository($store), 200_000);
+        $cache = new ResultStore(new Repository($store), 200_000);
         for ($n = 0; $n < 60; $n++) {
             $cache->put("one.{$n}", str_repeat((string) ($n % 10), 10_000));
             touch($store->path("one.{$n}"), 1_700_000_000 + $n);

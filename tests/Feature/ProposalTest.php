@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Jobs\Propose;
 use App\Models\Job;
 use App\Models\Proposal;
-use App\Plans\Propose;
-use App\Plans\Revisions;
 use EmberDusk\Tests\Responses;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Queue;
@@ -66,7 +65,7 @@ final class ProposalTest extends TestCase
             'stage' => 'wire',
             'change' => $told['proposal']['found']['take'],
         ])->assertOk();
-        self::assertStringStartsWith('Proposal taken: Cove fed at', Revisions::newest($this->job)->words);
+        self::assertStringStartsWith('Proposal taken: Cove fed at', $this->job->newest()->words);
         // What was taken is what is proposed again: nothing differs any more.
         $again = $this->proposed(['cove'], []);
         self::assertSame([], $again['proposal']['drawn']['lines']);
@@ -74,22 +73,23 @@ final class ProposalTest extends TestCase
         $this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertOk();
         self::assertSame(
             0,
-            Revisions::newest($this->job)
+            $this->job
+                ->newest()
                 ->plan()
-                ->feedsOf(Revisions::newest($this->job)->plan()->run('cove'))[0]->pad,
+                ->feedsOf($this->job->newest()->plan()->run('cove'))[0]->pad,
         );
     }
 
     public function test_what_is_kept_stays(): void
     {
-        $before = Revisions::newest($this->job)->plan();
+        $before = $this->job->newest()->plan();
         $told = $this->proposed(['cove'], ['kit', 'cables']);
         $this->postJson("/jobs/{$this->job->id}/change", [
             'base' => 1,
             'stage' => 'wire',
             'change' => $told['proposal']['found']['take'],
         ])->assertOk();
-        $after = Revisions::newest($this->job)->plan();
+        $after = $this->job->newest()->plan();
         self::assertEquals([$before->supplies, $before->controllers], [$after->supplies, $after->controllers]);
         self::assertSame(
             [$before->cables['k2']->kit],

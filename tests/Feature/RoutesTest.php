@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Joining\Runs;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Revisions;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -23,7 +22,7 @@ final class RoutesTest extends TestCase
     public function test_every_route_but_sign_in_asks_for_an_account(): void
     {
         $job = $this->job($this->crew());
-        $run = Runs::begin($job, $this->user($job->crew), 1);
+        $run = app(Runs::class)->begin($job, $this->user($job->crew), 1);
         $seen = 0;
         foreach ($this->routes() as [$method, $uri]) {
             if (!in_array($uri, self::OPEN, true)) {
@@ -72,10 +71,10 @@ final class RoutesTest extends TestCase
     /** @return array<string, string> a row of the job for every parameter that an address has */
     private function rows(Job $job, User $user): array
     {
-        $plan = Revisions::newest($job)->plan();
+        $plan = $job->newest()->plan();
 
         return [
-            '{joinRun}' => (string) Runs::begin($job, $user, 1)->id,
+            '{joinRun}' => (string) app(Runs::class)->begin($job, $user, 1)->id,
             '{photo}' => (string) $job->photos()->create([
                 'place' => 'lecture',
                 'caption' => '',

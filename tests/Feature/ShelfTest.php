@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Crew;
-use App\Plans\Revisions;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Tests\TestCase;
@@ -82,7 +81,7 @@ final class ShelfTest extends TestCase
         ]['jobs'];
         // The job of version 1 holds an older copy; it is brought up to date first.
         $update = fn() => $this->postJson("/jobs/{$job->id}/change", [
-            'base' => Revisions::newest($job)->number,
+            'base' => $job->newest()->number,
             'stage' => 'kit',
             'change' => ['kind' => 'RefreshKit', 'kit' => 'controller-zigbee-2'],
         ])->assertOk();
@@ -92,10 +91,10 @@ final class ShelfTest extends TestCase
             array_map(static fn(array $u): array => [$u['job'], $u['moved']], $uses()),
         );
         $cells = $this->answer($this->getJson('/shelf/entries/controller-zigbee-2'), 'entryAnswer')['cells'];
-        $before = Revisions::newest($job)->number;
+        $before = $job->newest()->number;
         $this->postJson('/shelf/entries', ['cells' => ['channelAmps' => '3'] + $cells])->assertOk();
         [$use] = $uses();
-        self::assertSame($before, Revisions::newest($job)->number, 'nothing is forced');
+        self::assertSame($before, $job->newest()->number, 'nothing is forced');
         self::assertTrue($use['moved']);
         $shift = $this->answer($this->getJson("/shelf/entries/controller-zigbee-2/jobs/{$job->id}"), 'shift');
         self::assertSame(
@@ -107,7 +106,7 @@ final class ShelfTest extends TestCase
         self::assertFalse($uses()[0]['moved']);
         self::assertSame(
             'Zigbee two-channel controller, 12-36 V, 5 A a channel taken anew from the shelf',
-            Revisions::newest($job)->words,
+            $job->newest()->words,
         );
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Plans\ResultCache;
-use App\Plans\Solutions;
+use App\Results\ResultCache;
+use App\Results\ResultStore;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
@@ -35,9 +35,9 @@ final class SolutionsTest extends TestCase
 
     public function test_an_edit_solves_only_the_run_that_it_touched(): void
     {
-        $cache = new ResultCache(new Repository(new ArrayStore()), 1_000_000);
+        $cache = new ResultStore(new Repository(new ArrayStore()), 1_000_000);
         $plan = $this->plan();
-        $first = (new Solutions($cache))->of($plan);
+        $first = (new ResultCache($cache))->of($plan);
         self::assertSame(['cove', 'shelf'], array_keys($first));
         // What is kept is answered, not solved: a marked result comes back for the run that was not touched.
         $marked = clone $first['shelf'];
@@ -45,7 +45,7 @@ final class SolutionsTest extends TestCase
             'shelf' => $marked,
         ]);
         $edited = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 30]);
-        $second = (new Solutions($cache))->of($edited);
+        $second = (new ResultCache($cache))->of($edited);
         self::assertSame($marked, $second['shelf']);
         self::assertInstanceOf(RunResult::class, $second['cove']);
         self::assertNotEquals($first['cove'], $second['cove']);
@@ -53,16 +53,16 @@ final class SolutionsTest extends TestCase
 
     public function test_what_was_kept_is_what_was_solved(): void
     {
-        $cache = new ResultCache(new Repository(new ArrayStore(true)), 1_000_000);
+        $cache = new ResultStore(new Repository(new ArrayStore(true)), 1_000_000);
         $plan = $this->plan();
-        self::assertEquals((new Solutions($cache))->of($plan), (new Solutions($cache))->of($plan));
+        self::assertEquals((new ResultCache($cache))->of($plan), (new ResultCache($cache))->of($plan));
     }
 
     public function test_a_run_that_cannot_be_solved_is_told_and_not_kept(): void
     {
-        $cache = new ResultCache(new Repository(new ArrayStore()), 1_000_000);
+        $cache = new ResultStore(new Repository(new ArrayStore()), 1_000_000);
         $plan = Demo::with($this->plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
-        $results = (new Solutions($cache))->of($plan);
+        $results = (new ResultCache($cache))->of($plan);
         self::assertInstanceOf(Trouble::class, $results['cove']);
         self::assertStringContainsString('K2', $results['cove']->getMessage());
         self::assertInstanceOf(RunResult::class, $results['shelf']);

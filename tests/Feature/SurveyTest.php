@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Photos\Shrink;
-use App\Plans\Revisions;
 use EmberDusk\Values\Trouble;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
@@ -161,14 +160,14 @@ final class SurveyTest extends TestCase
         }
         self::assertSame([['B'], ['C'], ['A']], array_column($trace['ends'], 'legs'));
         self::assertTrue($this->answer($this->postJson("{$url}/record"), 'traceAnswer')['recorded']);
-        $now = Revisions::newest($this->job);
+        $now = $this->job->newest();
         self::assertSame('3 legs of Lecture room traced', $now->words);
         self::assertStringContainsString(
             'leg A B1 to X 2x1.5, wall, traced # grey',
             $now->plan()->places['lecture']->notes,
         );
         $this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'survey'])->assertOk();
-        self::assertSame($notes, Revisions::newest($this->job)->plan()->places['lecture']->notes);
+        self::assertSame($notes, $this->job->newest()->plan()->places['lecture']->notes);
         // A trace of another job is not reached, and where there is nothing to trace it is said.
         $this->postJson('/jobs/' . $this->job($this->job->crew)->id . "/traces/{$trace['id']}", [
             'back' => true,
@@ -187,10 +186,7 @@ final class SurveyTest extends TestCase
             'stage' => 'kit',
             'change' => $take,
         ])->assertOk();
-        self::assertStringStartsWith(
-            'Option taken for Cove: 24 V, single colour',
-            Revisions::newest($this->job)->words,
-        );
-        self::assertSame(2, Revisions::newest($this->job)->number);
+        self::assertStringStartsWith('Option taken for Cove: 24 V, single colour', $this->job->newest()->words);
+        self::assertSame(2, $this->job->newest()->number);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Plans\Revisions;
+use App\History\Revisions;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -272,7 +272,7 @@ final class WorkInputsTest extends TestCase
 
     public function test_a_job_without_anything_has_empty_sheets(): void
     {
-        $id = Revisions::begin(
+        $id = (new Revisions())->begin(
             $this->job->crew,
             null,
             new Plan('Empty', '', places: ['room' => new Place('room', 'Room', '')]),

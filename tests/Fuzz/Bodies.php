@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Fuzz;
 
-use App\Plans\Shelves;
+use App\Kit\Shelves;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Trouble;

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Fuzz;
 
+use App\Kit\Shelves;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Revisions;
-use App\Plans\Shelves;
 use Closure;
 use EmberDusk\Plan\Document;
 use Illuminate\Http\Request;
@@ -49,7 +48,7 @@ final class Fuzzer
         private readonly User $user,
         private readonly array $jobs,
     ) {
-        $plan = Revisions::newest(Job::query()->findOrFail($jobs[0]))->plan();
+        $plan = Job::query()->findOrFail($jobs[0])->newest()->plan();
         $ids = ['', 'cove', 'lecture', 'B1', 'P1', 'full', 'a'];
         foreach (Document::LISTS as $list) {
             foreach ((array) (Document::write($plan)[$list] ?? []) as $item) {
@@ -147,7 +146,7 @@ final class Fuzzer
         $job = Job::query()->find($this->jobs[0]);
         $body = $this->bodies->of($route, Request::create('/' . ltrim($route->uri(), '/'), $method));
         if ($job !== null && array_key_exists('change', $body)) {
-            $newest = Revisions::newest($job);
+            $newest = $job->newest();
             $body['change'] = $this->bodies->change($newest->plan(), Shelves::ofCrew($job->crew));
             $body['base'] = $newest->number;
         }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\User;
-use App\Plans\Shelves;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;

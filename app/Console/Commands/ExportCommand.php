@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Job;
-use App\Plans\Revisions;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Plan\JobFile;
@@ -27,7 +26,7 @@ final class ExportCommand extends Command
             $number = $this->option('job');
             if ($number !== null) {
                 $job = Job::query()->find($number) ?? throw new Trouble("There is no job {$number}.");
-                $plan = Revisions::newest($job)->plan();
+                $plan = $job->newest()->plan();
             } else {
                 $plan = $this->plan();
             }

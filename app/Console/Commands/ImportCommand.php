@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\History\Revisions;
 use App\Models\Crew;
-use App\Plans\Revisions;
 use EmberDusk\Values\Trouble;
 use Illuminate\Console\Command;
 
@@ -17,12 +17,12 @@ final class ImportCommand extends Command
 
     protected $description = 'Take a job file into a crew';
 
-    public function handle(): int
+    public function handle(Revisions $revisions): int
     {
-        return $this->answering(function (): int {
+        return $this->answering(function () use ($revisions): int {
             $name = $this->option('crew') ?? throw new Trouble('Name the crew: --crew="…".');
             $crew = Crew::query()->where('name', $name)->first() ?? throw new Trouble("There is no crew “{$name}”.");
-            $job = Revisions::begin($crew, null, $this->plan(), 'Imported from a job file');
+            $job = $revisions->begin($crew, null, $this->plan(), 'Imported from a job file');
             $this->line("Job {$job->id}: {$job->name}");
 
             return 0;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Plans\Shelves;
+use App\Kit\Shelves;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;

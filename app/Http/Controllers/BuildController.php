@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\BuildRequest;
+use App\Http\Requests\MoveRequest;
+use App\Http\Requests\TickRequest;
+use App\Http\Requests\VisitsRequest;
+use App\Http\Requests\WaitRequest;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Revisions;
-use App\Plans\Workshop;
+use App\Papers\Download;
+use App\Results\JobLoader;
 use App\Screens\Build\MoveCost;
 use App\Screens\Build\StepCalendar;
 use App\Time\Clock;
-use EmberDusk\Formats\Fields;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\CriticalPath;
-use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -28,9 +29,9 @@ use Illuminate\Support\Str;
 /** Ticks of the steps, visits and moves, and the plan of work as a calendar. */
 final readonly class BuildController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private JobLoader $loader) {}
 
-    public function tick(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function tick(TickRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         // The page still shows who pressed; meanwhile somebody else signed in beside it.
         abort_if(
@@ -41,7 +42,7 @@ final readonly class BuildController
         $id = $request->string('step')->toString();
         $step =
             array_values(
-                array_filter($this->work($job)->schedule()->steps, static fn(Step $s): bool => $s->id === $id),
+                array_filter($this->state($job)->schedule()->steps, static fn(Step $s): bool => $s->id === $id),
             )[0] ??
             throw Trouble::at(
                 '/step',
@@ -67,59 +68,36 @@ final readonly class BuildController
         return $this->answer($job, $user);
     }
 
-    public function visits(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function visits(VisitsRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->arrange(
-            $job,
-            $user,
-            static fn(Arrangement $a): Arrangement => Arrangement::read(
-                new Fields(
-                    [
-                        'visits' => array_map(
-                            static fn(array $v): array => [
-                                'from' => $v['from'],
-                                'days' => (int) $v['days'],
-                                'people' => (int) $v['people'],
-                            ],
-                            $request->validated('visits'),
-                        ),
-                        'weekends' => $request->boolean('weekends'),
-                    ] + $a->write(),
-                ),
-            ),
-        );
+        return $this->arrange($job, $user, $request->read(...));
     }
 
-    public function wait(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function wait(WaitRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $sheet = $this->work($job)->schedule();
+        $schedule = $this->state($job)->schedule();
 
-        return $this->arrange($job, $user, static function (Arrangement $a) use ($request, $sheet): Arrangement {
+        return $this->arrange($job, $user, static function (Arrangement $a) use ($request, $schedule): Arrangement {
             $arrangement = $a->waiting(
                 $request->string('step')->toString(),
                 $request->string('after')->toString(),
                 $request->boolean('on'),
             );
             // Refused at the place when steps would wait for each other in a circle.
-            CriticalPath::of($arrangement->order($sheet->steps));
+            CriticalPath::of($arrangement->order($schedule->steps));
 
             return $arrangement;
         });
     }
 
-    public function move(BuildRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function move(MoveRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         $step = $request->string('step')->toString();
         if ($request->boolean('back')) {
             return $this->arrange($job, $user, static fn(Arrangement $a): Arrangement => $a->moved($step, null));
         }
-        $pin = new Pin(
-            $step,
-            $request->string('day')->toString(),
-            $request->integer('from'),
-            $request->integer('person'),
-        );
-        $cost = MoveCost::of($this->work($job), $pin);
+        $pin = $request->pin();
+        $cost = MoveCost::of($this->state($job), $pin);
         if (!$request->boolean('keep')) {
             return new JsonResponse($cost);
         }
@@ -132,17 +110,14 @@ final readonly class BuildController
 
     public function calendar(Job $job): Response
     {
-        return new Response(
+        return Download::of(
             StepCalendar::calendar(
-                $this->work($job),
+                $this->state($job),
                 "job{$job->id}@" . parse_url((string) config('app.url'), PHP_URL_HOST),
                 (int) Clock::now()->getTimestamp(),
             ),
-            200,
-            [
-                'Content-Type' => 'text/calendar; charset=utf-8',
-                'Content-Disposition' => 'attachment; filename="' . Str::slug($job->name) . '.ics"',
-            ],
+            Str::slug($job->name) . '.ics',
+            'text/calendar; charset=utf-8',
         );
     }
 
@@ -157,13 +132,13 @@ final readonly class BuildController
         return $this->answer($job, $user);
     }
 
-    private function work(Job $job): JobState
+    private function state(Job $job): JobState
     {
-        return $this->workshop->work($job, Revisions::newest($job)->plan());
+        return $this->loader->load($job, $job->newest()->plan());
     }
 
     private function answer(Job $job, User $user): JsonResponse
     {
-        return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'build'));
+        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'build'));
     }
 }

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\EditRequest;
+use App\History\Revisions;
+use App\Http\Requests\ChangeRequest;
+use App\Http\Requests\PreviewRequest;
+use App\Http\Requests\RestoreRequest;
+use App\Http\Requests\ScreenRequest;
+use App\Kit\Shelves;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\User;
-use App\Plans\Revisions;
-use App\Plans\Shelves;
-use App\Plans\Workshop;
+use App\Results\JobLoader;
 use App\Screens\Screen;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -18,38 +21,38 @@ use Illuminate\Http\JsonResponse;
 /** Edits are JSON: a change, undo and redo answer with the new state of the open stage; a preview writes nothing. */
 final readonly class EditController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private JobLoader $loader, private Revisions $revisions) {}
 
-    public function show(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function show(ScreenRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        return $this->answer($job, $user, Revisions::newest($job), $request);
+        return $this->answer($job, $user, $job->newest(), $request);
     }
 
-    public function change(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function change(ChangeRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer(
             $job,
             $user,
-            Revisions::change($job, $user, $request->integer('base'), $request->change()),
+            $this->revisions->change($job, $user, $request->integer('base'), $request->change()),
             $request,
         );
     }
 
-    public function preview(EditRequest $request, Job $job): JsonResponse
+    public function preview(PreviewRequest $request, Job $job): JsonResponse
     {
         $shelf = Shelves::ofCrew($job->crew);
-        $plan = Revisions::preview($job, $shelf, Revisions::newest($job)->plan(), $request->change());
+        $plan = $this->revisions->preview($job, $shelf, $job->newest()->plan(), $request->change());
 
         return new JsonResponse([
             'desk' => Screen::of(
                 $request->stage(),
-                $this->workshop->work($job, $plan, $shelf, $request->scene(), $request->open()),
+                $this->loader->load($job, $plan, $shelf, $request->scene(), $request->open()),
             ),
         ]);
     }
 
     /** An earlier state of the job, to be held beside the newest. */
-    public function beside(EditRequest $request, Job $job, int $number): JsonResponse
+    public function beside(ScreenRequest $request, Job $job, int $number): JsonResponse
     {
         $revision = $job->revisions()->where('number', $number)->firstOrFail();
 
@@ -57,17 +60,17 @@ final readonly class EditController
             'words' => $revision->words,
             'desk' => Screen::of(
                 $request->stage(),
-                $this->workshop->work($job, $revision->plan(), null, $request->scene(), $request->open()),
+                $this->loader->load($job, $revision->plan(), null, $request->scene(), $request->open()),
             ),
         ]);
     }
 
-    public function undo(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function undo(RestoreRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         return $this->restored('undo', $request, $job, $user);
     }
 
-    public function redo(EditRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function redo(RestoreRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         return $this->restored('redo', $request, $job, $user);
     }
@@ -94,22 +97,22 @@ final readonly class EditController
     }
 
     /** @param  'undo'|'redo'  $kind */
-    private function restored(string $kind, EditRequest $request, Job $job, User $user): JsonResponse
+    private function restored(string $kind, RestoreRequest $request, Job $job, User $user): JsonResponse
     {
         return $this->answer(
             $job,
             $user,
             $request->filled('over')
-                ? Revisions::stepOver($job, $user, $kind, $request->integer('over'))
-                : Revisions::restore($job, $user, $kind),
+                ? $this->revisions->stepOver($job, $user, $kind, $request->integer('over'))
+                : $this->revisions->restore($job, $user, $kind),
             $request,
         );
     }
 
-    private function answer(Job $job, User $user, Revision $revision, EditRequest $request): JsonResponse
+    private function answer(Job $job, User $user, Revision $revision, ScreenRequest $request): JsonResponse
     {
         return new JsonResponse(
-            $this->workshop->answer($job, $user, $revision, $request->stage(), $request->scene(), $request->open()),
+            $this->loader->answer($job, $user, $revision, $request->stage(), $request->scene(), $request->open()),
         );
     }
 }

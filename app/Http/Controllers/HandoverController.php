@@ -7,9 +7,8 @@ namespace App\Http\Controllers;
 use App\Joining\Runs;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Paper;
-use App\Plans\Revisions;
-use App\Plans\Workshop;
+use App\Papers\Paper;
+use App\Results\JobLoader;
 use App\Time\Clock;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Handover\Sheet;
@@ -25,12 +24,12 @@ use Inertia\Response as Page;
 /** The Hand over stage: one sheet as page, as printable HTML and as PDF. */
 final readonly class HandoverController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private JobLoader $loader, private Runs $runs) {}
 
     public function show(Job $job, #[CurrentUser] User $user): Page
     {
         return Inertia::render('Handover', [
-            'answer' => $this->workshop->answer($job, $user, Revisions::newest($job), 'handover'),
+            'answer' => $this->loader->answer($job, $user, $job->newest(), 'handover'),
             'sheet' => $this->sheet($job),
         ]);
     }
@@ -48,24 +47,24 @@ final readonly class HandoverController
     /** @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture */
     private function sheet(Job $job): array
     {
-        $revision = Revisions::newest($job);
+        $revision = $job->newest();
         $plan = $revision->plan();
         $log = [];
         $run = $job->joinRuns()->latest('id')->first();
         if ($run !== null) {
-            $live = Runs::live($job, $run);
+            $live = $this->runs->live($job, $run);
             $log = array_map(
                 static fn(array $line): string => $line['at'] . '  ' . $line['text'],
                 Words::lines($live->log(), $live->kit),
             );
         }
 
-        $work = $this->workshop->work($job, $plan);
-        $open = array_map(static fn(Finding $f): string => $f->title, Findings::of($work));
+        $state = $this->loader->load($job, $plan);
+        $open = array_map(static fn(Finding $f): string => $f->title, Findings::of($state));
 
         return [
             'printed' => Clock::day(),
             'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i'),
-        ] + Sheet::of($plan, $work->results, $log, $open, $revision->number);
+        ] + Sheet::of($plan, $state->results, $log, $open, $revision->number);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\History\Revisions;
 use App\Http\Requests\DeleteJobRequest;
 use App\Http\Requests\ImportRequest;
 use App\Http\Requests\JobListRequest;
@@ -11,10 +12,10 @@ use App\Http\Requests\NewJobRequest;
 use App\Http\Requests\StageRequest;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\JobList;
-use App\Plans\Revisions;
-use App\Plans\Summaries;
-use App\Plans\Workshop;
+use App\Papers\Download;
+use App\Results\JobList;
+use App\Results\JobLoader;
+use App\Results\Summaries;
 use App\Screens\Stages;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
@@ -33,8 +34,10 @@ use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
-final class JobController
+final readonly class JobController
 {
+    public function __construct(private Revisions $revisions, private JobLoader $loader) {}
+
     public function index(JobListRequest $request, #[CurrentUser] User $user, JobList $list): Page
     {
         return Inertia::render(
@@ -97,55 +100,43 @@ final class JobController
             places: ['place1' => new Place('place1', trim($request->string('place')->toString()), '')],
         );
 
-        return redirect()->route('jobs.stage', [Revisions::begin($user->crew, $user, $plan, 'Job begun'), 'survey']);
+        return redirect()->route('jobs.stage', [
+            $this->revisions->begin($user->crew, $user, $plan, 'Job begun'),
+            'survey',
+        ]);
     }
 
     public function import(ImportRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        $job = Revisions::begin($user->crew, $user, JobFile::read($request->text()), 'Imported from a job file');
+        $job = $this->revisions->begin($user->crew, $user, JobFile::read($request->text()), 'Imported from a job file');
 
         return new JsonResponse(['url' => route('jobs.stage', [$job, 'survey'])], 201);
     }
 
-    public function stage(
-        StageRequest $request,
-        Job $job,
-        string $stage,
-        #[CurrentUser] User $user,
-        Workshop $workshop,
-    ): Page {
+    public function stage(StageRequest $request, Job $job, string $stage, #[CurrentUser] User $user): Page
+    {
         return Inertia::render((string) Stages::of($stage)->page(), [
-            'answer' => $workshop->answer($job, $user, Revisions::newest($job), $stage, null, $request->open()),
+            'answer' => $this->loader->answer($job, $user, $job->newest(), $stage, null, $request->open()),
         ]);
     }
 
     public function export(Job $job): Response
     {
-        return self::download(
-            JobFile::write(Revisions::newest($job)->plan()),
-            $job,
-            'emberdusk.json',
-            'application/json',
+        return Download::of(
+            JobFile::write($job->newest()->plan()),
+            Str::slug($job->name) . '.emberdusk.json',
+            Download::JSON,
         );
     }
 
     public function netlist(Job $job): Response
     {
-        $plan = Revisions::newest($job)->plan();
+        $plan = $job->newest()->plan();
 
-        return self::download(
+        return Download::of(
             Netlist::write($plan->name, Engine::networks($plan)),
-            $job,
-            'cir',
+            Str::slug($job->name) . '.cir',
             'text/plain; charset=utf-8',
         );
-    }
-
-    private static function download(string $text, Job $job, string $ending, string $type): Response
-    {
-        return new Response($text, 200, [
-            'Content-Type' => $type,
-            'Content-Disposition' => 'attachment; filename="' . Str::slug($job->name) . '.' . $ending . '"',
-        ]);
     }
 }

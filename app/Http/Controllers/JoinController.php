@@ -4,45 +4,50 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\JoinRequest;
+use App\Http\Requests\JoinActRequest;
+use App\Http\Requests\JoinSpeedRequest;
 use App\Joining\Runs;
 use App\Models\Job;
 use App\Models\JoinRun;
 use App\Models\User;
-use App\Plans\Revisions;
-use App\Plans\Workshop;
+use App\Results\JobLoader;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
 /** The Join stage: live runs against the stand-ins that ship with the tool. */
-final class JoinController
+final readonly class JoinController
 {
-    public function show(Job $job, #[CurrentUser] User $user, Workshop $workshop): Page
+    public function __construct(private Runs $runs, private JobLoader $loader) {}
+
+    public function show(Job $job, #[CurrentUser] User $user): Page
     {
         $run = $job->joinRuns()->latest('id')->first();
 
         return Inertia::render('Join', [
-            'answer' => $workshop->answer($job, $user, Revisions::newest($job), 'join'),
-            'live' => $run === null ? null : Runs::look($job, $run),
+            'answer' => $this->loader->answer($job, $user, $job->newest(), 'join'),
+            'live' => $run === null ? null : $this->runs->look($job, $run),
         ]);
     }
 
-    public function begin(JoinRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function begin(JoinSpeedRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(Runs::look($job, Runs::begin($job, $user, $request->integer('speed'))), 201);
+        return new JsonResponse(
+            $this->runs->look($job, $this->runs->begin($job, $user, $request->integer('speed'))),
+            201,
+        );
     }
 
     public function look(Job $job, JoinRun $joinRun): JsonResponse
     {
-        return new JsonResponse(Runs::look($job, $joinRun));
+        return new JsonResponse($this->runs->look($job, $joinRun));
     }
 
-    public function act(JoinRequest $request, Job $job, JoinRun $joinRun, #[CurrentUser] User $user): JsonResponse
+    public function act(JoinActRequest $request, Job $job, JoinRun $joinRun, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse(
-            Runs::act(
+            $this->runs->act(
                 $job,
                 $joinRun,
                 $user,
@@ -55,8 +60,8 @@ final class JoinController
         );
     }
 
-    public function speed(JoinRequest $request, Job $job, JoinRun $joinRun): JsonResponse
+    public function speed(JoinSpeedRequest $request, Job $job, JoinRun $joinRun): JsonResponse
     {
-        return new JsonResponse(Runs::speed($job, $joinRun, $request->integer('speed')));
+        return new JsonResponse($this->runs->speed($job, $joinRun, $request->integer('speed')));
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\OffcutRequest;
+use App\Facts\Offcuts;
+use App\Http\Requests\LeaveOffcutsRequest;
+use App\Http\Requests\NewOffcutRequest;
 use App\Models\Job;
 use App\Models\Offcut;
 use App\Models\User;
-use App\Plans\Offcuts;
-use App\Plans\Revisions;
-use App\Plans\Workshop;
+use App\Results\JobLoader;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -18,9 +18,9 @@ use Illuminate\Support\Facades\DB;
 /** What is left over and lies in the van: typed in, put there from a job, taken out. */
 final readonly class OffcutController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private JobLoader $loader) {}
 
-    public function store(OffcutRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function store(NewOffcutRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         DB::transaction(static function () use ($request, $job): void {
             for ($n = 0; $n < $request->integer('count'); $n++) {
@@ -34,9 +34,9 @@ final readonly class OffcutController
         return $this->answer($job, $user);
     }
 
-    public function leave(OffcutRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function leave(LeaveOffcutsRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $cuts = $this->workshop->work($job, Revisions::newest($job)->plan())->schedule()->parts->cuts;
+        $cuts = $this->loader->load($job, $job->newest()->plan())->schedule()->parts->cuts;
         DB::transaction(static function () use ($request, $job, $cuts): void {
             foreach ($cuts as $cut) {
                 if ($cut->kit === $request->string('kit')->toString()) {
@@ -59,6 +59,6 @@ final readonly class OffcutController
 
     private function answer(Job $job, User $user): JsonResponse
     {
-        return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'parts'));
+        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'parts'));
     }
 }

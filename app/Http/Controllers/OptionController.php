@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Kit\Shelves;
 use App\Models\Job;
-use App\Plans\Revisions;
-use App\Plans\Shelves;
 use EmberDusk\Options\Options;
 use Illuminate\Http\JsonResponse;
 
@@ -15,7 +14,7 @@ final readonly class OptionController
 {
     public function show(Job $job, string $run): JsonResponse
     {
-        $plan = Revisions::newest($job)->plan();
+        $plan = $job->newest()->plan();
         $of = $plan->run($run);
 
         return new JsonResponse([

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Job;
-use App\Plans\Paper;
-use App\Plans\Revisions;
-use App\Plans\Workshop;
+use App\Papers\Paper;
+use App\Results\JobLoader;
 use App\Screens\Build\Papers;
 use App\Time\Clock;
 use EmberDusk\Job\JobState;
@@ -18,11 +17,11 @@ use Illuminate\Support\Str;
 /** Day sheets and the list to pack the van by, to print and as PDF. */
 final readonly class PaperController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private JobLoader $loader) {}
 
     public function days(Job $job): View
     {
-        return view('days', ['job' => $job->name, 'days' => Papers::days($this->work($job))]);
+        return view('days', ['job' => $job->name, 'days' => Papers::days($this->state($job))]);
     }
 
     public function daysPdf(Job $job): Response
@@ -32,7 +31,7 @@ final readonly class PaperController
 
     public function van(Job $job): View
     {
-        return view('van', ['job' => $job->name, 'printed' => Clock::day(), 'van' => Papers::van($this->work($job))]);
+        return view('van', ['job' => $job->name, 'printed' => Clock::day(), 'van' => Papers::van($this->state($job))]);
     }
 
     public function vanPdf(Job $job): Response
@@ -40,8 +39,8 @@ final readonly class PaperController
         return Paper::pdf($this->van($job), Str::slug($job->name) . '-van');
     }
 
-    private function work(Job $job): JobState
+    private function state(Job $job): JobState
     {
-        return $this->workshop->work($job, Revisions::newest($job)->plan());
+        return $this->loader->load($job, $job->newest()->plan());
     }
 }

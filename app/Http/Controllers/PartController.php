@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Facts\Offcuts;
 use App\Http\Requests\PartRequest;
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Offcuts;
-use App\Plans\Revisions;
-use App\Plans\Workshop;
+use App\Papers\Download;
+use App\Results\JobLoader;
 use App\Screens\Parts\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Parts\Labels;
@@ -24,13 +24,13 @@ use Inertia\Response as Page;
 /** Marks of the parts list, and the list for a spreadsheet. */
 final readonly class PartController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private JobLoader $loader) {}
 
     public function mark(PartRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         $part = $request->string('part')->toString();
         $state = (string) $request->validated('state');
-        $cuts = $this->workshop->work($job, Revisions::newest($job)->plan())->schedule()->parts->cuts;
+        $cuts = $this->loader->load($job, $job->newest()->plan())->schedule()->parts->cuts;
         DB::transaction(static function () use ($job, $user, $request, $part, $state, $cuts): void {
             $job->partMarks()->updateOrCreate(
                 ['part' => $part],
@@ -47,7 +47,7 @@ final readonly class PartController
             }
         });
 
-        return new JsonResponse($this->workshop->answer($job, $user, Revisions::newest($job), 'parts'));
+        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'parts'));
     }
 
     public function labels(Job $job): Page
@@ -55,31 +55,23 @@ final readonly class PartController
         return Inertia::render('Labels', [
             'job' => $job->id,
             'name' => $job->name,
-            'labels' => Labels::of(Revisions::newest($job)->plan()),
+            'labels' => Labels::of($job->newest()->plan()),
         ]);
     }
 
     public function cuts(Job $job): Response
     {
-        return new Response(
-            Csv::write(PartsTables::cutRows($this->workshop->work($job, Revisions::newest($job)->plan()))),
-            200,
-            [
-                'Content-Type' => 'text/csv; charset=utf-8',
-                'Content-Disposition' => 'attachment; filename="' . Str::slug($job->name) . '-cuts.csv"',
-            ],
-        );
+        return self::csvOf(PartsTables::cutRows($this->loader->load($job, $job->newest()->plan())), $job, 'cuts');
     }
 
     public function csv(Job $job): Response
     {
-        return new Response(
-            Csv::write(PartsTables::rows($this->workshop->work($job, Revisions::newest($job)->plan()))),
-            200,
-            [
-                'Content-Type' => 'text/csv; charset=utf-8',
-                'Content-Disposition' => 'attachment; filename="' . Str::slug($job->name) . '-parts.csv"',
-            ],
-        );
+        return self::csvOf(PartsTables::rows($this->loader->load($job, $job->newest()->plan())), $job, 'parts');
+    }
+
+    /** @param  list<list<string>>  $rows */
+    private static function csvOf(array $rows, Job $job, string $of): Response
+    {
+        return Download::of(Csv::write($rows), Str::slug($job->name) . "-{$of}.csv", Download::CSV);
     }
 }

@@ -9,7 +9,6 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Models\User;
 use App\Photos\Shrink;
-use App\Plans\Revisions;
 use App\Time\Clock;
 use EmberDusk\Values\Trouble;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -50,7 +49,8 @@ final class PhotoController
 
     public function store(PhotoRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $place = Revisions::newest($job)
+        $place = $job
+            ->newest()
             ->plan()
             ->place($request->string('place')->toString());
         $small = Shrink::of($request->bytes());

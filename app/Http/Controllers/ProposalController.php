@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\ProposalRequest;
+use App\Jobs\Propose;
 use App\Models\Job;
 use App\Models\Proposal;
-use App\Plans\Propose;
-use App\Plans\Revisions;
 use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +17,7 @@ final readonly class ProposalController
 {
     public function store(ProposalRequest $request, Job $job): JsonResponse
     {
-        $plan = Revisions::newest($job)->plan();
+        $plan = $job->newest()->plan();
         /** @var list<string> $runs */
         $runs = $request->validated('runs');
         foreach ($runs as $run) {

@@ -6,9 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Models\Job;
 use App\Models\User;
-use App\Plans\Paper;
-use App\Plans\Revisions;
-use App\Plans\Workshop;
+use App\Papers\Paper;
+use App\Results\JobLoader;
 use App\Time\Clock;
 use EmberDusk\Costing\Quote;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -21,11 +20,11 @@ use Illuminate\Support\Str;
 /** The quote to print and as PDF, and what has changed since one was given. */
 final readonly class QuoteController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private JobLoader $loader) {}
 
     public function html(Job $job): View
     {
-        $revision = Revisions::newest($job);
+        $revision = $job->newest();
         $plan = $revision->plan();
 
         return view('quote', [
@@ -49,7 +48,7 @@ final readonly class QuoteController
         DB::transaction(
             static fn() => $job->quotes()->create([
                 'user_id' => $user->id,
-                'revision' => Revisions::newest($job)->number,
+                'revision' => $job->newest()->number,
                 'total' => $quote->total,
                 'lines' => $quote->lines,
             ]),
@@ -61,8 +60,8 @@ final readonly class QuoteController
     /** The quote as it would be now beside the last that was given. */
     public function since(Job $job): JsonResponse
     {
-        $work = $this->workshop->work($job, Revisions::newest($job)->plan());
-        $quote = $work->schedule()->quote();
+        $state = $this->loader->load($job, $job->newest()->plan());
+        $quote = $state->schedule()->quote();
         $given = $job->quotes()->latest('id')->first();
 
         return new JsonResponse([
@@ -82,8 +81,8 @@ final readonly class QuoteController
 
     private function quote(Job $job): Quote
     {
-        return $this->workshop
-            ->work($job, Revisions::newest($job)->plan())
+        return $this->loader
+            ->load($job, $job->newest()->plan())
             ->schedule()
             ->quote();
     }

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\ShelfRequest;
+use App\Http\Requests\EntryRequest;
+use App\Http\Requests\ShelfFileRequest;
+use App\Http\Requests\ShelfSearchRequest;
+use App\Kit\ShelfUses;
+use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\KitEntry;
 use App\Models\User;
-use App\Plans\ShelfUses;
-use App\Plans\Shelves;
+use App\Papers\Download;
 use EmberDusk\Kit\EntryCells;
 use EmberDusk\Kit\Kind;
 use EmberDusk\Kit\Kinds;
@@ -32,7 +35,7 @@ final readonly class ShelfController
 
     private const MOST = 20_000;
 
-    public function index(ShelfRequest $request, #[CurrentUser] User $user): Page
+    public function index(ShelfSearchRequest $request, #[CurrentUser] User $user): Page
     {
         return Inertia::render('Shelf', [
             'kinds' => array_map(static fn(Kind $k): array => $k->toArray(), array_values(Kinds::all())),
@@ -40,7 +43,7 @@ final readonly class ShelfController
         ]);
     }
 
-    public function search(ShelfRequest $request, #[CurrentUser] User $user): JsonResponse
+    public function search(ShelfSearchRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse(self::found($request, $user->crew));
     }
@@ -62,7 +65,7 @@ final readonly class ShelfController
     }
 
     /** Keeps an entry; a new one gets an id from its name. What open jobs hold stays as it is until somebody takes it anew. */
-    public function store(ShelfRequest $request, #[CurrentUser] User $user, ShelfUses $uses): JsonResponse
+    public function store(EntryRequest $request, #[CurrentUser] User $user, ShelfUses $uses): JsonResponse
     {
         $cells = $request->cells();
         if (($cells['id'] ?? '') === '') {
@@ -88,7 +91,7 @@ final readonly class ShelfController
         return new JsonResponse(['gone' => $entry]);
     }
 
-    public function import(ShelfRequest $request, #[CurrentUser] User $user): JsonResponse
+    public function import(ShelfFileRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $text = $request->text();
         $entries = str_starts_with(ltrim($text), '{') ? Shelf::file($text) : ShelfCsv::read($text);
@@ -118,7 +121,7 @@ final readonly class ShelfController
         ]);
     }
 
-    public function export(ShelfRequest $request, string $format, #[CurrentUser] User $user): Response
+    public function export(ShelfSearchRequest $request, string $format, #[CurrentUser] User $user): Response
     {
         $entries = array_values(
             $user->crew
@@ -131,14 +134,15 @@ final readonly class ShelfController
         );
         $name = 'shelf' . ($request->kind() === '' ? '' : '-' . $request->kind()) . '.' . $format;
 
-        return new Response($format === 'csv' ? ShelfCsv::write($entries) : Shelf::write($entries), 200, [
-            'Content-Type' => $format === 'csv' ? 'text/csv; charset=utf-8' : 'application/json',
-            'Content-Disposition' => 'attachment; filename="' . $name . '"',
-        ]);
+        return Download::of(
+            $format === 'csv' ? ShelfCsv::write($entries) : Shelf::write($entries),
+            $name,
+            $format === 'csv' ? Download::CSV : Download::JSON,
+        );
     }
 
     /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/found */
-    private static function found(ShelfRequest $request, Crew $crew): array
+    private static function found(ShelfSearchRequest $request, Crew $crew): array
     {
         $matching = $crew->kitEntries();
         foreach (preg_split('/\s+/u', Str::lower($request->find()), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\TraceRequest;
+use App\History\Revisions;
+use App\Http\Requests\AnswerTraceRequest;
+use App\Http\Requests\BeginTraceRequest;
 use App\Models\Job;
 use App\Models\Trace;
 use App\Models\User;
-use App\Plans\Revisions;
 use App\Screens\Survey\TraceScreen;
 use App\Time\Clock;
 use EmberDusk\Survey\Trace\Probe;
@@ -22,10 +23,12 @@ use Illuminate\Support\Facades\DB;
 /** A guided trace of cable legs: begun, answered one measurement at a time, and written into the notes when it is done. */
 final readonly class TraceController
 {
+    public function __construct(private Revisions $revisions) {}
+
     /** Goes on with a trace of the same legs that is not recorded yet, or begins one. */
-    public function begin(TraceRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function begin(BeginTraceRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $plan = Revisions::newest($job)->plan();
+        $plan = $job->newest()->plan();
         $place = $plan->place($request->string('place')->toString());
         $near = $request->string('near')->toString();
         $legs = array_map(static fn($l): array => [$l->name, $l->to, $l->cores], TraceScreen::legs($place, $near));
@@ -52,7 +55,7 @@ final readonly class TraceController
     }
 
     /** An answer to the measurement of that number; one that was answered already is not taken twice. */
-    public function act(TraceRequest $request, Job $job, Trace $trace): JsonResponse
+    public function act(AnswerTraceRequest $request, Job $job, Trace $trace): JsonResponse
     {
         return self::answer(
             DB::transaction(static function () use ($request, $trace): Trace {
@@ -93,8 +96,8 @@ final readonly class TraceController
                 $found->found,
             ),
         ];
-        DB::transaction(static function () use ($job, $user, $trace, $change): void {
-            Revisions::change($job, $user, Revisions::newest($job)->number, $change);
+        DB::transaction(function () use ($job, $user, $trace, $change): void {
+            $this->revisions->change($job, $user, $job->newest()->number, $change);
             $trace->update(['recorded_at' => Clock::now()]);
         });
 

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\History;
 
+use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
@@ -23,19 +24,14 @@ use Illuminate\Support\Facades\DB;
 final readonly class Revisions
 {
     /** A new job with its first plan. */
-    public static function begin(Crew $crew, ?User $user, Plan $plan, string $words): Job
+    public function begin(Crew $crew, ?User $user, Plan $plan, string $words): Job
     {
-        return DB::transaction(static function () use ($crew, $user, $plan, $words): Job {
+        return DB::transaction(function () use ($crew, $user, $plan, $words): Job {
             $job = $crew->jobs()->create(['name' => $plan->name, 'client' => $plan->client]);
-            self::write($job, $user, null, $plan, 'first', $words, Difference::between(new Plan('', ''), $plan));
+            $this->write($job, $user, null, $plan, 'first', $words, Difference::between(new Plan('', ''), $plan));
 
             return $job;
         });
-    }
-
-    public static function newest(Job $job): Revision
-    {
-        return $job->revisions()->orderByDesc('number')->firstOrFail();
     }
 
     /**
@@ -46,29 +42,29 @@ final readonly class Revisions
      * @throws Trouble when the change does not fit
      * @throws Conflict when the same items were changed since its base
      */
-    public static function change(Job $job, User $user, int $base, array $payload): Revision
+    public function change(Job $job, User $user, int $base, array $payload): Revision
     {
         $change = Catalogue::read($payload, Shelves::ofCrew($job->crew));
 
-        return DB::transaction(static function () use ($job, $user, $base, $payload, $change): Revision {
-            $newest = self::newest($job);
+        return DB::transaction(function () use ($job, $user, $base, $payload, $change): Revision {
+            $newest = $job->newest();
             $before = $newest->plan();
             if ($base !== $newest->number) {
-                self::refuseWhenStale($job, $base, $newest, $change);
+                $this->refuseWhenStale($job, $base, $newest, $change);
             }
-            $after = self::applied($change, $before);
+            $after = $this->applied($change, $before);
             $touched = Difference::between($before, $after);
 
             return $touched === []
                 ? $newest
-                : self::write($job, $user, $newest, $after, 'change', $change->words($before), $touched, $payload);
+                : $this->write($job, $user, $newest, $after, 'change', $change->words($before), $touched, $payload);
         });
     }
 
     /** The plan that a change would make of the newest one. */
-    public static function preview(Job $job, Shelves $shelf, Plan $plan, mixed $payload): Plan
+    public function preview(Job $job, Shelves $shelf, Plan $plan, mixed $payload): Plan
     {
-        return self::applied(Catalogue::read((array) $payload, $shelf), $plan);
+        return $this->applied(Catalogue::read((array) $payload, $shelf), $plan);
     }
 
     /**
@@ -79,28 +75,28 @@ final readonly class Revisions
      * @throws Trouble when there is nothing to take back
      * @throws Conflict when somebody else has touched the same since
      */
-    public static function restore(Job $job, User $user, string $kind): Revision
+    public function restore(Job $job, User $user, string $kind): Revision
     {
-        return DB::transaction(static function () use ($job, $user, $kind): Revision {
+        return DB::transaction(function () use ($job, $user, $kind): Revision {
             $number =
-                UndoStack::of($job, $user)->top($kind) ??
+                OwnChanges::of($job, $user)->top($kind) ??
                 throw new Trouble(
                     $kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.',
                 );
-            $change = self::numbered($job, $number);
-            $newest = self::newest($job);
-            $later = self::standing($job, $number)->first(
+            $change = $this->numbered($job, $number);
+            $newest = $job->newest();
+            $later = $this->standing($job, $number)->first(
                 static fn(Revision $r): bool => $r->user_id !== $user->id &&
                     array_intersect($r->touched, $change->touched) !== [],
             );
             if ($later !== null) {
-                throw Conflict::ofUndo($kind, $number, $change->words, self::told($later), $newest->number);
+                throw Conflict::ofUndo($kind, $number, $change->words, $this->told($later), $newest->number);
             }
-            $source = $kind === 'undo' ? self::numbered($job, (int) $change->parent) : $change;
+            $source = $kind === 'undo' ? $this->numbered($job, (int) $change->parent) : $change;
             $before = $newest->plan();
             $after = Difference::restore($before, $source->plan(), $change->touched);
 
-            return self::write(
+            return $this->write(
                 $job,
                 $user,
                 $newest,
@@ -123,24 +119,24 @@ final readonly class Revisions
      *
      * @throws Trouble when that is not the next one
      */
-    public static function stepOver(Job $job, User $user, string $kind, int $number): Revision
+    public function stepOver(Job $job, User $user, string $kind, int $number): Revision
     {
-        return DB::transaction(static function () use ($job, $user, $kind, $number): Revision {
-            if (UndoStack::of($job, $user)->top($kind) !== $number) {
+        return DB::transaction(function () use ($job, $user, $kind, $number): Revision {
+            if (OwnChanges::of($job, $user)->top($kind) !== $number) {
                 throw new Trouble(
                     'That change is not the next one any more. Look at what Undo and Redo name now.',
                     '/over',
                 );
             }
-            $newest = self::newest($job);
+            $newest = $job->newest();
 
-            return self::write(
+            return $this->write(
                 $job,
                 $user,
                 $newest,
                 $newest->plan(),
-                UndoStack::OVER,
-                'Stepped over: ' . self::numbered($job, $number)->words,
+                OwnChanges::OVER,
+                'Stepped over: ' . $this->numbered($job, $number)->words,
                 [],
                 null,
                 $number,
@@ -153,7 +149,7 @@ final readonly class Revisions
      *
      * @return Collection<int, Revision> without their documents
      */
-    private static function standing(Job $job, int $after): Collection
+    private function standing(Job $job, int $after): Collection
     {
         $later = $job
             ->revisions()
@@ -165,14 +161,14 @@ final readonly class Revisions
         foreach ($later as $r) {
             if ($r->restores !== null) {
                 $back[$r->restores] =
-                    $r->kind === 'undo' || ($r->kind === UndoStack::OVER && ($back[$r->restores] ?? false));
+                    $r->kind === 'undo' || ($r->kind === OwnChanges::OVER && ($back[$r->restores] ?? false));
             }
         }
 
         return $later->filter(static fn(Revision $r): bool => $r->kind === 'change' && !($back[$r->number] ?? false));
     }
 
-    private static function applied(Change $change, Plan $plan): Plan
+    private function applied(Change $change, Plan $plan): Plan
     {
         $after = $change->apply($plan);
         Invariants::check($after);
@@ -181,13 +177,13 @@ final readonly class Revisions
     }
 
     /** @throws Conflict when what the change touches on its base was touched since */
-    private static function refuseWhenStale(Job $job, int $base, Revision $newest, Change $change): void
+    private function refuseWhenStale(Job $job, int $base, Revision $newest, Change $change): void
     {
         $from =
             $job->revisions()->where('number', $base)->first() ??
             throw new Trouble("The job has no revision {$base}.", '/base');
         $plan = $from->plan();
-        $touches = Difference::between($plan, self::applied($change, $plan));
+        $touches = Difference::between($plan, $this->applied($change, $plan));
         // What was changed and is again as it was does not count.
         $both = array_intersect($touches, Difference::between($plan, $newest->plan()));
         $since =
@@ -200,14 +196,14 @@ final readonly class Revisions
                     ->with('user')
                     ->get(['id', 'job_id', 'user_id', 'number', 'words', 'touched', 'created_at'])
                     ->filter(static fn(Revision $r): bool => array_intersect($r->touched, $both) !== [])
-                    ->map(self::told(...))
+                    ->map($this->told(...))
                     ->all();
         if ($since !== []) {
             throw Conflict::ofChange($change->words($plan), implode('; ', $since), $newest->number);
         }
     }
 
-    private static function told(Revision $r): string
+    private function told(Revision $r): string
     {
         return $r->words .
             ' (' .
@@ -217,7 +213,7 @@ final readonly class Revisions
             ')';
     }
 
-    private static function numbered(Job $job, int $number): Revision
+    private function numbered(Job $job, int $number): Revision
     {
         return $job->revisions()->where('number', $number)->firstOrFail();
     }
@@ -226,7 +222,7 @@ final readonly class Revisions
      * @param  list<string>  $touched
      * @param  array<array-key, mixed>|null  $payload
      */
-    private static function write(
+    private function write(
         Job $job,
         ?User $user,
         ?Revision $parent,

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Kit;
 
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
+use App\Results\JobLoader;
 use App\Screens\Shelf\Shift;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
@@ -18,7 +19,7 @@ final readonly class ShelfUses
     /** Jobs that are told at once. */
     private const MOST = 50;
 
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private JobLoader $loader) {}
 
     /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/uses: those that hold an older copy first; jobs in the archive are left alone */
     public function of(Crew $crew, string $entry, ?KitSnapshot $now): array
@@ -56,11 +57,11 @@ final readonly class ShelfUses
     public function shift(Job $job, string $entry): array
     {
         $shelf = Shelves::ofCrew($job->crew);
-        $plan = Revisions::newest($job)->plan();
+        $plan = $job->newest()->plan();
 
         return Shift::of(
-            $this->workshop->work($job, $plan, $shelf),
-            $this->workshop->work(
+            $this->loader->load($job, $plan, $shelf),
+            $this->loader->load(
                 $job,
                 Catalogue::read(['kind' => 'RefreshKit', 'kit' => $entry], $shelf)->apply($plan),
                 $shelf,

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Kit;
 
 use App\Models\Crew;
 use App\Models\KitEntry;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Results;
 
 use FilesystemIterator;
 use Illuminate\Cache\FileStore;
@@ -12,7 +12,7 @@ use RecursiveIteratorIterator;
 use SplFileInfo;
 
 /** Results that can be worked out anew, kept by fingerprint. The store has a size: what was written longest ago goes first. */
-final readonly class ResultCache
+final readonly class ResultStore
 {
     private const DAY = 86_400;
 

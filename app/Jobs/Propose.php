@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Jobs;
 
+use App\Kit\Shelves;
 use App\Models\Proposal;
 use EmberDusk\Formats\Json;
 use EmberDusk\Planner\Planner;
@@ -34,7 +35,7 @@ final class Propose implements ShouldQueue
     {
         $proposal = Proposal::query()->findOrFail($this->proposal);
         self::keep($proposal, ['state' => 'running']);
-        $plan = Revisions::newest($proposal->job)->plan();
+        $plan = $proposal->job->newest()->plan();
         $shelf = Shelves::ofCrew($proposal->job->crew);
         $begun = $looked = microtime(true);
         $watch = new Progress(static function (int $solved, string $about) use ($proposal, $begun, &$looked): bool {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Facts;
 
 use App\Models\Job;
 use App\Models\Offcut;

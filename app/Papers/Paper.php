@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Papers;
 
 use Dompdf\Dompdf;
 use Dompdf\Options;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Results;
 
 use App\Models\Crew;
 use App\Models\Job;
@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 /** What the list of jobs says of each: how far its stages are, what comes next, what it waits for. Worked out once for a state of a job. */
 final readonly class Summaries
 {
-    public function __construct(private ResultCache $cache, private Workshop $workshop) {}
+    public function __construct(private ResultStore $cache, private JobLoader $loader) {}
 
     /**
      * @param  list<int>  $jobs  of one crew
@@ -46,7 +46,7 @@ final readonly class Summaries
             /** @var array<string, mixed> $kept */
             return $kept;
         }
-        $summary = self::told($this->workshop->work($job, Revisions::newest($job)->plan()));
+        $summary = self::told($this->loader->load($job, $job->newest()->plan()));
         $this->cache->put($key, $summary);
 
         return $summary;

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\History;
 
 use App\Models\Job;
 use App\Models\User;
 
 /** What one user can undo and redo in a job, told by the history alone. Any other change of theirs clears redo. */
-final readonly class UndoStack
+final readonly class OwnChanges
 {
     /** Kind of a revision that changes nothing but what undo and redo go through. */
     public const OVER = 'over';

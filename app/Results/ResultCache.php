@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Results;
 
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Circuit\Engine;
@@ -14,9 +14,9 @@ use EmberDusk\Plan\Scene;
 use EmberDusk\Values\Trouble;
 
 /** Results of a plan's runs, kept by their island's fingerprint across requests: an edit solves only what it touched. */
-final readonly class Solutions
+final readonly class ResultCache
 {
-    public function __construct(private ResultCache $cache) {}
+    public function __construct(private ResultStore $cache) {}
 
     /** @return array<string, RunResult|FixtureResult|Trouble> by run and by fitting, everything full */
     public function of(Plan $plan): array

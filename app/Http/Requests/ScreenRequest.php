@@ -8,19 +8,16 @@ use App\Screens\Stages;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** What the editing of a job asks for: the stage that is open, and for a change the revision it was made on and itself (read by the core). */
-final class EditRequest extends FormRequest
+/** The screen that is open on the page that asks: its stage, the scene that is looked at, the runs that are shown large. */
+class ScreenRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            'base' => [$this->routeIs('jobs.change') ? 'required' : 'nullable', 'integer', 'min:1'],
             'stage' => ['required', 'string', Rule::in(Stages::keys())],
             'scene' => ['nullable', 'string', 'max:40'],
             'open' => ['nullable', 'string', 'max:4000'],
-            'over' => ['nullable', 'integer', 'min:1'],
-            'change' => [$this->routeIs('jobs.change', 'jobs.preview') ? 'required' : 'nullable', 'array', 'max:10'],
         ];
     }
 
@@ -39,11 +36,5 @@ final class EditRequest extends FormRequest
     public function open(): array
     {
         return $this->filled('open') ? explode(' ', $this->string('open')->toString()) : [];
-    }
-
-    /** @return array<array-key, mixed> */
-    public function change(): array
-    {
-        return $this->array('change');
     }
 }

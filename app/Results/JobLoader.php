@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Plans;
+namespace App\Results;
 
+use App\Facts\Offcuts;
+use App\Facts\Ticks;
+use App\History\OwnChanges;
+use App\Kit\Shelves;
 use App\Models\Job;
 use App\Models\JoinEvent;
 use App\Models\PartMark;
@@ -17,39 +21,39 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Arrangement;
 
 /** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
-final readonly class Workshop
+final readonly class JobLoader
 {
-    public function __construct(private Solutions $solutions) {}
+    public function __construct(private ResultCache $results) {}
 
     /** @param  list<string>  $open  runs that are shown large */
-    public function work(
+    public function load(
         Job $job,
         Plan $plan,
         ?Shelves $shelf = null,
         ?string $scene = null,
         array $open = [],
     ): JobState {
-        $results = $this->solutions->of($plan);
+        $results = $this->results->of($plan);
 
         return new JobState(
-            $plan,
-            $results,
-            $shelf ?? Shelves::ofCrew($job->crew),
-            self::joined($job),
-            $this->solutions->scenes($plan, $results, $scene),
-            isset($plan->scenes[$scene ?? '']) ? $scene : null,
-            $open,
-            $job
+            plan: $plan,
+            results: $results,
+            shelf: $shelf ?? Shelves::ofCrew($job->crew),
+            joined: self::joined($job),
+            scenes: $this->results->scenes($plan, $results, $scene),
+            scene: isset($plan->scenes[$scene ?? '']) ? $scene : null,
+            open: $open,
+            marks: $job
                 ->partMarks()
                 ->get()
                 ->mapWithKeys(static fn(PartMark $m): array => [$m->part => new Mark($m->state, $m->arrives)])
                 ->all(),
-            Clock::day(),
-            $job->arrangement()->first()?->read() ?? new Arrangement(),
-            Ticks::of($job),
-            Ticks::productivity($job),
-            Offcuts::of($job),
-            Clock::hour(),
+            today: Clock::day(),
+            arrangement: $job->arrangement()->first()?->read() ?? new Arrangement(),
+            ticks: Ticks::of($job),
+            productivity: Ticks::productivity($job),
+            offcuts: Offcuts::of($job),
+            time: Clock::hour(),
         );
     }
 
@@ -65,7 +69,7 @@ final readonly class Workshop
         ?string $scene = null,
         array $open = [],
     ): array {
-        $stack = UndoStack::of($job, $user);
+        $stack = OwnChanges::of($job, $user);
 
         return [
             'job' => $job->id,
@@ -73,7 +77,7 @@ final readonly class Workshop
             'keptAt' => $revision->created_at->toIso8601String(),
             'undo' => $stack->words('undo'),
             'redo' => $stack->words('redo'),
-            'desk' => Screen::of($stage, $this->work($job, $revision->plan(), null, $scene, $open)),
+            'desk' => Screen::of($stage, $this->load($job, $revision->plan(), null, $scene, $open)),
         ];
     }
 
