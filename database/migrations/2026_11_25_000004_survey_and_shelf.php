@@ -1,6 +1,5 @@
 <?php
 
-use App\Models\KitEntry;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -22,7 +21,7 @@ return new class extends Migration {
         foreach (DB::table('kit_entries')->get(['id', 'document']) as $row) {
             DB::table('kit_entries')
                 ->where('id', $row->id)
-                ->update(KitEntry::columns((array) json_decode($row->document, true)));
+                ->update(self::columns((array) json_decode($row->document, true)));
         }
         Schema::create('photos', function (Blueprint $table): void {
             $table->id();
@@ -48,6 +47,20 @@ return new class extends Migration {
             $table->timestamp('recorded_at')->nullable();
             $table->timestamps();
         });
+    }
+
+    /**
+     * Facts are told once an entry is kept again; until then a search finds it by name and kind.
+     *
+     * @param  array<string, mixed>  $document
+     * @return array<string, string>
+     */
+    private static function columns(array $document): array
+    {
+        $kind = is_string($document['kind'] ?? null) ? $document['kind'] : '';
+        $name = is_string($document['name'] ?? null) ? $document['name'] : '';
+
+        return ['kind' => $kind, 'name' => $name, 'search' => mb_strtolower("{$name} {$kind}")];
     }
 
     public function down(): void

@@ -65,29 +65,6 @@ return new class extends Migration {
         }
         Schema::drop('old_ticks');
 
-        // Consumables say what they are used for, so that a list can take any shelf's own; those of the first demo shelf are told here.
-        $uses = [
-            'consumable-silicone' => 'silicone',
-            'consumable-alcohol' => 'alcohol',
-            'consumable-solder-wire' => 'solder',
-            'consumable-pads' => 'pads',
-            'consumable-clips' => 'clips',
-            'consumable-ties' => 'ties',
-            'consumable-glue' => 'glue',
-            'consumable-tape-foil' => 'tape',
-        ];
-        foreach (DB::table('kit_entries')->whereIn('entry_id', array_keys($uses))->get() as $entry) {
-            $document = (array) json_decode($entry->document, true);
-            DB::table('kit_entries')
-                ->where('id', $entry->id)
-                ->update([
-                    'document' => json_encode(
-                        $document + ['use' => $uses[$entry->entry_id]],
-                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
-                    ),
-                ]);
-        }
-
         // What is left over of reels and lengths and lies in the van.
         Schema::create('offcuts', function (Blueprint $table): void {
             $table->id();
