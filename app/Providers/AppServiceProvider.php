@@ -21,7 +21,9 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         // What was put into the queue before the class moved is still worked off.
-        class_alias(Propose::class, 'App\Plans\Propose');
+        if (!class_exists('App\Plans\Propose', false)) {
+            class_alias(Propose::class, 'App\Plans\Propose');
+        }
         $this->app->singleton(
             ResultStore::class,
             static fn(Application $app): ResultStore => new ResultStore(
