@@ -8,7 +8,7 @@ use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\OpenAccount;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\TellTime;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -30,10 +30,10 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo(static fn(): string => route('home'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport([Trouble::class, Conflict::class]);
+        $exceptions->dontReport([Refusal::class, Conflict::class]);
         // A refusal may quote a file that is no text at all.
         $exceptions->render(
-            static fn(Trouble $t, Request $request): Response => $request->expectsJson()
+            static fn(Refusal $t, Request $request): Response => $request->expectsJson()
                 ? new JsonResponse(['message' => mb_scrub($t->getMessage()), 'pointer' => mb_scrub($t->pointer)], 422)
                 : response()->view(
                     'errors.page',

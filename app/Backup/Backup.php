@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Backup;
 
 use App\Time\Clock;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use Illuminate\Support\Facades\DB;
 use ZipArchive;
 
@@ -16,14 +17,14 @@ final readonly class Backup
 
     public const MANIFEST = 'manifest.json';
 
-    /** @throws Trouble when the file is there already, cannot be written, or something kept cannot be read */
+    /** @throws Refusal when the file is there already, cannot be written, or something kept cannot be read */
     public static function to(string $path): Manifest
     {
         if (file_exists($path)) {
-            throw new Trouble("“{$path}” is there already. Name another file; nothing was overwritten.");
+            throw new InvalidInput("“{$path}” is there already. Name another file; nothing was overwritten.");
         }
         if (!is_dir(dirname($path)) || !is_writable(dirname($path))) {
-            throw new Trouble('“' . dirname($path) . '” is no folder that can be written to.');
+            throw new InvalidInput('“' . dirname($path) . '” is no folder that can be written to.');
         }
         $copy = "{$path}.database";
         $part = "{$path}.part";
@@ -48,7 +49,7 @@ final readonly class Backup
                 !$zip->addFile($copy, self::DATABASE) ||
                 !$zip->close()
             ) {
-                throw new Trouble("“{$path}” cannot be written whole. Is the disk full?");
+                throw new InvalidInput("“{$path}” cannot be written whole. Is the disk full?");
             }
             rename($part, $path);
 

@@ -7,7 +7,8 @@ namespace App\Backup;
 use App\Models\Photo;
 use App\Models\Revision;
 use Closure;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
@@ -65,7 +66,7 @@ final readonly class DatabaseFile
     /**
      * Looks whether everything in it can be read: the file's own structure, each revision's plan, each photo.
      *
-     * @throws Trouble that names the first that cannot
+     * @throws Refusal that names the first that cannot
      */
     public function check(): void
     {
@@ -73,10 +74,10 @@ final readonly class DatabaseFile
             $found = $this->connection->scalar('pragma integrity_check');
             $loose = $this->connection->select('pragma foreign_key_check');
         } catch (Throwable) {
-            throw new Trouble('The database in it is damaged: it cannot be opened.');
+            throw new InvalidInput('The database in it is damaged: it cannot be opened.');
         }
         if ($found !== 'ok' || $loose !== []) {
-            throw new Trouble(
+            throw new InvalidInput(
                 'The database in it is damaged: ' .
                     (is_string($found) && $found !== 'ok' ? $found : 'rows point at others that are not there') .
                     '.',
@@ -86,14 +87,14 @@ final readonly class DatabaseFile
             try {
                 $revision->plan();
             } catch (Throwable $e) {
-                throw new Trouble(
+                throw new InvalidInput(
                     "Revision {$revision->number} of job {$revision->job_id} cannot be read: {$e->getMessage()}",
                 );
             }
         }
         foreach (Photo::on(self::NAME)->lazyById(20) as $photo) {
             if (@getimagesizefromstring($photo->image) === false) {
-                throw new Trouble("Photo {$photo->id} of job {$photo->job_id} cannot be read.");
+                throw new InvalidInput("Photo {$photo->id} of job {$photo->job_id} cannot be read.");
             }
         }
     }

@@ -6,7 +6,8 @@ namespace App\Backup;
 
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Document;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** What a backup says of itself: which versions wrote it, how many rows of each table there are, and the database's hash. */
 final readonly class Manifest
@@ -42,7 +43,7 @@ final readonly class Manifest
     /**
      * @param  list<string>  $known  migrations of this program
      *
-     * @throws Trouble when it is no manifest, or a newer program's
+     * @throws Refusal when it is no manifest, or a newer program's
      */
     public static function read(string $text, array $known): self
     {
@@ -60,13 +61,13 @@ final readonly class Manifest
             !is_string($all['sha256'] ?? null) ||
             $migrations === []
         ) {
-            throw new Trouble(
+            throw new InvalidInput(
                 'The file is damaged or no backup of Ember Dusk: its manifest cannot be read. Nothing was restored.',
             );
         }
         $ahead = array_diff($migrations, $known);
         if ($all['emberDuskBackup'] > self::FORMAT || $all['jobFile'] > Document::VERSION || $ahead !== []) {
-            throw new Trouble(
+            throw new InvalidInput(
                 "The backup was made on {$all['taken']} by a newer program than this one. Update Ember Dusk, then restore again. Nothing was restored.",
             );
         }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
@@ -19,14 +20,16 @@ final readonly class Restore
 
     public function __construct(private Kernel $console, private Migrator $migrator) {}
 
-    /** @throws Trouble when there is something in the database already, or the file is newer or damaged */
+    /** @throws Refusal when there is something in the database already, or the file is newer or damaged */
     public function from(string $path): Manifest
     {
         $target = DB::connection()->getDatabaseName();
         self::refuseUnlessEmpty($target);
         $zip = new ZipArchive();
         if (!is_file($path) || $zip->open($path, ZipArchive::CHECKCONS) !== true) {
-            throw new Trouble("“{$path}” is not there, damaged, or no backup of Ember Dusk. Nothing was restored.");
+            throw new InvalidInput(
+                "“{$path}” is not there, damaged, or no backup of Ember Dusk. Nothing was restored.",
+            );
         }
         $manifest = Manifest::read((string) $zip->getFromName(Backup::MANIFEST), $this->known());
         $copy = "{$target}.restored";
@@ -35,11 +38,11 @@ final readonly class Restore
             DatabaseFile::open($copy, static function (DatabaseFile $file) use ($manifest): void {
                 try {
                     $file->check();
-                } catch (Trouble $t) {
-                    throw new Trouble($t->getMessage() . ' Nothing was restored.');
+                } catch (Refusal $t) {
+                    throw new InvalidInput($t->getMessage() . ' Nothing was restored.');
                 }
                 if ($file->rows() !== $manifest->rows || $file->migrations() !== $manifest->migrations) {
-                    throw new Trouble(
+                    throw new InvalidInput(
                         'The database in it is not the one that its manifest describes. Nothing was restored.',
                     );
                 }
@@ -68,14 +71,14 @@ final readonly class Restore
         $from = $zip->getStream(Backup::DATABASE);
         $to = fopen($copy, 'wb');
         if ($from === false || $to === false || stream_copy_to_stream($from, $to) === false) {
-            throw new Trouble(
+            throw new InvalidInput(
                 'The file is damaged: its database cannot be unpacked, or the disk is full. Nothing was restored.',
             );
         }
         fclose($from);
         fclose($to);
         if (hash_file('sha256', $copy) !== $manifest->sha256) {
-            throw new Trouble(
+            throw new InvalidInput(
                 'The file is damaged: its database is not as it was when the backup was made. Nothing was restored.',
             );
         }
@@ -90,7 +93,7 @@ final readonly class Restore
         }
         foreach (self::KEPT as $table) {
             if (Schema::hasTable($table) && DB::table($table)->exists()) {
-                throw new Trouble(
+                throw new InvalidInput(
                     "“{$target}” is not empty: there are {$table} in it. A backup is restored into a database of its own; set DB_DATABASE to a new file. Nothing was changed.",
                 );
             }

@@ -16,7 +16,9 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Difference;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\OutOfTurn;
+use EmberDusk\Values\Refusal;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -39,7 +41,7 @@ final readonly class Revisions
      *
      * @param  array<array-key, mixed>  $payload
      *
-     * @throws Trouble when the change does not fit
+     * @throws Refusal when the change does not fit
      * @throws Conflict when the same items were changed since its base
      */
     public function change(Job $job, User $user, int $base, array $payload): Revision
@@ -72,7 +74,7 @@ final readonly class Revisions
      *
      * @param  'undo'|'redo'  $kind
      *
-     * @throws Trouble when there is nothing to take back
+     * @throws Refusal when there is nothing to take back
      * @throws Conflict when somebody else has touched the same since
      */
     public function restore(Job $job, User $user, string $kind): Revision
@@ -80,7 +82,7 @@ final readonly class Revisions
         return DB::transaction(function () use ($job, $user, $kind): Revision {
             $number =
                 OwnChanges::of($job, $user)->top($kind) ??
-                throw new Trouble(
+                throw new OutOfTurn(
                     $kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.',
                 );
             $change = $this->numbered($job, $number);
@@ -117,13 +119,13 @@ final readonly class Revisions
      * @param  'undo'|'redo'  $kind
      * @param  int  $number  of the change that is stepped over
      *
-     * @throws Trouble when that is not the next one
+     * @throws Refusal when that is not the next one
      */
     public function stepOver(Job $job, User $user, string $kind, int $number): Revision
     {
         return DB::transaction(function () use ($job, $user, $kind, $number): Revision {
             if (OwnChanges::of($job, $user)->top($kind) !== $number) {
-                throw new Trouble(
+                throw new InvalidInput(
                     'That change is not the next one any more. Look at what Undo and Redo name now.',
                     '/over',
                 );
@@ -181,7 +183,7 @@ final readonly class Revisions
     {
         $from =
             $job->revisions()->where('number', $base)->first() ??
-            throw new Trouble("The job has no revision {$base}.", '/base');
+            throw new InvalidInput("The job has no revision {$base}.", '/base');
         $plan = $from->plan();
         $touches = Difference::between($plan, $this->applied($change, $plan));
         // What was changed and is again as it was does not count.

@@ -9,7 +9,7 @@ use App\Models\Proposal;
 use EmberDusk\Formats\Json;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\Progress;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
@@ -55,7 +55,7 @@ final class Propose implements ShouldQueue
                 'solved' => $found->solved,
                 'answer' => Json::compact($found->toArray($shelf)),
             ]);
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             self::keep($proposal, ['state' => 'failed', 'answer' => $t->getMessage()]);
         }
     }

@@ -14,7 +14,7 @@ use App\Time\Clock;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\LiveRun;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\OutOfTurn;
 use Illuminate\Support\Facades\DB;
 
 /** Join runs against the stand-ins: the wall clock and the log's rows around the core's live run. */
@@ -67,7 +67,7 @@ final readonly class Runs
         return DB::transaction(function () use ($job, $run, $user, $kind, $device, $presses, $name, $room): array {
             $run->refresh();
             if ($run->speed === 0) {
-                throw new Trouble('The run is paused. Go on first.');
+                throw new OutOfTurn('The run is paused. Go on first.');
             }
             $now = $run->clockAt($this->wall());
             $live = $this->live($job, $run);

@@ -7,7 +7,8 @@ namespace App\Models;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -78,12 +79,12 @@ final class Revision extends Model
             : JobFile::own($text);
     }
 
-    /** @throws Trouble when the plan is larger than could be read again */
+    /** @throws Refusal when the plan is larger than could be read again */
     public static function deflate(Plan $plan): string
     {
         $text = JobFile::write($plan);
         if (strlen($text) > Json::LARGEST) {
-            throw new Trouble(
+            throw new InvalidInput(
                 sprintf(
                     'The job has grown to %.1f MB; at most %d MB are kept. Part it into two jobs.',
                     strlen($text) / 1e6,

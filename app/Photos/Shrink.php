@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Photos;
 
 use Closure;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use GdImage;
 use RuntimeException;
 
@@ -22,7 +23,7 @@ final readonly class Shrink
 
     private function __construct(public string $jpeg, public int $width, public int $height) {}
 
-    /** @throws Trouble when it is no photo, or too large a one */
+    /** @throws Refusal when it is no photo, or too large a one */
     public static function of(string $bytes): self
     {
         $size = @getimagesizefromstring($bytes);
@@ -30,10 +31,10 @@ final readonly class Shrink
             $size === false ||
             !in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP, IMAGETYPE_GIF], true)
         ) {
-            throw new Trouble('This is no photo that can be read: take a JPEG, PNG or WebP.', '/photo');
+            throw new InvalidInput('This is no photo that can be read: take a JPEG, PNG or WebP.', '/photo');
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS || $size[0] < 1 || $size[1] < 1) {
-            throw new Trouble(
+            throw new InvalidInput(
                 "The photo has {$size[0]} x {$size[1]} pixels; at most 25 million are taken. Let the camera make smaller ones.",
                 '/photo',
             );
@@ -42,12 +43,12 @@ final readonly class Shrink
         return self::alone(static fn(): self => self::made($bytes, $size[2] === IMAGETYPE_JPEG));
     }
 
-    /** @throws Trouble */
+    /** @throws Refusal */
     private static function made(string $bytes, bool $jpeg): self
     {
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {
-            throw new Trouble('The photo is damaged: it ends before its picture does.', '/photo');
+            throw new InvalidInput('The photo is damaged: it ends before its picture does.', '/photo');
         }
         $scale = min(1.0, self::SIDE / max(imagesx($image), imagesy($image)));
         [$width, $height] = [

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Jobs\Propose;
 use App\Database\LockFirst;
+use App\Jobs\Propose;
 use App\Results\ResultStore;
 use App\Time\Clock;
 use Illuminate\Cache\RateLimiting\Limit;

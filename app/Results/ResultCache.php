@@ -11,22 +11,24 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\NoSolution;
+use EmberDusk\Values\Refusal;
 
 /** Results of a plan's runs, kept by their island's fingerprint across requests: an edit solves only what it touched. */
 final readonly class ResultCache
 {
     public function __construct(private ResultStore $cache) {}
 
-    /** @return array<string, RunResult|FixtureResult|Trouble> by run and by fitting, everything full */
+    /** @return array<string, RunResult|FixtureResult|Refusal> by run and by fitting, everything full */
     public function of(Plan $plan): array
     {
         $results = $this->solved($plan, null);
         foreach (array_diff_key($plan->runs, $results) as $id => $run) {
             try {
                 Engine::islandOf($plan, $run);
-            } catch (Trouble $trouble) {
-                $results[$id] = $trouble;
+            } catch (IncompletePlan $refusal) {
+                $results[$id] = $refusal;
             }
         }
 
@@ -36,8 +38,8 @@ final readonly class ResultCache
     /**
      * The scene that is looked at, and the others as far as something in them could be uneven that is even at full.
      *
-     * @param  array<string, RunResult|FixtureResult|Trouble>  $full
-     * @return array<string, array<string, RunResult|FixtureResult|Trouble>> by scene, then by run and by fitting
+     * @param  array<string, RunResult|FixtureResult|Refusal>  $full
+     * @return array<string, array<string, RunResult|FixtureResult|Refusal>> by scene, then by run and by fitting
      */
     public function scenes(Plan $plan, array $full, ?string $looked): array
     {
@@ -51,7 +53,7 @@ final readonly class ResultCache
 
     /**
      * @param  array<string, mixed>  $even  runs that need not be solved
-     * @return array<string, RunResult|FixtureResult|Trouble>
+     * @return array<string, RunResult|FixtureResult|Refusal>
      */
     private function solved(Plan $plan, ?Scene $scene, array $even = []): array
     {
@@ -79,8 +81,8 @@ final readonly class ResultCache
                 $solved = $scene === null ? Engine::island($plan, $island) : Engine::scene($plan, $island, $scene);
                 $this->cache->put($key, $solved);
                 $results += $solved;
-            } catch (Trouble $trouble) {
-                $results += array_map(static fn(): Trouble => $trouble, $island->parts + $island->fixtures);
+            } catch (NoSolution $refusal) {
+                $results += array_map(static fn(): Refusal => $refusal, $island->parts + $island->fixtures);
             }
         }
 

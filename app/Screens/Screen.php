@@ -9,7 +9,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Document;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** What a stage shows: the stage strip, the slate, the ledger and the stage's picture. */
 final readonly class Screen
@@ -17,7 +17,7 @@ final readonly class Screen
     /**
      * @return array<string, mixed> as in app/Screens/screen.json, $defs/desk
      *
-     * @throws Trouble when there is no such stage
+     * @throws Refusal when there is no such stage
      */
     public static function of(string $stage, JobState $state): array
     {

@@ -13,7 +13,8 @@ use App\Screens\Survey\SurveyStage;
 use App\Screens\Wire\WireStage;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** The stages of a job in their order, and how far each is: unlit, glowing (open points), lit (done). */
 final readonly class Stages
@@ -47,7 +48,7 @@ final readonly class Stages
         );
     }
 
-    /** @throws Trouble when there is no such stage */
+    /** @throws Refusal when there is no such stage */
     public static function of(string $key): Stage
     {
         foreach (self::all() as $stage) {
@@ -55,7 +56,7 @@ final readonly class Stages
                 return $stage;
             }
         }
-        throw new Trouble("There is no stage “{$key}”.");
+        throw new InvalidInput("There is no stage “{$key}”.");
     }
 
     /**

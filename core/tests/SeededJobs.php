@@ -6,7 +6,7 @@ namespace EmberDusk\Tests;
 
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -290,7 +290,7 @@ final class SeededJobs
             $this->plan = Demo::with($this->plan, $change);
 
             return true;
-        } catch (Trouble) {
+        } catch (Refusal) {
             return false;
         }
     }

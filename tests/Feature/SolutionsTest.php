@@ -10,7 +10,7 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use Illuminate\Cache\ArrayStore;
 use Illuminate\Cache\Repository;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -63,7 +63,7 @@ final class SolutionsTest extends TestCase
         $cache = new ResultStore(new Repository(new ArrayStore()), 1_000_000);
         $plan = Demo::with($this->plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
         $results = (new ResultCache($cache))->of($plan);
-        self::assertInstanceOf(Trouble::class, $results['cove']);
+        self::assertInstanceOf(Refusal::class, $results['cove']);
         self::assertStringContainsString('K2', $results['cove']->getMessage());
         self::assertInstanceOf(RunResult::class, $results['shelf']);
     }

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Photos\Shrink;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Tests\TestCase;
@@ -116,7 +116,7 @@ final class SurveyTest extends TestCase
         // A PNG whose header says 60,000 x 60,000; behind it is nothing.
         $header = pack('NNCCCCC', 60000, 60000, 8, 2, 0, 0, 0);
         $png = "\x89PNG\r\n\x1a\n" . pack('N', 13) . 'IHDR' . $header . pack('N', crc32('IHDR' . $header));
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('60000 x 60000 pixels');
         Shrink::of($png);
     }

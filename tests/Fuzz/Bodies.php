@@ -7,7 +7,7 @@ namespace Tests\Fuzz;
 use App\Kit\Shelves;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -61,7 +61,7 @@ final class Bodies
                 Catalogue::read($change, $shelf)->apply($plan);
 
                 return $this->learnt[$kind] = $change;
-            } catch (Trouble $t) {
+            } catch (Refusal $t) {
                 $path = str_replace('/', '.', ltrim($t->pointer, '/'));
                 if ($path === '' || $path === 'kind') {
                     break;

@@ -14,7 +14,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\Responses;
 use EmberDusk\Tests\SeededJobs;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -81,15 +81,15 @@ final class SeededJobsTest extends TestCase
         }
     }
 
-    /** @return array<string, \EmberDusk\Circuit\RunResult|\EmberDusk\Circuit\FixtureResult|Trouble> */
+    /** @return array<string, \EmberDusk\Circuit\RunResult|\EmberDusk\Circuit\FixtureResult|Refusal> */
     private static function solved(Plan $plan): array
     {
         $results = [];
         foreach (Island::all($plan) as $island) {
             try {
                 $results += Engine::island($plan, $island);
-            } catch (Trouble $trouble) {
-                $results += array_map(static fn(): Trouble => $trouble, $island->parts + $island->fixtures);
+            } catch (Refusal $refusal) {
+                $results += array_map(static fn(): Refusal => $refusal, $island->parts + $island->fixtures);
             }
         }
 

@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Run;
 use EmberDusk\Planner\Planner;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
 
 final class AdviseCommand extends Command
@@ -25,7 +25,7 @@ final class AdviseCommand extends Command
             /** @var list<string> $keep */
             $keep = $this->option('keep');
             if (array_diff($keep, Run::PINS) !== []) {
-                throw new Trouble('--keep is one of ' . implode(', ', Run::PINS) . '.');
+                throw new InvalidInput('--keep is one of ' . implode(', ', Run::PINS) . '.');
             }
             $shelf = $this->demoShelf();
             $proposal = Planner::of($plan, array_keys($plan->runs), $shelf, $keep);

@@ -11,7 +11,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
 
 final class BuildCommand extends Command
@@ -63,7 +63,7 @@ final class BuildCommand extends Command
             !is_string($written) ||
             preg_match('/^(\d{4}-\d{2}-\d{2})(?::(\d{1,2}))?(?::([12]))?$/', $written, $parts) !== 1
         ) {
-            throw new Trouble(
+            throw new InvalidInput(
                 '--visit is a day as YYYY-MM-DD, with days of work and one or two people behind it where wanted: 2026-12-01:2:2.',
             );
         }

@@ -8,7 +8,7 @@ use App\Models\Job;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Plan\JobFile;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
 
 final class ExportCommand extends Command
@@ -25,7 +25,7 @@ final class ExportCommand extends Command
         return $this->answering(function (): int {
             $number = $this->option('job');
             if ($number !== null) {
-                $job = Job::query()->find($number) ?? throw new Trouble("There is no job {$number}.");
+                $job = Job::query()->find($number) ?? throw new InvalidInput("There is no job {$number}.");
                 $plan = $job->newest()->plan();
             } else {
                 $plan = $this->plan();
@@ -37,7 +37,7 @@ final class ExportCommand extends Command
                         $plan->name,
                         Engine::networks($plan, $this->scene($plan), $this->phase()),
                     ),
-                    default => throw new Trouble('--as takes job or spice.'),
+                    default => throw new InvalidInput('--as takes job or spice.'),
                 },
                 false,
                 \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW,

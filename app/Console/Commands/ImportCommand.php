@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\History\Revisions;
 use App\Models\Crew;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
 
 final class ImportCommand extends Command
@@ -20,8 +20,9 @@ final class ImportCommand extends Command
     public function handle(Revisions $revisions): int
     {
         return $this->answering(function () use ($revisions): int {
-            $name = $this->option('crew') ?? throw new Trouble('Name the crew: --crew="…".');
-            $crew = Crew::query()->where('name', $name)->first() ?? throw new Trouble("There is no crew “{$name}”.");
+            $name = $this->option('crew') ?? throw new InvalidInput('Name the crew: --crew="…".');
+            $crew =
+                Crew::query()->where('name', $name)->first() ?? throw new InvalidInput("There is no crew “{$name}”.");
             $job = $revisions->begin($crew, null, $this->plan(), 'Imported from a job file');
             $this->line("Job {$job->id}: {$job->name}");
 

@@ -10,7 +10,7 @@ use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Json;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Offcut;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
 
 final class PartsCommand extends Command
@@ -44,7 +44,7 @@ final class PartsCommand extends Command
     private static function offcut(mixed $written): Offcut
     {
         if (!is_string($written) || preg_match('/^([a-z][a-z0-9-]*):(\d{1,2}(?:[.,]\d+)?)$/', $written, $parts) !== 1) {
-            throw new Trouble('--offcut is a shelf id and metres, such as profile-flat:1.35.');
+            throw new InvalidInput('--offcut is a shelf id and metres, such as profile-flat:1.35.');
         }
 
         return new Offcut(0, $parts[1], (float) str_replace(',', '.', $parts[2]));

@@ -6,12 +6,13 @@ namespace App\Console\Commands;
 
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** Reads --scene and --phase. */
 trait PicksPhase
 {
-    /** @throws Trouble when the job has no such scene */
+    /** @throws Refusal when the job has no such scene */
     protected function scene(Plan $plan): ?Scene
     {
         $asked = $this->option('scene');
@@ -24,7 +25,7 @@ trait PicksPhase
             }
         }
 
-        throw new Trouble(
+        throw new InvalidInput(
             "--scene: the job has no “{$asked}”. It has " .
                 (implode(', ', array_map(static fn(Scene $s): string => $s->name, $plan->scenes)) ?: 'no scenes') .
                 '.',
@@ -37,6 +38,6 @@ trait PicksPhase
 
         return is_string($phase) && preg_match('/^[1-9]\d?$/', $phase) === 1
             ? (int) $phase
-            : throw new Trouble('--phase takes a whole number from 1.');
+            : throw new InvalidInput('--phase takes a whole number from 1.');
     }
 }

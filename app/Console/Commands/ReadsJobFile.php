@@ -8,8 +8,9 @@ use App\Kit\Shelves;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 
 /** Reads FILE (- is standard input) and answers with the exit codes of the command line: 0, 1 must stop, 2 bad input. */
@@ -20,7 +21,7 @@ trait ReadsJobFile
     {
         try {
             return $work();
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             $output = $this->getOutput()->getOutput();
             $error = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
             $error->writeln(($t->pointer === '' ? '' : $t->pointer . ': ') . $t->getMessage());
@@ -35,7 +36,7 @@ trait ReadsJobFile
         $path = $file === '-' ? 'php://stdin' : (is_string($file) ? $file : '');
         $text = $file === '-' || is_file($path) ? file_get_contents($path) : false;
 
-        return $text === false ? throw new Trouble("“{$path}” cannot be read.") : $text;
+        return $text === false ? throw new InvalidInput("“{$path}” cannot be read.") : $text;
     }
 
     protected function plan(): Plan

@@ -18,7 +18,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use Illuminate\Console\Command;
 
 final class SolveCommand extends Command
@@ -63,15 +63,15 @@ final class SolveCommand extends Command
         });
     }
 
-    /** @return array<string, RunResult|FixtureResult|Trouble> by run and by fitting */
+    /** @return array<string, RunResult|FixtureResult|Refusal> by run and by fitting */
     private static function results(Plan $plan, ?Scene $scene): array
     {
         $results = [];
         foreach (Island::all($plan) as $island) {
             try {
                 $results += $scene === null ? Engine::island($plan, $island) : Engine::scene($plan, $island, $scene);
-            } catch (Trouble $t) {
-                $results += array_map(static fn(): Trouble => $t, $island->parts + $island->fixtures);
+            } catch (Refusal $t) {
+                $results += array_map(static fn(): Refusal => $t, $island->parts + $island->fixtures);
             }
         }
 

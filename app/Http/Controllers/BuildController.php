@@ -19,7 +19,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\CriticalPath;
 use EmberDusk\Schedule\Step;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -44,7 +44,7 @@ final readonly class BuildController
             array_values(
                 array_filter($this->state($job)->schedule()->steps, static fn(Step $s): bool => $s->id === $id),
             )[0] ??
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/step',
                 'The job has no such step any more: the plan was changed. What you ticked cannot be kept.',
             );
@@ -102,7 +102,7 @@ final readonly class BuildController
             return new JsonResponse($cost);
         }
         if ($cost['broken'] !== []) {
-            throw Trouble::at('/step', 'It cannot be moved there. ' . implode(' ', $cost['broken']));
+            throw InvalidInput::at('/step', 'It cannot be moved there. ' . implode(' ', $cost['broken']));
         }
 
         return $this->arrange($job, $user, static fn(Arrangement $a): Arrangement => $a->moved($step, $pin));

@@ -24,7 +24,7 @@ use EmberDusk\Circuit\Netlist;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -71,7 +71,7 @@ final readonly class JobController
     public function destroy(DeleteJobRequest $request, Job $job): JsonResponse
     {
         if ($job->archived_at === null) {
-            throw new Trouble('Put the job into the archive first. Nothing was deleted.');
+            throw new OutOfTurn('Put the job into the archive first. Nothing was deleted.');
         }
         DB::transaction(static fn(): ?bool => $job->delete());
 

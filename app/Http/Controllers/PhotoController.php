@@ -10,7 +10,7 @@ use App\Models\Photo;
 use App\Models\User;
 use App\Photos\Shrink;
 use App\Time\Clock;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -56,7 +56,7 @@ final class PhotoController
         $small = Shrink::of($request->bytes());
         DB::transaction(static function () use ($job, $user, $place, $small, $request): void {
             if ($job->photos()->count() >= self::MOST) {
-                throw new Trouble('This job has ' . self::MOST . ' photos already. Remove some first.', '/photo');
+                throw new OutOfTurn('This job has ' . self::MOST . ' photos already. Remove some first.', '/photo');
             }
             $job->photos()->create([
                 'user_id' => $user->id,

@@ -19,7 +19,7 @@ use EmberDusk\Kit\Kind;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\ShelfCsv;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -73,7 +73,7 @@ final readonly class ShelfController
         }
         $entry = EntryCells::read($cells);
         if ($user->crew->kitEntries()->count() >= self::MOST) {
-            throw new Trouble('The shelf is full: ' . self::MOST . ' entries. Remove some that no job uses.');
+            throw new OutOfTurn('The shelf is full: ' . self::MOST . ' entries. Remove some that no job uses.');
         }
         Shelves::put($user->crew, [$cells['id'] => $entry]);
 
@@ -96,7 +96,7 @@ final readonly class ShelfController
         $text = $request->text();
         $entries = str_starts_with(ltrim($text), '{') ? Shelf::file($text) : ShelfCsv::read($text);
         if ($user->crew->kitEntries()->count() + count($entries) > self::MOST) {
-            throw new Trouble(
+            throw new OutOfTurn(
                 'The shelf takes ' . self::MOST . ' entries; with these it would have more. Nothing was taken in.',
             );
         }

@@ -15,7 +15,7 @@ use App\Time\Clock;
 use EmberDusk\Survey\Trace\Probe;
 use EmberDusk\Survey\Trace\Tracer;
 use EmberDusk\Survey\Trace\TraceResult;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -85,7 +85,7 @@ final readonly class TraceController
     {
         $found = Tracer::next(self::legs($trace), $trace->heard());
         if (!($found instanceof TraceResult) || $found->found === []) {
-            throw new Trouble('The trace is not finished: nothing certain can be written down yet.');
+            throw new OutOfTurn('The trace is not finished: nothing certain can be written down yet.');
         }
         $change = [
             'kind' => 'RecordTrace',
@@ -121,6 +121,6 @@ final readonly class TraceController
     {
         $legs = $trace->traced();
 
-        return $legs === [] ? throw new Trouble('This trace has no legs.') : $legs;
+        return $legs === [] ? throw new OutOfTurn('This trace has no legs.') : $legs;
     }
 }

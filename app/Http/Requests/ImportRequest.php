@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use EmberDusk\Formats\Json;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
@@ -34,6 +34,6 @@ final class ImportRequest extends FormRequest
     {
         $file = $this->file('file');
 
-        return $file instanceof UploadedFile ? (string) $file->get() : throw new Trouble('Choose a job file.');
+        return $file instanceof UploadedFile ? (string) $file->get() : throw new InvalidInput('Choose a job file.');
     }
 }

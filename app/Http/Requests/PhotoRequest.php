@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
@@ -44,6 +44,8 @@ final class PhotoRequest extends FormRequest
     {
         $file = $this->file('photo');
 
-        return $file instanceof UploadedFile ? (string) $file->get() : throw new Trouble('Choose a photo.', '/photo');
+        return $file instanceof UploadedFile
+            ? (string) $file->get()
+            : throw new InvalidInput('Choose a photo.', '/photo');
     }
 }

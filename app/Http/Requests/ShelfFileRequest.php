@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use EmberDusk\Kit\Shelf;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
@@ -38,6 +38,6 @@ final class ShelfFileRequest extends FormRequest
     {
         $file = $this->file('file');
 
-        return $file instanceof UploadedFile ? (string) $file->get() : throw new Trouble('Choose a shelf file.');
+        return $file instanceof UploadedFile ? (string) $file->get() : throw new InvalidInput('Choose a shelf file.');
     }
 }

@@ -15,7 +15,7 @@ final readonly class MoveCost
     /**
      * @return array{broken: list<string>, costs: list<array{what: string, before: string, after: string}>} as in app/Screens/Build/build.json, $defs/moveCost
      *
-     * @throws \EmberDusk\Values\Trouble when the step is not there or done
+     * @throws \EmberDusk\Values\Refusal when the step is not there or done
      */
     public static function of(JobState $state, Pin $pin): array
     {

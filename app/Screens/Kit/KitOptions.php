@@ -15,8 +15,8 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 
 /** What the shelf has for one place in the chain of a run, with what speaks against each here. */
 final readonly class KitOptions
@@ -70,7 +70,7 @@ final readonly class KitOptions
     {
         try {
             $plan = ChooseKit::of($run->id, $snapshot)->apply($state->plan);
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             return new Finding(
                 'refused',
                 Severity::Open,

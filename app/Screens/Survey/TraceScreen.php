@@ -11,7 +11,8 @@ use EmberDusk\Survey\Trace\Probe;
 use EmberDusk\Survey\Trace\TracedLeg;
 use EmberDusk\Survey\Trace\Tracer;
 use EmberDusk\Survey\Trace\TraceResult;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** A trace in words: what to link, which end to touch, and in the end which end is which leg. Ends are numbered from 1. */
 final readonly class TraceScreen
@@ -23,7 +24,7 @@ final readonly class TraceScreen
      *
      * @return non-empty-list<TracedLeg>
      *
-     * @throws Trouble when there is nothing to trace
+     * @throws Refusal when there is nothing to trace
      */
     public static function legs(Place $place, string $near): array
     {
@@ -37,7 +38,7 @@ final readonly class TraceScreen
             ),
         );
         if ($legs === [] || array_filter($legs, static fn(TracedLeg $l): bool => $l->to !== null) === []) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/near',
                 "No leg of {$place->name} goes from {$near} to a place that is known. Write them into the notes first, such as “leg A {$near} to window 3x2.5”.",
             );
@@ -45,7 +46,7 @@ final readonly class TraceScreen
 
         return count($legs) <= Tracer::MOST
             ? $legs
-            : throw Trouble::at('/near', 'At most ' . Tracer::MOST . ' legs are traced in one go.');
+            : throw InvalidInput::at('/near', 'At most ' . Tracer::MOST . ' legs are traced in one go.');
     }
 
     /**

@@ -14,7 +14,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** The ribbon of a run: its marks, feeds, cables and what lies along it. */
 final readonly class Ribbons
@@ -34,7 +34,7 @@ final readonly class Ribbons
         $strip = $plan->strip($run->strip);
         $marks = $plan->cutMarks($run);
         $result = $state->shown($run->id);
-        $trouble = $state->results[$run->id] ?? null;
+        $refusal = $state->results[$run->id] ?? null;
         $trunk = $plan->cableTo($run->controller ?? '');
 
         return [
@@ -50,7 +50,7 @@ final readonly class Ribbons
             'nominalVolts' => $strip->volts ?? 0.0,
             'evennessLimit' => $plan->limits->evenness,
             'endsMeet' => Seam::applies($plan, $run),
-            'trouble' => $trouble instanceof Trouble ? $trouble->getMessage() : null,
+            'trouble' => $refusal instanceof Refusal ? $refusal->getMessage() : null,
             'supply' => self::device(
                 $plan->supply($run->supply)?->name(),
                 $run->supply,

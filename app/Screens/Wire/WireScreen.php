@@ -19,6 +19,12 @@ use EmberDusk\Values\Input;
 /** Ribbons: every run at true length with its feeds, its cables and the curves along it. */
 final readonly class WireScreen
 {
+    private const LOAD = 'load';
+
+    private const SHARE = 'share';
+
+    private const LESS_IS_WORSE = ['darkest', 'evenness'];
+
     /** @return array<string, mixed> */
     public static function picture(JobState $state): array
     {
@@ -67,7 +73,7 @@ final readonly class WireScreen
         $runs = array_values(
             array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->strip($r->strip) !== null),
         );
-        $figures = count($runs) === 1 ? self::figures($state, $runs[0]) : self::worst($state, $runs);
+        $figures = count($runs) === 1 ? array_values(self::figures($state, $runs[0])) : self::worst($state, $runs);
         if ($state->plan->cables !== []) {
             $figures[] = CableFigures::copper($state->plan);
         }
@@ -75,7 +81,7 @@ final readonly class WireScreen
         return $figures;
     }
 
-    /** @return list<Figure> */
+    /** @return array<string, Figure> by what it tells */
     private static function figures(JobState $state, Run $run): array
     {
         $strip = $state->plan->strip($run->strip);
@@ -84,20 +90,22 @@ final readonly class WireScreen
         if ($strip === null) {
             return [];
         }
-        $figures = [RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full')];
+        $figures = [
+            self::LOAD => RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
+        ];
         if ($result === null || $supply === null) {
             return $figures;
         }
-        $figures[] = RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply));
-        $figures[] = RunFigures::darkest($result, $strip);
-        $figures[] = RunFigures::evenness($result);
+        $figures[self::SHARE] = RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply));
+        $figures['darkest'] = RunFigures::darkest($result, $strip);
+        $figures['evenness'] = RunFigures::evenness($result);
         if (Seam::applies($state->plan, $run)) {
-            $figures[] = RunFigures::seam($result);
+            $figures['seam'] = RunFigures::seam($result);
         }
         if (count($strip->channels) > 1) {
-            $figures[] = RunFigures::shift($result, $strip);
+            $figures['shift'] = RunFigures::shift($result, $strip);
         }
-        $figures[] = RunFigures::drop($result);
+        $figures['drop'] = RunFigures::drop($result);
 
         return $figures;
     }
@@ -113,22 +121,20 @@ final readonly class WireScreen
         $loads = [];
         $worst = [];
         foreach ($runs as $n => $run) {
-            foreach (self::figures($state, $run) as $figure) {
-                $kind = preg_replace('/^S\d+ /', '', $figure->label) ?? $figure->label;
-                if ($kind === 'Load, all full') {
+            foreach (self::figures($state, $run) as $kind => $figure) {
+                if ($kind === self::LOAD) {
                     $loads[] = new Input('P' . ($n + 1), $run->name(), $figure->value, 'W');
 
                     continue;
                 }
-                $less = in_array($kind, ['Darkest light', 'Evenness'], true);
+                $less = in_array($kind, self::LESS_IS_WORSE, true);
                 if (
                     !isset($worst[$kind]) ||
                     ($less ? $figure->value < $worst[$kind]->value : $figure->value > $worst[$kind]->value)
                 ) {
                     $worst[$kind] = $figure->named(
-                        str_contains($figure->label, $run->name()) || $kind !== $figure->label
-                            ? $figure->label
-                            : "{$figure->label}, {$run->name()}",
+                        // A supply is named already.
+                        $kind === self::SHARE ? $figure->label : "{$figure->label}, {$run->name()}",
                     );
                 }
             }

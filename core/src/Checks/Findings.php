@@ -16,8 +16,8 @@ use EmberDusk\Checks\Site\SurveyFindings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 
 /** Everything that is wrong or undecided in a job, worst first. */
 final readonly class Findings
@@ -40,26 +40,26 @@ final readonly class Findings
                 $findings,
                 ...Registry::check(new Judged($state->plan, $run, $state->result($id), $state->shelf)),
             );
-            $trouble = $state->results[$id] ?? null;
-            if ($trouble instanceof Trouble && \EmberDusk\Circuit\WiredRun::of($state->plan, $run) !== null) {
+            $refusal = $state->results[$id] ?? null;
+            if ($refusal instanceof Refusal && \EmberDusk\Circuit\WiredRun::of($state->plan, $run) !== null) {
                 $findings[] = new Finding(
                     'unsolved',
                     Severity::Stop,
                     $run->name() . ' has no solution',
-                    $trouble->getMessage(),
+                    $refusal->getMessage(),
                     new Place('wire', $id),
                 );
             }
         }
         foreach ($state->plan->fixtures as $id => $fitting) {
             array_push($findings, ...Lamps::check($state->plan, $fitting, $state->fitting($id), $state->shelf));
-            $trouble = $state->results[$id] ?? null;
-            if ($trouble instanceof Trouble) {
+            $refusal = $state->results[$id] ?? null;
+            if ($refusal instanceof Refusal) {
                 $findings[] = new Finding(
                     'collapse',
                     Severity::Stop,
                     strtoupper($id) . ': voltage collapse',
-                    $trouble->getMessage(),
+                    $refusal->getMessage(),
                     new Place('wire', $id),
                 );
             }

@@ -10,7 +10,10 @@ use EmberDusk\Plan\Document;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\NoSolution;
+use EmberDusk\Values\Refusal;
 
 /** Solves an island of a plan at full light: as planned, at both ends of what may be off, and with each feed open. */
 final readonly class Engine
@@ -18,7 +21,7 @@ final readonly class Engine
     /** Goes up whenever the same plan may give other numbers; printed on what is handed over. */
     public const VERSION = '1.3';
 
-    /** @throws Trouble when parts are missing or the circuit has no solution */
+    /** @throws Refusal when parts are missing or the circuit has no solution */
     public static function solve(Plan $plan, Run $run): RunResult
     {
         return self::runIn(self::island($plan, self::islandOf($plan, $run)), $run);
@@ -27,7 +30,7 @@ final readonly class Engine
     /**
      * @return array<string, RunResult|FixtureResult> by run and by fitting
      *
-     * @throws Trouble when the circuit has no solution
+     * @throws Refusal when the circuit has no solution
      */
     public static function island(Plan $plan, Island $island): array
     {
@@ -50,7 +53,7 @@ final readonly class Engine
      *
      * @return array<string, RunResult|FixtureResult> by run and by fitting
      *
-     * @throws Trouble when a phase has no solution
+     * @throws Refusal when a phase has no solution
      */
     public static function scene(Plan $plan, Island $island, ?Scene $scene): array
     {
@@ -76,7 +79,7 @@ final readonly class Engine
     /**
      * The run as planned only, without ranges and without open feeds: enough to compare options by.
      *
-     * @throws Trouble when parts are missing or the circuit has no solution
+     * @throws Refusal when parts are missing or the circuit has no solution
      */
     public static function nominal(Plan $plan, Run $run): RunResult
     {
@@ -88,7 +91,7 @@ final readonly class Engine
      *
      * @return array<string, RunResult|FixtureResult> by run and by fitting
      *
-     * @throws Trouble when the circuit has no solution
+     * @throws Refusal when the circuit has no solution
      */
     public static function planned(Plan $plan, Island $island): array
     {
@@ -104,7 +107,7 @@ final readonly class Engine
      *
      * @return list<array<string, float>>
      *
-     * @throws Trouble when the circuit has no solution
+     * @throws Refusal when the circuit has no solution
      */
     public static function opened(Plan $plan, Island $island): array
     {
@@ -122,7 +125,7 @@ final readonly class Engine
      *
      * @return list<float> by group
      *
-     * @throws Trouble when parts are missing or the circuit has no solution
+     * @throws Refusal when parts are missing or the circuit has no solution
      */
     public static function poorest(Plan $plan, Run $run): array
     {
@@ -136,10 +139,12 @@ final readonly class Engine
     {
         $result = $results[$run->id] ?? null;
 
-        return $result instanceof RunResult ? $result : throw Trouble::at($run->id, $run->name() . ' has no result.');
+        return $result instanceof RunResult
+            ? $result
+            : throw NoSolution::at($run->id, $run->name() . ' has no result.');
     }
 
-    /** @throws Trouble when parts are missing */
+    /** @throws Refusal when parts are missing */
     public static function network(Plan $plan, Run $run): Network
     {
         return Wiring::of($plan, self::islandOf($plan, $run));
@@ -149,7 +154,7 @@ final readonly class Engine
      * @param  int  $phase  from 1, of the period of a scene or at full; an island that has fewer is left out
      * @return list<Network> of every island
      *
-     * @throws Trouble when no island has such a phase
+     * @throws Refusal when no island has such a phase
      */
     public static function networks(Plan $plan, ?Scene $scene = null, int $phase = 1): array
     {
@@ -164,7 +169,7 @@ final readonly class Engine
         }
 
         return $networks === [] && $islands !== [] && $phase !== 1
-            ? throw Trouble::at('/phase', "There is no phase {$phase}.")
+            ? throw InvalidInput::at('/phase', "There is no phase {$phase}.")
             : $networks;
     }
 
@@ -260,7 +265,7 @@ final readonly class Engine
         return $feeds;
     }
 
-    /** @throws Trouble that says what the run lacks */
+    /** @throws Refusal that says what the run lacks */
     public static function islandOf(Plan $plan, Run $run): Island
     {
         $lacking = WiredRun::lacking($plan, $run);
@@ -270,7 +275,7 @@ final readonly class Engine
         );
 
         return Island::of($plan, $run) ??
-            throw Trouble::at(
+            throw IncompletePlan::at(
                 $run->id,
                 $run->name() . ' cannot be computed yet. It lacks ' . implode(', ', [...$lacking, ...$short]) . '.',
             );

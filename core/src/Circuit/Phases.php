@@ -7,7 +7,8 @@ namespace EmberDusk\Circuit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /**
  * The phases of an island's dimming (engineering.md 3): all controllers start their period together; with distinct duties
@@ -21,7 +22,7 @@ final readonly class Phases
     /**
      * @return non-empty-list<Phase> at full without a scene
      *
-     * @throws Trouble when there are too many duties
+     * @throws Refusal when there are too many duties
      */
     public static function of(Plan $plan, Island $island, ?Scene $scene): array
     {
@@ -35,7 +36,7 @@ final readonly class Phases
             return [new Phase()];
         }
         if (count($distinct) > self::MOST) {
-            throw new Trouble(
+            throw new InvalidInput(
                 sprintf(
                     'The scene “%s” has %d different duties here; at most %d are told apart. Set some of them alike.',
                     $scene->name ?? 'full',

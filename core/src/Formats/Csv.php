@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /**
  * CSV after RFC 4180: comma, quotes doubled, CRLF, UTF-8. Read are semicolons too, and any line end.
@@ -30,7 +31,7 @@ final readonly class Csv
     {
         $file = fopen('php://temp', 'w+');
         if ($file === false) {
-            throw new Trouble('No memory for the file.');
+            throw new InvalidInput('No memory for the file.');
         }
         foreach ($rows as $row) {
             fputcsv($file, array_map(self::safe(...), $row), ',', '"', '', "\r\n");
@@ -45,12 +46,12 @@ final readonly class Csv
      *
      * @return array{list<string>, array<int, list<string>>} header and rows
      *
-     * @throws Trouble that says the line
+     * @throws Refusal that says the line
      */
     public static function read(string $text): array
     {
         if (strlen($text) > self::LARGEST) {
-            throw new Trouble(
+            throw new InvalidInput(
                 sprintf(
                     'The file has %.0f MB; at most %d MB are read.',
                     strlen($text) / 1e6,
@@ -62,7 +63,7 @@ final readonly class Csv
         self::utf8($text);
         $lines = substr_count($text, "\n");
         if ($lines > self::MOST_ROWS + 1) {
-            throw new Trouble(
+            throw new InvalidInput(
                 sprintf(
                     'The file has about %s rows; at most %s are taken at once. Part it into several files.',
                     number_format($lines),
@@ -74,7 +75,7 @@ final readonly class Csv
         $delimiter = $first !== false && substr_count($first, ';') > substr_count($first, ',') ? ';' : ',';
         $file = fopen('php://temp', 'w+');
         if ($file === false) {
-            throw new Trouble('No memory for the file.');
+            throw new InvalidInput('No memory for the file.');
         }
         fwrite($file, strtr($text, ["\r\n" => "\n", "\r" => "\n"]));
         rewind($file);
@@ -91,7 +92,7 @@ final readonly class Csv
                 continue;
             }
             if (count($cells) !== count($header)) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     "/{$line}",
                     sprintf(
                         'Line %d has %d cells, the header has %d. Is a quote or a separator missing?',
@@ -108,7 +109,7 @@ final readonly class Csv
         }
 
         return $header === null
-            ? throw new Trouble('The file is empty: a header line was expected.')
+            ? throw new InvalidInput('The file is empty: a header line was expected.')
             : [$header, $rows];
     }
 
@@ -119,14 +120,14 @@ final readonly class Csv
     private static function header(array $cells): array
     {
         if (count($cells) > self::MOST_COLUMNS) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/1',
                 sprintf('Line 1 has %d columns; at most %d are read.', count($cells), self::MOST_COLUMNS),
             );
         }
         foreach ($cells as $cell) {
             if (mb_strlen($cell) > self::LONGEST_NAME) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     '/1',
                     'Line 1: “' .
                         mb_substr($cell, 0, 30) .
@@ -145,7 +146,7 @@ final readonly class Csv
         }
         foreach (explode("\n", $text) as $n => $line) {
             if (!mb_check_encoding($line, 'UTF-8')) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     '/' . ($n + 1),
                     'Line ' . ($n + 1) . ' is not UTF-8. Save the file anew with the encoding UTF-8.',
                 );
@@ -164,7 +165,7 @@ final readonly class Csv
             return substr($cell, 1);
         }
         if (self::formula($cell)) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 "/{$line}",
                 "Line {$line}, {$column}: “" . mb_substr($cell, 0, 30) . '” is a formula. Put its value there instead.',
             );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Typed reading of a decoded JSON object; whatever does not fit is told with its JSON Pointer. */
 final readonly class Fields
@@ -16,10 +16,10 @@ final readonly class Fields
     {
         $value = $this->values[$key] ?? null;
         if (!is_string($value) || !mb_check_encoding($value, 'UTF-8')) {
-            throw $this->trouble($key, 'Text was expected.');
+            throw $this->invalid($key, 'Text was expected.');
         }
         if (mb_strlen($value) > $longest) {
-            throw $this->trouble($key, "The text is longer than {$longest} letters.");
+            throw $this->invalid($key, "The text is longer than {$longest} letters.");
         }
 
         return $value;
@@ -40,7 +40,7 @@ final readonly class Fields
             }
         }
 
-        throw $this->trouble($key, "“{$value}” is none of " . implode(', ', $allowed) . '.');
+        throw $this->invalid($key, "“{$value}” is none of " . implode(', ', $allowed) . '.');
     }
 
     public function numberOrNull(string $key, float $least = -1e12, float $most = 1e12): ?float
@@ -58,10 +58,10 @@ final readonly class Fields
     {
         $value = $this->values[$key] ?? null;
         if ((!is_int($value) && !is_float($value)) || !is_finite((float) $value)) {
-            throw $this->trouble($key, 'A number was expected.');
+            throw $this->invalid($key, 'A number was expected.');
         }
         if ($value < $least || $value > $most) {
-            throw $this->trouble($key, "{$value} lies outside {$this->plain($least)} to {$this->plain($most)}.");
+            throw $this->invalid($key, "{$value} lies outside {$this->plain($least)} to {$this->plain($most)}.");
         }
 
         return (float) $value;
@@ -76,7 +76,7 @@ final readonly class Fields
     {
         $number = $this->number($key, $least, $most);
         if ($number !== floor($number)) {
-            throw $this->trouble($key, 'A whole number was expected.');
+            throw $this->invalid($key, 'A whole number was expected.');
         }
 
         return (int) $number;
@@ -86,7 +86,7 @@ final readonly class Fields
     {
         $value = $this->values[$key] ?? null;
 
-        return is_bool($value) ? $value : throw $this->trouble($key, 'true or false was expected.');
+        return is_bool($value) ? $value : throw $this->invalid($key, 'true or false was expected.');
     }
 
     public function has(string $key): bool
@@ -100,7 +100,7 @@ final readonly class Fields
 
         return is_array($value)
             ? new self($value, "{$this->pointer}/{$key}")
-            : throw $this->trouble($key, 'An object was expected.');
+            : throw $this->invalid($key, 'An object was expected.');
     }
 
     /** @return list<self> */
@@ -110,7 +110,7 @@ final readonly class Fields
         foreach ($this->items($key) as $n => $item) {
             $list[] = is_array($item)
                 ? new self($item, "{$this->pointer}/{$key}/{$n}")
-                : throw $this->trouble("{$key}/{$n}", 'An object was expected.');
+                : throw $this->invalid("{$key}/{$n}", 'An object was expected.');
         }
 
         return $list;
@@ -144,9 +144,10 @@ final readonly class Fields
         return $this->values;
     }
 
-    public function trouble(string $key, string $message): Trouble
+    /** With the value that was given there, where there is one. */
+    public function invalid(string $key, string $message): InvalidInput
     {
-        return Trouble::at("{$this->pointer}/{$key}", $message);
+        return InvalidInput::at("{$this->pointer}/{$key}", $message, $this->values[$key] ?? null);
     }
 
     /** @return list<mixed> */
@@ -154,7 +155,7 @@ final readonly class Fields
     {
         $value = $this->values[$key] ?? null;
 
-        return is_array($value) && array_is_list($value) ? $value : throw $this->trouble($key, 'A list was expected.');
+        return is_array($value) && array_is_list($value) ? $value : throw $this->invalid($key, 'A list was expected.');
     }
 
     private function plain(float $value): string

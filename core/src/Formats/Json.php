@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use JsonException;
 use stdClass;
 
@@ -24,11 +25,11 @@ final readonly class Json
         "\x28\xB5\x2F\xFD" => 'zstd',
     ];
 
-    /** @throws Trouble when it is too large, too deep, not JSON or not an object */
+    /** @throws Refusal when it is too large, too deep, not JSON or not an object */
     public static function object(string $text, int $largest = self::LARGEST): stdClass
     {
         if (strlen($text) > $largest) {
-            throw new Trouble(
+            throw new InvalidInput(
                 sprintf(
                     'The file has %.1f MB; at most %d MB are read.',
                     strlen($text) / 1e6,
@@ -39,20 +40,20 @@ final readonly class Json
         $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
         foreach (self::PACKED as $begins => $what) {
             if (str_starts_with($text, $begins)) {
-                throw new Trouble("The file is packed ({$what}). Unpack it first, then take what is in it.");
+                throw new InvalidInput("The file is packed ({$what}). Unpack it first, then take what is in it.");
             }
         }
         try {
             $value = json_decode($text, false, self::DEEPEST, JSON_THROW_ON_ERROR);
         } catch (JsonException $e) {
-            throw new Trouble(
+            throw new InvalidInput(
                 $e->getCode() === JSON_ERROR_DEPTH
                     ? sprintf('The file is nested deeper than %d levels; a job file never is.', self::DEEPEST)
                     : 'The file is not JSON: ' . self::place($text, $e),
             );
         }
         if (!($value instanceof stdClass)) {
-            throw new Trouble('The file is JSON, but not an object: it should begin with {.');
+            throw new InvalidInput('The file is JSON, but not an object: it should begin with {.');
         }
 
         self::finite($value, '');
@@ -64,7 +65,7 @@ final readonly class Json
     private static function finite(mixed $value, string $pointer): void
     {
         if (is_float($value) && !is_finite($value)) {
-            throw Trouble::at($pointer, 'The number is too large to be one.');
+            throw InvalidInput::at($pointer, 'The number is too large to be one.');
         }
         if (is_array($value) || $value instanceof stdClass) {
             foreach ((array) $value as $key => $inner) {

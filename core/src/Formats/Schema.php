@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 use stdClass;
@@ -19,7 +20,7 @@ final class Schema
     /**
      * @param  string  $name  file name in core/schema, or in a directory that was registered, without .json; with a #/$defs/… part when wanted
      *
-     * @throws Trouble at the JSON Pointer of the first slip
+     * @throws Refusal at the JSON Pointer of the first slip
      */
     public static function check(stdClass $document, string $name): void
     {
@@ -30,7 +31,7 @@ final class Schema
         );
         $error = $result->error();
         if ($error !== null) {
-            throw self::trouble(self::deepest($error));
+            throw self::invalid(self::deepest($error));
         }
     }
 
@@ -72,7 +73,7 @@ final class Schema
         return $best;
     }
 
-    private static function trouble(ValidationError $error): Trouble
+    private static function invalid(ValidationError $error): InvalidInput
     {
         $path =
             '/' .
@@ -95,6 +96,6 @@ final class Schema
             default => 'The value does not fit: ' . $error->message() . '.',
         };
 
-        return Trouble::at($path === '/' ? '' : $path, $message);
+        return InvalidInput::at($path === '/' ? '' : $path, $message);
     }
 }

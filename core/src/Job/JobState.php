@@ -13,7 +13,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Tick;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** A plan with what was computed of its runs, the shelf it is chosen from, and which controllers a join run has joined. */
 final class JobState
@@ -21,8 +21,8 @@ final class JobState
     private ?Schedule $schedule = null;
 
     /**
-     * @param  array<string, RunResult|FixtureResult|Trouble>  $results  by run and by fitting
-     * @param  array<string, array<string, RunResult|FixtureResult|Trouble>>  $scenes  likewise, by scene
+     * @param  array<string, RunResult|FixtureResult|Refusal>  $results  by run and by fitting
+     * @param  array<string, array<string, RunResult|FixtureResult|Refusal>>  $scenes  likewise, by scene
      * @param  list<string>  $joined  controllers
      * @param  array<string, Mark>  $marks  how far parts are, by the part's key
      * @param  string  $today  YYYY-MM-DD

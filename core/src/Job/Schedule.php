@@ -17,7 +17,7 @@ use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Schedule\Timetable;
 use EmberDusk\Schedule\Visit;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** What Parts, Build and the quote go by: the list, the steps, and what is left of them on its days. Made once for a piece of work. */
 final class Schedule
@@ -154,9 +154,9 @@ final class Schedule
                 $arrivals,
                 trim("{$this->today()} {$state->time}"),
             );
-        } catch (Trouble $trouble) {
+        } catch (InvalidInput $refusal) {
             // The plan may have changed under waits that were added: the order of the trade alone never goes in a circle.
-            $this->circle = $trouble->getMessage();
+            $this->circle = $refusal->getMessage();
 
             return RemainingWork::of(
                 $this->steps,

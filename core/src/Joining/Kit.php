@@ -8,7 +8,8 @@ use EmberDusk\Kit\Profiles\ControllerProfile;
 use EmberDusk\Kit\Profiles\HubProfile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\Refusal;
 
 /** The devices of a plan that are to be joined, with the behaviour in their leaflets. */
 final readonly class Kit
@@ -25,7 +26,7 @@ final readonly class Kit
         public array $names,
     ) {}
 
-    /** @throws Trouble when hub or controllers are not chosen yet */
+    /** @throws Refusal when hub or controllers are not chosen yet */
     public static function of(Plan $plan): self
     {
         $controllers = [];
@@ -43,7 +44,10 @@ final readonly class Kit
         $hubId = array_key_first($plan->hubs);
         $hub = $plan->hub($hubId);
         if ($hubId === null || $hub === null || $controllers === [] || $family === null) {
-            throw Trouble::at('/kit', 'Choose a controller and a hub at Kit first: their leaflets say how they join.');
+            throw IncompletePlan::at(
+                '/kit',
+                'Choose a controller and a hub at Kit first: their leaflets say how they join.',
+            );
         }
 
         return new self($hubId, $hub->profile, Families::of($family), $controllers, $names);

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\OutOfTurn;
+use EmberDusk\Values\Refusal;
 
 /** A join run against the stand-ins: its log so far, what may be done next, and what the clock adds to the log. */
 final class LiveRun
@@ -45,22 +47,22 @@ final class LiveRun
      * @param  int  $presses  of a key, in one action
      * @return list<Event> what was added by it
      *
-     * @throws Trouble when the device or the kind is unknown, or when nothing was asked that this would answer
+     * @throws Refusal when the device or the kind is unknown, or when nothing was asked that this would answer
      */
     public function act(string $kind, string $device, float $now, int $presses = 1, string $text = ''): array
     {
         if ($device !== $this->kit->hubId && !isset($this->kit->controllers[$device])) {
-            throw Trouble::at('/device', "“{$device}” is no device of this run.");
+            throw InvalidInput::at('/device', "“{$device}” is no device of this run.");
         }
         $hand = in_array($kind, Event::HANDS, true);
         if (!$hand && !in_array($kind, Event::SAID, true) && $kind !== 'named') {
-            throw Trouble::at('/kind', "“{$kind}” is nothing that is done or said here.");
+            throw InvalidInput::at('/kind', "“{$kind}” is nothing that is done or said here.");
         }
         if (!$hand && !in_array($kind, $this->next($now)->answers, true)) {
-            throw Trouble::at('/kind', 'The run has moved on: that answers an earlier step.');
+            throw OutOfTurn::at('/kind', 'The run has moved on: that answers an earlier step.');
         }
         if (($kind === 'search') !== ($device === $this->kit->hubId)) {
-            throw Trouble::at('/device', 'Search belongs to the hub, everything else to a controller.');
+            throw InvalidInput::at('/device', 'Search belongs to the hub, everything else to a controller.');
         }
         $last = $this->log === [] ? 0.0 : $this->log[count($this->log) - 1]->at;
         $at = max($now, $last);

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\NoSolution;
+use EmberDusk\Values\Refusal;
 
 /** Works a join run through with a pair of simulated hands that follow the guide. */
 final readonly class Rehearsal
@@ -18,7 +19,7 @@ final readonly class Rehearsal
      * @param  bool  $hasty  the hands reset once before any search, as people do
      * @return list<Event> the log
      *
-     * @throws Trouble when the hands come to no end
+     * @throws Refusal when the hands come to no end
      */
     public static function run(Kit $kit, int $seed, bool $hasty = false): array
     {
@@ -41,7 +42,7 @@ final readonly class Rehearsal
             $now = self::answer($run, $step, $now);
         }
 
-        throw new Trouble('The rehearsal comes to no end: see the log of a live run.');
+        throw new NoSolution('The rehearsal comes to no end: see the log of a live run.');
     }
 
     private static function answer(LiveRun $run, Step $step, float $now): float

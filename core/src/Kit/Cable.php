@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Survey\Conductor;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** Cable by the metre: cores of one size. */
 final readonly class Cable implements Entry
@@ -22,8 +22,8 @@ final readonly class Cable implements Entry
     {
         try {
             $conductor = Conductor::of($f->string('system'), $f->number('size', 0, 100), $f->string('make'));
-        } catch (Trouble $t) {
-            throw $t->pointer === '' ? $f->trouble('size', $t->getMessage()) : $t;
+        } catch (Refusal $t) {
+            throw $t->pointer === '' ? $f->invalid('size', $t->getMessage()) : $t;
         }
 
         return new self($f->string('id'), $f->string('name'), $f->whole('cores', 2, 7), $conductor);

@@ -38,7 +38,7 @@ final readonly class Converter implements Powers
 
         return $converter->inputMost > $converter->inputLeast
             ? $converter
-            : throw $f->trouble('inputMost', 'The input range ends before it begins.');
+            : throw $f->invalid('inputMost', 'The input range ends before it begins.');
     }
 
     public function id(): string

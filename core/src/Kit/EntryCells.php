@@ -6,7 +6,8 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Survey\Number;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /**
  * An entry as words in cells, one for each field: what a form shows and a column holds. Lists are parted by spaces,
@@ -37,14 +38,14 @@ final readonly class EntryCells
      * @param  array<string, string>  $cells
      * @return array<string, mixed> as written
      *
-     * @throws Trouble with the column as its pointer
+     * @throws Refusal with the column as its pointer
      */
     public static function read(array $cells): array
     {
         $cells = array_filter(array_map(trim(...), $cells), static fn(string $c): bool => $c !== '');
         $kind =
             Kinds::of($cells['kind'] ?? '') ??
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/kind',
                 '“' . ($cells['kind'] ?? '') . '” is none of ' . implode(', ', array_keys(Kinds::all())) . '.',
             );
@@ -52,13 +53,13 @@ final readonly class EntryCells
         foreach (array_diff_key($cells, array_flip(self::HEAD)) as $key => $cell) {
             $field =
                 $kind->fields[$key] ??
-                throw Trouble::at("/{$key}", "{$kind->name} has no such field. Leave the cell empty.");
+                throw InvalidInput::at("/{$key}", "{$kind->name} has no such field. Leave the cell empty.");
             self::put($entry, (string) $key, self::value($field, $cell));
         }
         try {
             Shelf::check($entry);
-        } catch (Trouble $t) {
-            throw Trouble::at('/' . strtr(ltrim($t->pointer, '/'), '/', '.'), $t->getMessage());
+        } catch (Refusal $t) {
+            throw InvalidInput::at('/' . strtr(ltrim($t->pointer, '/'), '/', '.'), $t->getMessage());
         }
 
         return $entry;
@@ -94,7 +95,10 @@ final readonly class EntryCells
 
     private static function value(KindField $field, string $cell): mixed
     {
-        $no = static fn(string $expected): Trouble => Trouble::at("/{$field->key}", "“{$cell}” is no {$expected}.");
+        $no = static fn(string $expected): Refusal => InvalidInput::at(
+            "/{$field->key}",
+            "“{$cell}” is no {$expected}.",
+        );
 
         return match ($field->type) {
             'number' => self::decimal($cell) ?? throw $no('number'),

@@ -34,14 +34,14 @@ final readonly class Kind
             $f->string('name'),
             $f->string('plural'),
             $f->string('group'),
-            $fields === [] ? throw $f->trouble('fields', 'A kind has fields.') : $fields,
+            $fields === [] ? throw $f->invalid('fields', 'A kind has fields.') : $fields,
         );
     }
 
     /**
      * Every field of an entry is known and fits.
      *
-     * @throws \EmberDusk\Values\Trouble at the first that does not
+     * @throws \EmberDusk\Values\Refusal at the first that does not
      */
     public function check(Fields $entry): void
     {

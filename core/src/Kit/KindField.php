@@ -44,14 +44,14 @@ final readonly class KindField
     /**
      * Holds an entry's value against the field.
      *
-     * @throws \EmberDusk\Values\Trouble
+     * @throws \EmberDusk\Values\Refusal
      */
     public function check(Fields $entry): void
     {
         [$in, $key] = $this->inside($entry);
         if ($in === null || !$in->has($key)) {
             if ($this->required && !str_contains($this->key, '.')) {
-                throw $entry->trouble($this->key, "{$this->label} is missing.");
+                throw $entry->invalid($this->key, "{$this->label} is missing.");
             }
 
             return;
@@ -83,7 +83,7 @@ final readonly class KindField
     {
         foreach ($in->strings($key) as $n => $one) {
             if (!in_array($one, $this->choices, true)) {
-                throw $in->trouble("{$key}/{$n}", "“{$one}” is none of " . implode(', ', $this->choices) . '.');
+                throw $in->invalid("{$key}/{$n}", "“{$one}” is none of " . implode(', ', $this->choices) . '.');
             }
         }
     }

@@ -18,7 +18,7 @@ final readonly class PixelGroup
         public int $pixels,
     ) {}
 
-    /** @throws \EmberDusk\Values\Trouble */
+    /** @throws \EmberDusk\Values\Refusal */
     public static function read(Fields $f): self
     {
         $colours = $f->oneOf('colours', ['rgb', 'rgbw']) === 'rgbw' ? 4 : 3;
@@ -31,7 +31,7 @@ final readonly class PixelGroup
             $f->whole('pixelsPerCut', 1, 60),
         );
         if ($group->full <= $group->turnOn) {
-            throw $f->trouble('fullVolts', 'Full current comes at more volts than the turn-on.');
+            throw $f->invalid('fullVolts', 'Full current comes at more volts than the turn-on.');
         }
 
         return $group;

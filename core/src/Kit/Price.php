@@ -21,12 +21,12 @@ final readonly class Price
             : new self($amount, $entry->has('currency') ? $entry->string('currency', 3) : '');
     }
 
-    /** @throws \EmberDusk\Values\Trouble when it is no code as in ISO 4217 */
+    /** @throws \EmberDusk\Values\Refusal when it is no code as in ISO 4217 */
     public static function currency(Fields $f, string $key = 'currency'): string
     {
         $currency = $f->string($key, 3);
         if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
-            throw $f->trouble($key, 'A currency has three capital letters (ISO 4217), such as EUR.');
+            throw $f->invalid($key, 'A currency has three capital letters (ISO 4217), such as EUR.');
         }
 
         return $currency;

@@ -27,7 +27,7 @@ final readonly class Rails
     /**
      * @param  float  $bend  volts where a group begins to draw
      *
-     * @throws \EmberDusk\Values\Trouble
+     * @throws \EmberDusk\Values\Refusal
      */
     public static function read(Fields $f, int $channels, float $bend): self
     {
@@ -51,13 +51,13 @@ final readonly class Rails
         $start = $reel->number('startVolts', 1, 60);
         $end = $reel->number('endVolts', 0.5, 60);
         if ($end >= $start) {
-            throw $reel->trouble(
+            throw $reel->invalid(
                 'endVolts',
                 'The far end of a reel that is fed at its start has fewer volts than the start.',
             );
         }
         if ($end <= $bend) {
-            throw $reel->trouble(
+            throw $reel->invalid(
                 'endVolts',
                 sprintf('Below %.1f V the far end does not light: measure a shorter piece.', $bend),
             );
@@ -69,7 +69,7 @@ final readonly class Rails
         $plus = $f->has('plusRail') ? $f->number('plusRail', 1e-4, 10) : $loop / (1 + 1 / $channels);
         $return = ($loop - $plus) * $channels;
         if ($return < 1e-4) {
-            throw $f->trouble(
+            throw $f->invalid(
                 'plusRail',
                 sprintf('The measured reel has %.4f ohm/m both ways; the + rail alone cannot have %.4f.', $loop, $plus),
             );

@@ -7,7 +7,8 @@ namespace EmberDusk\Kit;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use stdClass;
 
 /** Reads shelf entries of every kind and gives each its content hash. */
@@ -18,23 +19,23 @@ final readonly class Shelf
     /** Bytes of the largest shelf file that is read. */
     public const LARGEST = 8_000_000;
 
-    /** @throws Trouble when the entry is of no known kind or a value does not fit */
+    /** @throws Refusal when the entry is of no known kind or a value does not fit */
     public static function entry(Fields $f): Entry
     {
         $kind =
             Kinds::of($f->string('kind', 40)) ??
-            throw $f->trouble(
+            throw $f->invalid(
                 'kind',
                 '“' . $f->string('kind', 40) . '” is none of ' . implode(', ', array_keys(Kinds::all())) . '.',
             );
         if (preg_match('/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/', $f->string('id')) !== 1 || strlen($f->string('id')) > 40) {
-            throw $f->trouble(
+            throw $f->invalid(
                 'id',
                 'An id has small letters, digits and single dashes, at most 40, and begins with a letter.',
             );
         }
         if (trim($f->string('name', 120)) === '') {
-            throw $f->trouble('name', 'The entry needs a name.');
+            throw $f->invalid('name', 'The entry needs a name.');
         }
         $kind->check($f);
         if ($f->has('currency') && $f->string('currency', 3) !== '') {
@@ -64,7 +65,7 @@ final readonly class Shelf
      *
      * @return array<string, array<array-key, mixed>>
      *
-     * @throws Trouble with a JSON Pointer
+     * @throws Refusal with a JSON Pointer
      */
     public static function file(string $text): array
     {
@@ -76,13 +77,15 @@ final readonly class Shelf
         foreach (is_array($written) ? $written : [] as $n => $entry) {
             try {
                 $plain =
-                    $entry instanceof stdClass ? self::plain($entry) : throw Trouble::at('', 'An entry was expected.');
+                    $entry instanceof stdClass
+                        ? self::plain($entry)
+                        : throw InvalidInput::at('', 'An entry was expected.');
                 $checked = self::check($plain);
-            } catch (Trouble $t) {
-                throw Trouble::at("/entries/{$n}{$t->pointer}", $t->getMessage());
+            } catch (Refusal $t) {
+                throw InvalidInput::at("/entries/{$n}{$t->pointer}", $t->getMessage());
             }
             if (isset($entries[$checked->id()])) {
-                throw Trouble::at("/entries/{$n}/id", "“{$checked->id()}” is on the shelf twice.");
+                throw InvalidInput::at("/entries/{$n}/id", "“{$checked->id()}” is on the shelf twice.");
             }
             $entries[$checked->id()] = $plain;
         }
@@ -105,13 +108,13 @@ final readonly class Shelf
      *
      * @param  array<array-key, mixed>  $entry
      *
-     * @throws Trouble with a JSON Pointer into the entry
+     * @throws Refusal with a JSON Pointer into the entry
      */
     public static function check(array $entry): Entry
     {
         $kind = is_string($entry['kind'] ?? null) ? Kinds::of($entry['kind']) : null;
         if ($kind === null) {
-            throw Trouble::at('/kind', 'The kind is none of ' . implode(', ', array_keys(Kinds::all())) . '.');
+            throw InvalidInput::at('/kind', 'The kind is none of ' . implode(', ', array_keys(Kinds::all())) . '.');
         }
         Schema::check(Json::object(Json::compact($entry)), "shelf#/\$defs/{$kind->kind}");
 

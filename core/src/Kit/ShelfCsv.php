@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Csv;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** A shelf as CSV: kind, id, name, then a column for each field of the kinds that are in it. */
 final readonly class ShelfCsv
@@ -33,7 +34,7 @@ final readonly class ShelfCsv
     /**
      * @return array<string, array<string, mixed>> entries as written, by id, each checked
      *
-     * @throws Trouble that says line and column
+     * @throws Refusal that says line and column
      */
     public static function read(string $text): array
     {
@@ -45,14 +46,14 @@ final readonly class ShelfCsv
                 $cells = array_combine($header, $cells);
                 $id = $cells['id'];
                 $entry = EntryCells::read($cells);
-            } catch (Trouble $t) {
-                throw Trouble::at(
+            } catch (Refusal $t) {
+                throw InvalidInput::at(
                     "/{$line}",
                     "Line {$line}, " . (ltrim($t->pointer, '/') ?: 'entry') . ": {$t->getMessage()}",
                 );
             }
             if (isset($entries[$id])) {
-                throw Trouble::at("/{$line}", "Line {$line}, id: “{$id}” is in the file twice.");
+                throw InvalidInput::at("/{$line}", "Line {$line}, id: “{$id}” is in the file twice.");
             }
             $entries[$id] = $entry;
         }
@@ -73,7 +74,7 @@ final readonly class ShelfCsv
                     array_unique($known),
                     static fn(string $k): bool => levenshtein(mb_strtolower($column), mb_strtolower($k)) <= 2,
                 );
-                throw Trouble::at(
+                throw InvalidInput::at(
                     '/1',
                     "Line 1: “{$column}” is no column of a shelf." .
                         ($near === [] ? ' Export the shelf to see them.' : ' Meant ' . reset($near) . '?'),
@@ -82,11 +83,11 @@ final readonly class ShelfCsv
         }
         foreach (EntryCells::HEAD as $column) {
             if (!in_array($column, $header, true)) {
-                throw Trouble::at('/1', "Line 1: the column “{$column}” is missing.");
+                throw InvalidInput::at('/1', "Line 1: the column “{$column}” is missing.");
             }
         }
         if (count(array_unique($header)) !== count($header)) {
-            throw Trouble::at('/1', 'Line 1: a column is there twice.');
+            throw InvalidInput::at('/1', 'Line 1: a column is there twice.');
         }
     }
 }

@@ -73,11 +73,11 @@ final readonly class Strip implements Entry
             $f->objects('channels'),
         );
         if ($channels === [] || count($channels) > self::MOST_CHANNELS) {
-            throw $f->trouble('channels', 'A strip has one to six channels.');
+            throw $f->invalid('channels', 'A strip has one to six channels.');
         }
         foreach ($channels as $n => $channel) {
             if (preg_match('/^#[0-9a-f]{6}$/i', $channel->colour) !== 1) {
-                throw $f->trouble("channels/{$n}/colour", 'A colour is written #rrggbb, such as #ffb46b.');
+                throw $f->invalid("channels/{$n}/colour", 'A colour is written #rrggbb, such as #ffb46b.');
             }
         }
         $leds = $f->whole('leds', 0, 20);
@@ -99,7 +99,7 @@ final readonly class Strip implements Entry
         );
         foreach ($channels as $n => $channel) {
             if ($strip->leds * ($channel->ledVolts ?? 0.0) >= $strip->volts) {
-                throw $f->trouble(
+                throw $f->invalid(
                     "channels/{$n}/ledVolts",
                     sprintf(
                         '%d LEDs of %.2f V leave nothing of %.1f V for the resistor.',
@@ -111,7 +111,7 @@ final readonly class Strip implements Entry
             }
         }
         if ($strip->leds * $strip->ledVolts >= $strip->volts) {
-            throw $f->trouble(
+            throw $f->invalid(
                 'ledVolts',
                 sprintf(
                     '%d LEDs of %.2f V leave nothing of %.1f V for the resistor: fewer LEDs or lower volts.',

@@ -15,8 +15,8 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 
 /** Works one option out: the shelf's kit for it, solved on the real run, priced, and held against the site. */
 final readonly class Card
@@ -29,7 +29,7 @@ final readonly class Card
             return $requirement->source === 'set'
                 ? SetCard::of($plan, $run, $requirement, $shelf)
                 : self::solved($plan, $run, $requirement, $shelf);
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             return OptionCard::refused($requirement, $t->getMessage());
         }
     }

@@ -18,7 +18,8 @@ use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\NoSolution;
+use EmberDusk\Values\Refusal;
 
 /** The kit of the shelf that fulfils a requirement at least cost: what is asked of each follows from the strip and the run. */
 final readonly class Fulfilment
@@ -44,7 +45,7 @@ final readonly class Fulfilment
     /**
      * With as many controllers as the requirement says, or with the fewest that do.
      *
-     * @throws Trouble that says what the shelf has none of
+     * @throws Refusal that says what the shelf has none of
      */
     public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): self
     {
@@ -55,7 +56,7 @@ final readonly class Fulfilment
         ) {
             try {
                 return self::with($plan, $run, $requirement->with($controllers), $shelf);
-            } catch (Trouble $t) {
+            } catch (Refusal $t) {
                 $first ??= $t;
             }
         }
@@ -63,7 +64,7 @@ final readonly class Fulfilment
         throw $first;
     }
 
-    /** @throws Trouble */
+    /** @throws Refusal */
     private static function with(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): self
     {
         $choice = new Choice(new Prices($plan), $requirement->source === 'owned');
@@ -80,7 +81,7 @@ final readonly class Fulfilment
                     abs($s->wattsPerMetre() - self::DENSITY[$requirement->light] * self::whole($s)),
                 ],
             ) ??
-            throw new Trouble(
+            throw new NoSolution(
                 sprintf(
                     'The shelf has no %g V %s strip for %s light.',
                     $requirement->volts,
@@ -90,7 +91,7 @@ final readonly class Fulfilment
             );
         $of = $strip->entry;
         if (!($of instanceof Strip)) {
-            throw new Trouble('The shelf has no such strip.');
+            throw new NoSolution('The shelf has no such strip.');
         }
         $metres = CutMarks::of($run, $of)->length() / $requirement->controllers;
         $watts = $of->wattsPerMetre() * $metres;
@@ -106,7 +107,7 @@ final readonly class Fulfilment
                     $requirement->volts <= $c->inputMost &&
                     ControllerAmps::metres($of, $c) >= $metres - 1e-9,
             ) ??
-            throw new Trouble(
+            throw new NoSolution(
                 sprintf(
                     'No %s controller on the shelf carries %.1f m of this strip (%.1f A at %g V). Cut the run into more parts.',
                     \EmberDusk\Kit\Facts::way($requirement->control),
@@ -122,7 +123,7 @@ final readonly class Fulfilment
                 static fn(Supply $s): bool => abs($s->volts - $requirement->volts) < 0.5 &&
                     $s->ratedWatts() * (1 - $plan->limits->headroom) >= $watts * $requirement->cap - 1e-9,
             ) ??
-            throw new Trouble(
+            throw new NoSolution(
                 sprintf(
                     'No %g V supply on the shelf is rated for %.0f W.',
                     $requirement->volts,
@@ -138,7 +139,7 @@ final readonly class Fulfilment
                     $c->conductor->system === $plan->terms->wire &&
                     ($c->conductor->capacity ?? 0.0) >= $overload,
             ) ??
-            throw new Trouble(
+            throw new NoSolution(
                 sprintf(
                     'No cable on the shelf has %d cores that carry the %.1f A that the supply keeps up.',
                     $channels + 1,

@@ -15,9 +15,10 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
+use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Place;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 
 /** The ready-made set: what its box says. Of its light along the run the box says nothing, so nothing is computed. */
 final readonly class SetCard
@@ -27,7 +28,7 @@ final readonly class SetCard
 
     private const PLUGGING = 0.5;
 
-    /** @throws Trouble when no set is long enough */
+    /** @throws Refusal when no set is long enough */
     public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
     {
         $best =
@@ -37,7 +38,7 @@ final readonly class SetCard
                 static fn(Thing $t): bool => $t->values->string('colours') === $requirement->colour &&
                     $t->values->number('metres') >= $run->length() - 1e-9,
             ) ??
-            throw new Trouble(
+            throw new NoSolution(
                 sprintf(
                     'No ready-made set on the shelf has %.1f m of %s. Sets cannot be joined end to end.',
                     $run->length(),

@@ -35,7 +35,7 @@ final readonly class Trial
         public int $feeds,
     ) {}
 
-    /** @throws \EmberDusk\Values\Trouble when it cannot be solved */
+    /** @throws \EmberDusk\Values\Refusal when it cannot be solved */
     public static function of(Plan $plan, Run $run, Requirement $requirement, Fulfilment $kit, ShelfSource $shelf): self
     {
         $best = null;

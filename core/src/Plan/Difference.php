@@ -29,7 +29,7 @@ final readonly class Difference
      *
      * @param  list<string>  $items
      *
-     * @throws \EmberDusk\Values\Trouble when what results would not hold together
+     * @throws \EmberDusk\Values\Refusal when what results would not hold together
      */
     public static function restore(Plan $newest, Plan $source, array $items): Plan
     {

@@ -111,11 +111,11 @@ final readonly class DocumentReader
     {
         $sections = $r->numbers('sections', 0.01, 1000);
         if ($sections === [] || count($sections) > 200) {
-            throw $r->trouble('sections', 'A run has 1 to 200 sections.');
+            throw $r->invalid('sections', 'A run has 1 to 200 sections.');
         }
         $jumps = $r->numbers('jumps', 0.0, 1000);
         if (count($jumps) !== count($sections) - 1) {
-            throw $r->trouble('jumps', 'There is one jump fewer than sections.');
+            throw $r->invalid('jumps', 'There is one jump fewer than sections.');
         }
 
         return new Run(
@@ -145,7 +145,7 @@ final readonly class DocumentReader
         $mounting = $r->strings('mounting');
         foreach ($mounting as $n => $one) {
             if (!in_array($one, RunNote::MOUNTINGS, true)) {
-                throw $r->trouble("mounting/{$n}", "“{$one}” is none of " . implode(', ', RunNote::MOUNTINGS) . '.');
+                throw $r->invalid("mounting/{$n}", "“{$one}” is none of " . implode(', ', RunNote::MOUNTINGS) . '.');
             }
         }
 
@@ -167,11 +167,11 @@ final readonly class DocumentReader
         $entry = $k->object('entry');
         $read = Shelf::entry($entry);
         if ($read->id() !== $k->string('id')) {
-            throw $k->trouble('id', "The copy's own id is “{$read->id()}”.");
+            throw $k->invalid('id', "The copy's own id is “{$read->id()}”.");
         }
         $hash = Shelf::hash($entry->all());
         if ($hash !== $k->string('hash')) {
-            throw $k->trouble('hash', "The frozen copy was altered: its content has the hash {$hash}.");
+            throw $k->invalid('hash', "The frozen copy was altered: its content has the hash {$hash}.");
         }
 
         return new KitSnapshot($hash, $entry->all(), $read);
@@ -189,13 +189,13 @@ final readonly class DocumentReader
         foreach ($f->objects($list) as $item) {
             $id = $item->string('id');
             if (preg_match('/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/', $id) !== 1 || strlen($id) > 40) {
-                throw $item->trouble(
+                throw $item->invalid(
                     'id',
                     'An id has small letters, digits and single dashes, at most 40, and begins with a letter.',
                 );
             }
             if (isset($items[$id])) {
-                throw $item->trouble('id', "“{$id}” is there twice.");
+                throw $item->invalid('id', "“{$id}” is there twice.");
             }
             $items[$id] = $read($item);
         }

@@ -13,7 +13,8 @@ use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** What holds in every plan whatever made it: names, references and counts. */
 final readonly class Invariants
@@ -27,7 +28,7 @@ final readonly class Invariants
     /** Most places of a job. */
     public const MOST_PLACES = 100;
 
-    /** @throws Trouble at the JSON Pointer of the first breach */
+    /** @throws Refusal at the JSON Pointer of the first breach */
     public static function check(Plan $plan): void
     {
         self::need(
@@ -219,7 +220,7 @@ final readonly class Invariants
     public static function need(bool $holds, string $pointer, string $message): void
     {
         if (!$holds) {
-            throw Trouble::at($pointer, $message);
+            throw InvalidInput::at($pointer, $message);
         }
     }
 }

@@ -8,24 +8,25 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use EmberDusk\Kit\Shelf;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** The job file: JSON by core/schema/job.json, every older version read, a newer one refused by name. */
 final readonly class JobFile
 {
-    /** @throws Trouble with a JSON Pointer and what was expected there */
+    /** @throws Refusal with a JSON Pointer and what was expected there */
     public static function read(string $text): Plan
     {
         $document = Json::object($text);
         if (($document->format ?? null) !== Document::FORMAT) {
-            throw Trouble::at('/format', 'This is not a job file: “' . Document::FORMAT . '” was expected.');
+            throw InvalidInput::at('/format', 'This is not a job file: “' . Document::FORMAT . '” was expected.');
         }
         $version = $document->version ?? null;
         if (!is_int($version) || $version < 1) {
-            throw Trouble::at('/version', 'A whole number from 1 was expected.');
+            throw InvalidInput::at('/version', 'A whole number from 1 was expected.');
         }
         if ($version > Document::VERSION) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/version',
                 "The file has version {$version}; this program reads up to " .
                     Document::VERSION .

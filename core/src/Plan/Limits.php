@@ -17,7 +17,7 @@ final readonly class Limits
         public float $cableCelsius = 40.0,
     ) {}
 
-    /** @throws \EmberDusk\Values\Trouble at the first value outside what can be judged by */
+    /** @throws \EmberDusk\Values\Refusal at the first value outside what can be judged by */
     public static function read(Fields $f): self
     {
         return new self(

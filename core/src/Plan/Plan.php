@@ -6,7 +6,7 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** A job's design, whole and immutable. Lists are kept by id, in the natural order of the ids. */
 final readonly class Plan
@@ -161,17 +161,17 @@ final readonly class Plan
 
     public function place(string $id): Place
     {
-        return $this->places[$id] ?? throw Trouble::at('/place', "The job has no place “{$id}”.");
+        return $this->places[$id] ?? throw InvalidInput::unknown('/place', 'place', $id);
     }
 
     public function run(string $id): Run
     {
-        return $this->runs[$id] ?? throw Trouble::at('/run', "The job has no run “{$id}”.");
+        return $this->runs[$id] ?? throw InvalidInput::unknown('/run', 'run', $id);
     }
 
     public function feed(string $id): Feed
     {
-        return $this->feeds[$id] ?? throw Trouble::at('/feed', "The job has no feed “{$id}”.");
+        return $this->feeds[$id] ?? throw InvalidInput::unknown('/feed', 'feed', $id);
     }
 
     /** The run that a run continues through a repeater: the part before it; null when its controller is no repeater or it is the first. */

@@ -49,7 +49,7 @@ final readonly class Requirement
         );
     }
 
-    /** @throws \EmberDusk\Values\Trouble at the first value that cannot be */
+    /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
     public static function read(Fields $f): self
     {
         return new self(

@@ -24,7 +24,7 @@ final readonly class Terms
         public array $rates = [],
     ) {}
 
-    /** @throws \EmberDusk\Values\Trouble at the first value that cannot be */
+    /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
     public static function read(Fields $f): self
     {
         $currency = Price::currency($f);

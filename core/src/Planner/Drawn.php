@@ -13,7 +13,7 @@ use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** Why not as it is drawn: its price line by line beside the proposal's, the limits it breaks, the cheapest single change that repairs it. */
 final readonly class Drawn
@@ -126,7 +126,7 @@ final readonly class Drawn
                 if (($best === null || $price < $best[0]) && Judge::of($made, array_values($made->runs))->holds()) {
                     $best = [$price, $label, $change];
                 }
-            } catch (Trouble) {
+            } catch (Refusal) {
                 continue;
             }
         }

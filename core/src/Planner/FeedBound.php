@@ -15,7 +15,7 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\CutMarks;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /**
  * What one way to feed a run does at the highest, a middle and the lowest volts that a hub may have in any layout that holds
@@ -65,7 +65,7 @@ final readonly class FeedBound
                     new ShelfWithIdeal($tables->shelf, $supply),
                 )->apply($plan);
                 [$broken, $now, $lost] = self::judged($made);
-            } catch (Trouble) {
+            } catch (Refusal) {
                 return new self(false, 0.0, 0.0);
             }
             $hopeless = $hopeless && $broken > self::MARGIN;

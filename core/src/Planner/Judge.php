@@ -13,7 +13,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** A plan held against the job's limits: solved whole at full light, nominal values, each figure rounded to 1e-4 of its unit. */
 final readonly class Judge
@@ -44,7 +44,7 @@ final readonly class Judge
                     }
                 }
             }
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             return new self([...$broken, new Broken('drop', $t->getMessage(), 10.0)], 0.0, $darkest);
         }
 

@@ -24,17 +24,17 @@ final readonly class Arrangement
         public array $waits = [],
     ) {}
 
-    /** @throws \EmberDusk\Values\Trouble at the first value that cannot be */
+    /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
     public static function read(Fields $f): self
     {
         $visits = array_map(Visit::read(...), $f->objects('visits'));
         if (count($visits) > self::MOST_VISITS) {
-            throw $f->trouble('visits', sprintf('A job has at most %d visits.', self::MOST_VISITS));
+            throw $f->invalid('visits', sprintf('A job has at most %d visits.', self::MOST_VISITS));
         }
         usort($visits, static fn(Visit $a, Visit $b): int => $a->from <=> $b->from);
         foreach ($visits as $n => $visit) {
             if ($n > 0 && $visits[$n - 1]->from === $visit->from) {
-                throw $f->trouble(
+                throw $f->invalid(
                     "visits/{$n}/from",
                     "Two visits begin on {$visit->from}. Give one of them another day, or take it out.",
                 );

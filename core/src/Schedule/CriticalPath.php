@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** The longest way through the steps, waits counted: how early each can begin, how late it may, in minutes from the start. */
 final readonly class CriticalPath
@@ -19,7 +20,7 @@ final readonly class CriticalPath
     /**
      * @param  list<Step>  $steps
      *
-     * @throws Trouble when steps wait for each other in a circle, or for one that is not there
+     * @throws Refusal when steps wait for each other in a circle, or for one that is not there
      */
     public static function of(array $steps): self
     {
@@ -95,7 +96,7 @@ final readonly class CriticalPath
                 static fn(Step $s): bool => array_intersect_key($left, array_fill_keys($s->after, true)) === [],
             );
             if ($ready === []) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     '/waits',
                     'These steps wait for each other in a circle: ' .
                         implode(
@@ -108,7 +109,10 @@ final readonly class CriticalPath
             foreach ($ready as $id => $step) {
                 foreach ($step->after as $before) {
                     if (!isset($steps[$before])) {
-                        throw Trouble::at('/steps', "“{$step->title}” waits for a step that is not there, {$before}.");
+                        throw InvalidInput::at(
+                            '/steps',
+                            "“{$step->title}” waits for a step that is not there, {$before}.",
+                        );
                     }
                 }
                 $order[] = $id;

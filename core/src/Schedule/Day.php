@@ -10,13 +10,13 @@ use EmberDusk\Formats\Fields;
 /** Days as YYYY-MM-DD. */
 final readonly class Day
 {
-    /** @throws \EmberDusk\Values\Trouble when there is no such day */
+    /** @throws \EmberDusk\Values\Refusal when there is no such day */
     public static function read(Fields $f, string $key): string
     {
         $day = $f->string($key, 10);
         $read = DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         if ($read === false || $read->format('Y-m-d') !== $day || $day < '2000-01-01' || $day > '2999-12-31') {
-            throw $f->trouble($key, "“{$day}” is no day. Write one such as 2026-12-01.");
+            throw $f->invalid($key, "“{$day}” is no day. Write one such as 2026-12-01.");
         }
 
         return $day;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Schedule;
 
 use DateTimeImmutable;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** The days of work of a job, numbered from 0: those of its visits, then as many more as it takes. */
 final class Days
@@ -132,7 +132,7 @@ final class Days
     {
         while (count($this->days) <= $number) {
             if ($this->next > $this->last) {
-                throw Trouble::at('/visits', 'The work reaches too far into the future to plan for.');
+                throw InvalidInput::at('/visits', 'The work reaches too far into the future to plan for.');
             }
             $day = $this->next;
             $this->next = Day::after($day);

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** What it costs to move a step to another time, and which rules that breaks. */
 final readonly class Move
@@ -12,12 +13,12 @@ final readonly class Move
     /** @param  list<string>  $broken  rules, each with what to do; none when the step can be there */
     private function __construct(public array $broken, public RemainingWork $before, public RemainingWork $after) {}
 
-    /** @throws Trouble when the step is not there or done */
+    /** @throws Refusal when the step is not there or done */
     public static function of(RemainingWork $remaining, Pin $pin): self
     {
         $step =
             $remaining->left[$pin->step] ??
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/step',
                 isset($remaining->steps[$pin->step])
                     ? 'That step is done; it stays where it was.'

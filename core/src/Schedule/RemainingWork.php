@@ -31,7 +31,7 @@ final readonly class RemainingWork
      * @param  array<string, string>  $arrivals  day on which a part comes, by its shelf id
      * @param  string  $now  YYYY-MM-DD, or with HH:MM: nothing that is left begins before
      *
-     * @throws \EmberDusk\Values\Trouble when steps wait for each other in a circle
+     * @throws \EmberDusk\Values\Refusal when steps wait for each other in a circle
      */
     public static function of(array $steps, Arrangement $arrangement, array $ticks, array $arrivals, string $now): self
     {

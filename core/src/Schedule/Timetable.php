@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /**
  * Steps laid onto the days of work: of those that can begin, the one that may begin least late first, each as soon as its people are
@@ -51,7 +51,7 @@ final class Timetable
      * @param  array<string, int>  $here  from when a part is here, by its shelf id
      * @param  array<string, int>  $held  before when a step cannot begin, as something cures that is done
      *
-     * @throws Trouble
+     * @throws Refusal
      */
     public static function of(array $steps, Days $days, array $pins = [], array $here = [], array $held = []): self
     {

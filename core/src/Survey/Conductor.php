@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /**
  * A conductor size in mm² or AWG: its resistance and what a flexible cable of it may carry.
@@ -65,7 +66,7 @@ final readonly class Conductor
      * @param  string  $system  mm2 or awg
      * @param  string  $make  flexible (class 5) or stranded (class 2) for mm2; solid or stranded for awg
      *
-     * @throws Trouble when the tables do not hold that size
+     * @throws Refusal when the tables do not hold that size
      */
     public static function of(string $system, float $size, string $make): self
     {
@@ -95,7 +96,7 @@ final readonly class Conductor
         $key = (string) $size;
         $ohms =
             self::IEC60228[$make][$key] ??
-            throw new Trouble(
+            throw new InvalidInput(
                 "No resistance is known for {$key} mm², {$make}: take one of " .
                     implode(', ', array_keys(self::IEC60228['flexible'])) .
                     ' mm², flexible or stranded.',
@@ -115,7 +116,9 @@ final readonly class Conductor
     private static function awg(float $gauge, string $make): self
     {
         if (!in_array($make, ['solid', 'stranded'], true) || $gauge < 0 || $gauge > 40 || $gauge !== floor($gauge)) {
-            throw new Trouble("No wire is {$gauge} AWG, {$make}: take a whole gauge from 0 to 40, solid or stranded.");
+            throw new InvalidInput(
+                "No wire is {$gauge} AWG, {$make}: take a whole gauge from 0 to 40, solid or stranded.",
+            );
         }
         $area = (M_PI / 4) * self::awgDiameter($gauge) ** 2;
         $ohms = (Copper::RESISTIVITY / $area) * ($make === 'stranded' ? Copper::STRANDING : 1);

@@ -17,7 +17,8 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Findings of scenes, facts of the shelf, supplies' rows and what has changed since a quote, case by case. */
@@ -60,7 +61,7 @@ final class FindingsTest extends TestCase
     }
 
     /** @return list<Finding> */
-    private static function inScene(RunResult|Trouble $scene, RunResult $full): array
+    private static function inScene(RunResult|Refusal $scene, RunResult $full): array
     {
         return SceneFindings::of(
             new JobState(self::scened(), ['line' => $full], Demo::shelf(), [], ['e1' => ['line' => $scene]]),
@@ -89,7 +90,7 @@ final class FindingsTest extends TestCase
         self::assertStringContainsString('Darkest 0.80 of the brightest there, 0.93 at full', $finding->detail);
         self::assertSame([], self::inScene($dull, $dull), 'what is uneven at full is told there');
         self::assertSame([], self::inScene(self::lit($full, [0.0, 0.0]), $even), 'what is dark is not uneven');
-        [$unsolved] = self::inScene(new Trouble('It collapses.'), $even);
+        [$unsolved] = self::inScene(new InvalidInput('It collapses.'), $even);
         self::assertSame(
             ['scene-unsolved', '“Evening” has no solution', 'It collapses.'],
             [$unsolved->code, $unsolved->title, $unsolved->detail],
@@ -103,7 +104,7 @@ final class FindingsTest extends TestCase
         $results = [
             'even' => self::lit($full, [1.0, 0.95]),
             'dull' => self::lit($full, [1.0, 0.85]),
-            'none' => new Trouble('No.'),
+            'none' => new InvalidInput('No.'),
         ];
         self::assertSame(['even'], array_keys(SceneFindings::settled($plan, $results)));
     }

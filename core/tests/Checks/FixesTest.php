@@ -12,8 +12,8 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -292,8 +292,8 @@ final class FixesTest extends TestCase
         foreach (Island::all($plan) as $island) {
             try {
                 $results += Engine::island($plan, $island);
-            } catch (Trouble $t) {
-                $results += array_map(static fn(): Trouble => $t, $island->parts + $island->fixtures);
+            } catch (Refusal $t) {
+                $results += array_map(static fn(): Refusal => $t, $island->parts + $island->fixtures);
             }
         }
 

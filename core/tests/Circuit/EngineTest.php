@@ -7,7 +7,7 @@ namespace EmberDusk\Tests\Circuit;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FigureAssertions;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 final class EngineTest extends TestCase
@@ -78,7 +78,7 @@ final class EngineTest extends TestCase
     public function test_a_run_that_lacks_parts_says_which(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "5 cove\n2 shelf"]);
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('It lacks a strip, a supply, a controller, cables.');
         Engine::solve($plan, $plan->run('shelf'));
     }

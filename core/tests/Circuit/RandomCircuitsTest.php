@@ -14,7 +14,7 @@ use EmberDusk\Circuit\Solution;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Source;
 use EmberDusk\Circuit\Stretch;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -49,7 +49,7 @@ final class RandomCircuitsTest extends TestCase
             [$network, $kinds] = self::circuit();
             try {
                 $solution = Newton::solve($network);
-            } catch (Trouble $t) {
+            } catch (Refusal $t) {
                 // Only fixtures may have no answer, and then it is said.
                 self::assertStringStartsWith('Voltage collapse at LAMP: ', $t->getMessage(), "circuit {$case}");
                 self::assertNotSame([], $network->points);

@@ -12,7 +12,7 @@ use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Solver\SymmetricFactor;
 use EmberDusk\Circuit\Source;
 use EmberDusk\Circuit\Stretch;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 final class SolverTest extends TestCase
@@ -155,7 +155,7 @@ final class SolverTest extends TestCase
     {
         $network = self::line(3, 0.05, 0.1, [new ResistorLimited(24, 0.01, 6, 2.9, 0.05)], false);
         $network->node('adrift', 0.0);
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('hangs on nothing');
         Newton::solve($network);
     }

@@ -15,7 +15,7 @@ use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Circuit\Wiring;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** From plan to network: what lies between what, and how many ohms it has. */
@@ -169,7 +169,7 @@ final class WiringTest extends TestCase
         $plan = Demo::with(Demo::plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
         self::assertSame(['k2' => [2, 3]], WiredRun::short($plan, $plan->run('cove')));
         self::assertSame([], Engine::networks($plan));
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('enough cores or channels at K2');
         Engine::network($plan, $plan->run('cove'));
     }

@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Formats;
 
 use EmberDusk\Formats\Csv;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 final class CsvTest extends TestCase
@@ -88,7 +88,7 @@ final class CsvTest extends TestCase
             try {
                 $read();
                 self::fail("{$pointer} was read.");
-            } catch (Trouble $t) {
+            } catch (Refusal $t) {
                 self::assertSame($pointer, $t->pointer);
             }
         }

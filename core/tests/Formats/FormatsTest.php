@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Formats;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -85,7 +85,7 @@ final class FormatsTest extends TestCase
         try {
             $read($f);
             self::fail('it was read');
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             self::assertSame($pointer, $t->pointer);
             self::assertStringContainsString($said, $t->getMessage());
         }

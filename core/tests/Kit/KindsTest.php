@@ -12,7 +12,7 @@ use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\ShelfCsv;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -104,7 +104,7 @@ final class KindsTest extends TestCase
         try {
             ShelfCsv::read($csv);
             self::fail('It was read.');
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             self::assertStringContainsString($message, $t->getMessage());
         }
     }
@@ -193,7 +193,7 @@ final class KindsTest extends TestCase
         try {
             Shelf::entry(new Fields(['kind' => 'lamp', 'id' => 'a', 'name' => 'A']));
             self::fail('It was read.');
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             self::assertSame('/kind', $t->pointer);
         }
         foreach (['id' => 'Not An Id', 'name' => ' '] as $field => $value) {
@@ -202,7 +202,7 @@ final class KindsTest extends TestCase
                     [$field => $value] + ['kind' => 'fuse', 'id' => 'f', 'name' => 'F', 'amps' => 5, 'form' => 'blade'],
                 );
                 self::fail("{$field} was read.");
-            } catch (Trouble $t) {
+            } catch (Refusal $t) {
                 self::assertSame("/{$field}", $t->pointer);
             }
         }

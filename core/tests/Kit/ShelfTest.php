@@ -14,7 +14,7 @@ use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 final class ShelfTest extends TestCase
@@ -60,7 +60,7 @@ final class ShelfTest extends TestCase
     public function test_leds_that_leave_nothing_for_the_resistor_are_refused(): void
     {
         $entry = Demo::shelf()->find('strip-single-12')->written ?? [];
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('leave nothing of 12.0 V for the resistor');
         Shelf::entry(new Fields(['leds' => 4, 'ledVolts' => 3.0] + $entry));
     }
@@ -87,7 +87,7 @@ final class ShelfTest extends TestCase
             try {
                 Shelf::file(Json::compact(['format' => Shelf::FORMAT, 'version' => 1, 'entries' => [$changed]]));
                 self::fail("nothing was said of {$pointer}");
-            } catch (Trouble $t) {
+            } catch (Refusal $t) {
                 self::assertSame($pointer, $t->pointer, $t->getMessage());
             }
         }

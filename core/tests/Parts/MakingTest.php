@@ -22,7 +22,7 @@ use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -409,8 +409,8 @@ final class MakingTest extends TestCase
             try {
                 Demo::with($plan, $bad + ['kind' => 'SetMaking', 'run' => 'line']);
                 self::fail((string) json_encode($bad));
-            } catch (Trouble $trouble) {
-                self::assertSame('/' . array_key_first($bad), $trouble->pointer);
+            } catch (Refusal $refusal) {
+                self::assertSame('/' . array_key_first($bad), $refusal->pointer);
             }
         }
     }
@@ -450,7 +450,7 @@ final class MakingTest extends TestCase
             array_keys(Demo::with($five, ['kind' => 'SetSpare', 'kit' => 'connector-solder', 'count' => null])->spares),
         );
         self::assertEquals($five, JobFile::read(JobFile::write($five)));
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         Demo::with($plan, ['kind' => 'SetSpare', 'kit' => 'connector-solder', 'count' => -1]);
     }
 
@@ -486,8 +486,8 @@ final class MakingTest extends TestCase
             try {
                 JobFile::read((string) json_encode($faulty));
                 self::fail($pointer);
-            } catch (Trouble $trouble) {
-                self::assertSame($pointer, $trouble->pointer);
+            } catch (Refusal $refusal) {
+                self::assertSame($pointer, $refusal->pointer);
             }
         }
     }
@@ -617,8 +617,8 @@ final class MakingTest extends TestCase
             try {
                 Price::currency(new Fields(['currency' => $bad]));
                 self::fail($bad);
-            } catch (Trouble $trouble) {
-                self::assertSame('/currency', $trouble->pointer);
+            } catch (Refusal $refusal) {
+                self::assertSame('/currency', $refusal->pointer);
             }
         }
         self::assertNull(Price::of(new Fields([])));

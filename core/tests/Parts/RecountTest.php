@@ -12,7 +12,7 @@ use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Sixty random jobs whose parts are counted again here, from what was asked of them and not from what the plan came to. */
@@ -85,8 +85,8 @@ final class RecountTest extends TestCase
             ) {
                 try {
                     $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => $id, 'kit' => $kit]);
-                } catch (Trouble $trouble) {
-                    self::fail("{$id}, {$kit}: {$trouble->getMessage()}");
+                } catch (Refusal $refusal) {
+                    self::fail("{$id}, {$kit}: {$refusal->getMessage()}");
                 }
             }
             $runs[] = $run;

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Difference;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -174,7 +174,7 @@ final class ChangesTest extends TestCase
         try {
             Demo::with(Demo::plan(), $change);
             self::fail('it was done');
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             self::assertSame($pointer, $t->pointer);
             self::assertStringContainsString($said, $t->getMessage());
         }

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Document;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -191,7 +191,7 @@ final class JobFileTest extends TestCase
         try {
             JobFile::read(Json::compact($spoil($document)));
             self::fail('it was read');
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             self::assertSame($pointer, $t->pointer, $t->getMessage());
             self::assertStringContainsString($said, $t->getMessage());
         }
@@ -213,7 +213,7 @@ final class JobFileTest extends TestCase
     #[DataProvider('texts')]
     public function test_a_text_that_is_no_job_file_says_why(string $text, string $said): void
     {
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage($said);
         JobFile::read($text);
     }

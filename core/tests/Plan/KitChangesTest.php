@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Slices;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Places, parts of a run, feeds at shares, several changes as one, and kit taken anew. */
@@ -201,7 +201,7 @@ final class KitChangesTest extends TestCase
     {
         try {
             Demo::with($plan, $change);
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             self::assertNotSame('', $t->getMessage());
 
             return;

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Long random histories: whatever is accepted holds together, reads back the same, and is undone to the letter. */
@@ -50,7 +50,7 @@ final class RandomChangesTest extends TestCase
                 $change = self::change($plan);
                 try {
                     $after = Catalogue::read($change, Demo::shelf())->apply($plan);
-                } catch (Trouble $t) {
+                } catch (Refusal $t) {
                     self::assertNotSame('', $t->getMessage());
                     $refused++;
 

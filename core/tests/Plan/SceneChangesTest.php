@@ -8,7 +8,7 @@ use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -83,9 +83,9 @@ final class SceneChangesTest extends TestCase
         try {
             Demo::with($plan, $change);
             self::fail('It was taken.');
-        } catch (Trouble $trouble) {
-            self::assertSame($pointer, $trouble->pointer);
-            self::assertStringContainsString($said, $trouble->getMessage());
+        } catch (Refusal $refusal) {
+            self::assertSame($pointer, $refusal->pointer);
+            self::assertStringContainsString($said, $refusal->getMessage());
         }
     }
 

@@ -15,7 +15,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Runs on one supply and under one controller: what is shared, what stays when one goes, and what is judged with all of them. */
@@ -114,7 +114,7 @@ final class ShareTest extends TestCase
     public function test_strips_of_different_kinds_do_not_share_a_controller(): void
     {
         $plan = Demo::with(self::two(), ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'strip-single-24']);
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('strips of different kinds');
         Demo::with($plan, ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => 'c1']);
     }

@@ -9,7 +9,7 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Runs wired anew in one change: what is right keeps its id, what nobody uses goes, what cannot be is refused at its place. */
@@ -203,7 +203,7 @@ final class WireRunsTest extends TestCase
             try {
                 self::wired($plan, ...$supplies);
                 self::fail("{$pointer} was not refused");
-            } catch (Trouble $t) {
+            } catch (Refusal $t) {
                 self::assertSame($pointer, $t->pointer);
             }
         }

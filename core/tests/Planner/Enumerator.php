@@ -16,7 +16,7 @@ use EmberDusk\Planner\Aim;
 use EmberDusk\Planner\Block;
 use EmberDusk\Planner\Layout;
 use EmberDusk\Planner\Tables;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** Nested loops over the planner's tables and nothing else of it: every layout is built, priced from the built plan and held against the limits anew. */
 final class Enumerator
@@ -184,7 +184,7 @@ final class Enumerator
                     $open = [...$open, ...Engine::opened($plan, $island)];
                 }
             }
-        } catch (Trouble) {
+        } catch (Refusal) {
             return false;
         }
         foreach ($results as $id => $result) {

@@ -13,7 +13,7 @@ use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Days;
 use EmberDusk\Schedule\Timetable;
 use EmberDusk\Schedule\Visit;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -123,7 +123,7 @@ final class DaysTest extends TestCase
     #[DataProvider('noDays')]
     public function test_what_is_no_day_is_refused(mixed $day): void
     {
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         Day::read(new Fields(['day' => $day]), 'day');
     }
 

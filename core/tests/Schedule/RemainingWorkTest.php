@@ -16,7 +16,7 @@ use EmberDusk\Schedule\Tick;
 use EmberDusk\Schedule\Timetable;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Schedule\Waits;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -426,8 +426,8 @@ final class RemainingWorkTest extends TestCase
             try {
                 Move::of($remaining, new Pin($step, '2026-12-01', 0));
                 self::fail($step);
-            } catch (Trouble $trouble) {
-                self::assertStringContainsString($said, $trouble->getMessage());
+            } catch (Refusal $refusal) {
+                self::assertStringContainsString($said, $refusal->getMessage());
             }
         }
     }
@@ -579,8 +579,8 @@ final class RemainingWorkTest extends TestCase
             try {
                 Arrangement::read(new Fields($bad + $written));
                 self::fail($pointer);
-            } catch (Trouble $trouble) {
-                self::assertSame($pointer, $trouble->pointer);
+            } catch (Refusal $refusal) {
+                self::assertSame($pointer, $refusal->pointer);
             }
         }
     }

@@ -17,7 +17,7 @@ use EmberDusk\Schedule\Steps;
 use EmberDusk\Schedule\Timetable;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Critical path against a worked textbook network and against every path tried; schedules against their own rules; the calendar read back. */
@@ -135,7 +135,7 @@ final class TimetableTest extends TestCase
 
     public function test_steps_in_a_circle_are_named(): void
     {
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('in a circle: “Step a”, then “Step b”, then “Step a”');
         CriticalPath::of([self::step('a', 5, ['b']), self::step('b', 5, ['a']), self::step('c', 5)]);
     }

@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Survey;
 
 use EmberDusk\Survey\Conductor;
 use EmberDusk\Survey\Copper;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -123,14 +123,14 @@ final class ConductorTest extends TestCase
 
     public function test_an_unknown_size_is_refused_with_what_there_is(): void
     {
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('0.5, 0.75, 1, 1.5, 2.5, 4, 6, 10 mm²');
         Conductor::of('mm2', 3, 'flexible');
     }
 
     public function test_a_gauge_between_the_gauges_is_refused(): void
     {
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         Conductor::of('awg', 14.5, 'solid');
     }
 }

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Survey\Length;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\Trace\TracedLeg;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 final class SurveyPicturesTest extends TestCase
@@ -65,7 +65,7 @@ final class SurveyPicturesTest extends TestCase
             try {
                 TraceScreen::legs($place, $near);
                 self::fail('There is nothing to trace.');
-            } catch (Trouble $t) {
+            } catch (Refusal $t) {
                 self::assertSame('/near', $t->pointer);
             }
         }

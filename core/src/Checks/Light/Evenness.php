@@ -13,8 +13,8 @@ use EmberDusk\Plan\Feed;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 
 /** Darkest over brightest: 0.90 and up even, to 0.80 visible to a careful eye, below visible (common practice, no source). */
 final readonly class Evenness implements Check
@@ -127,7 +127,7 @@ final readonly class Evenness implements Check
             assert($case->shelf !== null);
             $plan = Catalogue::read($change, $case->shelf)->apply($case->plan);
             $light = Engine::poorest($plan, $plan->run($case->run->id));
-        } catch (Trouble) {
+        } catch (Refusal) {
             return false;
         }
 

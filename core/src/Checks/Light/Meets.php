@@ -15,8 +15,8 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 
 /** Where ends of two runs of the same strip lie within a metre, more than 5 % between them is seen (common practice, no source). */
 final readonly class Meets
@@ -103,7 +103,7 @@ final readonly class Meets
                 if (self::worst($made, $results) === []) {
                     return [new Fix('Feed both ends of ' . $run->name(), $change)];
                 }
-            } catch (Trouble) {
+            } catch (Refusal) {
                 continue;
             }
         }

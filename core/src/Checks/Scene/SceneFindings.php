@@ -9,8 +9,8 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
+use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
-use EmberDusk\Values\Trouble;
 
 /** Scenes: what is uneven in one though it is even at full, peaks above a supply's limit, and what could not be solved. */
 final readonly class SceneFindings
@@ -35,7 +35,7 @@ final readonly class SceneFindings
         $findings = [];
         foreach ($state->plan->scenes as $id => $scene) {
             foreach ($state->scenes[$id] ?? [] as $run => $result) {
-                if ($result instanceof Trouble) {
+                if ($result instanceof Refusal) {
                     $findings[] = new Finding(
                         'scene-unsolved',
                         Severity::Stop,

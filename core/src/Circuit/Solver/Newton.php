@@ -7,7 +7,8 @@ namespace EmberDusk\Circuit\Solver;
 use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Point;
 use EmberDusk\Circuit\Solution;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\NoSolution;
+use EmberDusk\Values\Refusal;
 
 /**
  * Finds the volts of a network: Newton on its convex co-content, solved for corrections from the residual currents,
@@ -68,7 +69,7 @@ final class Newton
         $this->stamps = new Stamps($this->factor);
     }
 
-    /** @throws Trouble when no solution is found */
+    /** @throws Refusal when no solution is found */
     public static function solve(Network $network): Solution
     {
         // Nothing here is part of a circle, and the collector would look through every row of every ladder again and again.
@@ -87,7 +88,7 @@ final class Newton
      * Constant power is raised from nothing in steps, each halved while it fails: what is reached so lies on the branch that
      * counts. Where it folds no step is small enough.
      *
-     * @throws Trouble
+     * @throws Refusal
      */
     private static function solved(Network $network): Solution
     {
@@ -102,14 +103,14 @@ final class Newton
                 $newton->power = min(1.0, $newton->power + $step);
                 $rounds += $newton->settle();
                 $fell = $newton->fell($last);
-            } catch (Trouble) {
+            } catch (NoSolution) {
                 $fell = true;
             }
             [$newton, $step] = $fell ? [$last, $step / 2] : [$newton, $step];
             if ($step < self::RAISE[1]) {
                 $points = $network->points;
                 usort($points, static fn(Point $a, Point $b): int => $newton->across($a) <=> $newton->across($b));
-                throw Trouble::at(
+                throw NoSolution::at(
                     $points[0]->part,
                     sprintf(
                         'Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. Thicker or shorter cable, more volts, or fewer fixtures.',
@@ -153,7 +154,7 @@ final class Newton
      *
      * @return int rounds
      *
-     * @throws Trouble
+     * @throws Refusal
      */
     private function settle(): int
     {
@@ -168,7 +169,7 @@ final class Newton
             $move = $this->advance();
         }
 
-        throw new Trouble(
+        throw new NoSolution(
             sprintf(
                 'The circuit was not solved in %d rounds; %.3g A are still out of balance. Check volts and resistances for a slip.',
                 self::MOST,

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Solver;
 
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\NoSolution;
+use EmberDusk\Values\Refusal;
 
 /**
  * Solves a sparse symmetric positive definite system. The order (least degree first) and the places of the fill are
@@ -65,7 +66,7 @@ final class SymmetricFactor
      * @param  array<int, float>  $right  by node
      * @return array<int, float> by node
      *
-     * @throws Trouble when a node hangs on nothing
+     * @throws Refusal when a node hangs on nothing
      */
     public function solve(array $right): array
     {
@@ -73,7 +74,7 @@ final class SymmetricFactor
         foreach ($this->steps as [$node, $own, $others, $slots, $targets]) {
             $pivot = $v[$own];
             if (!($pivot > 0)) {
-                throw new Trouble('Part of the circuit hangs on nothing: no current can be computed there.');
+                throw new NoSolution('Part of the circuit hangs on nothing: no current can be computed there.');
             }
             $t = 0;
             $r = $right[$node];

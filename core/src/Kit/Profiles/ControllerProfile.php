@@ -40,7 +40,7 @@ final readonly class ControllerProfile
             Signal::read($f, 'joined'),
         );
         if ($profile->takesMost < $profile->takesLeast) {
-            throw $f->trouble('takesMost', 'The longest time is shorter than the shortest.');
+            throw $f->invalid('takesMost', 'The longest time is shorter than the shortest.');
         }
 
         return $profile;

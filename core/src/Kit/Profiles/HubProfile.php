@@ -34,7 +34,7 @@ final readonly class HubProfile
             $f->string('numbering', 30),
         );
         if ($profile->lagMost < $profile->lagLeast) {
-            throw $f->trouble('lagMost', 'The longest time is shorter than the shortest.');
+            throw $f->invalid('lagMost', 'The longest time is shorter than the shortest.');
         }
 
         return $profile;

@@ -45,7 +45,7 @@ use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
 use EmberDusk\Plan\Changes\Wires\TapLeg;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** Reads a change from its payload: {"kind": "MoveFeed", …}. */
 final readonly class Catalogue
@@ -53,7 +53,7 @@ final readonly class Catalogue
     /**
      * @param  array<array-key, mixed>  $payload
      *
-     * @throws Trouble with a JSON Pointer into the payload
+     * @throws Refusal with a JSON Pointer into the payload
      */
     public static function read(array $payload, ShelfSource $shelf): Change
     {
@@ -99,7 +99,7 @@ final readonly class Catalogue
             'PinRun' => PinRun::read($f),
             'WireRuns' => WireRuns::read($f, $shelf),
             'NameLight' => NameLight::read($f),
-            default => throw $f->trouble('kind', 'No change of that kind is known.'),
+            default => throw $f->invalid('kind', 'No change of that kind is known.'),
         };
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** A named change of a plan. Which items it touched is what differs between the plan before and after. */
 interface Change
 {
-    /** @throws Trouble when it cannot be done to this plan; the pointer is a field of the change */
+    /** @throws Refusal when it cannot be done to this plan; the pointer is a field of the change */
     public function apply(Plan $plan): Plan;
 
     /** For the history line, told of the plan before the change: "Feed added to Cove at 9.00 m". */

@@ -11,7 +11,7 @@ use EmberDusk\Survey\Number;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 use EmberDusk\Survey\Word;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /** A cable that is already there: from, to, cores, size, length if known, how it is laid, what tracing found. */
 final readonly class CableLeg
@@ -163,7 +163,7 @@ final readonly class CableLeg
         };
         try {
             return Conductor::of($system, $size, $make);
-        } catch (Trouble $t) {
+        } catch (Refusal $t) {
             throw new SlipFound($clause->slip($word, $t->getMessage()));
         }
     }

@@ -16,7 +16,7 @@ final readonly class DescribeJob implements Change
     public static function read(Fields $f): self
     {
         if (trim($f->string('name', 80)) === '') {
-            throw $f->trouble('name', 'Give the job a name.');
+            throw $f->invalid('name', 'Give the job a name.');
         }
 
         return new self(trim($f->string('name', 80)), trim($f->string('client', 80)));

@@ -9,7 +9,8 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** Several changes as one action and one line of the history. */
 final readonly class Together implements Change
@@ -24,15 +25,15 @@ final readonly class Together implements Change
         $changes = [];
         foreach ($f->objects('changes') as $change) {
             if ($change->string('kind') === 'Together' || count($changes) >= self::MOST) {
-                throw $change->trouble(
+                throw $change->invalid(
                     'kind',
                     'At most ' . self::MOST . ' changes go together, none of them made of others.',
                 );
             }
             try {
                 $changes[] = Catalogue::read($change->all(), $shelf);
-            } catch (Trouble $t) {
-                throw Trouble::at($change->pointer . $t->pointer, $t->getMessage());
+            } catch (Refusal $t) {
+                throw InvalidInput::at($change->pointer . $t->pointer, $t->getMessage());
             }
         }
 

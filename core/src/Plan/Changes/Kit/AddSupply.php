@@ -19,11 +19,11 @@ final readonly class AddSupply implements Change
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
-        $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
 
         return $kit->entry instanceof Powers
             ? new self($kit)
-            : throw $f->trouble('kit', $kit->entry->name() . ' is no supply.');
+            : throw $f->invalid('kit', $kit->entry->name() . ' is no supply.');
     }
 
     public function apply(Plan $plan): Plan

@@ -23,7 +23,8 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\InvalidInput;
 
 /** Takes a shelf entry for a run (strip, supply, controller, cable) or for the job (hub), as a frozen copy. */
 final readonly class ChooseKit implements Change
@@ -39,7 +40,7 @@ final readonly class ChooseKit implements Change
 
         return new self(
             $f->stringOrNull('run') ?? '',
-            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+            $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”."),
         );
     }
 
@@ -71,7 +72,7 @@ final readonly class ChooseKit implements Change
             $entry instanceof Powers => $this->supply($plan, $entry, $kept),
             $entry instanceof Controller => $this->controller($plan, $kept),
             $entry instanceof Cable => $this->cable($plan, $kept),
-            default => throw Trouble::at('/kit', 'That kind of kit has no place in a job yet.'),
+            default => throw InvalidInput::at('/kit', 'That kind of kit has no place in a job yet.'),
         };
     }
 
@@ -88,7 +89,7 @@ final readonly class ChooseKit implements Change
         $run = $plan->run($this->run);
         $marks = CutMarks::of($run, $strip);
         if ($marks->groupCount() === 0) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/kit',
                 sprintf(
                     '%s is shorter than one piece of this strip: %.2f m against %.3f m.',
@@ -178,7 +179,7 @@ final readonly class ChooseKit implements Change
         $run = $plan->run($this->run);
         $from = $plan->origin($run);
         if ($run->supply === null || $from === null || $run->strip === null) {
-            throw Trouble::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
+            throw IncompletePlan::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
         }
         if ($from !== $run->supply) {
             $plan = $plan->with(

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Puts fixtures under a dimming module: one that the job has, or another entry of the shelf. */
 final readonly class ChooseModule implements Change
@@ -24,18 +24,17 @@ final readonly class ChooseModule implements Change
         if ($f->has('module')) {
             return new self($f->string('fixture'), null, $f->string('module'));
         }
-        $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
 
         return $kit->entry instanceof Dimmer
             ? new self($f->string('fixture'), $kit, null)
-            : throw $f->trouble('kit', $kit->entry->name() . ' dims no fixtures.');
+            : throw $f->invalid('kit', $kit->entry->name() . ' dims no fixtures.');
     }
 
     public function apply(Plan $plan): Plan
     {
         $fitting =
-            $plan->fixtures[$this->fixture] ??
-            throw Trouble::at('/fixture', "The job has no fixtures “{$this->fixture}”.");
+            $plan->fixtures[$this->fixture] ?? throw InvalidInput::unknown('/fixture', 'fixtures', $this->fixture);
         if ($this->kit !== null) {
             // What others hang on too stays as it is.
             $mine =
@@ -54,11 +53,11 @@ final readonly class ChooseModule implements Change
             $id = (string) $this->module;
             $plan = isset($plan->modules[$id])
                 ? $plan->with(fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures)
-                : throw Trouble::at('/module', "The job has no module “{$id}”.");
+                : throw InvalidInput::unknown('/module', 'module', $id);
         }
         $dim = $plan->fixture($fitting->kit)?->dim;
         if ($plan->module($id)?->dims() !== $dim) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/kit',
                 strtoupper($fitting->id) . " are dimmed by {$dim}, the module by {$plan->module($id)?->dims()}.",
             );

@@ -11,7 +11,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Hangs low-voltage fixtures on a supply, by a cable of their own. Metres. */
 final readonly class HangFixture implements Change
@@ -25,26 +25,25 @@ final readonly class HangFixture implements Change
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
-        $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
 
         return $kit->entry instanceof Cable
             ? new self($f->string('fixture'), $f->string('on'), $kit, $f->numberOr('length', 1.0, 0.01, 1000))
-            : throw $f->trouble('kit', $kit->entry->name() . ' is no cable.');
+            : throw $f->invalid('kit', $kit->entry->name() . ' is no cable.');
     }
 
     public function apply(Plan $plan): Plan
     {
         $fitting =
-            $plan->fixtures[$this->fixture] ??
-            throw Trouble::at('/fixture', "The job has no fixtures “{$this->fixture}”.");
+            $plan->fixtures[$this->fixture] ?? throw InvalidInput::unknown('/fixture', 'fixtures', $this->fixture);
         if ($plan->fixture($fitting->kit)?->lowVoltage() !== true) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/fixture',
                 strtoupper($this->fixture) . ' is for mains and a dimming module, not for a low-voltage supply.',
             );
         }
         if (!isset($plan->supplies[$this->on]) && !isset($plan->splices[$this->on])) {
-            throw Trouble::at('/on', "The job has no supply “{$this->on}”.");
+            throw InvalidInput::unknown('/on', 'supply', $this->on);
         }
         $id = $plan->cableTo($this->fixture)->id ?? Plan::nextId('k', $plan->cables);
 

@@ -10,7 +10,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Takes an entry of the job's kit anew as it stands on the shelf now; feeds go to the nearest cut mark of a changed strip. */
 final readonly class RefreshKit implements Change
@@ -22,7 +22,7 @@ final readonly class RefreshKit implements Change
         $id = $f->string('kit');
 
         return new self(
-            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}” any more; the job keeps its copy."),
+            $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}” any more; the job keeps its copy."),
         );
     }
 
@@ -30,7 +30,7 @@ final readonly class RefreshKit implements Change
     {
         $id = $this->kit->entry->id();
         if (!isset($plan->kit[$id])) {
-            throw Trouble::at('/kit', "The job does not use {$this->kit->entry->name()}.");
+            throw InvalidInput::at('/kit', "The job does not use {$this->kit->entry->name()}.");
         }
         if ($this->kit->entry instanceof Strip) {
             foreach ($plan->runs as $run) {

@@ -27,7 +27,7 @@ final readonly class SetAssembly implements Change
                 $kit[$field] =
                     $found !== null && ($found->written['kind'] ?? '') === $field
                         ? $found
-                        : throw $f->trouble($field, "The shelf has no {$field} “{$id}”.");
+                        : throw $f->invalid($field, "The shelf has no {$field} “{$id}”.");
             }
         }
 

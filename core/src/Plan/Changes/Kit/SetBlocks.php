@@ -7,7 +7,7 @@ namespace EmberDusk\Plan\Changes\Kit;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** How many blocks of a battery lie in series and how many rows side by side. */
 final readonly class SetBlocks implements Change
@@ -21,10 +21,9 @@ final readonly class SetBlocks implements Change
 
     public function apply(Plan $plan): Plan
     {
-        $device =
-            $plan->supplies[$this->supply] ?? throw Trouble::at('/supply', "The job has no supply “{$this->supply}”.");
+        $device = $plan->supplies[$this->supply] ?? throw InvalidInput::unknown('/supply', 'supply', $this->supply);
         if ($plan->supply($this->supply)?->battery() !== true) {
-            throw Trouble::at('/supply', strtoupper($this->supply) . ' is no battery.');
+            throw InvalidInput::at('/supply', strtoupper($this->supply) . ' is no battery.');
         }
 
         return $plan->with(

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** So many fixtures of one kind at a place: new ones, another kind or number of them, or none. */
 final readonly class SetFixture implements Change
@@ -26,18 +26,18 @@ final readonly class SetFixture implements Change
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
-        $kit = $shelf->find($f->string('kit')) ?? throw $f->trouble('kit', "The shelf has no “{$f->string('kit')}”.");
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
 
         return $kit->entry instanceof Fixture
             ? new self($f->stringOrNull('fixture'), $kit, $f->string('place'), $f->whole('count', 0, 200))
-            : throw $f->trouble('kit', $kit->entry->name() . ' is no fixture.');
+            : throw $f->invalid('kit', $kit->entry->name() . ' is no fixture.');
     }
 
     public function apply(Plan $plan): Plan
     {
         $id = $this->fixture ?? Plan::nextId('x', $plan->fixtures);
         if ($this->fixture !== null && !isset($plan->fixtures[$id])) {
-            throw Trouble::at('/fixture', "The job has no fixtures “{$id}”.");
+            throw InvalidInput::unknown('/fixture', 'fixtures', $id);
         }
         if ($this->count === 0) {
             return $plan

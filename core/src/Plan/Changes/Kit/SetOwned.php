@@ -21,7 +21,7 @@ final readonly class SetOwned implements Change
         $id = $f->string('kit');
 
         return new self(
-            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+            $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”."),
             $f->whole('count', 0, 1000),
         );
     }

@@ -21,7 +21,7 @@ final readonly class SetSpare implements Change
         $id = $f->string('kit');
 
         return new self(
-            $shelf->find($id) ?? throw $f->trouble('kit', "The shelf has no “{$id}”."),
+            $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”."),
             $f->has('count') && $f->numberOrNull('count') !== null ? $f->whole('count', 0, 10_000) : null,
         );
     }

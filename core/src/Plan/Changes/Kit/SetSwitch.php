@@ -7,7 +7,7 @@ namespace EmberDusk\Plan\Changes\Kit;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Says which kind of light a controller's switch or jumper is set to. */
 final readonly class SetSwitch implements Change
@@ -23,10 +23,13 @@ final readonly class SetSwitch implements Change
     {
         $device =
             $plan->controllers[$this->controller] ??
-            throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
+            throw InvalidInput::unknown('/controller', 'controller', $this->controller);
         $modes = $plan->controller($device->id)->modes ?? [];
         if (!in_array($this->setting, $modes, true)) {
-            throw Trouble::at('/setting', strtoupper($device->id) . ' can be set to ' . implode(', ', $modes) . '.');
+            throw InvalidInput::at(
+                '/setting',
+                strtoupper($device->id) . ' can be set to ' . implode(', ', $modes) . '.',
+            );
         }
 
         return $plan->with(controllers: [$device->id => $device->set($this->setting)] + $plan->controllers);

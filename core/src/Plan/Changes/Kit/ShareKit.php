@@ -11,7 +11,8 @@ use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\InvalidInput;
 
 /** Puts a run on a supply or a controller that is there already, or gives it one of its own of the same kind. */
 final readonly class ShareKit implements Change
@@ -32,7 +33,7 @@ final readonly class ShareKit implements Change
             isset($plan->supplies[$this->with]) => $this->supply($plan, $run, $this->with),
             $this->with === 'own supply' => $this->ownSupply($plan, $run),
             $this->with === 'own controller' => $this->ownController($plan, $run),
-            default => throw Trouble::at('/with', "The job has no supply or controller “{$this->with}”."),
+            default => throw InvalidInput::unknown('/with', 'supply or controller', $this->with),
         };
     }
 
@@ -49,7 +50,7 @@ final readonly class ShareKit implements Change
         $other = reset($others);
         $strip = $plan->strip($run->strip);
         if ($other === false || $strip?->switched() !== true) {
-            throw Trouble::at(
+            throw IncompletePlan::at(
                 '/with',
                 $other === false
                     ? strtoupper($this->with) . ' drives no other run.'
@@ -60,7 +61,7 @@ final readonly class ShareKit implements Change
             count($plan->strip($other->strip)->channels ?? []) !== count($strip->channels) ||
             $plan->strip($other->strip)?->volts !== $strip->volts
         ) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/with',
                 "{$run->name()} and {$other->name()} have strips of different kinds; one controller drives one kind.",
             );
@@ -97,7 +98,8 @@ final readonly class ShareKit implements Change
     private function ownSupply(Plan $plan, Run $run): Plan
     {
         $kit =
-            $plan->supplies[$run->supply ?? '']->kit ?? throw Trouble::at('/run', $run->name() . ' has no supply yet.');
+            $plan->supplies[$run->supply ?? '']->kit ??
+            throw IncompletePlan::at('/run', $run->name() . ' has no supply yet.');
         $id = Plan::nextId('s', $plan->supplies);
 
         return $this->supply($plan->with(supplies: $plan->supplies + [$id => new Device($id, $kit)]), $run, $id);
@@ -107,7 +109,7 @@ final readonly class ShareKit implements Change
     {
         $kit =
             $plan->controllers[$run->controller ?? '']->kit ??
-            throw Trouble::at('/run', $run->name() . ' has no controller yet.');
+            throw IncompletePlan::at('/run', $run->name() . ' has no controller yet.');
         $id = Plan::nextId('c', $plan->controllers);
         $trunk = $plan->cableTo($run->controller ?? '');
         $plan = self::moved($plan->with(controllers: $plan->controllers + [$id => new Device($id, $kit)]), [

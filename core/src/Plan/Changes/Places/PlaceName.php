@@ -6,25 +6,26 @@ namespace EmberDusk\Plan\Changes\Places;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** The name of a place: there, not too long, and no other place's. */
 final readonly class PlaceName
 {
-    /** @throws Trouble */
+    /** @throws Refusal */
     public static function read(Fields $f): string
     {
         $name = trim(preg_replace('/\s+/u', ' ', $f->string('name', 60)) ?? '');
 
-        return $name === '' ? throw $f->trouble('name', 'Give the place a name, such as Dome.') : $name;
+        return $name === '' ? throw $f->invalid('name', 'Give the place a name, such as Dome.') : $name;
     }
 
-    /** @throws Trouble when another place has that name */
+    /** @throws Refusal when another place has that name */
     public static function free(Plan $plan, string $name, ?string $of): void
     {
         foreach ($plan->places as $id => $place) {
             if ($id !== $of && mb_strtolower($place->name) === mb_strtolower($name)) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     '/name',
                     "There is a “{$place->name}” already. Say which is which, such as “{$name} upstairs”.",
                 );

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** What a trace found of the cable legs of a place, written behind each leg in the notes. */
 final readonly class RecordTrace implements Change
@@ -39,13 +39,13 @@ final readonly class RecordTrace implements Change
         $text = $place->notes;
         foreach ($this->found as $leg => $found) {
             if (TapeNotes::read($text)->site->leg($leg) === null) {
-                throw Trouble::at('/found', "{$place->name} has no leg “{$leg}” any more.");
+                throw InvalidInput::at('/found', "{$place->name} has no leg “{$leg}” any more.");
             }
             $text = TapeText::traced($text, $leg, $found);
         }
         $before = count(TapeNotes::read($place->notes)->slips);
         if (count(TapeNotes::read($text)->slips) > $before) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/found',
                 'What was found cannot be written into the notes: write “traced”, “core 2 broken” or “joined B”.',
             );

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Runs\DropRun;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Takes a place out with its notes and all its runs; the last one stays. */
 final readonly class RemovePlace implements Change
@@ -24,7 +24,7 @@ final readonly class RemovePlace implements Change
     {
         $place = $plan->place($this->place);
         if (count($plan->places) === 1) {
-            throw Trouble::at('/place', 'A job has at least one place. Rename this one instead.');
+            throw InvalidInput::at('/place', 'A job has at least one place. Rename this one instead.');
         }
         foreach ($plan->runs as $run) {
             if ($run->place === $place->id) {

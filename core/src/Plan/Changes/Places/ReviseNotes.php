@@ -14,7 +14,7 @@ use EmberDusk\Plan\Slices;
 use EmberDusk\Survey\RunPath;
 use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /**
  * Keeps tape notes as typed. Notes without a slip set the lengths of their runs; with a slip the runs stay as they
@@ -36,7 +36,7 @@ final readonly class ReviseNotes implements Change
 
     public function apply(Plan $plan): Plan
     {
-        $place = $plan->places[$this->place] ?? throw Trouble::at('/place', "The job has no place “{$this->place}”.");
+        $place = $plan->places[$this->place] ?? throw InvalidInput::unknown('/place', 'place', $this->place);
         $places = $plan->places;
         $places[$this->place] = new Place($place->id, $place->name, $this->text);
         $sheet = TapeNotes::read($this->text);

@@ -11,7 +11,7 @@ use EmberDusk\Survey\LengthReader;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** A wall measured anew on the sheet: its word in the notes changes, and nothing else in them. */
 final readonly class SetLeg implements Change
@@ -28,19 +28,19 @@ final readonly class SetLeg implements Change
         try {
             $metres = LengthReader::text($f->string('length', 40));
         } catch (SlipFound $found) {
-            throw $f->trouble('length', $found->getMessage());
+            throw $f->invalid('length', $found->getMessage());
         }
 
         return $metres > 0 && $metres <= 500
             ? $metres
-            : throw $f->trouble('length', 'A wall is longer than nothing and at most 500 m.');
+            : throw $f->invalid('length', 'A wall is longer than nothing and at most 500 m.');
     }
 
     public function apply(Plan $plan): Plan
     {
         $place = $plan->place($this->place);
         if (!isset(TapeNotes::read($place->notes)->legs[$this->leg])) {
-            throw Trouble::at('/leg', "{$place->name} has no wall " . ($this->leg + 1) . '.');
+            throw InvalidInput::at('/leg', "{$place->name} has no wall " . ($this->leg + 1) . '.');
         }
 
         return ReviseNotes::of($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->apply($plan);

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Names a joined light and puts it in a room; the hub's limit of letters and the other lights' names are checked. */
 final readonly class NameLight implements Change
@@ -30,13 +30,13 @@ final readonly class NameLight implements Change
     public function apply(Plan $plan): Plan
     {
         if (!isset($plan->controllers[$this->controller])) {
-            throw Trouble::at('/controller', "The job has no controller “{$this->controller}”.");
+            throw InvalidInput::unknown('/controller', 'controller', $this->controller);
         }
         $most = $plan->hub(array_key_first($plan->hubs))->profile->letters ?? self::LETTERS;
         foreach (['name' => $this->name, 'room' => $this->room] as $field => $text) {
             $letters = mb_strlen($text);
             if ($letters === 0) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     "/{$field}",
                     $field === 'name'
                         ? 'Type what people will say to switch this light.'
@@ -44,7 +44,7 @@ final readonly class NameLight implements Change
                 );
             }
             if ($letters > $most) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     "/{$field}",
                     "“{$text}” has {$letters} letters; the hub’s app takes {$most}. Shorten it by " .
                         ($letters - $most) .
@@ -54,7 +54,7 @@ final readonly class NameLight implements Change
         }
         foreach ($plan->lights as $light) {
             if ($light->id !== $this->controller && mb_strtolower($light->name) === mb_strtolower($this->name)) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     '/name',
                     "“{$light->name}” is taken by " .
                         strtoupper($light->id) .
@@ -63,7 +63,7 @@ final readonly class NameLight implements Change
             }
         }
         if (mb_strtolower($this->name) === mb_strtolower($this->room)) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/name',
                 'Room and light have the same name: what is said would mean both. Add a word, such as “cove”.',
             );

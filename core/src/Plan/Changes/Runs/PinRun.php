@@ -19,7 +19,7 @@ final readonly class PinRun implements Change
     {
         foreach ($f->strings('pins') as $n => $pin) {
             if (!in_array($pin, Run::PINS, true)) {
-                throw $f->trouble("pins/{$n}", "“{$pin}” is none of " . implode(', ', Run::PINS) . '.');
+                throw $f->invalid("pins/{$n}", "“{$pin}” is none of " . implode(', ', Run::PINS) . '.');
             }
         }
 

@@ -7,7 +7,8 @@ namespace EmberDusk\Plan\Changes\Runs;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\InvalidInput;
 
 /** Cuts the + rail of a pixel run at pads, the minus common, and says which supply each feed hangs on. */
 final readonly class SetZones implements Change
@@ -33,23 +34,23 @@ final readonly class SetZones implements Change
     public function apply(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $marks = $plan->cutMarks($run) ?? throw Trouble::at('/run', 'Choose a strip first.');
+        $marks = $plan->cutMarks($run) ?? throw IncompletePlan::at('/run', 'Choose a strip first.');
         if ($plan->strip($run->strip)?->switched() !== false) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/run',
                 'Only pixels are parted so. The whole of another strip is cut, + and every channel, and gets a controller or repeater of its own.',
             );
         }
         foreach ($this->pads as $pad) {
             if ($pad >= $marks->lastPad()) {
-                throw Trouble::at('/pads', "The + is cut inside the run, before pad {$marks->lastPad()}.");
+                throw InvalidInput::at('/pads', "The + is cut inside the run, before pad {$marks->lastPad()}.");
             }
         }
         $cables = $plan->cables;
         foreach ($this->supplies as $feed => $supply) {
             $cable = $plan->cableTo($plan->feed($feed)->id);
             if (!isset($plan->supplies[$supply]) || $cable === null) {
-                throw Trouble::at('/feeds', "There is no supply “{$supply}”, or feed {$feed} has no cable yet.");
+                throw InvalidInput::at('/feeds', "There is no supply “{$supply}”, or feed {$feed} has no cable yet.");
             }
             $cables[$cable->id] = $cable->from($supply);
         }

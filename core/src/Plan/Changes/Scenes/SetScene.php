@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** A scene with its levels; one in which nothing is lit is taken out. */
 final readonly class SetScene implements Change
@@ -29,7 +29,7 @@ final readonly class SetScene implements Change
 
         return new self(
             $f->stringOrNull('scene'),
-            $name === '' ? throw $f->trouble('name', 'A scene has a name: it is what people will say.') : $name,
+            $name === '' ? throw $f->invalid('name', 'A scene has a name: it is what people will say.') : $name,
             $levels,
         );
     }
@@ -38,19 +38,19 @@ final readonly class SetScene implements Change
     {
         $id = $this->scene ?? Plan::nextId('e', $plan->scenes);
         if ($this->scene !== null && !isset($plan->scenes[$id])) {
-            throw Trouble::at('/scene', "The job has no scene “{$id}”.");
+            throw InvalidInput::unknown('/scene', 'scene', $id);
         }
         foreach ($plan->scenes as $other) {
             if ($other->id !== $id && mb_strtolower($other->name) === mb_strtolower($this->name)) {
-                throw Trouble::at('/name', "There is a scene “{$other->name}” already.");
+                throw InvalidInput::at('/name', "There is a scene “{$other->name}” already.");
             }
         }
         if (!isset($plan->scenes[$id]) && count($plan->scenes) >= self::MOST) {
-            throw Trouble::at('/scene', 'A job has at most ' . self::MOST . ' scenes.');
+            throw InvalidInput::at('/scene', 'A job has at most ' . self::MOST . ' scenes.');
         }
         foreach (array_keys($this->levels) as $of) {
             if (!isset($plan->controllers[$of]) && !isset($plan->runs[$of])) {
-                throw Trouble::at('/levels', "There is no controller or run “{$of}”.");
+                throw InvalidInput::at('/levels', "There is no controller or run “{$of}”.");
             }
         }
         $lit = array_filter($this->levels, static fn(array $duties): bool => array_sum($duties) > 0);

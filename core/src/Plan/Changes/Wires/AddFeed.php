@@ -8,7 +8,8 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\InvalidInput;
 
 /** Feeds a run at one more pad, with a tail like the others. */
 final readonly class AddFeed implements Change
@@ -26,14 +27,14 @@ final readonly class AddFeed implements Change
         $run = $plan->run($this->run);
         $marks =
             $plan->cutMarks($run) ??
-            throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+            throw IncompletePlan::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
         $pad = $marks->pad($this->where);
         if ($pad > $marks->lastPad()) {
-            throw Trouble::at('/pad', "The run ends at pad {$marks->lastPad()}.");
+            throw InvalidInput::at('/pad', "The run ends at pad {$marks->lastPad()}.");
         }
         foreach ($plan->feedsOf($run) as $feed) {
             if ($feed->pad === $pad) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     '/pad',
                     sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)),
                 );

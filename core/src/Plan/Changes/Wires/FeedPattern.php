@@ -8,7 +8,8 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\InvalidInput;
 
 /** Adds the feeds that are missing for both ends, or for the middle, in one action. */
 final readonly class FeedPattern implements Change
@@ -19,7 +20,7 @@ final readonly class FeedPattern implements Change
     {
         $pattern = $f->string('pattern', 10);
         if (!in_array($pattern, ['ends', 'middle'], true)) {
-            throw $f->trouble('pattern', '“ends” or “middle” was expected.');
+            throw $f->invalid('pattern', '“ends” or “middle” was expected.');
         }
 
         return new self($f->string('run'), $pattern);
@@ -30,12 +31,12 @@ final readonly class FeedPattern implements Change
         $run = $plan->run($this->run);
         $marks =
             $plan->cutMarks($run) ??
-            throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+            throw IncompletePlan::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
         $wanted = $this->pattern === 'ends' ? [0, $marks->lastPad()] : [$marks->nearest($marks->length() / 2)];
         $fed = array_map(static fn(Feed $f): int => $f->pad, $plan->feedsOf($run));
         $missing = array_diff($wanted, $fed);
         if ($missing === []) {
-            throw Trouble::at('/pattern', $run->name() . ' is fed there already.');
+            throw InvalidInput::at('/pattern', $run->name() . ' is fed there already.');
         }
         foreach ($missing as $pad) {
             $plan = Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));

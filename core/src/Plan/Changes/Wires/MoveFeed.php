@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Moves a feed to another pad; its cable keeps its length. */
 final readonly class MoveFeed implements Change
@@ -28,11 +28,11 @@ final readonly class MoveFeed implements Change
         $marks = $plan->cutMarks($run);
         $pad = $marks?->pad($this->where) ?? 0;
         if ($marks === null || $pad > $marks->lastPad()) {
-            throw Trouble::at('/pad', 'The run ends before that pad.');
+            throw InvalidInput::at('/pad', 'The run ends before that pad.');
         }
         foreach ($plan->feedsOf($run) as $other) {
             if ($other->pad === $pad && $other->id !== $feed->id) {
-                throw Trouble::at(
+                throw InvalidInput::at(
                     '/pad',
                     sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)),
                 );

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
 
 /** Takes a feed away with its cable; the last one of a run stays. */
 final readonly class RemoveFeed implements Change
@@ -24,7 +24,7 @@ final readonly class RemoveFeed implements Change
     {
         $feed = $plan->feed($this->feed);
         if (count($plan->feedsOf($plan->run($feed->run))) === 1) {
-            throw Trouble::at(
+            throw InvalidInput::at(
                 '/feed',
                 'This is the only feed of ' . $plan->run($feed->run)->name() . '. Add another first, or move it.',
             );

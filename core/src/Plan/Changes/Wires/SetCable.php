@@ -14,7 +14,8 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\Refusal;
 
 /** Another kind, length, joint or fuse for one cable; a length that is given counts as measured. An empty joint is solder, an empty fuse none. */
 final readonly class SetCable implements Change
@@ -93,15 +94,15 @@ final readonly class SetCable implements Change
     /**
      * @param  class-string<Entry>  $kind
      *
-     * @throws Trouble
+     * @throws Refusal
      */
     private static function found(Fields $f, string $key, string $kind, ShelfSource $shelf): KitSnapshot
     {
-        $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
+        $kit = $shelf->find($f->string($key)) ?? throw $f->invalid($key, "The shelf has no “{$f->string($key)}”.");
 
         return $kit->entry instanceof $kind
             ? $kit
-            : throw $f->trouble(
+            : throw $f->invalid(
                 $key,
                 $kit->entry->name() . ' is no ' . strtolower(substr((string) strrchr($kind, '\\'), 1)) . '.',
             );
@@ -109,6 +110,6 @@ final readonly class SetCable implements Change
 
     private function cable(Plan $plan): LaidCable
     {
-        return $plan->cables[$this->cable] ?? throw Trouble::at('/cable', "The job has no cable “{$this->cable}”.");
+        return $plan->cables[$this->cable] ?? throw InvalidInput::unknown('/cable', 'cable', $this->cable);
     }
 }

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
 
 /** Feeds a run at exactly these shares of its length; feeds that are there already keep their cables. */
 final readonly class SetFeeds implements Change
@@ -23,7 +23,7 @@ final readonly class SetFeeds implements Change
         return new self(
             $f->string('run'),
             $shares === [] || count($shares) > 100
-                ? throw $f->trouble('shares', '1 to 100 shares of the length were expected.')
+                ? throw $f->invalid('shares', '1 to 100 shares of the length were expected.')
                 : $shares,
         );
     }
@@ -33,7 +33,7 @@ final readonly class SetFeeds implements Change
         $run = $plan->run($this->run);
         $marks =
             $plan->cutMarks($run) ??
-            throw Trouble::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+            throw IncompletePlan::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
         $pads = array_values(
             array_unique(
                 array_map(

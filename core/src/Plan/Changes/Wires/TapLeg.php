@@ -13,7 +13,7 @@ use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Splice;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\IncompletePlan;
 
 /** A heavy leg that runs past a run, with drops to both ends of each of its sections; what fed it before goes. Metres. */
 final readonly class TapLeg implements Change
@@ -30,9 +30,9 @@ final readonly class TapLeg implements Change
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $cable = static function (string $key) use ($f, $shelf): KitSnapshot {
-            $kit = $shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”.");
+            $kit = $shelf->find($f->string($key)) ?? throw $f->invalid($key, "The shelf has no “{$f->string($key)}”.");
 
-            return $kit->entry instanceof Cable ? $kit : throw $f->trouble($key, $kit->entry->name() . ' is no cable.');
+            return $kit->entry instanceof Cable ? $kit : throw $f->invalid($key, $kit->entry->name() . ' is no cable.');
         };
 
         return new self(
@@ -51,7 +51,10 @@ final readonly class TapLeg implements Change
         $marks = $plan->cutMarks($run);
         $from = $plan->origin($run);
         if ($marks === null || $from === null) {
-            throw Trouble::at('/run', 'Choose strip and supply first, and a controller where the strip needs one.');
+            throw IncompletePlan::at(
+                '/run',
+                'Choose strip and supply first, and a controller where the strip needs one.',
+            );
         }
         $plan = $plan->fedBy($run, []);
         $kit = [$this->leg->entry->id() => $this->leg, $this->drop->entry->id() => $this->drop] + $plan->kit;

@@ -13,7 +13,7 @@ use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 
 /**
  * Wires runs anew, all at once: supplies, the controllers on each, the runs on each of those, and every cable with its
@@ -30,7 +30,7 @@ final readonly class WireRuns implements Change
     {
         $supplies = $f->objects('supplies');
         if ($supplies === [] || count($supplies) > self::MOST) {
-            throw $f->trouble('supplies', '1 to ' . self::MOST . ' supplies were expected.');
+            throw $f->invalid('supplies', '1 to ' . self::MOST . ' supplies were expected.');
         }
 
         return new self($supplies, $shelf, $f->has('words') ? $f->string('words', 200) : 'Runs wired anew');
@@ -44,7 +44,7 @@ final readonly class WireRuns implements Change
                 foreach ($block->objects('runs') as $of) {
                     $run = $plan->run($of->string('run'));
                     if (isset($runs[$run->id]) || $plan->cutMarks($run) === null) {
-                        throw $of->trouble(
+                        throw $of->invalid(
                             'run',
                             isset($runs[$run->id])
                                 ? "{$run->name()} is wired twice."
@@ -142,15 +142,15 @@ final readonly class WireRuns implements Change
      *
      * @param  class-string<Entry>  $kind
      *
-     * @throws Trouble
+     * @throws Refusal
      */
     private function kit(CableLayer $layer, Fields $f, string $key, string $kind): string
     {
         $kit =
             $layer->plan->kit[$f->string($key)] ??
-            ($this->shelf->find($f->string($key)) ?? throw $f->trouble($key, "The shelf has no “{$f->string($key)}”."));
+            ($this->shelf->find($f->string($key)) ?? throw $f->invalid($key, "The shelf has no “{$f->string($key)}”."));
         if (!($kit->entry instanceof $kind)) {
-            throw $f->trouble($key, "{$kit->entry->name()} is not what belongs here.");
+            throw $f->invalid($key, "{$kit->entry->name()} is not what belongs here.");
         }
 
         return $layer->take($kit);

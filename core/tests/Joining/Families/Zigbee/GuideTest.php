@@ -13,7 +13,7 @@ use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Words;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
-use EmberDusk\Values\Trouble;
+use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 final class GuideTest extends TestCase
@@ -116,7 +116,7 @@ final class GuideTest extends TestCase
 
     public function test_an_answer_to_a_step_that_has_passed_is_refused(): void
     {
-        $this->expectException(Trouble::class);
+        $this->expectException(Refusal::class);
         $this->expectExceptionMessage('moved on');
         self::live()->act('saw-joined', 'c1', 1);
     }
