@@ -17,15 +17,24 @@ require __DIR__ . '/../vendor/autoload.php';
 $circuit = static function (int $groups, int $every, int $channels): Network {
     $net = new Network();
     $plus = $net->node('s_p', 24.0);
-    $net->sources[] = new Source('s', $plus, 24.0, 0.0005, 4000.0);
+    $net->sources[] = new Source(name: 's', plus: $plus, emf: 24.0, ohms: 0.0005, limit: 4000.0);
     $out = [$net->node('c_com', 24.0)];
-    $net->resistor('c_com', 'c', $plus, $out[0], 0.0005);
+    $net->resistor(name: 'c_com', part: 'c', from: $plus, to: $out[0], ohms: 0.0005);
     for ($c = 1; $c <= $channels; $c++) {
         $out[] = $net->node("c_{$c}", 0.0);
-        $net->resistor("c_{$c}", 'c', $out[$c], 0, 0.001);
+        $net->resistor(name: "c_{$c}", part: 'c', from: $out[$c], to: 0, ohms: 0.001);
     }
     $volts = $channels === 1 ? [2.95] : [2.05, 3.05, 3.05, 2.9];
-    $loads = array_map(static fn(float $v): ResistorLimited => new ResistorLimited(24, 0.02, 6, $v, 0.05), $volts);
+    $loads = array_map(
+        static fn(float $v): ResistorLimited => new ResistorLimited(
+            volts: 24,
+            nominal: 0.02,
+            leds: 6,
+            ledVolts: $v,
+            slope: 0.05,
+        ),
+        $volts,
+    );
     $before = null;
     for ($at = 0; $at <= $groups; $at += $every) {
         $pad = [$net->node("r_a{$at}_p", 24.0)];
@@ -33,10 +42,21 @@ $circuit = static function (int $groups, int $every, int $channels): Network {
             $pad[] = $net->node("r_a{$at}_{$c}", 0.0);
         }
         foreach ($pad as $t => $node) {
-            $net->resistor("k{$at}_{$t}", 'k', $out[$t], $node, 0.05);
+            $net->resistor(name: "k{$at}_{$t}", part: 'k', from: $out[$t], to: $node, ohms: 0.05);
         }
         if ($before !== null) {
-            $net->stretches[] = new Stretch('r', 'r', $at - $every, $every, 0.05, 0.02, 0.045, $loads, $before, $pad);
+            $net->stretches[] = new Stretch(
+                run: 'r',
+                prefix: 'r',
+                first: $at - $every,
+                groups: $every,
+                pitch: 0.05,
+                plusRail: 0.02,
+                returnRail: 0.045,
+                loads: $loads,
+                start: $before,
+                end: $pad,
+            );
         }
         $before = $pad;
     }

@@ -241,10 +241,21 @@ $row(
 );
 $steps = array_slice(Steps::of($whole, PartsList::of($whole, $shelf), Productivity::of([])), 0, 300);
 $arrangement = new Arrangement([new Visit('2026-11-30', 0, 2)]);
-$remaining = RemainingWork::of($steps, $arrangement, [], [], '2026-11-30');
+$remaining = RemainingWork::of(steps: $steps, arrangement: $arrangement, ticks: [], arrivals: [], now: '2026-11-30');
 $row(
     'Schedule of ' . count($steps) . ' steps',
-    sprintf('%.2f s', $timed(static fn() => RemainingWork::of($steps, $arrangement, [], [], '2026-11-30')) / 1000),
+    sprintf(
+        '%.2f s',
+        $timed(
+            static fn() => RemainingWork::of(
+                steps: $steps,
+                arrangement: $arrangement,
+                ticks: [],
+                arrivals: [],
+                now: '2026-11-30',
+            ),
+        ) / 1000,
+    ),
     'median of 20, warm, two people; at most 0.3 s',
 );
 $last = array_key_last($remaining->left);

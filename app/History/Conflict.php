@@ -23,11 +23,11 @@ final class Conflict extends RuntimeException
     public static function ofChange(string $yours, string $theirs, int $newest): self
     {
         return new self(
-            "Not kept: {$yours}. Meanwhile: {$theirs}. Look at the newest state, then do it again if it still fits.",
-            $yours,
-            $theirs,
-            $newest,
-            null,
+            message: "Not kept: {$yours}. Meanwhile: {$theirs}. Look at the newest state, then do it again if it still fits.",
+            yours: $yours,
+            theirs: $theirs,
+            newest: $newest,
+            over: null,
         );
     }
 
@@ -37,11 +37,11 @@ final class Conflict extends RuntimeException
         $yours = $kind === 'undo' ? "taking back “{$words}”" : "“{$words}” again";
 
         return new self(
-            "Not kept: {$yours}. Since then: {$theirs}. Let that be taken back first, or step over yours: it stays as it is.",
-            $yours,
-            $theirs,
-            $newest,
-            ['kind' => $kind, 'number' => $number, 'words' => $words],
+            message: "Not kept: {$yours}. Since then: {$theirs}. Let that be taken back first, or step over yours: it stays as it is.",
+            yours: $yours,
+            theirs: $theirs,
+            newest: $newest,
+            over: ['kind' => $kind, 'number' => $number, 'words' => $words],
         );
     }
 }

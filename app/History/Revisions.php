@@ -30,7 +30,15 @@ final readonly class Revisions
     {
         return DB::transaction(function () use ($crew, $user, $plan, $words): Job {
             $job = $crew->jobs()->create(['name' => $plan->name, 'client' => $plan->client]);
-            $this->write($job, $user, null, $plan, 'first', $words, Difference::between(new Plan('', ''), $plan));
+            $this->write(
+                job: $job,
+                user: $user,
+                parent: null,
+                plan: $plan,
+                kind: 'first',
+                words: $words,
+                touched: Difference::between(new Plan('', ''), $plan),
+            );
 
             return $job;
         });
@@ -59,7 +67,16 @@ final readonly class Revisions
 
             return $touched === []
                 ? $newest
-                : $this->write($job, $user, $newest, $after, 'change', $change->words($before), $touched, $payload);
+                : $this->write(
+                    job: $job,
+                    user: $user,
+                    parent: $newest,
+                    plan: $after,
+                    kind: 'change',
+                    words: $change->words($before),
+                    touched: $touched,
+                    payload: $payload,
+                );
         });
     }
 
@@ -92,22 +109,27 @@ final readonly class Revisions
                     array_intersect($r->touched, $change->touched) !== [],
             );
             if ($later !== null) {
-                throw Conflict::ofUndo($kind, $number, $change->words, $this->told($later), $newest->number);
+                throw Conflict::ofUndo(
+                    kind: $kind,
+                    number: $number,
+                    words: $change->words,
+                    theirs: $this->told($later),
+                    newest: $newest->number,
+                );
             }
             $source = $kind === 'undo' ? $this->numbered($job, (int) $change->parent) : $change;
             $before = $newest->plan();
             $after = Difference::restore($before, $source->plan(), $change->touched);
 
             return $this->write(
-                $job,
-                $user,
-                $newest,
-                $after,
-                $kind,
-                ($kind === 'undo' ? 'Undone: ' : 'Redone: ') . $change->words,
-                Difference::between($before, $after),
-                null,
-                $number,
+                job: $job,
+                user: $user,
+                parent: $newest,
+                plan: $after,
+                kind: $kind,
+                words: ($kind === 'undo' ? 'Undone: ' : 'Redone: ') . $change->words,
+                touched: Difference::between($before, $after),
+                restores: $number,
             );
         });
     }
@@ -133,15 +155,14 @@ final readonly class Revisions
             $newest = $job->newest();
 
             return $this->write(
-                $job,
-                $user,
-                $newest,
-                $newest->plan(),
-                OwnChanges::OVER,
-                'Stepped over: ' . $this->numbered($job, $number)->words,
-                [],
-                null,
-                $number,
+                job: $job,
+                user: $user,
+                parent: $newest,
+                plan: $newest->plan(),
+                kind: OwnChanges::OVER,
+                words: 'Stepped over: ' . $this->numbered($job, $number)->words,
+                touched: [],
+                restores: $number,
             );
         });
     }

@@ -49,7 +49,13 @@ final class Propose implements ShouldQueue
             return $proposal->refresh()->stop || $now - $begun > self::PATIENCE;
         });
         try {
-            $found = Planner::of($plan, $proposal->runs, $shelf, $proposal->keep, $watch);
+            $found = Planner::of(
+                plan: $plan,
+                runs: $proposal->runs,
+                shelf: $shelf,
+                keep: $proposal->keep,
+                watch: $watch,
+            );
             self::keep($proposal, [
                 'state' => 'done',
                 'solved' => $found->solved,

@@ -73,11 +73,11 @@ final readonly class Runs
             $live = $this->live($job, $run);
             $this->keep($run, $live->settle($now));
             $new = $live->act(
-                $kind,
-                $device,
-                $now,
-                $presses,
-                $kind === 'named' ? trim($name) . ', ' . trim($room) : '',
+                kind: $kind,
+                device: $device,
+                now: $now,
+                presses: $presses,
+                text: $kind === 'named' ? trim($name) . ', ' . trim($room) : '',
             );
             if ($kind === 'named') {
                 // The name goes into the plan, where its rules are; refused there, it is no fact of the log either.

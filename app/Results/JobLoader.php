@@ -77,7 +77,7 @@ final readonly class JobLoader
             'keptAt' => $revision->created_at->toIso8601String(),
             'undo' => $stack->words('undo'),
             'redo' => $stack->words('redo'),
-            'desk' => Screen::of($stage, $this->load($job, $revision->plan(), null, $scene, $open)),
+            'desk' => Screen::of($stage, $this->load(job: $job, plan: $revision->plan(), scene: $scene, open: $open)),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Results;
 
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Fingerprint;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
@@ -62,7 +63,7 @@ final readonly class ResultCache
             if ($even !== [] && array_diff_key($island->parts, $even) === []) {
                 continue;
             }
-            $key = 'solved.' . Engine::fingerprint($plan, $island, $scene);
+            $key = 'solved.' . Fingerprint::of($plan, $island, $scene);
             $kept = $this->cache->get($key);
             if (
                 is_array($kept) &&

@@ -69,7 +69,13 @@ final class Server
         $worker->start();
         Browser::await($port);
 
-        return new self("http://127.0.0.1:{$port}", $process, $worker, $directory, $env);
+        return new self(
+            url: "http://127.0.0.1:{$port}",
+            process: $process,
+            worker: $worker,
+            directory: $directory,
+            env: $env,
+        );
     }
 
     public function stop(): void

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Results\ResultCache;
 use App\Results\ResultStore;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Fingerprint;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
@@ -41,7 +42,7 @@ final class SolutionsTest extends TestCase
         self::assertSame(['cove', 'shelf'], array_keys($first));
         // What is kept is answered, not solved: a marked result comes back for the run that was not touched.
         $marked = clone $first['shelf'];
-        $cache->put('solved.' . Engine::fingerprint($plan, Engine::islandOf($plan, $plan->run('shelf'))), [
+        $cache->put('solved.' . Fingerprint::of($plan, Engine::islandOf($plan, $plan->run('shelf'))), [
             'shelf' => $marked,
         ]);
         $edited = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 30]);

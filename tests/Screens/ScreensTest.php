@@ -197,7 +197,13 @@ final class ScreensTest extends TestCase
             }
             $sheet =
                 ['printed' => '', 'joined' => null] +
-                Sheet::of($plan, self::work($plan)->results, ['0:01  C1 switched on'], ['K3 is not measured yet'], 7);
+                Sheet::of(
+                    plan: $plan,
+                    results: self::work($plan)->results,
+                    joinLog: ['0:01  C1 switched on'],
+                    open: ['K3 is not measured yet'],
+                    revision: 7,
+                );
             Responses::check($sheet, 'sheetPicture');
         }
         self::assertCount(4, $plans);
@@ -253,7 +259,12 @@ final class ScreensTest extends TestCase
             'name' => 'Cove',
             'room' => 'Lecture room',
         ]);
-        $sheet = json_decode(Json::compact(Sheet::of($plan, self::work($plan)->results, [], [], 12)), true);
+        $sheet = json_decode(
+            Json::compact(
+                Sheet::of(plan: $plan, results: self::work($plan)->results, joinLog: [], open: [], revision: 12),
+            ),
+            true,
+        );
         self::assertIsArray($sheet);
         $run = $sheet['runs'][0];
         self::assertSame(['K1', 'K2', 'K4', 'K3'], array_column($run['cables'], 'id'));

@@ -46,7 +46,13 @@ final readonly class EditController
         return new JsonResponse([
             'desk' => Screen::of(
                 $request->stage(),
-                $this->loader->load($job, $plan, $shelf, $request->scene(), $request->open()),
+                $this->loader->load(
+                    job: $job,
+                    plan: $plan,
+                    shelf: $shelf,
+                    scene: $request->scene(),
+                    open: $request->open(),
+                ),
             ),
         ]);
     }
@@ -60,7 +66,12 @@ final readonly class EditController
             'words' => $revision->words,
             'desk' => Screen::of(
                 $request->stage(),
-                $this->loader->load($job, $revision->plan(), null, $request->scene(), $request->open()),
+                $this->loader->load(
+                    job: $job,
+                    plan: $revision->plan(),
+                    scene: $request->scene(),
+                    open: $request->open(),
+                ),
             ),
         ]);
     }
@@ -112,7 +123,14 @@ final readonly class EditController
     private function answer(Job $job, User $user, Revision $revision, ScreenRequest $request): JsonResponse
     {
         return new JsonResponse(
-            $this->loader->answer($job, $user, $revision, $request->stage(), $request->scene(), $request->open()),
+            $this->loader->answer(
+                job: $job,
+                user: $user,
+                revision: $revision,
+                stage: $request->stage(),
+                scene: $request->scene(),
+                open: $request->open(),
+            ),
         );
     }
 }

@@ -65,6 +65,6 @@ final readonly class HandoverController
         return [
             'printed' => Clock::day(),
             'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i'),
-        ] + Sheet::of($plan, $state->results, $log, $open, $revision->number);
+        ] + Sheet::of(plan: $plan, results: $state->results, joinLog: $log, open: $open, revision: $revision->number);
     }
 }

@@ -116,7 +116,13 @@ final readonly class JobController
     public function stage(StageRequest $request, Job $job, string $stage, #[CurrentUser] User $user): Page
     {
         return Inertia::render((string) Stages::of($stage)->page(), [
-            'answer' => $this->loader->answer($job, $user, $job->newest(), $stage, null, $request->open()),
+            'answer' => $this->loader->answer(
+                job: $job,
+                user: $user,
+                revision: $job->newest(),
+                stage: $stage,
+                open: $request->open(),
+            ),
         ]);
     }
 

@@ -48,14 +48,14 @@ final readonly class JoinController
     {
         return new JsonResponse(
             $this->runs->act(
-                $job,
-                $joinRun,
-                $user,
-                $request->string('kind')->toString(),
-                $request->string('device')->toString(),
-                $request->integer('presses', 1),
-                $request->string('name')->toString(),
-                $request->string('room')->toString(),
+                job: $job,
+                run: $joinRun,
+                user: $user,
+                kind: $request->string('kind')->toString(),
+                device: $request->string('device')->toString(),
+                presses: $request->integer('presses', 1),
+                name: $request->string('name')->toString(),
+                room: $request->string('room')->toString(),
             ),
         );
     }

@@ -78,27 +78,26 @@ final readonly class BuildScreen
         return [
             self::minutes($schedule, $minutes, $range(1 / 60)),
             new Figure(
-                'Labour',
-                ($minutes / 60) * $rate,
-                $state->plan->terms->currency,
-                2,
-                'm / 60 * r',
-                [
+                label: 'Labour',
+                value: ($minutes / 60) * $rate,
+                unit: $state->plan->terms->currency,
+                decimals: 2,
+                formula: 'm / 60 * r',
+                inputs: [
                     new Input('m', 'minutes of all people together', (float) $minutes, 'min'),
                     new Input('r', 'an hour', $rate, $state->plan->terms->currency),
                 ],
-                'An hour as the job says.',
-                '',
-                $range($rate / 60),
+                assumption: 'An hour as the job says.',
+                range: $range($rate / 60),
             ),
             new Figure(
-                'Days of work',
-                (float) $days,
-                'days',
-                0,
-                'd',
-                [new Input('d', 'days with work left in them', (float) $days, '')],
-                sprintf(
+                label: 'Days of work',
+                value: (float) $days,
+                unit: 'days',
+                decimals: 0,
+                formula: 'd',
+                inputs: [new Input('d', 'days with work left in them', (float) $days, '')],
+                assumption: sprintf(
                     '%d hours a day%s.',
                     intdiv(Timetable::DAY, 60),
                     $state->arrangement->weekends ? '' : ', no Saturdays and Sundays',
@@ -106,13 +105,13 @@ final readonly class BuildScreen
             ),
             self::longest($remaining),
             new Figure(
-                'Done',
-                $done,
-                sprintf('of %d', count($remaining->steps)),
-                0,
-                'n',
-                [new Input('n', 'steps ticked off', $done, '')],
-                'As ticked here.',
+                label: 'Done',
+                value: $done,
+                unit: sprintf('of %d', count($remaining->steps)),
+                decimals: 0,
+                formula: 'n',
+                inputs: [new Input('n', 'steps ticked off', $done, '')],
+                assumption: 'As ticked here.',
             ),
         ];
     }
@@ -130,15 +129,15 @@ final readonly class BuildScreen
         }
 
         return new Figure(
-            'Work',
-            $minutes / 60,
-            'h',
-            1,
-            '(' . implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) . ') / 60',
-            $inputs,
-            'All steps, done or not, by as many people as each takes and there are; from all going well to none.',
-            'common practice, no source; the crew’s own minutes where there are some',
-            $range,
+            label: 'Work',
+            value: $minutes / 60,
+            unit: 'h',
+            decimals: 1,
+            formula: '(' . implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) . ') / 60',
+            inputs: $inputs,
+            assumption: 'All steps, done or not, by as many people as each takes and there are; from all going well to none.',
+            source: 'common practice, no source; the crew’s own minutes where there are some',
+            range: $range,
         );
     }
 
@@ -156,16 +155,16 @@ final readonly class BuildScreen
         }
 
         return new Figure(
-            'Longest way',
-            $remaining->timetable->path->length / 60,
-            'h',
-            1,
-            $inputs === []
+            label: 'Longest way',
+            value: $remaining->timetable->path->length / 60,
+            unit: 'h',
+            decimals: 1,
+            formula: $inputs === []
                 ? '0'
                 : '(' . implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) . ') / 60',
-            $inputs,
-            'Steps on it delay the end by as much as they take longer.',
-            'critical path method',
+            inputs: $inputs,
+            assumption: 'Steps on it delay the end by as much as they take longer.',
+            source: 'critical path method',
         );
     }
 

@@ -59,17 +59,17 @@ final readonly class StepRow
         ];
 
         return new Figure(
-            'Minutes',
-            (float) $step->minutes,
-            'min',
-            0,
-            'u * t * f + r',
-            $inputs,
-            $productivity === null
+            label: 'Minutes',
+            value: (float) $step->minutes,
+            unit: 'min',
+            decimals: 0,
+            formula: 'u * t * f + r',
+            inputs: $inputs,
+            assumption: $productivity === null
                 ? 'At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
                 : 'Four of five such steps lie in the range (log-normal, prediction interval).',
-            'common practice, no source',
-            new Range((float) $step->range[0], (float) $step->range[1]),
+            source: 'common practice, no source',
+            range: new Range((float) $step->range[0], (float) $step->range[1]),
         );
     }
 }

@@ -72,11 +72,11 @@ final readonly class KitOptions
             $plan = ChooseKit::of($run->id, $snapshot)->apply($state->plan);
         } catch (Refusal $t) {
             return new Finding(
-                'refused',
-                Severity::Open,
-                $t->getMessage(),
-                '',
-                new \EmberDusk\Values\Place('kit', $run->id),
+                code: 'refused',
+                severity: Severity::Open,
+                title: $t->getMessage(),
+                detail: '',
+                place: new \EmberDusk\Values\Place('kit', $run->id),
             );
         }
         $kind = $snapshot->entry;

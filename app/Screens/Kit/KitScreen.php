@@ -72,13 +72,19 @@ final readonly class KitScreen
             return $runs === []
                 ? []
                 : [
-                    self::total($state, $runs, 'Load, all full', 'W', static fn(Figure $load): float => $load->value),
                     self::total(
-                        $state,
-                        $runs,
-                        'Supplies asked for',
-                        'W',
-                        static fn(Figure $load): float => $load->value / (1 - $state->plan->limits->headroom),
+                        state: $state,
+                        runs: $runs,
+                        label: 'Load, all full',
+                        unit: 'W',
+                        of: static fn(Figure $load): float => $load->value,
+                    ),
+                    self::total(
+                        state: $state,
+                        runs: $runs,
+                        label: 'Supplies asked for',
+                        unit: 'W',
+                        of: static fn(Figure $load): float => $load->value / (1 - $state->plan->limits->headroom),
                     ),
                 ];
         }
@@ -96,13 +102,13 @@ final readonly class KitScreen
             $figures[] = self::carries($run, $strip, $controller);
         }
         $figures[] = new Figure(
-            'Cut mark every',
-            1000 * $strip->pitch,
-            'mm',
-            1,
-            '1000 * p',
-            [new Input('p', 'pitch', $strip->pitch, 'm')],
-            'As on the shelf.',
+            label: 'Cut mark every',
+            value: 1000 * $strip->pitch,
+            unit: 'mm',
+            decimals: 1,
+            formula: '1000 * p',
+            inputs: [new Input('p', 'pitch', $strip->pitch, 'm')],
+            assumption: 'As on the shelf.',
         );
 
         return $figures;
@@ -128,14 +134,14 @@ final readonly class KitScreen
         }
 
         return new Figure(
-            $label,
-            array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
-            $unit,
-            0,
-            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0',
-            $inputs,
-            'Nominal: as labelled, before any drop.',
-            'common practice, no source',
+            label: $label,
+            value: array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
+            unit: $unit,
+            decimals: 0,
+            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0',
+            inputs: $inputs,
+            assumption: 'Nominal: as labelled, before any drop.',
+            source: 'common practice, no source',
         );
     }
 
@@ -144,20 +150,20 @@ final readonly class KitScreen
         $fullest = max(array_map(static fn($c): float => $c->wattsPerMetre, $strip->channels));
 
         return new Figure(
-            strtoupper((string) $run->controller) . ' carries',
-            ControllerAmps::metres($strip, $controller),
-            'm of it',
-            1,
-            'min(Ic * V / wc, It * V / w)',
-            [
+            label: strtoupper((string) $run->controller) . ' carries',
+            value: ControllerAmps::metres($strip, $controller),
+            unit: 'm of it',
+            decimals: 1,
+            formula: 'min(Ic * V / wc, It * V / w)',
+            inputs: [
                 new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A'),
                 new Input('It', 'amps in all', $controller->totalAmps, 'A'),
                 new Input('V', 'strip', $strip->volts, 'V'),
                 new Input('wc', 'fullest channel', $fullest, 'W/m'),
                 new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m'),
             ],
-            'Nominal load.',
-            'the controller’s leaflet, on the shelf',
+            assumption: 'Nominal load.',
+            source: 'the controller’s leaflet, on the shelf',
         );
     }
 

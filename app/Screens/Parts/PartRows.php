@@ -94,14 +94,13 @@ final readonly class PartRows
         }
 
         return new Figure(
-            'Plan asks for',
-            $part->count * $per,
-            $unit,
-            $part->count * $per === floor($part->count * $per) ? 0 : 2,
-            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
-            $inputs,
-            '',
-            in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)
+            label: 'Plan asks for',
+            value: $part->count * $per,
+            unit: $unit,
+            decimals: $part->count * $per === floor($part->count * $per) ? 0 : 2,
+            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            inputs: $inputs,
+            source: in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)
                 ? 'common practice, no source'
                 : '',
         );
@@ -128,13 +127,13 @@ final readonly class PartRows
             ];
 
             return new Figure(
-                'Buy',
-                $part->buy,
-                $sold,
-                0,
-                'l + s',
-                $inputs,
-                'Whole reels and lengths, as drawn above.',
+                label: 'Buy',
+                value: $part->buy,
+                unit: $sold,
+                decimals: 0,
+                formula: 'l + s',
+                inputs: $inputs,
+                assumption: 'Whole reels and lengths, as drawn above.',
             );
         }
         $exact = ($part->count + $part->spare) / $part->each;
@@ -146,13 +145,13 @@ final readonly class PartRows
         ];
 
         return new Figure(
-            'Buy',
-            $part->buy,
-            $sold,
-            0,
-            '(n + s) / e + r',
-            $inputs,
-            $part->spare > 0
+            label: 'Buy',
+            value: $part->buy,
+            unit: $sold,
+            decimals: 0,
+            formula: '(n + s) / e + r',
+            inputs: $inputs,
+            assumption: $part->spare > 0
                 ? 'One in ten more, at least one, or as it was set here (common practice, no source).'
                 : '',
         );
@@ -167,12 +166,12 @@ final readonly class PartRows
         $currency = $state->plan->terms->currency;
 
         return new Figure(
-            'Cost',
-            $cost,
-            $currency,
-            2,
-            '(b - o) * p',
-            [
+            label: 'Cost',
+            value: $cost,
+            unit: $currency,
+            decimals: 2,
+            formula: '(b - o) * p',
+            inputs: [
                 new Input('b', 'bought', $part->buy, ''),
                 new Input('o', 'that the client has already, as far as it goes', $part->buy - $part->paid(), ''),
                 new Input(
@@ -182,8 +181,8 @@ final readonly class PartRows
                     $currency,
                 ),
             ],
-            'Without mark-up and tax.',
-            'prices of the shelf',
+            assumption: 'Without mark-up and tax.',
+            source: 'prices of the shelf',
         );
     }
 }

@@ -81,41 +81,41 @@ final readonly class PartsScreen
 
         return [
             new Figure(
-                'Parts',
-                array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
-                $state->plan->terms->currency,
-                2,
-                implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
-                $inputs,
-                'What the client owns counts nothing; whole reels, lengths and bags.',
-                'prices of the shelf',
+                label: 'Parts',
+                value: array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
+                unit: $state->plan->terms->currency,
+                decimals: 2,
+                formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+                inputs: $inputs,
+                assumption: 'What the client owns counts nothing; whole reels, lengths and bags.',
+                source: 'prices of the shelf',
             ),
             new Figure(
-                'Missing',
-                $missing,
-                'lines',
-                0,
-                'm',
-                [new Input('m', 'lines to buy or on the way', $missing, '')],
-                'As marked here.',
+                label: 'Missing',
+                value: $missing,
+                unit: 'lines',
+                decimals: 0,
+                formula: 'm',
+                inputs: [new Input('m', 'lines to buy or on the way', $missing, '')],
+                assumption: 'As marked here.',
             ),
             new Figure(
-                'Packed',
-                $packed,
-                sprintf('of %d', count($list->parts)),
-                0,
-                'k',
-                [new Input('k', 'lines marked as packed', $packed, '')],
-                'As marked here.',
+                label: 'Packed',
+                value: $packed,
+                unit: sprintf('of %d', count($list->parts)),
+                decimals: 0,
+                formula: 'k',
+                inputs: [new Input('k', 'lines marked as packed', $packed, '')],
+                assumption: 'As marked here.',
             ),
             ...array_map(
                 static fn(StockCut $c): Figure => new Figure(
-                    "Left of {$c->name}",
-                    $state->plan->terms->inUnit($c->left() / 1000),
-                    $state->plan->terms->unit(),
-                    2,
-                    'L - P',
-                    [
+                    label: "Left of {$c->name}",
+                    value: $state->plan->terms->inUnit($c->left() / 1000),
+                    unit: $state->plan->terms->unit(),
+                    decimals: 2,
+                    formula: 'L - P',
+                    inputs: [
                         new Input(
                             'L',
                             count($c->bars) . ' lengths, offcuts among them',
@@ -133,7 +133,7 @@ final readonly class PartsScreen
                             $state->plan->terms->unit(),
                         ),
                     ],
-                    $c->proven
+                    assumption: $c->proven
                         ? 'No fewer lengths would do, and no fewer joints with them.'
                         : 'Fewer lengths or joints may do: not every way was looked at.',
                 ),
@@ -151,21 +151,21 @@ final readonly class PartsScreen
         $exact = ($all - $offcuts) / max(1, $cut->stock);
 
         return new Figure(
-            'Bought',
-            (float) $cut->bought,
-            '',
-            0,
-            '(P - O) / L + r',
-            [
+            label: 'Bought',
+            value: (float) $cut->bought,
+            unit: '',
+            decimals: 0,
+            formula: '(P - O) / L + r',
+            inputs: [
                 new Input('P', 'to be cut', $terms->inUnit($all / 1000), $terms->unit()),
                 new Input('O', 'of it from offcuts', $terms->inUnit($offcuts / 1000), $terms->unit()),
                 new Input('L', 'one that is bought', $terms->inUnit($cut->stock / 1000), $terms->unit()),
                 new Input('r', 'more, as lengths are whole and pieces fit as they do', $cut->bought - $exact, ''),
             ],
-            $cut->proven
+            assumption: $cut->proven
                 ? 'No fewer would do: shown by a bound, or as every way to cut them was looked at.'
                 : 'The best that was found; not every way was looked at.',
-            'one-dimensional cutting stock',
+            source: 'one-dimensional cutting stock',
         );
     }
 

@@ -53,24 +53,24 @@ final readonly class SurveyScreen
         }
         $measured = count(array_filter($state->plan->places, static fn(Place $p): bool => trim($p->notes) !== ''));
         $count = static fn(string $label, int $value, string $of, string $meaning): Figure => new Figure(
-            $label,
-            $value,
-            $of,
-            0,
-            'n',
-            [new Input('n', $meaning, $value, '')],
-            'Counted in the notes.',
+            label: $label,
+            value: $value,
+            unit: $of,
+            decimals: 0,
+            formula: 'n',
+            inputs: [new Input('n', $meaning, $value, '')],
+            assumption: 'Counted in the notes.',
         );
 
         return [
             new Figure(
-                'Strip to light',
-                array_sum(array_map(static fn(Input $i): float => $i->value, $runs)),
-                $state->plan->terms->unit(),
-                2,
-                implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $runs)) ?: '0',
-                $runs,
-                'As in the tape notes when they last could be read; gaps are left out.',
+                label: 'Strip to light',
+                value: array_sum(array_map(static fn(Input $i): float => $i->value, $runs)),
+                unit: $state->plan->terms->unit(),
+                decimals: 2,
+                formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $runs)) ?: '0',
+                inputs: $runs,
+                assumption: 'As in the tape notes when they last could be read; gaps are left out.',
             ),
             $count('Places measured', $measured, 'of ' . count($state->plan->places), 'places with notes'),
             $count(
@@ -104,14 +104,14 @@ final readonly class SurveyScreen
         return $metres === null
             ? null
             : new Figure(
-                $run->name() . ': ends apart',
-                $apart,
-                $unit,
-                2,
-                'd',
-                [new Input('d', 'straight line between the two ends', $apart, $unit)],
-                'Within 1 m the eye compares the two ends: the seam rule applies.',
-                'common practice, no source',
+                label: $run->name() . ': ends apart',
+                value: $apart,
+                unit: $unit,
+                decimals: 2,
+                formula: 'd',
+                inputs: [new Input('d', 'straight line between the two ends', $apart, $unit)],
+                assumption: 'Within 1 m the eye compares the two ends: the seam rule applies.',
+                source: 'common practice, no source',
             );
     }
 
@@ -196,13 +196,13 @@ final readonly class SurveyScreen
         }
 
         return new Figure(
-            $run->name(),
-            $plan->terms->inUnit($run->length()),
-            $plan->terms->unit(),
-            2,
-            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
-            $inputs,
-            'As in the tape notes when they last could be read; gaps are left out.',
+            label: $run->name(),
+            value: $plan->terms->inUnit($run->length()),
+            unit: $plan->terms->unit(),
+            decimals: 2,
+            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            inputs: $inputs,
+            assumption: 'As in the tape notes when they last could be read; gaps are left out.',
         );
     }
 

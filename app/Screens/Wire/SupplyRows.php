@@ -71,33 +71,34 @@ final readonly class SupplyRows
     private static function figure(string $id, string $what, float $amps, Supply $supply): Figure
     {
         return new Figure(
-            strtoupper($id) . " {$what}",
-            $amps,
-            'A',
-            2,
-            'p / 100 * Ir',
-            [
+            label: strtoupper($id) . " {$what}",
+            value: $amps,
+            unit: 'A',
+            decimals: 2,
+            formula: 'p / 100 * Ir',
+            inputs: [
                 new Input('p', 'share of the rating', (100 * $amps) / $supply->ratedAmps, '%'),
                 new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
             ],
-            RunFigures::SOLVED . ' All controllers of an island start their period together: the worst case.',
+            assumption: RunFigures::SOLVED .
+                ' All controllers of an island start their period together: the worst case.',
         );
     }
 
     private static function runTime(Supply $battery, float $amps): Figure
     {
         return new Figure(
-            'Run time',
-            ($battery->ampHours ?? 0.0) / $amps,
-            'h',
-            1,
-            'C / I',
-            [
+            label: 'Run time',
+            value: ($battery->ampHours ?? 0.0) / $amps,
+            unit: 'h',
+            decimals: 1,
+            formula: 'C / I',
+            inputs: [
                 new Input('C', 'what the bank holds', $battery->ampHours ?? 0.0, 'Ah'),
                 new Input('I', 'amps on average', $amps, 'A'),
             ],
-            'From full to empty at a steady load; lead blocks last longer when only half of it is taken.',
-            'common practice, no source',
+            assumption: 'From full to empty at a steady load; lead blocks last longer when only half of it is taken.',
+            source: 'common practice, no source',
         );
     }
 

@@ -145,14 +145,14 @@ final readonly class WireScreen
                 ? []
                 : [
                     new Figure(
-                        'Load, all full',
-                        array_sum(array_map(static fn(Input $i): float => $i->value, $loads)),
-                        'W',
-                        0,
-                        implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $loads)),
-                        $loads,
-                        'Nominal: as labelled, before any drop.',
-                        'common practice, no source',
+                        label: 'Load, all full',
+                        value: array_sum(array_map(static fn(Input $i): float => $i->value, $loads)),
+                        unit: 'W',
+                        decimals: 0,
+                        formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $loads)),
+                        inputs: $loads,
+                        assumption: 'Nominal: as labelled, before any drop.',
+                        source: 'common practice, no source',
                     ),
                 ],
             ...array_values($worst),

@@ -28,11 +28,11 @@ final readonly class Findings
         $findings = [...SurveyFindings::of($state), ...SiteFindings::of($state)];
         if ($state->plan->runs !== [] && $state->plan->hubs === []) {
             $findings[] = new Finding(
-                'no-hub',
-                Severity::Open,
-                'No hub yet',
-                'Phones reach a Zigbee controller through a hub.',
-                new Place('kit', 'hub'),
+                code: 'no-hub',
+                severity: Severity::Open,
+                title: 'No hub yet',
+                detail: 'Phones reach a Zigbee controller through a hub.',
+                place: new Place('kit', 'hub'),
             );
         }
         foreach ($state->plan->runs as $id => $run) {
@@ -43,11 +43,11 @@ final readonly class Findings
             $refusal = $state->results[$id] ?? null;
             if ($refusal instanceof Refusal && \EmberDusk\Circuit\WiredRun::of($state->plan, $run) !== null) {
                 $findings[] = new Finding(
-                    'unsolved',
-                    Severity::Stop,
-                    $run->name() . ' has no solution',
-                    $refusal->getMessage(),
-                    new Place('wire', $id),
+                    code: 'unsolved',
+                    severity: Severity::Stop,
+                    title: $run->name() . ' has no solution',
+                    detail: $refusal->getMessage(),
+                    place: new Place('wire', $id),
                 );
             }
         }
@@ -56,11 +56,11 @@ final readonly class Findings
             $refusal = $state->results[$id] ?? null;
             if ($refusal instanceof Refusal) {
                 $findings[] = new Finding(
-                    'collapse',
-                    Severity::Stop,
-                    strtoupper($id) . ': voltage collapse',
-                    $refusal->getMessage(),
-                    new Place('wire', $id),
+                    code: 'collapse',
+                    severity: Severity::Stop,
+                    title: strtoupper($id) . ': voltage collapse',
+                    detail: $refusal->getMessage(),
+                    place: new Place('wire', $id),
                 );
             }
         }
@@ -82,11 +82,11 @@ final readonly class Findings
         foreach (array_keys($state->plan->controllers) as $id) {
             if ($state->plan->controller($id)?->profile !== null && !in_array($id, $state->joined, true)) {
                 $findings[] = new Finding(
-                    'not-joined',
-                    Severity::Open,
-                    strtoupper($id) . ' is not joined yet',
-                    'Nothing but its own key switches it so far.',
-                    new Place('join', $id),
+                    code: 'not-joined',
+                    severity: Severity::Open,
+                    title: strtoupper($id) . ' is not joined yet',
+                    detail: 'Nothing but its own key switches it so far.',
+                    place: new Place('join', $id),
                 );
             }
         }

@@ -18,12 +18,12 @@ final readonly class CableFigures
         $conductor = $plan->cable($laid->kit)?->conductor;
 
         return new Figure(
-            'Lost in ' . strtoupper($c->id),
-            $c->drop,
-            'V',
-            2,
-            '(Io + Ib) * (2 * j + r * (1 + a * (T - 20)) * L)',
-            [
+            label: 'Lost in ' . strtoupper($c->id),
+            value: $c->drop,
+            unit: 'V',
+            decimals: 2,
+            formula: '(Io + Ib) * (2 * j + r * (1 + a * (T - 20)) * L)',
+            inputs: [
                 new Input('Io', 'amps out', $c->outAmps, 'A'),
                 new Input('Ib', 'amps back, fullest return', $c->backAmps, 'A'),
                 new Input('j', 'a soldered joint', Wiring::SOLDER, 'ohm'),
@@ -32,24 +32,24 @@ final readonly class CableFigures
                 new Input('T', 'cable', $plan->limits->cableCelsius, '°C'),
                 new Input('L', 'one way', $laid->length, 'm'),
             ],
-            RunFigures::SOLVED,
-            $conductor->resistanceSource ?? '',
+            assumption: RunFigures::SOLVED,
+            source: $conductor->resistanceSource ?? '',
         );
     }
 
     public static function cableAmps(CableResult $c): Figure
     {
         return new Figure(
-            'Fullest core of ' . strtoupper($c->id),
-            $c->amps(),
-            'A',
-            2,
-            'max(Io, Ib)',
-            [
+            label: 'Fullest core of ' . strtoupper($c->id),
+            value: $c->amps(),
+            unit: 'A',
+            decimals: 2,
+            formula: 'max(Io, Ib)',
+            inputs: [
                 new Input('Io', 'amps out', $c->outAmps, 'A'),
                 new Input('Ib', 'amps back, fullest return', $c->backAmps, 'A'),
             ],
-            RunFigures::SOLVED,
+            assumption: RunFigures::SOLVED,
         );
     }
 
@@ -67,13 +67,13 @@ final readonly class CableFigures
         }
 
         return new Figure(
-            'Cable',
-            array_sum(array_map(static fn($c): float => $c->length, $plan->cables)),
-            'm',
-            1,
-            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0',
-            $inputs,
-            'One-way lengths, no slack.',
+            label: 'Cable',
+            value: array_sum(array_map(static fn($c): float => $c->length, $plan->cables)),
+            unit: 'm',
+            decimals: 1,
+            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0',
+            inputs: $inputs,
+            assumption: 'One-way lengths, no slack.',
         );
     }
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 use EmberDusk\Circuit\Solver\Newton;
-use EmberDusk\Formats\Json;
-use EmberDusk\Plan\Document;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
@@ -45,7 +43,14 @@ final readonly class Engine
             $spread[] = Readings::light($other, Newton::solve($other));
         }
 
-        return Readings::of($plan, $island, $network, $solution, $spread, self::opened($plan, $island));
+        return Readings::of(
+            plan: $plan,
+            island: $island,
+            network: $network,
+            solution: $solution,
+            spread: $spread,
+            open: self::opened($plan, $island),
+        );
     }
 
     /**
@@ -63,7 +68,17 @@ final readonly class Engine
             $network = Wiring::of($plan, $island, new Conditions(), $phase);
             $solution = Newton::solve($network);
             $light = Readings::light($network, $solution);
-            foreach (Readings::of($plan, $island, $network, $solution, [$light, $light], []) as $id => $result) {
+            foreach (
+                Readings::of(
+                    plan: $plan,
+                    island: $island,
+                    network: $network,
+                    solution: $solution,
+                    spread: [$light, $light],
+                    open: [],
+                )
+                as $id => $result
+            ) {
                 $of[$id][] = [$phase, $result];
             }
         }
@@ -99,7 +114,14 @@ final readonly class Engine
         $solution = Newton::solve($network);
         $light = Readings::light($network, $solution);
 
-        return Readings::of($plan, $island, $network, $solution, [$light, $light], []);
+        return Readings::of(
+            plan: $plan,
+            island: $island,
+            network: $network,
+            solution: $solution,
+            spread: [$light, $light],
+            open: [],
+        );
     }
 
     /**
@@ -171,67 +193,6 @@ final readonly class Engine
         return $networks === [] && $islands !== [] && $phase !== 1
             ? throw InvalidInput::at('/phase', "There is no phase {$phase}.")
             : $networks;
-    }
-
-    /** Same circuit, same engine, same fingerprint: names, notes and other islands play no part. */
-    public static function fingerprint(Plan $plan, Island $island, ?Scene $scene = null): string
-    {
-        $feeds = array_filter($plan->feeds, static fn($f): bool => isset($island->parts[$f->run]));
-        $cables = $island->cables($plan);
-        $devices = array_fill_keys([...$island->supplies, ...$island->controllers], true);
-        $kit = [];
-        foreach (
-            [
-                ...$cables,
-                ...array_intersect_key($plan->supplies, $devices),
-                ...array_intersect_key($plan->controllers, $devices),
-            ]
-            as $thing
-        ) {
-            $kit[$thing->kit] = true;
-        }
-        foreach ($cables as $cable) {
-            $kit[$cable->joint ?? ''] = $kit[$cable->fuse ?? ''] = true;
-        }
-        foreach ($island->fixtures as $fitting) {
-            $kit[$fitting->kit] = true;
-        }
-        foreach ($island->parts as $parts) {
-            $kit[(string) $parts->run->strip] = true;
-        }
-        $of = [];
-        foreach (Document::items($plan) as $key => $item) {
-            [$list, $id] = explode('/', $key, 2);
-            $mine = match ($list) {
-                'runs' => isset($island->parts[$id]),
-                'feeds' => isset($feeds[$id]),
-                'supplies', 'controllers' => isset($devices[$id]),
-                'cables' => isset($cables[$id]),
-                'fixtures' => isset($island->fixtures[$id]),
-                'splices' => array_filter($cables, static fn($c): bool => $c->to === $id) !== [],
-                'kit' => isset($kit[$id]),
-                default => false,
-            };
-            if ($mine) {
-                $of[$key] = $item;
-            }
-        }
-
-        $followed = array_map(
-            static fn(Run $r): ?string => isset($island->parts[$plan->repeated($r)?->id]) ? $r->controller : null,
-            array_values($plan->runs),
-        );
-
-        return hash(
-            'sha256',
-            Json::compact([
-                self::VERSION,
-                $plan->limits->cableCelsius,
-                $of,
-                array_values(array_filter($followed)),
-                $scene?->levels,
-            ]),
-        );
     }
 
     /**

@@ -38,6 +38,6 @@ final class Network
 
     public function resistor(string $name, string $part, int $from, int $to, float $ohms): void
     {
-        $this->resistors[] = new Resistor($name, $part, $from, $to, $ohms);
+        $this->resistors[] = new Resistor(name: $name, part: $part, from: $from, to: $to, ohms: $ohms);
     }
 }

@@ -36,33 +36,33 @@ final readonly class Readings
                 $way += $plan->wayTo($feed);
             }
             $results[$id] = new RunResult(
-                $parts->strip->pitch,
-                $light[$id] ?? [],
-                self::volts($mine, $solution),
-                self::railAmps($network, $mine, $solution),
-                array_intersect_key($cables, $way),
-                self::feeds($plan, $parts, $network, $solution),
-                self::channelAmps($run, $network, $solution),
-                $solution->across($source),
-                $solution->delivered($source),
-                [$spread[0][$id] ?? [], $spread[1][$id] ?? []],
-                $balance,
-                array_sum(array_map($solution->loadWatts(...), array_keys($mine))),
-                $solution->railWatts(array_keys($mine)),
-                $solution->iterations,
-                self::channelLight($mine, $solution),
-                self::nominal($mine),
+                pitch: $parts->strip->pitch,
+                light: $light[$id] ?? [],
+                volts: self::volts($mine, $solution),
+                railAmps: self::railAmps($network, $mine, $solution),
+                cables: array_intersect_key($cables, $way),
+                feeds: self::feeds($plan, $parts, $network, $solution),
+                channelAmps: self::channelAmps($run, $network, $solution),
+                supplyVolts: $solution->across($source),
+                supplyAmps: $solution->delivered($source),
+                spread: [$spread[0][$id] ?? [], $spread[1][$id] ?? []],
+                balance: $balance,
+                loadWatts: array_sum(array_map($solution->loadWatts(...), array_keys($mine))),
+                railWatts: $solution->railWatts(array_keys($mine)),
+                iterations: $solution->iterations,
+                channelLight: self::channelLight($mine, $solution),
+                nominal: self::nominal($mine),
             );
         }
         foreach ($network->points as $point) {
             $way = array_intersect_key($cables, $plan->wayTo($point->part));
             [$volts, $amps] = $solution->at($point);
             $results[$point->part] = new FixtureResult(
-                $volts,
-                $amps,
-                $way,
-                $point->load->leastVolts,
-                $point->load->watts,
+                volts: $volts,
+                amps: $amps,
+                cables: $way,
+                least: $point->load->leastVolts,
+                watts: $point->load->watts,
             );
         }
 
@@ -141,12 +141,12 @@ final readonly class Readings
             $amps = array_map(static fn(Resistor $r): float => abs($solution->amps($r)), $cores);
             $back = max(array_slice($amps, 1) ?: [0.0]);
             $cables[$id] = new CableResult(
-                $id,
-                $amps[0],
-                $back,
-                ($amps[0] + $back) * $cores[0]->ohms,
-                max($amps[0], $back, ...array_map(static fn(array $a): float => $a[$id] ?? 0.0, $open)),
-                $cores[0]->ohms,
+                id: $id,
+                outAmps: $amps[0],
+                backAmps: $back,
+                drop: ($amps[0] + $back) * $cores[0]->ohms,
+                openAmps: max($amps[0], $back, ...array_map(static fn(array $a): float => $a[$id] ?? 0.0, $open)),
+                coreOhms: $cores[0]->ohms,
             );
         }
 
@@ -278,12 +278,12 @@ final readonly class Readings
         }
 
         return new Balance(
-            $emf,
-            $inside,
-            $cables,
-            $controller,
-            $solution->railWatts(array_keys($network->stretches)),
-            $load,
+            emf: $emf,
+            source: $inside,
+            cables: $cables,
+            controller: $controller,
+            rails: $solution->railWatts(array_keys($network->stretches)),
+            load: $load,
         );
     }
 }

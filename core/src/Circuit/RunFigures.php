@@ -21,33 +21,33 @@ final readonly class RunFigures
     public static function load(Strip $strip, float $metres, string $label): Figure
     {
         return new Figure(
-            $label,
-            $strip->wattsPerMetre() * $metres,
-            'W',
-            1,
-            'w * L',
-            [
+            label: $label,
+            value: $strip->wattsPerMetre() * $metres,
+            unit: 'W',
+            decimals: 1,
+            formula: 'w * L',
+            inputs: [
                 new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m'),
                 new Input('L', 'lit length, whole pieces', $metres, 'm'),
             ],
-            'Nominal: as labelled, before any drop.',
-            'common practice, no source',
+            assumption: 'Nominal: as labelled, before any drop.',
+            source: 'common practice, no source',
         );
     }
 
     public static function supplyShare(RunResult $r, Supply $supply, string $name): Figure
     {
         return new Figure(
-            $name . ' loaded to',
-            (100 * $r->supplyAmps) / $supply->ratedAmps,
-            '%',
-            0,
-            '100 * I / Ir',
-            [
+            label: $name . ' loaded to',
+            value: (100 * $r->supplyAmps) / $supply->ratedAmps,
+            unit: '%',
+            decimals: 0,
+            formula: '100 * I / Ir',
+            inputs: [
                 new Input('I', 'amps delivered', $r->supplyAmps, 'A'),
                 new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
             ],
-            self::SOLVED,
+            assumption: self::SOLVED,
         );
     }
 
@@ -57,12 +57,12 @@ final readonly class RunFigures
         $light = $r->darkest();
 
         return new Figure(
-            'Darkest light',
-            $light,
-            'of full',
-            2,
-            'I / In',
-            [
+            label: 'Darkest light',
+            value: $light,
+            unit: 'of full',
+            decimals: 2,
+            formula: 'I / In',
+            inputs: [
                 new Input(
                     'I',
                     sprintf('amps of the group at %.2f m', ($r->darkestGroup() + 0.5) * $r->pitch),
@@ -71,27 +71,26 @@ final readonly class RunFigures
                 ),
                 new Input('In', 'its nominal amps', $nominal, 'A'),
             ],
-            self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
-            '',
-            $r->darkestRange(),
+            assumption: self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
+            range: $r->darkestRange(),
         );
     }
 
     public static function evenness(RunResult $r): Figure
     {
         return new Figure(
-            'Evenness',
-            $r->evenness(),
-            '',
-            2,
-            'd / b',
-            [
+            label: 'Evenness',
+            value: $r->evenness(),
+            unit: '',
+            decimals: 2,
+            formula: 'd / b',
+            inputs: [
                 new Input('d', 'darkest group', $r->darkest(), 'of full'),
                 new Input('b', 'brightest group', $r->brightest(), 'of full'),
             ],
-            self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
-            'limits: common practice, no source',
-            $r->evennessRange(),
+            assumption: self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
+            source: 'limits: common practice, no source',
+            range: $r->evennessRange(),
         );
     }
 
@@ -102,18 +101,18 @@ final readonly class RunFigures
         $range = $r->seamRange();
 
         return new Figure(
-            'Seam',
-            100 * $r->seam(),
-            '%',
-            1,
-            '100 * (b - d) / b',
-            [
+            label: 'Seam',
+            value: 100 * $r->seam(),
+            unit: '%',
+            decimals: 1,
+            formula: '100 * (b - d) / b',
+            inputs: [
                 new Input('b', 'brighter end', max($a, $b), 'of full'),
                 new Input('d', 'darker end', min($a, $b), 'of full'),
             ],
-            self::SOLVED,
-            'limit: common practice, no source',
-            new Range(100 * $range->low, 100 * $range->high),
+            assumption: self::SOLVED,
+            source: 'limit: common practice, no source',
+            range: new Range(100 * $range->low, 100 * $range->high),
         );
     }
 
@@ -122,17 +121,17 @@ final readonly class RunFigures
         $feed = $r->farthestFeed();
 
         return new Figure(
-            'Lost before the strip',
-            $r->supplyVolts - $feed->volts,
-            'V',
-            2,
-            'Vs - Vf',
-            [
+            label: 'Lost before the strip',
+            value: $r->supplyVolts - $feed->volts,
+            unit: 'V',
+            decimals: 2,
+            formula: 'Vs - Vf',
+            inputs: [
                 new Input('Vs', 'at the supply', $r->supplyVolts, 'V'),
                 new Input('Vf', 'at feed ' . strtoupper($feed->id) . ', fewest volts', $feed->volts, 'V'),
             ],
-            self::SOLVED,
-            'limit: IEC 60364-7-715 (from memory)',
+            assumption: self::SOLVED,
+            source: 'limit: IEC 60364-7-715 (from memory)',
         );
     }
 
@@ -144,13 +143,13 @@ final readonly class RunFigures
         }
 
         return new Figure(
-            $name . ' carries',
-            array_sum($r->channelAmps),
-            'A',
-            2,
-            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
-            $inputs,
-            self::SOLVED,
+            label: $name . ' carries',
+            value: array_sum($r->channelAmps),
+            unit: 'A',
+            decimals: 2,
+            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            inputs: $inputs,
+            assumption: self::SOLVED,
         );
     }
 
@@ -171,20 +170,20 @@ final readonly class RunFigures
         [$p, $q] = ($seen[$at] ?? null)?->uv() ?? [$u, $v];
 
         return new Figure(
-            'Colour shift',
-            $apart / Colour::STEP,
-            'steps',
-            1,
-            'sqrt((u - p) * (u - p) + (v - q) * (v - q)) / s',
-            [
+            label: 'Colour shift',
+            value: $apart / Colour::STEP,
+            unit: 'steps',
+            decimals: 1,
+            formula: 'sqrt((u - p) * (u - p) + (v - q) * (v - q)) / s',
+            inputs: [
                 new Input('u', "u' at the brightest place", $u, ''),
                 new Input('v', "v' there", $v, ''),
                 new Input('p', sprintf("u' at %.2f m", ($at + 0.5) * $r->pitch), $p, ''),
                 new Input('q', "v' there", $q, ''),
                 new Input('s', 'one SDCM step', Colour::STEP, ''),
             ],
-            self::SOLVED . ' The channels’ colours are those on the shelf, mixed by their light.',
-            'CIE 1976 u’v’ (from memory)',
+            assumption: self::SOLVED . ' The channels’ colours are those on the shelf, mixed by their light.',
+            source: 'CIE 1976 u’v’ (from memory)',
         );
     }
 
@@ -212,17 +211,17 @@ final readonly class RunFigures
         $metres = count($r->light) * $r->pitch;
 
         return new Figure(
-            'Heat of the strip',
-            ($r->loadWatts + $r->railWatts) / $metres,
-            'W/m',
-            1,
-            '(P + Pr) / L',
-            [
+            label: 'Heat of the strip',
+            value: ($r->loadWatts + $r->railWatts) / $metres,
+            unit: 'W/m',
+            decimals: 1,
+            formula: '(P + Pr) / L',
+            inputs: [
                 new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W'),
                 new Input('Pr', 'copper of the strip', $r->railWatts, 'W'),
                 new Input('L', 'lit length', $metres, 'm'),
             ],
-            self::SOLVED . ' Mean over the run; what leaves as light is counted as heat.',
+            assumption: self::SOLVED . ' Mean over the run; what leaves as light is counted as heat.',
         );
     }
 
@@ -232,14 +231,17 @@ final readonly class RunFigures
         $watts = $strip->wattsPerMetre() * ($plan->cutMarks($run)?->length() ?? 0.0);
 
         return new Figure(
-            'Supply asked for',
-            $watts / (1 - $plan->limits->headroom),
-            'W',
-            0,
-            'P / (1 - h)',
-            [new Input('P', 'nominal load', $watts, 'W'), new Input('h', 'headroom', $plan->limits->headroom, '')],
-            'Everything at full.',
-            'common practice, no source',
+            label: 'Supply asked for',
+            value: $watts / (1 - $plan->limits->headroom),
+            unit: 'W',
+            decimals: 0,
+            formula: 'P / (1 - h)',
+            inputs: [
+                new Input('P', 'nominal load', $watts, 'W'),
+                new Input('h', 'headroom', $plan->limits->headroom, ''),
+            ],
+            assumption: 'Everything at full.',
+            source: 'common practice, no source',
         );
     }
 }

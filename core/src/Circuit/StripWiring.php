@@ -53,19 +53,26 @@ final class StripWiring
                     $end = in_array($pad, $parts->run->zones, true)
                         ? [$this->network->node(Wiring::prefix($run) . "_a{$pad}_q", $emf)] + $next
                         : $next;
-                    $this->stretch($run, $parts->strip, $group, $pad - $last, $previous, $end);
+                    $this->stretch(
+                        run: $run,
+                        strip: $parts->strip,
+                        first: $group,
+                        groups: $pad - $last,
+                        start: $previous,
+                        end: $end,
+                    );
                     $group += $pad - $last;
                     [$previous, $last] = [$next, $pad];
                 }
             }
             if ($section < count($parts->marks->groups) - 1) {
                 $this->jumper(
-                    $run,
-                    $parts,
-                    $section,
-                    $previous,
-                    $this->pad($run, $channels, $pad + 1, $emf),
-                    $parts->marks->jumps[$section],
+                    run: $run,
+                    parts: $parts,
+                    section: $section,
+                    from: $previous,
+                    to: $this->pad($run, $channels, $pad + 1, $emf),
+                    length: $parts->marks->jumps[$section],
                 );
                 $pad++;
             }
@@ -93,17 +100,17 @@ final class StripWiring
         $to = array_values($end);
         if ($loads !== [] && $from !== [] && $to !== []) {
             $this->network->stretches[] = new Stretch(
-                $run,
-                Wiring::prefix($run),
-                $first,
-                $groups,
-                $strip->pitch,
-                $strip->plusRail * $rails,
-                $strip->returnRail * $rails,
-                $loads,
-                $from,
-                $to,
-                $numbers,
+                run: $run,
+                prefix: Wiring::prefix($run),
+                first: $first,
+                groups: $groups,
+                pitch: $strip->pitch,
+                plusRail: $strip->plusRail * $rails,
+                returnRail: $strip->returnRail * $rails,
+                loads: $loads,
+                start: $from,
+                end: $to,
+                numbers: $numbers,
             );
         }
     }
@@ -136,7 +143,13 @@ final class StripWiring
     {
         $ohms = 2 * Wiring::SOLDER + $this->plan->copper($parts->tails[array_key_first($parts->tails)], $length);
         foreach ($from as $t => $node) {
-            $this->network->resistor(Wiring::prefix($run) . "_j{$section}_{$t}", 'jumper', $node, $to[$t], $ohms);
+            $this->network->resistor(
+                name: Wiring::prefix($run) . "_j{$section}_{$t}",
+                part: 'jumper',
+                from: $node,
+                to: $to[$t],
+                ohms: $ohms,
+            );
         }
     }
 }

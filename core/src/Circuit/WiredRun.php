@@ -48,13 +48,13 @@ final readonly class WiredRun
         }
 
         return new self(
-            $run,
-            $strip,
-            $marks,
-            $supply,
-            $strip->switched() ? $plan->controller($run->controller) : null,
-            $strip->switched() ? $plan->cableTo($run->controller ?? '') : null,
-            $tails,
+            run: $run,
+            strip: $strip,
+            marks: $marks,
+            supply: $supply,
+            controller: $strip->switched() ? $plan->controller($run->controller) : null,
+            trunk: $strip->switched() ? $plan->cableTo($run->controller ?? '') : null,
+            tails: $tails,
         );
     }
 

@@ -127,7 +127,14 @@ final class Wiring
         $s = self::name($id);
         $plus = $this->network->node("{$s}_p", $emf);
         $minus = $ground ? 0 : $this->network->node("{$s}_m", 0.0);
-        $this->network->sources[] = new Source($s, $plus, $emf, $supply->sourceOhms, $supply->limitAmps, $minus);
+        $this->network->sources[] = new Source(
+            name: $s,
+            plus: $plus,
+            emf: $emf,
+            ohms: $supply->sourceOhms,
+            limit: $supply->limitAmps,
+            minus: $minus,
+        );
         $this->outputs[$id] = [$plus, $minus];
     }
 
@@ -155,10 +162,10 @@ final class Wiring
             $net->draws[] = new Draw("{$c}_standby", $in, $minus, $controller->standbyAmps);
         }
         $out = [$net->node("{$c}_com", $emf)];
-        $net->resistor("{$c}_com", $id, $in, $out[0], $controller->commonOhms);
+        $net->resistor(name: "{$c}_com", part: $id, from: $in, to: $out[0], ohms: $controller->commonOhms);
         foreach ($channels === 0 ? [] : $this->phase->channels($id, $channels) as $n) {
             $out[$n] = $net->node("{$c}_{$n}", 0.0);
-            $net->resistor("{$c}_{$n}", $id, $out[$n], $minus, $controller->channelOhms);
+            $net->resistor(name: "{$c}_{$n}", part: $id, from: $out[$n], to: $minus, ohms: $controller->channelOhms);
         }
         $this->outputs[$id] = $out;
     }
@@ -173,11 +180,11 @@ final class Wiring
             $minus = $this->network->node("{$x}_m", 0.0);
             $this->inputs[$id] = [$plus, $minus];
             $this->network->points[] = new Point(
-                $id,
-                $x,
-                $plus,
-                $minus,
-                new ConstantPower($fixture->watts * $fitting->count, $fixture->leastVolts),
+                part: $id,
+                name: $x,
+                plus: $plus,
+                minus: $minus,
+                load: new ConstantPower($fixture->watts * $fitting->count, $fixture->leastVolts),
             );
         }
     }
@@ -195,11 +202,11 @@ final class Wiring
             $end = $this->strips->terminals($before->id, $island->parts[$before->id]->marks->lastPad()) ?? [];
             foreach (array_slice($end, 1, null, true) as $t => $node) {
                 $this->network->resistor(
-                    "{$c}_in{$t}",
-                    "{$run->controller}:in",
-                    $end[0],
-                    $node,
-                    Controller::INPUT_OHMS,
+                    name: "{$c}_in{$t}",
+                    part: "{$run->controller}:in",
+                    from: $end[0],
+                    to: $node,
+                    ohms: Controller::INPUT_OHMS,
                 );
             }
             if (
@@ -207,11 +214,11 @@ final class Wiring
                 isset($this->inputs[(string) $run->controller], $this->inputs[(string) $before->controller])
             ) {
                 $this->network->resistor(
-                    "{$c}_link",
-                    "{$run->controller}:in",
-                    $this->inputs[(string) $run->controller][1],
-                    $this->inputs[(string) $before->controller][1],
-                    self::SOLDER,
+                    name: "{$c}_link",
+                    part: "{$run->controller}:in",
+                    from: $this->inputs[(string) $run->controller][1],
+                    to: $this->inputs[(string) $before->controller][1],
+                    ohms: self::SOLDER,
                 );
             }
         }
@@ -228,7 +235,13 @@ final class Wiring
         $joint = $this->plan->connector($cable->joint)->ohms ?? self::SOLDER;
         $ohms = 2 * $joint + $this->plan->copper($cable, $cable->length);
         foreach (array_intersect_key($from, $to) as $t => $node) {
-            $this->network->resistor(self::name($cable->id) . '_' . ($t + 1), $cable->id, $node, $to[$t], $ohms);
+            $this->network->resistor(
+                name: self::name($cable->id) . '_' . ($t + 1),
+                part: $cable->id,
+                from: $node,
+                to: $to[$t],
+                ohms: $ohms,
+            );
         }
     }
 }

@@ -106,16 +106,16 @@ final readonly class Bill
         }
 
         return new Figure(
-            'Cost',
-            $this->cost() / self::COIN,
-            $plan->terms->currency,
-            2,
-            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
-            $inputs,
-            'Prices of the shelf; cable rounded up to 0.1 m; joints at ' .
+            label: 'Cost',
+            value: $this->cost() / self::COIN,
+            unit: $plan->terms->currency,
+            decimals: 2,
+            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            inputs: $inputs,
+            assumption: 'Prices of the shelf; cable rounded up to 0.1 m; joints at ' .
                 self::MINUTES .
                 ' minutes, an hour as the job says.',
-            'common practice, no source',
+            source: 'common practice, no source',
         );
     }
 
@@ -125,12 +125,12 @@ final readonly class Bill
         $value = $cost / self::COIN;
 
         return new Figure(
-            $label,
-            $value,
-            $plan->terms->currency,
-            2,
-            'c',
-            [
+            label: $label,
+            value: $value,
+            unit: $plan->terms->currency,
+            decimals: 2,
+            formula: 'c',
+            inputs: [
                 new Input(
                     'c',
                     'units, cable rounded up to 0.1 m, fuses, joints at ' . self::MINUTES . ' minutes',
@@ -138,8 +138,8 @@ final readonly class Bill
                     $plan->terms->currency,
                 ),
             ],
-            'Prices of the shelf, an hour as the job says.',
-            'common practice, no source',
+            assumption: 'Prices of the shelf, an hour as the job says.',
+            source: 'common practice, no source',
         );
     }
 

@@ -71,26 +71,26 @@ final readonly class OptionCost
         $add($hub, 1);
 
         return new self(
-            $plan,
-            array_map(
+            plan: $plan,
+            lines: array_map(
                 static fn(string $id): array => [$kit[$id]->entry->name(), $prices->for($kit[$id], $counts[$id])],
                 array_keys($counts),
             ),
-            $joints,
-            $metres,
-            $devices,
+            joints: $joints,
+            metres: $metres,
+            devices: $devices,
         );
     }
 
     public function hours(): Figure
     {
         return new Figure(
-            'Hours',
-            ($this->joints * self::JOINT + $this->metres * self::METRE + $this->devices * self::DEVICE) / 60,
-            'h',
-            1,
-            '(J * j + L * m + D * d) / 60',
-            [
+            label: 'Hours',
+            value: ($this->joints * self::JOINT + $this->metres * self::METRE + $this->devices * self::DEVICE) / 60,
+            unit: 'h',
+            decimals: 1,
+            formula: '(J * j + L * m + D * d) / 60',
+            inputs: [
                 new Input('J', 'joints', $this->joints, ''),
                 new Input('j', 'minutes a joint', self::JOINT, 'min'),
                 new Input('L', 'strip to fix', $this->metres, 'm'),
@@ -98,8 +98,8 @@ final readonly class OptionCost
                 new Input('D', 'supplies and controllers', $this->devices, ''),
                 new Input('d', 'minutes each', self::DEVICE, 'min'),
             ],
-            'One person, nothing in the way.',
-            'common practice, no source',
+            assumption: 'One person, nothing in the way.',
+            source: 'common practice, no source',
         );
     }
 
@@ -119,16 +119,16 @@ final readonly class OptionCost
         $inputs[] = new Input('r', 'an hour', $this->plan->terms->hourRate, $this->plan->terms->currency);
 
         return new Figure(
-            'Cost',
-            array_sum(array_map(static fn(array $l): float => $l[1] ?? 0.0, $this->lines)) +
+            label: 'Cost',
+            value: array_sum(array_map(static fn(array $l): float => $l[1] ?? 0.0, $this->lines)) +
                 $hours * $this->plan->terms->hourRate,
-            $this->plan->terms->currency,
-            2,
-            implode(' + ', array_map(static fn(Input $i): string => $i->symbol, array_slice($inputs, 0, -2))) .
+            unit: $this->plan->terms->currency,
+            decimals: 2,
+            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, array_slice($inputs, 0, -2))) .
                 ($this->lines === [] ? '' : ' + ') .
                 'h * r',
-            $inputs,
-            'What the client owns counts as nothing; a hub that is missing is counted. Without tax.',
+            inputs: $inputs,
+            assumption: 'What the client owns counts as nothing; a hub that is missing is counted. Without tax.',
         );
     }
 }

@@ -51,7 +51,7 @@ final readonly class Quote
         $net = array_sum(array_column($lines, 'cents'));
         $tax = (int) round($net * $terms->tax);
 
-        return new self($terms, $lines, $net, $tax, $net + $tax, $unpriced);
+        return new self(terms: $terms, lines: $lines, net: $net, tax: $tax, total: $net + $tax, unpriced: $unpriced);
     }
 
     /**
@@ -85,12 +85,12 @@ final readonly class Quote
         $terms = $this->terms;
 
         return new Figure(
-            'Quote',
-            $this->total / 100,
-            $terms->currency,
-            2,
-            'P + L + T',
-            [
+            label: 'Quote',
+            value: $this->total / 100,
+            unit: $terms->currency,
+            decimals: 2,
+            formula: 'P + L + T',
+            inputs: [
                 new Input(
                     'P',
                     sprintf('parts, with %g %% on each line', round(100 * $terms->markUp, 2)),
@@ -110,8 +110,8 @@ final readonly class Quote
                     $terms->currency,
                 ),
             ],
-            'Every line is rounded to hundredths, so that the lines add up.',
-            'prices of the shelf, hours of Build, mark-up and tax of the job',
+            assumption: 'Every line is rounded to hundredths, so that the lines add up.',
+            source: 'prices of the shelf, hours of Build, mark-up and tax of the job',
         );
     }
 

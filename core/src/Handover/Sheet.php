@@ -82,9 +82,14 @@ final readonly class Sheet
                     ? []
                     : array_map(static fn(Figure $f): array => $f->toArray(), [
                         RunFigures::load($strip, $plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
-                        new Figure('Volts at the supply', $result->supplyVolts, 'V', 2, 'V', [
-                            new \EmberDusk\Values\Input('V', 'solved, all full', $result->supplyVolts, 'V'),
-                        ]),
+                        new Figure(
+                            label: 'Volts at the supply',
+                            value: $result->supplyVolts,
+                            unit: 'V',
+                            decimals: 2,
+                            formula: 'V',
+                            inputs: [new \EmberDusk\Values\Input('V', 'solved, all full', $result->supplyVolts, 'V')],
+                        ),
                         RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
                         RunFigures::darkest($result, $strip),
                         RunFigures::evenness($result),
@@ -106,11 +111,11 @@ final readonly class Sheet
         $trunk = $plan->cableTo($run->controller ?? '');
         if ($trunk !== null) {
             $rows[] = self::cable(
-                $plan,
-                $trunk,
-                strtoupper($trunk->from) . ' to ' . strtoupper($trunk->to),
-                '',
-                $result,
+                plan: $plan,
+                cable: $trunk,
+                way: strtoupper($trunk->from) . ' to ' . strtoupper($trunk->to),
+                volts: '',
+                result: $result,
             );
         }
         foreach ($plan->feedsOf($run) as $feed) {
@@ -119,11 +124,11 @@ final readonly class Sheet
                 $volts = $result->feeds[$feed->id] ?? null;
                 $at = Figure::print($plan->cutMarks($run)?->position($feed->pad) ?? 0.0, 2);
                 $rows[] = self::cable(
-                    $plan,
-                    $tail,
-                    strtoupper($tail->from) . " to {$at} m of {$run->name()}",
-                    $volts === null ? '' : Figure::print($volts->volts, 2) . ' V',
-                    $result,
+                    plan: $plan,
+                    cable: $tail,
+                    way: strtoupper($tail->from) . " to {$at} m of {$run->name()}",
+                    volts: $volts === null ? '' : Figure::print($volts->volts, 2) . ' V',
+                    result: $result,
                 );
             }
         }

@@ -148,22 +148,26 @@ final class Schedule
         $state = $this->state;
         try {
             return RemainingWork::of(
-                $this->steps,
-                $this->arrangement(),
-                $state->ticks,
-                $arrivals,
-                trim("{$this->today()} {$state->time}"),
+                steps: $this->steps,
+                arrangement: $this->arrangement(),
+                ticks: $state->ticks,
+                arrivals: $arrivals,
+                now: trim("{$this->today()} {$state->time}"),
             );
         } catch (InvalidInput $refusal) {
             // The plan may have changed under waits that were added: the order of the trade alone never goes in a circle.
             $this->circle = $refusal->getMessage();
 
             return RemainingWork::of(
-                $this->steps,
-                new Arrangement($this->arrangement()->visits, $state->arrangement->weekends, $state->arrangement->pins),
-                $state->ticks,
-                $arrivals,
-                trim("{$this->today()} {$state->time}"),
+                steps: $this->steps,
+                arrangement: new Arrangement(
+                    $this->arrangement()->visits,
+                    $state->arrangement->weekends,
+                    $state->arrangement->pins,
+                ),
+                ticks: $state->ticks,
+                arrivals: $arrivals,
+                now: trim("{$this->today()} {$state->time}"),
             );
         }
     }

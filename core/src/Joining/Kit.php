@@ -50,6 +50,12 @@ final readonly class Kit
             );
         }
 
-        return new self($hubId, $hub->profile, Families::of($family), $controllers, $names);
+        return new self(
+            hubId: $hubId,
+            hub: $hub->profile,
+            family: Families::of($family),
+            controllers: $controllers,
+            names: $names,
+        );
     }
 }

@@ -34,11 +34,11 @@ final readonly class Block implements Powers
         $volts = $f->number('volts', 1, 60);
 
         return new self(
-            $f->string('id'),
-            $f->string('name'),
-            $volts,
-            $f->number('ampHours', 0.5, 5000),
-            $f->numberOr('sourceOhms', (self::OHMS * $volts) / 12, 0.0001, 10),
+            id: $f->string('id'),
+            name: $f->string('name'),
+            volts: $volts,
+            ampHours: $f->number('ampHours', 0.5, 5000),
+            ohms: $f->numberOr('sourceOhms', (self::OHMS * $volts) / 12, 0.0001, 10),
         );
     }
 
@@ -58,16 +58,16 @@ final readonly class Block implements Powers
         $rated = ($this->ampHours * $parallel) / self::HOURS;
 
         return new Supply(
-            $this->id,
-            ($series > 1 ? "{$series} of " : '') . $this->name,
-            $named,
-            $rated,
-            max(0.001, ($this->ohms * $series) / $parallel),
-            self::SHORT * $rated,
-            self::SHORT * $rated,
-            (12.6 / 12) * $named,
-            (11.0 / 12) * $named,
-            (14.4 / 12) * $named,
+            id: $this->id,
+            name: ($series > 1 ? "{$series} of " : '') . $this->name,
+            volts: $named,
+            ratedAmps: $rated,
+            sourceOhms: max(0.001, ($this->ohms * $series) / $parallel),
+            limitAmps: self::SHORT * $rated,
+            overloadAmps: self::SHORT * $rated,
+            emf: (12.6 / 12) * $named,
+            lowest: (11.0 / 12) * $named,
+            charging: (14.4 / 12) * $named,
             ampHours: $this->ampHours * $parallel,
         );
     }

@@ -21,12 +21,12 @@ final readonly class Connector implements Entry
     public static function read(Fields $f): self
     {
         return new self(
-            $f->string('id'),
-            $f->string('name'),
-            $f->string('joint', 20),
-            $f->number('ohms', 0, 1),
-            $f->number('amps', 0.1, 200),
-            $f->numberOrNull('minutes', 0, 600),
+            id: $f->string('id'),
+            name: $f->string('name'),
+            joint: $f->string('joint', 20),
+            ohms: $f->number('ohms', 0, 1),
+            amps: $f->number('amps', 0.1, 200),
+            minutes: $f->numberOrNull('minutes', 0, 600),
         );
     }
 

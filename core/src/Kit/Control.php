@@ -25,12 +25,12 @@ final readonly class Control implements Entry
     public static function read(Fields $f): self
     {
         return new self(
-            $f->string('id'),
-            $f->string('name'),
-            $f->string('kind'),
-            $f->strings('speaks'),
-            $f->strings('sets'),
-            $f->has('readsHub') && $f->flag('readsHub'),
+            id: $f->string('id'),
+            name: $f->string('name'),
+            kind: $f->string('kind'),
+            speaks: $f->strings('speaks'),
+            sets: $f->strings('sets'),
+            readsHub: $f->has('readsHub') && $f->flag('readsHub'),
         );
     }
 

@@ -26,14 +26,14 @@ final readonly class Converter implements Powers
     public static function read(Fields $f): self
     {
         $converter = new self(
-            $f->string('id'),
-            $f->string('name'),
-            $f->number('inputLeast', 3, 120),
-            $f->number('inputMost', 3, 120),
-            $f->number('volts', 3, 60),
-            $f->number('ratedAmps', 0.1, 200),
-            $f->numberOr('leastAmps', 0, 0, 20),
-            $f->number('efficiency', 0.3, 1),
+            id: $f->string('id'),
+            name: $f->string('name'),
+            inputLeast: $f->number('inputLeast', 3, 120),
+            inputMost: $f->number('inputMost', 3, 120),
+            volts: $f->number('volts', 3, 60),
+            ratedAmps: $f->number('ratedAmps', 0.1, 200),
+            leastAmps: $f->numberOr('leastAmps', 0, 0, 20),
+            efficiency: $f->number('efficiency', 0.3, 1),
         );
 
         return $converter->inputMost > $converter->inputLeast
@@ -55,13 +55,13 @@ final readonly class Converter implements Powers
     public function supply(int $series, int $parallel): Supply
     {
         return new Supply(
-            $this->id,
-            $this->name,
-            $this->volts,
-            $this->ratedAmps,
-            self::OHMS,
-            1.1 * $this->ratedAmps,
-            1.5 * $this->ratedAmps,
+            id: $this->id,
+            name: $this->name,
+            volts: $this->volts,
+            ratedAmps: $this->ratedAmps,
+            sourceOhms: self::OHMS,
+            limitAmps: 1.1 * $this->ratedAmps,
+            overloadAmps: 1.5 * $this->ratedAmps,
         );
     }
 }

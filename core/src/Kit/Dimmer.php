@@ -26,14 +26,14 @@ final readonly class Dimmer implements Entry
     public static function read(Fields $f): self
     {
         return new self(
-            $f->string('id'),
-            $f->string('name'),
-            $f->string('kind'),
-            $f->numberOr('mostWatts', INF),
-            $f->numberOr('leastWatts', 0),
-            $f->numberOr('milliamps', 0),
-            (int) $f->numberOr('addresses', 0),
-            $f->numberOrNull('relayAmps'),
+            id: $f->string('id'),
+            name: $f->string('name'),
+            kind: $f->string('kind'),
+            mostWatts: $f->numberOr('mostWatts', INF),
+            leastWatts: $f->numberOr('leastWatts', 0),
+            milliamps: $f->numberOr('milliamps', 0),
+            addresses: (int) $f->numberOr('addresses', 0),
+            relayAmps: $f->numberOrNull('relayAmps'),
         );
     }
 

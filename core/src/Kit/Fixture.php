@@ -27,13 +27,13 @@ final readonly class Fixture implements Entry
         $volts = $f->numberOr('volts', 230, 3, 300);
 
         return new self(
-            $f->string('id'),
-            $f->string('name'),
-            $f->number('watts', 0.1, 5000),
-            $f->string('dim', 20),
-            $volts,
-            $f->numberOr('leastVolts', self::LEAST * $volts, 1, $volts),
-            $f->numberOrNull('leastShare', 0, 1),
+            id: $f->string('id'),
+            name: $f->string('name'),
+            watts: $f->number('watts', 0.1, 5000),
+            dim: $f->string('dim', 20),
+            volts: $volts,
+            leastVolts: $f->numberOr('leastVolts', self::LEAST * $volts, 1, $volts),
+            leastShare: $f->numberOrNull('leastShare', 0, 1),
         );
     }
 

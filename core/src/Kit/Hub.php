@@ -25,11 +25,11 @@ final readonly class Hub implements Entry
     public static function read(Fields $f): self
     {
         return new self(
-            $f->string('id'),
-            $f->string('name'),
-            HubProfile::read($f->object('profile')),
-            $f->has('speaks') ? $f->strings('speaks') : ['zigbee'],
-            $f->has('sets') ? $f->strings('sets') : ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'],
+            id: $f->string('id'),
+            name: $f->string('name'),
+            profile: HubProfile::read($f->object('profile')),
+            speaks: $f->has('speaks') ? $f->strings('speaks') : ['zigbee'],
+            sets: $f->has('sets') ? $f->strings('sets') : ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'],
         );
     }
 

@@ -30,11 +30,11 @@ final readonly class Kind
         }
 
         return new self(
-            $f->string('kind'),
-            $f->string('name'),
-            $f->string('plural'),
-            $f->string('group'),
-            $fields === [] ? throw $f->invalid('fields', 'A kind has fields.') : $fields,
+            kind: $f->string('kind'),
+            name: $f->string('name'),
+            plural: $f->string('plural'),
+            group: $f->string('group'),
+            fields: $fields === [] ? throw $f->invalid('fields', 'A kind has fields.') : $fields,
         );
     }
 

@@ -29,15 +29,15 @@ final readonly class KindField
     public static function read(Fields $f): self
     {
         return new self(
-            $f->string('key'),
-            $f->string('label'),
-            $f->string('type'),
-            $f->stringOrNull('unit') ?? '',
-            $f->numberOrNull('least'),
-            $f->numberOrNull('most'),
-            $f->has('required') && $f->flag('required'),
-            $f->has('choices') ? $f->strings('choices') : [],
-            $f->stringOrNull('hint') ?? '',
+            key: $f->string('key'),
+            label: $f->string('label'),
+            type: $f->string('type'),
+            unit: $f->stringOrNull('unit') ?? '',
+            least: $f->numberOrNull('least'),
+            most: $f->numberOrNull('most'),
+            required: $f->has('required') && $f->flag('required'),
+            choices: $f->has('choices') ? $f->strings('choices') : [],
+            hint: $f->stringOrNull('hint') ?? '',
         );
     }
 

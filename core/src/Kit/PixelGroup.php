@@ -23,12 +23,12 @@ final readonly class PixelGroup
     {
         $colours = $f->oneOf('colours', ['rgb', 'rgbw']) === 'rgbw' ? 4 : 3;
         $group = new self(
-            ($colours * $f->number('milliamps', 1, 200)) / 1000,
-            $f->numberOr('idleMilliamps', 1, 0, 20) / 1000,
-            $f->number('turnOnVolts', 0, 60),
-            $f->number('fullVolts', 0.1, 60),
-            $f->whole('dataWires', 1, 2),
-            $f->whole('pixelsPerCut', 1, 60),
+            amps: ($colours * $f->number('milliamps', 1, 200)) / 1000,
+            idle: $f->numberOr('idleMilliamps', 1, 0, 20) / 1000,
+            turnOn: $f->number('turnOnVolts', 0, 60),
+            full: $f->number('fullVolts', 0.1, 60),
+            dataWires: $f->whole('dataWires', 1, 2),
+            pixels: $f->whole('pixelsPerCut', 1, 60),
         );
         if ($group->full <= $group->turnOn) {
             throw $f->invalid('fullVolts', 'Full current comes at more volts than the turn-on.');

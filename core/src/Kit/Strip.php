@@ -46,18 +46,18 @@ final readonly class Strip implements Entry
         $rails = Rails::read($f, 1, $pixels->turnOn);
 
         return new self(
-            $f->string('id'),
-            $f->string('name'),
-            $volts,
-            $pitch,
-            0,
-            0.0,
-            self::SLOPE,
-            $rails->plus,
-            $rails->return,
-            [new Channel('all colours', (($pixels->amps + $pixels->idle) * $volts) / $pitch, '#ffe9c8')],
-            $rails->copper,
-            $pixels,
+            id: $f->string('id'),
+            name: $f->string('name'),
+            volts: $volts,
+            pitch: $pitch,
+            leds: 0,
+            ledVolts: 0.0,
+            slope: self::SLOPE,
+            plusRail: $rails->plus,
+            returnRail: $rails->return,
+            channels: [new Channel('all colours', (($pixels->amps + $pixels->idle) * $volts) / $pitch, '#ffe9c8')],
+            copperRails: $rails->copper,
+            pixels: $pixels,
         );
     }
 
@@ -85,17 +85,17 @@ final readonly class Strip implements Entry
         $slope = $f->numberOr('slope', self::SLOPE, 0.02, 0.5);
         $rails = Rails::read($f, count($channels), $leds * ($ledVolts - $slope));
         $strip = new self(
-            $f->string('id'),
-            $f->string('name'),
-            $f->number('volts', 3, 60),
-            $f->number('pitch', 0.005, 2),
-            $leds,
-            $ledVolts,
-            $slope,
-            $rails->plus,
-            $rails->return,
-            $channels,
-            $rails->copper,
+            id: $f->string('id'),
+            name: $f->string('name'),
+            volts: $f->number('volts', 3, 60),
+            pitch: $f->number('pitch', 0.005, 2),
+            leds: $leds,
+            ledVolts: $ledVolts,
+            slope: $slope,
+            plusRail: $rails->plus,
+            returnRail: $rails->return,
+            channels: $channels,
+            copperRails: $rails->copper,
         );
         foreach ($channels as $n => $channel) {
             if ($strip->leds * ($channel->ledVolts ?? 0.0) >= $strip->volts) {

@@ -43,13 +43,13 @@ final readonly class Supply implements Powers
         $rated = $f->number('ratedAmps', 0.01, 200);
 
         return new self(
-            $f->string('id'),
-            $f->string('name'),
-            $f->number('volts', 3, 60),
-            $rated,
-            $f->number('sourceOhms', 0.001, 10),
-            $f->numberOr('limitAmps', 1.1 * $rated, $rated, 4 * $rated),
-            $f->numberOr('overloadAmps', 1.5 * $rated, $rated, 4 * $rated),
+            id: $f->string('id'),
+            name: $f->string('name'),
+            volts: $f->number('volts', 3, 60),
+            ratedAmps: $rated,
+            sourceOhms: $f->number('sourceOhms', 0.001, 10),
+            limitAmps: $f->numberOr('limitAmps', 1.1 * $rated, $rated, 4 * $rated),
+            overloadAmps: $f->numberOr('overloadAmps', 1.5 * $rated, $rated, 4 * $rated),
             inrushAmps: $f->numberOrNull('inrushAmps', 0, 1000),
             derateAbove: $f->numberOrNull('derateAbove', 0, 100),
         );

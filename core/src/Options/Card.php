@@ -38,29 +38,37 @@ final readonly class Card
     public static function energy(Plan $plan, float $watts, string $of): Figure
     {
         return new Figure(
-            'Energy a year',
-            ($watts * $plan->terms->hoursADay * 365) / 1000,
-            'kWh',
-            0,
-            'P * h * 365 / 1000',
-            [
+            label: 'Energy a year',
+            value: ($watts * $plan->terms->hoursADay * 365) / 1000,
+            unit: 'kWh',
+            decimals: 0,
+            formula: 'P * h * 365 / 1000',
+            inputs: [
                 new Input('P', $of, $watts, 'W'),
                 new Input('h', 'lit a day, as the job says', $plan->terms->hoursADay, 'h'),
             ],
-            'Everything at full all that time; the supply’s own losses are not in it.',
+            assumption: 'Everything at full all that time; the supply’s own losses are not in it.',
         );
     }
 
     public static function count(string $label, int $count, string $meaning): Figure
     {
-        return new Figure($label, $count, '', 0, 'n', [new Input('n', $meaning, $count, '')], 'Counted.');
+        return new Figure(
+            label: $label,
+            value: $count,
+            unit: '',
+            decimals: 0,
+            formula: 'n',
+            inputs: [new Input('n', $meaning, $count, '')],
+            assumption: 'Counted.',
+        );
     }
 
     private static function solved(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
     {
         $kit = Fulfilment::of($plan, $run, $requirement, $shelf);
         $requirement = $kit->requirement;
-        $trial = Trial::of($plan, $run, $requirement, $kit, $shelf);
+        $trial = Trial::of(plan: $plan, run: $run, requirement: $requirement, kit: $kit, shelf: $shelf);
         $strip = $kit->strip->entry;
         $cost = OptionCost::of($trial->plan, $run, $kit->hub);
         $metres = array_sum(array_map(static fn(RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
@@ -70,8 +78,8 @@ final readonly class Card
         $against = array_filter($trial->findings, static fn(Finding $f): bool => $f->severity !== Severity::Open);
 
         return new OptionCard(
-            $requirement,
-            array_values(
+            requirement: $requirement,
+            kit: array_values(
                 array_filter([
                     $kit->strip->entry->name(),
                     $several . $kit->supply->entry->name(),
@@ -80,34 +88,42 @@ final readonly class Card
                     $kit->hub?->entry->name(),
                 ]),
             ),
-            [
+            figures: [
                 'load' => new Figure(
-                    'Load',
-                    $watts * $metres,
-                    'W',
-                    0,
-                    'w * L',
-                    [new Input('w', 'strip, all channels', $watts, 'W/m'), new Input('L', 'lit length', $metres, 'm')],
-                    'Nominal.',
+                    label: 'Load',
+                    value: $watts * $metres,
+                    unit: 'W',
+                    decimals: 0,
+                    formula: 'w * L',
+                    inputs: [
+                        new Input('w', 'strip, all channels', $watts, 'W/m'),
+                        new Input('L', 'lit length', $metres, 'm'),
+                    ],
+                    assumption: 'Nominal.',
                 ),
                 'darkest' => new Figure(
-                    'Darkest light',
-                    $trial->darkest(),
-                    'of full',
-                    2,
-                    'd',
-                    [new Input('d', 'amps of the darkest group against its nominal ones', $trial->darkest(), '')],
-                    self::SOLVED,
+                    label: 'Darkest light',
+                    value: $trial->darkest(),
+                    unit: 'of full',
+                    decimals: 2,
+                    formula: 'd',
+                    inputs: [
+                        new Input('d', 'amps of the darkest group against its nominal ones', $trial->darkest(), ''),
+                    ],
+                    assumption: self::SOLVED,
                 ),
                 'evenness' => new Figure(
-                    'Evenness',
-                    $trial->evenness(),
-                    '',
-                    2,
-                    'd / b',
-                    [new Input('d', 'darkest', $trial->darkest(), ''), new Input('b', 'brightest', $brightest, '')],
-                    self::SOLVED,
-                    'limits: common practice, no source',
+                    label: 'Evenness',
+                    value: $trial->evenness(),
+                    unit: '',
+                    decimals: 2,
+                    formula: 'd / b',
+                    inputs: [
+                        new Input('d', 'darkest', $trial->darkest(), ''),
+                        new Input('b', 'brightest', $brightest, ''),
+                    ],
+                    assumption: self::SOLVED,
+                    source: 'limits: common practice, no source',
                 ),
                 'joints' => self::count('Joints', $cost->joints, 'soldered ends of cores'),
                 'boxes' => self::count('To hide', $cost->devices, 'supplies and controllers'),
@@ -115,9 +131,18 @@ final readonly class Card
                 'hours' => $cost->hours(),
                 'energy' => self::energy($plan, $trial->watts(), 'from the supplies, solved at full'),
             ],
-            ControlReach::of($plan, $kit->hub, $requirement->control, $requirement->colour, $shelf),
-            [...array_values($against), ...Cautions::of($plan, $run, $requirement, $kit, $trial)],
-            ['kind' => 'Together', 'words' => self::words($run, $requirement), 'changes' => $trial->changes],
+            reach: ControlReach::of(
+                plan: $plan,
+                taken: $kit->hub,
+                control: $requirement->control,
+                colour: $requirement->colour,
+                shelf: $shelf,
+            ),
+            findings: [
+                ...array_values($against),
+                ...Cautions::of(plan: $plan, run: $run, requirement: $requirement, kit: $kit, trial: $trial),
+            ],
+            take: ['kind' => 'Together', 'words' => self::words($run, $requirement), 'changes' => $trial->changes],
         );
     }
 

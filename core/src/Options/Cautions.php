@@ -35,19 +35,20 @@ final readonly class Cautions
         $controller = $kit->controller->entry;
         if ($strip instanceof Strip && $controller instanceof Controller) {
             $findings[] = new Finding(
-                'carries',
-                Severity::Open,
-                sprintf('Its controller carries %.1f m of this strip', ControllerAmps::metres($strip, $controller)),
-                sprintf(
+                code: 'carries',
+                severity: Severity::Open,
+                title: sprintf(
+                    'Its controller carries %.1f m of this strip',
+                    ControllerAmps::metres($strip, $controller),
+                ),
+                detail: sprintf(
                     '%g A a channel and %g A in all, at %g V. At half the volts it would be half the metres.',
                     $controller->channelAmps,
                     $controller->totalAmps,
                     $strip->volts,
                 ),
-                $at,
-                null,
-                null,
-                'common practice, no source',
+                place: $at,
+                source: 'common practice, no source',
             );
         }
 
@@ -61,39 +62,35 @@ final readonly class Cautions
         $sealed = ($kit->strip->written['sealed'] ?? 'none') !== 'none';
         if (($site->damp === true || in_array('outdoors', $run->mounting, true)) && !$sealed) {
             $findings[] = new Finding(
-                'damp',
-                Severity::Watch,
-                'An open strip in a damp place',
-                'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.',
-                $at,
-                null,
-                null,
-                'common practice, no source',
+                code: 'damp',
+                severity: Severity::Watch,
+                title: 'An open strip in a damp place',
+                detail: 'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.',
+                place: $at,
+                source: 'common practice, no source',
             );
         }
         $volts = $kit->supply->entry instanceof Supply ? $kit->supply->entry->volts : 0.0;
         if ($site->damp === true && $volts > 30) {
             $findings[] = new Finding(
-                'touch',
-                Severity::Stop,
-                sprintf('%g V may not be touched in a damp place', $volts),
-                '30 V d.c. is the limit there.',
-                $at,
-                $volts,
-                30,
-                'IEC 60364-4-41 (from memory); local rules decide',
+                code: 'touch',
+                severity: Severity::Stop,
+                title: sprintf('%g V may not be touched in a damp place', $volts),
+                detail: '30 V d.c. is the limit there.',
+                place: $at,
+                number: $volts,
+                limit: 30,
+                source: 'IEC 60364-4-41 (from memory); local rules decide',
             );
         }
         if ($site->batteries !== [] && $site->outlets === []) {
             $findings[] = new Finding(
-                'battery',
-                Severity::Watch,
-                'There is no mains here: the supply must be a converter on the bank',
-                'A strip straight on a bank takes far more while it charges, 14.4 V instead of 12: a regulator holds it.',
-                $at,
-                null,
-                null,
-                'common practice, no source',
+                code: 'battery',
+                severity: Severity::Watch,
+                title: 'There is no mains here: the supply must be a converter on the bank',
+                detail: 'A strip straight on a bank takes far more while it charges, 14.4 V instead of 12: a regulator holds it.',
+                place: $at,
+                source: 'common practice, no source',
             );
         }
 
@@ -110,21 +107,19 @@ final readonly class Cautions
 
         return [
             new Finding(
-                'setting',
-                Severity::Open,
-                match ($controller->setBy) {
+                code: 'setting',
+                severity: Severity::Open,
+                title: match ($controller->setBy) {
                     'switch' => 'Set the switch before power',
                     'jumper' => 'Set the jumper before power',
                     default => 'The kind of light is chosen in the app',
                 },
-                ucfirst($controller->setting) .
+                detail: ucfirst($controller->setting) .
                     '. Here: ' .
                     \EmberDusk\Kit\Facts::way($requirement->colour) .
                     '. A wrong setting lights the wrong channels.',
-                $at,
-                null,
-                null,
-                'the controller’s leaflet, on the shelf',
+                place: $at,
+                source: 'the controller’s leaflet, on the shelf',
             ),
         ];
     }
@@ -137,14 +132,12 @@ final readonly class Cautions
         }
         $findings = [
             new Finding(
-                'cap',
-                Severity::Open,
-                sprintf('A limit of %.0f %% must be set in the controller', 100 * $requirement->cap),
-                'The supply is only large enough with it. It becomes a step, and a check: everything to white, and the supply’s amps read.',
-                $at,
-                null,
-                null,
-                'common practice, no source',
+                code: 'cap',
+                severity: Severity::Open,
+                title: sprintf('A limit of %.0f %% must be set in the controller', 100 * $requirement->cap),
+                detail: 'The supply is only large enough with it. It becomes a step, and a check: everything to white, and the supply’s amps read.',
+                place: $at,
+                source: 'common practice, no source',
             ),
         ];
         $peak = max([
@@ -154,17 +147,17 @@ final readonly class Cautions
         $limit = $kit->supply->entry instanceof Supply ? $kit->supply->entry->limitAmps : INF;
         if ($peak > $limit - 0.05) {
             $findings[] = new Finding(
-                'peak',
-                Severity::Watch,
-                sprintf('The peak stays at %.1f A', $peak),
-                sprintf(
+                code: 'peak',
+                severity: Severity::Watch,
+                title: sprintf('The peak stays at %.1f A', $peak),
+                detail: sprintf(
                     'Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. A limit by amps, or the first school, is safer.',
                     $limit,
                 ),
-                $at,
-                $peak,
-                $limit,
-                'common practice, no source',
+                place: $at,
+                number: $peak,
+                limit: $limit,
+                source: 'common practice, no source',
             );
         }
 

@@ -148,12 +148,12 @@ final readonly class Fulfilment
             );
 
         return new self(
-            $strip,
-            $supply,
-            $controller,
-            $cable,
-            self::hub($plan, $requirement, $shelf, $choice),
-            $requirement,
+            strip: $strip,
+            supply: $supply,
+            controller: $controller,
+            cable: $cable,
+            hub: self::hub($plan, $requirement, $shelf, $choice),
+            requirement: $requirement,
         );
     }
 

@@ -42,7 +42,7 @@ final readonly class OptionCard
 
     public static function refused(Requirement $requirement, string $why): self
     {
-        return new self($requirement, [], [], [], [], null, $why);
+        return new self(requirement: $requirement, kit: [], figures: [], reach: [], findings: [], refused: $why);
     }
 
     /**

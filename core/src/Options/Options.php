@@ -32,14 +32,14 @@ final readonly class Options
 
         return array_map(
             static fn(int $n, array $w): Requirement => new Requirement(
-                'o' . ($n + 1),
-                $run->id,
-                $w[0],
-                $light,
-                $w[1],
-                $w[2],
-                $w[3],
-                $w[4],
+                id: 'o' . ($n + 1),
+                run: $run->id,
+                volts: $w[0],
+                light: $light,
+                colour: $w[1],
+                controllers: $w[2],
+                control: $w[3],
+                source: $w[4],
             ),
             array_keys($usual),
             $usual,

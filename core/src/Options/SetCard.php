@@ -52,31 +52,31 @@ final readonly class SetCard
         $currency = $plan->terms->currency;
 
         return new OptionCard(
-            $requirement,
-            [$best->entry->name()],
-            [
+            requirement: $requirement,
+            kit: [$best->entry->name()],
+            figures: [
                 'load' => new Figure(
-                    'Load',
-                    $watts,
-                    'W',
-                    0,
-                    'P * L / M',
-                    [
+                    label: 'Load',
+                    value: $watts,
+                    unit: 'W',
+                    decimals: 0,
+                    formula: 'P * L / M',
+                    inputs: [
                         new Input('P', 'the whole set', $f->number('watts'), 'W'),
                         new Input('L', 'used', $run->length(), 'm'),
                         new Input('M', 'in the box', $f->number('metres'), 'm'),
                     ],
-                    'As its box says.',
+                    assumption: 'As its box says.',
                 ),
                 'joints' => Card::count('Joints', 0, 'factory plugs only'),
                 'boxes' => Card::count('To hide', 2, 'supply and receiver'),
                 'cost' => new Figure(
-                    'Cost',
-                    ($price ?? 0.0) + $hours * $plan->terms->hourRate,
-                    $currency,
-                    2,
-                    'p + h * r',
-                    [
+                    label: 'Cost',
+                    value: ($price ?? 0.0) + $hours * $plan->terms->hourRate,
+                    unit: $currency,
+                    decimals: 2,
+                    formula: 'p + h * r',
+                    inputs: [
                         new Input(
                             'p',
                             $price === null ? 'the set (no price on the shelf)' : 'the set',
@@ -86,36 +86,40 @@ final readonly class SetCard
                         new Input('h', 'hours', $hours, 'h'),
                         new Input('r', 'an hour', $plan->terms->hourRate, $currency),
                     ],
-                    'Without tax.',
+                    assumption: 'Without tax.',
                 ),
                 'hours' => new Figure(
-                    'Hours',
-                    $hours,
-                    'h',
-                    1,
-                    'L * m / 60 + s',
-                    [
+                    label: 'Hours',
+                    value: $hours,
+                    unit: 'h',
+                    decimals: 1,
+                    formula: 'L * m / 60 + s',
+                    inputs: [
                         new Input('L', 'strip to fix', $run->length(), 'm'),
                         new Input('m', 'minutes a metre', self::METRE, 'min'),
                         new Input('s', 'plugging in', self::PLUGGING, 'h'),
                     ],
-                    'One person.',
-                    'common practice, no source',
+                    assumption: 'One person.',
+                    source: 'common practice, no source',
                 ),
                 'energy' => Card::energy($plan, $watts, 'as its box says'),
             ],
-            ControlReach::of($plan, null, $f->strings('speaks')[0] ?? 'rf', $requirement->colour, $shelf),
-            [
+            reach: ControlReach::of(
+                plan: $plan,
+                taken: null,
+                control: $f->strings('speaks')[0] ?? 'rf',
+                colour: $requirement->colour,
+                shelf: $shelf,
+            ),
+            findings: [
                 new Finding(
-                    'set',
-                    Severity::Watch,
-                    'Fed at one end only',
-                    'Its box does not say how bright the far end is, and a set cannot be fed in the middle.' .
+                    code: 'set',
+                    severity: Severity::Watch,
+                    title: 'Fed at one end only',
+                    detail: 'Its box does not say how bright the far end is, and a set cannot be fed in the middle.' .
                         ($f->has('extends') && $f->flag('extends') ? '' : ' It cannot be made longer.'),
-                    new Place('kit', $run->id),
-                    null,
-                    null,
-                    'common practice, no source',
+                    place: new Place('kit', $run->id),
+                    source: 'common practice, no source',
                 ),
             ],
         );

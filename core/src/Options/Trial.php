@@ -108,6 +108,12 @@ final readonly class Trial
             }
         }
 
-        return new self($plan, $changes, $results, Finding::worstFirst($findings), $feeds);
+        return new self(
+            plan: $plan,
+            changes: $changes,
+            results: $results,
+            findings: Finding::worstFirst($findings),
+            feeds: $feeds,
+        );
     }
 }

@@ -39,7 +39,13 @@ final readonly class CutList
             $best = self::fewer($best, $relaxed->rounded());
         }
         if ($best->bought > $least && count($pieces) <= self::PIECES) {
-            [$completed, $proven] = Completion::of($pieces, $stock, $offcuts, $least, $best->bought - 1);
+            [$completed, $proven] = Completion::of(
+                pieces: $pieces,
+                stock: $stock,
+                offcuts: $offcuts,
+                least: $least,
+                most: $best->bought - 1,
+            );
             $best = $completed ?? $best;
             $least = $proven ? $best->bought : $least;
         }

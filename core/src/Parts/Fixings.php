@@ -27,49 +27,72 @@ final readonly class Fixings
         $name = $run->name();
         if (array_intersect($run->mounting, ['profile', 'outdoors']) !== []) {
             $this->want(
-                'clips',
-                'Fixing',
-                array_sum(array_map(static fn(float $l): float => ceil($l / self::ANCHOR) + 1, $run->sections)),
-                'piece',
-                sprintf('%s, an anchor every %.2f m', $name, self::ANCHOR),
-                $run,
+                use: 'clips',
+                group: 'Fixing',
+                count: array_sum(array_map(static fn(float $l): float => ceil($l / self::ANCHOR) + 1, $run->sections)),
+                unit: 'piece',
+                why: sprintf('%s, an anchor every %.2f m', $name, self::ANCHOR),
+                run: $run,
             );
         } elseif (in_array('moving', $run->mounting, true)) {
             $this->want(
-                'ties',
-                'Fixing',
-                ceil($metres / self::TIE),
-                'piece',
-                sprintf('%s moves: a tie every %.1f m', $name, self::TIE),
-                $run,
+                use: 'ties',
+                group: 'Fixing',
+                count: ceil($metres / self::TIE),
+                unit: 'piece',
+                why: sprintf('%s moves: a tie every %.1f m', $name, self::TIE),
+                run: $run,
             );
         } elseif (in_array('removable', $run->mounting, true)) {
             $this->want(
-                'pads',
-                'Fixing',
-                ceil($metres / self::PAD),
-                'piece',
-                sprintf('%s comes off again: a pad every %.1f m', $name, self::PAD),
-                $run,
+                use: 'pads',
+                group: 'Fixing',
+                count: ceil($metres / self::PAD),
+                unit: 'piece',
+                why: sprintf('%s comes off again: a pad every %.1f m', $name, self::PAD),
+                run: $run,
             );
         }
         // What does not go into profile holds by its own adhesive.
         if (!in_array('profile', $run->mounting, true)) {
-            $this->want('alcohol', 'Cleaning', $metres, 'm', "{$name}, what it sticks to is cleaned", $run);
+            $this->want(
+                use: 'alcohol',
+                group: 'Cleaning',
+                count: $metres,
+                unit: 'm',
+                why: "{$name}, what it sticks to is cleaned",
+                run: $run,
+            );
         }
         $ends = 2.0 * count($run->sections);
         $seal = $this->plan->making($run)->seal;
         if ($seal === 'glue') {
-            $this->want('glue', 'Sealing', $ends, 'end', "{$name}: its ends are sealed with glue and tape", $run);
-            $this->want('tape', 'Sealing', $ends, 'end', "{$name}: tape over the glue", $run);
+            $this->want(
+                use: 'glue',
+                group: 'Sealing',
+                count: $ends,
+                unit: 'end',
+                why: "{$name}: its ends are sealed with glue and tape",
+                run: $run,
+            );
+            $this->want(
+                use: 'tape',
+                group: 'Sealing',
+                count: $ends,
+                unit: 'end',
+                why: "{$name}: tape over the glue",
+                run: $run,
+            );
         } elseif ($seal === 'silicone' || $this->plan->damp($run)) {
             $this->want(
-                'silicone',
-                'Sealing',
-                $ends,
-                'end',
-                $this->plan->damp($run) ? "{$name} lies damp: its ends are sealed" : "{$name}: its ends are sealed",
-                $run,
+                use: 'silicone',
+                group: 'Sealing',
+                count: $ends,
+                unit: 'end',
+                why: $this->plan->damp($run)
+                    ? "{$name} lies damp: its ends are sealed"
+                    : "{$name}: its ends are sealed",
+                run: $run,
             );
         }
     }
@@ -77,6 +100,14 @@ final readonly class Fixings
     private function want(string $use, string $group, float $count, string $unit, string $why, Run $run): void
     {
         $kit = $this->uses->consumable($use);
-        $this->wanted->add($kit, $group, $count, $unit, $why, [$run->id], each: Uses::of($kit));
+        $this->wanted->add(
+            kit: $kit,
+            group: $group,
+            count: $count,
+            unit: $unit,
+            why: $why,
+            runs: [$run->id],
+            each: Uses::of($kit),
+        );
     }
 }

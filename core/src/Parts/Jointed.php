@@ -56,7 +56,13 @@ final class Jointed
             $fixed->bought,
             (int) ceil((array_sum($whole) + array_sum($parted) - array_sum($offcuts)) / $stock),
         );
-        [$filled, $joints] = Gaps::of($fixed, $parted, $stock, $offcuts, $bought);
+        [$filled, $joints] = Gaps::of(
+            fixed: $fixed,
+            parted: $parted,
+            stock: $stock,
+            offcuts: $offcuts,
+            bought: $bought,
+        );
         $longest = max([$stock, ...$offcuts]);
         $least = array_sum(array_map(static fn(int $mm): int => (int) ceil($mm / $longest) - 1, $parted));
         $proven = $fixed->proven || $bought > $fixed->bought;
@@ -100,7 +106,7 @@ final class Jointed
         $longest = [max($whole, $parted), $parted > $whole ? self::UNCUT : self::WHOLE];
         foreach (array_keys($this->stock) as $length) {
             $this->open($length);
-            if ($this->fill($length, 0, [0, 0], $joints, $longest)) {
+            if ($this->fill(length: $length, carried: 0, of: [0, 0], joints: $joints, with: $longest)) {
                 return true;
             }
             $this->close($length);
@@ -121,7 +127,10 @@ final class Jointed
         }
         foreach (array_keys($this->stock) as $length) {
             $this->open($length);
-            if ($carried <= $length && $this->fill($length, $carried, $of, $joints, null)) {
+            if (
+                $carried <= $length &&
+                $this->fill(length: $length, carried: $carried, of: $of, joints: $joints, with: null)
+            ) {
                 return true;
             }
             foreach ($joints > 0 ? $this->ways($length, ['whole']) : [] as [$room, $way]) {

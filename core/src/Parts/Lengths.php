@@ -79,12 +79,12 @@ final readonly class Lengths
         [$kit, , $pieces] = $this->of[$id];
 
         return StockCut::of(
-            $id,
-            $kit->entry->name(),
-            1000 * self::bought($kit),
-            $pieces,
-            array_map(static fn(float $m): float => 1000 * $m, $offcuts),
-            1000 * ($this->plan->strip($id)->pitch ?? 0.001),
+            kit: $id,
+            name: $kit->entry->name(),
+            stock: 1000 * self::bought($kit),
+            wanted: $pieces,
+            offcuts: array_map(static fn(float $m): float => 1000 * $m, $offcuts),
+            unit: 1000 * ($this->plan->strip($id)->pitch ?? 0.001),
         );
     }
 

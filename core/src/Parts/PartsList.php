@@ -45,12 +45,12 @@ final readonly class PartsList
             $bought[$id] = $cut->bought;
             foreach ($pieces as $piece) {
                 $wanted->add(
-                    $kit,
-                    $group,
-                    $piece->mm / 1000,
-                    'm',
-                    "{$piece->what}, {$plan->terms->say($piece->mm / 1000)}",
-                    [$piece->run],
+                    kit: $kit,
+                    group: $group,
+                    count: $piece->mm / 1000,
+                    unit: 'm',
+                    why: "{$piece->what}, {$plan->terms->say($piece->mm / 1000)}",
+                    runs: [$piece->run],
                     each: Lengths::bought($kit),
                     priced: Lengths::bought($kit),
                 );
@@ -58,15 +58,15 @@ final readonly class PartsList
             foreach ($group === 'Strip' ? $cut->jointsOf() : [] as $run => $count) {
                 $joined[$run] = $count;
                 self::joints(
-                    $plan,
-                    $uses,
-                    $wanted,
-                    $uses->joint(),
-                    $count * $plan->cores($plan->run($run)),
-                    $plan->run($run)->name() .
+                    plan: $plan,
+                    uses: $uses,
+                    wanted: $wanted,
+                    joint: $uses->joint(),
+                    count: $count * $plan->cores($plan->run($run)),
+                    why: $plan->run($run)->name() .
                         ': its strip is joined at ' .
                         ($count === 1 ? 'a place' : "{$count} places"),
-                    [$run],
+                    runs: [$run],
                 );
             }
         }
@@ -79,21 +79,21 @@ final readonly class PartsList
             }
             foreach ($plan->cutMarks($run)->jumps as $jump) {
                 $wanted->add(
-                    self::lead($plan, $run),
-                    'Cable',
-                    $jump + 2 * self::SLACK,
-                    'm',
-                    "{$run->name()}, lead between sections",
-                    [$run->id],
+                    kit: self::lead($plan, $run),
+                    group: 'Cable',
+                    count: $jump + 2 * self::SLACK,
+                    unit: 'm',
+                    why: "{$run->name()}, lead between sections",
+                    runs: [$run->id],
                 );
                 self::joints(
-                    $plan,
-                    $uses,
-                    $wanted,
-                    $uses->joint(),
-                    2 * $plan->cores($run),
-                    "{$run->name()}, lead between sections",
-                    [$run->id],
+                    plan: $plan,
+                    uses: $uses,
+                    wanted: $wanted,
+                    joint: $uses->joint(),
+                    count: 2 * $plan->cores($run),
+                    why: "{$run->name()}, lead between sections",
+                    runs: [$run->id],
                 );
             }
             $fixings->of($run);
@@ -105,16 +105,16 @@ final readonly class PartsList
             }
         }
         foreach ($plan->cables as $cable) {
-            self::cable($plan, $uses, $wanted, $cable, $runs[$cable->id] ?? []);
+            self::cable(plan: $plan, uses: $uses, wanted: $wanted, cable: $cable, runs: $runs[$cable->id] ?? []);
         }
         self::units($plan, $wanted);
 
         return new self(
-            $wanted->parts($bought),
-            $cuts,
-            $bare,
-            array_values(array_unique([...$lengths->lacking, ...$wanted->lacking])),
-            $joined,
+            parts: $wanted->parts($bought),
+            cuts: $cuts,
+            bare: $bare,
+            lacking: array_values(array_unique([...$lengths->lacking, ...$wanted->lacking])),
+            joined: $joined,
         );
     }
 
@@ -142,11 +142,11 @@ final readonly class PartsList
                 : ' for ' . implode(', ', array_map(static fn(string $id): string => $plan->run($id)->name(), $runs));
         if (!$cable->existing) {
             $wanted->add(
-                $plan->kit[$cable->kit] ?? null,
-                'Cable',
-                $cable->length + 2 * self::SLACK,
-                'm',
-                sprintf(
+                kit: $plan->kit[$cable->kit] ?? null,
+                group: 'Cable',
+                count: $cable->length + 2 * self::SLACK,
+                unit: 'm',
+                why: sprintf(
                     '%s%s, %s to %s, %s and slack',
                     $name,
                     $for,
@@ -154,26 +154,26 @@ final readonly class PartsList
                     strtoupper($cable->to),
                     $plan->terms->say($cable->length),
                 ),
-                $runs,
+                runs: $runs,
             );
         }
         $cores = $run === null ? 2 : $plan->cores($run);
         self::joints(
-            $plan,
-            $uses,
-            $wanted,
-            $plan->kit[$cable->joint ?? ''] ?? $uses->joint(),
-            2 * $cores,
-            "{$name}{$for}, {$cores} cores at both ends",
-            $runs,
+            plan: $plan,
+            uses: $uses,
+            wanted: $wanted,
+            joint: $plan->kit[$cable->joint ?? ''] ?? $uses->joint(),
+            count: 2 * $cores,
+            why: "{$name}{$for}, {$cores} cores at both ends",
+            runs: $runs,
         );
         $wanted->add(
-            $plan->kit[$cable->fuse ?? ''] ?? null,
-            'Fuse',
-            $cable->fuse === null ? 0.0 : 1.0,
-            'piece',
-            "at the start of {$name}{$for}",
-            $runs,
+            kit: $plan->kit[$cable->fuse ?? ''] ?? null,
+            group: 'Fuse',
+            count: $cable->fuse === null ? 0.0 : 1.0,
+            unit: 'piece',
+            why: "at the start of {$name}{$for}",
+            runs: $runs,
             spares: true,
         );
     }
@@ -188,10 +188,26 @@ final readonly class PartsList
         string $why,
         array $runs,
     ): void {
-        $wanted->add($joint, 'Joint', (float) $count, 'piece', $why, $runs, spares: true);
+        $wanted->add(
+            kit: $joint,
+            group: 'Joint',
+            count: (float) $count,
+            unit: 'piece',
+            why: $why,
+            runs: $runs,
+            spares: true,
+        );
         if ($joint?->entry instanceof Connector && $joint->entry->joint === 'solder') {
             $wire = $uses->consumable('solder');
-            $wanted->add($wire, 'Solder', (float) $count, 'joint', $why, $runs, each: Uses::of($wire));
+            $wanted->add(
+                kit: $wire,
+                group: 'Solder',
+                count: (float) $count,
+                unit: 'joint',
+                why: $why,
+                runs: $runs,
+                each: Uses::of($wire),
+            );
         }
     }
 
@@ -213,24 +229,24 @@ final readonly class PartsList
                 );
                 $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
                 $wanted->add(
-                    $plan->kit[$unit->kit] ?? null,
-                    $group,
-                    (float) ($unit->series * $unit->parallel),
-                    'piece',
-                    strtoupper($id) .
+                    kit: $plan->kit[$unit->kit] ?? null,
+                    group: $group,
+                    count: (float) ($unit->series * $unit->parallel),
+                    unit: 'piece',
+                    why: strtoupper($id) .
                         ($names === '' ? '' : " for {$names}") .
                         ($unit->where === '' ? '' : " in {$unit->where}"),
-                    array_keys($on),
+                    runs: array_keys($on),
                 );
             }
         }
         foreach ($plan->fixtures as $id => $fitting) {
             $wanted->add(
-                $plan->kit[$fitting->kit] ?? null,
-                'Fixture',
-                (float) $fitting->count,
-                'piece',
-                strtoupper($id) . ' at ' . ($plan->places[$fitting->place]->name ?? ''),
+                kit: $plan->kit[$fitting->kit] ?? null,
+                group: 'Fixture',
+                count: (float) $fitting->count,
+                unit: 'piece',
+                why: strtoupper($id) . ' at ' . ($plan->places[$fitting->place]->name ?? ''),
             );
         }
     }

@@ -89,7 +89,14 @@ final readonly class Patterns
             [$inverse[$out], $times[$out], $patterns[$out]] = [$pivot, $step, $pattern];
         }
 
-        return new self($stock, $sizes, $wanted, $patterns, $times, array_sum($times));
+        return new self(
+            stock: $stock,
+            sizes: $sizes,
+            wanted: $wanted,
+            patterns: $patterns,
+            times: $times,
+            value: array_sum($times),
+        );
     }
 
     /** Whole lengths from the patterns, what is left over by best fit. */
@@ -117,8 +124,13 @@ final readonly class Patterns
             $cuts = BestFit::of($rest, $this->stock);
             if (count($rest) <= 40 && $cuts->bought > Bound::of($rest, $this->stock)) {
                 $cuts =
-                    Completion::of($rest, $this->stock, [], Bound::of($rest, $this->stock), $cuts->bought - 1)[0] ??
-                    $cuts;
+                    Completion::of(
+                        pieces: $rest,
+                        stock: $this->stock,
+                        offcuts: [],
+                        least: Bound::of($rest, $this->stock),
+                        most: $cuts->bought - 1,
+                    )[0] ?? $cuts;
             }
             if (count($lengths) + $cuts->bought < $best->bought) {
                 $best = new Cuts([...$lengths, ...$cuts->lengths], count($lengths) + $cuts->bought, false);

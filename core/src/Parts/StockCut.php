@@ -67,15 +67,25 @@ final readonly class StockCut
         $bars = array_map(static fn(array $b): Bar => self::bar($b[0], true, $b[1], $unit), $long);
 
         return new self(
-            $kit,
-            $name,
-            $unit,
-            (int) round($length * $unit),
-            [...$bars, ...self::named($filled, $whole, $parted, $offcuts, $units, $unit)],
-            $bought,
-            $joints,
-            $proven && $long === [],
-            $tooLong,
+            kit: $kit,
+            name: $name,
+            unit: $unit,
+            stock: (int) round($length * $unit),
+            bars: [
+                ...$bars,
+                ...self::named(
+                    filled: $filled,
+                    whole: $whole,
+                    parted: $parted,
+                    offcuts: $offcuts,
+                    units: $units,
+                    unit: $unit,
+                ),
+            ],
+            bought: $bought,
+            joints: $joints,
+            proven: $proven && $long === [],
+            tooLong: $tooLong,
         );
     }
 

@@ -101,22 +101,22 @@ final class Wanted
                 ? $bought[$id] + $spare
                 : ceil(($thing['count'] + $spare) / $thing['each'] - 1e-9);
             $parts[] = new Part(
-                $id,
-                $thing['group'],
-                $kit->entry->name(),
-                $thing['count'],
-                $thing['unit'],
-                $spare,
-                (float) $buy,
-                self::summed($thing['why']),
-                $price === null ? null : $price * $thing['priced'],
-                (float) ($this->plan->owned[$id]->count ?? 0),
-                array_values(array_unique($thing['runs'])),
-                $this->plan->terms->foreign($kit) ?? '',
-                (new Fields($kit->written))->numberOrNull('lead') ?? 0.0,
-                $thing['each'],
-                isset($bought[$id]),
-                $this->plan->terms->turned($kit),
+                key: $id,
+                group: $thing['group'],
+                name: $kit->entry->name(),
+                count: $thing['count'],
+                unit: $thing['unit'],
+                spare: $spare,
+                buy: (float) $buy,
+                why: self::summed($thing['why']),
+                price: $price === null ? null : $price * $thing['priced'],
+                owned: (float) ($this->plan->owned[$id]->count ?? 0),
+                runs: array_values(array_unique($thing['runs'])),
+                foreign: $this->plan->terms->foreign($kit) ?? '',
+                lead: (new Fields($kit->written))->numberOrNull('lead') ?? 0.0,
+                each: $thing['each'],
+                cut: isset($bought[$id]),
+                priced: $this->plan->terms->turned($kit),
             );
         }
 

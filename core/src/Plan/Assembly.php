@@ -39,13 +39,13 @@ final readonly class Assembly
     public static function read(Fields $f): self
     {
         return new self(
-            $f->string('id'),
-            $f->oneOf('strip', self::JOINTS),
-            $f->oneOf('length', self::JOINTS),
-            $f->stringOrNull('profile'),
-            $f->stringOrNull('diffuser'),
-            $f->oneOf('seal', self::SEALS),
-            $f->oneOf('cut', self::CUTS),
+            id: $f->string('id'),
+            strip: $f->oneOf('strip', self::JOINTS),
+            length: $f->oneOf('length', self::JOINTS),
+            profile: $f->stringOrNull('profile'),
+            diffuser: $f->stringOrNull('diffuser'),
+            seal: $f->oneOf('seal', self::SEALS),
+            cut: $f->oneOf('cut', self::CUTS),
         );
     }
 

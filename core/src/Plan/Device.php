@@ -29,16 +29,37 @@ final readonly class Device
 
     public function set(?string $setting): self
     {
-        return new self($this->id, $this->kit, $setting, $this->series, $this->parallel, $this->where);
+        return new self(
+            id: $this->id,
+            kit: $this->kit,
+            setting: $setting,
+            series: $this->series,
+            parallel: $this->parallel,
+            where: $this->where,
+        );
     }
 
     public function blocks(int $series, int $parallel): self
     {
-        return new self($this->id, $this->kit, $this->setting, $series, $parallel, $this->where);
+        return new self(
+            id: $this->id,
+            kit: $this->kit,
+            setting: $this->setting,
+            series: $series,
+            parallel: $parallel,
+            where: $this->where,
+        );
     }
 
     public function at(string $where): self
     {
-        return new self($this->id, $this->kit, $this->setting, $this->series, $this->parallel, $where);
+        return new self(
+            id: $this->id,
+            kit: $this->kit,
+            setting: $this->setting,
+            series: $this->series,
+            parallel: $this->parallel,
+            where: $where,
+        );
     }
 }

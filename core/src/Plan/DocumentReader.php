@@ -18,46 +18,46 @@ final readonly class DocumentReader
     public static function read(Fields $f): Plan
     {
         $device = static fn(Fields $d): Device => new Device(
-            $d->string('id'),
-            $d->string('kit'),
-            $d->stringOrNull('setting'),
-            $d->whole('series', 1, 40),
-            $d->whole('parallel', 1, 40),
-            $d->string('where', 80),
+            id: $d->string('id'),
+            kit: $d->string('kit'),
+            setting: $d->stringOrNull('setting'),
+            series: $d->whole('series', 1, 40),
+            parallel: $d->whole('parallel', 1, 40),
+            where: $d->string('where', 80),
         );
 
         return new Plan(
-            $f->string('name'),
-            $f->string('client'),
-            Limits::read($f->object('limits')),
-            Terms::read($f->object('terms')),
-            self::keyed(
+            name: $f->string('name'),
+            client: $f->string('client'),
+            limits: Limits::read($f->object('limits')),
+            terms: Terms::read($f->object('terms')),
+            places: self::keyed(
                 $f,
                 'places',
                 static fn(Fields $p): Place => new Place($p->string('id'), $p->string('name', 60), $p->string('notes')),
             ),
-            self::keyed($f, 'runs', self::readRun(...)),
-            self::keyed($f, 'supplies', $device),
-            self::keyed($f, 'controllers', $device),
-            self::keyed($f, 'hubs', $device),
-            self::keyed($f, 'modules', $device),
-            self::keyed(
+            runs: self::keyed($f, 'runs', self::readRun(...)),
+            supplies: self::keyed($f, 'supplies', $device),
+            controllers: self::keyed($f, 'controllers', $device),
+            hubs: self::keyed($f, 'hubs', $device),
+            modules: self::keyed($f, 'modules', $device),
+            fixtures: self::keyed(
                 $f,
                 'fixtures',
                 static fn(Fields $x): Fitting => new Fitting(
-                    $x->string('id'),
-                    $x->string('kit'),
-                    $x->string('place'),
-                    $x->whole('count', 1, 200),
-                    $x->stringOrNull('module'),
+                    id: $x->string('id'),
+                    kit: $x->string('kit'),
+                    place: $x->string('place'),
+                    count: $x->whole('count', 1, 200),
+                    module: $x->stringOrNull('module'),
                 ),
             ),
-            self::keyed(
+            splices: self::keyed(
                 $f,
                 'splices',
                 static fn(Fields $s): Splice => new Splice($s->string('id'), $s->string('where', 80)),
             ),
-            self::keyed(
+            feeds: self::keyed(
                 $f,
                 'feeds',
                 static fn(Fields $i): Feed => new Feed(
@@ -66,22 +66,22 @@ final readonly class DocumentReader
                     $i->whole('pad', 0, 400_000),
                 ),
             ),
-            self::keyed(
+            cables: self::keyed(
                 $f,
                 'cables',
                 static fn(Fields $c): LaidCable => new LaidCable(
-                    $c->string('id'),
-                    $c->string('kit'),
-                    $c->string('from'),
-                    $c->string('to'),
-                    $c->number('length', 0.01, 1000),
-                    $c->flag('reckoned'),
-                    $c->stringOrNull('joint'),
-                    $c->stringOrNull('fuse'),
-                    $c->flag('existing'),
+                    id: $c->string('id'),
+                    kit: $c->string('kit'),
+                    from: $c->string('from'),
+                    to: $c->string('to'),
+                    length: $c->number('length', 0.01, 1000),
+                    reckoned: $c->flag('reckoned'),
+                    joint: $c->stringOrNull('joint'),
+                    fuse: $c->stringOrNull('fuse'),
+                    existing: $c->flag('existing'),
                 ),
             ),
-            self::keyed(
+            lights: self::keyed(
                 $f,
                 'lights',
                 static fn(Fields $l): Light => new Light(
@@ -90,20 +90,20 @@ final readonly class DocumentReader
                     $l->string('room', 80),
                 ),
             ),
-            self::keyed($f, 'scenes', self::readScene(...)),
-            self::keyed(
+            scenes: self::keyed($f, 'scenes', self::readScene(...)),
+            owned: self::keyed(
                 $f,
                 'owned',
                 static fn(Fields $o): Owned => new Owned($o->string('id'), $o->whole('count', 1, 1000)),
             ),
-            self::keyed($f, 'options', Requirement::read(...)),
-            self::keyed($f, 'makings', Assembly::read(...)),
-            self::keyed(
+            options: self::keyed($f, 'options', Requirement::read(...)),
+            makings: self::keyed($f, 'makings', Assembly::read(...)),
+            spares: self::keyed(
                 $f,
                 'spares',
                 static fn(Fields $s): Spare => new Spare($s->string('id'), $s->whole('count', 0, 10_000)),
             ),
-            self::keyed($f, 'kit', self::readSnapshot(...)),
+            kit: self::keyed($f, 'kit', self::readSnapshot(...)),
         );
     }
 
@@ -119,23 +119,23 @@ final readonly class DocumentReader
         }
 
         return new Run(
-            $r->string('id'),
-            $r->string('place'),
-            $r->string('word', 24),
-            $sections,
-            $jumps,
-            $r->stringOrNull('strip'),
-            $r->stringOrNull('supply'),
-            $r->stringOrNull('controller'),
-            self::mounting($r),
-            $r->string('light', 10),
-            $r->numberOrNull('height', 0, 1000),
-            $r->whole('part', 1, 8),
-            $r->whole('parts', 1, 8),
-            $r->number('cap', 0.2, 1),
-            $r->flag('capChecked'),
-            array_map(static fn(float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)),
-            $r->strings('pins'),
+            id: $r->string('id'),
+            place: $r->string('place'),
+            word: $r->string('word', 24),
+            sections: $sections,
+            jumps: $jumps,
+            strip: $r->stringOrNull('strip'),
+            supply: $r->stringOrNull('supply'),
+            controller: $r->stringOrNull('controller'),
+            mounting: self::mounting($r),
+            light: $r->string('light', 10),
+            height: $r->numberOrNull('height', 0, 1000),
+            part: $r->whole('part', 1, 8),
+            parts: $r->whole('parts', 1, 8),
+            cap: $r->number('cap', 0.2, 1),
+            capChecked: $r->flag('capChecked'),
+            zones: array_map(static fn(float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)),
+            pins: $r->strings('pins'),
         );
     }
 

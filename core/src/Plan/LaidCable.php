@@ -28,60 +28,60 @@ final readonly class LaidCable
     public function from(string $id): self
     {
         return new self(
-            $this->id,
-            $this->kit,
-            $id,
-            $this->to,
-            $this->length,
-            $this->reckoned,
-            $this->joint,
-            $this->fuse,
-            $this->existing,
+            id: $this->id,
+            kit: $this->kit,
+            from: $id,
+            to: $this->to,
+            length: $this->length,
+            reckoned: $this->reckoned,
+            joint: $this->joint,
+            fuse: $this->fuse,
+            existing: $this->existing,
         );
     }
 
     public function of(string $kit): self
     {
         return new self(
-            $this->id,
-            $kit,
-            $this->from,
-            $this->to,
-            $this->length,
-            $this->reckoned,
-            $this->joint,
-            $this->fuse,
-            $this->existing,
+            id: $this->id,
+            kit: $kit,
+            from: $this->from,
+            to: $this->to,
+            length: $this->length,
+            reckoned: $this->reckoned,
+            joint: $this->joint,
+            fuse: $this->fuse,
+            existing: $this->existing,
         );
     }
 
     public function measured(float $length): self
     {
         return new self(
-            $this->id,
-            $this->kit,
-            $this->from,
-            $this->to,
-            $length,
-            false,
-            $this->joint,
-            $this->fuse,
-            $this->existing,
+            id: $this->id,
+            kit: $this->kit,
+            from: $this->from,
+            to: $this->to,
+            length: $length,
+            reckoned: false,
+            joint: $this->joint,
+            fuse: $this->fuse,
+            existing: $this->existing,
         );
     }
 
     public function fitted(?string $joint, ?string $fuse): self
     {
         return new self(
-            $this->id,
-            $this->kit,
-            $this->from,
-            $this->to,
-            $this->length,
-            $this->reckoned,
-            $joint,
-            $fuse,
-            $this->existing,
+            id: $this->id,
+            kit: $this->kit,
+            from: $this->from,
+            to: $this->to,
+            length: $this->length,
+            reckoned: $this->reckoned,
+            joint: $joint,
+            fuse: $fuse,
+            existing: $this->existing,
         );
     }
 }

@@ -21,11 +21,11 @@ final readonly class Limits
     public static function read(Fields $f): self
     {
         return new self(
-            $f->number('drop', 0.005, 0.5),
-            $f->number('headroom', 0, 0.8),
-            $f->number('evenness', 0.3, 1),
-            $f->number('seam', 0.005, 0.5),
-            $f->number('cableCelsius', -20, 90),
+            drop: $f->number('drop', 0.005, 0.5),
+            headroom: $f->number('headroom', 0, 0.8),
+            evenness: $f->number('evenness', 0.3, 1),
+            seam: $f->number('seam', 0.005, 0.5),
+            cableCelsius: $f->number('cableCelsius', -20, 90),
         );
     }
 }

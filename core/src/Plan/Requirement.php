@@ -37,15 +37,15 @@ final readonly class Requirement
     public function with(int $controllers): self
     {
         return new self(
-            $this->id,
-            $this->run,
-            $this->volts,
-            $this->light,
-            $this->colour,
-            $controllers,
-            $this->control,
-            $this->source,
-            $this->cap,
+            id: $this->id,
+            run: $this->run,
+            volts: $this->volts,
+            light: $this->light,
+            colour: $this->colour,
+            controllers: $controllers,
+            control: $this->control,
+            source: $this->source,
+            cap: $this->cap,
         );
     }
 
@@ -53,15 +53,15 @@ final readonly class Requirement
     public static function read(Fields $f): self
     {
         return new self(
-            $f->string('id', 40),
-            $f->string('run', 40),
-            $f->number('volts', 3, 60),
-            $f->oneOf('light', self::LIGHTS),
-            $f->oneOf('colour', self::COLOURS),
-            $f->whole('controllers', 0, 4),
-            $f->oneOf('control', self::CONTROLS),
-            $f->oneOf('source', self::SOURCES),
-            $f->number('cap', 0.2, 1),
+            id: $f->string('id', 40),
+            run: $f->string('run', 40),
+            volts: $f->number('volts', 3, 60),
+            light: $f->oneOf('light', self::LIGHTS),
+            colour: $f->oneOf('colour', self::COLOURS),
+            controllers: $f->whole('controllers', 0, 4),
+            control: $f->oneOf('control', self::CONTROLS),
+            source: $f->oneOf('source', self::SOURCES),
+            cap: $f->number('cap', 0.2, 1),
         );
     }
 

@@ -35,14 +35,14 @@ final readonly class Terms
         ksort($rates);
 
         return new self(
-            $f->oneOf('length', [Length::METRIC, Length::IMPERIAL]),
-            $f->oneOf('wire', ['mm2', 'awg']),
-            $currency,
-            $f->number('hourRate', 0, 10_000),
-            $f->number('hoursADay', 0, 24),
-            $f->numberOr('markUp', 0.0, 0, 5),
-            $f->numberOr('tax', 0.0, 0, 1),
-            array_diff_key($rates, [$currency => true]),
+            length: $f->oneOf('length', [Length::METRIC, Length::IMPERIAL]),
+            wire: $f->oneOf('wire', ['mm2', 'awg']),
+            currency: $currency,
+            hourRate: $f->number('hourRate', 0, 10_000),
+            hoursADay: $f->number('hoursADay', 0, 24),
+            markUp: $f->numberOr('markUp', 0.0, 0, 5),
+            tax: $f->numberOr('tax', 0.0, 0, 1),
+            rates: array_diff_key($rates, [$currency => true]),
         );
     }
 

@@ -44,7 +44,7 @@ final class Candidates
      */
     public static function of(Tables $tables, array $runs, Aim $aim, bool $all = false, ?Closure $fits = null): iterable
     {
-        return (new self($tables, $runs, $aim, $all, $fits))->inOrder();
+        return (new self(tables: $tables, runs: $runs, aim: $aim, all: $all, fits: $fits))->inOrder();
     }
 
     /**
@@ -93,16 +93,16 @@ final class Candidates
             for ($list = $last, $count = count($at); $list < $count; $list++) {
                 $more = $space->next($at, $list);
                 if ($more !== null) {
-                    $this->push($space->rank($more), $space, $more, $list, null);
+                    $this->push(rank: $space->rank($more), space: $space, at: $more, last: $list, layout: null);
                 }
             }
             $layout = $space->layout($at);
             $this->push(
-                $this->aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes()),
-                $space,
-                $at,
-                $last,
-                $layout,
+                rank: $this->aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes()),
+                space: $space,
+                at: $at,
+                last: $last,
+                layout: $layout,
             );
         }
         yield from self::sorted($ready);
@@ -200,16 +200,16 @@ final class Candidates
             $lists[] = [$controllers, $trunks, $ways];
         }
         $space = new Space(
-            $place,
-            $places,
-            $supplies,
-            $lists,
-            $ranks,
-            $this->aim->rank(0, 0, count(array_unique([$place, ...$places]))),
+            place: $place,
+            places: $places,
+            supplies: $supplies,
+            blocks: $lists,
+            ranks: $ranks,
+            base: $this->aim->rank(0, 0, count(array_unique([$place, ...$places]))),
         );
         $first = $space->first();
         if ($first !== null) {
-            $this->push($space->rank($first), $space, $first, 0, null);
+            $this->push(rank: $space->rank($first), space: $space, at: $first, last: 0, layout: null);
         }
     }
 

@@ -53,16 +53,16 @@ final readonly class Drawn
         $of = array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $parts));
         $then = Bill::of($made, Proposal::wired($made, $plan, ...$of));
         $now = Bill::of($plan, $runs);
-        $alone = Search::part($plan, $runs);
+        $alone = Excerpt::of($plan, $runs);
         $judge = Judge::of($alone, array_values($alone->runs));
 
         return new self(
-            $plan,
-            $now,
-            $then->cost(),
-            self::lines($now, $then),
-            $judge,
-            $judge->holds() ? null : self::repair($alone, $now->cost(), $shelf),
+            plan: $plan,
+            now: $now,
+            then: $then->cost(),
+            lines: self::lines($now, $then),
+            judge: $judge,
+            repair: $judge->holds() ? null : self::repair($alone, $now->cost(), $shelf),
         );
     }
 

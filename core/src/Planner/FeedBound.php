@@ -47,7 +47,7 @@ final readonly class FeedBound
     public static function of(Tables $tables, FeedOption $option, ?KitSnapshot $controller): self
     {
         $run = $tables->plan->run($option->run);
-        $plan = Search::part($tables->plan, [$run->id]);
+        $plan = Excerpt::of($tables->plan, [$run->id]);
         $volts = $tables->strip($run)->volts;
         $hopeless = true;
         $amps = $drop = INF;

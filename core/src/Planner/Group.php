@@ -132,7 +132,13 @@ final class Group
      */
     public function best(array $runs, int $most = Search::MOST, int $limit = PHP_INT_MAX): Found
     {
-        return $this->found[self::name($runs)] ??= $this->search->best($runs, $this->aim, $limit, $most, !$this->few());
+        return $this->found[self::name($runs)] ??= $this->search->best(
+            runs: $runs,
+            aim: $this->aim,
+            limit: $limit,
+            most: $most,
+            rough: !$this->few(),
+        );
     }
 
     /** Whether every way can be looked at. */
@@ -160,7 +166,7 @@ final class Group
     private function everyWay(): void
     {
         $best = $this->complete() ? $this->inOrder($this->parts) : null;
-        foreach (self::partitions($this->runs) as $sets) {
+        foreach (Partitions::of($this->runs) as $sets) {
             if (count($sets) < count($this->runs)) {
                 $best = $this->lesser($best, $sets);
             }
@@ -270,26 +276,5 @@ final class Group
     private static function key(array $parts): string
     {
         return implode(',', array_map(static fn(Tried $t): string => $t->key, $parts));
-    }
-
-    /**
-     * @param  list<Run>  $runs
-     * @return list<list<non-empty-list<Run>>> each set in the order of the ids, the sets by their first
-     */
-    private static function partitions(array $runs): array
-    {
-        $all = [[]];
-        foreach ($runs as $run) {
-            $next = [];
-            foreach ($all as $sets) {
-                foreach (array_keys($sets) as $n) {
-                    $next[] = array_values(array_replace($sets, [$n => [...$sets[$n], $run]]));
-                }
-                $next[] = [...$sets, [$run]];
-            }
-            $all = $next;
-        }
-
-        return $all;
     }
 }

@@ -71,13 +71,13 @@ final readonly class Planner
         }
 
         return new Proposal(
-            $plan,
-            $groups,
-            $clashes,
-            $left,
-            $watch->solved,
-            $watch->stopped(),
-            $watch->stopped() ? [] : Alternatives::of($groups),
+            plan: $plan,
+            groups: $groups,
+            clashes: $clashes,
+            left: $left,
+            solved: $watch->solved,
+            stopped: $watch->stopped(),
+            alternatives: $watch->stopped() ? [] : Alternatives::of($groups),
         );
     }
 

@@ -8,8 +8,6 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
-use EmberDusk\Plan\Fitting;
-use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -69,13 +67,22 @@ final class Search
         $fits = fn(FeedOption $f): bool => !$this->glance($f)->hopeless &&
             $this->glance($f)->drop <=
                 $this->tables->plan->limits->drop * $this->tables->strip($this->tables->plan->run($f->run))->volts;
-        foreach (Candidates::of($this->tables, $runs, $aim, false, $rough ? $fits : null) as $layout) {
+        foreach (
+            Candidates::of(tables: $this->tables, runs: $runs, aim: $aim, all: false, fits: $rough ? $fits : null)
+            as $layout
+        ) {
             $bound = $aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes());
             if (++$seen % self::EVERY === 0) {
                 $this->watch->look(self::names($runs));
             }
             if ($bound > $limit || $seen > self::SEEN) {
-                return new Found(null, $nearest, $bound, $bound > $limit, array_values($cheaper));
+                return new Found(
+                    best: null,
+                    nearest: $nearest,
+                    bound: $bound,
+                    exact: $bound > $limit,
+                    cheaper: array_values($cheaper),
+                );
             }
             // The first of some patterns are solved even if hopeless: they tell why nothing cheaper does.
             $pattern = implode(
@@ -93,17 +100,29 @@ final class Search
                 continue;
             }
             if ($count++ >= $most) {
-                return new Found(null, $nearest, $bound, false, array_values($cheaper));
+                return new Found(
+                    best: null,
+                    nearest: $nearest,
+                    bound: $bound,
+                    exact: false,
+                    cheaper: array_values($cheaper),
+                );
             }
             $tried = $this->try($layout, $runs);
             if ($tried->judge->holds()) {
-                return new Found($tried, $nearest, $bound, !$rough, array_values($cheaper));
+                return new Found(
+                    best: $tried,
+                    nearest: $nearest,
+                    bound: $bound,
+                    exact: !$rough,
+                    cheaper: array_values($cheaper),
+                );
             }
             $cheaper += $told ? [] : [$pattern => $tried];
             $nearest = $tried->nearerThan($nearest) ? $tried : $nearest;
         }
 
-        return new Found(null, $nearest, $bound, true, array_values($cheaper));
+        return new Found(best: null, nearest: $nearest, bound: $bound, exact: true, cheaper: array_values($cheaper));
     }
 
     /**
@@ -147,12 +166,12 @@ final class Search
             $this->watch->step(self::names($runs));
             $made = $layout->built($this->alone($runs), $this->tables, $this->shelf);
             $this->tried[$key] = new Tried(
-                $layout,
-                Judge::of($made, array_values($made->runs)),
-                $layout->cost($this->tables),
-                $layout->joints($this->tables),
-                $layout->boxes(),
-                $key,
+                layout: $layout,
+                judge: Judge::of($made, array_values($made->runs)),
+                cost: $layout->cost($this->tables),
+                joints: $layout->joints($this->tables),
+                boxes: $layout->boxes(),
+                key: $key,
             );
         }
 
@@ -237,46 +256,6 @@ final class Search
     {
         $ids = array_map(static fn(Run $r): string => $r->id, $runs);
 
-        return $this->alone[implode(' ', $ids)] ??= self::part($this->tables->plan, $ids);
-    }
-
-    /** @param  list<string>  $ids */
-    public static function part(Plan $plan, array $ids): Plan
-    {
-        $runs = array_intersect_key($plan->runs, array_fill_keys($ids, true));
-        $units = [];
-        foreach ($runs as $run) {
-            $units[$run->supply ?? ''] = $units[$run->controller ?? ''] = true;
-        }
-        $feeds = array_filter($plan->feeds, static fn($f): bool => isset($runs[$f->run]));
-        $ways = [];
-        foreach ([...array_keys($feeds), ...array_keys($units)] as $end) {
-            $ways += $plan->wayTo((string) $end);
-        }
-        $lamps = array_filter(
-            $plan->fixtures,
-            static fn(Fitting $f): bool => isset($units[(string) $plan->root($plan->cableTo($f->id)->from ?? '')]),
-        );
-        foreach (array_keys($lamps) as $end) {
-            $ways += $plan->wayTo($end);
-        }
-        $splices = array_filter(
-            $plan->splices,
-            static fn($s): bool => array_filter($ways, static fn(LaidCable $c): bool => $c->to === $s->id) !== [],
-        );
-
-        return $plan->with(
-            runs: $runs,
-            supplies: array_intersect_key($plan->supplies, $units),
-            controllers: array_intersect_key($plan->controllers, $units),
-            modules: [],
-            fixtures: $lamps,
-            splices: $splices,
-            feeds: $feeds,
-            cables: $ways,
-            lights: array_intersect_key($plan->lights, $units),
-            owned: [],
-            options: [],
-        );
+        return $this->alone[implode(' ', $ids)] ??= Excerpt::of($this->tables->plan, $ids);
     }
 }

@@ -136,7 +136,15 @@ final class Tables
         $options = [];
         foreach ($this->patterns[$run->id] ??= Feeding::of($this->plan, $run) as $pattern => $pads) {
             foreach ($this->tails($run, $cores, $pads) as $tails) {
-                $options[] = $this->option($run, $place, $pattern, $pads, $tails, null, $cores);
+                $options[] = $this->option(
+                    run: $run,
+                    place: $place,
+                    pattern: $pattern,
+                    pads: $pads,
+                    tails: $tails,
+                    leg: null,
+                    cores: $cores,
+                );
             }
         }
         foreach (
@@ -145,13 +153,13 @@ final class Tables
         ) {
             foreach ($this->tails($run, $cores, [0]) as $tails) {
                 $options[] = $this->option(
-                    $run,
-                    $place,
-                    "leg {$name}",
-                    ExistingLegs::pads($this->plan, $run),
-                    [$tails[0]],
-                    $leg,
-                    $cores,
+                    run: $run,
+                    place: $place,
+                    pattern: "leg {$name}",
+                    pads: ExistingLegs::pads($this->plan, $run),
+                    tails: [$tails[0]],
+                    leg: $leg,
+                    cores: $cores,
                 );
             }
         }
@@ -198,15 +206,15 @@ final class Tables
         );
 
         return new FeedOption(
-            $run->id,
-            $pattern,
-            $pads,
-            $each,
-            $lengths,
-            $leg,
-            min([INF, ...$conductors]),
-            $cost + Bill::joints($this->plan, $joints),
-            $joints,
+            run: $run->id,
+            pattern: $pattern,
+            pads: $pads,
+            tails: $each,
+            lengths: $lengths,
+            leg: $leg,
+            capacity: min([INF, ...$conductors]),
+            cost: $cost + Bill::joints($this->plan, $joints),
+            joints: $joints,
         );
     }
 

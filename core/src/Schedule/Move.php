@@ -64,7 +64,12 @@ final readonly class Move
         }
         // Even if nothing else were done before, these would not be over.
         $only = self::before($remaining->left, $step);
-        $soonest = Timetable::of(array_values($only), $days, [], $remaining->here, $remaining->held);
+        $soonest = Timetable::of(
+            steps: array_values($only),
+            days: $days,
+            here: $remaining->here,
+            held: $remaining->held,
+        );
         foreach ($step->after as $before) {
             if ($soonest->ends[$before] > $at) {
                 $broken[] =

@@ -58,14 +58,20 @@ final readonly class RemainingWork
         $here = array_map(static fn(string $day): int => $days->on($day) * Timetable::DAY, $arrivals);
 
         return new self(
-            $byId,
-            $left,
-            Timetable::of(array_values($left), $days, $arrangement->pins, $here, $held),
-            $arrangement,
-            $days,
-            $here,
-            $held,
-            $soonest,
+            steps: $byId,
+            left: $left,
+            timetable: Timetable::of(
+                steps: array_values($left),
+                days: $days,
+                pins: $arrangement->pins,
+                here: $here,
+                held: $held,
+            ),
+            arrangement: $arrangement,
+            days: $days,
+            here: $here,
+            held: $held,
+            soonest: $soonest,
         );
     }
 
@@ -73,14 +79,20 @@ final readonly class RemainingWork
     public function arranged(Arrangement $arrangement): self
     {
         return new self(
-            $this->steps,
-            $this->left,
-            Timetable::of(array_values($this->left), $this->days, $arrangement->pins, $this->here, $this->held),
-            $arrangement,
-            $this->days,
-            $this->here,
-            $this->held,
-            $this->soonest,
+            steps: $this->steps,
+            left: $this->left,
+            timetable: Timetable::of(
+                steps: array_values($this->left),
+                days: $this->days,
+                pins: $arrangement->pins,
+                here: $this->here,
+                held: $this->held,
+            ),
+            arrangement: $arrangement,
+            days: $this->days,
+            here: $this->here,
+            held: $this->held,
+            soonest: $this->soonest,
         );
     }
 

@@ -54,83 +54,83 @@ final class RunSteps
         $making = $this->plan->making($run);
         $sections = count($run->sections);
         $dry = $this->list->ofRun(
-            $run,
-            'dry',
-            'dry run',
-            'Lay it out, plug it in, see that the connector lands where it should.',
-            $metres,
-            2,
-            ['tape measure'],
-            '',
-            [],
+            run: $run,
+            kind: 'dry',
+            title: 'dry run',
+            why: 'Lay it out, plug it in, see that the connector lands where it should.',
+            units: $metres,
+            people: 2,
+            tools: ['tape measure'],
+            caution: '',
+            after: [],
         );
         $units = $this->units($run, [$dry, ...$before]);
         $cables = $this->cables($run, $units);
         $loose = $this->list->ofRun(
-            $run,
-            'loose',
-            'loose test',
-            'The whole thing is tried before anything is stuck: single channels, white, one mix.',
-            1,
-            1,
-            ['meter', 'bench supply'],
-            'Volts and polarity by meter before the strip is on. Never connect strip to mains.',
-            [$dry, ...$cables],
+            run: $run,
+            kind: 'loose',
+            title: 'loose test',
+            why: 'The whole thing is tried before anything is stuck: single channels, white, one mix.',
+            units: 1,
+            people: 1,
+            tools: ['meter', 'bench supply'],
+            caution: 'Volts and polarity by meter before the strip is on. Never connect strip to mains.',
+            after: [$dry, ...$cables],
         );
         $measured = $making->cut === '' ? $profile : $making->cut === 'before';
         $fixed = $loose;
         if ($measured) {
             $fixed = $this->list->ofRun(
-                $run,
-                'cut',
-                'cut to measure',
-                $profile
+                run: $run,
+                kind: 'cut',
+                title: 'cut to measure',
+                why: $profile
                     ? 'At marks only; it has to fit before it goes into profile.'
                     : 'At marks only, beforehand: measure twice.',
-                $sections,
-                1,
-                ['scissors'],
-                '',
-                [$loose],
+                units: $sections,
+                people: 1,
+                tools: ['scissors'],
+                caution: '',
+                after: [$loose],
             );
         }
         $fixed = $profile
             ? $this->list->ofRun(
-                $run,
-                'profile',
-                'make up profile on the bench, then up with it',
-                sprintf(
+                run: $run,
+                kind: 'profile',
+                title: 'make up profile on the bench, then up with it',
+                why: sprintf(
                     'Strip into profile, clips on its back every %.2f m, profile up; the diffuser comes last.',
                     Fixings::ANCHOR,
                 ),
-                $metres,
-                2,
-                ['saw', 'drill'],
-                'Ladders: two people. Wear glasses at the saw.',
-                [$fixed],
+                units: $metres,
+                people: 2,
+                tools: ['saw', 'drill'],
+                caution: 'Ladders: two people. Wear glasses at the saw.',
+                after: [$fixed],
             )
             : $this->list->ofRun(
-                $run,
-                'stick',
-                'clean and stick, a hand’s length at a time',
-                'It holds on clean ground only; no creases.',
-                $metres,
-                1,
-                ['cleaning alcohol', 'roller'],
-                'Alcohol burns: air the room, no flame.',
-                [$fixed],
+                run: $run,
+                kind: 'stick',
+                title: 'clean and stick, a hand’s length at a time',
+                why: 'It holds on clean ground only; no creases.',
+                units: $metres,
+                people: 1,
+                tools: ['cleaning alcohol', 'roller'],
+                caution: 'Alcohol burns: air the room, no flame.',
+                after: [$fixed],
             );
         if (!$measured) {
             $fixed = $this->list->ofRun(
-                $run,
-                'cut',
-                'cut back from the unfed end',
-                'At marks only; what is fixed already cannot come up short.',
-                $sections,
-                1,
-                ['scissors'],
-                '',
-                [$fixed],
+                run: $run,
+                kind: 'cut',
+                title: 'cut back from the unfed end',
+                why: 'At marks only; what is fixed already cannot come up short.',
+                units: $sections,
+                people: 1,
+                tools: ['scissors'],
+                caution: '',
+                after: [$fixed],
             );
         }
         [$joints, $minutes, $kinds] = $this->joints($run);
@@ -140,67 +140,69 @@ final class RunSteps
             $joints === 0
                 ? $fixed
                 : $this->list->ofRun(
-                    $run,
-                    'joints',
-                    sprintf($verb, $joints),
-                    $soldered
+                    run: $run,
+                    kind: 'joints',
+                    title: sprintf($verb, $joints),
+                    why: $soldered
                         ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.'
                         : 'Every core by its mark, then pulled at.',
-                    $minutes / StepMinutes::MINUTES['joints'],
-                    1,
-                    $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'],
-                    $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.',
-                    [$fixed],
+                    units: $minutes / StepMinutes::MINUTES['joints'],
+                    people: 1,
+                    tools: $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'],
+                    caution: $soldered
+                        ? 'Flux fumes: air. Hot iron: a stand.'
+                        : 'Nothing is live while a joint is made.',
+                    after: [$fixed],
                 );
         $last = $this->list->ofRun(
-            $run,
-            'second',
-            'second test',
-            'After the joints and before sealing: what is wrong is still within reach.',
-            1,
-            1,
-            ['meter'],
-            'At both-end feeds lift one at a time and compare.',
-            [$made],
+            run: $run,
+            kind: 'second',
+            title: 'second test',
+            why: 'After the joints and before sealing: what is wrong is still within reach.',
+            units: 1,
+            people: 1,
+            tools: ['meter'],
+            caution: 'At both-end feeds lift one at a time and compare.',
+            after: [$made],
         );
         if ($making->seal === 'glue') {
             $last = $this->list->ofRun(
-                $run,
-                'seal',
-                'seal the ends with hot glue and tape',
-                'Set in minutes; not for where it stays wet.',
-                2 * $sections,
-                1,
-                ['glue gun', 'tape'],
-                'Hot glue burns the skin.',
-                [$last],
+                run: $run,
+                kind: 'seal',
+                title: 'seal the ends with hot glue and tape',
+                why: 'Set in minutes; not for where it stays wet.',
+                units: 2 * $sections,
+                people: 1,
+                tools: ['glue gun', 'tape'],
+                caution: 'Hot glue burns the skin.',
+                after: [$last],
             );
         } elseif ($making->seal === 'silicone' || $this->plan->damp($run)) {
             $last = $this->list->ofRun(
-                $run,
-                'seal',
-                'seal the ends with silicone',
-                'It stays damp: silicone, a day to cure.',
-                2 * $sections,
-                1,
-                ['silicone'],
-                'Silicone gives off acid while it cures: air.',
-                [$last],
-                self::CURE,
+                run: $run,
+                kind: 'seal',
+                title: 'seal the ends with silicone',
+                why: 'It stays damp: silicone, a day to cure.',
+                units: 2 * $sections,
+                people: 1,
+                tools: ['silicone'],
+                caution: 'Silicone gives off acid while it cures: air.',
+                after: [$last],
+                wait: self::CURE,
             );
         }
 
         return $profile
             ? $this->list->ofRun(
-                $run,
-                'diffuser',
-                'diffuser on',
-                'Last, when nothing has to be reached any more.',
-                $metres,
-                1,
-                [],
-                '',
-                [$last],
+                run: $run,
+                kind: 'diffuser',
+                title: 'diffuser on',
+                why: 'Last, when nothing has to be reached any more.',
+                units: $metres,
+                people: 1,
+                tools: [],
+                caution: '',
+                after: [$last],
             )
             : $last;
     }
@@ -223,15 +225,15 @@ final class RunSteps
                         ? 'fix the supply'
                         : 'fix the controller');
             $step = $this->list->ofRun(
-                $run,
-                'supply',
-                $title,
-                'Cables need something to begin at.',
-                count($new),
-                1,
-                ['drill', 'screwdriver'],
-                'Leave air around a supply. Mains terminals are for a licensed person.',
-                $after,
+                run: $run,
+                kind: 'supply',
+                title: $title,
+                why: 'Cables need something to begin at.',
+                units: count($new),
+                people: 1,
+                tools: ['drill', 'screwdriver'],
+                caution: 'Leave air around a supply. Mains terminals are for a licensed person.',
+                after: $after,
             );
             $this->fixed += array_fill_keys($new, $step);
         }
@@ -252,15 +254,15 @@ final class RunSteps
         if ($new !== []) {
             $metres = array_sum(array_map(static fn(LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new));
             $step = $this->list->ofRun(
-                $run,
-                'cables',
-                'lay cables, mark both ends',
-                'Leads are marked first, on alternating sides of the strip.',
-                $metres,
-                1,
-                ['cutter', 'labels'],
-                'A ladder stands on firm ground and somebody holds it.',
-                $after,
+                run: $run,
+                kind: 'cables',
+                title: 'lay cables, mark both ends',
+                why: 'Leads are marked first, on alternating sides of the strip.',
+                units: $metres,
+                people: 1,
+                tools: ['cutter', 'labels'],
+                caution: 'A ladder stands on firm ground and somebody holds it.',
+                after: $after,
             );
             $this->laid += array_fill_keys(array_keys($new), $step);
             $this->new[$run->id] = $new;

@@ -43,21 +43,21 @@ final readonly class Step
     public function after(array $after): self
     {
         return new self(
-            $this->id,
-            $this->kind,
-            $this->place,
-            $this->title,
-            $this->why,
-            $this->units,
-            $this->table,
-            $this->minutes,
-            $this->range,
-            $this->people,
-            $this->tools,
-            $this->caution,
-            array_values(array_unique($after)),
-            $this->wait,
-            $this->needs,
+            id: $this->id,
+            kind: $this->kind,
+            place: $this->place,
+            title: $this->title,
+            why: $this->why,
+            units: $this->units,
+            table: $this->table,
+            minutes: $this->minutes,
+            range: $this->range,
+            people: $this->people,
+            tools: $this->tools,
+            caution: $this->caution,
+            after: array_values(array_unique($after)),
+            wait: $this->wait,
+            needs: $this->needs,
         );
     }
 }

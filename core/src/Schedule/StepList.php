@@ -66,18 +66,18 @@ final class StepList
         int $wait = 0,
     ): string {
         return $this->add(
-            $kind,
-            $run->id,
-            $this->plan->places[$run->place]->name ?? '',
-            "{$run->name()}: {$title}",
-            $why,
-            $units,
-            $people,
-            $tools,
-            $caution,
-            $after,
-            $wait,
-            $this->needs($kind, $run),
+            kind: $kind,
+            of: $run->id,
+            place: $this->plan->places[$run->place]->name ?? '',
+            title: "{$run->name()}: {$title}",
+            why: $why,
+            units: $units,
+            people: $people,
+            tools: $tools,
+            caution: $caution,
+            after: $after,
+            wait: $wait,
+            needs: $this->needs($kind, $run),
         );
     }
 
@@ -102,21 +102,21 @@ final class StepList
     ): string {
         $table = Productivity::fives(StepMinutes::MINUTES[$kind] * $units);
         $this->steps[] = new Step(
-            "{$kind}-{$of}",
-            $kind,
-            $place,
-            $title,
-            $why,
-            $units,
-            $table,
-            $this->productivity->minutes($kind, $table),
-            $this->productivity->range($kind, $table),
-            $people,
-            $tools,
-            $caution,
-            $after,
-            $wait,
-            $needs,
+            id: "{$kind}-{$of}",
+            kind: $kind,
+            place: $place,
+            title: $title,
+            why: $why,
+            units: $units,
+            table: $table,
+            minutes: $this->productivity->minutes($kind, $table),
+            range: $this->productivity->range($kind, $table),
+            people: $people,
+            tools: $tools,
+            caution: $caution,
+            after: $after,
+            wait: $wait,
+            needs: $needs,
         );
 
         return "{$kind}-{$of}";

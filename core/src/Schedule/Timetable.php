@@ -218,14 +218,14 @@ final class Timetable
             $today = min($left, self::DAY - $from);
             $there = array_values(array_filter($crew, fn(int $p): bool => $p < $this->days->people($day)));
             $this->slots[] = new Slot(
-                $step,
-                $this->days->date($day),
-                $from,
-                $from + $today,
-                $there === [] ? [0] : $there,
-                $this->path->critical($step->id),
-                $left === $today,
-                count($there) < $step->people,
+                step: $step,
+                day: $this->days->date($day),
+                from: $from,
+                to: $from + $today,
+                people: $there === [] ? [0] : $there,
+                critical: $this->path->critical($step->id),
+                last: $left === $today,
+                short: count($there) < $step->people,
             );
             $at = ($day + 1) * self::DAY;
         }

@@ -162,11 +162,23 @@ final class Clause
     public function slip(?Word $word, string $message, ?string $instead = null): Slip
     {
         if ($word !== null) {
-            return new Slip($word->line, $word->column, $word->length(), $message, $instead);
+            return new Slip(
+                line: $word->line,
+                column: $word->column,
+                length: $word->length(),
+                message: $message,
+                instead: $instead,
+            );
         }
         $last = $this->words[count($this->words) - 1];
 
-        return new Slip($last->line, $last->column + $last->length(), 0, $message, $instead);
+        return new Slip(
+            line: $last->line,
+            column: $last->column + $last->length(),
+            length: 0,
+            message: $message,
+            instead: $instead,
+        );
     }
 
     /** One letter off, or the same letters in another order. */

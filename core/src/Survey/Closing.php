@@ -34,7 +34,13 @@ final readonly class Closing
             $word = $last->measured->word;
             $instead = Length::write($length, $last->measured->system);
 
-            return new Slip($word->line, $word->column, $word->length(), $message . " Meant {$instead}?", $instead);
+            return new Slip(
+                line: $word->line,
+                column: $word->column,
+                length: $word->length(),
+                message: $message . " Meant {$instead}?",
+                instead: $instead,
+            );
         }
 
         return new Slip(

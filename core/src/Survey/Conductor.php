@@ -103,13 +103,13 @@ final readonly class Conductor
             );
 
         return new self(
-            'mm2',
-            $key,
-            $make,
-            $ohms / 1000,
-            self::FLEXIBLE_AMPS[$key] ?? null,
-            'IEC 60228:2004, greatest resistance at 20 °C (from memory)',
-            'BS 7671 table 4F3A (from memory)',
+            system: 'mm2',
+            size: $key,
+            make: $make,
+            ohmsPerMetre: $ohms / 1000,
+            capacity: self::FLEXIBLE_AMPS[$key] ?? null,
+            resistanceSource: 'IEC 60228:2004, greatest resistance at 20 °C (from memory)',
+            capacitySource: 'BS 7671 table 4F3A (from memory)',
         );
     }
 
@@ -125,13 +125,13 @@ final readonly class Conductor
         $amps = self::AWG_AMPS[(int) $gauge] ?? null;
 
         return new self(
-            'awg',
-            (string) $gauge,
-            $make,
-            $ohms,
-            $amps,
-            'ASTM B258 diameter, IEC 60028 copper',
-            $gauge >= 20 ? 'common practice, no source' : 'NEC 402.5 (from memory)',
+            system: 'awg',
+            size: (string) $gauge,
+            make: $make,
+            ohmsPerMetre: $ohms,
+            capacity: $amps,
+            resistanceSource: 'ASTM B258 diameter, IEC 60028 copper',
+            capacitySource: $gauge >= 20 ? 'common practice, no source' : 'NEC 402.5 (from memory)',
         );
     }
 }

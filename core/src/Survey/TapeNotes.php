@@ -62,11 +62,11 @@ final class TapeNotes
             $reader->clause(new Clause($clause));
         }
         $sheet = TapeSheet::of(
-            $reader->start,
-            $reader->legs,
-            $reader->close !== null,
-            $reader->site->site(),
-            $reader->lengths->system(),
+            start: $reader->start,
+            legs: $reader->legs,
+            closed: $reader->close !== null,
+            site: $reader->site->site(),
+            system: $reader->lengths->system(),
         );
         if (
             $reader->close !== null &&
@@ -157,7 +157,14 @@ final class TapeNotes
             $gaps[] = $this->readGap($clause, $measured->metres, $gaps);
         }
 
-        return new Leg($measured, $this->heading, $runs, $gaps, $climbs, $word?->is('down') === true);
+        return new Leg(
+            measured: $measured,
+            heading: $this->heading,
+            runs: $runs,
+            gaps: $gaps,
+            climbs: $climbs,
+            down: $word?->is('down') === true,
+        );
     }
 
     /** @return non-empty-list<string> the runs along one leg, parted by “and” */

@@ -85,17 +85,17 @@ final readonly class TapeSheet
         }
 
         return new self(
-            $start,
-            $corners,
-            $closed,
-            $openings,
-            array_map(static fn(RunTrack $t): RunPath => $t->path(), $tracks),
-            $climbs,
-            $site,
-            $spots,
-            $legs,
-            $system,
-            [],
+            start: $start,
+            corners: $corners,
+            closed: $closed,
+            openings: $openings,
+            runs: array_map(static fn(RunTrack $t): RunPath => $t->path(), $tracks),
+            climbs: $climbs,
+            site: $site,
+            spots: $spots,
+            legs: $legs,
+            system: $system,
+            slips: [],
         );
     }
 
@@ -103,17 +103,17 @@ final readonly class TapeSheet
     public function with(array $slips): self
     {
         return new self(
-            $this->start,
-            $this->corners,
-            $this->closed,
-            $this->openings,
-            $this->runs,
-            $this->climbs,
-            $this->site,
-            $this->spots,
-            $this->legs,
-            $this->system,
-            $slips,
+            start: $this->start,
+            corners: $this->corners,
+            closed: $this->closed,
+            openings: $this->openings,
+            runs: $this->runs,
+            climbs: $this->climbs,
+            site: $this->site,
+            spots: $this->spots,
+            legs: $this->legs,
+            system: $this->system,
+            slips: $slips,
         );
     }
 }

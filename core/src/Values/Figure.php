@@ -31,15 +31,15 @@ final readonly class Figure
     public function named(string $label): self
     {
         return new self(
-            $label,
-            $this->value,
-            $this->unit,
-            $this->decimals,
-            $this->formula,
-            $this->inputs,
-            $this->assumption,
-            $this->source,
-            $this->range,
+            label: $label,
+            value: $this->value,
+            unit: $this->unit,
+            decimals: $this->decimals,
+            formula: $this->formula,
+            inputs: $this->inputs,
+            assumption: $this->assumption,
+            source: $this->source,
+            range: $this->range,
         );
     }
 

@@ -32,39 +32,53 @@ final class FindingsTest extends TestCase
     private static function lit(RunResult $of, array $light): RunResult
     {
         return new RunResult(
-            $of->pitch,
-            $light,
-            $of->volts,
-            $of->railAmps,
-            $of->cables,
-            $of->feeds,
-            $of->channelAmps,
-            $of->supplyVolts,
-            $of->supplyAmps,
-            [$light, $light],
-            $of->balance,
-            $of->loadWatts,
-            $of->railWatts,
-            $of->iterations,
-            [0 => $light],
-            $of->nominal,
+            pitch: $of->pitch,
+            light: $light,
+            volts: $of->volts,
+            railAmps: $of->railAmps,
+            cables: $of->cables,
+            feeds: $of->feeds,
+            channelAmps: $of->channelAmps,
+            supplyVolts: $of->supplyVolts,
+            supplyAmps: $of->supplyAmps,
+            spread: [$light, $light],
+            balance: $of->balance,
+            loadWatts: $of->loadWatts,
+            railWatts: $of->railWatts,
+            iterations: $of->iterations,
+            channelLight: [0 => $light],
+            nominal: $of->nominal,
         );
     }
 
     private static function scened(): Plan
     {
-        return Demo::with(Demo::run('4.00', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'), [
-            'kind' => 'SetScene',
-            'name' => 'Evening',
-            'levels' => [['of' => 'c1', 'duties' => [0.3]]],
-        ]);
+        return Demo::with(
+            Demo::run(
+                metres: '4.00',
+                strip: 'strip-single-24',
+                supply: 'supply-24-240',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x25',
+            ),
+            [
+                'kind' => 'SetScene',
+                'name' => 'Evening',
+                'levels' => [['of' => 'c1', 'duties' => [0.3]]],
+            ],
+        );
     }
 
     /** @return list<Finding> */
     private static function inScene(RunResult|Refusal $scene, RunResult $full): array
     {
         return SceneFindings::of(
-            new JobState(self::scened(), ['line' => $full], Demo::shelf(), [], ['e1' => ['line' => $scene]]),
+            new JobState(
+                plan: self::scened(),
+                results: ['line' => $full],
+                shelf: Demo::shelf(),
+                scenes: ['e1' => ['line' => $scene]],
+            ),
         );
     }
 

@@ -32,7 +32,7 @@ final class FixesTest extends TestCase
             string $cable,
             array ...$changes,
         ): callable => static fn(): Plan => Demo::with(
-            Demo::run($metres, $strip, $supply, $controller, $cable),
+            Demo::run(metres: $metres, strip: $strip, supply: $supply, controller: $controller, cable: $cable),
             ...$changes,
         );
         yield 'uneven' => [$cove(), 'evenness'];
@@ -172,7 +172,13 @@ final class FixesTest extends TestCase
             'repeats-same',
         ];
         $described = static fn(string $text, array ...$changes): callable => static fn(): Plan => Demo::with(
-            Demo::run('6', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'),
+            Demo::run(
+                metres: '6',
+                strip: 'strip-rgbw-24',
+                supply: 'supply-24-240',
+                controller: 'controller-zigbee-4',
+                cable: 'cable-5x075',
+            ),
             ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n6 line\n{$text}"],
             ...$changes,
         );
@@ -190,7 +196,13 @@ final class FixesTest extends TestCase
         ];
         yield 'a profile that gets too hot' => [
             static fn(): Plan => Demo::with(
-                Demo::run('3', 'strip-rgb-24', 'supply-24-150', 'controller-zigbee-4', 'cable-5x075'),
+                Demo::run(
+                    metres: '3',
+                    strip: 'strip-rgb-24',
+                    supply: 'supply-24-150',
+                    controller: 'controller-zigbee-4',
+                    cable: 'cable-5x075',
+                ),
                 ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n3 line\nrun line, profile"],
                 ['kind' => 'SetMaking', 'run' => 'line', 'profile' => 'profile-outdoor'],
             ),

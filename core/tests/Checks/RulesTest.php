@@ -30,7 +30,13 @@ final class RulesTest extends TestCase
             string $supply,
             string $controller,
             string $cable,
-        ): callable => static fn(): Plan => Demo::run($m, $strip, $supply, $controller, $cable);
+        ): callable => static fn(): Plan => Demo::run(
+            metres: $m,
+            strip: $strip,
+            supply: $supply,
+            controller: $controller,
+            cable: $cable,
+        );
         yield 'a long run fed at one end' => [$cove(), 'evenness', Severity::Stop];
         yield 'its two ends where they meet' => [$cove(), 'seam', Severity::Stop];
         yield 'high volts' => [
@@ -126,7 +132,13 @@ final class RulesTest extends TestCase
     /** The amps of a cable that carries all when the other feed is dead: 18 AWG carries 6 A (NEC 402.5, from memory). */
     public function test_a_dead_feed_is_not_hidden_by_the_other(): void
     {
-        $plan = Demo::run('20', 'strip-single-24', 'supply-24-320', 'controller-zigbee-1', 'cable-2x18awg');
+        $plan = Demo::run(
+            metres: '20',
+            strip: 'strip-single-24',
+            supply: 'supply-24-320',
+            controller: 'controller-zigbee-1',
+            cable: 'cable-2x18awg',
+        );
         $plan = Demo::with(
             $plan,
             ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 200],

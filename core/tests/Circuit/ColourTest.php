@@ -43,7 +43,13 @@ final class ColourTest extends TestCase
     /** Blue and green need more volts than red (common practice): the far end of a starved RGB run, whose red chips have fewer volts, turns red. */
     public function test_a_starved_colour_run_wanders(): void
     {
-        $plan = Demo::run('8', 'strip-rgb-12', 'supply-12-360', 'controller-wifi-4', 'cable-4x15');
+        $plan = Demo::run(
+            metres: '8',
+            strip: 'strip-rgb-12',
+            supply: 'supply-12-360',
+            controller: 'controller-wifi-4',
+            cable: 'cable-4x15',
+        );
         $run = $plan->run('line');
         $strip = $plan->strip($run->strip) ?? self::fail();
         $far = RunFigures::shift(Engine::solve($plan, $run), $strip)->value;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Circuit;
 
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Fingerprint;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FigureAssertions;
 use EmberDusk\Values\Refusal;
@@ -86,7 +87,7 @@ final class EngineTest extends TestCase
     public function test_a_fingerprint_knows_the_circuit_and_nothing_else(): void
     {
         $plan = Demo::plan();
-        $print = static fn($p): string => Engine::fingerprint($p, Engine::islandOf($p, $p->run('cove')));
+        $print = static fn($p): string => Fingerprint::of($p, Engine::islandOf($p, $p->run('cove')));
         self::assertSame(
             $print($plan),
             $print(Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'Else', 'client' => ''])),

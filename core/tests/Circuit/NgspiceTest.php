@@ -33,32 +33,56 @@ final class NgspiceTest extends TestCase
         ];
         yield 'starved 12 V single colour, 9 m from one end' => [
             static fn(): Plan => Demo::run(
-                '9',
-                'strip-single-12',
-                'supply-12-240',
-                'controller-zigbee-1',
-                'cable-2x18awg',
+                metres: '9',
+                strip: 'strip-single-12',
+                supply: 'supply-12-240',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x18awg',
             ),
         ];
         yield 'supply deep in its current limit' => [
             static fn(): Plan => Demo::with(
-                Demo::run('20', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25'),
+                Demo::run(
+                    metres: '20',
+                    strip: 'strip-single-24',
+                    supply: 'supply-24-100',
+                    controller: 'controller-zigbee-1',
+                    cable: 'cable-2x25',
+                ),
                 ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends'],
             ),
         ];
         yield '12 V tunable white in two sections over a gap' => [
             static fn(): Plan => Demo::with(
-                Demo::run('6', 'strip-tunable-12', 'supply-12-240', 'controller-zigbee-2', 'cable-3x14awg'),
+                Demo::run(
+                    metres: '6',
+                    strip: 'strip-tunable-12',
+                    supply: 'supply-12-240',
+                    controller: 'controller-zigbee-2',
+                    cable: 'cable-3x14awg',
+                ),
                 ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => '6 line, gap 0.9 at 2.4 window'],
                 ['kind' => 'AddFeed', 'run' => 'line', 'at' => 5.1],
             ),
         ];
         yield 'RGB starved at 12 V, 8 m from one end' => [
-            static fn(): Plan => Demo::run('8', 'strip-rgb-12', 'supply-12-360', 'controller-wifi-4', 'cable-4x075'),
+            static fn(): Plan => Demo::run(
+                metres: '8',
+                strip: 'strip-rgb-12',
+                supply: 'supply-12-360',
+                controller: 'controller-wifi-4',
+                cable: 'cable-4x075',
+            ),
         ];
         yield 'RGBW ring fed at four points' => [
             static fn(): Plan => Demo::with(
-                Demo::run('12.8', 'strip-rgbw-24', 'supply-24-480', 'controller-zigbee-4', 'cable-5x075'),
+                Demo::run(
+                    metres: '12.8',
+                    strip: 'strip-rgbw-24',
+                    supply: 'supply-24-480',
+                    controller: 'controller-zigbee-4',
+                    cable: 'cable-5x075',
+                ),
                 ['kind' => 'FeedPattern', 'run' => 'line', 'pattern' => 'ends'],
                 ['kind' => 'AddFeed', 'run' => 'line', 'at' => 4.2],
                 ['kind' => 'AddFeed', 'run' => 'line', 'at' => 8.7],
@@ -132,7 +156,13 @@ final class NgspiceTest extends TestCase
         ];
         yield 'a switched leg with taps behind a tunable run' => [
             static fn(): Plan => Demo::with(
-                Demo::run('12', 'strip-tunable-24', 'supply-24-240', 'controller-zigbee-2', 'cable-3x15'),
+                Demo::run(
+                    metres: '12',
+                    strip: 'strip-tunable-24',
+                    supply: 'supply-24-240',
+                    controller: 'controller-zigbee-2',
+                    cable: 'cable-3x15',
+                ),
                 ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => '12 line, gap 0.5 at 6 beam'],
                 ['kind' => 'TapLeg', 'run' => 'line', 'leg' => 'cable-3x25', 'drop' => 'cable-3x075'],
             ),
@@ -146,7 +176,13 @@ final class NgspiceTest extends TestCase
         ];
         yield 'rails reckoned from copper in a warm job' => [
             static fn(): Plan => Demo::with(
-                Demo::run('6', 'strip-single-24-copper', 'supply-24-150', 'controller-zigbee-1', 'cable-2x15'),
+                Demo::run(
+                    metres: '6',
+                    strip: 'strip-single-24-copper',
+                    supply: 'supply-24-150',
+                    controller: 'controller-zigbee-1',
+                    cable: 'cable-2x15',
+                ),
                 [
                     'kind' => 'SetLimits',
                     'drop' => 0.05,
@@ -171,7 +207,13 @@ final class NgspiceTest extends TestCase
         yield 'a repeater whose grounds are one' => [static fn(): Plan => $repeated('repeater-4')];
         yield 'a repeater whose grounds are apart' => [static fn(): Plan => $repeated('repeater-5-apart')];
         $lamps = static fn(int $count): Plan => Demo::with(
-            Demo::run('7', 'strip-tunable-24', 'supply-24-480', 'controller-zigbee-2', 'cable-3x15'),
+            Demo::run(
+                metres: '7',
+                strip: 'strip-tunable-24',
+                supply: 'supply-24-480',
+                controller: 'controller-zigbee-2',
+                cable: 'cable-3x15',
+            ),
             ['kind' => 'SetFixture', 'kit' => 'fixture-reading-24', 'place' => 'room', 'count' => $count],
             ['kind' => 'HangFixture', 'fixture' => 'x1', 'on' => 's1', 'kit' => 'cable-2x075', 'length' => 30],
         );
@@ -179,14 +221,26 @@ final class NgspiceTest extends TestCase
         yield 'constant power near its limit' => [static fn(): Plan => $lamps(20)];
         yield 'fixtures held below their least volts' => [
             static fn(): Plan => Demo::with(
-                Demo::run('5', 'strip-single-12', 'supply-12-60', 'controller-zigbee-1', 'cable-2x15'),
+                Demo::run(
+                    metres: '5',
+                    strip: 'strip-single-12',
+                    supply: 'supply-12-60',
+                    controller: 'controller-zigbee-1',
+                    cable: 'cable-2x15',
+                ),
                 ['kind' => 'SetFixture', 'kit' => 'fixture-downlight-12', 'place' => 'room', 'count' => 9],
                 ['kind' => 'HangFixture', 'fixture' => 'x1', 'on' => 's1', 'kit' => 'cable-2x075', 'length' => 12],
             ),
         ];
         yield 'a battery behind plugs' => [
             static fn(): Plan => Demo::with(
-                Demo::run('5', 'strip-single-12', 'battery-6', 'controller-zigbee-1', 'cable-2x15'),
+                Demo::run(
+                    metres: '5',
+                    strip: 'strip-single-12',
+                    supply: 'battery-6',
+                    controller: 'controller-zigbee-1',
+                    cable: 'cable-2x15',
+                ),
                 ['kind' => 'SetBlocks', 'supply' => 's1', 'series' => 2, 'parallel' => 3],
                 ['kind' => 'SetCable', 'cable' => 'k1', 'joint' => 'connector-plug', 'fuse' => 'fuse-5'],
                 ['kind' => 'SetCable', 'cable' => 'k2', 'joint' => 'connector-clip'],
@@ -194,11 +248,11 @@ final class NgspiceTest extends TestCase
         ];
         yield '24 V on a 12 V strip' => [
             static fn(): Plan => Demo::run(
-                '2',
-                'strip-single-12',
-                'supply-24-240',
-                'controller-zigbee-1',
-                'cable-2x15',
+                metres: '2',
+                strip: 'strip-single-12',
+                supply: 'supply-24-240',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x15',
             ),
         ];
     }

@@ -106,13 +106,20 @@ final class RandomCircuitsTest extends TestCase
         for ($s = 0; $s < $supplies; $s++) {
             $plus = $net->node("s{$s}_p", $volts);
             $minus = $s === 0 ? 0 : $net->node("s{$s}_m", 0.0);
-            $net->sources[] = new Source("s{$s}", $plus, $volts, mt_rand(1, 30) / 1000, mt_rand(5, 200) / 10, $minus);
+            $net->sources[] = new Source(
+                name: "s{$s}",
+                plus: $plus,
+                emf: $volts,
+                ohms: mt_rand(1, 30) / 1000,
+                limit: mt_rand(5, 200) / 10,
+                minus: $minus,
+            );
             $net->draws[] = new Draw("d{$s}", $plus, $minus, mt_rand(0, 20) / 1000);
             $hub = [$net->node("h{$s}_p", $volts)];
-            $net->resistor("h{$s}_p", 'k', $plus, $hub[0], mt_rand(2, 200) / 1000);
+            $net->resistor(name: "h{$s}_p", part: 'k', from: $plus, to: $hub[0], ohms: mt_rand(2, 200) / 1000);
             for ($c = 1; $c <= $channels; $c++) {
                 $hub[] = $net->node("h{$s}_{$c}", 0.0);
-                $net->resistor("h{$s}_{$c}", 'k', $hub[$c], $minus, mt_rand(2, 200) / 1000);
+                $net->resistor(name: "h{$s}_{$c}", part: 'k', from: $hub[$c], to: $minus, ohms: mt_rand(2, 200) / 1000);
             }
             $hubs[] = $hub;
         }
@@ -121,22 +128,30 @@ final class RandomCircuitsTest extends TestCase
         $ring = $supplies === 1 && mt_rand(0, 2) === 0;
         $kinds['ring'] = $ring;
         for ($r = 0; $r < $runs; $r++) {
-            self::strip($net, "r{$r}", $volts, $channels, $pixels, $hubs, $ring);
+            self::strip(
+                net: $net,
+                name: "r{$r}",
+                volts: $volts,
+                channels: $channels,
+                pixels: $pixels,
+                hubs: $hubs,
+                ring: $ring,
+            );
         }
         $kinds['constant power'] = mt_rand(0, 3) === 0;
         if ($kinds['constant power']) {
             $plus = $net->node('lamp_p', $volts);
             $minus = $net->node('lamp_m', 0.0);
             $ohms = mt_rand(20, 900) / 1000;
-            $net->resistor('lamp_p', 'k', $net->sources[0]->plus, $plus, $ohms);
-            $net->resistor('lamp_m', 'k', $minus, 0, $ohms);
+            $net->resistor(name: 'lamp_p', part: 'k', from: $net->sources[0]->plus, to: $plus, ohms: $ohms);
+            $net->resistor(name: 'lamp_m', part: 'k', from: $minus, to: 0, ohms: $ohms);
             // A cable of R ohm lets through E²/4R at most; up to that, and some below their least volts.
             $net->points[] = new Point(
-                'lamp',
-                'lamp',
-                $plus,
-                $minus,
-                new ConstantPower(
+                part: 'lamp',
+                name: 'lamp',
+                plus: $plus,
+                minus: $minus,
+                load: new ConstantPower(
                     ((mt_rand(1, 22) / 100) * $volts ** 2) / (2 * $ohms) / 2,
                     (mt_rand(30, 95) / 100) * $volts,
                 ),
@@ -164,11 +179,11 @@ final class RandomCircuitsTest extends TestCase
             $loads[] = $pixels
                 ? new ConstantCurrent(mt_rand(20, 80) / 1000, 0.5 * $volts, (mt_rand(65, 90) / 100) * $volts)
                 : new ResistorLimited(
-                    $volts,
-                    mt_rand(2, 60) / 1000,
-                    ($leds = [5 => 1, 12 => 3, 24 => 6][(int) $volts]),
-                    ($volts / ($leds + 2)) * (0.7 + mt_rand(0, 50) / 100),
-                    0.05,
+                    volts: $volts,
+                    nominal: mt_rand(2, 60) / 1000,
+                    leds: ($leds = [5 => 1, 12 => 3, 24 => 6][(int) $volts]),
+                    ledVolts: ($volts / ($leds + 2)) * (0.7 + mt_rand(0, 50) / 100),
+                    slope: 0.05,
                 );
         }
         $pieces = max(count($hubs), mt_rand(1, 4));
@@ -186,16 +201,16 @@ final class RandomCircuitsTest extends TestCase
                     ? [$net->node("{$name}_q{$n}", $volts), ...array_slice($next, 1)]
                     : $next;
             $net->stretches[] = new Stretch(
-                $name,
-                $name,
-                $at,
-                $groups,
-                0.05,
-                mt_rand(5, 300) / 1000,
-                mt_rand(5, 300) / 1000,
-                $loads,
-                $pad,
-                $end,
+                run: $name,
+                prefix: $name,
+                first: $at,
+                groups: $groups,
+                pitch: 0.05,
+                plusRail: mt_rand(5, 300) / 1000,
+                returnRail: mt_rand(5, 300) / 1000,
+                loads: $loads,
+                start: $pad,
+                end: $end,
             );
             if ((!$last || mt_rand(0, 1) === 1 || $end !== $next) && $next !== $first) {
                 self::tail($net, "{$name}_k{$n}", $hubs[$zone], $next);
@@ -224,7 +239,7 @@ final class RandomCircuitsTest extends TestCase
     {
         $ohms = mt_rand(5, 800) / 1000;
         foreach ($pad as $t => $node) {
-            $net->resistor("{$name}_{$t}", 'k', $hub[$t], $node, $ohms);
+            $net->resistor(name: "{$name}_{$t}", part: 'k', from: $hub[$t], to: $node, ohms: $ohms);
         }
     }
 
@@ -308,10 +323,16 @@ final class RandomCircuitsTest extends TestCase
     {
         $net = new Network();
         $plus = $net->node('s_p', 24.0);
-        $net->sources[] = new Source('s', $plus, 24.0, 1e-3, 1e6);
+        $net->sources[] = new Source(name: 's', plus: $plus, emf: 24.0, ohms: 1e-3, limit: 1e6);
         $lamp = $net->node('lamp_p', 24.0);
-        $net->resistor('k', 'k', $plus, $lamp, $ohms - 1e-3);
-        $net->points[] = new Point('lamp', 'lamp', $lamp, 0, new ConstantPower($watts, 4.0));
+        $net->resistor(name: 'k', part: 'k', from: $plus, to: $lamp, ohms: $ohms - 1e-3);
+        $net->points[] = new Point(
+            part: 'lamp',
+            name: 'lamp',
+            plus: $lamp,
+            minus: 0,
+            load: new ConstantPower($watts, 4.0),
+        );
 
         return Newton::solve($net);
     }
@@ -355,28 +376,28 @@ final class RandomCircuitsTest extends TestCase
     {
         $net = new Network();
         $plus = $net->node('s_p', 12.0);
-        $net->sources[] = new Source('s', $plus, 12.0, 1e-3, 1e6);
+        $net->sources[] = new Source(name: 's', plus: $plus, emf: 12.0, ohms: 1e-3, limit: 1e6);
         $load = new ConstantCurrent(self::AMPS, 1.0, 2.0);
         $pads = array_map(
             static fn(int $n): array => [$net->node("a{$n}_p", 12.0), $net->node("a{$n}_1", 0.0)],
             range(0, count($lengths)),
         );
         foreach ($fed as $n) {
-            $net->resistor("p{$n}", 'k', $plus, $pads[$n][0], 1e-6);
-            $net->resistor("m{$n}", 'k', $pads[$n][1], 0, 1e-6);
+            $net->resistor(name: "p{$n}", part: 'k', from: $plus, to: $pads[$n][0], ohms: 1e-6);
+            $net->resistor(name: "m{$n}", part: 'k', from: $pads[$n][1], to: 0, ohms: 1e-6);
         }
         foreach ($lengths as $n => $length) {
             $net->stretches[] = new Stretch(
-                'r',
-                'r',
-                array_sum(array_slice($lengths, 0, $n)),
-                $length,
-                self::PITCH,
-                self::RAIL,
-                self::RAIL,
-                [$load],
-                $pads[$n],
-                $pads[$n + 1],
+                run: 'r',
+                prefix: 'r',
+                first: array_sum(array_slice($lengths, 0, $n)),
+                groups: $length,
+                pitch: self::PITCH,
+                plusRail: self::RAIL,
+                returnRail: self::RAIL,
+                loads: [$load],
+                start: $pads[$n],
+                end: $pads[$n + 1],
             );
         }
         $solution = Newton::solve($net);

@@ -15,7 +15,13 @@ final class ResistorLimitedTest extends TestCase
             [[24.0, 0.02, 6, 2.95], [12.0, 0.01, 3, 3.1], [5.0, 0.02, 1, 2.0], [24.0, 0.02, 0, 0.0]]
             as [$volts, $amps, $leds, $ledVolts]
         ) {
-            [$i] = (new ResistorLimited($volts, $amps, $leds, $ledVolts, 0.05))->evaluate([$volts]);
+            [$i] = (new ResistorLimited(
+                volts: $volts,
+                nominal: $amps,
+                leds: $leds,
+                ledVolts: $ledVolts,
+                slope: 0.05,
+            ))->evaluate([$volts]);
             self::assertEqualsWithDelta($amps, $i[0], 1e-12);
         }
     }
@@ -26,7 +32,7 @@ final class ResistorLimitedTest extends TestCase
         [$volts, $nominal, $k, $led, $n] = [24.0, 0.0096, 6, 2.9, 0.05];
         $r = ($volts - $k * $led) / $nominal;
         $vs = $led - $n * log($nominal / 1e-12 + 1);
-        $load = new ResistorLimited($volts, $nominal, $k, $led, $n);
+        $load = new ResistorLimited(volts: $volts, nominal: $nominal, leds: $k, ledVolts: $led, slope: $n);
         $points = [0.5, 8.0, 11.0, 13.5, 16.0, 17.4, 20.0, 24.0, 30.0, 60.0];
         [$amps, $slopes] = $load->evaluate($points);
         foreach ($points as $p => $u) {
@@ -44,14 +50,22 @@ final class ResistorLimitedTest extends TestCase
 
     public function test_reversed_volts_leak_next_to_nothing(): void
     {
-        [$i, $g] = (new ResistorLimited(24, 0.01, 6, 2.9, 0.05))->evaluate([-24.0, 0.0]);
+        [$i, $g] = (new ResistorLimited(volts: 24, nominal: 0.01, leds: 6, ledVolts: 2.9, slope: 0.05))->evaluate([
+            -24.0,
+            0.0,
+        ]);
         self::assertEqualsWithDelta([-1e-12 - 24e-12, -1e-12], $i, 1e-18);
         self::assertSame([1e-12, 1e-12], $g);
     }
 
     public function test_no_voltage_overflows(): void
     {
-        [$i, $g] = (new ResistorLimited(24, 0.01, 6, 2.9, 0.02))->evaluate([1e-9, 1.0, 1e3, 1e6]);
+        [$i, $g] = (new ResistorLimited(volts: 24, nominal: 0.01, leds: 6, ledVolts: 2.9, slope: 0.02))->evaluate([
+            1e-9,
+            1.0,
+            1e3,
+            1e6,
+        ]);
         foreach ([...$i, ...$g] as $value) {
             self::assertTrue(is_finite($value));
         }

@@ -32,22 +32,22 @@ final class RunResultTest extends TestCase
         $of = self::solved();
 
         return new RunResult(
-            $of->pitch,
-            $light,
-            $of->volts,
-            $of->railAmps,
-            $of->cables,
-            $of->feeds,
-            $of->channelAmps,
-            $of->supplyVolts,
-            $of->supplyAmps,
-            [$poor ?? $light, $rich ?? $light],
-            $of->balance,
-            $of->loadWatts,
-            $of->railWatts,
-            $of->iterations,
-            $channels,
-            $of->nominal,
+            pitch: $of->pitch,
+            light: $light,
+            volts: $of->volts,
+            railAmps: $of->railAmps,
+            cables: $of->cables,
+            feeds: $of->feeds,
+            channelAmps: $of->channelAmps,
+            supplyVolts: $of->supplyVolts,
+            supplyAmps: $of->supplyAmps,
+            spread: [$poor ?? $light, $rich ?? $light],
+            balance: $of->balance,
+            loadWatts: $of->loadWatts,
+            railWatts: $of->railWatts,
+            iterations: $of->iterations,
+            channelLight: $channels,
+            nominal: $of->nominal,
         );
     }
 
@@ -126,7 +126,13 @@ final class RunResultTest extends TestCase
     {
         $of = static function (float $share): RunResult {
             $plan = Demo::with(
-                Demo::run('9.00', 'strip-tunable-24', 'supply-24-240', 'controller-zigbee-2', 'cable-3x15'),
+                Demo::run(
+                    metres: '9.00',
+                    strip: 'strip-tunable-24',
+                    supply: 'supply-24-240',
+                    controller: 'controller-zigbee-2',
+                    cable: 'cable-3x15',
+                ),
                 ['kind' => 'SetFeeds', 'run' => 'line', 'shares' => [$share]],
             );
 

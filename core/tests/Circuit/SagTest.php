@@ -47,11 +47,20 @@ final class SagTest extends TestCase
         string $metres,
     ): void {
         foreach ([[0.0], [0.5], [0.0, 1.0], [0.25, 0.75]] as $shares) {
-            $plan = Demo::with(Demo::run($metres, $strip, $supply, $controller, 'cable-5x15'), [
-                'kind' => 'SetFeeds',
-                'run' => 'line',
-                'shares' => $shares,
-            ]);
+            $plan = Demo::with(
+                Demo::run(
+                    metres: $metres,
+                    strip: $strip,
+                    supply: $supply,
+                    controller: $controller,
+                    cable: 'cable-5x15',
+                ),
+                [
+                    'kind' => 'SetFeeds',
+                    'run' => 'line',
+                    'shares' => $shares,
+                ],
+            );
             foreach ($plan->feedsOf($plan->run('line')) as $feed) {
                 $plan = Demo::with($plan, [
                     'kind' => 'SetCable',
@@ -74,7 +83,13 @@ final class SagTest extends TestCase
 
     public function test_halves_sag_like_both_ends(): void
     {
-        $plan = Demo::run('8', 'strip-single-24', 'supply-24-480', 'controller-zigbee-1', 'cable-2x25');
+        $plan = Demo::run(
+            metres: '8',
+            strip: 'strip-single-24',
+            supply: 'supply-24-480',
+            controller: 'controller-zigbee-1',
+            cable: 'cable-2x25',
+        );
         $marks = self::marks($plan);
         $strip = self::strip($plan);
         self::assertEqualsWithDelta(
@@ -88,7 +103,13 @@ final class SagTest extends TestCase
     /** 8 m with feeds at 1, 4 and 7 m: each carries to half way to its neighbour, the outer ones to the ends. */
     public function test_what_each_feed_carries(): void
     {
-        $plan = Demo::run('8', 'strip-single-24', 'supply-24-480', 'controller-zigbee-1', 'cable-2x25');
+        $plan = Demo::run(
+            metres: '8',
+            strip: 'strip-single-24',
+            supply: 'supply-24-480',
+            controller: 'controller-zigbee-1',
+            cable: 'cable-2x25',
+        );
         $shares = Sag::shares(self::marks($plan), [140, 20, 80], false);
         self::assertEqualsWithDelta([2.5, 2.5, 3.0], [$shares[0], $shares[1], $shares[2]], 1e-9);
     }

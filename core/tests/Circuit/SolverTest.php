@@ -28,7 +28,7 @@ final class SolverTest extends TestCase
     {
         foreach ([1, 2, 3, 4] as $channels) {
             [$groups, $pitch, $rail, $ohms] = [80, 0.05, 0.9, 1000.0];
-            $load = new ResistorLimited(24, 24 / $ohms, 0, 0, 0.05);
+            $load = new ResistorLimited(volts: 24, nominal: 24 / $ohms, leds: 0, ledVolts: 0, slope: 0.05);
             $solution = Newton::solve(
                 self::line($groups, $pitch, $rail, array_fill(0, $channels, $load), fedAtEnd: false),
             );
@@ -53,7 +53,13 @@ final class SolverTest extends TestCase
     {
         [$groups, $pitch, $rail, $ohms] = [60, 0.05, 0.9, 500.0];
         $volts = Newton::solve(
-            self::line($groups, $pitch, $rail, [new ResistorLimited(24, 24 / $ohms, 0, 0, 0.05)], fedAtEnd: true),
+            self::line(
+                $groups,
+                $pitch,
+                $rail,
+                [new ResistorLimited(volts: 24, nominal: 24 / $ohms, leds: 0, ledVolts: 0, slope: 0.05)],
+                fedAtEnd: true,
+            ),
         )->groupVolts(0)[0];
         $a = acosh(1 + (2 * $rail * $pitch) / $ohms / 2);
         foreach (range(0, 59) as $n) {
@@ -73,15 +79,21 @@ final class SolverTest extends TestCase
             $leds = mt_rand(0, 6);
             $loads = array_map(
                 static fn(): ResistorLimited => new ResistorLimited(
-                    24,
-                    mt_rand(2, 60) / 1000,
-                    $leds,
-                    $leds === 0 ? 0.0 : 2 + mt_rand(0, 90) / 100,
-                    0.05,
+                    volts: 24,
+                    nominal: mt_rand(2, 60) / 1000,
+                    leds: $leds,
+                    ledVolts: $leds === 0 ? 0.0 : 2 + mt_rand(0, 90) / 100,
+                    slope: 0.05,
                 ),
                 range(1, $channels),
             );
-            $network = self::line(mt_rand(1, 150), 0.05, mt_rand(1, 200) / 100, $loads, $both);
+            $network = self::line(
+                groups: mt_rand(1, 150),
+                pitch: 0.05,
+                rail: mt_rand(1, 200) / 100,
+                loads: $loads,
+                fedAtEnd: $both,
+            );
             $solution = Newton::solve($network);
             $seen['both'] += (int) $both;
             $seen['two'] += (int) ($channels === 2);
@@ -94,7 +106,7 @@ final class SolverTest extends TestCase
 
     public function test_a_supply_bends_softly_into_its_limit(): void
     {
-        $source = new Source('s', 1, 24.0, 0.01, 11.0);
+        $source = new Source(name: 's', plus: 1, emf: 24.0, ohms: 0.01, limit: 11.0);
         self::assertEqualsWithDelta(5.0, $source->at(23.95)[0], 1e-9);
         self::assertEqualsWithDelta(11.0, $source->at(10.0)[0], 1e-9);
         // At the limit itself it stands ln 2 of its softness below, by the law.
@@ -153,7 +165,13 @@ final class SolverTest extends TestCase
 
     public function test_a_part_that_hangs_on_nothing_is_told(): void
     {
-        $network = self::line(3, 0.05, 0.1, [new ResistorLimited(24, 0.01, 6, 2.9, 0.05)], false);
+        $network = self::line(
+            groups: 3,
+            pitch: 0.05,
+            rail: 0.1,
+            loads: [new ResistorLimited(volts: 24, nominal: 0.01, leds: 6, ledVolts: 2.9, slope: 0.05)],
+            fedAtEnd: false,
+        );
         $network->node('adrift', 0.0);
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('hangs on nothing');
@@ -165,7 +183,7 @@ final class SolverTest extends TestCase
     {
         $net = new Network();
         $plus = $net->node('s_p', 24.0);
-        $net->sources[] = new Source('s', $plus, 24.0, 0.005, 100.0);
+        $net->sources[] = new Source(name: 's', plus: $plus, emf: 24.0, ohms: 0.005, limit: 100.0);
         $pads = [];
         foreach (['a', 'b'] as $pad) {
             $pads[$pad] = [$net->node("{$pad}_p", 24.0)];
@@ -173,13 +191,24 @@ final class SolverTest extends TestCase
                 $pads[$pad][] = $net->node("{$pad}_" . ($c + 1), 0.0);
             }
             if ($pad === 'a' || $fedAtEnd) {
-                $net->resistor("{$pad}p", 'k', $plus, $pads[$pad][0], 0.02);
+                $net->resistor(name: "{$pad}p", part: 'k', from: $plus, to: $pads[$pad][0], ohms: 0.02);
                 foreach ($loads as $c => $_) {
-                    $net->resistor("{$pad}{$c}", 'k', $pads[$pad][$c + 1], 0, 0.02);
+                    $net->resistor(name: "{$pad}{$c}", part: 'k', from: $pads[$pad][$c + 1], to: 0, ohms: 0.02);
                 }
             }
         }
-        $net->stretches[] = new Stretch('r', 'r', 0, $groups, $pitch, $rail, $rail, $loads, $pads['a'], $pads['b']);
+        $net->stretches[] = new Stretch(
+            run: 'r',
+            prefix: 'r',
+            first: 0,
+            groups: $groups,
+            pitch: $pitch,
+            plusRail: $rail,
+            returnRail: $rail,
+            loads: $loads,
+            start: $pads['a'],
+            end: $pads['b'],
+        );
 
         return $net;
     }

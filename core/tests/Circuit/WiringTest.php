@@ -113,7 +113,13 @@ final class WiringTest extends TestCase
      */
     public function test_the_volts_round_the_loop_of_one_piece_add_up(): void
     {
-        $plan = Demo::run('0.05', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x075');
+        $plan = Demo::run(
+            metres: '0.05',
+            strip: 'strip-single-24',
+            supply: 'supply-24-100',
+            controller: 'controller-zigbee-1',
+            cable: 'cable-2x075',
+        );
         $network = self::network($plan);
         $solution = Newton::solve($network);
         $amps = $solution->groupAmps(0)[0][0];
@@ -130,11 +136,20 @@ final class WiringTest extends TestCase
     public function test_a_supply_in_its_limit_gives_its_limit_and_no_more(): void
     {
         // 20 m fed at both ends would take over 6 A of a supply that ends at 4.62 A.
-        $plan = Demo::with(Demo::run('20', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x25'), [
-            'kind' => 'FeedPattern',
-            'run' => 'line',
-            'pattern' => 'ends',
-        ]);
+        $plan = Demo::with(
+            Demo::run(
+                metres: '20',
+                strip: 'strip-single-24',
+                supply: 'supply-24-100',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x25',
+            ),
+            [
+                'kind' => 'FeedPattern',
+                'run' => 'line',
+                'pattern' => 'ends',
+            ],
+        );
         $result = Engine::solve($plan, $plan->run('line'));
         self::assertEqualsWithDelta(1.1 * 4.2, $result->supplyAmps, 0.05);
         self::assertLessThan(22.5, $result->supplyVolts);
@@ -144,14 +159,31 @@ final class WiringTest extends TestCase
     /** A run of 50,000 groups solves; the rounds do not grow with its length. */
     public function test_a_very_long_run_is_solved(): void
     {
-        $short = self::network(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'));
+        $short = self::network(
+            Demo::run(
+                metres: '9',
+                strip: 'strip-single-24',
+                supply: 'supply-24-240',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x25',
+            ),
+        );
         $sections = implode("\n", array_fill(0, 5, '500 line'));
         $long = self::network(
-            Demo::with(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'), [
-                'kind' => 'ReviseNotes',
-                'place' => 'room',
-                'text' => $sections,
-            ]),
+            Demo::with(
+                Demo::run(
+                    metres: '9',
+                    strip: 'strip-single-24',
+                    supply: 'supply-24-240',
+                    controller: 'controller-zigbee-1',
+                    cable: 'cable-2x25',
+                ),
+                [
+                    'kind' => 'ReviseNotes',
+                    'place' => 'room',
+                    'text' => $sections,
+                ],
+            ),
         );
         self::assertSame(50_000, array_sum(array_map(static fn(Stretch $s): int => $s->groups, $long->stretches)));
         self::assertLessThanOrEqual(Newton::solve($short)->iterations + 12, Newton::solve($long)->iterations);

@@ -138,14 +138,23 @@ final class KindsTest extends TestCase
         self::assertTrue($strip->copperRails);
         // Copper reckoned at 20 °C is 7.9 % more at 40 °C: the same strip is darker in a warm job, one whose rails are told is not.
         $even = static function (string $strip, float $celsius): float {
-            $plan = Demo::with(Demo::run('8', $strip, 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'), [
-                'kind' => 'SetLimits',
-                'drop' => 0.05,
-                'headroom' => 0.2,
-                'evenness' => 0.9,
-                'seam' => 0.05,
-                'cableCelsius' => $celsius,
-            ]);
+            $plan = Demo::with(
+                Demo::run(
+                    metres: '8',
+                    strip: $strip,
+                    supply: 'supply-24-240',
+                    controller: 'controller-zigbee-1',
+                    cable: 'cable-2x15',
+                ),
+                [
+                    'kind' => 'SetLimits',
+                    'drop' => 0.05,
+                    'headroom' => 0.2,
+                    'evenness' => 0.9,
+                    'seam' => 0.05,
+                    'cableCelsius' => $celsius,
+                ],
+            );
 
             return Engine::nominal($plan, $plan->run('line'))->evenness();
         };
@@ -157,7 +166,13 @@ final class KindsTest extends TestCase
     public function test_rails_from_one_measured_reel(): void
     {
         foreach ([['strip-single-24', 0.045], ['strip-single-24-mood', 0.06]] as [$id, $rail]) {
-            $plan = Demo::run('5', $id, 'supply-24-240', 'controller-zigbee-1', 'cable-2x15');
+            $plan = Demo::run(
+                metres: '5',
+                strip: $id,
+                supply: 'supply-24-240',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x15',
+            );
             $result = Engine::nominal($plan, $plan->run('line'));
             $strip = $plan->strip($id) ?? self::fail();
             $feed = array_values($result->feeds)[0];

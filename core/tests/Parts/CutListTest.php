@@ -140,7 +140,13 @@ final class CutListTest extends TestCase
             [array_map(static fn(Piece $p): string => $p->what, $of('never')->tooLong), $of('never')->bought],
         );
         // Whole in an offcut that is long enough.
-        $long = StockCut::of('p', 'Profile', 2000, [new Piece(4500, 'Cove', 'cove', 'never')], [4600, 4700]);
+        $long = StockCut::of(
+            kit: 'p',
+            name: 'Profile',
+            stock: 2000,
+            wanted: [new Piece(4500, 'Cove', 'cove', 'never')],
+            offcuts: [4600, 4700],
+        );
         self::assertSame(
             [0, 4600, 100, true],
             [$long->bought, $long->bars[0]->length, $long->left(), $long->bars[0]->offcut],
@@ -151,11 +157,11 @@ final class CutListTest extends TestCase
     {
         $six = static fn(string $what, string $joints): Piece => new Piece(6000, $what, $what, $joints);
         $cut = StockCut::of(
-            's',
-            'Strip',
-            5000,
-            [$six('Cove', 'needed'), $six('Shelf', 'never'), $six('Rail', 'never')],
-            [6100, 6500],
+            kit: 's',
+            name: 'Strip',
+            stock: 5000,
+            wanted: [$six('Cove', 'needed'), $six('Shelf', 'never'), $six('Rail', 'never')],
+            offcuts: [6100, 6500],
         );
         // Two are whole in the van's offcuts, shortest first; the third is too long, or joined where it may be.
         self::assertSame(
@@ -163,11 +169,11 @@ final class CutListTest extends TestCase
             [array_map(static fn(Piece $p): string => $p->what, $cut->tooLong), $cut->bought, $cut->joints],
         );
         $joined = StockCut::of(
-            's',
-            'Strip',
-            5000,
-            [$six('Shelf', 'never'), $six('Rail', 'never'), $six('Cove', 'needed')],
-            [6100, 6500],
+            kit: 's',
+            name: 'Strip',
+            stock: 5000,
+            wanted: [$six('Shelf', 'never'), $six('Rail', 'never'), $six('Cove', 'needed')],
+            offcuts: [6100, 6500],
         );
         self::assertSame([[], 2, ['Cove' => 1]], [$joined->tooLong, $joined->bought, $joined->jointsOf()]);
         self::assertSame(
@@ -197,7 +203,14 @@ final class CutListTest extends TestCase
                 range(1, mt_rand(1, 9)),
             );
             $offcuts = array_map(static fn(): float => (float) mt_rand(1, 8000), range(0, mt_rand(0, 3)));
-            $cut = StockCut::of('k', 'Kit', [2000, 2500, 5000][$case % 3], $pieces, $offcuts, $unit);
+            $cut = StockCut::of(
+                kit: 'k',
+                name: 'Kit',
+                stock: [2000, 2500, 5000][$case % 3],
+                wanted: $pieces,
+                offcuts: $offcuts,
+                unit: $unit,
+            );
             $parts = $count = $used = [];
             $bought = 0;
             foreach ($cut->bars as $bar) {
@@ -248,12 +261,12 @@ final class CutListTest extends TestCase
     public function test_strip_is_reckoned_from_mark_to_mark(): void
     {
         $cut = StockCut::of(
-            's',
-            'Strip',
-            5000,
-            [new Piece(62.5 * 50, 'Cove'), new Piece(62.5 * 30, 'Shelf'), new Piece(62.5 * 30, 'Rail')],
-            [1900],
-            62.5,
+            kit: 's',
+            name: 'Strip',
+            stock: 5000,
+            wanted: [new Piece(62.5 * 50, 'Cove'), new Piece(62.5 * 30, 'Shelf'), new Piece(62.5 * 30, 'Rail')],
+            offcuts: [1900],
+            unit: 62.5,
         );
         self::assertSame([1, 0, 1875, 0], [$cut->bought, $cut->joints, $cut->usable(1900), $cut->left()]);
     }

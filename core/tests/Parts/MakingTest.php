@@ -464,7 +464,7 @@ final class MakingTest extends TestCase
             'cut' => 'after',
         ]);
         self::assertEquals(
-            new Assembly('line', 'never', 'needed', 'profile-corner', null, '', 'after'),
+            new Assembly(id: 'line', strip: 'never', length: 'needed', profile: 'profile-corner', cut: 'after'),
             $plan->makings['line'],
         );
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));

@@ -15,10 +15,27 @@ final class CutMarksTest extends TestCase
 {
     private static function marks(float $pitch, float ...$sections): CutMarks
     {
-        $strip = new Strip('s', 'S', 24, $pitch, 6, 2.9, 0.05, 0.04, 0.04, [new Channel('white', 9.6, '#ffffff')]);
+        $strip = new Strip(
+            id: 's',
+            name: 'S',
+            volts: 24,
+            pitch: $pitch,
+            leds: 6,
+            ledVolts: 2.9,
+            slope: 0.05,
+            plusRail: 0.04,
+            returnRail: 0.04,
+            channels: [new Channel('white', 9.6, '#ffffff')],
+        );
 
         return CutMarks::of(
-            new Run('r', 'p', 'r', array_values($sections) ?: [1.0], array_fill(0, max(0, count($sections) - 1), 0.5)),
+            new Run(
+                id: 'r',
+                place: 'p',
+                word: 'r',
+                sections: array_values($sections) ?: [1.0],
+                jumps: array_fill(0, max(0, count($sections) - 1), 0.5),
+            ),
             $strip,
         );
     }

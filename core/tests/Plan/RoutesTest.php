@@ -114,6 +114,9 @@ final class RoutesTest extends TestCase
             ['kind' => 'PinRun', 'run' => 'line', 'pins' => ['feeds']],
         );
         self::assertSame([Feeding::NOW => [2]], Feeding::of($pinned, $pinned->run('line')));
-        self::assertSame([], Feeding::of($plan, new Run('other', 'room', 'other', [1.0], [])));
+        self::assertSame(
+            [],
+            Feeding::of($plan, new Run(id: 'other', place: 'room', word: 'other', sections: [1.0], jumps: [])),
+        );
     }
 }

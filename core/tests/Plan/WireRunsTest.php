@@ -87,11 +87,20 @@ final class WireRunsTest extends TestCase
 
     public function test_another_model_and_place_are_taken_and_the_switch_is_set_anew(): void
     {
-        $plan = Demo::with(Demo::run('4', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075'), [
-            'kind' => 'SetSwitch',
-            'controller' => 'c1',
-            'setting' => 'rgbw',
-        ]);
+        $plan = Demo::with(
+            Demo::run(
+                metres: '4',
+                strip: 'strip-rgbw-24',
+                supply: 'supply-24-240',
+                controller: 'controller-zigbee-4',
+                cable: 'cable-5x075',
+            ),
+            [
+                'kind' => 'SetSwitch',
+                'controller' => 'c1',
+                'setting' => 'rgbw',
+            ],
+        );
         $same = self::wired(
             $plan,
             self::supply([self::fed('line', [0], 'cable-5x15')], 'controller-zigbee-4', 'supply-24-150', 'B1'),
@@ -143,7 +152,13 @@ final class WireRunsTest extends TestCase
 
     public function test_halves_are_cut_apart_with_a_feed_at_each_outer_end(): void
     {
-        $plan = Demo::run('6', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15');
+        $plan = Demo::run(
+            metres: '6',
+            strip: 'strip-single-24',
+            supply: 'supply-24-240',
+            controller: 'controller-zigbee-1',
+            cable: 'cable-2x15',
+        );
         $made = self::wired(
             $plan,
             self::supply([['halves' => true] + self::fed('line', [0, 60], 'cable-2x15')], 'controller-zigbee-1'),

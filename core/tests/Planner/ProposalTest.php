@@ -83,14 +83,23 @@ final class ProposalTest extends TestCase
 
     public function test_limits_that_clash_are_named_with_the_nearest(): void
     {
-        $plan = Demo::with(Demo::run('9', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'), [
-            'kind' => 'SetLimits',
-            'drop' => 0.005,
-            'headroom' => 0.2,
-            'evenness' => 0.999,
-            'seam' => 0.05,
-            'cableCelsius' => 40,
-        ]);
+        $plan = Demo::with(
+            Demo::run(
+                metres: '9',
+                strip: 'strip-single-24',
+                supply: 'supply-24-240',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x15',
+            ),
+            [
+                'kind' => 'SetLimits',
+                'drop' => 0.005,
+                'headroom' => 0.2,
+                'evenness' => 0.999,
+                'seam' => 0.05,
+                'cableCelsius' => 40,
+            ],
+        );
         $proposal = Planner::of(
             $plan,
             ['line'],
@@ -168,11 +177,10 @@ final class ProposalTest extends TestCase
         /** @var Plan $plan */
         $plan = FortyRuns::plan(Demo::shelf(), 2, 2);
         $proposal = Planner::of(
-            $plan,
-            array_keys($plan->runs),
-            Demo::shelf(),
-            [],
-            new Progress(static fn(int $solved): bool => $solved >= 3),
+            plan: $plan,
+            runs: array_keys($plan->runs),
+            shelf: Demo::shelf(),
+            watch: new Progress(static fn(int $solved): bool => $solved >= 3),
         );
         self::assertTrue($proposal->stopped);
         $made = $proposal->built($proposal->parts, Demo::shelf());

@@ -36,21 +36,21 @@ final class RemainingWorkTest extends TestCase
         array $needs = [],
     ): Step {
         return new Step(
-            $id,
-            'dry',
-            'Room',
-            "Step {$id}",
-            "Why {$id}.",
-            1.0,
-            $minutes,
-            $minutes,
-            [$minutes, $minutes],
-            $people,
-            [],
-            '',
-            $after,
-            $wait,
-            $needs,
+            id: $id,
+            kind: 'dry',
+            place: 'Room',
+            title: "Step {$id}",
+            why: "Why {$id}.",
+            units: 1.0,
+            table: $minutes,
+            minutes: $minutes,
+            range: [$minutes, $minutes],
+            people: $people,
+            tools: [],
+            caution: '',
+            after: $after,
+            wait: $wait,
+            needs: $needs,
         );
     }
 
@@ -69,7 +69,13 @@ final class RemainingWorkTest extends TestCase
         array $pins = [],
         string $today = '2026-11-30',
     ): RemainingWork {
-        return RemainingWork::of($steps, new Arrangement($visits, false, $pins), $ticks, $arrivals, $today);
+        return RemainingWork::of(
+            steps: $steps,
+            arrangement: new Arrangement($visits, false, $pins),
+            ticks: $ticks,
+            arrivals: $arrivals,
+            now: $today,
+        );
     }
 
     /** @return array<string, array{string, int}> day and minute at which each step begins */
@@ -191,11 +197,9 @@ final class RemainingWorkTest extends TestCase
         );
         // A pin for the second person holds nothing up where there is none any more.
         $pinned = self::remaining(
-            [self::step('a', 480, [], 2), self::step('b', 60, ['a'])],
-            [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)],
-            [],
-            [],
-            ['b' => new Pin('b', '2026-12-08', 0, 1)],
+            steps: [self::step('a', 480, [], 2), self::step('b', 60, ['a'])],
+            visits: [new Visit('2026-11-30', 1, 2), new Visit('2026-12-07', 0, 1)],
+            pins: ['b' => new Pin('b', '2026-12-08', 0, 1)],
         );
         self::assertSame(['2026-12-08', 0], self::begins($pinned)['b']);
     }
@@ -219,7 +223,11 @@ final class RemainingWorkTest extends TestCase
 
     public function test_parts_on_the_way_are_waited_for_and_others_go_on(): void
     {
-        $steps = [self::step('a', 60, [], 1, 0, ['strip']), self::step('b', 60), self::step('c', 60, ['a'])];
+        $steps = [
+            self::step(id: 'a', minutes: 60, people: 1, wait: 0, needs: ['strip']),
+            self::step('b', 60),
+            self::step('c', 60, ['a']),
+        ];
         $remaining = self::remaining($steps, [], [], ['strip' => '2026-12-03', 'nothing' => '2027-01-01']);
         self::assertSame(
             ['b' => ['2026-11-30', 0], 'a' => ['2026-12-03', 0], 'c' => ['2026-12-03', 60]],
@@ -241,7 +249,11 @@ final class RemainingWorkTest extends TestCase
 
     public function test_what_can_be_done_while_it_cures(): void
     {
-        $steps = [self::step('seal', 60, [], 1, 1440), self::step('cover', 30, ['seal']), self::step('other', 45)];
+        $steps = [
+            self::step(id: 'seal', minutes: 60, people: 1, wait: 1440),
+            self::step('cover', 30, ['seal']),
+            self::step('other', 45),
+        ];
         $remaining = self::remaining($steps);
         self::assertSame(
             [
@@ -261,19 +273,20 @@ final class RemainingWorkTest extends TestCase
 
     public function test_what_is_done_is_not_planned_and_still_cures(): void
     {
-        $steps = [self::step('seal', 60, [], 1, 1440), self::step('cover', 30, ['seal'])];
+        $steps = [self::step(id: 'seal', minutes: 60, people: 1, wait: 1440), self::step('cover', 30, ['seal'])];
         $remaining = self::remaining(
-            $steps,
-            [],
-            ['seal' => new Tick('seal', 50, '2026-11-30 10:20')],
-            [],
-            [],
-            '2026-11-30',
+            steps: $steps,
+            ticks: ['seal' => new Tick('seal', 50, '2026-11-30 10:20')],
+            today: '2026-11-30',
         );
         self::assertSame(['cover' => ['2026-12-01', 140]], self::begins($remaining));
         self::assertSame(['cover'], array_keys($remaining->left));
         self::assertSame(['seal', 'cover'], array_keys($remaining->steps));
-        $late = self::remaining($steps, [], ['seal' => new Tick('seal', 50, '2026-11-27 15:00')], [], [], '2026-11-30');
+        $late = self::remaining(
+            steps: $steps,
+            ticks: ['seal' => new Tick('seal', 50, '2026-11-27 15:00')],
+            today: '2026-11-30',
+        );
         self::assertSame(['cover' => ['2026-11-30', 0]], self::begins($late), 'over the weekend it has cured');
     }
 
@@ -281,12 +294,9 @@ final class RemainingWorkTest extends TestCase
     {
         $of = static fn(string $now): array => self::begins(
             self::remaining(
-                [self::step('a', 60), self::step('b', 60, ['a'])],
-                [new Visit('2026-11-30')],
-                [],
-                [],
-                [],
-                $now,
+                steps: [self::step('a', 60), self::step('b', 60, ['a'])],
+                visits: [new Visit('2026-11-30')],
+                today: $now,
             ),
         );
         self::assertSame(['a' => ['2026-11-30', 145], 'b' => ['2026-11-30', 205]], $of('2026-11-30 10:21'), 'in fives');
@@ -298,7 +308,11 @@ final class RemainingWorkTest extends TestCase
             $of('2026-11-27 15:00'),
             'the visit is still to come',
         );
-        $remaining = self::remaining([self::step('a', 60)], [new Visit('2026-11-30')], [], [], [], '2026-11-30 10:21');
+        $remaining = self::remaining(
+            steps: [self::step('a', 60)],
+            visits: [new Visit('2026-11-30')],
+            today: '2026-11-30 10:21',
+        );
         self::assertSame(
             ['That time is over. Move it to one that is to come.'],
             Move::of($remaining, new Pin('a', '2026-11-30', 60))->broken,
@@ -308,18 +322,16 @@ final class RemainingWorkTest extends TestCase
     public function test_what_was_moved_keeps_its_people_free(): void
     {
         $steps = [self::step('x', 60), self::step('y', 60), self::step('z', 25)];
-        $remaining = self::remaining($steps, [], [], [], ['y' => new Pin('y', '2026-11-30', 30)]);
+        $remaining = self::remaining(steps: $steps, pins: ['y' => new Pin('y', '2026-11-30', 30)]);
         // z fits before it, x does not.
         self::assertSame(
             ['z' => ['2026-11-30', 0], 'y' => ['2026-11-30', 30], 'x' => ['2026-11-30', 90]],
             self::begins($remaining),
         );
         $two = self::remaining(
-            $steps,
-            [new Visit('2026-11-30', 0, 2)],
-            [],
-            [],
-            ['y' => new Pin('y', '2026-11-30', 30, 1)],
+            steps: $steps,
+            visits: [new Visit('2026-11-30', 0, 2)],
+            pins: ['y' => new Pin('y', '2026-11-30', 30, 1)],
         );
         self::assertSame(
             [[0], ['2026-11-30', 0]],
@@ -331,11 +343,8 @@ final class RemainingWorkTest extends TestCase
         );
         // One that cannot be ready in time comes as soon as it can.
         $late = self::remaining(
-            [self::step('x', 60), self::step('y', 60, ['x'])],
-            [],
-            [],
-            [],
-            ['y' => new Pin('y', '2026-11-30', 30)],
+            steps: [self::step('x', 60), self::step('y', 60, ['x'])],
+            pins: ['y' => new Pin('y', '2026-11-30', 30)],
         );
         self::assertSame(['x' => ['2026-11-30', 0], 'y' => ['2026-11-30', 60]], self::begins($late));
     }
@@ -344,7 +353,7 @@ final class RemainingWorkTest extends TestCase
     {
         $steps = [self::step('long', 300), self::step('a', 60), self::step('b', 60, ['a'])];
         self::assertSame(['2026-11-30', 0], self::begins(self::remaining($steps))['long']);
-        $remaining = self::remaining($steps, [], [], [], ['b' => new Pin('b', '2026-11-30', 60)]);
+        $remaining = self::remaining(steps: $steps, pins: ['b' => new Pin('b', '2026-11-30', 60)]);
         self::assertSame(
             ['a' => ['2026-11-30', 0], 'b' => ['2026-11-30', 60], 'long' => ['2026-11-30', 120]],
             self::begins($remaining),
@@ -389,20 +398,19 @@ final class RemainingWorkTest extends TestCase
     {
         $steps = [
             self::step('stick', 60),
-            self::step('seal', 60, ['stick'], 1, 1440),
+            self::step(id: 'seal', minutes: 60, after: ['stick'], people: 1, wait: 1440),
             self::step('cover', 30, ['seal']),
-            self::step('late', 30, [], 1, 0, ['strip']),
+            self::step(id: 'late', minutes: 30, people: 1, wait: 0, needs: ['strip']),
             self::step('heavy', 30, [], 2),
             self::step('other', 120),
             self::step('fixed', 60),
         ];
         $visits = [new Visit('2026-11-30', 2, 1), new Visit('2026-12-07', 0, 2)];
         $remaining = self::remaining(
-            $steps,
-            $visits,
-            [],
-            ['strip' => '2026-12-02'],
-            ['fixed' => new Pin('fixed', '2026-12-01', 240)],
+            steps: $steps,
+            visits: $visits,
+            arrivals: ['strip' => '2026-12-02'],
+            pins: ['fixed' => new Pin('fixed', '2026-12-01', 240)],
         );
         // The strip comes on Wednesday, when nobody is there: the next day of work is Monday.
         $rule = str_replace('Wed 2 Dec', 'Mon 7 Dec', $rule);
@@ -436,22 +444,22 @@ final class RemainingWorkTest extends TestCase
     {
         $steps = [self::step('a', 60), self::step('b', 60)];
         $remaining = RemainingWork::of(
-            $steps,
-            new Arrangement([], false, [], [['a', 'b'], ['a', 'gone'], ['gone', 'a']]),
-            [],
-            [],
-            '2026-11-30',
+            steps: $steps,
+            arrangement: new Arrangement([], false, [], [['a', 'b'], ['a', 'gone'], ['gone', 'a']]),
+            ticks: [],
+            arrivals: [],
+            now: '2026-11-30',
         );
         self::assertSame(['b' => ['2026-11-30', 0], 'a' => ['2026-11-30', 60]], self::begins($remaining));
         $this->expectExceptionMessage(
             'in a circle: “Step a”, then “Step b”, then “Step a”. Take one of the waits away.',
         );
         RemainingWork::of(
-            [self::step('a', 60, ['b']), self::step('b', 60), self::step('c', 5)],
-            new Arrangement([], false, [], [['b', 'a']]),
-            [],
-            [],
-            '2026-11-30',
+            steps: [self::step('a', 60, ['b']), self::step('b', 60), self::step('c', 5)],
+            arrangement: new Arrangement([], false, [], [['b', 'a']]),
+            ticks: [],
+            arrivals: [],
+            now: '2026-11-30',
         );
     }
 
@@ -469,12 +477,12 @@ final class RemainingWorkTest extends TestCase
                     ),
                 );
                 $steps["s{$n}"] = self::step(
-                    "s{$n}",
-                    5 * mt_rand(1, 60),
-                    $n === 0 ? [] : $after,
-                    mt_rand(1, 4) === 1 ? 2 : 1,
-                    mt_rand(0, 4) === 0 ? 60 * mt_rand(1, 30) : 0,
-                    mt_rand(0, 4) === 0 ? ['part'] : [],
+                    id: "s{$n}",
+                    minutes: 5 * mt_rand(1, 60),
+                    after: $n === 0 ? [] : $after,
+                    people: mt_rand(1, 4) === 1 ? 2 : 1,
+                    wait: mt_rand(0, 4) === 0 ? 60 * mt_rand(1, 30) : 0,
+                    needs: mt_rand(0, 4) === 0 ? ['part'] : [],
                 );
             }
             $visits =
@@ -492,7 +500,12 @@ final class RemainingWorkTest extends TestCase
             if (mt_rand(0, 1) === 0) {
                 $pins['s1'] = new Pin('s1', '2026-12-0' . mt_rand(1, 9), 5 * mt_rand(0, 40), mt_rand(0, 1));
             }
-            $remaining = self::remaining(array_values($steps), $visits, [], ['part' => '2026-12-02'], $pins);
+            $remaining = self::remaining(
+                steps: array_values($steps),
+                visits: $visits,
+                arrivals: ['part' => '2026-12-02'],
+                pins: $pins,
+            );
             $this->keepsItsRules($remaining, $steps, "case {$case}");
         }
     }

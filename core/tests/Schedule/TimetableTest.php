@@ -27,20 +27,20 @@ final class TimetableTest extends TestCase
     private static function step(string $id, int $minutes, array $after = [], int $wait = 0, int $people = 1): Step
     {
         return new Step(
-            $id,
-            'dry',
-            'Room',
-            "Step {$id}",
-            '',
-            1.0,
-            $minutes,
-            $minutes,
-            [$minutes, $minutes],
-            $people,
-            [],
-            '',
-            $after,
-            $wait,
+            id: $id,
+            kind: 'dry',
+            place: 'Room',
+            title: "Step {$id}",
+            why: '',
+            units: 1.0,
+            table: $minutes,
+            minutes: $minutes,
+            range: [$minutes, $minutes],
+            people: $people,
+            tools: [],
+            caution: '',
+            after: $after,
+            wait: $wait,
         );
     }
 
@@ -145,11 +145,11 @@ final class TimetableTest extends TestCase
         $steps = self::steps(JobFile::read(Demo::file('observatory')));
         foreach ([1, 2] as $people) {
             $timetable = RemainingWork::of(
-                $steps,
-                new Arrangement([new Visit('2026-11-27', 0, $people)]),
-                [],
-                ['cable-3x15' => '2026-12-02'],
-                '2026-11-27',
+                steps: $steps,
+                arrangement: new Arrangement([new Visit('2026-11-27', 0, $people)]),
+                ticks: [],
+                arrivals: ['cable-3x15' => '2026-12-02'],
+                now: '2026-11-27',
             )->timetable;
             self::assertCount(count($steps), $timetable->slots);
             $at = [];
@@ -182,11 +182,11 @@ final class TimetableTest extends TestCase
     public function test_curing_goes_on_at_night_and_on_sundays(): void
     {
         $day = static fn(string $start, int $minutes): Slot => RemainingWork::of(
-            [self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])],
-            new Arrangement([new Visit($start)]),
-            [],
-            [],
-            $start,
+            steps: [self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])],
+            arrangement: new Arrangement([new Visit($start)]),
+            ticks: [],
+            arrivals: [],
+            now: $start,
         )->timetable->slots[1];
         $monday = $day('2026-11-23', 120);
         self::assertSame(['2026-11-24', 120], [$monday->day, $monday->from]);

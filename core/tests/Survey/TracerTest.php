@@ -52,7 +52,10 @@ final class TracerTest extends TestCase
     {
         $answers = [];
         while (($next = Tracer::next($legs, $answers)) instanceof Probe) {
-            $answers[] = [$next, self::tone($next, $legs, $order, $broken, $joined)];
+            $answers[] = [
+                $next,
+                self::tone(probe: $next, legs: $legs, order: $order, broken: $broken, joined: $joined),
+            ];
             self::assertLessThan(400, count($answers), 'It does not end.');
         }
 

@@ -18,12 +18,15 @@ final class ValuesTest extends TestCase
     public function test_a_figure_prints_its_decimals_and_its_range(): void
     {
         $figure = new Figure(
-            'Evenness',
-            0.6549,
-            '',
-            2,
-            'd / b',
-            [new Input('d', 'darkest', 0.59123456789, 'of full'), new Input('b', 'brightest', 0.9027, 'of full')],
+            label: 'Evenness',
+            value: 0.6549,
+            unit: '',
+            decimals: 2,
+            formula: 'd / b',
+            inputs: [
+                new Input('d', 'darkest', 0.59123456789, 'of full'),
+                new Input('b', 'brightest', 0.9027, 'of full'),
+            ],
             range: new Range(0.6312, 0.6799),
         );
         $array = $figure->toArray();
@@ -48,7 +51,14 @@ final class ValuesTest extends TestCase
             [[0.0, '0'], [1e-12, '0.000000000001'], [24.0, '24'], [123456.0, '123456'], [0.013300000001, '0.0133']]
             as [$value, $text]
         ) {
-            $shown = (new Figure('x', 1, '', 0, 'a', [new Input('a', '', $value, '')]))->toArray()['inputs'];
+            $shown = (new Figure(
+                label: 'x',
+                value: 1,
+                unit: '',
+                decimals: 0,
+                formula: 'a',
+                inputs: [new Input('a', '', $value, '')],
+            ))->toArray()['inputs'];
             self::assertIsArray($shown);
             self::assertSame($text, $shown[0]['text']);
         }
@@ -65,7 +75,13 @@ final class ValuesTest extends TestCase
 
     public function test_findings_stand_worst_first_and_otherwise_as_found(): void
     {
-        $of = static fn(string $code, Severity $s): Finding => new Finding($code, $s, $code, '', new Place('wire'));
+        $of = static fn(string $code, Severity $s): Finding => new Finding(
+            code: $code,
+            severity: $s,
+            title: $code,
+            detail: '',
+            place: new Place('wire'),
+        );
         $sorted = Finding::worstFirst([
             $of('a', Severity::Open),
             $of('b', Severity::Watch),
@@ -78,9 +94,17 @@ final class ValuesTest extends TestCase
 
     public function test_a_finding_carries_its_place_and_its_fixes(): void
     {
-        $array = (new Finding('drop', Severity::Stop, 'T', 'D', new Place('wire', 'f1'), 1.3, 1.2, 'S', [
-            new Fix('Mend', ['kind' => 'X']),
-        ]))->toArray();
+        $array = (new Finding(
+            code: 'drop',
+            severity: Severity::Stop,
+            title: 'T',
+            detail: 'D',
+            place: new Place('wire', 'f1'),
+            number: 1.3,
+            limit: 1.2,
+            source: 'S',
+            fixes: [new Fix('Mend', ['kind' => 'X'])],
+        ))->toArray();
         self::assertSame(
             ['wire', 'f1', 'stop', 'S'],
             [$array['stage'], $array['place'], $array['severity'], $array['source']],

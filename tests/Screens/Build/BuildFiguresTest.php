@@ -177,11 +177,20 @@ final class BuildFiguresTest extends TestCase
 
     public function test_weeks_from_far_off_are_waited_for_or_come_in_time(): void
     {
-        $plan = Demo::with(Demo::run('4.00', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x15'), [
-            'kind' => 'ReviseNotes',
-            'place' => 'room',
-            'text' => "damp\nstart end\n4.00 line\nrun line, profile",
-        ]);
+        $plan = Demo::with(
+            Demo::run(
+                metres: '4.00',
+                strip: 'strip-rgbw-24',
+                supply: 'supply-24-240',
+                controller: 'controller-zigbee-4',
+                cable: 'cable-5x15',
+            ),
+            [
+                'kind' => 'ReviseNotes',
+                'place' => 'room',
+                'text' => "damp\nstart end\n4.00 line\nrun line, profile",
+            ],
+        );
         $of = static fn(string $today, Arrangement $arrangement): array => array_values(
             array_filter(
                 (array) PartsScreen::picture(

@@ -14,7 +14,15 @@ final class SupplyRowsTest extends TestCase
 {
     public function test_supplies_say_average_peak_and_how_long_a_battery_lasts(): void
     {
-        $plan = Demo::with(Demo::run('2.00', 'strip-single-12', 'battery-12', 'controller-zigbee-1', 'cable-2x25'));
+        $plan = Demo::with(
+            Demo::run(
+                metres: '2.00',
+                strip: 'strip-single-12',
+                supply: 'battery-12',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x25',
+            ),
+        );
         $full = Engine::solve($plan, $plan->run('line'));
         [$row] = SupplyRows::of(new JobState($plan, ['line' => $full], Demo::shelf(), []));
         self::assertTrue($row['battery']);
@@ -24,7 +32,13 @@ final class SupplyRowsTest extends TestCase
         self::assertStringContainsString('never solder to a cell', $row['notes'][0]);
         [$mains] = SupplyRows::of(
             new JobState(
-                Demo::run('2.00', 'strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x25'),
+                Demo::run(
+                    metres: '2.00',
+                    strip: 'strip-single-24',
+                    supply: 'supply-24-240',
+                    controller: 'controller-zigbee-1',
+                    cable: 'cable-2x25',
+                ),
                 [],
                 Demo::shelf(),
                 [],

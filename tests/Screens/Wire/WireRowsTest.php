@@ -33,7 +33,14 @@ final class WireRowsTest extends TestCase
             }
         }
 
-        return new JobState($plan, $results, Demo::shelf(), [], $scenes, $scene, $open);
+        return new JobState(
+            plan: $plan,
+            results: $results,
+            shelf: Demo::shelf(),
+            scenes: $scenes,
+            scene: $scene,
+            open: $open,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -65,12 +72,21 @@ final class WireRowsTest extends TestCase
 
     public function test_a_battery_tells_its_blocks_and_how_long_it_lasts(): void
     {
-        $plan = Demo::with(Demo::run('3', 'strip-single-12', 'battery-12', 'controller-zigbee-1', 'cable-2x15'), [
-            'kind' => 'SetBlocks',
-            'supply' => 's1',
-            'series' => 1,
-            'parallel' => 2,
-        ]);
+        $plan = Demo::with(
+            Demo::run(
+                metres: '3',
+                strip: 'strip-single-12',
+                supply: 'battery-12',
+                controller: 'controller-zigbee-1',
+                cable: 'cable-2x15',
+            ),
+            [
+                'kind' => 'SetBlocks',
+                'supply' => 's1',
+                'series' => 1,
+                'parallel' => 2,
+            ],
+        );
         $row = SupplyRows::of(self::work($plan))[0];
         self::assertSame([true, 1, 2], [$row['battery'], $row['series'], $row['parallel']]);
         self::assertEqualsWithDelta(

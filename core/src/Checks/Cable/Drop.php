@@ -46,21 +46,21 @@ final readonly class Drop implements Check
 
         return [
             new Finding(
-                'drop',
-                Severity::Stop,
-                sprintf('%.2f V lost before the strip of %s', $drop, $case->run->name()),
-                sprintf(
+                code: 'drop',
+                severity: Severity::Stop,
+                title: sprintf('%.2f V lost before the strip of %s', $drop, $case->run->name()),
+                detail: sprintf(
                     'From supply to feed %s; at most %.2f V, %g %% of %g V.',
                     strtoupper($feed->id),
                     $limit,
                     100 * $case->plan->limits->drop,
                     $case->strip->volts,
                 ),
-                new Place('wire', $feed->id),
-                $drop,
-                $limit,
-                'IEC 60364-7-715 (from memory)',
-                $thicker === null
+                place: new Place('wire', $feed->id),
+                number: $drop,
+                limit: $limit,
+                source: 'IEC 60364-7-715 (from memory)',
+                fixes: $thicker === null
                     ? []
                     : [
                         new Fix(strtoupper($laid->id) . ' in ' . $thicker->conductor->label(), [

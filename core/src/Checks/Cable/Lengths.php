@@ -20,15 +20,16 @@ final readonly class Lengths implements Check
         foreach ($case->plan->cables as $id => $laid) {
             if ($laid->reckoned && isset($case->result->cables[$id])) {
                 $findings[] = new Finding(
-                    'reckoned',
-                    Severity::Open,
-                    strtoupper($id) . ' is not measured yet',
-                    sprintf('%.2f m is reckoned. Measure its way and type it, or keep the figure.', $laid->length),
-                    new Place('wire', $id),
-                    $laid->length,
-                    null,
-                    '',
-                    [
+                    code: 'reckoned',
+                    severity: Severity::Open,
+                    title: strtoupper($id) . ' is not measured yet',
+                    detail: sprintf(
+                        '%.2f m is reckoned. Measure its way and type it, or keep the figure.',
+                        $laid->length,
+                    ),
+                    place: new Place('wire', $id),
+                    number: $laid->length,
+                    fixes: [
                         new Fix(sprintf('Keep %.2f m', $laid->length), [
                             'kind' => 'SetCable',
                             'cable' => $id,

@@ -42,26 +42,26 @@ final readonly class ControllerAmps implements Check
 
         return [
             new Finding(
-                'controller-amps',
-                Severity::Stop,
-                sprintf(
+                code: 'controller-amps',
+                severity: Severity::Stop,
+                title: sprintf(
                     '%s carries %.1f m of this strip, not %.1f m',
                     $case->device($case->run->controller),
                     $carries,
                     $metres,
                 ),
-                sprintf(
+                detail: sprintf(
                     '%.2f A of %g A on the fullest channel, %.2f A of %g A in all.',
                     (self::fullest($strip) * $metres) / $strip->volts,
                     $controller->channelAmps,
                     ($strip->wattsPerMetre() * $metres) / $strip->volts,
                     $controller->totalAmps,
                 ),
-                new Place('kit', $case->run->id),
-                $metres,
-                $carries,
-                'the controller’s leaflet, on the shelf',
-                $case->takeFittingController(),
+                place: new Place('kit', $case->run->id),
+                number: $metres,
+                limit: $carries,
+                source: 'the controller’s leaflet, on the shelf',
+                fixes: $case->takeFittingController(),
             ),
         ];
     }

@@ -28,15 +28,15 @@ final readonly class InputRange implements Check
 
         return [
             new Finding(
-                'input-range',
-                Severity::Stop,
-                sprintf('%s does not take %g V', $case->device($case->run->controller), $volts),
-                sprintf('Its input goes from %g V to %g V.', $controller->inputLeast, $controller->inputMost),
-                new Place('kit', $case->run->id),
-                $volts,
-                $controller->inputMost,
-                'the controller’s leaflet, on the shelf',
-                $case->takeFittingController(),
+                code: 'input-range',
+                severity: Severity::Stop,
+                title: sprintf('%s does not take %g V', $case->device($case->run->controller), $volts),
+                detail: sprintf('Its input goes from %g V to %g V.', $controller->inputLeast, $controller->inputMost),
+                place: new Place('kit', $case->run->id),
+                number: $volts,
+                limit: $controller->inputMost,
+                source: 'the controller’s leaflet, on the shelf',
+                fixes: $case->takeFittingController(),
             ),
         ];
     }

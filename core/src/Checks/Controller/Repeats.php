@@ -25,15 +25,13 @@ final readonly class Repeats implements Check
         if ($before === null) {
             return [
                 new Finding(
-                    'repeats-nothing',
-                    Severity::Stop,
-                    "{$run->name()}: a repeater has nothing to copy",
-                    'It continues a run that a controller leads. Cut the run in two and give the first part a controller.',
-                    $place,
-                    null,
-                    null,
-                    'common practice, no source',
-                    $case->takeFittingController(),
+                    code: 'repeats-nothing',
+                    severity: Severity::Stop,
+                    title: "{$run->name()}: a repeater has nothing to copy",
+                    detail: 'It continues a run that a controller leads. Cut the run in two and give the first part a controller.',
+                    place: $place,
+                    source: 'common practice, no source',
+                    fixes: $case->takeFittingController(),
                 ),
             ];
         }
@@ -42,15 +40,15 @@ final readonly class Repeats implements Check
         if ($one !== $two && $one > 0 && $two > 0) {
             return [
                 new Finding(
-                    'repeats-other',
-                    Severity::Stop,
-                    "{$run->name()} has {$two} channels, the part before it {$one}",
-                    'A repeater copies channel by channel.',
-                    $place,
-                    $two,
-                    $one,
-                    'common practice, no source',
-                    [
+                    code: 'repeats-other',
+                    severity: Severity::Stop,
+                    title: "{$run->name()} has {$two} channels, the part before it {$one}",
+                    detail: 'A repeater copies channel by channel.',
+                    place: $place,
+                    number: $two,
+                    limit: $one,
+                    source: 'common practice, no source',
+                    fixes: [
                         new Fix("{$run->name()} of the same strip", [
                             'kind' => 'ChooseKit',
                             'run' => $run->id,
@@ -63,15 +61,19 @@ final readonly class Repeats implements Check
         if ($before->supply === $run->supply && $run->supply !== null) {
             return [
                 new Finding(
-                    'repeats-same',
-                    Severity::Watch,
-                    "{$run->name()}: the repeater hangs on the supply of the part before it",
-                    'It then brings no fresh volts. Give it one of its own.',
-                    $place,
-                    null,
-                    null,
-                    'common practice, no source',
-                    [new Fix('A supply of its own', ['kind' => 'ShareKit', 'run' => $run->id, 'with' => 'own supply'])],
+                    code: 'repeats-same',
+                    severity: Severity::Watch,
+                    title: "{$run->name()}: the repeater hangs on the supply of the part before it",
+                    detail: 'It then brings no fresh volts. Give it one of its own.',
+                    place: $place,
+                    source: 'common practice, no source',
+                    fixes: [
+                        new Fix('A supply of its own', [
+                            'kind' => 'ShareKit',
+                            'run' => $run->id,
+                            'with' => 'own supply',
+                        ]),
+                    ],
                 ),
             ];
         }

@@ -53,35 +53,31 @@ final readonly class Setting implements Check
         if ($set === null) {
             return [
                 new Finding(
-                    'setting',
-                    Severity::Open,
-                    "{$id}: set its {$controller->setBy} to " . (self::WORDS[$wants] ?? $wants),
-                    "Do it before power comes on, then say so here.{$how}",
-                    $place,
-                    null,
-                    null,
-                    'the controller’s leaflet, on the shelf',
-                    $fix,
+                    code: 'setting',
+                    severity: Severity::Open,
+                    title: "{$id}: set its {$controller->setBy} to " . (self::WORDS[$wants] ?? $wants),
+                    detail: "Do it before power comes on, then say so here.{$how}",
+                    place: $place,
+                    source: 'the controller’s leaflet, on the shelf',
+                    fixes: $fix,
                 ),
             ];
         }
 
         return [
             new Finding(
-                'setting',
-                Severity::Stop,
-                sprintf(
+                code: 'setting',
+                severity: Severity::Stop,
+                title: sprintf(
                     '%s is set to %s, the strip is %s',
                     $id,
                     self::WORDS[$set] ?? $set,
                     self::WORDS[$wants] ?? $wants,
                 ),
-                "Channels stay dark or follow the wrong colour.{$how}",
-                $place,
-                null,
-                null,
-                'the controller’s leaflet, on the shelf',
-                $fix,
+                detail: "Channels stay dark or follow the wrong colour.{$how}",
+                place: $place,
+                source: 'the controller’s leaflet, on the shelf',
+                fixes: $fix,
             ),
         ];
     }

@@ -30,15 +30,12 @@ final readonly class Lamps
         if ($plan->cableTo($fitting->id) === null) {
             return [
                 new Finding(
-                    'lamp-loose',
-                    Severity::Open,
-                    "{$name}: {$fitting->count} x {$fixture->name()} hang on nothing",
-                    'Say which supply they hang on.',
-                    $place,
-                    null,
-                    null,
-                    '',
-                    self::hang($plan, $fitting, $fixture, $shelf),
+                    code: 'lamp-loose',
+                    severity: Severity::Open,
+                    title: "{$name}: {$fitting->count} x {$fixture->name()} hang on nothing",
+                    detail: 'Say which supply they hang on.',
+                    place: $place,
+                    fixes: self::hang($plan, $fitting, $fixture, $shelf),
                 ),
             ];
         }
@@ -50,42 +47,60 @@ final readonly class Lamps
         $lost = array_sum(array_map(static fn($c): float => $c->drop, $result->cables));
         if ($result->volts < $fixture->leastVolts) {
             $findings[] = new Finding(
-                'lamp-volts',
-                Severity::Stop,
-                sprintf('%s get %.1f V, need %g V', $name, $result->volts, $fixture->leastVolts),
-                'Their converters give up: they flash or stay dark.',
-                $place,
-                $result->volts,
-                $fixture->leastVolts,
-                'the fixture’s leaflet, on the shelf',
-                self::thicker($plan, $fitting, $result, $limit - $lost, $shelf),
+                code: 'lamp-volts',
+                severity: Severity::Stop,
+                title: sprintf('%s get %.1f V, need %g V', $name, $result->volts, $fixture->leastVolts),
+                detail: 'Their converters give up: they flash or stay dark.',
+                place: $place,
+                number: $result->volts,
+                limit: $fixture->leastVolts,
+                source: 'the fixture’s leaflet, on the shelf',
+                fixes: self::thicker(
+                    plan: $plan,
+                    fitting: $fitting,
+                    result: $result,
+                    short: $limit - $lost,
+                    shelf: $shelf,
+                ),
             );
         } elseif ($lost > $limit) {
             $findings[] = new Finding(
-                'lamp-drop',
-                Severity::Watch,
-                sprintf('%.2f V lost before %s', $lost, $name),
-                sprintf('At most %.2f V, %g %% of %g V.', $limit, 100 * $plan->limits->drop, $fixture->volts),
-                $place,
-                $lost,
-                $limit,
-                'IEC 60364-7-715 (from memory)',
-                self::thicker($plan, $fitting, $result, $limit - $lost, $shelf),
+                code: 'lamp-drop',
+                severity: Severity::Watch,
+                title: sprintf('%.2f V lost before %s', $lost, $name),
+                detail: sprintf('At most %.2f V, %g %% of %g V.', $limit, 100 * $plan->limits->drop, $fixture->volts),
+                place: $place,
+                number: $lost,
+                limit: $limit,
+                source: 'IEC 60364-7-715 (from memory)',
+                fixes: self::thicker(
+                    plan: $plan,
+                    fitting: $fitting,
+                    result: $result,
+                    short: $limit - $lost,
+                    shelf: $shelf,
+                ),
             );
         }
         foreach ($result->cables as $id => $cable) {
             $capacity = $plan->cable($plan->cables[$id]->kit)->conductor->capacity ?? INF;
             if ($cable->amps() > $capacity) {
                 $findings[] = new Finding(
-                    'lamp-amps',
-                    Severity::Stop,
-                    sprintf('%s carries %.1f A, may carry %g A', strtoupper($id), $cable->amps(), $capacity),
-                    'The cable gets warm.',
-                    new Place('wire', $id),
-                    $cable->amps(),
-                    $capacity,
-                    'as the conductor’s own source says',
-                    self::thicker($plan, $fitting, $result, $limit - $lost, $shelf),
+                    code: 'lamp-amps',
+                    severity: Severity::Stop,
+                    title: sprintf('%s carries %.1f A, may carry %g A', strtoupper($id), $cable->amps(), $capacity),
+                    detail: 'The cable gets warm.',
+                    place: new Place('wire', $id),
+                    number: $cable->amps(),
+                    limit: $capacity,
+                    source: 'as the conductor’s own source says',
+                    fixes: self::thicker(
+                        plan: $plan,
+                        fitting: $fitting,
+                        result: $result,
+                        short: $limit - $lost,
+                        shelf: $shelf,
+                    ),
                 );
             }
         }

@@ -38,15 +38,12 @@ final readonly class Modules
             $fixture = $plan->fixture($fitting->kit);
             if ($fixture !== null && $fitting->module === null && in_array($fixture->dim, Dimmer::DIMS, true)) {
                 $findings[] = new Finding(
-                    'no-module',
-                    Severity::Open,
-                    strtoupper($id) . ": nothing dims {$fitting->count} x {$fixture->name()}",
-                    'Choose a module. ' . self::MAINS,
-                    new Place('wire', $id),
-                    null,
-                    null,
-                    '',
-                    self::take($plan, $id, $shelf),
+                    code: 'no-module',
+                    severity: Severity::Open,
+                    title: strtoupper($id) . ": nothing dims {$fitting->count} x {$fixture->name()}",
+                    detail: 'Choose a module. ' . self::MAINS,
+                    place: new Place('wire', $id),
+                    fixes: self::take($plan, $id, $shelf),
                 );
             }
         }
@@ -80,100 +77,99 @@ final readonly class Modules
                     'phasecut' => [
                         $watts > $dimmer->mostWatts
                             ? new Finding(
-                                'phase-watts',
-                                Severity::Stop,
-                                sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts),
-                                'LED lamps count in full, whatever the figure for filament lamps says. ' . self::MAINS,
-                                $place,
-                                $watts,
-                                $dimmer->mostWatts,
-                                $leaflet,
-                                $other,
+                                code: 'phase-watts',
+                                severity: Severity::Stop,
+                                title: sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts),
+                                detail: 'LED lamps count in full, whatever the figure for filament lamps says. ' .
+                                    self::MAINS,
+                                place: $place,
+                                number: $watts,
+                                limit: $dimmer->mostWatts,
+                                source: $leaflet,
+                                fixes: $other,
                             )
                             : null,
                         $watts < $dimmer->leastWatts
                             ? new Finding(
-                                'phase-least',
-                                Severity::Watch,
-                                sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts),
-                                'With less the lamps flicker or glow when off. More lamps, or a module for less.',
-                                $place,
-                                $watts,
-                                $dimmer->leastWatts,
-                                $leaflet,
-                                $other,
+                                code: 'phase-least',
+                                severity: Severity::Watch,
+                                title: sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts),
+                                detail: 'With less the lamps flicker or glow when off. More lamps, or a module for less.',
+                                place: $place,
+                                number: $watts,
+                                limit: $dimmer->leastWatts,
+                                source: $leaflet,
+                                fixes: $other,
                             )
                             : null,
                     ],
                     'analog' => [
                         $count * self::ANALOG_EACH > $dimmer->milliamps
                             ? new Finding(
-                                'analog-current',
-                                Severity::Stop,
-                                sprintf(
+                                code: 'analog-current',
+                                severity: Severity::Stop,
+                                title: sprintf(
                                     '%s: %d fixtures push %g mA, it takes %g mA',
                                     $name,
                                     $count,
                                     $count * self::ANALOG_EACH,
                                     $dimmer->milliamps,
                                 ),
-                                'Their light no longer follows the line.',
-                                $place,
-                                $count * self::ANALOG_EACH,
-                                $dimmer->milliamps,
-                                'common practice, no source',
-                                $other,
+                                detail: 'Their light no longer follows the line.',
+                                place: $place,
+                                number: $count * self::ANALOG_EACH,
+                                limit: $dimmer->milliamps,
+                                source: 'common practice, no source',
+                                fixes: $other,
                             )
                             : null,
                         $dimmer->relayAmps === null
                             ? new Finding(
-                                'analog-off',
-                                Severity::Watch,
-                                "{$name} cannot switch its fixtures off",
-                                'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.',
-                                $place,
-                                null,
-                                null,
-                                'common practice, no source',
+                                code: 'analog-off',
+                                severity: Severity::Watch,
+                                title: "{$name} cannot switch its fixtures off",
+                                detail: 'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.',
+                                place: $place,
+                                source: 'common practice, no source',
                             )
                             : null,
                     ],
                     default => [
                         $count > min($dimmer->addresses, self::DALI_ADDRESSES)
                             ? new Finding(
-                                'dali-addresses',
-                                Severity::Stop,
-                                sprintf(
+                                code: 'dali-addresses',
+                                severity: Severity::Stop,
+                                title: sprintf(
                                     '%s has %d fixtures on %d addresses',
                                     $name,
                                     $count,
                                     min($dimmer->addresses, self::DALI_ADDRESSES),
                                 ),
-                                'Part them between two buses.',
-                                $place,
-                                $count,
-                                min($dimmer->addresses, self::DALI_ADDRESSES),
-                                'IEC 62386, from memory',
-                                $other,
+                                detail: 'Part them between two buses.',
+                                place: $place,
+                                number: $count,
+                                limit: min($dimmer->addresses, self::DALI_ADDRESSES),
+                                source: 'IEC 62386, from memory',
+                                fixes: $other,
                             )
                             : null,
                         $count * self::DALI_EACH > min($dimmer->milliamps, self::DALI_MILLIAMPS)
                             ? new Finding(
-                                'dali-current',
-                                Severity::Stop,
-                                sprintf(
+                                code: 'dali-current',
+                                severity: Severity::Stop,
+                                title: sprintf(
                                     '%s: %d fixtures take %g mA of %g mA',
                                     $name,
                                     $count,
                                     $count * self::DALI_EACH,
                                     min($dimmer->milliamps, self::DALI_MILLIAMPS),
                                 ),
-                                'The bus loses its volts and its telegrams.',
-                                $place,
-                                $count * self::DALI_EACH,
-                                min($dimmer->milliamps, self::DALI_MILLIAMPS),
-                                'IEC 62386, from memory',
-                                $other,
+                                detail: 'The bus loses its volts and its telegrams.',
+                                place: $place,
+                                number: $count * self::DALI_EACH,
+                                limit: min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                                source: 'IEC 62386, from memory',
+                                fixes: $other,
                             )
                             : null,
                     ],

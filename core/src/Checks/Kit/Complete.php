@@ -22,11 +22,11 @@ final readonly class Complete implements Check
         $lacking = WiredRun::lacking($case->plan, $case->run);
         if ($lacking !== []) {
             $findings[] = new Finding(
-                'lacking',
-                Severity::Open,
-                $case->run->name() . ' lacks ' . implode(', ', $lacking),
-                'Choose them from the shelf; until then nothing can be computed.',
-                new Place('kit', $case->run->id),
+                code: 'lacking',
+                severity: Severity::Open,
+                title: $case->run->name() . ' lacks ' . implode(', ', $lacking),
+                detail: 'Choose them from the shelf; until then nothing can be computed.',
+                place: new Place('kit', $case->run->id),
             );
         }
         foreach (WiredRun::short($case->plan, $case->run) as $id => [$has, $needs]) {
@@ -48,15 +48,15 @@ final readonly class Complete implements Check
         );
 
         return new Finding(
-            'cores',
-            Severity::Stop,
-            sprintf('%s has %d cores, %d are needed', strtoupper($id), $has, $needs),
-            'One core for + and one for each channel’s return.',
-            new Place('wire', $id),
-            $has,
-            $needs,
-            'common practice, no source',
-            $more === null
+            code: 'cores',
+            severity: Severity::Stop,
+            title: sprintf('%s has %d cores, %d are needed', strtoupper($id), $has, $needs),
+            detail: 'One core for + and one for each channel’s return.',
+            place: new Place('wire', $id),
+            number: $has,
+            limit: $needs,
+            source: 'common practice, no source',
+            fixes: $more === null
                 ? []
                 : [
                     new Fix(strtoupper($id) . ' in ' . $more->name(), [
@@ -71,15 +71,15 @@ final readonly class Complete implements Check
     private function channels(Judged $case, string $id, int $has, int $needs): Finding
     {
         return new Finding(
-            'channels',
-            Severity::Stop,
-            strtoupper($id) . ' has too few channels',
-            "It has {$has}, the strip needs {$needs}.",
-            new Place('kit', $case->run->id),
-            $has,
-            $needs,
-            'the controller’s leaflet, on the shelf',
-            $case->takeFittingController(),
+            code: 'channels',
+            severity: Severity::Stop,
+            title: strtoupper($id) . ' has too few channels',
+            detail: "It has {$has}, the strip needs {$needs}.",
+            place: new Place('kit', $case->run->id),
+            number: $has,
+            limit: $needs,
+            source: 'the controller’s leaflet, on the shelf',
+            fixes: $case->takeFittingController(),
         );
     }
 }

@@ -21,15 +21,13 @@ final readonly class TrialBoards
             $kit = $state->plan->kit[$id] ?? null;
             if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
                 $findings[] = new Finding(
-                    'trial',
-                    Severity::Watch,
-                    $kit->entry->name() . ' is for trying only',
-                    'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse protection, level shifter and capacitor.',
-                    new Place('kit', ''),
-                    null,
-                    null,
-                    'common practice, no source',
-                    [new Fix('Do not count on it', ['kind' => 'SetOwned', 'kit' => $id, 'count' => 0])],
+                    code: 'trial',
+                    severity: Severity::Watch,
+                    title: $kit->entry->name() . ' is for trying only',
+                    detail: 'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse protection, level shifter and capacitor.',
+                    place: new Place('kit', ''),
+                    source: 'common practice, no source',
+                    fixes: [new Fix('Do not count on it', ['kind' => 'SetOwned', 'kit' => $id, 'count' => 0])],
                 );
             }
         }

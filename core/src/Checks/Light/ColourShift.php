@@ -36,15 +36,15 @@ final readonly class ColourShift implements Check
 
         return [
             new Finding(
-                'colour-shift',
-                Severity::Watch,
-                sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
-                'With every channel full, the place farthest from a feed has another tint than the one nearest: blue and green need more volts than red. More than 3 steps are seen.',
-                new Place('wire', $case->run->id),
-                $shift,
-                self::VISIBLE,
-                'CIE 1976 u’v’, one step 0.0011 (from memory)',
-                $fixes,
+                code: 'colour-shift',
+                severity: Severity::Watch,
+                title: sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
+                detail: 'With every channel full, the place farthest from a feed has another tint than the one nearest: blue and green need more volts than red. More than 3 steps are seen.',
+                place: new Place('wire', $case->run->id),
+                number: $shift,
+                limit: self::VISIBLE,
+                source: 'CIE 1976 u’v’, one step 0.0011 (from memory)',
+                fixes: $fixes,
             ),
         ];
     }

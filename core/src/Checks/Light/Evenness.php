@@ -49,10 +49,10 @@ final readonly class Evenness implements Check
 
         return [
             new Finding(
-                'evenness',
-                $severity,
-                $title,
-                sprintf(
+                code: 'evenness',
+                severity: $severity,
+                title: $title,
+                detail: sprintf(
                     'Darkest %.2f of the brightest, at %.2f m; limit %.2f. With rails and supply as far off as they may be: %.2f to %.2f.',
                     $even,
                     $at,
@@ -60,11 +60,11 @@ final readonly class Evenness implements Check
                     $range->low,
                     $range->high,
                 ),
-                new Place('wire', $case->run->id),
-                $even,
-                $limit,
-                'common practice, no source',
-                self::fixes($case),
+                place: new Place('wire', $case->run->id),
+                number: $even,
+                limit: $limit,
+                source: 'common practice, no source',
+                fixes: self::fixes($case),
             ),
         ];
     }

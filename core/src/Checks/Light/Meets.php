@@ -71,21 +71,21 @@ final readonly class Meets
     private static function finding(Plan $plan, float $apart, Run $dark, Run $bright, float $less, float $more): Finding
     {
         return new Finding(
-            'seam-runs',
-            Severity::Watch,
-            "{$dark->name()} and {$bright->name()} differ where they meet",
-            sprintf(
+            code: 'seam-runs',
+            severity: Severity::Watch,
+            title: "{$dark->name()} and {$bright->name()} differ where they meet",
+            detail: sprintf(
                 '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Make what feeds them alike.',
                 $less,
                 $more,
                 100 * $apart,
                 100 * $plan->limits->seam,
             ),
-            new Place('wire', $dark->id),
-            $apart,
-            $plan->limits->seam,
-            'common practice, no source',
-            self::fixes($plan, $dark, $bright),
+            place: new Place('wire', $dark->id),
+            number: $apart,
+            limit: $plan->limits->seam,
+            source: 'common practice, no source',
+            fixes: self::fixes($plan, $dark, $bright),
         );
     }
 

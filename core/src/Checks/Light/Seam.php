@@ -35,21 +35,23 @@ final readonly class Seam implements Check
 
         return [
             new Finding(
-                'seam',
-                $range->straddles($limit) ? Severity::Watch : Severity::Stop,
-                $case->run->name() . ' seam: ' . ($seam <= $limit ? 'just even' : 'the ends differ where they meet'),
-                sprintf(
+                code: 'seam',
+                severity: $range->straddles($limit) ? Severity::Watch : Severity::Stop,
+                title: $case->run->name() .
+                    ' seam: ' .
+                    ($seam <= $limit ? 'just even' : 'the ends differ where they meet'),
+                detail: sprintf(
                     'Start %.2f, end %.2f: %.1f %% apart, limit %.0f %%.',
                     $result->light[0],
                     $result->light[count($result->light) - 1],
                     100 * $seam,
                     100 * $limit,
                 ) . ($fed > 1 ? ' Make the cables to both ends alike in size and length.' : ''),
-                new Place('wire', $case->run->id),
-                $seam,
-                $limit,
-                'common practice, no source',
-                $fed > 1
+                place: new Place('wire', $case->run->id),
+                number: $seam,
+                limit: $limit,
+                source: 'common practice, no source',
+                fixes: $fed > 1
                     ? []
                     : [
                         new Fix('Feed both ends', [

@@ -26,20 +26,19 @@ final readonly class AssemblyFindings
         $lengths = Lengths::of($plan, $state->shelf);
         foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as [$piece, $kit, $group]) {
             $findings[] = new Finding(
-                'too-long',
-                Severity::Stop,
-                "{$piece->what} is longer than any {$kit->entry->name()}",
-                sprintf(
+                code: 'too-long',
+                severity: Severity::Stop,
+                title: "{$piece->what} is longer than any {$kit->entry->name()}",
+                detail: sprintf(
                     '%s is to be in one piece, and one that is bought has %s. Allow a joint, take another %s, or add a longer offcut.',
                     $plan->terms->say($piece->mm / 1000),
                     $plan->terms->say(Lengths::bought($kit)),
                     strtolower($group),
                 ),
-                new Place('parts', $piece->run),
-                $piece->mm / 1000,
-                Lengths::bought($kit),
-                '',
-                [
+                place: new Place('parts', $piece->run),
+                number: $piece->mm / 1000,
+                limit: Lengths::bought($kit),
+                fixes: [
                     new Fix('Allow joints where needed', [
                         'kind' => 'SetMaking',
                         'run' => $piece->run,
@@ -52,15 +51,13 @@ final readonly class AssemblyFindings
         foreach ($plan->runs as $run) {
             if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
                 $findings[] = new Finding(
-                    'glue-damp',
-                    Severity::Watch,
-                    "{$run->name()} is sealed with hot glue where it is damp",
-                    'Glue lets go where it stays wet. Silicone holds; it takes a day to cure.',
-                    new Place('parts', $run->id),
-                    null,
-                    null,
-                    'common practice, no source',
-                    [
+                    code: 'glue-damp',
+                    severity: Severity::Watch,
+                    title: "{$run->name()} is sealed with hot glue where it is damp",
+                    detail: 'Glue lets go where it stays wet. Silicone holds; it takes a day to cure.',
+                    place: new Place('parts', $run->id),
+                    source: 'common practice, no source',
+                    fixes: [
                         new Fix('Seal it with silicone', [
                             'kind' => 'SetMaking',
                             'run' => $run->id,
@@ -86,20 +83,20 @@ final readonly class AssemblyFindings
                     ),
                 );
                 $findings[] = new Finding(
-                    'profile-heat',
-                    Severity::Watch,
-                    "{$run->name()} makes more heat than its profile takes",
-                    sprintf(
+                    code: 'profile-heat',
+                    severity: Severity::Watch,
+                    title: "{$run->name()} makes more heat than its profile takes",
+                    detail: sprintf(
                         'The strip makes %.1f W/m, “%s” takes %.1f W/m. Take a larger profile or a weaker strip: hot strip ages fast.',
                         $makes,
                         $profile->entry->name(),
                         $takes,
                     ),
-                    new Place('parts', $run->id),
-                    $makes,
-                    $takes,
-                    'the shelf',
-                    array_map(
+                    place: new Place('parts', $run->id),
+                    number: $makes,
+                    limit: $takes,
+                    source: 'the shelf',
+                    fixes: array_map(
                         static fn(KitSnapshot $f): Fix => new Fix("Take {$f->entry->name()}", [
                             'kind' => 'SetMaking',
                             'run' => $run->id,

@@ -20,11 +20,11 @@ final readonly class PartFindings
             $name = ($state->plan->kit[$key] ?? $state->shelf->find($key))?->entry->name();
             if ($name !== null && $mark->late($state->today)) {
                 $findings[] = new Finding(
-                    'part-late',
-                    Severity::Watch,
-                    "{$name} should be here",
-                    "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.",
-                    new Place('parts', $key),
+                    code: 'part-late',
+                    severity: Severity::Watch,
+                    title: "{$name} should be here",
+                    detail: "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.",
+                    place: new Place('parts', $key),
                 );
             }
         }
@@ -32,11 +32,11 @@ final readonly class PartFindings
             $foreign = $state->plan->terms->foreign($kit);
             if ($foreign !== null) {
                 $findings[] = new Finding(
-                    'currency',
-                    Severity::Watch,
-                    "{$kit->entry->name()} is priced in {$foreign}",
-                    "The job reckons in {$state->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$state->plan->terms->currency}.",
-                    new Place('parts', $id),
+                    code: 'currency',
+                    severity: Severity::Watch,
+                    title: "{$kit->entry->name()} is priced in {$foreign}",
+                    detail: "The job reckons in {$state->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$state->plan->terms->currency}.",
+                    place: new Place('parts', $id),
                 );
             }
         }

@@ -30,25 +30,30 @@ final readonly class CableCapacity implements Check
             $source = $cable->conductor->capacitySource;
             if ($capacity === null) {
                 $findings[] = new Finding(
-                    'capacity-unknown',
-                    Severity::Open,
-                    "{$name}: no capacity is known for {$cable->conductor->label()}",
-                    'The tables do not hold this size; ask the cable’s maker.',
-                    new Place('wire', $id),
+                    code: 'capacity-unknown',
+                    severity: Severity::Open,
+                    title: "{$name}: no capacity is known for {$cable->conductor->label()}",
+                    detail: 'The tables do not hold this size; ask the cable’s maker.',
+                    place: new Place('wire', $id),
                 );
             } elseif ($result->openAmps > $capacity) {
                 $findings[] = new Finding(
-                    'cable-amps',
-                    Severity::Stop,
-                    sprintf('%s carries %.1f A, may carry %g A', $name, $result->openAmps, $capacity),
-                    $result->openAmps > $result->amps() + 0.01
+                    code: 'cable-amps',
+                    severity: Severity::Stop,
+                    title: sprintf('%s carries %.1f A, may carry %g A', $name, $result->openAmps, $capacity),
+                    detail: $result->openAmps > $result->amps() + 0.01
                         ? 'That much flows when another feed is open: a dead feed is not seen, the cable gets warm.'
                         : 'The cable gets warm.',
-                    new Place('wire', $id),
-                    $result->openAmps,
-                    $capacity,
-                    $source,
-                    self::thicker($case, $laid, $cable, max($result->openAmps, Guard::of($case->plan, $laid)->amps)),
+                    place: new Place('wire', $id),
+                    number: $result->openAmps,
+                    limit: $capacity,
+                    source: $source,
+                    fixes: self::thicker(
+                        $case,
+                        $laid,
+                        $cable,
+                        max($result->openAmps, Guard::of($case->plan, $laid)->amps),
+                    ),
                 );
             }
         }

@@ -30,7 +30,10 @@ final readonly class Fusing implements Check
             $cable = $case->plan->cable($laid->kit);
             $capacity = $cable?->conductor->capacity;
             if ($cable !== null && $capacity !== null && $result->openAmps <= $capacity) {
-                array_push($findings, ...self::cable($case, $laid, $cable, $capacity, $result));
+                array_push(
+                    $findings,
+                    ...self::cable(case: $case, laid: $laid, cable: $cable, capacity: $capacity, result: $result),
+                );
             }
         }
 
@@ -64,30 +67,28 @@ final readonly class Fusing implements Check
         if ($guard->battery && $laid->from === $guard->supply && $own === null) {
             return [
                 new Finding(
-                    'tap-fuse',
-                    Severity::Stop,
-                    "{$name} leaves the battery without a fuse",
-                    'A bank can push hundreds of amps into a short. A fuse within 0.18 m of the tap, before anything else is joined.',
-                    $place,
-                    null,
-                    null,
-                    'ABYC E-11, from memory',
-                    $take,
+                    code: 'tap-fuse',
+                    severity: Severity::Stop,
+                    title: "{$name} leaves the battery without a fuse",
+                    detail: 'A bank can push hundreds of amps into a short. A fuse within 0.18 m of the tap, before anything else is joined.',
+                    place: $place,
+                    source: 'ABYC E-11, from memory',
+                    fixes: $take,
                 ),
             ];
         }
         if ($own !== null && 1.25 * $load > $own) {
             return [
                 new Finding(
-                    'fuse-small',
-                    Severity::Watch,
-                    sprintf('%s: a fuse of %g A blows in use', $name, $own),
-                    sprintf('%.2f A flow; a fuse carries them for good from %.2f A.', $load, 1.25 * $load),
-                    $place,
-                    1.25 * $load,
-                    $own,
-                    'common practice, no source',
-                    $take,
+                    code: 'fuse-small',
+                    severity: Severity::Watch,
+                    title: sprintf('%s: a fuse of %g A blows in use', $name, $own),
+                    detail: sprintf('%.2f A flow; a fuse carries them for good from %.2f A.', $load, 1.25 * $load),
+                    place: $place,
+                    number: 1.25 * $load,
+                    limit: $own,
+                    source: 'common practice, no source',
+                    fixes: $take,
                 ),
             ];
         }
@@ -98,36 +99,36 @@ final readonly class Fusing implements Check
         if ($guard->fusedAt !== null) {
             return [
                 new Finding(
-                    'fuse-large',
-                    Severity::Stop,
-                    sprintf('%s is fused with %g A, may carry %g A', $name, $guard->amps, $capacity),
-                    'The fuse protects the cable: it must blow first.',
-                    $place,
-                    $guard->amps,
-                    $capacity,
-                    self::BLADES,
-                    [...$take, ...$thicker],
+                    code: 'fuse-large',
+                    severity: Severity::Stop,
+                    title: sprintf('%s is fused with %g A, may carry %g A', $name, $guard->amps, $capacity),
+                    detail: 'The fuse protects the cable: it must blow first.',
+                    place: $place,
+                    number: $guard->amps,
+                    limit: $capacity,
+                    source: self::BLADES,
+                    fixes: [...$take, ...$thicker],
                 ),
             ];
         }
 
         return [
             new Finding(
-                'cable-protection',
-                Severity::Watch,
-                sprintf('%s is not protected by %s', $name, strtoupper((string) $guard->supply)),
-                sprintf(
+                code: 'cable-protection',
+                severity: Severity::Watch,
+                title: sprintf('%s is not protected by %s', $name, strtoupper((string) $guard->supply)),
+                detail: sprintf(
                     'The supply can keep up %.1f A in overload; %s may carry %g A. A thicker cable, or a fuse of at most %g A at its start.',
                     $guard->amps,
                     $cable->conductor->label(),
                     $capacity,
                     $capacity,
                 ),
-                $place,
-                $guard->amps,
-                $capacity,
-                $cable->conductor->capacitySource,
-                [...$thicker, ...$take],
+                place: $place,
+                number: $guard->amps,
+                limit: $capacity,
+                source: $cable->conductor->capacitySource,
+                fixes: [...$thicker, ...$take],
             ),
         ];
     }

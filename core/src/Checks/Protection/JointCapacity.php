@@ -30,15 +30,15 @@ final readonly class JointCapacity implements Check
                 static fn(Connector $c): float => $c->minutes ?? 60.0,
             );
             $findings[] = new Finding(
-                'joint-amps',
-                Severity::Stop,
-                sprintf('%s carries %.1f A, its %s %g A', $name, $result->openAmps, $joint->joint, $joint->amps),
-                'The contact gets hot.',
-                new Place('wire', $id),
-                $result->openAmps,
-                $joint->amps,
-                'common practice, no source; on the shelf',
-                [
+                code: 'joint-amps',
+                severity: Severity::Stop,
+                title: sprintf('%s carries %.1f A, its %s %g A', $name, $result->openAmps, $joint->joint, $joint->amps),
+                detail: 'The contact gets hot.',
+                place: new Place('wire', $id),
+                number: $result->openAmps,
+                limit: $joint->amps,
+                source: 'common practice, no source; on the shelf',
+                fixes: [
                     ...$better === null
                         ? []
                         : [

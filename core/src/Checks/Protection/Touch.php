@@ -32,18 +32,18 @@ final readonly class Touch implements Check
             ? []
             : [
                 new Finding(
-                    'touch',
-                    Severity::Stop,
-                    sprintf('%s: %.1f V where people can touch it', $case->run->name(), $volts),
-                    sprintf(
+                    code: 'touch',
+                    severity: Severity::Stop,
+                    title: sprintf('%s: %.1f V where people can touch it', $case->run->name(), $volts),
+                    detail: sprintf(
                         'In a %s place bare parts have at most %g V. Insulate every joint, or take lower volts; local codes decide.',
                         $damp ? 'damp' : 'dry',
                         $limit,
                     ),
-                    new Place('kit', $case->run->id),
-                    $volts,
-                    $limit,
-                    'IEC 60364-4-41, from memory',
+                    place: new Place('kit', $case->run->id),
+                    number: $volts,
+                    limit: $limit,
+                    source: 'IEC 60364-4-41, from memory',
                 ),
             ];
     }

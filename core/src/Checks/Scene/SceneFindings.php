@@ -37,11 +37,11 @@ final readonly class SceneFindings
             foreach ($state->scenes[$id] ?? [] as $run => $result) {
                 if ($result instanceof Refusal) {
                     $findings[] = new Finding(
-                        'scene-unsolved',
-                        Severity::Stop,
-                        "“{$scene->name}” has no solution",
-                        $result->getMessage(),
-                        new Place('wire', $run),
+                        code: 'scene-unsolved',
+                        severity: Severity::Stop,
+                        title: "“{$scene->name}” has no solution",
+                        detail: $result->getMessage(),
+                        place: new Place('wire', $run),
                     );
                     break;
                 }
@@ -52,19 +52,19 @@ final readonly class SceneFindings
                 $limit = $state->plan->limits->evenness;
                 if ($result->evenness() < $limit && $full->evenness() >= $limit) {
                     $findings[] = new Finding(
-                        'scene-evenness',
-                        Severity::Watch,
-                        "{$state->plan->run($run)->name()} is uneven in “{$scene->name}”",
-                        sprintf(
+                        code: 'scene-evenness',
+                        severity: Severity::Watch,
+                        title: "{$state->plan->run($run)->name()} is uneven in “{$scene->name}”",
+                        detail: sprintf(
                             'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: in its on-time the whole current flows.',
                             $result->evenness(),
                             $full->evenness(),
                             $limit,
                         ),
-                        new Place('wire', $run),
-                        $result->evenness(),
-                        $limit,
-                        'common practice, no source',
+                        place: new Place('wire', $run),
+                        number: $result->evenness(),
+                        limit: $limit,
+                        source: 'common practice, no source',
                     );
                 }
             }

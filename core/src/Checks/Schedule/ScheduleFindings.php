@@ -25,11 +25,11 @@ final readonly class ScheduleFindings
                 ? []
                 : [
                     new Finding(
-                        'circle',
-                        Severity::Stop,
-                        'Steps wait for each other',
-                        "{$schedule->circle()} Until then the waits that were added count nothing.",
-                        new Place('build'),
+                        code: 'circle',
+                        severity: Severity::Stop,
+                        title: 'Steps wait for each other',
+                        detail: "{$schedule->circle()} Until then the waits that were added count nothing.",
+                        place: new Place('build'),
                     ),
                 ];
         $outside = array_values(
@@ -40,16 +40,16 @@ final readonly class ScheduleFindings
         );
         if ($outside !== []) {
             $findings[] = new Finding(
-                'visits',
-                Severity::Open,
-                'The work does not fit into the visits',
-                sprintf(
+                code: 'visits',
+                severity: Severity::Open,
+                title: 'The work does not fit into the visits',
+                detail: sprintf(
                     '%s needs another %s, from %s on as it stands. Add a visit, or make one longer.',
                     count($outside) === 1 ? 'It' : 'What is left',
                     count($outside) === 1 ? 'day' : count($outside) . ' days',
                     $outside[0],
                 ),
-                new Place('build'),
+                place: new Place('build'),
             );
         }
 

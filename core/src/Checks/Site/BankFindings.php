@@ -31,25 +31,23 @@ final readonly class BankFindings
             $name = $battery->spot->name;
             if ($battery->wants === null) {
                 $findings[] = new Finding(
-                    'bank-wants',
-                    Severity::Open,
-                    "Which volts does the light want of {$name}?",
-                    'Write it behind the blocks, such as “, want 12 V”.',
-                    $at,
+                    code: 'bank-wants',
+                    severity: Severity::Open,
+                    title: "Which volts does the light want of {$name}?",
+                    detail: 'Write it behind the blocks, such as “, want 12 V”.',
+                    place: $at,
                 );
             } elseif ($bank->tap === null) {
                 $findings[] = self::converter($bank, $name, $at, $shelf);
             } elseif ($bank->unbalances()) {
                 $findings[] = new Finding(
-                    'unbalanced',
-                    Severity::Watch,
-                    "A tap across {$bank->tap} of {$battery->blocks} blocks unbalances {$name}",
-                    'The tapped blocks are drained more and charged no better. Take the light from the whole bank through a converter, or move the tap round at each charge. ' .
+                    code: 'unbalanced',
+                    severity: Severity::Watch,
+                    title: "A tap across {$bank->tap} of {$battery->blocks} blocks unbalances {$name}",
+                    detail: 'The tapped blocks are drained more and charged no better. Take the light from the whole bank through a converter, or move the tap round at each charge. ' .
                         BankFindings::CAUTION,
-                    $at,
-                    null,
-                    null,
-                    'common practice, no source',
+                    place: $at,
+                    source: 'common practice, no source',
                 );
             }
         }
@@ -65,12 +63,12 @@ final readonly class BankFindings
         $figures = [];
         foreach (array_combine(['Lowest', 'Nominal', 'Charging'], $bank->volts($blocks)) as $label => $volts) {
             $figures[] = new Figure(
-                $label,
-                $volts,
-                'V',
-                1,
-                'n * b * s / 12',
-                [
+                label: $label,
+                value: $volts,
+                unit: 'V',
+                decimals: 1,
+                formula: 'n * b * s / 12',
+                inputs: [
                     new Input(
                         'n',
                         'blocks in series' . ($blocks < $battery->blocks ? ', up to the tap' : ''),
@@ -80,8 +78,8 @@ final readonly class BankFindings
                     new Input('b', 'one block by its name', $battery->blockVolts, 'V'),
                     new Input('s', 'a 12 V bank then', (12 * $volts) / ($blocks * $battery->blockVolts), 'V'),
                 ],
-                'Other banks in proportion to one of 12 V.',
-                'common practice, no source',
+                assumption: 'Other banks in proportion to one of 12 V.',
+                source: 'common practice, no source',
             );
         }
 
@@ -109,10 +107,10 @@ final readonly class BankFindings
                 : 'The shelf has none that takes it; add one.';
 
         return new Finding(
-            'no-tap',
-            Severity::Watch,
-            sprintf('%s has no tap at %g V', $name, $battery->wants ?? 0),
-            sprintf(
+            code: 'no-tap',
+            severity: Severity::Watch,
+            title: sprintf('%s has no tap at %g V', $name, $battery->wants ?? 0),
+            detail: sprintf(
                 '%d blocks of %g V give %s V, never %g V. A converter must take %.1f to %.1f V. %s A plain series dropper does not regulate at the low current of a strip.',
                 $battery->blocks,
                 $battery->blockVolts,
@@ -128,10 +126,8 @@ final readonly class BankFindings
                 $charging,
                 $found,
             ),
-            $at,
-            null,
-            null,
-            'common practice, no source',
+            place: $at,
+            source: 'common practice, no source',
         );
     }
 }

@@ -24,36 +24,32 @@ final readonly class PowerFindings
         $findings = [];
         if ($runs !== [] && $site->outlets === [] && $site->batteries === [] && $site->legs === []) {
             $findings[] = new Finding(
-                'no-power',
-                Severity::Open,
-                "Where is power in {$place->name}?",
-                'Write an outlet, a spur, a battery or a leg that comes from one, such as “outlet P1 dais, circuit C2”.',
-                new Place('survey', $place->id),
+                code: 'no-power',
+                severity: Severity::Open,
+                title: "Where is power in {$place->name}?",
+                detail: 'Write an outlet, a spur, a battery or a leg that comes from one, such as “outlet P1 dais, circuit C2”.',
+                place: new Place('survey', $place->id),
             );
         }
         foreach ($site->outlets as $outlet) {
             if ($outlet->keyed) {
                 $findings[] = new Finding(
-                    'keyed',
-                    Severity::Watch,
-                    "{$outlet->spot->name} is live with the key only",
-                    'What hangs on it loses its power when the key is turned: hubs fall off, and a controller takes its power-on state each time.',
-                    new Place('survey', "{$place->id}:{$outlet->spot->word->line}"),
-                    null,
-                    null,
-                    'common practice, no source',
+                    code: 'keyed',
+                    severity: Severity::Watch,
+                    title: "{$outlet->spot->name} is live with the key only",
+                    detail: 'What hangs on it loses its power when the key is turned: hubs fall off, and a controller takes its power-on state each time.',
+                    place: new Place('survey', "{$place->id}:{$outlet->spot->word->line}"),
+                    source: 'common practice, no source',
                 );
             }
             if ($outlet->damp || $site->damp === true) {
                 $findings[] = new Finding(
-                    'damp-outlet',
-                    Severity::Watch,
-                    "{$outlet->spot->name} is in a damp place",
-                    'Work on mains is for a licensed person; residual-current protection and the tightness of the box are theirs to judge by local rules.',
-                    new Place('survey', "{$place->id}:{$outlet->spot->word->line}"),
-                    null,
-                    null,
-                    'local rules decide',
+                    code: 'damp-outlet',
+                    severity: Severity::Watch,
+                    title: "{$outlet->spot->name} is in a damp place",
+                    detail: 'Work on mains is for a licensed person; residual-current protection and the tightness of the box are theirs to judge by local rules.',
+                    place: new Place('survey', "{$place->id}:{$outlet->spot->word->line}"),
+                    source: 'local rules decide',
                 );
             }
         }
@@ -69,45 +65,43 @@ final readonly class PowerFindings
         if ($untraced !== []) {
             $names = implode(', ', array_map(static fn(CableLeg $l): string => $l->name, $untraced));
             $findings[] = new Finding(
-                'untraced',
-                Severity::Open,
-                count($untraced) === 1 ? "Leg {$names} is not traced" : "Legs {$names} are not traced",
-                'Disconnect every leg, prove it dead, then trace: which is which decides what may carry the light.',
-                new Place('survey', "{$place->id}:trace"),
-                null,
-                null,
-                'common practice, no source',
+                code: 'untraced',
+                severity: Severity::Open,
+                title: count($untraced) === 1 ? "Leg {$names} is not traced" : "Legs {$names} are not traced",
+                detail: 'Disconnect every leg, prove it dead, then trace: which is which decides what may carry the light.',
+                place: new Place('survey', "{$place->id}:trace"),
+                source: 'common practice, no source',
             );
         }
         foreach ($site->legs as $leg) {
             $at = new Place('survey', "{$place->id}:{$leg->span->line}");
             if ($leg->open || $leg->broken !== []) {
                 $findings[] = new Finding(
-                    'broken',
-                    Severity::Watch,
-                    $leg->open
+                    code: 'broken',
+                    severity: Severity::Watch,
+                    title: $leg->open
                         ? "Leg {$leg->name} gives no tone"
                         : "Leg {$leg->name}: core " . implode(' and ', $leg->broken) . ' is broken',
-                    'It carries nothing until it is mended or replaced.',
-                    $at,
+                    detail: 'It carries nothing until it is mended or replaced.',
+                    place: $at,
                 );
             }
             if ($leg->joined !== null) {
                 $findings[] = new Finding(
-                    'joined',
-                    Severity::Watch,
-                    "Legs {$leg->name} and {$leg->joined} are joined on the way",
-                    'There is a box between them that nobody has seen. Find and part it before either is used.',
-                    $at,
+                    code: 'joined',
+                    severity: Severity::Watch,
+                    title: "Legs {$leg->name} and {$leg->joined} are joined on the way",
+                    detail: 'There is a box between them that nobody has seen. Find and part it before either is used.',
+                    place: $at,
                 );
             }
             if ($leg->to === null) {
                 $findings[] = new Finding(
-                    'loose-end',
-                    Severity::Open,
-                    "Leg {$leg->name} ends somewhere",
-                    'Nobody knows where. Write its far end in place of the “?” once it is found.',
-                    $at,
+                    code: 'loose-end',
+                    severity: Severity::Open,
+                    title: "Leg {$leg->name} ends somewhere",
+                    detail: 'Nobody knows where. Write its far end in place of the “?” once it is found.',
+                    place: $at,
                 );
             }
         }

@@ -62,15 +62,13 @@ final readonly class SiteFindings
 
         return [
             new Finding(
-                'damp',
-                Severity::Open,
-                "Is {$place->name} dry or damp?",
-                'It decides what may be touched and what must be sealed.',
-                new Place('survey', $place->id),
-                null,
-                null,
-                'IEC 60364-4-41 (from memory): 60 V d.c. dry, 30 V damp',
-                [$say('dry'), $say('damp')],
+                code: 'damp',
+                severity: Severity::Open,
+                title: "Is {$place->name} dry or damp?",
+                detail: 'It decides what may be touched and what must be sealed.',
+                place: new Place('survey', $place->id),
+                source: 'IEC 60364-4-41 (from memory): 60 V d.c. dry, 30 V damp',
+                fixes: [$say('dry'), $say('damp')],
             ),
         ];
     }
@@ -92,15 +90,12 @@ final readonly class SiteFindings
             ]);
             if ($run->mounting === []) {
                 $findings[] = new Finding(
-                    'mounting',
-                    Severity::Open,
-                    "How is {$run->name()} mounted?",
-                    'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
-                    new Place('survey', "{$run->place}:run:{$run->word}"),
-                    null,
-                    null,
-                    '',
-                    array_map($fix, ['profile', 'bare']),
+                    code: 'mounting',
+                    severity: Severity::Open,
+                    title: "How is {$run->name()} mounted?",
+                    detail: 'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
+                    place: new Place('survey', "{$run->place}:run:{$run->word}"),
+                    fixes: array_map($fix, ['profile', 'bare']),
                 );
             }
             if (
@@ -109,25 +104,30 @@ final readonly class SiteFindings
                 array_intersect($run->mounting, ['profile', 'outdoors']) === []
             ) {
                 $findings[] = new Finding(
-                    'damp-run',
-                    Severity::Watch,
-                    "{$run->name()} is bare in a damp place",
-                    'Water on pads lets the copper rot. Put it into a gasketed profile or take a splash-proof strip.',
-                    new Place('survey', "{$run->place}:run:{$run->word}"),
-                    null,
-                    null,
-                    'common practice, no source',
-                    [new Fix('Into a profile', ['kind' => 'NoteRun', 'run' => $id, 'word' => 'profile', 'on' => true])],
+                    code: 'damp-run',
+                    severity: Severity::Watch,
+                    title: "{$run->name()} is bare in a damp place",
+                    detail: 'Water on pads lets the copper rot. Put it into a gasketed profile or take a splash-proof strip.',
+                    place: new Place('survey', "{$run->place}:run:{$run->word}"),
+                    source: 'common practice, no source',
+                    fixes: [
+                        new Fix('Into a profile', [
+                            'kind' => 'NoteRun',
+                            'run' => $id,
+                            'word' => 'profile',
+                            'on' => true,
+                        ]),
+                    ],
                 );
             }
         }
         foreach (array_diff_key($site->runs, array_column($runs, null, 'word')) as $word => $note) {
             $findings[] = new Finding(
-                'run-unmeasured',
-                Severity::Open,
-                ucfirst($word) . ' is described but not measured',
-                'Write its word behind the wall that it follows, such as “5.20 ' . $word . '”.',
-                new Place(
+                code: 'run-unmeasured',
+                severity: Severity::Open,
+                title: ucfirst($word) . ' is described but not measured',
+                detail: 'Write its word behind the wall that it follows, such as “5.20 ' . $word . '”.',
+                place: new Place(
                     'survey',
                     array_key_first($runs) === null ? '' : reset($runs)->place . ':' . $note->span->line,
                 ),
@@ -145,14 +145,12 @@ final readonly class SiteFindings
             $at = new Place('survey', "{$place->id}:{$box->spot->word->line}");
             if ($box->air === 'sealed') {
                 $findings[] = new Finding(
-                    'sealed-box',
-                    Severity::Watch,
-                    "{$box->spot->name} has no air",
-                    'A supply in a sealed box gets hot and derates. Vent it, or put the supply elsewhere.',
-                    $at,
-                    null,
-                    null,
-                    'common practice, no source',
+                    code: 'sealed-box',
+                    severity: Severity::Watch,
+                    title: "{$box->spot->name} has no air",
+                    detail: 'A supply in a sealed box gets hot and derates. Vent it, or put the supply elsewhere.',
+                    place: $at,
+                    source: 'common practice, no source',
                 );
             }
             if ($box->air === '' || $box->access === '' || $box->size === null) {
@@ -164,11 +162,11 @@ final readonly class SiteFindings
                     ]),
                 );
                 $findings[] = new Finding(
-                    'box-open',
-                    Severity::Open,
-                    "{$box->spot->name} lacks " . implode(', ', $missing),
-                    'It decides what can hide there.',
-                    $at,
+                    code: 'box-open',
+                    severity: Severity::Open,
+                    title: "{$box->spot->name} lacks " . implode(', ', $missing),
+                    detail: 'It decides what can hide there.',
+                    place: $at,
                 );
             }
         }
@@ -201,10 +199,10 @@ final readonly class SiteFindings
             if ($over !== []) {
                 $free = Channels::free($wifi);
                 $findings[] = new Finding(
-                    'channel',
-                    Severity::Watch,
-                    "Zigbee channel {$radio->channel} lies inside Wi-Fi channel " . implode(' and ', $over),
-                    sprintf(
+                    code: 'channel',
+                    severity: Severity::Watch,
+                    title: "Zigbee channel {$radio->channel} lies inside Wi-Fi channel " . implode(' and ', $over),
+                    detail: sprintf(
                         '%d MHz is less than 11 MHz from %d MHz. %s',
                         Channels::zigbee($radio->channel),
                         Channels::wifi(reset($over)),
@@ -214,10 +212,9 @@ final readonly class SiteFindings
                                 implode(', ', array_slice($free, 0, 4)) .
                                 '. A hub that moves takes its lights along only if its app says so.',
                     ),
-                    new Place('survey', $place),
-                    $radio->channel,
-                    null,
-                    'IEEE 802.15.4 and IEEE 802.11 channel plans',
+                    place: new Place('survey', $place),
+                    number: $radio->channel,
+                    source: 'IEEE 802.15.4 and IEEE 802.11 channel plans',
                 );
             }
         }

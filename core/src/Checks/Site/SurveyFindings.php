@@ -28,15 +28,12 @@ final readonly class SurveyFindings
             }
             foreach ($sheet->slips as $slip) {
                 $findings[] = new Finding(
-                    'slip',
-                    Severity::Stop,
-                    "Line {$slip->line} cannot be read",
-                    $slip->message,
-                    new Place('survey', "{$id}:{$slip->line}"),
-                    null,
-                    null,
-                    '',
-                    $slip->instead === null
+                    code: 'slip',
+                    severity: Severity::Stop,
+                    title: "Line {$slip->line} cannot be read",
+                    detail: $slip->message,
+                    place: new Place('survey', "{$id}:{$slip->line}"),
+                    fixes: $slip->instead === null
                         ? []
                         : [
                             new Fix("Write {$slip->instead}", [
@@ -52,11 +49,11 @@ final readonly class SurveyFindings
             }
             if (trim($place->notes) === '') {
                 $findings[] = new Finding(
-                    'no-notes',
-                    Severity::Open,
-                    $place->name . ' is not measured yet',
-                    'Type the first line of tape notes, such as “start door”.',
-                    new Place('survey', $id),
+                    code: 'no-notes',
+                    severity: Severity::Open,
+                    title: $place->name . ' is not measured yet',
+                    detail: 'Type the first line of tape notes, such as “start door”.',
+                    place: new Place('survey', $id),
                 );
             }
         }
@@ -76,18 +73,15 @@ final readonly class SurveyFindings
         return array_values(
             array_map(
                 static fn(Run $r): Finding => new Finding(
-                    'run-lost',
-                    Severity::Open,
-                    "{$r->name()} is no longer in the notes",
-                    sprintf(
+                    code: 'run-lost',
+                    severity: Severity::Open,
+                    title: "{$r->name()} is no longer in the notes",
+                    detail: sprintf(
                         'Its %.2f m, kit and feeds are kept. Write its word on a leg again, or drop it.',
                         $r->length(),
                     ),
-                    new Place('survey', $place),
-                    null,
-                    null,
-                    '',
-                    [new Fix("Drop {$r->name()}", ['kind' => 'DropRun', 'run' => $r->id])],
+                    place: new Place('survey', $place),
+                    fixes: [new Fix("Drop {$r->name()}", ['kind' => 'DropRun', 'run' => $r->id])],
                 ),
                 $lost,
             ),

@@ -24,24 +24,23 @@ final readonly class Cap implements Check
 
         return [
             new Finding(
-                'cap',
-                Severity::Open,
-                sprintf(
+                code: 'cap',
+                severity: Severity::Open,
+                title: sprintf(
                     'Set the limit of %s to %.0f %%, then check it',
                     $case->device($run->controller),
                     100 * $run->cap,
                 ),
-                sprintf(
+                detail: sprintf(
                     '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, bring everything to white and read the supply: on average at most %.1f A.',
                     $case->device($run->supply),
                     100 * $run->cap,
                     $amps,
                 ),
-                new Place('join', $run->controller ?? $run->id),
-                $run->cap,
-                null,
-                'common practice, no source',
-                [
+                place: new Place('join', $run->controller ?? $run->id),
+                number: $run->cap,
+                source: 'common practice, no source',
+                fixes: [
                     new Fix('It is set and checked', [
                         'kind' => 'SetCap',
                         'run' => $run->id,

@@ -48,14 +48,14 @@ final readonly class Headroom implements Check
 
         return [
             new Finding(
-                'headroom',
-                $over ? Severity::Stop : Severity::Watch,
-                sprintf(
+                code: 'headroom',
+                severity: $over ? Severity::Stop : Severity::Watch,
+                title: sprintf(
                     '%s loaded to %.0f %%',
                     $case->device($case->run->supply),
                     (100 * $watts) / $supply->ratedWatts(),
                 ),
-                sprintf(
+                detail: sprintf(
                     '%.1f W of %.1f W with %s. %.0f %% headroom asks for %.0f W.%s',
                     $watts,
                     $supply->ratedWatts(),
@@ -68,11 +68,11 @@ final readonly class Headroom implements Check
                         ? ' No supply on the shelf is large enough: shorten the run or take a strip with less W/m.'
                         : '',
                 ),
-                new Place('kit', $case->run->id),
-                $watts,
-                $supply->ratedWatts() * (1 - $headroom),
-                'common practice, no source',
-                [
+                place: new Place('kit', $case->run->id),
+                number: $watts,
+                limit: $supply->ratedWatts() * (1 - $headroom),
+                source: 'common practice, no source',
+                fixes: [
                     ...$larger === null
                         ? []
                         : [

@@ -34,17 +34,17 @@ final readonly class SupplyVolts implements Check
 
         return [
             new Finding(
-                'supply-volts',
-                Severity::Stop,
-                sprintf('%s: %g V on a %g V strip', $case->run->name(), $supply->volts, $strip->volts),
-                $high
+                code: 'supply-volts',
+                severity: Severity::Stop,
+                title: sprintf('%s: %g V on a %g V strip', $case->run->name(), $supply->volts, $strip->volts),
+                detail: $high
                     ? 'The controller passes the supply’s volts straight through: the strip overheats and fails. Do not switch it on.'
                     : 'The strip stays dark or dim. Take a supply of the strip’s volts.',
-                new Place('kit', $case->run->id),
-                $supply->volts,
-                $strip->volts,
-                self::SOURCE,
-                $right === null
+                place: new Place('kit', $case->run->id),
+                number: $supply->volts,
+                limit: $strip->volts,
+                source: self::SOURCE,
+                fixes: $right === null
                     ? []
                     : [
                         new Fix('Take ' . $right->name(), [

@@ -38,21 +38,21 @@ final readonly class Swing implements Check
 
         return [
             new Finding(
-                'swing',
-                Severity::Watch,
-                sprintf('%s takes %.0f %% on charge', $case->run->name(), 100 * $most),
-                sprintf(
+                code: 'swing',
+                severity: Severity::Watch,
+                title: sprintf('%s takes %.0f %% on charge', $case->run->name(), 100 * $most),
+                detail: sprintf(
                     '%.1f V empty, %.1f V nominal, %.1f V on charge: the strip runs hot and ages. A regulator holds %g V.',
                     $supply->lowest ?? $named,
                     $supply->emf,
                     $supply->charging ?? $named,
                     $named,
                 ),
-                new Place('kit', $case->run->id),
-                $most,
-                self::MOST,
-                'common practice, no source',
-                $regulator === null
+                place: new Place('kit', $case->run->id),
+                number: $most,
+                limit: self::MOST,
+                source: 'common practice, no source',
+                fixes: $regulator === null
                     ? []
                     : [
                         new Fix('Take ' . $regulator->name(), [

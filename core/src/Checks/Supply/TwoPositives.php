@@ -46,15 +46,13 @@ final readonly class TwoPositives implements Check
 
         return [
             new Finding(
-                'two-positives',
-                Severity::Stop,
-                strtoupper($one) . ' and ' . strtoupper($other) . " feed one + of {$case->run->name()}",
-                'The one with more volts pushes its current into the other. Cut the + rail between them and leave the minus whole.',
-                new Place('wire', $case->run->id),
-                null,
-                null,
-                'common practice, no source',
-                [
+                code: 'two-positives',
+                severity: Severity::Stop,
+                title: strtoupper($one) . ' and ' . strtoupper($other) . " feed one + of {$case->run->name()}",
+                detail: 'The one with more volts pushes its current into the other. Cut the + rail between them and leave the minus whole.',
+                place: new Place('wire', $case->run->id),
+                source: 'common practice, no source',
+                fixes: [
                     new Fix(sprintf('Cut the + at %.2f m', $marks->position($pad)), [
                         'kind' => 'SetZones',
                         'run' => $case->run->id,

@@ -16,11 +16,11 @@ final readonly class GroupLoad
     {
         return $strip->pixels === null
             ? new ResistorLimited(
-                $strip->volts,
-                $strip->nominalAmps($channel),
-                $strip->leds,
-                $channel->ledVolts ?? $strip->ledVolts,
-                $strip->slope,
+                volts: $strip->volts,
+                nominal: $strip->nominalAmps($channel),
+                leds: $strip->leds,
+                ledVolts: $channel->ledVolts ?? $strip->ledVolts,
+                slope: $strip->slope,
             )
             : new ConstantCurrent(
                 $level * $strip->pixels->amps + $strip->pixels->idle,

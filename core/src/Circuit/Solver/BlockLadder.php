@@ -116,14 +116,14 @@ final class BlockLadder extends Ladder
         $endStart = Block::times($e, $coupling);
 
         return new Condensed(
-            $startStart,
-            array_map(
+            startStart: $startStart,
+            startEnd: array_map(
                 static fn(array $row): array => array_map(static fn(float $v): float => -$v, $row),
                 Block::turned($endStart),
             ),
-            Block::less($half, Block::times($e, $half)),
-            $start,
-            Block::on($e, $right),
+            endEnd: Block::less($half, Block::times($e, $half)),
+            start: $start,
+            end: Block::on($e, $right),
         );
     }
 

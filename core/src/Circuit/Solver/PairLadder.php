@@ -163,17 +163,17 @@ final class PairLadder extends Ladder
         $e11 = $hb * $p01 + $ha * $p11;
 
         return new Condensed(
-            [[$s00, $s01], [$s01, $s11]],
-            [
+            startStart: [[$s00, $s01], [$s01, $s11]],
+            startEnd: [
                 [-($e00 * $c00 + $e01 * $c10), -($e10 * $c00 + $e11 * $c10)],
                 [-($e00 * $c01 + $e01 * $c11), -($e10 * $c01 + $e11 * $c11)],
             ],
-            [
+            endEnd: [
                 [$ha - $e00 * $ha - $e01 * $hb, $hb - $e00 * $hb - $e01 * $ha],
                 [$hb - $e10 * $ha - $e11 * $hb, $ha - $e10 * $hb - $e11 * $ha],
             ],
-            [$tu, $tv],
-            [$e00 * $ru + $e01 * $rv, $e10 * $ru + $e11 * $rv],
+            start: [$tu, $tv],
+            end: [$e00 * $ru + $e01 * $rv, $e10 * $ru + $e11 * $rv],
         );
     }
 

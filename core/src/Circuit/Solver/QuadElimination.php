@@ -248,7 +248,7 @@ final readonly class QuadElimination
 
         return [
             new Condensed(
-                self::square(
+                startStart: self::square(
                     [
                         [$s00, $s01, $s02, $s03],
                         [$s01, $s11, $s12, $s13],
@@ -257,7 +257,7 @@ final readonly class QuadElimination
                     ],
                     $channels,
                 ),
-                self::square(
+                startEnd: self::square(
                     [
                         [-$k * $v00 - $u0, -$k * $v10 - $u0, -$k * $v20 - $u0, -$k * $v30 - $m * $u0],
                         [-$k * $v01 - $u1, -$k * $v11 - $u1, -$k * $v21 - $u1, -$k * $v31 - $m * $u1],
@@ -266,7 +266,7 @@ final readonly class QuadElimination
                     ],
                     $channels,
                 ),
-                self::square(
+                endEnd: self::square(
                     [
                         [$e00, $e01, $e02, $e03],
                         [$e01, $e11, $e12, $e13],
@@ -275,8 +275,12 @@ final readonly class QuadElimination
                     ],
                     $channels,
                 ),
-                array_slice([$t0, $t1, $t2, $t3], 0, $channels),
-                array_slice([$k * $z0 + $all, $k * $z1 + $all, $k * $z2 + $all, $k * $z3 + $m * $all], 0, $channels),
+                start: array_slice([$t0, $t1, $t2, $t3], 0, $channels),
+                end: array_slice(
+                    [$k * $z0 + $all, $k * $z1 + $all, $k * $z2 + $all, $k * $z3 + $m * $all],
+                    0,
+                    $channels,
+                ),
             ),
             $rows,
         ];

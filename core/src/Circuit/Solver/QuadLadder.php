@@ -127,13 +127,13 @@ final class QuadLadder extends Ladder
     public function condense(): Condensed
     {
         [$condensed, $this->rows] = QuadElimination::of(
-            $this->f,
-            $this->g,
-            $this->own - $this->other,
-            $this->other,
-            $this->perPitch,
-            $this->perHalf,
-            $this->stretch->channels(),
+            f: $this->f,
+            g: $this->g,
+            a: $this->own - $this->other,
+            b: $this->other,
+            perPitch: $this->perPitch,
+            h: $this->perHalf,
+            channels: $this->stretch->channels(),
         );
 
         return $condensed;

@@ -114,11 +114,11 @@ final class ScalarLadder extends Ladder
         [$this->pivots, $this->rights, $this->couplings] = [$pivots, $rights, $couplings];
 
         return new Condensed(
-            [[$startStart]],
-            [[(-$coupling * $half) / $pivot]],
-            [[$half - ($half * $half) / $pivot]],
-            [$startRight],
-            [($half * $right) / $pivot],
+            startStart: [[$startStart]],
+            startEnd: [[(-$coupling * $half) / $pivot]],
+            endEnd: [[$half - ($half * $half) / $pivot]],
+            start: [$startRight],
+            end: [($half * $right) / $pivot],
         );
     }
 

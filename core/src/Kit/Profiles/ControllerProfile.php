@@ -30,14 +30,14 @@ final readonly class ControllerProfile
     public static function read(Fields $f): self
     {
         $profile = new self(
-            $f->string('key', 20),
-            $f->whole('presses', 2, 20),
-            $f->number('pressesWithin', 0.5, 30),
-            $f->number('listens', 1, 900),
-            $f->number('takesLeast', 0, 600),
-            $f->number('takesMost', 0, 600),
-            Signal::read($f, 'resetDone'),
-            Signal::read($f, 'joined'),
+            key: $f->string('key', 20),
+            presses: $f->whole('presses', 2, 20),
+            pressesWithin: $f->number('pressesWithin', 0.5, 30),
+            listens: $f->number('listens', 1, 900),
+            takesLeast: $f->number('takesLeast', 0, 600),
+            takesMost: $f->number('takesMost', 0, 600),
+            resetDone: Signal::read($f, 'resetDone'),
+            joined: Signal::read($f, 'joined'),
         );
         if ($profile->takesMost < $profile->takesLeast) {
             throw $f->invalid('takesMost', 'The longest time is shorter than the shortest.');

@@ -27,11 +27,11 @@ final readonly class HubProfile
     public static function read(Fields $f): self
     {
         $profile = new self(
-            $f->number('search', 5, 600),
-            $f->number('lagLeast', 0, 120),
-            $f->number('lagMost', 0, 120),
-            $f->whole('letters', 4, 80),
-            $f->string('numbering', 30),
+            search: $f->number('search', 5, 600),
+            lagLeast: $f->number('lagLeast', 0, 120),
+            lagMost: $f->number('lagMost', 0, 120),
+            letters: $f->whole('letters', 4, 80),
+            numbering: $f->string('numbering', 30),
         );
         if ($profile->lagMost < $profile->lagLeast) {
             throw $f->invalid('lagMost', 'The longest time is shorter than the shortest.');

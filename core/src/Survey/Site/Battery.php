@@ -46,11 +46,11 @@ final readonly class Battery
         while (($word = $clause->attribute()) !== null) {
             if ($word->is('want')) {
                 $wants = $clause->quantity(
-                    $clause->take(),
-                    ['v'],
-                    'the volts that the light needs, such as 12 V',
-                    1,
-                    60,
+                    word: $clause->take(),
+                    units: ['v'],
+                    expected: 'the volts that the light needs, such as 12 V',
+                    least: 1,
+                    most: 60,
                 );
 
                 continue;
@@ -67,7 +67,13 @@ final readonly class Battery
                 $blocks = $clause->count($word, 'how many blocks are in series', 40);
                 $clause->take();
                 $at = $clause->take();
-                $volts = $clause->quantity($at, ['v'], 'the volts of one block, such as 8 V', 1, 60);
+                $volts = $clause->quantity(
+                    word: $at,
+                    units: ['v'],
+                    expected: 'the volts of one block, such as 8 V',
+                    least: 1,
+                    most: 60,
+                );
                 if (!in_array($volts, self::BLOCKS, true)) {
                     throw new SlipFound($clause->slip($at, 'A block has 2, 4, 6, 8 or 12 V by its name.'));
                 }
@@ -75,7 +81,13 @@ final readonly class Battery
                 $rows = $clause->count($word, 'how many rows are side by side', 20);
                 $clause->take();
             } else {
-                $ampHours = $clause->quantity($word, ['ah'], 'the ampere hours of one row, such as 200 Ah', 1, 5000);
+                $ampHours = $clause->quantity(
+                    word: $word,
+                    units: ['ah'],
+                    expected: 'the ampere hours of one row, such as 200 Ah',
+                    least: 1,
+                    most: 5000,
+                );
             }
         }
         if ($blocks === 0) {
@@ -84,6 +96,13 @@ final readonly class Battery
             );
         }
 
-        return new self($spot, $blocks, $volts, $rows, $ampHours, $wants);
+        return new self(
+            spot: $spot,
+            blocks: $blocks,
+            blockVolts: $volts,
+            rows: $rows,
+            ampHours: $ampHours,
+            wants: $wants,
+        );
     }
 }

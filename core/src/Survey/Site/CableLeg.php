@@ -116,21 +116,21 @@ final readonly class CableLeg
         }
 
         return new self(
-            $word,
-            $word->text,
-            $from,
-            $to?->text === '?' ? null : $to?->text,
-            $cores,
-            self::conductor($clause, $sizeWord, $system, $size, $make),
-            $length,
-            $laid,
-            $guessed,
-            $traced,
-            $open,
-            $broken,
-            $joined,
-            Span::over($clause->first(), $clause->last()),
-            $marks,
+            word: $word,
+            name: $word->text,
+            from: $from,
+            to: $to?->text === '?' ? null : $to?->text,
+            cores: $cores,
+            conductor: self::conductor(clause: $clause, word: $sizeWord, system: $system, size: $size, make: $make),
+            length: $length,
+            laid: $laid,
+            guessed: $guessed,
+            traced: $traced,
+            open: $open,
+            broken: $broken,
+            joined: $joined,
+            span: Span::over($clause->first(), $clause->last()),
+            marks: $marks,
         );
     }
 

@@ -44,6 +44,6 @@ final readonly class Outlet
             }
         }
 
-        return new self($spot, $spur, $circuit, $keyed, $damp);
+        return new self(spot: $spot, spur: $spur, circuit: $circuit, keyed: $keyed, damp: $damp);
     }
 }

@@ -64,13 +64,13 @@ final readonly class RunNote
         }
 
         return new self(
-            $word,
-            mb_strtolower($word->text),
-            array_values(array_filter(self::MOUNTINGS, static fn(string $m): bool => isset($mounting[$m]))),
-            $light,
-            $height,
-            Span::over($clause->first(), $clause->last()),
-            $first === null ? null : Span::over($first, $clause->last()),
+            word: $word,
+            run: mb_strtolower($word->text),
+            mounting: array_values(array_filter(self::MOUNTINGS, static fn(string $m): bool => isset($mounting[$m]))),
+            light: $light,
+            height: $height,
+            span: Span::over($clause->first(), $clause->last()),
+            attributes: $first === null ? null : Span::over($first, $clause->last()),
         );
     }
 

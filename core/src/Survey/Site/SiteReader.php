@@ -84,15 +84,15 @@ final class SiteReader
     public function site(): Site
     {
         return new Site(
-            $this->floor,
-            $this->height,
-            $this->damp,
-            $this->outlets,
-            $this->boxes,
-            $this->batteries,
-            $this->legs,
-            $this->radios,
-            $this->runs,
+            floor: $this->floor,
+            height: $this->height,
+            damp: $this->damp,
+            outlets: $this->outlets,
+            boxes: $this->boxes,
+            batteries: $this->batteries,
+            legs: $this->legs,
+            radios: $this->radios,
+            runs: $this->runs,
         );
     }
 

@@ -65,7 +65,7 @@ final readonly class Spot
             }
         }
 
-        return new self($word, $word->text, implode(' ', $where), $leg, $at ?? 0.0);
+        return new self(word: $word, name: $word->text, where: implode(' ', $where), leg: $leg, at: $at ?? 0.0);
     }
 
     /** @throws SlipFound when no name of one word stands there */

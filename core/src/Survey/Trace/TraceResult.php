@@ -43,7 +43,13 @@ final readonly class TraceResult
             // An end whose far end nobody knows, but which hears another leg, is joined with it.
             $ends[] = array_map(static fn(int $leg): string => $legs[$leg]->name, $of);
             foreach ($of as $leg) {
-                $found[$legs[$leg]->name] ??= self::words($legs, $leg, $mask, $heard, $broken[$end] ?? []);
+                $found[$legs[$leg]->name] ??= self::words(
+                    legs: $legs,
+                    leg: $leg,
+                    mask: $mask,
+                    heard: $heard,
+                    broken: $broken[$end] ?? [],
+                );
             }
         }
 

@@ -33,12 +33,12 @@ final readonly class Guide
         }
 
         return new Step(
-            'done',
-            '',
-            '',
-            'Every controller is joined and named',
-            'Go on to Hand over: the sheet holds names, rooms and how to reset.',
-            [],
+            kind: 'done',
+            device: '',
+            where: '',
+            title: 'Every controller is joined and named',
+            why: 'Go on to Hand over: the sheet holds names, rooms and how to reset.',
+            answers: [],
         );
     }
 
@@ -102,12 +102,12 @@ final readonly class Guide
         $searching = $searchEnds !== null && $now < $searchEnds;
         if (!$a->powered) {
             return new Step(
-                'power',
-                $device,
-                $where,
-                "Switch {$name} on, the others off",
-                'One powered controller at a time: what is then found can only be this one.',
-                ['power-on'],
+                kind: 'power',
+                device: $device,
+                where: $where,
+                title: "Switch {$name} on, the others off",
+                why: 'One powered controller at a time: what is then found can only be this one.',
+                answers: ['power-on'],
                 caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.',
                 alert: $a->missed,
             );
@@ -115,25 +115,32 @@ final readonly class Guide
         if ($a->resetAt === null) {
             if (!$searching || $searchEnds - $now < $profile->takesMost) {
                 return new Step(
-                    'search',
-                    $kit->hubId,
-                    'phone, hub’s app',
-                    'Press Search in the hub’s app',
-                    sprintf(
+                    kind: 'search',
+                    device: $kit->hubId,
+                    where: 'phone, hub’s app',
+                    title: 'Press Search in the hub’s app',
+                    why: sprintf(
                         'It looks for %g s. %s listens for only %g s after its reset; the hub must be looking by then.',
                         $kit->hub->search,
                         $name,
                         $profile->listens,
                     ),
-                    ['search'],
+                    answers: ['search'],
                     alert: $a->missed,
                 );
             }
 
-            return self::reset($kit, $device, $a, $profile, $where, [$a->searchFrom ?? 0.0, $searchEnds]);
+            return self::reset(
+                kit: $kit,
+                device: $device,
+                a: $a,
+                profile: $profile,
+                where: $where,
+                search: [$a->searchFrom ?? 0.0, $searchEnds],
+            );
         }
         if ($a->listedAs === null) {
-            return self::look($kit, $device, $a, $now, $where);
+            return self::look(kit: $kit, device: $device, a: $a, now: $now, where: $where);
         }
 
         return self::app($device, $a, $where, $kit);
@@ -161,19 +168,19 @@ final readonly class Guide
         }
 
         return new Step(
-            'reset',
-            $device,
-            $where,
-            sprintf('Press %s on %s %d times, quickly', $profile->key, $name, $profile->presses),
-            sprintf(
+            kind: 'reset',
+            device: $device,
+            where: $where,
+            title: sprintf('Press %s on %s %d times, quickly', $profile->key, $name, $profile->presses),
+            why: sprintf(
                 'The hub is already looking. %s forgets any old network and listens for %g s.',
                 $name,
                 $profile->listens,
             ),
-            ['press'],
-            $profile->resetDone,
-            $search,
-            $alert,
+            answers: ['press'],
+            expect: $profile->resetDone,
+            window: $search,
+            alert: $alert,
         );
     }
 
@@ -185,24 +192,24 @@ final readonly class Guide
         $window = [$from, $from + $profile->listens];
         if (!$a->resetSeen) {
             return new Step(
-                'look-reset',
-                $device,
-                $where,
-                'Did the strip flash ' . $profile->resetDone->words() . '?',
-                "That is {$name} saying that it has forgotten its old network.",
-                ['saw-reset', 'saw-joined', 'saw-other', 'saw-nothing'],
-                $profile->resetDone,
-                $window,
+                kind: 'look-reset',
+                device: $device,
+                where: $where,
+                title: 'Did the strip flash ' . $profile->resetDone->words() . '?',
+                why: "That is {$name} saying that it has forgotten its old network.",
+                answers: ['saw-reset', 'saw-joined', 'saw-other', 'saw-nothing'],
+                expect: $profile->resetDone,
+                window: $window,
             );
         }
         if ($a->joinedSeen) {
             return new Step(
-                'appear',
-                $kit->hubId,
-                'phone, hub’s app',
-                'Wait for the light in the app’s list',
-                sprintf('The list lags behind by up to %g s. Lights come numbered.', $kit->hub->lagMost),
-                [],
+                kind: 'appear',
+                device: $kit->hubId,
+                where: 'phone, hub’s app',
+                title: 'Wait for the light in the app’s list',
+                why: sprintf('The list lags behind by up to %g s. Lights come numbered.', $kit->hub->lagMost),
+                answers: [],
                 window: [$now, $now + $kit->hub->lagMost],
             );
         }
@@ -210,31 +217,31 @@ final readonly class Guide
         $answers = ['saw-joined', 'saw-other', 'saw-nothing'];
         if ($over) {
             return new Step(
-                'look-joined',
-                $device,
-                $where,
-                "Did the strip flash {$profile->joined->words()} while {$name} listened?",
-                "{$name} stopped listening at " .
+                kind: 'look-joined',
+                device: $device,
+                where: $where,
+                title: "Did the strip flash {$profile->joined->words()} while {$name} listened?",
+                why: "{$name} stopped listening at " .
                     Words::clock($window[1]) .
                     '. What was seen decides whether to go on or to reset again.',
-                $answers,
-                $profile->joined,
-                $window,
+                answers: $answers,
+                expect: $profile->joined,
+                window: $window,
             );
         }
 
         return new Step(
-            'look-joined',
-            $device,
-            $where,
-            'Look for ' . $profile->joined->words(),
-            $a->nothingSeen
+            kind: 'look-joined',
+            device: $device,
+            where: $where,
+            title: 'Look for ' . $profile->joined->words(),
+            why: $a->nothingSeen
                 ? "Nothing yet. Keep looking: {$name} still listens."
                 : "That is {$name} saying that it has joined. It has as long as it listens.",
-            $answers,
-            $profile->joined,
-            $window,
-            $a->wrongSeen ? 'Another pattern is not the confirmation. Keep looking.' : '',
+            answers: $answers,
+            expect: $profile->joined,
+            window: $window,
+            alert: $a->wrongSeen ? 'Another pattern is not the confirmation. Keep looking.' : '',
         );
     }
 
@@ -243,32 +250,32 @@ final readonly class Guide
         $listed = $a->listedAs ?? '';
         if (!$a->toggled) {
             return new Step(
-                'toggle',
-                $device,
-                'phone, hub’s app',
-                "Switch “{$listed}” in the app",
-                'Lights come numbered. Switch it and look which strip answers: nothing is named by guess.',
-                ['toggle'],
+                kind: 'toggle',
+                device: $device,
+                where: 'phone, hub’s app',
+                title: "Switch “{$listed}” in the app",
+                why: 'Lights come numbered. Switch it and look which strip answers: nothing is named by guess.',
+                answers: ['toggle'],
             );
         }
         if (!$a->identified) {
             return new Step(
-                'identify',
-                $device,
-                $where,
-                "Did the strip of {$kit->names[$device]} answer?",
-                "“{$listed}” was switched. If another strip answered, it is another light.",
-                ['identified', 'not-identified'],
+                kind: 'identify',
+                device: $device,
+                where: $where,
+                title: "Did the strip of {$kit->names[$device]} answer?",
+                why: "“{$listed}” was switched. If another strip answered, it is another light.",
+                answers: ['identified', 'not-identified'],
             );
         }
 
         return new Step(
-            'name',
-            $device,
-            'phone, hub’s app',
-            "Name “{$listed}”",
-            'People will say this name. Short, plain, unlike every other.',
-            ['named'],
+            kind: 'name',
+            device: $device,
+            where: 'phone, hub’s app',
+            title: "Name “{$listed}”",
+            why: 'People will say this name. Short, plain, unlike every other.',
+            answers: ['named'],
         );
     }
 }

@@ -207,7 +207,14 @@ final readonly class ChooseKit implements Change
         return [
             $id =>
                 $there?->of($this->kit->entry->id())->from($from) ??
-                new LaidCable($id, $this->kit->entry->id(), $from, $to, $length, true),
+                new LaidCable(
+                    id: $id,
+                    kit: $this->kit->entry->id(),
+                    from: $from,
+                    to: $to,
+                    length: $length,
+                    reckoned: true,
+                ),
         ];
     }
 

@@ -75,6 +75,6 @@ final readonly class ChooseModule implements Change
 
     private static function under(Fitting $f, string $module): Fitting
     {
-        return new Fitting($f->id, $f->kit, $f->place, $f->count, $module);
+        return new Fitting(id: $f->id, kit: $f->kit, place: $f->place, count: $f->count, module: $module);
     }
 }

@@ -49,7 +49,14 @@ final readonly class HangFixture implements Change
 
         return $plan->with(
             cables: [
-                $id => new LaidCable($id, $this->kit->entry->id(), $this->on, $this->fixture, $this->length, true),
+                $id => new LaidCable(
+                    id: $id,
+                    kit: $this->kit->entry->id(),
+                    from: $this->on,
+                    to: $this->fixture,
+                    length: $this->length,
+                    reckoned: true,
+                ),
             ] + $plan->cables,
             kit: [$this->kit->entry->id() => $this->kit] + $plan->kit,
         );

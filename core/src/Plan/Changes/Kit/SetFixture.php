@@ -57,8 +57,15 @@ final readonly class SetFixture implements Change
 
         return $plan
             ->with(
-                fixtures: [$id => new Fitting($id, $kit, $this->place, $this->count, $same ? $module : null)] +
-                    $plan->fixtures,
+                fixtures: [
+                    $id => new Fitting(
+                        id: $id,
+                        kit: $kit,
+                        place: $this->place,
+                        count: $this->count,
+                        module: $same ? $module : null,
+                    ),
+                ] + $plan->fixtures,
                 kit: [$kit => $this->kit] + $plan->kit,
             )
             ->tidied();

@@ -119,7 +119,14 @@ final readonly class ShareKit implements Change
             $cable = Plan::nextId('k', $plan->cables);
             $plan = $plan->with(
                 cables: $plan->cables + [
-                    $cable => new LaidCable($cable, $trunk->kit, $trunk->from, $id, $trunk->length, true),
+                    $cable => new LaidCable(
+                        id: $cable,
+                        kit: $trunk->kit,
+                        from: $trunk->from,
+                        to: $id,
+                        length: $trunk->length,
+                        reckoned: true,
+                    ),
                 ],
             );
         }

@@ -82,7 +82,10 @@ final readonly class ReviseNotes implements Change
             }
             if ($known === []) {
                 $id = self::slug($word, $plan->runs);
-                $plan = $plan->with(runs: [$id => new Run($id, $place, $word, $sections, $jumps)] + $plan->runs);
+                $plan = $plan->with(
+                    runs: [$id => new Run(id: $id, place: $place, word: $word, sections: $sections, jumps: $jumps)] +
+                        $plan->runs,
+                );
             }
         }
 

@@ -155,7 +155,16 @@ final class CableLayer
                 ? $old->id
                 : Plan::nextId('k', $this->cables + $this->old->cables);
         $measured = $old !== null && !$old->reckoned && abs($old->length - $length) < 0.005;
-        $this->cables[$id] = new LaidCable($id, $kit, $from, $to, $length, !$measured, null, $fuse, $existing);
+        $this->cables[$id] = new LaidCable(
+            id: $id,
+            kit: $kit,
+            from: $from,
+            to: $to,
+            length: $length,
+            reckoned: !$measured,
+            fuse: $fuse,
+            existing: $existing,
+        );
     }
 
     /** The plan without units that nothing hangs on any more. */

@@ -27,12 +27,12 @@ final class LegTap
         $metres = self::along($this->layer, $run, $pad);
         $splice = $this->layer->splice(sprintf('at %.2f m of %s', $metres, $run->name()));
         $this->layer->cable(
-            $this->kit,
-            $this->from,
-            $splice,
-            round(max(0.01, $metres - $this->before), 4),
-            $this->fuse,
-            true,
+            kit: $this->kit,
+            from: $this->from,
+            to: $splice,
+            length: round(max(0.01, $metres - $this->before), 4),
+            fuse: $this->fuse,
+            existing: true,
         );
         [$this->from, $this->before, $this->fuse] = [$splice, $metres, null];
 

@@ -57,6 +57,10 @@ final readonly class Tails
         }
         $id = Plan::nextId('k', $plan->cables);
 
-        return $plan->with(cables: [$id => new LaidCable($id, $kit, $from, $feed->id, $length, true)] + $plan->cables);
+        return $plan->with(
+            cables: [
+                $id => new LaidCable(id: $id, kit: $kit, from: $from, to: $feed->id, length: $length, reckoned: true),
+            ] + $plan->cables,
+        );
     }
 }

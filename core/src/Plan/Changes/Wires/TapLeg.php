@@ -36,12 +36,12 @@ final readonly class TapLeg implements Change
         };
 
         return new self(
-            $f->string('run'),
-            $cable('leg'),
-            $cable('drop'),
-            $f->numberOr('lead', 1.0, 0.01, 1000),
-            $f->numberOr('dropLength', 0.2, 0.01, 100),
-            $f->has('existing') && $f->flag('existing'),
+            run: $f->string('run'),
+            leg: $cable('leg'),
+            drop: $cable('drop'),
+            lead: $f->numberOr('lead', 1.0, 0.01, 1000),
+            dropLength: $f->numberOr('dropLength', 0.2, 0.01, 100),
+            existing: $f->has('existing') && $f->flag('existing'),
         );
     }
 
@@ -70,22 +70,22 @@ final readonly class TapLeg implements Change
                 $feeds[$feed] = new Feed($feed, $run->id, $at);
                 $leg = Plan::nextId('k', $cables);
                 $cables[$leg] = new LaidCable(
-                    $leg,
-                    $this->leg->entry->id(),
-                    $from,
-                    $splice,
-                    round(max(0.01, $metres - $before), 4),
-                    true,
+                    id: $leg,
+                    kit: $this->leg->entry->id(),
+                    from: $from,
+                    to: $splice,
+                    length: round(max(0.01, $metres - $before), 4),
+                    reckoned: true,
                     existing: $this->existing,
                 );
                 $drop = Plan::nextId('k', $cables);
                 $cables[$drop] = new LaidCable(
-                    $drop,
-                    $this->drop->entry->id(),
-                    $splice,
-                    $feed,
-                    $this->dropLength,
-                    true,
+                    id: $drop,
+                    kit: $this->drop->entry->id(),
+                    from: $splice,
+                    to: $feed,
+                    length: $this->dropLength,
+                    reckoned: true,
                 );
                 $from = $splice;
                 $before = $metres;

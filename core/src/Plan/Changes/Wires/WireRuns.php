@@ -89,11 +89,11 @@ final readonly class WireRuns implements Change
                 );
                 $trunk = $block->object('trunk');
                 $layer->cable(
-                    $this->kit($layer, $trunk, 'kit', Cable::class),
-                    $id,
-                    $controller,
-                    $trunk->number('length', 0.01, 1000),
-                    $this->fuse($layer, $trunk),
+                    kit: $this->kit($layer, $trunk, 'kit', Cable::class),
+                    from: $id,
+                    to: $controller,
+                    length: $trunk->number('length', 0.01, 1000),
+                    fuse: $this->fuse($layer, $trunk),
                 );
             }
             foreach ($block->objects('runs') as $of) {
@@ -111,11 +111,11 @@ final readonly class WireRuns implements Change
             $leg === null
                 ? null
                 : new LegTap(
-                    $layer,
-                    $this->kit($layer, $leg, 'kit', Cable::class),
-                    $from,
-                    $leg->number('lead', 0.01, 1000),
-                    $this->fuse($layer, $leg),
+                    layer: $layer,
+                    kit: $this->kit($layer, $leg, 'kit', Cable::class),
+                    from: $from,
+                    lead: $leg->number('lead', 0.01, 1000),
+                    fuse: $this->fuse($layer, $leg),
                 );
         foreach ($of->objects('tails') as $n => $tail) {
             $part = $parts[min($n, count($parts) - 1)];
@@ -123,7 +123,13 @@ final readonly class WireRuns implements Change
             $kit = $this->kit($layer, $tail, 'kit', Cable::class);
             $length = $tail->number('length', 0.01, 1000);
             $feed = $layer->feed($part, $pad);
-            $layer->cable($kit, $tap?->next($part, $pad) ?? $from, $feed, $length, $this->fuse($layer, $tail));
+            $layer->cable(
+                kit: $kit,
+                from: $tap?->next($part, $pad) ?? $from,
+                to: $feed,
+                length: $length,
+                fuse: $this->fuse($layer, $tail),
+            );
         }
     }
 
