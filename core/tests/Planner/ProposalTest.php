@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Planner;
 
+use EmberDusk\Planner\Excerpt;
 use EmberDusk\Checks\Protection\LimitedPower;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Plan\Invariants;
@@ -14,7 +15,6 @@ use EmberDusk\Planner\Judge;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\Progress;
 use EmberDusk\Planner\Proposal;
-use EmberDusk\Planner\Search;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FortyRuns;
 use EmberDusk\Tests\Responses;
@@ -198,7 +198,7 @@ final class ProposalTest extends TestCase
 
     private static function holds(Plan $plan, string $run): bool
     {
-        $alone = Search::part(
+        $alone = Excerpt::of(
             $plan,
             array_keys(array_filter($plan->runs, static fn($r): bool => $r->supply === $plan->run($run)->supply)),
         );
