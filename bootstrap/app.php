@@ -42,11 +42,15 @@ return Application::configure(basePath: dirname(__DIR__))
                 ),
         );
         $exceptions->render(
-            static fn(Throwable $e, Request $request): ?Response => !FullDisk::caused($e)
-                ? null
-                : ($request->expectsJson()
-                    ? new JsonResponse(['message' => FullDisk::WORDS], 507)
-                    : response()->view('errors.page', ['title' => 'The disk is full', 'what' => FullDisk::WORDS], 507)),
+            static fn(Throwable $e, Request $request): ?Response => match (true) {
+                !FullDisk::caused($e) => null,
+                $request->expectsJson() => new JsonResponse(['message' => FullDisk::WORDS], 507),
+                default => response()->view(
+                    'errors.page',
+                    ['title' => 'The disk is full', 'what' => FullDisk::WORDS],
+                    507,
+                ),
+            },
         );
         $exceptions->render(
             static fn(Conflict $c): JsonResponse => new JsonResponse(

@@ -224,8 +224,11 @@ final class Writes
             );
         }
         $said = $key === '' ? 0 : $response->json($key);
+        if (!is_int($said)) {
+            throw new RuntimeException("{$method} {$path} said no {$key}.");
+        }
 
-        return is_int($said) ? $said : throw new RuntimeException("{$method} {$path} said no {$key}.");
+        return $said;
     }
 
     private function joinRun(): string
@@ -237,14 +240,15 @@ final class Writes
     private function noted(): self
     {
         $newest = $this->own->newest();
+        if (($newest->plan()->places['lecture']->notes ?? '') === self::NOTES) {
+            return $this;
+        }
 
-        return ($newest->plan()->places['lecture']->notes ?? '') === self::NOTES
-            ? $this
-            : $this->after('POST', "/jobs/{$this->own->id}/change", [
-                'base' => $newest->number,
-                'stage' => 'survey',
-                'change' => ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => self::NOTES],
-            ]);
+        return $this->after('POST', "/jobs/{$this->own->id}/change", [
+            'base' => $newest->number,
+            'stage' => 'survey',
+            'change' => ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => self::NOTES],
+        ]);
     }
 
     private function trace(): string

@@ -72,10 +72,11 @@ $reference = static function (Network $net): float {
     );
     $said = (string) shell_exec('ngspice -b ' . escapeshellarg($file) . ' 2>/dev/null');
     unlink($file);
+    if (preg_match('/Total analysis time \(seconds\) = (\S+)/', $said, $found) === 1) {
+        return 1000 * (float) $found[1];
+    }
 
-    return preg_match('/Total analysis time \(seconds\) = (\S+)/', $said, $found) === 1
-        ? 1000 * (float) $found[1]
-        : NAN;
+    return NAN;
 };
 $median = static function (array $values): float {
     sort($values);

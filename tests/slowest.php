@@ -10,7 +10,11 @@ const MOST_SECONDS = 20.0;
 $seconds = [];
 foreach (array_slice($argv, 1) as $file) {
     $log = simplexml_load_file($file);
-    foreach ($log === false ? [] : ($log->xpath('//testcase') ?: []) as $case) {
+    if ($log === false) {
+        fwrite(STDERR, "{$file} is no log.\n");
+        exit(1);
+    }
+    foreach ($log->xpath('//testcase') ?: [] as $case) {
         $seconds["{$case['class']}::{$case['name']}"] = (float) $case['time'];
     }
 }

@@ -61,7 +61,10 @@ final readonly class OwnChanges
     {
         $stack = $kind === 'undo' ? $this->undo : $this->redo;
         $top = array_key_last($stack);
+        if ($top === null) {
+            return null;
+        }
 
-        return $top === null ? null : $stack[$top];
+        return $stack[$top];
     }
 }

@@ -64,19 +64,20 @@ final readonly class Revisions
             }
             $after = $this->applied($change, $before);
             $touched = Difference::between($before, $after);
+            if ($touched === []) {
+                return $newest;
+            }
 
-            return $touched === []
-                ? $newest
-                : $this->write(
-                    job: $job,
-                    user: $user,
-                    parent: $newest,
-                    plan: $after,
-                    kind: 'change',
-                    words: $change->words($before),
-                    touched: $touched,
-                    payload: $payload,
-                );
+            return $this->write(
+                job: $job,
+                user: $user,
+                parent: $newest,
+                plan: $after,
+                kind: 'change',
+                words: $change->words($before),
+                touched: $touched,
+                payload: $payload,
+            );
         });
     }
 
@@ -209,18 +210,19 @@ final readonly class Revisions
         $touches = Difference::between($plan, $this->applied($change, $plan));
         // What was changed and is again as it was does not count.
         $both = array_intersect($touches, Difference::between($plan, $newest->plan()));
-        $since =
-            $both === []
-                ? []
-                : $job
-                    ->revisions()
-                    ->where('number', '>', $base)
-                    ->orderBy('number')
-                    ->with('user')
-                    ->get(['id', 'job_id', 'user_id', 'number', 'words', 'touched', 'created_at'])
-                    ->filter(static fn(Revision $r): bool => array_intersect($r->touched, $both) !== [])
-                    ->map($this->told(...))
-                    ->all();
+        if ($both === []) {
+            $since = [];
+        } else {
+            $since = $job
+                ->revisions()
+                ->where('number', '>', $base)
+                ->orderBy('number')
+                ->with('user')
+                ->get(['id', 'job_id', 'user_id', 'number', 'words', 'touched', 'created_at'])
+                ->filter(static fn(Revision $r): bool => array_intersect($r->touched, $both) !== [])
+                ->map($this->told(...))
+                ->all();
+        }
         if ($since !== []) {
             throw Conflict::ofChange($change->words($plan), implode('; ', $since), $newest->number);
         }

@@ -22,8 +22,11 @@ final class Blob implements CastsAttributes
             rewind($value);
             $value = stream_get_contents($value);
         }
+        if (!is_string($value)) {
+            throw new RuntimeException("{$model->getTable()}.{$key} holds no bytes.");
+        }
 
-        return is_string($value) ? $value : throw new RuntimeException("{$model->getTable()}.{$key} holds no bytes.");
+        return $value;
     }
 
     /** @return resource which the database driver binds as a BLOB */

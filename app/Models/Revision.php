@@ -73,10 +73,11 @@ final class Revision extends Model
     private function inflated(): Plan
     {
         $text = gzuncompress($this->document);
+        if ($text === false) {
+            throw new RuntimeException("Revision {$this->id} cannot be inflated.");
+        }
 
-        return $text === false
-            ? throw new RuntimeException("Revision {$this->id} cannot be inflated.")
-            : JobFile::own($text);
+        return JobFile::own($text);
     }
 
     /** @throws Refusal when the plan is larger than could be read again */

@@ -91,8 +91,11 @@ final readonly class Shrink
         $exif = $jpeg === '' ? false : self::exif($jpeg);
         $turn = is_array($exif) ? [3 => 180, 6 => -90, 8 => 90][$exif['Orientation'] ?? 1] ?? 0 : 0;
         $turned = $turn === 0 ? $image : imagerotate($image, $turn, 0);
+        if ($turned === false) {
+            return $image;
+        }
 
-        return $turned === false ? $image : $turned;
+        return $turned;
     }
 
     /** @return array<array-key, mixed>|false */

@@ -13,6 +13,10 @@ final class JobPolicy
 {
     public function work(User $user, Job $job): Response
     {
-        return $user->crew_id === $job->crew_id ? Response::allow() : Response::denyAsNotFound();
+        if ($user->crew_id === $job->crew_id) {
+            return Response::allow();
+        }
+
+        return Response::denyAsNotFound();
     }
 }

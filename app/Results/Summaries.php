@@ -31,9 +31,12 @@ final readonly class Summaries
     {
         return array_map(function (string $key): ?array {
             $kept = $this->cache->get($key);
-
             /** @var array<string, mixed>|null $kept */
-            return is_array($kept) ? $kept : null;
+            if (is_array($kept)) {
+                return $kept;
+            }
+
+            return null;
         }, self::keys($crew, $jobs));
     }
 

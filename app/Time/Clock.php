@@ -66,7 +66,10 @@ final readonly class Clock
     public static function zone(): string
     {
         $zone = config('ember.timezone');
+        if (is_string($zone)) {
+            return $zone;
+        }
 
-        return is_string($zone) ? $zone : 'UTC';
+        return 'UTC';
     }
 }

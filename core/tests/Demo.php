@@ -29,17 +29,21 @@ final class Demo implements ShelfSource
     public static function shelf(): self
     {
         static $shelf = null;
+        if ($shelf instanceof self) {
+            return $shelf;
+        }
 
-        return $shelf instanceof self ? $shelf : ($shelf = new self());
+        return $shelf = new self();
     }
 
     public function find(string $id): ?KitSnapshot
     {
         $written = $this->written[$id] ?? null;
+        if ($written === null) {
+            return null;
+        }
 
-        return $written === null
-            ? null
-            : new KitSnapshot(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
+        return new KitSnapshot(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
     }
 
     /** @return list<Entry> */

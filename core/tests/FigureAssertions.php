@@ -25,9 +25,11 @@ trait FigureAssertions
             }
             $value = $language->evaluate($figure['formula'], $inputs);
             self::assertIsNumeric($value);
-            $decimals = str_contains($figure['text'], '.')
-                ? strlen($figure['text']) - (int) strpos($figure['text'], '.') - 1
-                : 0;
+            if (str_contains($figure['text'], '.')) {
+                $decimals = strlen($figure['text']) - (int) strpos($figure['text'], '.') - 1;
+            } else {
+                $decimals = 0;
+            }
             self::assertSame(
                 $figure['text'],
                 Figure::print((float) $value, $decimals),

@@ -107,10 +107,11 @@ final class Browser
     private static function offset(): float
     {
         $now = (string) getenv('EMBER_NOW');
+        if ($now === '') {
+            return 0.0;
+        }
 
-        return $now === ''
-            ? 0.0
-            : (float) (new DateTimeImmutable($now))->format('U.u') - (float) getenv('EMBER_NOW_SINCE');
+        return (float) (new DateTimeImmutable($now))->format('U.u') - (float) getenv('EMBER_NOW_SINCE');
     }
 
     public function stop(): void

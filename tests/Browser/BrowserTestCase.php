@@ -179,8 +179,11 @@ abstract class BrowserTestCase extends TestCase
     protected function text(): string
     {
         $text = $this->browser()->driver->executeScript('return document.body.innerText');
+        if (is_string($text)) {
+            return $text;
+        }
 
-        return is_string($text) ? $text : '';
+        return '';
     }
 
     /** Keys to whatever has the focus. */

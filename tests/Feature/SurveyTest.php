@@ -46,10 +46,11 @@ final class SurveyTest extends TestCase
         ob_start();
         imagejpeg($image);
         $jpeg = (string) ob_get_clean();
+        if ($exif === '') {
+            return $jpeg;
+        }
 
-        return $exif === ''
-            ? $jpeg
-            : "\xFF\xD8\xFF\xE1" . pack('n', strlen($exif) + 8) . "Exif\0\0" . $exif . substr($jpeg, 2);
+        return "\xFF\xD8\xFF\xE1" . pack('n', strlen($exif) + 8) . "Exif\0\0" . $exif . substr($jpeg, 2);
     }
 
     /** A TIFF header with an orientation and a made-up maker's text, as cameras write it. */

@@ -76,10 +76,11 @@ final class WorkInputsTest extends TestCase
         foreach (self::good() as $name => [$path, $body]) {
             foreach (array_keys($body) as $field) {
                 foreach ([...self::STRANGE, 'left out'] as $strange) {
-                    $sent =
-                        $strange === 'left out'
-                            ? array_diff_key($body, [$field => true])
-                            : [$field => $strange] + $body;
+                    if ($strange === 'left out') {
+                        $sent = array_diff_key($body, [$field => true]);
+                    } else {
+                        $sent = [$field => $strange] + $body;
+                    }
                     $sent = $name === 'a visit' ? ['visits' => [$sent], 'weekends' => false] : $sent;
                     $answer = $this->postJson("/jobs/{$this->job->id}/{$path}", $sent);
                     self::assertContains(

@@ -139,8 +139,11 @@ final class Bodies
                 $form = $type->getName()::createFrom($request);
                 $bound = (clone $route)->bind($request);
                 $form->setRouteResolver(static fn(): Route => $bound);
+                if (method_exists($form, 'rules')) {
+                    return (array) $form->rules();
+                }
 
-                return method_exists($form, 'rules') ? (array) $form->rules() : [];
+                return [];
             }
         }
 

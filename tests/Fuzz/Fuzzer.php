@@ -99,10 +99,14 @@ final class Fuzzer
             try {
                 $response = ($this->handle)($request);
                 $status = $response->getStatusCode();
-                $why =
-                    $response instanceof \Illuminate\Http\Response || $response instanceof \Illuminate\Http\JsonResponse
-                        ? $response->exception?->getMessage()
-                        : null;
+                if (
+                    $response instanceof \Illuminate\Http\Response ||
+                    $response instanceof \Illuminate\Http\JsonResponse
+                ) {
+                    $why = $response->exception?->getMessage();
+                } else {
+                    $why = null;
+                }
             } catch (Throwable $e) {
                 [$status, $why] = [599, get_class($e) . ': ' . $e->getMessage()];
             }

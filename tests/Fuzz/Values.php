@@ -72,7 +72,11 @@ final readonly class Values
             19 => $this->one(['2026-02-30', '0000-00-00', '9999-12-31', '2026-12-01T10:00:00Z', 'today']),
             20 => array_fill(0, $this->one([30, 300, 3_000]), $good),
             21 => $this->nested($this->one([20, 40, 200])),
-            22 => is_string($good) ? strtoupper($good) . ' ' : (is_numeric($good) ? (string) $good : 'x'),
+            22 => match (true) {
+                is_string($good) => strtoupper($good) . ' ',
+                is_numeric($good) => (string) $good,
+                default => 'x',
+            },
             default => is_numeric($good) ? $good * $this->one([-1, 1000, 1e-9, 1.01]) : $good,
         };
     }

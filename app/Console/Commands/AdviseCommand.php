@@ -37,8 +37,11 @@ final class AdviseCommand extends Command
             } else {
                 $this->told($answer);
             }
+            if ($proposal->clashes === []) {
+                return 0;
+            }
 
-            return $proposal->clashes === [] ? 0 : 1;
+            return 1;
         });
     }
 

@@ -35,9 +35,10 @@ trait PicksPhase
     protected function phase(): int
     {
         $phase = $this->option('phase');
+        if (!is_string($phase) || preg_match('/^[1-9]\d?$/', $phase) !== 1) {
+            throw new InvalidInput('--phase takes a whole number from 1.');
+        }
 
-        return is_string($phase) && preg_match('/^[1-9]\d?$/', $phase) === 1
-            ? (int) $phase
-            : throw new InvalidInput('--phase takes a whole number from 1.');
+        return (int) $phase;
     }
 }

@@ -33,10 +33,17 @@ trait ReadsJobFile
     protected function text(): string
     {
         $file = $this->argument('file');
-        $path = $file === '-' ? 'php://stdin' : (is_string($file) ? $file : '');
-        $text = $file === '-' || is_file($path) ? file_get_contents($path) : false;
+        $path = is_string($file) ? $file : '';
+        $text = match (true) {
+            $path === '-' => file_get_contents('php://stdin'),
+            is_file($path) => file_get_contents($path),
+            default => false,
+        };
+        if ($text === false) {
+            throw new InvalidInput("“{$path}” cannot be read.");
+        }
 
-        return $text === false ? throw new InvalidInput("“{$path}” cannot be read.") : $text;
+        return $text;
     }
 
     protected function plan(): Plan

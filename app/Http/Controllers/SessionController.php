@@ -26,9 +26,11 @@ final class SessionController
     public function store(SignInRequest $request): RedirectResponse
     {
         // The password is checked first: that takes long on purpose, and nobody who writes shall wait for it.
-        $user = Auth::validate($request->safe()->only(['email', 'password']))
-            ? User::query()->where('email', $request->validated('email'))->first()
-            : null;
+        if (Auth::validate($request->safe()->only(['email', 'password']))) {
+            $user = User::query()->where('email', $request->validated('email'))->first();
+        } else {
+            $user = null;
+        }
         if ($user?->closed_at !== null) {
             throw ValidationException::withMessages([
                 'email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.',
@@ -74,8 +76,10 @@ final class SessionController
     /** Only in demo mode, and only the user that the seeder made. */
     private static function demoUser(): ?User
     {
-        return config('ember.demo') === true
-            ? User::query()->where('email', config('ember.demo_email'))->first()
-            : null;
+        if (config('ember.demo') === true) {
+            return User::query()->where('email', config('ember.demo_email'))->first();
+        }
+
+        return null;
     }
 }

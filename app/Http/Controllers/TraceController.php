@@ -39,16 +39,17 @@ final readonly class TraceController
                 ->whereNull('recorded_at')
                 ->latest('id')
                 ->first();
+            if ($open !== null && $open->legs === $legs) {
+                return $open;
+            }
 
-            return $open !== null && $open->legs === $legs
-                ? $open
-                : $job->traces()->create([
-                    'user_id' => $user->id,
-                    'place' => $place->id,
-                    'near' => $near,
-                    'legs' => $legs,
-                    'answers' => [],
-                ]);
+            return $job->traces()->create([
+                'user_id' => $user->id,
+                'place' => $place->id,
+                'near' => $near,
+                'legs' => $legs,
+                'answers' => [],
+            ]);
         });
 
         return self::answer($trace);
@@ -120,7 +121,10 @@ final readonly class TraceController
     private static function legs(Trace $trace): array
     {
         $legs = $trace->traced();
+        if ($legs === []) {
+            throw new OutOfTurn('This trace has no legs.');
+        }
 
-        return $legs === [] ? throw new OutOfTurn('This trace has no legs.') : $legs;
+        return $legs;
     }
 }

@@ -33,7 +33,10 @@ final class ImportRequest extends FormRequest
     public function text(): string
     {
         $file = $this->file('file');
+        if (!($file instanceof UploadedFile)) {
+            throw new InvalidInput('Choose a job file.');
+        }
 
-        return $file instanceof UploadedFile ? (string) $file->get() : throw new InvalidInput('Choose a job file.');
+        return (string) $file->get();
     }
 }

@@ -43,9 +43,10 @@ final class PhotoRequest extends FormRequest
     public function bytes(): string
     {
         $file = $this->file('photo');
+        if (!($file instanceof UploadedFile)) {
+            throw new InvalidInput('Choose a photo.', '/photo');
+        }
 
-        return $file instanceof UploadedFile
-            ? (string) $file->get()
-            : throw new InvalidInput('Choose a photo.', '/photo');
+        return (string) $file->get();
     }
 }

@@ -29,12 +29,20 @@ class ScreenRequest extends FormRequest
     /** The scene that is looked at; null at everything full. */
     public function scene(): ?string
     {
-        return $this->filled('scene') ? $this->string('scene')->toString() : null;
+        if ($this->filled('scene')) {
+            return $this->string('scene')->toString();
+        }
+
+        return null;
     }
 
     /** @return list<string> ids of the runs that are shown large */
     public function open(): array
     {
-        return $this->filled('open') ? explode(' ', $this->string('open')->toString()) : [];
+        if ($this->filled('open')) {
+            return explode(' ', $this->string('open')->toString());
+        }
+
+        return [];
     }
 }

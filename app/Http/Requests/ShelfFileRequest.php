@@ -37,7 +37,10 @@ final class ShelfFileRequest extends FormRequest
     public function text(): string
     {
         $file = $this->file('file');
+        if (!($file instanceof UploadedFile)) {
+            throw new InvalidInput('Choose a shelf file.');
+        }
 
-        return $file instanceof UploadedFile ? (string) $file->get() : throw new InvalidInput('Choose a shelf file.');
+        return (string) $file->get();
     }
 }

@@ -18,6 +18,10 @@ final class StageRequest extends FormRequest
     /** @return list<string> */
     public function open(): array
     {
-        return $this->filled('run') ? [$this->string('run')->toString()] : [];
+        if ($this->filled('run')) {
+            return [$this->string('run')->toString()];
+        }
+
+        return [];
     }
 }

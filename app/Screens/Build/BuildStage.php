@@ -49,9 +49,13 @@ final readonly class BuildStage implements Stage
 
     public function open(JobState $state): int
     {
-        return $this->begun($state)
-            ? count(array_filter($state->schedule()->steps, static fn(Step $s): bool => !isset($state->ticks[$s->id])))
-            : 0;
+        if ($this->begun($state)) {
+            return count(
+                array_filter($state->schedule()->steps, static fn(Step $s): bool => !isset($state->ticks[$s->id])),
+            );
+        }
+
+        return 0;
     }
 
     public function optional(): bool

@@ -49,10 +49,11 @@ final readonly class Papers
         $groups = [];
         foreach ($schedule->parts->parts as $part) {
             $steps = array_filter($remaining->left, static fn(Step $s): bool => in_array($part->key, $s->needs, true));
-            $first =
-                $steps === []
-                    ? null
-                    : min(array_map(static fn(Step $s): int => $remaining->timetable->begins[$s->id], $steps));
+            if ($steps === []) {
+                $first = null;
+            } else {
+                $first = min(array_map(static fn(Step $s): int => $remaining->timetable->begins[$s->id], $steps));
+            }
             $groups[$first === null ? '' : substr($remaining->days->starts($first), 0, 10)][] = [
                 'name' => $part->name,
                 'buy' => $part->say($part->buy),

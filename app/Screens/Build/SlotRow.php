@@ -20,11 +20,11 @@ final readonly class SlotRow
             if ($arrives !== null || $mark?->state === 'ordered') {
                 $waits[] =
                     BuildScreen::kit($state, $part) .
-                    ($arrives === null
-                        ? ', on the way'
-                        : ($mark?->state === 'ordered'
-                            ? ", comes {$arrives}"
-                            : ", {$arrives} if it is ordered today"));
+                    match (true) {
+                        $arrives === null => ', on the way',
+                        $mark?->state === 'ordered' => ", comes {$arrives}",
+                        default => ", {$arrives} if it is ordered today",
+                    };
             }
         }
 

@@ -34,24 +34,26 @@ final readonly class StepCalendar
             array_values(
                 array_map(static function (array $slots) use ($job): array {
                     [$first, $last] = [$slots[0], $slots[count($slots) - 1]];
-                    $days =
-                        count($slots) === 1
-                            ? ''
-                            : "\nOver " .
-                                count($slots) .
-                                ' days: ' .
-                                implode(
-                                    '; ',
-                                    array_map(
-                                        static fn(Slot $s): string => Day::words($s->day) .
-                                            ' ' .
-                                            self::hours($s->from) .
-                                            ' to ' .
-                                            self::hours($s->to),
-                                        $slots,
-                                    ),
-                                ) .
-                                '.';
+                    if (count($slots) === 1) {
+                        $days = '';
+                    } else {
+                        $days =
+                            "\nOver " .
+                            count($slots) .
+                            ' days: ' .
+                            implode(
+                                '; ',
+                                array_map(
+                                    static fn(Slot $s): string => Day::words($s->day) .
+                                        ' ' .
+                                        self::hours($s->from) .
+                                        ' to ' .
+                                        self::hours($s->to),
+                                    $slots,
+                                ),
+                            ) .
+                            '.';
+                    }
 
                     return [
                         'uid' => "{$first->step->id}.{$job}",

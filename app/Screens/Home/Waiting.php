@@ -31,10 +31,11 @@ final readonly class Waiting
         $visits = array_values(
             array_filter($state->arrangement->visits, static fn(Visit $v): bool => $v->from >= $state->today),
         );
-        $next =
-            $visits === []
-                ? []
-                : ['next visit ' . Day::words($visits[0]->from) . ($visits[0]->people > 1 ? ', two people' : '')];
+        if ($visits === []) {
+            $next = [];
+        } else {
+            $next = ['next visit ' . Day::words($visits[0]->from) . ($visits[0]->people > 1 ? ', two people' : '')];
+        }
 
         return [...array_merge([], ...array_values($waits)), ...$next];
     }

@@ -136,14 +136,21 @@ final readonly class JoinPicture
      */
     private static function signal(?array $signal): ?array
     {
-        return $signal === null ? null : ['from' => $signal[0], 'times' => $signal[1]->times];
+        if ($signal === null) {
+            return null;
+        }
+
+        return ['from' => $signal[0], 'times' => $signal[1]->times];
     }
 
     /** @param  list<float|null>  $times */
     private static function soonest(float $now, array $times): ?float
     {
         $coming = array_filter($times, static fn(?float $t): bool => $t !== null && $t > $now);
+        if ($coming === []) {
+            return null;
+        }
 
-        return $coming === [] ? null : min($coming);
+        return min($coming);
     }
 }

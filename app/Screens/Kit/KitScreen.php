@@ -69,24 +69,26 @@ final readonly class KitScreen
             array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->strip($r->strip) !== null),
         );
         if (count($runs) !== 1) {
-            return $runs === []
-                ? []
-                : [
-                    self::total(
-                        state: $state,
-                        runs: $runs,
-                        label: 'Load, all full',
-                        unit: 'W',
-                        of: static fn(Figure $load): float => $load->value,
-                    ),
-                    self::total(
-                        state: $state,
-                        runs: $runs,
-                        label: 'Supplies asked for',
-                        unit: 'W',
-                        of: static fn(Figure $load): float => $load->value / (1 - $state->plan->limits->headroom),
-                    ),
-                ];
+            if ($runs === []) {
+                return [];
+            }
+
+            return [
+                self::total(
+                    state: $state,
+                    runs: $runs,
+                    label: 'Load, all full',
+                    unit: 'W',
+                    of: static fn(Figure $load): float => $load->value,
+                ),
+                self::total(
+                    state: $state,
+                    runs: $runs,
+                    label: 'Supplies asked for',
+                    unit: 'W',
+                    of: static fn(Figure $load): float => $load->value / (1 - $state->plan->limits->headroom),
+                ),
+            ];
         }
         $run = $runs[0];
         $strip = $state->plan->strip($run->strip);
@@ -213,11 +215,11 @@ final readonly class KitScreen
     /** @return list<array{with: string, text: string}> units of other runs that this one could hang on, or a unit of its own when it shares one */
     private static function share(JobState $state, Run $run, string $slot): array
     {
-        $of = static fn(Run $r): ?string => $slot === 'supply'
-            ? $r->supply
-            : ($slot === 'controller'
-                ? $r->controller
-                : null);
+        $of = static fn(Run $r): ?string => match ($slot) {
+            'supply' => $r->supply,
+            'controller' => $r->controller,
+            default => null,
+        };
         $mine = $of($run);
         $share = [];
         foreach ($state->plan->runs as $other) {
@@ -240,7 +242,10 @@ final readonly class KitScreen
     private static function chosenFacts(JobState $state, ?string $kit): array
     {
         $entry = $state->plan->kit[$kit ?? '']->entry ?? null;
+        if ($entry === null) {
+            return [];
+        }
 
-        return $entry === null ? [] : Facts::of($entry);
+        return Facts::of($entry);
     }
 }

@@ -45,10 +45,11 @@ final readonly class PartRows
         $first = array_key_first($steps);
         // The day on which it would be needed if all were here, less the days that it takes to come.
         $needed = $first === null ? null : substr($soonest->days->starts($soonest->timetable->begins[$first]), 0, 10);
-        $by =
-            $mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null
-                ? Day::after($needed, -(int) ceil($part->lead))
-                : '';
+        if ($mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null) {
+            $by = Day::after($needed, -(int) ceil($part->lead));
+        } else {
+            $by = '';
+        }
 
         return [
             'key' => $part->key,

@@ -66,11 +66,11 @@ final readonly class PartsScreen
             $inputs[] = new Input(
                 'p' . ($n + 1),
                 $part->name .
-                    ($part->cost() === null
-                        ? ($part->foreign === ''
-                            ? ' (no price on the shelf)'
-                            : " (priced in {$part->foreign}, no rate)")
-                        : sprintf(', %g', $part->paid())),
+                    match (true) {
+                        $part->cost() !== null => sprintf(', %g', $part->paid()),
+                        $part->foreign === '' => ' (no price on the shelf)',
+                        default => " (priced in {$part->foreign}, no rate)",
+                    },
                 $part->cost() ?? 0.0,
                 $state->plan->terms->currency,
             );

@@ -50,14 +50,16 @@ final readonly class PartsStage implements Stage
 
     public function open(JobState $state): int
     {
-        return $this->begun($state)
-            ? count(
+        if ($this->begun($state)) {
+            return count(
                 array_filter(
                     $state->schedule()->parts->parts,
                     static fn(Part $p): bool => $p->paid() > 0 && $state->schedule()->mark($p)->missing(),
                 ),
-            )
-            : 0;
+            );
+        }
+
+        return 0;
     }
 
     public function optional(): bool

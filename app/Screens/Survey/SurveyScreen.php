@@ -100,19 +100,20 @@ final readonly class SurveyScreen
         $metres = $plan->endsApart($run);
         $apart = $plan->terms->inUnit($metres ?? 0.0);
         $unit = $plan->terms->unit();
+        if ($metres === null) {
+            return null;
+        }
 
-        return $metres === null
-            ? null
-            : new Figure(
-                label: $run->name() . ': ends apart',
-                value: $apart,
-                unit: $unit,
-                decimals: 2,
-                formula: 'd',
-                inputs: [new Input('d', 'straight line between the two ends', $apart, $unit)],
-                assumption: 'Within 1 m the eye compares the two ends: the seam rule applies.',
-                source: 'common practice, no source',
-            );
+        return new Figure(
+            label: $run->name() . ': ends apart',
+            value: $apart,
+            unit: $unit,
+            decimals: 2,
+            formula: 'd',
+            inputs: [new Input('d', 'straight line between the two ends', $apart, $unit)],
+            assumption: 'Within 1 m the eye compares the two ends: the seam rule applies.',
+            source: 'common practice, no source',
+        );
     }
 
     /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/surveyPlace */
@@ -131,10 +132,18 @@ final readonly class SurveyScreen
                 array_filter([
                     self::floor($site->floor),
                     $site->height === null ? '' : $say($site->height) . ' high',
-                    $site->damp === null ? '' : ($site->damp ? 'damp' : 'dry'),
+                    match ($site->damp) {
+                        null => '',
+                        true => 'damp',
+                        false => 'dry',
+                    },
                 ]),
             ),
-            'state' => trim($place->notes) === '' ? 'empty' : ($sheet->slips === [] ? 'read' : 'slips'),
+            'state' => match (true) {
+                trim($place->notes) === '' => 'empty',
+                $sheet->slips === [] => 'read',
+                default => 'slips',
+            },
             'sheet' => SheetPicture::of($sheet, $sheet->system),
             'runs' => array_map(
                 static fn(Run $r): array => [

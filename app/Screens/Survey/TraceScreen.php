@@ -43,10 +43,11 @@ final readonly class TraceScreen
                 "No leg of {$place->name} goes from {$near} to a place that is known. Write them into the notes first, such as “leg A {$near} to window 3x2.5”.",
             );
         }
+        if (count($legs) > Tracer::MOST) {
+            throw InvalidInput::at('/near', 'At most ' . Tracer::MOST . ' legs are traced in one go.');
+        }
 
-        return count($legs) <= Tracer::MOST
-            ? $legs
-            : throw InvalidInput::at('/near', 'At most ' . Tracer::MOST . ' legs are traced in one go.');
+        return $legs;
     }
 
     /**

@@ -33,13 +33,7 @@ final readonly class FixtureRows
                 'count' => $fitting->count,
                 'watts' => sprintf('%g', $fitting->count * $fixture->watts),
                 'dim' => $fixture->lowVoltage() ? 'low voltage' : Dimmer::DIMS[$fixture->dim] ?? $fixture->dim,
-                'on' => $fixture->lowVoltage()
-                    ? ($cable === null
-                        ? ''
-                        : strtoupper($cable->from))
-                    : ($module === null
-                        ? ''
-                        : $module->name()),
+                'on' => $fixture->lowVoltage() ? strtoupper($cable->from ?? '') : $module?->name() ?? '',
                 'note' =>
                     $fixture->dim === Dimmer::DIMS['dali']
                         ? 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).'
@@ -67,21 +61,22 @@ final readonly class FixtureRows
                     ? $snapshot->entry->id()
                     : null;
         }
+        if ($cable === null) {
+            return [];
+        }
 
-        return $cable === null
-            ? []
-            : array_map(
-                static fn(string $id): array => [
-                    'label' => 'Hang on ' . strtoupper($id),
-                    'change' => [
-                        'kind' => 'HangFixture',
-                        'fixture' => $fitting,
-                        'on' => $id,
-                        'kit' => $state->plan->cableTo($fitting)->kit ?? $cable,
-                    ],
+        return array_map(
+            static fn(string $id): array => [
+                'label' => 'Hang on ' . strtoupper($id),
+                'change' => [
+                    'kind' => 'HangFixture',
+                    'fixture' => $fitting,
+                    'on' => $id,
+                    'kit' => $state->plan->cableTo($fitting)->kit ?? $cable,
                 ],
-                array_keys($state->plan->supplies),
-            );
+            ],
+            array_keys($state->plan->supplies),
+        );
     }
 
     /** @return list<array{label: string, change: array<string, mixed>}> */

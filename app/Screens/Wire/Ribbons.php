@@ -153,10 +153,11 @@ final readonly class Ribbons
     {
         $plan = $state->plan;
         $marks = $plan->cutMarks($run);
-        $cables =
-            $run->controller === null || $plan->strip($run->strip)?->switched() === false
-                ? []
-                : array_reverse($plan->wayTo($run->controller), true);
+        if ($run->controller === null || $plan->strip($run->strip)?->switched() === false) {
+            $cables = [];
+        } else {
+            $cables = array_reverse($plan->wayTo($run->controller), true);
+        }
         foreach ($plan->feedsOf($run) as $feed) {
             $cables += array_reverse($plan->wayTo($feed->id), true);
         }
@@ -198,7 +199,11 @@ final readonly class Ribbons
     /** @return array<string, mixed>|null */
     private static function device(?string $name, ?string $id, ?Figure $figure): ?array
     {
-        return $name === null || $id === null ? null : ['id' => $id, 'name' => $name, 'figure' => $figure?->toArray()];
+        if ($name === null || $id === null) {
+            return null;
+        }
+
+        return ['id' => $id, 'name' => $name, 'figure' => $figure?->toArray()];
     }
 
     /**

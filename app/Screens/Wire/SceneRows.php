@@ -40,9 +40,11 @@ final readonly class SceneRows
             }
             $id = $strip->switched() ? $run->controller : $run->id;
             if ($id !== null) {
-                $name = isset($rows[$id])
-                    ? "{$rows[$id]['name']}, {$run->name()}"
-                    : ($strip->switched() ? strtoupper($id) . ' ' : '') . $run->name();
+                if (isset($rows[$id])) {
+                    $name = "{$rows[$id]['name']}, {$run->name()}";
+                } else {
+                    $name = ($strip->switched() ? strtoupper($id) . ' ' : '') . $run->name();
+                }
                 $rows[$id] = [
                     'id' => $id,
                     'name' => $name,

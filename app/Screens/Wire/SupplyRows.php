@@ -64,8 +64,11 @@ final readonly class SupplyRows
                     ? $result->amps
                     : 0.0;
         }
+        if ($amps > 0) {
+            return [$amps, $amps];
+        }
 
-        return $amps > 0 ? [$amps, $amps] : null;
+        return null;
     }
 
     private static function figure(string $id, string $what, float $amps, Supply $supply): Figure

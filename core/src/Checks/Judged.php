@@ -125,16 +125,17 @@ final readonly class Judged
     public function takeFittingController(): array
     {
         $other = $this->fittingController();
+        if ($other === null) {
+            return [];
+        }
 
-        return $other === null
-            ? []
-            : [
-                new Fix('Take ' . $other->name(), [
-                    'kind' => 'ChooseKit',
-                    'run' => $this->run->id,
-                    'kit' => $other->id(),
-                ]),
-            ];
+        return [
+            new Fix('Take ' . $other->name(), [
+                'kind' => 'ChooseKit',
+                'run' => $this->run->id,
+                'kit' => $other->id(),
+            ]),
+        ];
     }
 
     public function device(?string $id): string

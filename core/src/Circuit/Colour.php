@@ -20,8 +20,11 @@ final readonly class Colour
     {
         [$r, $g, $b] = array_map(static function (string $part): float {
             $s = hexdec($part) / 255;
+            if ($s <= 0.04045) {
+                return $s / 12.92;
+            }
 
-            return $s <= 0.04045 ? $s / 12.92 : (($s + 0.055) / 1.055) ** 2.4;
+            return (($s + 0.055) / 1.055) ** 2.4;
         }, str_split(substr($hex, 1), 2));
 
         return new self(
@@ -51,8 +54,11 @@ final readonly class Colour
     public function uv(): array
     {
         $sum = $this->x + 15 * $this->y + 3 * $this->z;
+        if ($sum > 0) {
+            return [(4 * $this->x) / $sum, (9 * $this->y) / $sum];
+        }
 
-        return $sum > 0 ? [(4 * $this->x) / $sum, (9 * $this->y) / $sum] : [0.0, 0.0];
+        return [0.0, 0.0];
     }
 
     /** Distance in u'v'; nothing from a place that is dark. */

@@ -160,10 +160,11 @@ final readonly class Engine
     private static function runIn(array $results, Run $run): RunResult
     {
         $result = $results[$run->id] ?? null;
+        if (!($result instanceof RunResult)) {
+            throw NoSolution::at($run->id, $run->name() . ' has no result.');
+        }
 
-        return $result instanceof RunResult
-            ? $result
-            : throw NoSolution::at($run->id, $run->name() . ' has no result.');
+        return $result;
     }
 
     /** @throws Refusal when parts are missing */
@@ -189,10 +190,11 @@ final readonly class Engine
                 }
             }
         }
+        if ($networks === [] && $islands !== [] && $phase !== 1) {
+            throw InvalidInput::at('/phase', "There is no phase {$phase}.");
+        }
 
-        return $networks === [] && $islands !== [] && $phase !== 1
-            ? throw InvalidInput::at('/phase', "There is no phase {$phase}.")
-            : $networks;
+        return $networks;
     }
 
     /**

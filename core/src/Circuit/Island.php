@@ -125,8 +125,11 @@ final readonly class Island
                 $controllers[$of->run->controller] = true;
             }
         }
+        if ($supplies === []) {
+            return null;
+        }
 
-        return $supplies === [] ? null : new self($parts, $fixtures, $supplies, array_keys($controllers));
+        return new self($parts, $fixtures, $supplies, array_keys($controllers));
     }
 
     /** @return array<string, true> ids of the supplies that a run hangs on: its own, those that cables to its feeds begin at, and what a repeater with one ground joins */

@@ -108,8 +108,11 @@ final readonly class RunResult
     private static function even(array $light): float
     {
         $most = max($light ?: [0.0]);
+        if ($most > 0) {
+            return min($light ?: [0.0]) / $most;
+        }
 
-        return $most > 0 ? min($light ?: [0.0]) / $most : 0.0;
+        return 0.0;
     }
 
     /** @param  list<float>  $light */
@@ -117,8 +120,11 @@ final readonly class RunResult
     {
         $a = $light[0] ?? 0.0;
         $b = $light[count($light) - 1] ?? 0.0;
+        if (max($a, $b) > 0) {
+            return abs($a - $b) / max($a, $b);
+        }
 
-        return max($a, $b) > 0 ? abs($a - $b) / max($a, $b) : 0.0;
+        return 0.0;
     }
 
     /**

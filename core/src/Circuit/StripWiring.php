@@ -30,9 +30,11 @@ final class StripWiring
 
     public function lay(string $run, WiredRun $parts): void
     {
-        $channels = $parts->strip->switched()
-            ? $this->phase->channels($parts->run->controller, count($parts->strip->channels))
-            : [1];
+        if ($parts->strip->switched()) {
+            $channels = $this->phase->channels($parts->run->controller, count($parts->strip->channels));
+        } else {
+            $channels = [1];
+        }
         if ($channels === []) {
             return;
         }
@@ -50,9 +52,11 @@ final class StripWiring
                 if ($n === $count || isset($fed[$pad])) {
                     $next = $this->pad($run, $channels, $pad, $emf);
                     // Where the + is cut, this stretch ends at a + of its own; the returns go through.
-                    $end = in_array($pad, $parts->run->zones, true)
-                        ? [$this->network->node(Wiring::prefix($run) . "_a{$pad}_q", $emf)] + $next
-                        : $next;
+                    if (in_array($pad, $parts->run->zones, true)) {
+                        $end = [$this->network->node(Wiring::prefix($run) . "_a{$pad}_q", $emf)] + $next;
+                    } else {
+                        $end = $next;
+                    }
                     $this->stretch(
                         run: $run,
                         strip: $parts->strip,

@@ -173,10 +173,11 @@ final readonly class Bill
         $splices = [];
         foreach ($cables as $cable) {
             $run = self::runOf($plan, $cable->to, $runs);
-            $cores =
-                isset($plan->controllers[$cable->to]) || $run === null
-                    ? 2
-                    : count($plan->strip($run->strip)->channels ?? []) + 1;
+            if (isset($plan->controllers[$cable->to]) || $run === null) {
+                $cores = 2;
+            } else {
+                $cores = count($plan->strip($run->strip)->channels ?? []) + 1;
+            }
             foreach ([$cable->from, $cable->to] as $end) {
                 if (isset($plan->splices[$end])) {
                     $splices[$end] = max($splices[$end] ?? 0, $cores);
@@ -205,7 +206,10 @@ final readonly class Bill
                 }
             }
         }
+        if (isset($plan->feeds[$end])) {
+            return $plan->runs[$plan->feeds[$end]->run];
+        }
 
-        return isset($plan->feeds[$end]) ? $plan->runs[$plan->feeds[$end]->run] : null;
+        return null;
     }
 }

@@ -17,8 +17,14 @@ final readonly class Prices
     {
         $each = $this->plan->terms->price($kit);
         $left = max(0.0, $count - ($this->plan->owned[$kit->entry->id()]->count ?? 0));
+        if ($left <= 0) {
+            return 0.0;
+        }
+        if ($each === null) {
+            return null;
+        }
 
-        return $left <= 0 ? 0.0 : ($each === null ? null : round($each * $left, 2));
+        return round($each * $left, 2);
     }
 
     public function owns(string $id): bool

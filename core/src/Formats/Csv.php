@@ -107,10 +107,11 @@ final readonly class Csv
                 array_keys($cells),
             );
         }
+        if ($header === null) {
+            throw new InvalidInput('The file is empty: a header line was expected.');
+        }
 
-        return $header === null
-            ? throw new InvalidInput('The file is empty: a header line was expected.')
-            : [$header, $rows];
+        return [$header, $rows];
     }
 
     /**
@@ -156,7 +157,11 @@ final readonly class Csv
 
     private static function safe(string $cell): string
     {
-        return self::formula($cell) ? "'" . $cell : $cell;
+        if (self::formula($cell)) {
+            return "'" . $cell;
+        }
+
+        return $cell;
     }
 
     private static function plain(string $cell, int $line, string $column): string

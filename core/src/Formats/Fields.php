@@ -45,12 +45,20 @@ final readonly class Fields
 
     public function numberOrNull(string $key, float $least = -1e12, float $most = 1e12): ?float
     {
-        return ($this->values[$key] ?? null) === null ? null : $this->number($key, $least, $most);
+        if (($this->values[$key] ?? null) === null) {
+            return null;
+        }
+
+        return $this->number($key, $least, $most);
     }
 
     public function stringOrNull(string $key): ?string
     {
-        return ($this->values[$key] ?? null) === null ? null : $this->string($key);
+        if (($this->values[$key] ?? null) === null) {
+            return null;
+        }
+
+        return $this->string($key);
     }
 
     /** A finite number inside the bounds. */
@@ -69,7 +77,11 @@ final readonly class Fields
 
     public function numberOr(string $key, float $default, float $least = -1e12, float $most = 1e12): float
     {
-        return ($this->values[$key] ?? null) === null ? $default : $this->number($key, $least, $most);
+        if (($this->values[$key] ?? null) === null) {
+            return $default;
+        }
+
+        return $this->number($key, $least, $most);
     }
 
     public function whole(string $key, int $least, int $most): int
@@ -85,8 +97,11 @@ final readonly class Fields
     public function flag(string $key): bool
     {
         $value = $this->values[$key] ?? null;
+        if (!is_bool($value)) {
+            throw $this->invalid($key, 'true or false was expected.');
+        }
 
-        return is_bool($value) ? $value : throw $this->invalid($key, 'true or false was expected.');
+        return $value;
     }
 
     public function has(string $key): bool
@@ -97,10 +112,11 @@ final readonly class Fields
     public function object(string $key): self
     {
         $value = $this->values[$key] ?? null;
+        if (!is_array($value)) {
+            throw $this->invalid($key, 'An object was expected.');
+        }
 
-        return is_array($value)
-            ? new self($value, "{$this->pointer}/{$key}")
-            : throw $this->invalid($key, 'An object was expected.');
+        return new self($value, "{$this->pointer}/{$key}");
     }
 
     /** @return list<self> */
@@ -154,8 +170,11 @@ final readonly class Fields
     private function items(string $key): array
     {
         $value = $this->values[$key] ?? null;
+        if (!is_array($value) || !array_is_list($value)) {
+            throw $this->invalid($key, 'A list was expected.');
+        }
 
-        return is_array($value) && array_is_list($value) ? $value : throw $this->invalid($key, 'A list was expected.');
+        return $value;
     }
 
     private function plain(float $value): string

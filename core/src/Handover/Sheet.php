@@ -101,7 +101,11 @@ final readonly class Sheet
 
     private static function named(?string $id, ?string $name): ?string
     {
-        return $name === null ? null : strtoupper((string) $id) . ' · ' . $name;
+        if ($name === null) {
+            return null;
+        }
+
+        return strtoupper((string) $id) . ' · ' . $name;
     }
 
     /** @return list<array<string, string>> trunk first, then tails from the run's start */

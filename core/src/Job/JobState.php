@@ -58,27 +58,40 @@ final class JobState
     public function result(string $run): ?RunResult
     {
         $result = $this->results[$run] ?? null;
+        if ($result instanceof RunResult) {
+            return $result;
+        }
 
-        return $result instanceof RunResult ? $result : null;
+        return null;
     }
 
     public function fitting(string $id): ?FixtureResult
     {
         $result = $this->results[$id] ?? null;
+        if ($result instanceof FixtureResult) {
+            return $result;
+        }
 
-        return $result instanceof FixtureResult ? $result : null;
+        return null;
     }
 
     /** In the scene that is looked at, or at full. */
     public function shown(string $run): ?RunResult
     {
-        return $this->scene === null ? $this->result($run) : $this->inScene($this->scene, $run);
+        if ($this->scene === null) {
+            return $this->result($run);
+        }
+
+        return $this->inScene($this->scene, $run);
     }
 
     public function inScene(string $scene, string $run): ?RunResult
     {
         $result = $this->scenes[$scene][$run] ?? null;
+        if ($result instanceof RunResult) {
+            return $result;
+        }
 
-        return $result instanceof RunResult ? $result : null;
+        return null;
     }
 }

@@ -72,7 +72,11 @@ final class Schedule
 
     public function today(): string
     {
-        return $this->state->today === '' ? self::SOME_DAY : $this->state->today;
+        if ($this->state->today === '') {
+            return self::SOME_DAY;
+        }
+
+        return $this->state->today;
     }
 
     /** As it was set; where nothing was, one person from today on, or from tomorrow where today has begun and nothing is done yet. */
@@ -80,15 +84,16 @@ final class Schedule
     {
         $set = $this->state->arrangement;
         $begun = $this->state->ticks === [] && $this->state->time >= sprintf('%02d:00', Timetable::BEGINS);
+        if ($set->visits !== []) {
+            return $set;
+        }
 
-        return $set->visits !== []
-            ? $set
-            : new Arrangement(
-                [new Visit($begun ? Day::after($this->today()) : $this->today())],
-                $set->weekends,
-                $set->pins,
-                $set->waits,
-            );
+        return new Arrangement(
+            [new Visit($begun ? Day::after($this->today()) : $this->today())],
+            $set->weekends,
+            $set->pins,
+            $set->waits,
+        );
     }
 
     /** People who work at a step: no more than there ever are. */

@@ -84,13 +84,15 @@ final readonly class Rehearsal
     {
         $until = ($step->window[1] ?? $now) + 0.1;
         $joined = $run->site($until)->isJoined($step->device);
-        $at = $joined
-            ? max(
+        if ($joined) {
+            $at = max(
                 $now,
                 ($run->site($until)->signal($step->device)[0] ?? $now) +
                     $run->kit->controllers[$step->device]->joined->seconds(),
-            )
-            : max($now, $until);
+            );
+        } else {
+            $at = max($now, $until);
+        }
         $run->act($joined ? 'saw-joined' : 'saw-nothing', $step->device, $at);
 
         return $at;

@@ -27,10 +27,11 @@ final readonly class Bank
     public function __construct(public Battery $battery)
     {
         $blocks = $battery->wants === null ? null : $battery->wants / $battery->blockVolts;
-        $this->tap =
-            $blocks !== null && abs($blocks - round($blocks)) < 1e-9 && $blocks <= $battery->blocks
-                ? (int) round($blocks)
-                : null;
+        if ($blocks !== null && abs($blocks - round($blocks)) < 1e-9 && $blocks <= $battery->blocks) {
+            $this->tap = (int) round($blocks);
+        } else {
+            $this->tap = null;
+        }
     }
 
     /** A tap across part of the bank drains its blocks unevenly. */

@@ -35,10 +35,11 @@ final readonly class Converter implements Powers
             leastAmps: $f->numberOr('leastAmps', 0, 0, 20),
             efficiency: $f->number('efficiency', 0.3, 1),
         );
+        if ($converter->inputMost <= $converter->inputLeast) {
+            throw $f->invalid('inputMost', 'The input range ends before it begins.');
+        }
 
-        return $converter->inputMost > $converter->inputLeast
-            ? $converter
-            : throw $f->invalid('inputMost', 'The input range ends before it begins.');
+        return $converter;
     }
 
     public function id(): string

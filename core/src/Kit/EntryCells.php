@@ -142,19 +142,23 @@ final readonly class EntryCells
     private static function decimal(string $cell): ?float
     {
         $number = Number::read(ltrim($cell, '-'));
+        if ($number === null || substr_count($cell, '-') > 1) {
+            return null;
+        }
+        if (str_starts_with($cell, '-')) {
+            return -$number;
+        }
 
-        return $number === null || substr_count($cell, '-') > 1
-            ? null
-            : (str_starts_with($cell, '-')
-                ? -$number
-                : $number);
+        return $number;
     }
 
     private static function number(float $value): string
     {
-        return str_contains($text = (string) json_encode($value), 'e')
-            ? rtrim(rtrim(number_format($value, 12, '.', ''), '0'), '.')
-            : $text;
+        if (str_contains($text = (string) json_encode($value), 'e')) {
+            return rtrim(rtrim(number_format($value, 12, '.', ''), '0'), '.');
+        }
+
+        return $text;
     }
 
     /**

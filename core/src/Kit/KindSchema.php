@@ -81,8 +81,11 @@ final readonly class KindSchema
             } else {
                 $inside[$parts[0]][$parts[1]] = $type;
                 $properties[$parts[0]] = self::object($inside[$parts[0]], []);
-                $required =
-                    $field->required && !in_array($parts[0], $required, true) ? [...$required, $parts[0]] : $required;
+                if ($field->required && !in_array($parts[0], $required, true)) {
+                    $required = [...$required, $parts[0]];
+                } else {
+                    $required = $required;
+                }
             }
         }
 

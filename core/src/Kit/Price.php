@@ -15,10 +15,11 @@ final readonly class Price
     public static function of(Fields $entry): ?self
     {
         $amount = $entry->numberOrNull('price');
+        if ($amount === null) {
+            return null;
+        }
 
-        return $amount === null
-            ? null
-            : new self($amount, $entry->has('currency') ? $entry->string('currency', 3) : '');
+        return new self($amount, $entry->has('currency') ? $entry->string('currency', 3) : '');
     }
 
     /** @throws \EmberDusk\Values\Refusal when it is no code as in ISO 4217 */

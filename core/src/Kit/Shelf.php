@@ -76,10 +76,10 @@ final readonly class Shelf
         $entries = [];
         foreach (is_array($written) ? $written : [] as $n => $entry) {
             try {
-                $plain =
-                    $entry instanceof stdClass
-                        ? self::plain($entry)
-                        : throw InvalidInput::at('', 'An entry was expected.');
+                if (!($entry instanceof stdClass)) {
+                    throw InvalidInput::at('', 'An entry was expected.');
+                }
+                $plain = self::plain($entry);
                 $checked = self::check($plain);
             } catch (Refusal $t) {
                 throw InvalidInput::at("/entries/{$n}{$t->pointer}", $t->getMessage());
@@ -135,8 +135,11 @@ final readonly class Shelf
     public static function plain(stdClass $document): array
     {
         $plain = json_decode(Json::compact($document), true);
+        if (is_array($plain)) {
+            return $plain;
+        }
 
-        return is_array($plain) ? $plain : [];
+        return [];
     }
 
     /**
@@ -150,7 +153,11 @@ final readonly class Shelf
         }
 
         return array_map(
-            static fn(mixed $v): mixed => is_array($v) ? self::sorted($v) : (is_int($v) ? (float) $v : $v),
+            static fn(mixed $v): mixed => match (true) {
+                is_array($v) => self::sorted($v),
+                is_int($v) => (float) $v,
+                default => $v,
+            },
             $value,
         );
     }

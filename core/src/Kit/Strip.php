@@ -134,10 +134,12 @@ final readonly class Strip implements Entry
     /** single, tunable, rgb, rgbw or rgbcct, by the number of its channels. */
     public function colours(): string
     {
-        return $this->pixels !== null
-            ? 'pixels'
-            : [1 => 'single', 2 => 'tunable', 3 => 'rgb', 4 => 'rgbw', 5 => 'rgbcct'][count($this->channels)] ??
-                    'rgbcct';
+        if ($this->pixels !== null) {
+            return 'pixels';
+        }
+
+        return [1 => 'single', 2 => 'tunable', 3 => 'rgb', 4 => 'rgbw', 5 => 'rgbcct'][count($this->channels)] ??
+            'rgbcct';
     }
 
     public function id(): string

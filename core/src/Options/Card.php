@@ -26,9 +26,11 @@ final readonly class Card
     public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
     {
         try {
-            return $requirement->source === 'set'
-                ? SetCard::of($plan, $run, $requirement, $shelf)
-                : self::solved($plan, $run, $requirement, $shelf);
+            if ($requirement->source === 'set') {
+                return SetCard::of($plan, $run, $requirement, $shelf);
+            }
+
+            return self::solved($plan, $run, $requirement, $shelf);
         } catch (Refusal $t) {
             return OptionCard::refused($requirement, $t->getMessage());
         }

@@ -79,14 +79,24 @@ final readonly class ControlReach
     /** @param  list<string>  $sets */
     private static function reach(array $sets, string $colour): string
     {
-        return in_array($colour, $sets, true) ? self::ALL : (in_array('single', $sets, true) ? self::DIMS : self::NOT);
+        if (in_array($colour, $sets, true)) {
+            return self::ALL;
+        }
+        if (in_array('single', $sets, true)) {
+            return self::DIMS;
+        }
+
+        return self::NOT;
     }
 
     private static function better(string $a, string $b): string
     {
         $rank = [self::NOT => 0, self::DIMS => 1, self::ALL => 2];
+        if ($rank[$b] > $rank[$a]) {
+            return $b;
+        }
 
-        return $rank[$b] > $rank[$a] ? $b : $a;
+        return $a;
     }
 
     private static function words(string $reach, string $name, string $colour): string

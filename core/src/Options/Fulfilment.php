@@ -189,7 +189,11 @@ final readonly class Fulfilment
     /** Colour strips share their watts among channels that are seldom lit together: they are measured by their white or by a third. */
     private static function whole(Strip $strip): float
     {
-        return count($strip->channels) >= 3 ? count($strip->channels) / 2 : 1.0;
+        if (count($strip->channels) >= 3) {
+            return count($strip->channels) / 2;
+        }
+
+        return 1.0;
     }
 
     private static function hub(Plan $plan, Requirement $requirement, ShelfSource $shelf, Choice $choice): ?KitSnapshot

@@ -67,8 +67,11 @@ final readonly class Trial
     public function evenness(): float
     {
         $brightest = max(array_map(static fn(RunResult $r): float => $r->brightest(), $this->results) ?: [0.0]);
+        if ($brightest > 0) {
+            return $this->darkest() / $brightest;
+        }
 
-        return $brightest > 0 ? $this->darkest() / $brightest : 0.0;
+        return 0.0;
     }
 
     /** Watts from all supplies at full. */

@@ -55,6 +55,10 @@ final readonly class CutList
 
     private static function fewer(Cuts $a, Cuts $b): Cuts
     {
-        return $b->bought < $a->bought ? $b : $a;
+        if ($b->bought < $a->bought) {
+            return $b;
+        }
+
+        return $a;
     }
 }

@@ -62,6 +62,13 @@ final readonly class Part
     /** Null where there is no price. */
     public function cost(): ?float
     {
-        return $this->paid() <= 0 ? 0.0 : ($this->price === null ? null : round($this->paid() * $this->price, 2));
+        if ($this->paid() <= 0) {
+            return 0.0;
+        }
+        if ($this->price === null) {
+            return null;
+        }
+
+        return round($this->paid() * $this->price, 2);
     }
 }

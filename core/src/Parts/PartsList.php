@@ -136,10 +136,11 @@ final readonly class PartsList
     {
         $name = strtoupper($cable->id);
         $run = isset($plan->feeds[$cable->to]) ? $plan->run($plan->feeds[$cable->to]->run) : null;
-        $for =
-            $runs === []
-                ? ''
-                : ' for ' . implode(', ', array_map(static fn(string $id): string => $plan->run($id)->name(), $runs));
+        if ($runs === []) {
+            $for = '';
+        } else {
+            $for = ' for ' . implode(', ', array_map(static fn(string $id): string => $plan->run($id)->name(), $runs));
+        }
         if (!$cable->existing) {
             $wanted->add(
                 kit: $plan->kit[$cable->kit] ?? null,

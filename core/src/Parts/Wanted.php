@@ -97,9 +97,11 @@ final class Wanted
                 $this->plan->spares[$id]->count ??
                 ($thing['spares'] ? max(1, (int) ceil(self::SPARE * $thing['count'] - 1e-9)) : 0);
             // Spares of what is cut are whole lengths; of all else they are counted as the thing itself.
-            $buy = isset($bought[$id])
-                ? $bought[$id] + $spare
-                : ceil(($thing['count'] + $spare) / $thing['each'] - 1e-9);
+            if (isset($bought[$id])) {
+                $buy = $bought[$id] + $spare;
+            } else {
+                $buy = ceil(($thing['count'] + $spare) / $thing['each'] - 1e-9);
+            }
             $parts[] = new Part(
                 key: $id,
                 group: $thing['group'],

@@ -74,7 +74,11 @@ final readonly class CutMarks
     /** The pad meant by a number of its own, or by metres from the start. */
     public function pad(int|float $where): int
     {
-        return is_int($where) ? $where : $this->nearest($where);
+        if (is_int($where)) {
+            return $where;
+        }
+
+        return $this->nearest($where);
     }
 
     /** The pad nearest to so many metres from the start; halves go towards the start. */

@@ -75,7 +75,10 @@ trait KitOfPlan
     private function entry(?string $kit, string $kind): ?Entry
     {
         $entry = $this->kit[$kit ?? '']->entry ?? null;
+        if ($entry instanceof $kind) {
+            return $entry;
+        }
 
-        return $entry instanceof $kind ? $entry : null;
+        return null;
     }
 }

@@ -192,15 +192,22 @@ final readonly class Plan
     /** What the cables to a run's feeds begin at: its controller, or for pixels its supply. */
     public function origin(Run $run): ?string
     {
-        return $this->strip($run->strip)?->switched() === false ? $run->supply : $run->controller;
+        if ($this->strip($run->strip)?->switched() === false) {
+            return $run->supply;
+        }
+
+        return $run->controller;
     }
 
     /** The cut marks of a run, once its strip is chosen. */
     public function cutMarks(Run $run): ?CutMarks
     {
         $strip = $this->strip($run->strip);
+        if ($strip === null) {
+            return null;
+        }
 
-        return $strip === null ? null : CutMarks::of($run, $strip);
+        return CutMarks::of($run, $strip);
     }
 
     /** @return list<Feed> of a run, from its start */

@@ -69,25 +69,37 @@ final readonly class Terms
     public function price(KitSnapshot $kit): ?float
     {
         $price = Price::of(new Fields($kit->written));
-        $rate = $price === null ? null : ($this->own($price) ? 1.0 : $this->rates[$price->currency] ?? null);
+        if ($price === null) {
+            return null;
+        }
+        $rate = $this->own($price) ? 1.0 : $this->rates[$price->currency] ?? null;
+        if ($rate === null) {
+            return null;
+        }
 
-        return $rate === null ? null : $price->amount * $rate;
+        return $price->amount * $rate;
     }
 
     /** The currency of a price that cannot be reckoned, as the job has no rate for it. */
     public function foreign(KitSnapshot $kit): ?string
     {
         $price = Price::of(new Fields($kit->written));
+        if ($price === null || $this->own($price) || isset($this->rates[$price->currency])) {
+            return null;
+        }
 
-        return $price === null || $this->own($price) || isset($this->rates[$price->currency]) ? null : $price->currency;
+        return $price->currency;
     }
 
     /** The currency of a price that is turned into the job's; empty where it is the job's. */
     public function turned(KitSnapshot $kit): string
     {
         $price = Price::of(new Fields($kit->written));
+        if ($price === null || $this->own($price) || !isset($this->rates[$price->currency])) {
+            return '';
+        }
 
-        return $price === null || $this->own($price) || !isset($this->rates[$price->currency]) ? '' : $price->currency;
+        return $price->currency;
     }
 
     private function own(Price $price): bool
@@ -98,12 +110,20 @@ final readonly class Terms
     /** Unit of lengths in figures, and how many of it one metre is: feet with decimals where the job is in feet and inches. */
     public function unit(): string
     {
-        return $this->length === Length::IMPERIAL ? 'ft' : 'm';
+        if ($this->length === Length::IMPERIAL) {
+            return 'ft';
+        }
+
+        return 'm';
     }
 
     public function inUnit(float $metres): float
     {
-        return $this->length === Length::IMPERIAL ? $metres / Length::UNITS['ft'] : $metres;
+        if ($this->length === Length::IMPERIAL) {
+            return $metres / Length::UNITS['ft'];
+        }
+
+        return $metres;
     }
 
     public function say(float $metres): string

@@ -14,13 +14,14 @@ trait TidyPlan
         do {
             $from = array_fill_keys(array_map(static fn(LaidCable $c): string => $c->from, $plan->cables), true);
             $dead = array_diff_key($plan->splices, $from);
-            $plan =
-                $dead === []
-                    ? $plan
-                    : $plan->with(
-                        splices: array_intersect_key($plan->splices, $from),
-                        cables: array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($dead[$c->to])),
-                    );
+            if ($dead === []) {
+                $plan = $plan;
+            } else {
+                $plan = $plan->with(
+                    splices: array_intersect_key($plan->splices, $from),
+                    cables: array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($dead[$c->to])),
+                );
+            }
         } while ($dead !== []);
 
         return $plan;

@@ -30,8 +30,11 @@ trait WaysOfPlan
                 return null;
             }
         }
+        if (isset($this->supplies[$from]) || isset($this->controllers[$from])) {
+            return $from;
+        }
 
-        return isset($this->supplies[$from]) || isset($this->controllers[$from]) ? $from : null;
+        return null;
     }
 
     /**
@@ -75,8 +78,11 @@ trait WaysOfPlan
     public function cores(Run $run): int
     {
         $strip = $this->strip($run->strip);
+        if ($strip?->pixels === null) {
+            return count($strip->channels ?? []) + 1;
+        }
 
-        return $strip?->pixels === null ? count($strip->channels ?? []) + 1 : 2 + $strip->pixels->dataWires;
+        return 2 + $strip->pixels->dataWires;
     }
 
     /**

@@ -49,11 +49,14 @@ final readonly class Alternatives
         }
         $other = new Group($group->search, $group->runs, $aim, self::MOST);
         $other->solve();
-
-        return $other->complete() &&
+        if (
+            $other->complete() &&
             $other->rank() < array_sum(array_map(static fn(Tried $t): int => $t->rank($aim), $group->parts))
-            ? $other->parts
-            : $group->parts;
+        ) {
+            return $other->parts;
+        }
+
+        return $group->parts;
     }
 
     /**

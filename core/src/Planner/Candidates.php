@@ -221,7 +221,11 @@ final class Candidates
      */
     private function narrow(array $list, int $kind): array
     {
-        return $this->fits === null ? $list : array_slice($list, 0, self::NARROW[$kind]);
+        if ($this->fits === null) {
+            return $list;
+        }
+
+        return array_slice($list, 0, self::NARROW[$kind]);
     }
 
     /**

@@ -25,7 +25,10 @@ final readonly class Clash
                 $best = $limits;
             }
         }
+        if ($broken === []) {
+            return [];
+        }
 
-        return $broken === [] ? [] : $best;
+        return $best;
     }
 }

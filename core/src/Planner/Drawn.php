@@ -130,10 +130,11 @@ final readonly class Drawn
                 continue;
             }
         }
+        if ($best === null) {
+            return null;
+        }
 
-        return $best === null
-            ? null
-            : ['label' => $best[1], 'cost' => Bill::figure($plan, $best[0] - $cost)->toArray(), 'change' => $best[2]];
+        return ['label' => $best[1], 'cost' => Bill::figure($plan, $best[0] - $cost)->toArray(), 'change' => $best[2]];
     }
 
     /** @return iterable<array{string, array<string, mixed>}> what the rules propose, other sizes for each cable, other patterns for each run */

@@ -87,10 +87,11 @@ final readonly class FeedBound
         $drop = 0.0;
         foreach (Sag::shares($marks, $option->pads, $option->halves()) as $n => $metres) {
             $tail = ($option->tails[$n] ?? $option->tails[0])->entry;
-            $ohms =
-                $option->leg === null && $tail instanceof Cable
-                    ? $tail->conductor->ohms($option->lengths[$n], $tables->plan->limits->cableCelsius)
-                    : 0.0;
+            if ($option->leg === null && $tail instanceof Cable) {
+                $ohms = $tail->conductor->ohms($option->lengths[$n], $tables->plan->limits->cableCelsius);
+            } else {
+                $ohms = 0.0;
+            }
             $drop = max($drop, $amps * $metres * $ohms * (1 + 1 / count($strip->channels)));
         }
 
@@ -148,7 +149,11 @@ final readonly class FeedBound
 
     private static function ohms(KitSnapshot $cable): float
     {
-        return $cable->entry instanceof Cable ? $cable->entry->conductor->ohmsPerMetre : INF;
+        if ($cable->entry instanceof Cable) {
+            return $cable->entry->conductor->ohmsPerMetre;
+        }
+
+        return INF;
     }
 
     /**
@@ -165,8 +170,10 @@ final readonly class FeedBound
 
     private static function inside(KitSnapshot $controller): float
     {
-        return $controller->entry instanceof Controller
-            ? $controller->entry->commonOhms + $controller->entry->channelOhms
-            : INF;
+        if ($controller->entry instanceof Controller) {
+            return $controller->entry->commonOhms + $controller->entry->channelOhms;
+        }
+
+        return INF;
     }
 }

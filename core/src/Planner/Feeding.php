@@ -31,8 +31,11 @@ final readonly class Feeding
         }
         if (in_array('feeds', $run->pins, true)) {
             $now = array_map(static fn($f): int => $f->pad, $plan->feedsOf($run));
+            if ($now === []) {
+                return [];
+            }
 
-            return $now === [] ? [] : [self::NOW => $now];
+            return [self::NOW => $now];
         }
         $patterns = [
             'start' => [0],

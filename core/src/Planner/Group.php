@@ -74,10 +74,11 @@ final class Group
      */
     public function quick(): void
     {
-        $done =
-            $this->parts === []
-                ? []
-                : array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts));
+        if ($this->parts === []) {
+            $done = [];
+        } else {
+            $done = array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts));
+        }
         foreach ($this->runs as $run) {
             foreach (
                 in_array($run->id, $done, true) || in_array('kit', $run->pins, true)
@@ -105,9 +106,11 @@ final class Group
     /** @return list<non-empty-list<Run>> sets of runs for which nothing was found: each alone, or all where their kit is pinned */
     public function failing(): array
     {
-        $alone = in_array('kit', $this->runs[0]->pins, true)
-            ? [$this->runs]
-            : array_map(static fn(Run $r): array => [$r], $this->runs);
+        if (in_array('kit', $this->runs[0]->pins, true)) {
+            $alone = [$this->runs];
+        } else {
+            $alone = array_map(static fn(Run $r): array => [$r], $this->runs);
+        }
 
         return array_values(
             array_filter($alone, fn(array $set): bool => ($this->found[self::name($set)]->best ?? null) === null),
@@ -187,10 +190,11 @@ final class Group
         $least = [];
         foreach ($sets as $set) {
             $known = $this->found[self::name($set)] ?? null;
-            $of =
-                $known === null
-                    ? Candidates::floor($this->search->tables, $set, $this->aim)
-                    : $known->best?->rank($this->aim);
+            if ($known === null) {
+                $of = Candidates::floor($this->search->tables, $set, $this->aim);
+            } else {
+                $of = $known->best?->rank($this->aim);
+            }
             if ($of === null || ($floor += $of) > $rank) {
                 return $best;
             }
@@ -211,10 +215,11 @@ final class Group
             $parts[] = $found->best;
         }
         $sum = array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $parts));
+        if ($sum < $rank || ($best !== null && $sum === $rank && self::key($parts) < self::key($best))) {
+            return $parts;
+        }
 
-        return $sum < $rank || ($best !== null && $sum === $rank && self::key($parts) < self::key($best))
-            ? $parts
-            : $best;
+        return $best;
     }
 
     /**

@@ -143,26 +143,29 @@ final readonly class Layout
     private function fuses(Tables $tables, Block $block): array
     {
         $fuse = $this->fuse($tables, $block->capacity());
-        $count =
-            $block->trunk !== null
-                ? 1
-                : array_sum(
-                    array_map(static fn(FeedOption $f): int => $f->leg === null ? count($f->pads) : 1, $block->feeds),
-                );
+        if ($block->trunk !== null) {
+            $count = 1;
+        } else {
+            $count = array_sum(
+                array_map(static fn(FeedOption $f): int => $f->leg === null ? count($f->pads) : 1, $block->feeds),
+            );
+        }
+        if ($fuse === null) {
+            return [0, 0];
+        }
 
-        return $fuse === null
-            ? [0, 0]
-            : [$count * Bill::piece($tables->plan, $fuse) + Bill::joints($tables->plan, 2 * $count), 2 * $count];
+        return [$count * Bill::piece($tables->plan, $fuse) + Bill::joints($tables->plan, 2 * $count), 2 * $count];
     }
 
     /** None where the supply itself cannot keep up more than the thinnest cable carries. */
     public function fuse(Tables $tables, float $capacity): ?KitSnapshot
     {
         $supply = $this->supply->entry;
+        if ($supply instanceof Supply && $supply->overloadAmps <= $capacity + 1e-9) {
+            return null;
+        }
 
-        return $supply instanceof Supply && $supply->overloadAmps <= $capacity + 1e-9
-            ? null
-            : $tables->priced->fuse($capacity);
+        return $tables->priced->fuse($capacity);
     }
 
     /** In words: what stands where and how each run is fed. */

@@ -157,8 +157,11 @@ final class Merging
                     ),
                 ),
             );
+            if ($feeds === []) {
+                return $block;
+            }
 
-            return $feeds === [] ? $block : new Block(null, $supply, null, $feeds);
+            return new Block(null, $supply, null, $feeds);
         }
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($block->feeds[0]->run)])));
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($b) <=> self::ohms($a));
@@ -184,12 +187,19 @@ final class Merging
     {
         sort($ids, SORT_NATURAL);
         $runs = array_map(fn(string $id): Run => $this->search->tables->plan->run($id), $ids);
+        if ($runs === []) {
+            throw new \LogicException('A layout has runs.');
+        }
 
-        return $runs === [] ? throw new \LogicException('A layout has runs.') : $runs;
+        return $runs;
     }
 
     private static function ohms(KitSnapshot $cable): float
     {
-        return $cable->entry instanceof Cable ? $cable->entry->conductor->ohmsPerMetre : 0.0;
+        if ($cable->entry instanceof Cable) {
+            return $cable->entry->conductor->ohmsPerMetre;
+        }
+
+        return 0.0;
     }
 }

@@ -53,6 +53,10 @@ final readonly class Plain
 
     private static function ohms(KitSnapshot $cable): float
     {
-        return $cable->entry instanceof Cable ? $cable->entry->conductor->ohmsPerMetre : INF;
+        if ($cable->entry instanceof Cable) {
+            return $cable->entry->conductor->ohmsPerMetre;
+        }
+
+        return INF;
     }
 }

@@ -98,6 +98,10 @@ final class PricedShelf
 
     private static function amps(KitSnapshot $fuse): float
     {
-        return $fuse->entry instanceof Fuse ? $fuse->entry->amps : 0.0;
+        if ($fuse->entry instanceof Fuse) {
+            return $fuse->entry->amps;
+        }
+
+        return 0.0;
     }
 }

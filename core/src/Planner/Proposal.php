@@ -92,10 +92,11 @@ final readonly class Proposal
     public function built(array $parts, ShelfSource $shelf): Plan
     {
         $change = $this->change($parts);
+        if ($change === null) {
+            return $this->plan;
+        }
 
-        return $change === null
-            ? $this->plan
-            : WireRuns::read(new \EmberDusk\Formats\Fields($change), $shelf)->apply($this->plan);
+        return WireRuns::read(new \EmberDusk\Formats\Fields($change), $shelf)->apply($this->plan);
     }
 
     /** @return list<string> ids of the runs that it wires, halves and all */

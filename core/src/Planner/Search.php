@@ -204,10 +204,11 @@ final class Search
             $cable = $block->trunk->entry;
             $metres = $this->tables->routes->trunk($layout->place, $block->place);
             $plan = $this->tables->plan;
-            $lost =
-                $cable instanceof Cable
-                    ? 2 * $amps * $cable->conductor->ohms($metres, $plan->limits->cableCelsius)
-                    : 0.0;
+            if ($cable instanceof Cable) {
+                $lost = 2 * $amps * $cable->conductor->ohms($metres, $plan->limits->cableCelsius);
+            } else {
+                $lost = 0.0;
+            }
             if (
                 $drop + $lost >
                 $plan->limits->drop * $this->tables->strip($plan->run($block->feeds[0]->run))->volts + 1e-3

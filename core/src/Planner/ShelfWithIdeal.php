@@ -14,7 +14,11 @@ final readonly class ShelfWithIdeal implements ShelfSource
 
     public function find(string $id): ?KitSnapshot
     {
-        return $id === $this->hub->entry->id() ? $this->hub : $this->shelf->find($id);
+        if ($id === $this->hub->entry->id()) {
+            return $this->hub;
+        }
+
+        return $this->shelf->find($id);
     }
 
     public function ofKind(string $kind): array

@@ -28,7 +28,11 @@ final readonly class Space
     /** @return list<int>|null the first of each list; null where a list is empty */
     public function first(): ?array
     {
-        return in_array([], $this->ranks, true) ? null : array_fill(0, count($this->ranks), 0);
+        if (in_array([], $this->ranks, true)) {
+            return null;
+        }
+
+        return array_fill(0, count($this->ranks), 0);
     }
 
     /**
@@ -37,9 +41,11 @@ final readonly class Space
      */
     public function next(array $at, int $list): ?array
     {
-        return isset($this->ranks[$list][$at[$list] + 1])
-            ? [...array_slice($at, 0, $list), $at[$list] + 1, ...array_slice($at, $list + 1)]
-            : null;
+        if (isset($this->ranks[$list][$at[$list] + 1])) {
+            return [...array_slice($at, 0, $list), $at[$list] + 1, ...array_slice($at, $list + 1)];
+        }
+
+        return null;
     }
 
     /**

@@ -233,15 +233,16 @@ final class Tables
                 }
             }
             $first = array_values($now)[0] ?? null;
+            if ($first === null) {
+                return [];
+            }
 
-            return $first === null
-                ? []
-                : [
-                    [
-                        $now[$pads[0]] ?? $first,
-                        ...array_map(static fn(int $pad): KitSnapshot => $now[$pad] ?? $first, array_slice($pads, 1)),
-                    ],
-                ];
+            return [
+                [
+                    $now[$pads[0]] ?? $first,
+                    ...array_map(static fn(int $pad): KitSnapshot => $now[$pad] ?? $first, array_slice($pads, 1)),
+                ],
+            ];
         }
 
         return array_map(static fn(KitSnapshot $f): array => [$f], $this->priced->cables($cores));

@@ -20,7 +20,11 @@ final readonly class Channels
 
     public static function wifi(int $channel): float
     {
-        return $channel === 14 ? 2484.0 : 2412.0 + 5 * ($channel - 1);
+        if ($channel === 14) {
+            return 2484.0;
+        }
+
+        return 2412.0 + 5 * ($channel - 1);
     }
 
     public static function overlap(int $zigbee, int $wifi): bool

@@ -104,8 +104,11 @@ final readonly class Arrangement
                 array_filter($this->waits, static fn(array $w): bool => $w[0] === $s->id && isset($there[$w[1]])),
                 1,
             );
+            if ($more === []) {
+                return $s;
+            }
 
-            return $more === [] ? $s : $s->after([...$s->after, ...$more]);
+            return $s->after([...$s->after, ...$more]);
         }, $steps);
     }
 }

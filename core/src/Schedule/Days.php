@@ -109,8 +109,11 @@ final class Days
     public function number(string $day): ?int
     {
         $n = $this->on($day);
+        if ($this->date($n) === $day) {
+            return $n;
+        }
 
-        return $this->date($n) === $day ? $n : null;
+        return null;
     }
 
     /** The time of the clock at which something begins that begins with a minute of work: the end of a day is the next one's begin. */

@@ -36,14 +36,15 @@ final readonly class RemainingWork
     public static function of(array $steps, Arrangement $arrangement, array $ticks, array $arrivals, string $now): self
     {
         $days = Days::of($arrangement, substr($now, 0, 10));
-        $soonest =
-            strlen($now) > 10
-                ? 5 *
-                    (int) ceil(
-                        $days->minute(substr($now, 0, 10), 60 * (int) substr($now, 11, 2) + (int) substr($now, 14, 2)) /
-                            5,
-                    )
-                : 0;
+        if (strlen($now) > 10) {
+            $soonest =
+                5 *
+                (int) ceil(
+                    $days->minute(substr($now, 0, 10), 60 * (int) substr($now, 11, 2) + (int) substr($now, 14, 2)) / 5,
+                );
+        } else {
+            $soonest = 0;
+        }
         $byId = $left = $held = [];
         foreach ($arrangement->order($steps) as $step) {
             $byId[$step->id] = $step;

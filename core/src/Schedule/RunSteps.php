@@ -61,7 +61,6 @@ final class RunSteps
             units: $metres,
             people: 2,
             tools: ['tape measure'],
-            caution: '',
             after: [],
         );
         $units = $this->units($run, [$dry, ...$before]);
@@ -90,12 +89,11 @@ final class RunSteps
                 units: $sections,
                 people: 1,
                 tools: ['scissors'],
-                caution: '',
                 after: [$loose],
             );
         }
-        $fixed = $profile
-            ? $this->list->ofRun(
+        if ($profile) {
+            $fixed = $this->list->ofRun(
                 run: $run,
                 kind: 'profile',
                 title: 'make up profile on the bench, then up with it',
@@ -108,8 +106,9 @@ final class RunSteps
                 tools: ['saw', 'drill'],
                 caution: 'Ladders: two people. Wear glasses at the saw.',
                 after: [$fixed],
-            )
-            : $this->list->ofRun(
+            );
+        } else {
+            $fixed = $this->list->ofRun(
                 run: $run,
                 kind: 'stick',
                 title: 'clean and stick, a hand’s length at a time',
@@ -120,6 +119,7 @@ final class RunSteps
                 caution: 'Alcohol burns: air the room, no flame.',
                 after: [$fixed],
             );
+        }
         if (!$measured) {
             $fixed = $this->list->ofRun(
                 run: $run,
@@ -129,31 +129,29 @@ final class RunSteps
                 units: $sections,
                 people: 1,
                 tools: ['scissors'],
-                caution: '',
                 after: [$fixed],
             );
         }
         [$joints, $minutes, $kinds] = $this->joints($run);
         $soldered = in_array('solder', $kinds, true);
         $verb = count($kinds) === 1 ? self::JOINTS[$kinds[0]] ?? 'make %d joints' : 'make %d joints';
-        $made =
-            $joints === 0
-                ? $fixed
-                : $this->list->ofRun(
-                    run: $run,
-                    kind: 'joints',
-                    title: sprintf($verb, $joints),
-                    why: $soldered
-                        ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.'
-                        : 'Every core by its mark, then pulled at.',
-                    units: $minutes / StepMinutes::MINUTES['joints'],
-                    people: 1,
-                    tools: $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'],
-                    caution: $soldered
-                        ? 'Flux fumes: air. Hot iron: a stand.'
-                        : 'Nothing is live while a joint is made.',
-                    after: [$fixed],
-                );
+        if ($joints === 0) {
+            $made = $fixed;
+        } else {
+            $made = $this->list->ofRun(
+                run: $run,
+                kind: 'joints',
+                title: sprintf($verb, $joints),
+                why: $soldered
+                    ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.'
+                    : 'Every core by its mark, then pulled at.',
+                units: $minutes / StepMinutes::MINUTES['joints'],
+                people: 1,
+                tools: $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'],
+                caution: $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.',
+                after: [$fixed],
+            );
+        }
         $last = $this->list->ofRun(
             run: $run,
             kind: 'second',
@@ -191,9 +189,8 @@ final class RunSteps
                 wait: self::CURE,
             );
         }
-
-        return $profile
-            ? $this->list->ofRun(
+        if ($profile) {
+            return $this->list->ofRun(
                 run: $run,
                 kind: 'diffuser',
                 title: 'diffuser on',
@@ -201,10 +198,11 @@ final class RunSteps
                 units: $metres,
                 people: 1,
                 tools: [],
-                caution: '',
                 after: [$last],
-            )
-            : $last;
+            );
+        }
+
+        return $last;
     }
 
     /**
@@ -218,12 +216,15 @@ final class RunSteps
         $units = array_values(array_filter([$run->supply, $run->controller]));
         $new = array_values(array_filter($units, fn(string $u): bool => !isset($this->fixed[$u])));
         if ($new !== []) {
-            $title =
-                count($new) === 2
-                    ? 'fix supply and controller'
-                    : ($new[0] === $run->supply
-                        ? 'fix the supply'
-                        : 'fix the controller');
+            if (count($new) === 2) {
+                $title = 'fix supply and controller';
+            } else {
+                if ($new[0] === $run->supply) {
+                    $title = 'fix the supply';
+                } else {
+                    $title = 'fix the controller';
+                }
+            }
             $step = $this->list->ofRun(
                 run: $run,
                 kind: 'supply',
@@ -267,10 +268,11 @@ final class RunSteps
             $this->laid += array_fill_keys(array_keys($new), $step);
             $this->new[$run->id] = $new;
         }
+        if ($ways === []) {
+            return $after;
+        }
 
-        return $ways === []
-            ? $after
-            : array_values(array_unique(array_map(fn(LaidCable $c): string => $this->laid[$c->id], $ways)));
+        return array_values(array_unique(array_map(fn(LaidCable $c): string => $this->laid[$c->id], $ways)));
     }
 
     /** @return array{int, float, list<string>} joints of one core at the run's own cables, between its sections and where its strip is joined, minutes for them, and what kinds they are of */

@@ -61,8 +61,8 @@ final class StepList
         float $units,
         int $people,
         array $tools,
-        string $caution,
         array $after,
+        string $caution = '',
         int $wait = 0,
     ): string {
         return $this->add(

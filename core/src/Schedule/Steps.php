@@ -67,8 +67,8 @@ final class Steps
                     '') !==
                     'battery',
             ) === [];
-        $isolate = $battery
-            ? $this->list->add(
+        if ($battery) {
+            $isolate = $this->list->add(
                 kind: 'isolate',
                 of: $id,
                 place: $name,
@@ -79,8 +79,9 @@ final class Steps
                 tools: ['meter'],
                 caution: 'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; never solder to a cell.',
                 after: [],
-            )
-            : $this->list->add(
+            );
+        } else {
+            $isolate = $this->list->add(
                 kind: 'isolate',
                 of: $id,
                 place: $name,
@@ -92,6 +93,7 @@ final class Steps
                 caution: 'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: a switch that is off proves nothing.',
                 after: [],
             );
+        }
         $before = [$isolate];
         if ($legs !== []) {
             $before[] = $this->list->add(

@@ -158,10 +158,11 @@ final class Timetable
         // Somebody is there on every day of work.
         $first = (int) $this->free($from, $step, [0]);
         $second = $this->free($from, $step, [1]);
+        if ($second !== null && ($second < $first || ($second === $first && $this->free[1] < $this->free[0]))) {
+            return [$second, [1]];
+        }
 
-        return $second !== null && ($second < $first || ($second === $first && $this->free[1] < $this->free[0]))
-            ? [$second, [1]]
-            : [$first, [0]];
+        return [$first, [0]];
     }
 
     /**

@@ -70,13 +70,21 @@ final readonly class Conductor
      */
     public static function of(string $system, float $size, string $make): self
     {
-        return $system === 'awg' ? self::awg($size, $make) : self::metric($size, $make);
+        if ($system === 'awg') {
+            return self::awg($size, $make);
+        }
+
+        return self::metric($size, $make);
     }
 
     /** What is printed: "1.5 mm²" or "16 AWG". */
     public function label(): string
     {
-        return $this->system === 'awg' ? $this->size . ' AWG' : $this->size . ' mm²';
+        if ($this->system === 'awg') {
+            return $this->size . ' AWG';
+        }
+
+        return $this->size . ' mm²';
     }
 
     /** Ohm of one core of that length in metres at a temperature in °C. */

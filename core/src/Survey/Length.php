@@ -24,7 +24,11 @@ final readonly class Length
 
     public static function system(string $unit): string
     {
-        return in_array($unit, ['m', 'cm', 'mm'], true) ? self::METRIC : self::IMPERIAL;
+        if (in_array($unit, ['m', 'cm', 'mm'], true)) {
+            return self::METRIC;
+        }
+
+        return self::IMPERIAL;
     }
 
     /** A length as it is said: 3.80 m, or 12 ft 5 5/8 in. */

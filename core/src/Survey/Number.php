@@ -11,6 +11,10 @@ final readonly class Number
 
     public static function read(string $text): ?float
     {
-        return preg_match('/^' . self::PATTERN . '$/', $text) === 1 ? (float) str_replace(',', '.', $text) : null;
+        if (preg_match('/^' . self::PATTERN . '$/', $text) === 1) {
+            return (float) str_replace(',', '.', $text);
+        }
+
+        return null;
     }
 }

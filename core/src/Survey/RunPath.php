@@ -47,7 +47,10 @@ final readonly class RunPath
     public function endsApart(): ?float
     {
         $last = $this->sections[count($this->sections) - 1] ?? null;
+        if ($last === null) {
+            return null;
+        }
 
-        return $last === null ? null : $this->sections[0][0]->to($last[count($last) - 1]);
+        return $this->sections[0][0]->to($last[count($last) - 1]);
     }
 }

@@ -69,7 +69,11 @@ final readonly class TapeText
             $note?->height === null ? null : Length::write($note->height, $sheet->system),
         );
         if ($note === null) {
-            return $said === '' ? $text : self::added($text, "run {$run}{$said}");
+            if ($said === '') {
+                return $text;
+            }
+
+            return self::added($text, "run {$run}{$said}");
         }
 
         return self::put(
@@ -101,6 +105,10 @@ final readonly class TapeText
     /** The text with one more line. */
     public static function added(string $text, string $line): string
     {
-        return rtrim($text) === '' ? $line : $text . (preg_match('/[\r\n]$/', $text) === 1 ? '' : "\n") . $line;
+        if (rtrim($text) === '') {
+            return $line;
+        }
+
+        return $text . (preg_match('/[\r\n]$/', $text) === 1 ? '' : "\n") . $line;
     }
 }

@@ -22,13 +22,15 @@ final readonly class Word
     /** This word and all up to another one of its line, as one. */
     public function to(self $last): self
     {
-        return $last === $this
-            ? $this
-            : new self(
-                $this->text . ' … ' . $last->text,
-                $this->line,
-                $this->column,
-                $last->column + $last->length() - $this->column,
-            );
+        if ($last === $this) {
+            return $this;
+        }
+
+        return new self(
+            $this->text . ' … ' . $last->text,
+            $this->line,
+            $this->column,
+            $last->column + $last->length() - $this->column,
+        );
     }
 }

@@ -52,8 +52,11 @@ final readonly class Figure
     public static function print(float $value, int $decimals): string
     {
         $text = number_format($value, $decimals, '.', '');
+        if ((float) $text === 0.0) {
+            return ltrim($text, '-');
+        }
 
-        return (float) $text === 0.0 ? ltrim($text, '-') : $text;
+        return $text;
     }
 
     /** @return array<string, mixed> as in app/Screens/screen.json, $defs/figure */
@@ -94,7 +97,10 @@ final readonly class Figure
         }
         $decimals = max(0, 6 - (int) floor(log10(abs($value))));
         $text = number_format($value, $decimals, '.', '');
+        if (str_contains($text, '.')) {
+            return rtrim(rtrim($text, '0'), '.');
+        }
 
-        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+        return $text;
     }
 }

@@ -33,12 +33,11 @@ final class Ngspice
                 $nodes[$found[1]] = (float) $found[2];
             }
         }
+        if ($nodes === []) {
+            throw new RuntimeException("ngspice gave no volts ({$code}): " . implode("\n", array_slice($lines, 0, 20)));
+        }
 
-        return $nodes !== []
-            ? $nodes
-            : throw new RuntimeException(
-                "ngspice gave no volts ({$code}): " . implode("\n", array_slice($lines, 0, 20)),
-            );
+        return $nodes;
     }
 
     /** @param  array<string, float>  $ours */

@@ -196,10 +196,11 @@ final class RandomCircuitsTest extends TestCase
             $next = $ring && $last && $n > 1 ? $first : self::pad($net, "{$name}_a{$n}", $volts, $channels);
             $zone = min($n, count($hubs) - 1);
             // Where the next zone begins this piece ends at a + of its own.
-            $end =
-                count($hubs) > 1 && $zone === $n
-                    ? [$net->node("{$name}_q{$n}", $volts), ...array_slice($next, 1)]
-                    : $next;
+            if (count($hubs) > 1 && $zone === $n) {
+                $end = [$net->node("{$name}_q{$n}", $volts), ...array_slice($next, 1)];
+            } else {
+                $end = $next;
+            }
             $net->stretches[] = new Stretch(
                 run: $name,
                 prefix: $name,

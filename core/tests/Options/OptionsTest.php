@@ -24,14 +24,15 @@ final class OptionsTest extends TestCase
      */
     private static function cards(Plan $plan, array ...$requirements): array
     {
-        $plan =
-            $requirements === []
-                ? $plan
-                : Demo::with($plan, [
-                    'kind' => 'SetOptions',
-                    'run' => 'cove',
-                    'options' => array_map(self::requirement(...), array_values($requirements)),
-                ]);
+        if ($requirements === []) {
+            $plan = $plan;
+        } else {
+            $plan = Demo::with($plan, [
+                'kind' => 'SetOptions',
+                'run' => 'cove',
+                'options' => array_map(self::requirement(...), array_values($requirements)),
+            ]);
+        }
         $cards = Options::of($plan, $plan->run('cove'), Demo::shelf());
         Responses::check(['run' => 'cove', 'name' => 'Cove', 'options' => $cards], 'options');
 

@@ -502,10 +502,11 @@ final class MakingTest extends TestCase
             public function find(string $id): ?KitSnapshot
             {
                 $found = Demo::shelf()->find($id);
+                if ($found === null || $id !== $this->id) {
+                    return $found;
+                }
 
-                return $found === null || $id !== $this->id
-                    ? $found
-                    : new KitSnapshot('other', $this->other + $found->written, $found->entry);
+                return new KitSnapshot('other', $this->other + $found->written, $found->entry);
             }
 
             public function ofKind(string $kind): array
@@ -567,9 +568,11 @@ final class MakingTest extends TestCase
         $shelf = new class implements ShelfSource {
             public function find(string $id): ?KitSnapshot
             {
-                return str_starts_with($id, 'consumable-') || str_starts_with($id, 'profile-')
-                    ? null
-                    : Demo::shelf()->find($id);
+                if (str_starts_with($id, 'consumable-') || str_starts_with($id, 'profile-')) {
+                    return null;
+                }
+
+                return Demo::shelf()->find($id);
             }
 
             public function ofKind(string $kind): array

@@ -114,11 +114,11 @@ final class Enumerator
         $switched = $this->tables->strip($runs[0])->switched();
         $all = [];
         foreach (
-            $switched
-                ? ($pinned
-                    ? [Routes::NOW . $runs[0]->id]
-                    : $this->tables->routes->places($runs, false))
-                : [$supply]
+            match (true) {
+                !$switched => [$supply],
+                $pinned => [Routes::NOW . $runs[0]->id],
+                default => $this->tables->routes->places($runs, false),
+            }
             as $place
         ) {
             foreach ($switched ? $this->tables->controllers($runs, true) : [null] as $controller) {

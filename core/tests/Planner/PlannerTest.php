@@ -94,9 +94,14 @@ final class PlannerTest extends TestCase
     /** @return array{int, string}|null cost and decisions */
     private static function found(Proposal $proposal): ?array
     {
-        return $proposal->whole()
-            ? [$proposal->cost(), implode(',', array_map(static fn(Tried $t): string => $t->key, $proposal->parts))]
-            : null;
+        if ($proposal->whole()) {
+            return [
+                $proposal->cost(),
+                implode(',', array_map(static fn(Tried $t): string => $t->key, $proposal->parts)),
+            ];
+        }
+
+        return null;
     }
 
     /** Every run fed once, at its start. */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Planner;
 
-use EmberDusk\Planner\Excerpt;
 use EmberDusk\Checks\Protection\LimitedPower;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Planner\Clash;
+use EmberDusk\Planner\Excerpt;
 use EmberDusk\Planner\Judge;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\Progress;

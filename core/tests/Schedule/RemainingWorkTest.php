@@ -485,18 +485,23 @@ final class RemainingWorkTest extends TestCase
                     needs: mt_rand(0, 4) === 0 ? ['part'] : [],
                 );
             }
-            $visits =
-                mt_rand(0, 1) === 0
-                    ? [new Visit('2026-11-30', 0, mt_rand(1, 2))]
-                    : [
-                        new Visit('2026-11-30', mt_rand(1, 2), 1),
-                        new Visit('2026-12-07', mt_rand(0, 2), mt_rand(1, 2)),
-                        new Visit('2026-12-14', mt_rand(0, 1), mt_rand(1, 2)),
-                    ];
-            $visits =
-                mt_rand(0, 2) === 0
-                    ? array_map(static fn(Visit $v): Visit => new Visit($v->from, $v->days, 3 - $v->people), $visits)
-                    : $visits;
+            if (mt_rand(0, 1) === 0) {
+                $visits = [new Visit('2026-11-30', 0, mt_rand(1, 2))];
+            } else {
+                $visits = [
+                    new Visit('2026-11-30', mt_rand(1, 2), 1),
+                    new Visit('2026-12-07', mt_rand(0, 2), mt_rand(1, 2)),
+                    new Visit('2026-12-14', mt_rand(0, 1), mt_rand(1, 2)),
+                ];
+            }
+            if (mt_rand(0, 2) === 0) {
+                $visits = array_map(
+                    static fn(Visit $v): Visit => new Visit($v->from, $v->days, 3 - $v->people),
+                    $visits,
+                );
+            } else {
+                $visits = $visits;
+            }
             if (mt_rand(0, 1) === 0) {
                 $pins['s1'] = new Pin('s1', '2026-12-0' . mt_rand(1, 9), 5 * mt_rand(0, 40), mt_rand(0, 1));
             }

@@ -31,18 +31,18 @@ final readonly class Drop implements Check
         $now = $case->plan->cable($laid?->kit);
         // What the rest of the way loses stays; a better fed strip draws a little more, so a tenth is kept in hand.
         $room = 0.9 * ($limit - $drop + ($result->cables[$laid->id ?? '']->drop ?? 0.0));
-        $thicker =
-            $now === null || $laid === null
-                ? null
-                : $case->smallest(
-                    Cable::class,
-                    static fn(Cable $c): bool => $c->cores >= $now->cores &&
-                        $c->conductor->system === $now->conductor->system &&
-                        ($result->cables[$laid->id]->drop * $c->conductor->ohmsPerMetre) /
-                            $now->conductor->ohmsPerMetre <=
-                            $room,
-                    static fn(Cable $c): float => -$c->conductor->ohmsPerMetre + $c->cores * 1e-6,
-                );
+        if ($now === null || $laid === null) {
+            $thicker = null;
+        } else {
+            $thicker = $case->smallest(
+                Cable::class,
+                static fn(Cable $c): bool => $c->cores >= $now->cores &&
+                    $c->conductor->system === $now->conductor->system &&
+                    ($result->cables[$laid->id]->drop * $c->conductor->ohmsPerMetre) / $now->conductor->ohmsPerMetre <=
+                        $room,
+                static fn(Cable $c): float => -$c->conductor->ohmsPerMetre + $c->cores * 1e-6,
+            );
+        }
 
         return [
             new Finding(

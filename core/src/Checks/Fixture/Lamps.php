@@ -186,15 +186,16 @@ final readonly class Lamps
                 $best = $c;
             }
         }
+        if ($best === null) {
+            return [];
+        }
 
-        return $best === null
-            ? []
-            : [
-                new Fix(strtoupper($laid->id) . ' in ' . $best->conductor->label(), [
-                    'kind' => 'SetCable',
-                    'cable' => $laid->id,
-                    'kit' => $best->id(),
-                ]),
-            ];
+        return [
+            new Fix(strtoupper($laid->id) . ' in ' . $best->conductor->label(), [
+                'kind' => 'SetCable',
+                'cable' => $laid->id,
+                'kit' => $best->id(),
+            ]),
+        ];
     }
 }

@@ -29,10 +29,13 @@ final readonly class ColourShift implements Check
         }
         $marks = $case->plan->cutMarks($case->run);
         $fed = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
-        $fixes =
-            $marks !== null && array_diff([0, $marks->lastPad()], $fed) !== []
-                ? [new Fix('Feed both ends', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'ends'])]
-                : [];
+        if ($marks !== null && array_diff([0, $marks->lastPad()], $fed) !== []) {
+            $fixes = [
+                new Fix('Feed both ends', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'ends']),
+            ];
+        } else {
+            $fixes = [];
+        }
 
         return [
             new Finding(

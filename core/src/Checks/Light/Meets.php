@@ -115,12 +115,13 @@ final readonly class Meets
     private static function ends(Plan $plan, Run $run): array
     {
         $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
+        if ($path === null) {
+            return [];
+        }
 
-        return $path === null
-            ? []
-            : [
-                'start' => $path->at(($path->length() * ($run->part - 1)) / $run->parts),
-                'end' => $path->at(($path->length() * $run->part) / $run->parts),
-            ];
+        return [
+            'start' => $path->at(($path->length() * ($run->part - 1)) / $run->parts),
+            'end' => $path->at(($path->length() * $run->part) / $run->parts),
+        ];
     }
 }

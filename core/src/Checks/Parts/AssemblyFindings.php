@@ -66,10 +66,11 @@ final readonly class AssemblyFindings
                     ],
                 );
             }
-            $profile =
-                $plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true)
-                    ? $uses->profile($plan, $run)
-                    : null;
+            if ($plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true)) {
+                $profile = $uses->profile($plan, $run);
+            } else {
+                $profile = null;
+            }
             $takes = (new Fields($profile->written ?? []))->numberOrNull('heatWatts');
             $makes = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * $run->cap;
             if ($profile !== null && $takes !== null && $makes > $takes + 1e-9) {

@@ -71,15 +71,16 @@ final readonly class CableCapacity implements Check
                 ($c->conductor->capacity ?? 0.0) >= $amps,
             static fn(Cable $c): float => ($c->conductor->capacity ?? 0.0) + $c->cores * 1e-3,
         );
+        if ($cable === null) {
+            return [];
+        }
 
-        return $cable === null
-            ? []
-            : [
-                new Fix(strtoupper($laid->id) . ' in ' . $cable->conductor->label(), [
-                    'kind' => 'SetCable',
-                    'cable' => $laid->id,
-                    'kit' => $cable->id(),
-                ]),
-            ];
+        return [
+            new Fix(strtoupper($laid->id) . ' in ' . $cable->conductor->label(), [
+                'kind' => 'SetCable',
+                'cable' => $laid->id,
+                'kit' => $cable->id(),
+            ]),
+        ];
     }
 }

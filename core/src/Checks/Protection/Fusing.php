@@ -53,16 +53,17 @@ final readonly class Fusing implements Check
         $place = new Place('wire', $laid->id);
         $load = $result->openAmps;
         $fuse = Guard::fuse($case, $capacity, $load);
-        $take =
-            $fuse === null
-                ? []
-                : [
-                    new Fix("Fuse {$name} with " . sprintf('%g A', $fuse->amps), [
-                        'kind' => 'SetCable',
-                        'cable' => $laid->id,
-                        'fuse' => $fuse->id(),
-                    ]),
-                ];
+        if ($fuse === null) {
+            $take = [];
+        } else {
+            $take = [
+                new Fix("Fuse {$name} with " . sprintf('%g A', $fuse->amps), [
+                    'kind' => 'SetCable',
+                    'cable' => $laid->id,
+                    'fuse' => $fuse->id(),
+                ]),
+            ];
+        }
         $own = $case->plan->fuse($laid->fuse)?->amps;
         if ($guard->battery && $laid->from === $guard->supply && $own === null) {
             return [

@@ -27,24 +27,25 @@ final readonly class Touch implements Check
         $damp = TapeNotes::read($case->plan->place($case->run->place)->notes)->site->damp ?? false;
         $limit = $damp ? self::DAMP : self::DRY;
         $volts = $supply->charging ?? $supply->emf;
+        if ($volts <= $limit) {
+            return [];
+        }
 
-        return $volts <= $limit
-            ? []
-            : [
-                new Finding(
-                    code: 'touch',
-                    severity: Severity::Stop,
-                    title: sprintf('%s: %.1f V where people can touch it', $case->run->name(), $volts),
-                    detail: sprintf(
-                        'In a %s place bare parts have at most %g V. Insulate every joint, or take lower volts; local codes decide.',
-                        $damp ? 'damp' : 'dry',
-                        $limit,
-                    ),
-                    place: new Place('kit', $case->run->id),
-                    number: $volts,
-                    limit: $limit,
-                    source: 'IEC 60364-4-41, from memory',
+        return [
+            new Finding(
+                code: 'touch',
+                severity: Severity::Stop,
+                title: sprintf('%s: %.1f V where people can touch it', $case->run->name(), $volts),
+                detail: sprintf(
+                    'In a %s place bare parts have at most %g V. Insulate every joint, or take lower volts; local codes decide.',
+                    $damp ? 'damp' : 'dry',
+                    $limit,
                 ),
-            ];
+                place: new Place('kit', $case->run->id),
+                number: $volts,
+                limit: $limit,
+                source: 'IEC 60364-4-41, from memory',
+            ),
+        ];
     }
 }

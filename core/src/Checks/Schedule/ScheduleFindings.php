@@ -20,18 +20,19 @@ final readonly class ScheduleFindings
         }
         $schedule = $state->schedule();
         $remaining = $schedule->remaining();
-        $findings =
-            $schedule->circle() === null
-                ? []
-                : [
-                    new Finding(
-                        code: 'circle',
-                        severity: Severity::Stop,
-                        title: 'Steps wait for each other',
-                        detail: "{$schedule->circle()} Until then the waits that were added count nothing.",
-                        place: new Place('build'),
-                    ),
-                ];
+        if ($schedule->circle() === null) {
+            $findings = [];
+        } else {
+            $findings = [
+                new Finding(
+                    code: 'circle',
+                    severity: Severity::Stop,
+                    title: 'Steps wait for each other',
+                    detail: "{$schedule->circle()} Until then the waits that were added count nothing.",
+                    place: new Place('build'),
+                ),
+            ];
+        }
         $outside = array_values(
             array_filter(
                 $remaining->timetable->worked(),

@@ -95,16 +95,17 @@ final readonly class BankFindings
             static fn($e): bool => $e instanceof Converter && $bank->suits($e),
         );
         $first = reset($fits);
-        $found =
-            $first instanceof Converter
-                ? sprintf(
-                    'On the shelf: %s, %g A, efficiency %g, least load %g A.',
-                    $first->name(),
-                    $first->ratedAmps,
-                    $first->efficiency,
-                    $first->leastAmps,
-                )
-                : 'The shelf has none that takes it; add one.';
+        if ($first instanceof Converter) {
+            $found = sprintf(
+                'On the shelf: %s, %g A, efficiency %g, least load %g A.',
+                $first->name(),
+                $first->ratedAmps,
+                $first->efficiency,
+                $first->leastAmps,
+            );
+        } else {
+            $found = 'The shelf has none that takes it; add one.';
+        }
 
         return new Finding(
             code: 'no-tap',

@@ -96,16 +96,17 @@ final readonly class Headroom implements Check
         if (count($case->onSupply()) > 1) {
             return [];
         }
+        if ($cap < self::LEAST_CAP || $cap >= 1) {
+            return [];
+        }
 
-        return $cap < self::LEAST_CAP || $cap >= 1
-            ? []
-            : [
-                new Fix(sprintf('Set a limit of %.0f %%', 100 * $cap), [
-                    'kind' => 'SetCap',
-                    'run' => $case->run->id,
-                    'cap' => $cap,
-                ]),
-            ];
+        return [
+            new Fix(sprintf('Set a limit of %.0f %%', 100 * $cap), [
+                'kind' => 'SetCap',
+                'run' => $case->run->id,
+                'cap' => $cap,
+            ]),
+        ];
     }
 
     /** @return list<Fix> less light: the brightest strip of the same kind that the supply carries */
@@ -123,15 +124,16 @@ final readonly class Headroom implements Check
                     $supply->ratedWatts() * (1 - $case->plan->limits->headroom),
             static fn(Strip $s): float => -$s->wattsPerMetre(),
         );
+        if ($dimmer === null) {
+            return [];
+        }
 
-        return $dimmer === null
-            ? []
-            : [
-                new Fix('Less light: ' . $dimmer->name(), [
-                    'kind' => 'ChooseKit',
-                    'run' => $case->run->id,
-                    'kit' => $dimmer->id(),
-                ]),
-            ];
+        return [
+            new Fix('Less light: ' . $dimmer->name(), [
+                'kind' => 'ChooseKit',
+                'run' => $case->run->id,
+                'kit' => $dimmer->id(),
+            ]),
+        ];
     }
 }

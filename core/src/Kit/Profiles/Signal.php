@@ -41,10 +41,11 @@ final readonly class Signal
                 $groups[] = [1, $word];
             }
         }
+        if ($groups === []) {
+            return 'nothing';
+        }
 
-        return $groups === []
-            ? 'nothing'
-            : implode(', then ', array_map(static fn(array $g): string => "{$g[0]} {$g[1]}", $groups));
+        return implode(', then ', array_map(static fn(array $g): string => "{$g[0]} {$g[1]}", $groups));
     }
 
     /** Whether the lamp is lit so many seconds after the pattern began. */

@@ -25,10 +25,11 @@ final readonly class ExistingLegs
         $cores = count($plan->strip($run->strip)->channels ?? []) + 1;
         $legs = [];
         foreach (TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->legs as $leg) {
-            $cable =
-                $leg->cores >= $cores && !$leg->open && $leg->broken === [] && $leg->joined === null
-                    ? self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size)
-                    : null;
+            if ($leg->cores >= $cores && !$leg->open && $leg->broken === [] && $leg->joined === null) {
+                $cable = self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size);
+            } else {
+                $cable = null;
+            }
             if ($cable !== null) {
                 $legs[$leg->name] = $cable;
             }

@@ -81,9 +81,11 @@ final class Routes
             ($now->id === $run->id ||
                 ($this->laid($run) !== null && $this->plan->origin($now) === $this->plan->origin($run)))
         ) {
-            return $this->laid($run) === null
-                ? round(self::FIRST + $this->along($this->at($run, 0), $this->at($run, $pad)), 2)
-                : Tails::reckon($this->plan, $run, $pad);
+            if ($this->laid($run) === null) {
+                return round(self::FIRST + $this->along($this->at($run, 0), $this->at($run, $pad)), 2);
+            }
+
+            return Tails::reckon($this->plan, $run, $pad);
         }
 
         return round($this->reach($place) + $this->along($this->anchor($place), $this->at($run, $pad)), 2);
@@ -118,12 +120,20 @@ final class Routes
     /** For a unit's record: a box or an outlet by its name, empty where it stays. */
     public static function where(string $place): string
     {
-        return str_starts_with($place, self::NOW) ? '' : $place;
+        if (str_starts_with($place, self::NOW)) {
+            return '';
+        }
+
+        return $place;
     }
 
     private function now(string $place): ?Run
     {
-        return str_starts_with($place, self::NOW) ? $this->plan->run(substr($place, strlen(self::NOW))) : null;
+        if (str_starts_with($place, self::NOW)) {
+            return $this->plan->run(substr($place, strlen(self::NOW)));
+        }
+
+        return null;
     }
 
     /**
@@ -152,18 +162,22 @@ final class Routes
     private function anchor(string $place): Point
     {
         $now = $this->now($place);
+        if ($now === null) {
+            return $this->sheet->spots[$place] ?? new Point(0.0, 0.0);
+        }
 
-        return $now === null
-            ? $this->sheet->spots[$place] ?? new Point(0.0, 0.0)
-            : $this->at($now, $this->laid($now)[1] ?? 0);
+        return $this->at($now, $this->laid($now)[1] ?? 0);
     }
 
     /** Metres from a place to its anchor. */
     private function reach(string $place): float
     {
         $now = $this->now($place);
+        if ($now === null) {
+            return self::SLACK;
+        }
 
-        return $now === null ? self::SLACK : $this->laid($now)[0] ?? self::FIRST;
+        return $this->laid($now)[0] ?? self::FIRST;
     }
 
     /** Where a pad lies. */
@@ -198,18 +212,18 @@ final class Routes
         foreach (array_slice($this->sheet->corners, 1) as $n => $end) {
             $start = $this->sheet->corners[$n];
             $length = $start->to($end);
-            $share =
-                $length > 0
-                    ? max(
-                        0.0,
-                        min(
-                            1.0,
-                            (($p->x - $start->x) * ($end->x - $start->x) +
-                                ($p->y - $start->y) * ($end->y - $start->y)) /
-                                $length ** 2,
-                        ),
-                    )
-                    : 0.0;
+            if ($length > 0) {
+                $share = max(
+                    0.0,
+                    min(
+                        1.0,
+                        (($p->x - $start->x) * ($end->x - $start->x) + ($p->y - $start->y) * ($end->y - $start->y)) /
+                            $length ** 2,
+                    ),
+                );
+            } else {
+                $share = 0.0;
+            }
             $away = $p->to(
                 new Point($start->x + $share * ($end->x - $start->x), $start->y + $share * ($end->y - $start->y)),
             );

@@ -58,10 +58,11 @@ final readonly class CableLeg
         $word = Spot::name($clause, 'the leg’s name');
         $from = Spot::name($clause, 'where the leg begins')->text;
         $clause->keyword('to', 'Between the two ends of a leg stands “to”.');
-        $to =
-            $clause->peek()?->text === '?'
-                ? $clause->take()
-                : Spot::name($clause, 'where the leg ends (or ? while nobody knows)');
+        if ($clause->peek()?->text === '?') {
+            $to = $clause->take();
+        } else {
+            $to = Spot::name($clause, 'where the leg ends (or ? while nobody knows)');
+        }
         $sizeWord = $clause->take();
         [$cores, $system, $size] = self::size($clause, $sizeWord);
         $length = null;

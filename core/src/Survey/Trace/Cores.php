@@ -68,8 +68,11 @@ final readonly class Cores
                 ),
             ),
         );
+        if (count($ends) === 1 && count($rest) === 1) {
+            return [$ends[0] => $rest[0]];
+        }
 
-        return count($ends) === 1 && count($rest) === 1 ? [$ends[0] => $rest[0]] : [];
+        return [];
     }
 
     /**
@@ -117,13 +120,14 @@ final readonly class Cores
             static fn(bool $tone, string $pair): bool => $tone && str_starts_with($pair, '2-'),
             ARRAY_FILTER_USE_BOTH,
         );
+        if ($good === []) {
+            return null;
+        }
 
-        return $good === []
-            ? null
-            : [
-                1,
-                ...array_values(array_filter($dead, static fn(int $c): bool => ($toned["2-{$c}"] ?? false) === false)),
-            ];
+        return [
+            1,
+            ...array_values(array_filter($dead, static fn(int $c): bool => ($toned["2-{$c}"] ?? false) === false)),
+        ];
     }
 
     private static function first(int $mask): int

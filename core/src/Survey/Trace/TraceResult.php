@@ -32,14 +32,17 @@ final readonly class TraceResult
         $ends = [];
         $found = [];
         foreach ($heard as $end => $mask) {
-            $of =
-                $mask === 0
-                    ? (isset($silent[$end])
-                        ? [$silent[$end]]
-                        : array_values($rest))
-                    : array_values(
-                        array_filter(array_keys($legs), static fn(int $leg): bool => (($mask >> $leg) & 1) === 1),
-                    );
+            if ($mask === 0) {
+                if (isset($silent[$end])) {
+                    $of = [$silent[$end]];
+                } else {
+                    $of = array_values($rest);
+                }
+            } else {
+                $of = array_values(
+                    array_filter(array_keys($legs), static fn(int $leg): bool => (($mask >> $leg) & 1) === 1),
+                );
+            }
             // An end whose far end nobody knows, but which hears another leg, is joined with it.
             $ends[] = array_map(static fn(int $leg): string => $legs[$leg]->name, $of);
             foreach ($of as $leg) {

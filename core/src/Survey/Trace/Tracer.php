@@ -32,10 +32,11 @@ final readonly class Tracer
             array_filter($answers, static fn(array $a): bool => $a[0]->cores === [1, 2] && !self::full($legs, $a[0])),
         );
         $heard = count($legs) > self::WEIGHED ? Coded::heard($legs, $ends) : self::weighed($legs, $ends);
+        if ($heard instanceof Probe || $heard === null) {
+            return $heard ?? TraceResult::unclear($legs);
+        }
 
-        return $heard instanceof Probe || $heard === null
-            ? $heard ?? TraceResult::unclear($legs)
-            : Cores::next($legs, $heard, $answers);
+        return Cores::next($legs, $heard, $answers);
     }
 
     /**

@@ -20,10 +20,11 @@ final readonly class AddSupply implements Change
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
+        if (!($kit->entry instanceof Powers)) {
+            throw $f->invalid('kit', $kit->entry->name() . ' is no supply.');
+        }
 
-        return $kit->entry instanceof Powers
-            ? new self($kit)
-            : throw $f->invalid('kit', $kit->entry->name() . ' is no supply.');
+        return new self($kit);
     }
 
     public function apply(Plan $plan): Plan

@@ -101,10 +101,11 @@ final readonly class ChooseKit implements Change
         }
         $old = $plan->cutMarks($run);
         $first = Plan::nextId('f', $plan->feeds);
-        $feeds =
-            $old === null
-                ? [$first => new Feed($first, $run->id, 0)]
-                : Refit::feeds($plan->feedsOf($run), $old, $marks);
+        if ($old === null) {
+            $feeds = [$first => new Feed($first, $run->id, 0)];
+        } else {
+            $feeds = Refit::feeds($plan->feedsOf($run), $old, $marks);
+        }
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
         $plan = $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run));

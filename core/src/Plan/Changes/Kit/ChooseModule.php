@@ -25,10 +25,11 @@ final readonly class ChooseModule implements Change
             return new self($f->string('fixture'), null, $f->string('module'));
         }
         $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
+        if (!($kit->entry instanceof Dimmer)) {
+            throw $f->invalid('kit', $kit->entry->name() . ' dims no fixtures.');
+        }
 
-        return $kit->entry instanceof Dimmer
-            ? new self($f->string('fixture'), $kit, null)
-            : throw $f->invalid('kit', $kit->entry->name() . ' dims no fixtures.');
+        return new self($f->string('fixture'), $kit, null);
     }
 
     public function apply(Plan $plan): Plan
@@ -51,9 +52,10 @@ final readonly class ChooseModule implements Change
             );
         } else {
             $id = (string) $this->module;
-            $plan = isset($plan->modules[$id])
-                ? $plan->with(fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures)
-                : throw InvalidInput::unknown('/module', 'module', $id);
+            if (!isset($plan->modules[$id])) {
+                throw InvalidInput::unknown('/module', 'module', $id);
+            }
+            $plan = $plan->with(fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures);
         }
         $dim = $plan->fixture($fitting->kit)?->dim;
         if ($plan->module($id)?->dims() !== $dim) {

@@ -26,10 +26,11 @@ final readonly class HangFixture implements Change
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
+        if (!($kit->entry instanceof Cable)) {
+            throw $f->invalid('kit', $kit->entry->name() . ' is no cable.');
+        }
 
-        return $kit->entry instanceof Cable
-            ? new self($f->string('fixture'), $f->string('on'), $kit, $f->numberOr('length', 1.0, 0.01, 1000))
-            : throw $f->invalid('kit', $kit->entry->name() . ' is no cable.');
+        return new self($f->string('fixture'), $f->string('on'), $kit, $f->numberOr('length', 1.0, 0.01, 1000));
     }
 
     public function apply(Plan $plan): Plan

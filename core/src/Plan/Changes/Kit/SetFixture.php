@@ -27,10 +27,11 @@ final readonly class SetFixture implements Change
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
+        if (!($kit->entry instanceof Fixture)) {
+            throw $f->invalid('kit', $kit->entry->name() . ' is no fixture.');
+        }
 
-        return $kit->entry instanceof Fixture
-            ? new self($f->stringOrNull('fixture'), $kit, $f->string('place'), $f->whole('count', 0, 200))
-            : throw $f->invalid('kit', $kit->entry->name() . ' is no fixture.');
+        return new self($f->stringOrNull('fixture'), $kit, $f->string('place'), $f->whole('count', 0, 200));
     }
 
     public function apply(Plan $plan): Plan
@@ -73,8 +74,10 @@ final readonly class SetFixture implements Change
 
     public function words(Plan $plan): string
     {
-        return $this->count === 0
-            ? strtoupper($this->fixture ?? '') . ' taken out'
-            : "{$this->count} x {$this->kit->entry->name()} at " . ($plan->places[$this->place]->name ?? $this->place);
+        if ($this->count === 0) {
+            return strtoupper($this->fixture ?? '') . ' taken out';
+        }
+
+        return "{$this->count} x {$this->kit->entry->name()} at " . ($plan->places[$this->place]->name ?? $this->place);
     }
 }

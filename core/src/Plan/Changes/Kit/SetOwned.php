@@ -39,8 +39,10 @@ final readonly class SetOwned implements Change
 
     public function words(Plan $plan): string
     {
-        return $this->count === 0
-            ? "The client has no {$this->kit->entry->name()}"
-            : "The client has {$this->count} of {$this->kit->entry->name()}";
+        if ($this->count === 0) {
+            return "The client has no {$this->kit->entry->name()}";
+        }
+
+        return "The client has {$this->count} of {$this->kit->entry->name()}";
     }
 }

@@ -16,8 +16,11 @@ final readonly class PlaceName
     public static function read(Fields $f): string
     {
         $name = trim(preg_replace('/\s+/u', ' ', $f->string('name', 60)) ?? '');
+        if ($name === '') {
+            throw $f->invalid('name', 'Give the place a name, such as Dome.');
+        }
 
-        return $name === '' ? throw $f->invalid('name', 'Give the place a name, such as Dome.') : $name;
+        return $name;
     }
 
     /** @throws Refusal when another place has that name */

@@ -40,14 +40,15 @@ final readonly class ReviseNotes implements Change
         $places = $plan->places;
         $places[$this->place] = new Place($place->id, $place->name, $this->text);
         $sheet = TapeNotes::read($this->text);
-
-        return $sheet->slips === []
-            ? self::described(
+        if ($sheet->slips === []) {
+            return self::described(
                 self::measured($plan->with(places: $places), $place->id, $sheet->runs),
                 $place->id,
                 $sheet->site->runs,
-            )
-            : $plan->with(places: $places);
+            );
+        }
+
+        return $plan->with(places: $places);
     }
 
     public function words(Plan $plan): string
@@ -120,7 +121,10 @@ final readonly class ReviseNotes implements Change
         $plain = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', $word);
         $slug = preg_replace('/[^a-z0-9]+/', '', $plain === false ? '' : $plain) ?? '';
         $slug = preg_match('/^[a-z]/', $slug) === 1 ? $slug : 'run' . $slug;
+        if (isset($taken[$slug])) {
+            return Plan::nextId($slug, $taken);
+        }
 
-        return isset($taken[$slug]) ? Plan::nextId($slug, $taken) : $slug;
+        return $slug;
     }
 }

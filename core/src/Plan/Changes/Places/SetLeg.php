@@ -30,10 +30,11 @@ final readonly class SetLeg implements Change
         } catch (SlipFound $found) {
             throw $f->invalid('length', $found->getMessage());
         }
+        if ($metres <= 0 || $metres > 500) {
+            throw $f->invalid('length', 'A wall is longer than nothing and at most 500 m.');
+        }
 
-        return $metres > 0 && $metres <= 500
-            ? $metres
-            : throw $f->invalid('length', 'A wall is longer than nothing and at most 500 m.');
+        return $metres;
     }
 
     public function apply(Plan $plan): Plan

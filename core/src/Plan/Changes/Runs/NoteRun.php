@@ -35,7 +35,11 @@ final readonly class NoteRun implements Change
         $light = $run->light;
         $mounting = $run->mounting;
         if (in_array($this->word, RunNote::LIGHTS, true)) {
-            $light = $this->on ? $this->word : ($light === $this->word ? '' : $light);
+            $light = match (true) {
+                $this->on => $this->word,
+                $light === $this->word => '',
+                default => $light,
+            };
         } else {
             // A run lies in a profile or is bare.
             $not = [$this->word, ...['profile' => ['bare'], 'bare' => ['profile']][$this->word] ?? []];

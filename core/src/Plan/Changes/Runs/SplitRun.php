@@ -61,8 +61,11 @@ final readonly class SplitRun implements Change
                 $runs[$id] = $whole->partOf($id, $part, $parts)->measured($cut, $leads);
             }
         }
+        if ($runs === []) {
+            return [$whole->id => $whole];
+        }
 
-        return $runs === [] ? [$whole->id => $whole] : $runs;
+        return $runs;
     }
 
     public function words(Plan $plan): string

@@ -97,7 +97,11 @@ final class CableLayer
                 $this->devices[$list] + $this->given[$list] + array_fill_keys($this->free[$list], true),
             );
         $old = ($list === 'supplies' ? $this->old->supplies : $this->old->controllers)[$id] ?? null;
-        $device = $old === null ? new Device($id, $kit) : ($old->kit === $kit ? $old : $old->of($kit));
+        $device = match (true) {
+            $old === null => new Device($id, $kit),
+            $old->kit === $kit => $old,
+            default => $old->of($kit),
+        };
         $this->devices[$list][$id] = $where === '' ? $device : $device->at($where);
         $this->given[$list][$id] = true;
 
@@ -150,10 +154,11 @@ final class CableLayer
         bool $existing = false,
     ): void {
         $old = $this->old->cableTo($to);
-        $id =
-            $old !== null && !isset($this->cables[$old->id])
-                ? $old->id
-                : Plan::nextId('k', $this->cables + $this->old->cables);
+        if ($old !== null && !isset($this->cables[$old->id])) {
+            $id = $old->id;
+        } else {
+            $id = Plan::nextId('k', $this->cables + $this->old->cables);
+        }
         $measured = $old !== null && !$old->reckoned && abs($old->length - $length) < 0.005;
         $this->cables[$id] = new LaidCable(
             id: $id,

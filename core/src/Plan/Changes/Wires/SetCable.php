@@ -99,13 +99,14 @@ final readonly class SetCable implements Change
     private static function found(Fields $f, string $key, string $kind, ShelfSource $shelf): KitSnapshot
     {
         $kit = $shelf->find($f->string($key)) ?? throw $f->invalid($key, "The shelf has no “{$f->string($key)}”.");
-
-        return $kit->entry instanceof $kind
-            ? $kit
-            : throw $f->invalid(
+        if (!($kit->entry instanceof $kind)) {
+            throw $f->invalid(
                 $key,
                 $kit->entry->name() . ' is no ' . strtolower(substr((string) strrchr($kind, '\\'), 1)) . '.',
             );
+        }
+
+        return $kit;
     }
 
     private function cable(Plan $plan): LaidCable

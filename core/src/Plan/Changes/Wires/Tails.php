@@ -38,8 +38,11 @@ final readonly class Tails
             }
             $best = min($best, $cable->length + $along);
         }
+        if ($best === INF) {
+            return self::FIRST;
+        }
 
-        return $best === INF ? self::FIRST : round(min(1000.0, $best), 2);
+        return round(min(1000.0, $best), 2);
     }
 
     /** The plan with a tail to a feed, of the kind that the run's other tails have; none when they have none. */

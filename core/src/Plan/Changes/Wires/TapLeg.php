@@ -31,8 +31,11 @@ final readonly class TapLeg implements Change
     {
         $cable = static function (string $key) use ($f, $shelf): KitSnapshot {
             $kit = $shelf->find($f->string($key)) ?? throw $f->invalid($key, "The shelf has no “{$f->string($key)}”.");
+            if (!($kit->entry instanceof Cable)) {
+                throw $f->invalid($key, $kit->entry->name() . ' is no cable.');
+            }
 
-            return $kit->entry instanceof Cable ? $kit : throw $f->invalid($key, $kit->entry->name() . ' is no cable.');
+            return $kit;
         };
 
         return new self(

@@ -107,16 +107,17 @@ final readonly class WireRuns implements Change
         $parts = $layer->equip($of->string('run'), $supply, $controller, $of->has('halves') && $of->flag('halves'));
         $leg = $of->has('leg') ? $of->object('leg') : null;
         $from = $controller ?? $supply;
-        $tap =
-            $leg === null
-                ? null
-                : new LegTap(
-                    layer: $layer,
-                    kit: $this->kit($layer, $leg, 'kit', Cable::class),
-                    from: $from,
-                    lead: $leg->number('lead', 0.01, 1000),
-                    fuse: $this->fuse($layer, $leg),
-                );
+        if ($leg === null) {
+            $tap = null;
+        } else {
+            $tap = new LegTap(
+                layer: $layer,
+                kit: $this->kit($layer, $leg, 'kit', Cable::class),
+                from: $from,
+                lead: $leg->number('lead', 0.01, 1000),
+                fuse: $this->fuse($layer, $leg),
+            );
+        }
         foreach ($of->objects('tails') as $n => $tail) {
             $part = $parts[min($n, count($parts) - 1)];
             $pad = $tail->whole('pad', 0, 400_000);
@@ -135,12 +136,20 @@ final readonly class WireRuns implements Change
 
     private static function where(Fields $f): string
     {
-        return $f->stringOrNull('where') === null ? '' : $f->string('where', 80);
+        if ($f->stringOrNull('where') === null) {
+            return '';
+        }
+
+        return $f->string('where', 80);
     }
 
     private function fuse(CableLayer $layer, Fields $f): ?string
     {
-        return $f->stringOrNull('fuse') === null ? null : $this->kit($layer, $f, 'fuse', Fuse::class);
+        if ($f->stringOrNull('fuse') === null) {
+            return null;
+        }
+
+        return $this->kit($layer, $f, 'fuse', Fuse::class);
     }
 
     /**

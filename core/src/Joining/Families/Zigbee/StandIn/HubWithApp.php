@@ -25,14 +25,20 @@ final class HubWithApp
     /** When the present search began, if it still runs at that time. */
     public function searchesSince(float $at): ?float
     {
-        return $this->searchFrom !== null && $at <= $this->searchFrom + $this->profile->search + 1e-9
-            ? $this->searchFrom
-            : null;
+        if ($this->searchFrom !== null && $at <= $this->searchFrom + $this->profile->search + 1e-9) {
+            return $this->searchFrom;
+        }
+
+        return null;
     }
 
     public function searchesUntil(): ?float
     {
-        return $this->searchFrom === null ? null : $this->searchFrom + $this->profile->search;
+        if ($this->searchFrom === null) {
+            return null;
+        }
+
+        return $this->searchFrom + $this->profile->search;
     }
 
     public function joined(string $device, float $at, Dice $dice): void
@@ -68,7 +74,10 @@ final class HubWithApp
     public function nextListing(float $at): ?float
     {
         $coming = array_filter(array_column($this->listed, 0), static fn(float $t): bool => $t > $at + 1e-9);
+        if ($coming === []) {
+            return null;
+        }
 
-        return $coming === [] ? null : min($coming);
+        return min($coming);
     }
 }

@@ -114,8 +114,11 @@ final class Site implements StandIns
             $times[] = $this->joinsAt($id, $controller, INF);
         }
         $times = array_filter($times, fn(?float $t): bool => $t !== null && $t > $this->now);
+        if ($times === []) {
+            return null;
+        }
 
-        return $times === [] ? null : min($times);
+        return min($times);
     }
 
     private function toggle(string $device): void
@@ -141,7 +144,10 @@ final class Site implements StandIns
         );
         $at = max($listens, $searches) + $takes;
         $closes = min($controller->listensUntil() ?? 0.0, $this->hub->searchesUntil() ?? 0.0);
+        if ($at <= $closes + 1e-9 && $at <= $by) {
+            return $at;
+        }
 
-        return $at <= $closes + 1e-9 && $at <= $by ? $at : null;
+        return null;
     }
 }

@@ -63,14 +63,20 @@ final class ZigbeeController
     /** When it began to listen, if it still listens at that time. */
     public function listensSince(float $at): ?float
     {
-        return $this->listensFrom !== null && $at <= $this->listensFrom + $this->profile->listens + 1e-9
-            ? $this->listensFrom
-            : null;
+        if ($this->listensFrom !== null && $at <= $this->listensFrom + $this->profile->listens + 1e-9) {
+            return $this->listensFrom;
+        }
+
+        return null;
     }
 
     public function listensUntil(): ?float
     {
-        return $this->listensFrom === null ? null : $this->listensFrom + $this->profile->listens;
+        if ($this->listensFrom === null) {
+            return null;
+        }
+
+        return $this->listensFrom + $this->profile->listens;
     }
 
     public function join(string $network, float $at): void
@@ -103,16 +109,21 @@ final class ZigbeeController
             return false;
         }
         $since = $at - $this->signalFrom;
+        if ($this->signal !== null && $since >= 0 && $since < $this->signal->seconds()) {
+            return $this->signal->litAt($since);
+        }
 
-        return $this->signal !== null && $since >= 0 && $since < $this->signal->seconds()
-            ? $this->signal->litAt($since)
-            : $this->lit;
+        return $this->lit;
     }
 
     /** @return array{float, Signal}|null the latest signal and when it began */
     public function signal(): ?array
     {
-        return $this->signal === null ? null : [$this->signalFrom, $this->signal];
+        if ($this->signal === null) {
+            return null;
+        }
+
+        return [$this->signalFrom, $this->signal];
     }
 
     private function show(Signal $signal, float $at): void
