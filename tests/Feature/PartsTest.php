@@ -16,7 +16,7 @@ final class PartsTest extends TestCase
     public function test_a_part_is_ordered_comes_and_is_packed(): void
     {
         $this->get("/jobs/{$this->job->id}/parts")->assertOk();
-        $day = Clock::now()->addDays(9)->format('Y-m-d');
+        $day = Clock::local(Clock::now())->addDays(9)->format('Y-m-d');
         $mark = fn(string $state, ?string $arrives = null): array => $this->answer(
             $this->postJson("/jobs/{$this->job->id}/parts", [
                 'part' => 'supply-24-240',
@@ -37,7 +37,7 @@ final class PartsTest extends TestCase
         self::assertSame('packed', $row($mark('packed'))['state']);
         self::assertSame(1, $this->job->partMarks()->count());
         $this->travel(1)->years();
-        $mark('ordered', Clock::now()->addDays(2)->format('Y-m-d'));
+        $mark('ordered', Clock::local(Clock::now())->addDays(2)->format('Y-m-d'));
         $this->travel(3)->days();
         $answer = $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=parts"));
         self::assertTrue($row($answer)['late']);
