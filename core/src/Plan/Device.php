@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Values\Copies;
+
 /** A supply, controller, hub or dimming module of the job: one unit of a shelf entry, or a battery of blocks. */
 final readonly class Device
 {
+    use Copies;
+
     /**
      * @param  string|null  $setting  the kind of light that its switch or jumper is set to; null while nobody has looked
      * @param  int  $series  blocks of a battery
@@ -29,37 +33,16 @@ final readonly class Device
 
     public function set(?string $setting): self
     {
-        return new self(
-            id: $this->id,
-            kit: $this->kit,
-            setting: $setting,
-            series: $this->series,
-            parallel: $this->parallel,
-            where: $this->where,
-        );
+        return $this->withChanged(setting: $setting);
     }
 
     public function blocks(int $series, int $parallel): self
     {
-        return new self(
-            id: $this->id,
-            kit: $this->kit,
-            setting: $this->setting,
-            series: $series,
-            parallel: $parallel,
-            where: $this->where,
-        );
+        return $this->withChanged(series: $series, parallel: $parallel);
     }
 
     public function at(string $where): self
     {
-        return new self(
-            id: $this->id,
-            kit: $this->kit,
-            setting: $this->setting,
-            series: $this->series,
-            parallel: $this->parallel,
-            where: $where,
-        );
+        return $this->withChanged(where: $where);
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Values\Copies;
+
 /** A cable from one thing to another (supply to controller, controller to feed), one-way length in metres. */
 final readonly class LaidCable
 {
+    use Copies;
+
     /**
      * @param  bool  $reckoned  true while the length is reckoned along the run and nobody has measured it
      * @param  string|null  $joint  connector at both ends, a shelf id; null where they are soldered
@@ -27,61 +31,21 @@ final readonly class LaidCable
 
     public function from(string $id): self
     {
-        return new self(
-            id: $this->id,
-            kit: $this->kit,
-            from: $id,
-            to: $this->to,
-            length: $this->length,
-            reckoned: $this->reckoned,
-            joint: $this->joint,
-            fuse: $this->fuse,
-            existing: $this->existing,
-        );
+        return $this->withChanged(from: $id);
     }
 
     public function of(string $kit): self
     {
-        return new self(
-            id: $this->id,
-            kit: $kit,
-            from: $this->from,
-            to: $this->to,
-            length: $this->length,
-            reckoned: $this->reckoned,
-            joint: $this->joint,
-            fuse: $this->fuse,
-            existing: $this->existing,
-        );
+        return $this->withChanged(kit: $kit);
     }
 
     public function measured(float $length): self
     {
-        return new self(
-            id: $this->id,
-            kit: $this->kit,
-            from: $this->from,
-            to: $this->to,
-            length: $length,
-            reckoned: false,
-            joint: $this->joint,
-            fuse: $this->fuse,
-            existing: $this->existing,
-        );
+        return $this->withChanged(length: $length, reckoned: false);
     }
 
     public function fitted(?string $joint, ?string $fuse): self
     {
-        return new self(
-            id: $this->id,
-            kit: $this->kit,
-            from: $this->from,
-            to: $this->to,
-            length: $this->length,
-            reckoned: $this->reckoned,
-            joint: $joint,
-            fuse: $fuse,
-            existing: $this->existing,
-        );
+        return $this->withChanged(joint: $joint, fuse: $fuse);
     }
 }

@@ -6,11 +6,13 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Copies;
 use EmberDusk\Values\InvalidInput;
 
 /** A job's design, whole and immutable. Lists are kept by id, in the natural order of the ids. */
 final readonly class Plan
 {
+    use Copies;
     use KitOfPlan;
     use TidyPlan;
     use WaysOfPlan;
@@ -134,29 +136,7 @@ final readonly class Plan
     /** @param  array<string, KitSnapshot>  $kit */
     private function holding(array $kit): self
     {
-        return new self(
-            name: $this->name,
-            client: $this->client,
-            limits: $this->limits,
-            terms: $this->terms,
-            places: $this->places,
-            runs: $this->runs,
-            supplies: $this->supplies,
-            controllers: $this->controllers,
-            hubs: $this->hubs,
-            modules: $this->modules,
-            fixtures: $this->fixtures,
-            splices: $this->splices,
-            feeds: $this->feeds,
-            cables: $this->cables,
-            lights: $this->lights,
-            scenes: $this->scenes,
-            owned: $this->owned,
-            options: $this->options,
-            makings: $this->makings,
-            spares: $this->spares,
-            kit: self::inOrder($kit),
-        );
+        return $this->withChanged(kit: self::inOrder($kit));
     }
 
     public function place(string $id): Place

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Copies;
 
 /** An option for a run, said by what is wanted; which kit of the shelf fulfils it is found anew each time. */
 final readonly class Requirement
 {
+    use Copies;
+
     public const COLOURS = ['single', 'tunable', 'rgb', 'rgbw'];
 
     public const LIGHTS = ['room', 'mood'];
@@ -36,17 +39,7 @@ final readonly class Requirement
 
     public function with(int $controllers): self
     {
-        return new self(
-            id: $this->id,
-            run: $this->run,
-            volts: $this->volts,
-            light: $this->light,
-            colour: $this->colour,
-            controllers: $controllers,
-            control: $this->control,
-            source: $this->source,
-            cap: $this->cap,
-        );
+        return $this->withChanged(controllers: $controllers);
     }
 
     /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */

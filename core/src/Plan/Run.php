@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Survey\Site\RunNote;
+use EmberDusk\Values\Copies;
 
 /** A run of strip: its sections as measured, the leads between them, and the kit that feeds it. */
 final readonly class Run
 {
+    use Copies;
+
     /** What can be kept from proposals. */
     public const PINS = ['feeds', 'cables', 'kit'];
 
@@ -63,49 +66,13 @@ final readonly class Run
      */
     public function measured(array $sections, array $jumps): self
     {
-        return new self(
-            id: $this->id,
-            place: $this->place,
-            word: $this->word,
-            sections: $sections,
-            jumps: $jumps,
-            strip: $this->strip,
-            supply: $this->supply,
-            controller: $this->controller,
-            mounting: $this->mounting,
-            light: $this->light,
-            height: $this->height,
-            part: $this->part,
-            parts: $this->parts,
-            cap: $this->cap,
-            capChecked: $this->capChecked,
-            zones: $this->zones,
-            pins: $this->pins,
-        );
+        return $this->withChanged(sections: $sections, jumps: $jumps);
     }
 
     /** As the notes describe it; as nobody has described it without a note. */
     public function described(?RunNote $note): self
     {
-        return new self(
-            id: $this->id,
-            place: $this->place,
-            word: $this->word,
-            sections: $this->sections,
-            jumps: $this->jumps,
-            strip: $this->strip,
-            supply: $this->supply,
-            controller: $this->controller,
-            mounting: $note->mounting ?? [],
-            light: $note->light ?? '',
-            height: $note?->height,
-            part: $this->part,
-            parts: $this->parts,
-            cap: $this->cap,
-            capChecked: $this->capChecked,
-            zones: $this->zones,
-            pins: $this->pins,
-        );
+        return $this->withChanged(mounting: $note->mounting ?? [], light: $note->light ?? '', height: $note?->height);
     }
 
     public function equipped(?string $strip = null, ?string $supply = null, ?string $controller = null): self
@@ -121,25 +88,7 @@ final readonly class Run
 
     public function capped(float $cap, bool $checked): self
     {
-        return new self(
-            id: $this->id,
-            place: $this->place,
-            word: $this->word,
-            sections: $this->sections,
-            jumps: $this->jumps,
-            strip: $this->strip,
-            supply: $this->supply,
-            controller: $this->controller,
-            mounting: $this->mounting,
-            light: $this->light,
-            height: $this->height,
-            part: $this->part,
-            parts: $this->parts,
-            cap: $cap,
-            capChecked: $checked,
-            zones: $this->zones,
-            pins: $this->pins,
-        );
+        return $this->withChanged(cap: $cap, capChecked: $checked);
     }
 
     /** One of several equal parts, with nothing chosen for it yet. */
@@ -162,71 +111,17 @@ final readonly class Run
     /** @param  list<int>  $zones */
     public function cut(array $zones): self
     {
-        return new self(
-            id: $this->id,
-            place: $this->place,
-            word: $this->word,
-            sections: $this->sections,
-            jumps: $this->jumps,
-            strip: $this->strip,
-            supply: $this->supply,
-            controller: $this->controller,
-            mounting: $this->mounting,
-            light: $this->light,
-            height: $this->height,
-            part: $this->part,
-            parts: $this->parts,
-            cap: $this->cap,
-            capChecked: $this->capChecked,
-            zones: $zones,
-            pins: $this->pins,
-        );
+        return $this->withChanged(zones: $zones);
     }
 
     /** @param  list<string>  $pins */
     public function pinned(array $pins): self
     {
-        return new self(
-            id: $this->id,
-            place: $this->place,
-            word: $this->word,
-            sections: $this->sections,
-            jumps: $this->jumps,
-            strip: $this->strip,
-            supply: $this->supply,
-            controller: $this->controller,
-            mounting: $this->mounting,
-            light: $this->light,
-            height: $this->height,
-            part: $this->part,
-            parts: $this->parts,
-            cap: $this->cap,
-            capChecked: $this->capChecked,
-            zones: $this->zones,
-            pins: $pins,
-        );
+        return $this->withChanged(pins: $pins);
     }
 
     private function holding(?string $strip, ?string $supply, ?string $controller): self
     {
-        return new self(
-            id: $this->id,
-            place: $this->place,
-            word: $this->word,
-            sections: $this->sections,
-            jumps: $this->jumps,
-            strip: $strip,
-            supply: $supply,
-            controller: $controller,
-            mounting: $this->mounting,
-            light: $this->light,
-            height: $this->height,
-            part: $this->part,
-            parts: $this->parts,
-            cap: $this->cap,
-            capChecked: $this->capChecked,
-            zones: $this->zones,
-            pins: $this->pins,
-        );
+        return $this->withChanged(strip: $strip, supply: $supply, controller: $controller);
     }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Schedule;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Copies;
 
 /** How a job is gone about: the visits, what was moved, what waits for what besides the order of the trade. */
 final readonly class Arrangement
 {
+    use Copies;
+
     public const MOST_VISITS = 20;
 
     /**
@@ -73,12 +76,7 @@ final readonly class Arrangement
     {
         $others = array_diff_key($this->pins, [$step => true]);
 
-        return new self(
-            $this->visits,
-            $this->weekends,
-            $pin === null ? $others : $others + [$step => $pin],
-            $this->waits,
-        );
+        return $this->withChanged(pins: $pin === null ? $others : $others + [$step => $pin]);
     }
 
     /** With one more wait, or without it. */
@@ -86,7 +84,7 @@ final readonly class Arrangement
     {
         $others = array_values(array_filter($this->waits, static fn(array $w): bool => $w !== [$step, $after]));
 
-        return new self($this->visits, $this->weekends, $this->pins, $on ? [...$others, [$step, $after]] : $others);
+        return $this->withChanged(waits: $on ? [...$others, [$step, $after]] : $others);
     }
 
     /**

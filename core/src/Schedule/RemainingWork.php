@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
+use EmberDusk\Values\Copies;
+
 /** What is left of the work, laid onto the days: without what is done, of which some may still have to cure. */
 final readonly class RemainingWork
 {
+    use Copies;
+
     /**
      * @param  array<string, Step>  $steps  all of the job by id, in the order of the trade
      * @param  array<string, Step>  $left  those that are not done, without waits for what is
@@ -79,9 +83,7 @@ final readonly class RemainingWork
     /** The same with something moved. */
     public function arranged(Arrangement $arrangement): self
     {
-        return new self(
-            steps: $this->steps,
-            left: $this->left,
+        return $this->withChanged(
             timetable: Timetable::of(
                 steps: array_values($this->left),
                 days: $this->days,
@@ -90,10 +92,6 @@ final readonly class RemainingWork
                 held: $this->held,
             ),
             arrangement: $arrangement,
-            days: $this->days,
-            here: $this->here,
-            held: $this->held,
-            soonest: $this->soonest,
         );
     }
 

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Schedule;
 
 use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Values\Copies;
 
 /** One step of the work: who, how long, with what, after which others, and what has to pass before the next. */
 final readonly class Step
 {
+    use Copies;
+
     /**
      * @param  string  $kind  of StepMinutes::MINUTES
      * @param  float  $units  metres, joints, pieces that the table of times goes by
@@ -42,22 +45,6 @@ final readonly class Step
     /** @param  list<string>  $after  ids of the steps that it comes after instead */
     public function after(array $after): self
     {
-        return new self(
-            id: $this->id,
-            kind: $this->kind,
-            place: $this->place,
-            title: $this->title,
-            why: $this->why,
-            units: $this->units,
-            table: $this->table,
-            minutes: $this->minutes,
-            range: $this->range,
-            people: $this->people,
-            tools: $this->tools,
-            caution: $this->caution,
-            after: array_values(array_unique($after)),
-            wait: $this->wait,
-            needs: $this->needs,
-        );
+        return $this->withChanged(after: array_values(array_unique($after)));
     }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Survey;
 
 use EmberDusk\Survey\Site\Site;
+use EmberDusk\Values\Copies;
 
 /** What the tape notes say, as geometry at true scale. */
 final readonly class TapeSheet
 {
+    use Copies;
+
     /**
      * @param  non-empty-list<Point>  $corners  from the start
      * @param  list<Opening>  $openings
@@ -102,18 +105,6 @@ final readonly class TapeSheet
     /** @param  list<Slip>  $slips */
     public function with(array $slips): self
     {
-        return new self(
-            start: $this->start,
-            corners: $this->corners,
-            closed: $this->closed,
-            openings: $this->openings,
-            runs: $this->runs,
-            climbs: $this->climbs,
-            site: $this->site,
-            spots: $this->spots,
-            legs: $this->legs,
-            system: $this->system,
-            slips: $slips,
-        );
+        return $this->withChanged(slips: $slips);
     }
 }

@@ -11,6 +11,8 @@ namespace EmberDusk\Values;
  */
 final readonly class Figure
 {
+    use Copies;
+
     /**
      * @param  string  $formula  an expression over the inputs' symbols: + - * / ( ) and nothing else
      * @param  list<Input>  $inputs
@@ -30,17 +32,7 @@ final readonly class Figure
     /** The same figure under another label. */
     public function named(string $label): self
     {
-        return new self(
-            label: $label,
-            value: $this->value,
-            unit: $this->unit,
-            decimals: $this->decimals,
-            formula: $this->formula,
-            inputs: $this->inputs,
-            assumption: $this->assumption,
-            source: $this->source,
-            range: $this->range,
-        );
+        return $this->withChanged(label: $label);
     }
 
     public function text(): string
