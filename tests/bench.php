@@ -336,7 +336,7 @@ $load = static function (string $key, array &$seen) use (&$load, $manifest): int
 };
 $largest = 0;
 foreach (array_keys($manifest) as $key) {
-    if (str_starts_with($key, 'resources/js/pages/')) {
+    if (preg_match('~^resources/js/stages/[a-z-]+/\w+Page\.vue$~', $key) === 1) {
         $seen = [];
         $largest = max($largest, $load('resources/js/app.ts', $seen) + $load($key, $seen));
     }

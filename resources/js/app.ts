@@ -1,18 +1,18 @@
 import '../css/app.css';
 import { createInertiaApp } from '@inertiajs/vue3';
 import { createApp, h, type DefineComponent } from 'vue';
-import { heardTime, liveIn } from './lib/clock';
-import { watchPages } from './lib/connection';
-import { applyFace } from './lib/face';
-import { startOutbox } from './lib/outbox';
+import { heardTime, liveIn } from '@/lib/clock';
+import { watchPages } from '@/lib/connection';
+import { applyFace } from '@/lib/face';
+import { startOutbox } from '@/lib/outbox';
 
 applyFace();
 
 createInertiaApp({
     title: (title) => (title ? `${title} · Ember Dusk` : 'Ember Dusk'),
     resolve: async (name) => {
-        const pages = import.meta.glob<{ default: DefineComponent }>('./pages/*.vue');
-        const page = pages[`./pages/${name}.vue`];
+        const pages = import.meta.glob<{ default: DefineComponent }>('./stages/*/*Page.vue');
+        const page = Object.entries(pages).find(([path]) => path.endsWith(`/${name}Page.vue`))?.[1];
         if (!page) {
             throw new Error(`There is no page ${name}.`);
         }

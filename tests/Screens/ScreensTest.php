@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Screens;
 
+use App\Screens\Stage;
 use App\Screens\Kit\Gauge;
 use App\Screens\Screen;
 use App\Screens\Stages;
@@ -286,5 +287,20 @@ final class ScreensTest extends TestCase
             self::assertEqualsWithDelta($volts, $sum, 0.12);
         }
         self::assertStringContainsString('does not say that the installation complies', $sheet['caution']);
+    }
+
+    /** A page lies in its stage's folder, and is named once. */
+    public function test_every_stage_has_its_page(): void
+    {
+        $pages = array_map(
+            static fn(string $path): string => basename($path, 'Page.vue'),
+            glob(dirname(__DIR__, 2) . '/resources/js/stages/*/*Page.vue') ?: [],
+        );
+        self::assertSame($pages, array_unique($pages));
+        foreach (Stages::all() as $stage) {
+            self::assertContains($stage->page() ?? ucfirst($stage->key()), $pages);
+        }
+        $digits = array_map(static fn(Stage $s): int => $s->digit(), Stages::all());
+        self::assertSame($digits, array_unique($digits), 'no two stages have one key');
     }
 }

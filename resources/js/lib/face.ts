@@ -1,28 +1,14 @@
-import { ref } from 'vue';
+import { useLocalStorage } from '@vueuse/core';
 
-const KEY = 'ember-dusk-face';
+/** Day or night, as it was chosen on this device. A browser that keeps nothing still turns the page. */
+export const face = useLocalStorage('ember-dusk-face', 'day', { onError: () => undefined });
 
-function kept(): string {
-    try {
-        return localStorage.getItem(KEY) ?? 'day';
-    } catch {
-        return 'day';
-    }
-}
-
-export const face = ref(kept());
-
-/** Puts the chosen face, day or night, on the page. */
+/** Puts the chosen face on the page. */
 export function applyFace(): void {
     document.documentElement.dataset.face = face.value;
 }
 
 export function turnFace(): void {
     face.value = face.value === 'day' ? 'night' : 'day';
-    try {
-        localStorage.setItem(KEY, face.value);
-    } catch {
-        // A browser that keeps nothing still turns the page.
-    }
     applyFace();
 }

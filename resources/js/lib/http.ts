@@ -15,6 +15,16 @@ export class Refusal extends Error {
     }
 }
 
+/** What is said to whoever asked when something did not go as asked. */
+export function inWords(error: unknown): string {
+    return error instanceof Refusal ? error.message : String(error);
+}
+
+/** The field that a refusal is about, as a JSON Pointer; empty where there is none. */
+export function pointerOf(error: unknown): string {
+    return error instanceof Refusal ? error.pointer : '';
+}
+
 function token(): string {
     const found = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));
     return found ? decodeURIComponent(found.slice('XSRF-TOKEN='.length)) : '';

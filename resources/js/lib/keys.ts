@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue';
+import { useEventListener } from '@vueuse/core';
 
 export type Shortcut = {
     key: string;
@@ -34,6 +34,5 @@ export function useKeys(shortcuts: () => Shortcut[]): void {
             found.act(event);
         }
     }
-    onMounted(() => window.addEventListener('keydown', hear));
-    onBeforeUnmount(() => window.removeEventListener('keydown', hear));
+    useEventListener(window, 'keydown', hear);
 }

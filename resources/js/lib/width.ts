@@ -1,19 +1,10 @@
-import { onBeforeUnmount, onMounted, ref, type Ref } from 'vue';
+import { useElementSize } from '@vueuse/core';
+import { computed, type ComputedRef, type Ref } from 'vue';
 
-/** The width of an element in pixels, kept up to date. */
-export function useWidth(element: Ref<HTMLElement | undefined>, first = 860): Ref<number> {
-    const width = ref(first);
-    let observer: ResizeObserver | undefined;
-    onMounted(() => {
-        observer = new ResizeObserver(([entry]) => {
-            if (entry) {
-                width.value = Math.max(280, Math.floor(entry.contentRect.width));
-            }
-        });
-        if (element.value) {
-            observer.observe(element.value);
-        }
-    });
-    onBeforeUnmount(() => observer?.disconnect());
-    return width;
+const LEAST = 280;
+
+/** The width in pixels that a picture in an element may have, kept up to date. */
+export function useWidth(element: Ref<HTMLElement | undefined>, first = 860): ComputedRef<number> {
+    const { width } = useElementSize(element, { width: first, height: 0 });
+    return computed(() => Math.max(LEAST, Math.floor(width.value)));
 }

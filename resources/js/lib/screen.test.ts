@@ -1,0 +1,100 @@
+import { beforeEach, expect, test, vi } from 'vitest';
+import { createApp, defineComponent, h, nextTick } from 'vue';
+import type { Answer } from '@/types/generated/responses';
+import { provideScreen, type ScreenStore } from './screen';
+
+type Asked = { url: string; body: { base?: number; change?: { kind: string; pad?: number } } };
+let asked: Asked[] = [];
+let server: (one: Asked) => Promise<Response>;
+const ours = (body: object, status = 200) =>
+    new Response(JSON.stringify(body), { status, headers: { 'X-Ember-Now': String(Date.now()) } });
+const desk = (job: string) => ({ job, stage: 'wire' });
+const answer = (revision: number) => ({ job: 3, revision, desk: desk(`Job ${revision}`) }) as unknown as Answer;
+
+beforeEach(() => {
+    asked = [];
+    vi.stubGlobal('fetch', (url: string, init: RequestInit) => {
+        const one = { url, body: init.body ? (JSON.parse(String(init.body)) as Asked['body']) : {} };
+        asked.push(one);
+        return server(one);
+    });
+});
+
+function open(): { store: ScreenStore; close: () => void } {
+    let store!: ScreenStore;
+    const app = createApp(
+        defineComponent({
+            setup() {
+                store = provideScreen(answer(1));
+                return () => h('p');
+            },
+        }),
+    );
+    app.mount(document.createElement('div'));
+    return { store, close: () => app.unmount() };
+}
+
+test('changes go one after the other, each on the revision that the one before made', async () => {
+    server = async (one) => ours(answer((one.body.base ?? 0) + 1));
+    const { store } = open();
+    await Promise.all([store.change({ kind: 'MoveFeed', pad: 1 }), store.change({ kind: 'MoveFeed', pad: 2 })]);
+    expect(asked.map((a) => [a.body.base, a.body.change?.pad])).toEqual([
+        [1, 1],
+        [2, 2],
+    ]);
+    expect(store.answer.value.revision).toBe(3);
+});
+
+test('while a preview is on its way only the newest of those that follow is asked for', async () => {
+    const waiting: (() => void)[] = [];
+    server = (one) =>
+        new Promise((done) => waiting.push(() => done(ours({ desk: desk(`pad ${one.body.change?.pad}`) }))));
+    const { store } = open();
+    for (const pad of [1, 2, 3]) {
+        store.preview({ kind: 'MoveFeed', pad });
+    }
+    waiting.shift()?.();
+    await vi.waitFor(() => expect(waiting).toHaveLength(1));
+    waiting.shift()?.();
+    await vi.waitFor(() => expect(store.desk.value.job).toBe('pad 3'));
+    expect(asked.map((a) => a.body.change?.pad)).toEqual([1, 3]);
+});
+
+test('a preview that comes after the change is not shown any more', async () => {
+    let late: () => void = () => undefined;
+    server = (one) =>
+        one.url.endsWith('preview')
+            ? new Promise((done) => (late = () => done(ours({ desk: desk('late') }))))
+            : Promise.resolve(ours(answer(2)));
+    const { store } = open();
+    store.preview({ kind: 'MoveFeed', pad: 1 });
+    await store.change({ kind: 'MoveFeed', pad: 1 });
+    late();
+    await nextTick();
+    await new Promise((done) => setTimeout(done));
+    expect(store.desk.value.job).toBe('Job 2');
+});
+
+test('a conflict is said and the newest state fetched; what is out of reach is tried again', async () => {
+    server = async (one) =>
+        one.url.includes('/state') ? ours(answer(9)) : ours({ message: 'Not kept: somebody else.' }, 409);
+    const first = open();
+    expect(await first.store.change({ kind: 'MoveFeed', pad: 1 })).toBe(false);
+    expect([first.store.message.value, first.store.answer.value.revision]).toEqual(['Not kept: somebody else.', 9]);
+
+    vi.useFakeTimers();
+    let reached = false;
+    server = async () => {
+        if (!reached) {
+            throw new TypeError('gone');
+        }
+        return ours(answer(2));
+    };
+    const second = open();
+    const kept = second.store.change({ kind: 'MoveFeed', pad: 1 });
+    await vi.waitFor(() => expect(second.store.status.value).toBe('waiting'));
+    reached = true;
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(await kept).toBe(true);
+    vi.useRealTimers();
+});

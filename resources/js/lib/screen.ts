@@ -1,0 +1,190 @@
+import {
+    computed,
+    inject,
+    onBeforeUnmount,
+    provide,
+    ref,
+    shallowRef,
+    type ComputedRef,
+    type InjectionKey,
+    type Ref,
+    type ShallowRef,
+} from 'vue';
+import type { Answer, Desk } from '@/types/generated/responses';
+import { ask, Refusal, type Over, inWords } from './http';
+
+export type Payload = { kind: string; [field: string]: unknown };
+
+/** The open job at one stage: what the server last said, and the way to change it. */
+export interface ScreenStore {
+    answer: ShallowRef<Answer>;
+    /** What is shown: a preview while a hand still moves something, else the kept state. */
+    desk: ComputedRef<Desk>;
+    status: Ref<'kept' | 'keeping' | 'waiting'>;
+    message: Ref<string>;
+    /** What undo or redo cannot go through, and can be stepped over. */
+    over: Ref<Over | null>;
+    stepOver(): Promise<void>;
+    /** The scene that is looked at; empty at everything full. */
+    scene: Ref<string>;
+    look(scene: string): Promise<void>;
+    /** Ids of the runs that are shown large, parted by spaces: a large job sends curves of those only. */
+    open: Ref<string>;
+    change(payload: Payload): Promise<boolean>;
+    preview(payload: Payload): void;
+    undo(): Promise<void>;
+    redo(): Promise<void>;
+    reload(): Promise<void>;
+}
+
+const KEY: InjectionKey<ScreenStore> = Symbol('desk');
+const RETRY = 3000;
+
+export function provideScreen(first: Answer): ScreenStore {
+    const answer = shallowRef(first);
+    const previewed = shallowRef<Desk | null>(null);
+    const status = ref<'kept' | 'keeping' | 'waiting'>('kept');
+    const message = ref('');
+    const over = ref<Over | null>(null);
+    const scene = ref('');
+    const open = ref('');
+    const url = (what: string) => `/jobs/${first.job}/${what}`;
+    const stage = first.desk.stage;
+    let queue: Promise<unknown> = Promise.resolve();
+    let left = false;
+
+    /** One request at a time; a lost connection is tried again until it works, so that nothing typed is lost. */
+    async function send(what: string, body: object): Promise<boolean> {
+        for (;;) {
+            status.value = 'keeping';
+            over.value = null;
+            try {
+                answer.value = await ask<Answer>('POST', url(what), {
+                    stage,
+                    scene: scene.value,
+                    open: open.value,
+                    ...body,
+                });
+                previewed.value = null;
+                status.value = 'kept';
+                message.value = '';
+                return true;
+            } catch (error) {
+                if (!(error instanceof Refusal)) {
+                    throw error;
+                }
+                if (error.status === 0 && !left) {
+                    status.value = 'waiting';
+                    message.value = 'Not kept yet: the server is not reached. It is tried again by itself.';
+                    await new Promise((done) => setTimeout(done, RETRY));
+                    continue;
+                }
+                previewed.value = null;
+                status.value = 'kept';
+                message.value = error.message;
+                over.value = error.over;
+                if (error.status === 409) {
+                    await reload();
+                }
+                return false;
+            }
+        }
+    }
+
+    function inTurn<T>(work: () => Promise<T>): Promise<T> {
+        const next = queue.then(work, work);
+        queue = next;
+        return next;
+    }
+
+    /** The newest state; where it does not come, the page stays as it is and says why. */
+    async function reload(): Promise<void> {
+        try {
+            answer.value = await ask<Answer>(
+                'GET',
+                `${url('state')}?stage=${stage}&scene=${scene.value}&open=${open.value}`,
+            );
+        } catch (error) {
+            message.value = [message.value, inWords(error)].filter((part) => part !== '').join(' ');
+        }
+    }
+
+    let looking = false;
+    let wanted: Payload | null = null;
+    let round = 0;
+
+    async function look(): Promise<void> {
+        looking = true;
+        while (wanted) {
+            const payload = wanted;
+            const mine = round;
+            wanted = null;
+            try {
+                const { desk } = await ask<{ desk: Desk }>('POST', url('preview'), {
+                    stage,
+                    scene: scene.value,
+                    open: open.value,
+                    change: payload,
+                });
+                if (mine === round) {
+                    previewed.value = desk;
+                }
+            } catch (error) {
+                message.value = error instanceof Refusal ? error.message : '';
+            }
+        }
+        looking = false;
+    }
+
+    const store: ScreenStore = {
+        answer,
+        desk: computed(() => previewed.value ?? answer.value.desk),
+        status,
+        message,
+        over,
+        async stepOver() {
+            const at = over.value;
+            if (at) {
+                round++;
+                await inTurn(() => send(at.kind, { over: at.number }));
+            }
+        },
+        scene,
+        open,
+        async look(of) {
+            scene.value = of;
+            await inTurn(reload);
+        },
+        change(payload) {
+            round++;
+            wanted = null;
+            return inTurn(() => send('change', { base: answer.value.revision, change: payload }));
+        },
+        preview(payload) {
+            wanted = payload;
+            if (!looking) {
+                void look();
+            }
+        },
+        async undo() {
+            round++;
+            await inTurn(() => send('undo', {}));
+        },
+        async redo() {
+            round++;
+            await inTurn(() => send('redo', {}));
+        },
+        reload,
+    };
+    onBeforeUnmount(() => (left = true));
+    provide(KEY, store);
+    return store;
+}
+
+export function useScreen(): ScreenStore {
+    const store = inject(KEY);
+    if (!store) {
+        throw new Error('No desk is provided here.');
+    }
+    return store;
+}

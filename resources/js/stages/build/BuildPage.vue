@@ -1,0 +1,224 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref } from 'vue';
+import JobFrame from '@/ui/JobFrame.vue';
+import MoveStrip from './MoveStrip.vue';
+import StepLine from './StepLine.vue';
+import VisitsBox from './VisitsBox.vue';
+import { ask, inWords } from '@/lib/http';
+import { provideScreen } from '@/lib/screen';
+import { useMoving } from './moving';
+import { useOutbox } from '@/lib/outbox';
+import DayLanes from './DayLanes.vue';
+import type { Answer, Visit } from '@/types/generated/responses';
+import { hoursOf } from '@/lib/hours';
+
+const props = defineProps<{ answer: Answer }>();
+const store = provideScreen(props.answer);
+const build = computed(() => store.desk.value.build);
+const chosen = ref('');
+const refused = ref('');
+const visiting = ref(false);
+const url = (what: string) => `/jobs/${props.answer.job}/${what}`;
+const box = useOutbox<Answer>(props.answer.job, (answer) => (store.answer.value = answer));
+const moving = useMoving(
+    props.answer.job,
+    () => build.value,
+    (message) => (refused.value = message),
+);
+const steps = computed(() => new Map((build.value?.steps ?? []).map((s) => [s.id, s])));
+const days = computed(
+    () =>
+        build.value?.days.map((day) => ({
+            ...day,
+            slots: build.value?.slots.filter((s) => s.day === day.day) ?? [],
+        })) ?? [],
+);
+const finished = computed(() => (build.value?.steps ?? []).filter((s) => s.done));
+const clock = (minute: number) => hoursOf(build.value?.begins ?? 8, minute);
+const said = (day: string) =>
+    new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
+const at = (time: string) =>
+    `${new Date(`${time.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} ${time.slice(11)}`;
+const isDone = (step: string) => box.last(step)?.done ?? steps.value.get(step)?.done ?? false;
+const took = (step: string) => box.last(step)?.minutes ?? steps.value.get(step)?.taken ?? 0;
+const visits = computed(() =>
+    (build.value?.visits ?? [])
+        .map(
+            (v) =>
+                `${at(`${v.from} `).trim()}${v.days ? `, ${v.days} ${v.days === 1 ? 'day' : 'days'}` : ' on'}, ${v.people === 1 ? 'one person' : 'two people'}`,
+        )
+        .join('; '),
+);
+
+async function send(what: string, body: object): Promise<boolean> {
+    try {
+        store.answer.value = await ask<Answer>('POST', url(`build/${what}`), body);
+        moving.drop();
+        refused.value = '';
+        return true;
+    } catch (error) {
+        refused.value = inWords(error);
+        return false;
+    }
+}
+async function keepVisits(list: Visit[], weekends: boolean): Promise<void> {
+    visiting.value = !(await send('visits', { visits: list, weekends }));
+}
+async function keepMove(): Promise<void> {
+    if (moving.aim.value && moving.allowed.value) {
+        await send('move', { ...moving.aim.value, keep: true });
+    }
+}
+async function choose(step: string, focus = true): Promise<void> {
+    chosen.value = step;
+    await nextTick();
+    const line = document.querySelector<HTMLElement>(`[data-step="${step}"]`);
+    line?.scrollIntoView({ block: 'nearest' });
+    if (focus) {
+        line?.querySelector<HTMLElement>('input')?.focus();
+    }
+}
+const wait = (step: string, after: string, on: boolean) => after && send('wait', { step, after, on });
+const shortcuts = [
+    { key: 'v', what: 'Visits', act: () => (visiting.value = true) },
+    { key: 'c', what: 'As a calendar', act: () => window.open(url('build.ics'), '_blank') },
+    { key: 'p', what: 'Day sheets to print', act: () => window.open(url('day-sheets.pdf'), '_blank') },
+    {
+        key: 'n',
+        what: 'Go to the next step to do',
+        act: () => void choose(build.value?.slots.find((s) => !isDone(s.id))?.id ?? ''),
+    },
+];
+onMounted(() => {
+    const asked = new URLSearchParams(window.location.search).get('step');
+    if (asked) {
+        void choose(asked);
+    }
+});
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts" @go="choose">
+        <p v-if="!build || build.steps.length === 0" class="text-ink2">
+            Nothing to do yet: feed a run at Wire, then the order of the work stands here.
+        </p>
+        <template v-else>
+            <div class="mb-2 flex flex-wrap items-baseline gap-x-5 gap-y-1">
+                <span>{{ visits }}</span>
+                <button type="button" class="act" @click="visiting = true">Visits <kbd>V</kbd></button>
+                <span v-if="build.end" class="text-ink2"
+                    >all done <span class="fig text-ink">{{ at(build.end) }}</span></span
+                >
+                <span class="ml-auto flex gap-x-4"
+                    ><a class="act" :href="url('day-sheets.pdf')" target="_blank">Day sheets <kbd>P</kbd></a
+                    ><a v-if="build.slots.length" class="act" :href="url('build.ics')">Calendar <kbd>C</kbd></a></span
+                >
+            </div>
+            <p v-for="one in box.refused.value" :key="one.uuid" role="alert" class="mb-2 text-stop">
+                {{ steps.get(one.step)?.title ?? one.step }}: {{ one.refused }}
+                <button type="button" class="act" @click="box.drop(one)">Let go of it</button>
+            </p>
+            <p v-if="refused && !visiting" role="alert" class="text-stop">{{ refused }}</p>
+            <template v-if="build.slots.length">
+                <DayLanes
+                    :build="build"
+                    :chosen="chosen"
+                    :aim="moving.aim.value"
+                    :broken="(moving.cost.value?.broken.length ?? 0) > 0"
+                    @choose="choose($event, false)"
+                    @nudge="moving.nudge"
+                    @aim="moving.to"
+                    @keep="keepMove()"
+                    @drop="moving.drop()"
+                />
+                <p class="text-[13px] text-ink2 max-sm:hidden">
+                    Heavy edge: delays the end. Hatched: cures. Arrows move a step, with what it costs;
+                    <kbd>Enter</kbd> keeps it.
+                </p>
+            </template>
+            <MoveStrip
+                v-if="moving.aim.value && steps.get(moving.aim.value.step)"
+                :step="steps.get(moving.aim.value.step)!"
+                :aim="moving.aim.value"
+                :cost="moving.cost.value"
+                :clock="clock"
+                :said="said"
+                @keep="keepMove()"
+                @drop="moving.drop()"
+            />
+            <section v-if="build.waits.length" class="mt-4" aria-labelledby="waits">
+                <h2 id="waits" class="font-semibold">Waits</h2>
+                <ul>
+                    <li v-for="one in build.waits" :key="one.step + one.part" class="border-b border-rule2 py-1">
+                        <span class="fig text-ink2">{{ at(one.from) }} – {{ at(one.until) }}</span>
+                        {{ one.part ? `${one.part} is on the way` : `${steps.get(one.step)?.title} cures`
+                        }}<span class="text-ink2"
+                            >{{ one.part ? `, first for “${steps.get(one.step)?.title}”` : '' }}.
+                            {{
+                                one.meanwhile.length
+                                    ? `Meanwhile: ${one.meanwhile
+                                          .slice(0, 4)
+                                          .map((id) => steps.get(id)?.title)
+                                          .join(
+                                              '; ',
+                                          )}${one.meanwhile.length > 4 ? ` and ${one.meanwhile.length - 4} more` : ''}.`
+                                    : 'Nothing can be done meanwhile: go and come back.'
+                            }}</span
+                        >
+                    </li>
+                </ul>
+            </section>
+            <section v-for="day in days" :key="day.day" :aria-label="said(day.day)" class="mt-4">
+                <h2 class="font-semibold">
+                    {{ said(day.day) }}
+                    <span class="font-normal text-ink2">{{
+                        day.visit === null ? 'in no visit yet' : build.visits.length > 1 ? `visit ${day.visit + 1}` : ''
+                    }}</span>
+                </h2>
+                <ol>
+                    <StepLine
+                        v-for="slot in day.slots"
+                        :key="`${slot.id}-${slot.from}`"
+                        :build="build"
+                        :step="steps.get(slot.id)!"
+                        :at-time="slot"
+                        :when="`${clock(slot.from)}–${clock(slot.to)}`"
+                        :open="chosen === slot.id"
+                        :done="isDone(slot.id)"
+                        :taken="took(slot.id)"
+                        :waiting="box.last(slot.id) !== undefined"
+                        @choose="chosen = chosen === slot.id ? '' : slot.id"
+                        @tick="(done, minutes) => box.press(slot.id, done, minutes)"
+                        @wait="(after, on) => wait(slot.id, after, on)"
+                        @move="(day, from) => moving.to({ step: slot.id, day, from, person: slot.people[0] ?? 0 })"
+                        @back="send('move', { step: slot.id, back: true, keep: true })"
+                    />
+                </ol>
+            </section>
+            <section v-if="finished.length" class="mt-5" aria-labelledby="done">
+                <h2 id="done" class="font-semibold">Done</h2>
+                <ol>
+                    <StepLine
+                        v-for="step in finished"
+                        :key="step.id"
+                        :build="build"
+                        :step="step"
+                        :when="at(step.at)"
+                        :open="false"
+                        :done="isDone(step.id)"
+                        :taken="took(step.id)"
+                        :waiting="box.last(step.id) !== undefined"
+                        @tick="(done, minutes) => box.press(step.id, done, minutes)"
+                    />
+                </ol>
+            </section>
+            <VisitsBox
+                :open="visiting"
+                :build="build"
+                :refused="refused"
+                @close="visiting = false"
+                @keep="keepVisits"
+            />
+        </template>
+    </JobFrame>
+</template>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import JobFrame from '@/ui/JobFrame.vue';
+import FigureText from '@/ui/FigureText.vue';
+import { provideScreen } from '@/lib/screen';
+import type { Answer, SheetPicture } from '@/types/generated/responses';
+
+const props = defineProps<{ answer: Answer; sheet: SheetPicture }>();
+provideScreen(props.answer);
+const open = (what: string) => window.open(`/jobs/${props.answer.job}/${what}`, '_blank');
+const shortcuts = [
+    { key: 'p', what: 'Print', act: () => open('sheet') },
+    { key: 'f', what: 'PDF', act: () => open('sheet.pdf') },
+];
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts">
+        <div class="mb-3 flex flex-wrap gap-3">
+            <a class="press" :href="`/jobs/${answer.job}/sheet.pdf`" target="_blank">Open as PDF <kbd>F</kbd></a>
+            <a class="quiet" :href="`/jobs/${answer.job}/sheet`" target="_blank">Open to print <kbd>P</kbd></a>
+            <a class="quiet" :href="`/jobs/${answer.job}/export`">Job file</a>
+        </div>
+        <article class="sheet">
+            <header class="flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink pb-2">
+                <h2 class="text-2xl font-semibold">{{ sheet.job }}</h2>
+                <span class="text-ink2">{{ sheet.client }}</span>
+                <span class="fig ml-auto text-[12px] text-ink2"
+                    >revision {{ sheet.revision }} · engine {{ sheet.engine }} · {{ sheet.printed }}</span
+                >
+            </header>
+            <p v-if="sheet.runs.length === 0" class="mt-4 text-ink2">Nothing to hand over yet. Begin at Survey.</p>
+            <section v-for="run in sheet.runs" :key="run.name" class="mt-4">
+                <h3 class="font-head text-lg font-semibold">{{ run.name }}, {{ run.place }}</h3>
+                <dl class="facts">
+                    <div>
+                        <dt>Said as</dt>
+                        <dd>{{ run.light ? `“${run.light}” in ${run.room}` : 'not named yet' }}</dd>
+                    </div>
+                    <div>
+                        <dt>Strip</dt>
+                        <dd>{{ run.strip ?? 'not chosen' }}, {{ run.length }}</dd>
+                    </div>
+                    <div>
+                        <dt>Supply</dt>
+                        <dd>{{ run.supply ?? 'not chosen' }}</dd>
+                    </div>
+                    <div>
+                        <dt>Controller</dt>
+                        <dd>{{ run.controller ?? 'not chosen' }}</dd>
+                    </div>
+                </dl>
+                <h4 class="mt-3 font-semibold">Feeds and cables</h4>
+                <table class="mt-1 w-full text-left text-[13px]">
+                    <thead class="text-ink2">
+                        <tr class="border-b border-rule">
+                            <th class="font-normal">Cable</th>
+                            <th class="font-normal">Way</th>
+                            <th class="font-normal">Kind</th>
+                            <th class="text-right font-normal">Length</th>
+                            <th class="text-right font-normal">Core</th>
+                            <th class="text-right font-normal">Lost</th>
+                            <th class="text-right font-normal">At the strip</th>
+                        </tr>
+                    </thead>
+                    <tbody class="fig">
+                        <tr v-for="cable in run.cables" :key="cable.id" class="border-b border-rule2">
+                            <th scope="row">{{ cable.id }}</th>
+                            <td class="font-words">{{ cable.way }}</td>
+                            <td>{{ cable.kit }}</td>
+                            <td class="text-right">{{ cable.length }}</td>
+                            <td class="text-right">{{ cable.amps }}</td>
+                            <td class="text-right">{{ cable.drop }}</td>
+                            <td class="text-right">{{ cable.volts }}</td>
+                        </tr>
+                    </tbody>
+                </table>
+                <h4 class="mt-3 font-semibold">Predicted, everything full</h4>
+                <ul class="mt-1 flex flex-wrap gap-x-6 gap-y-1">
+                    <li v-for="figure in run.figures" :key="figure.label">
+                        <span class="text-[12px] text-ink2">{{ figure.label }}</span> <FigureText :figure="figure" />
+                    </li>
+                </ul>
+                <h4 class="mt-3 font-semibold">To reset and join again</h4>
+                <p class="text-[13px]">{{ run.reset ?? 'No controller chosen.' }}</p>
+            </section>
+            <section class="mt-4">
+                <h3 class="font-semibold">Join record{{ sheet.joined ? `, ${sheet.joined}` : '' }}</h3>
+                <p class="text-[13px] text-ink2">
+                    {{ sheet.hub ? `Hub: ${sheet.hub}.` : 'No hub chosen.' }} Run against stand-ins; the joins on site
+                    follow the same order.
+                </p>
+                <p v-if="sheet.join.length === 0" class="text-[13px]">Nothing has been joined yet.</p>
+                <ol class="fig mt-1 columns-2 gap-6 text-[12px] leading-[18px]">
+                    <li v-for="(line, n) in sheet.join" :key="n">{{ line }}</li>
+                </ol>
+            </section>
+            <section class="mt-4">
+                <h3 class="font-semibold">Open when this was printed</h3>
+                <p v-if="sheet.open.length === 0" class="text-[13px]">
+                    Nothing. Checked: volts, headroom, controller, cores and cables, drop, evenness, seam, joins.
+                </p>
+                <ul class="list-disc pl-5 text-[13px]">
+                    <li v-for="title in sheet.open" :key="title">{{ title }}</li>
+                </ul>
+            </section>
+            <p class="mt-4 border-t border-rule pt-2 text-[12px] text-ink2">{{ sheet.caution }}</p>
+        </article>
+    </JobFrame>
+</template>
+
+<style scoped>
+.sheet {
+    background: var(--sheet);
+    border: 1px solid var(--rule);
+    padding: 24px 32px;
+    max-width: 860px;
+}
+.facts {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 4px 24px;
+    margin-top: 8px;
+}
+.facts dt {
+    font-size: 12px;
+    color: var(--ink-2);
+}
+th,
+td {
+    padding: 3px 8px 3px 0;
+}
+</style>

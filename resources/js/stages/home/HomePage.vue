@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import { Head, Link, router, useForm } from '@inertiajs/vue3';
+import { computed, onBeforeUnmount, ref } from 'vue';
+import ConnectionNote from '@/ui/ConnectionNote.vue';
+import EmberMark from '@/ui/EmberMark.vue';
+import DialogBox from '@/ui/DialogBox.vue';
+import { face, turnFace } from '@/lib/face';
+import { ask, Refusal } from '@/lib/http';
+import { useKeys } from '@/lib/keys';
+import { person } from '@/lib/person';
+import JobLine from './JobLine.vue';
+import type { Home } from '@/types/generated/responses';
+
+const props = defineProps<Home>();
+const words = ref(props.find);
+const field = ref<HTMLInputElement>();
+const heading = ref<HTMLElement>();
+let typing: ReturnType<typeof setTimeout> | undefined;
+
+/** Another part of the list; what was typed stays while it comes. */
+function list(change: { find?: string; archived?: boolean; page?: number }): void {
+    clearTimeout(typing);
+    const to = { find: words.value, archived: props.archived, page: 1, ...change };
+    router.get(
+        '/',
+        {
+            ...(to.find ? { find: to.find } : {}),
+            ...(to.archived ? { archived: 1 } : {}),
+            ...(to.page > 1 ? { page: to.page } : {}),
+        },
+        { preserveState: true, preserveScroll: to.page === props.page, replace: true },
+    );
+}
+function typed(): void {
+    clearTimeout(typing);
+    typing = setTimeout(() => list({}), 250);
+}
+onBeforeUnmount(() => clearTimeout(typing));
+/** The line that had the focus is gone from the list: the keyboard goes on at its head. */
+const moved = () => router.reload({ onSuccess: () => heading.value?.focus() });
+const user = computed(person);
+const opened = ref(false);
+const form = useForm({ name: '', client: '', place: '' });
+const picker = ref<HTMLInputElement>();
+const refusal = ref('');
+const importing = ref(false);
+
+async function importFile(): Promise<void> {
+    const file = picker.value?.files?.[0];
+    if (!file) {
+        return;
+    }
+    const body = new FormData();
+    body.append('file', file);
+    importing.value = true;
+    refusal.value = '';
+    try {
+        const { url } = await ask<{ url: string }>('POST', '/jobs/import', body);
+        router.visit(url);
+    } catch (error) {
+        const at = error instanceof Refusal && error.pointer ? ` At ${error.pointer}.` : '';
+        refusal.value = `${file.name} was not taken. ${error instanceof Error ? error.message : ''}${at}`;
+    } finally {
+        importing.value = false;
+        if (picker.value) {
+            picker.value.value = '';
+        }
+    }
+}
+
+useKeys(() => [
+    { key: 'n', what: 'New job', act: () => (opened.value = true) },
+    { key: '/', what: 'Search', act: () => field.value?.focus() },
+    { key: 's', what: 'Kit shelf', act: () => router.visit('/shelf') },
+    { key: 'i', what: 'Import', act: () => picker.value?.click() },
+    { key: 'd', what: 'Day or night', act: turnFace },
+]);
+</script>
+
+<template>
+    <Head title="Jobs" />
+    <div class="mx-auto flex min-h-full max-w-[1080px] flex-col px-6">
+        <header class="flex h-[52px] items-center gap-4">
+            <EmberMark />
+            <span class="font-head text-xl font-semibold">Ember Dusk</span>
+            <span class="ml-auto text-ink2">{{ user?.name }}, {{ user?.crew }}</span>
+            <button type="button" class="text-ink2" @click="turnFace()">
+                {{ face === 'day' ? 'Night' : 'Day' }} <kbd>D</kbd>
+            </button>
+            <button type="button" class="text-ink2" @click="router.post('/sign-out')">Sign out</button>
+        </header>
+        <ConnectionNote />
+        <main class="pt-6">
+            <div class="flex flex-wrap items-baseline gap-3 border-b border-ink pb-2">
+                <h1 ref="heading" tabindex="-1" class="mr-auto text-2xl font-semibold outline-none">
+                    Jobs of {{ user?.crew }}
+                </h1>
+                <input
+                    ref="picker"
+                    type="file"
+                    accept=".json,application/json"
+                    class="sr-only"
+                    tabindex="-1"
+                    aria-label="Job file"
+                    @change="importFile()"
+                />
+                <Link href="/shelf" class="quiet">Kit shelf <kbd>S</kbd></Link>
+                <button type="button" class="quiet" :disabled="importing" @click="picker?.click()">
+                    {{ importing ? 'Importing …' : 'Import a job file' }} <kbd>I</kbd>
+                </button>
+                <button type="button" class="press" @click="opened = true">New job <kbd>N</kbd></button>
+            </div>
+            <p v-if="refusal" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">{{ refusal }}</p>
+            <div
+                v-if="pages > 1 || total > 5 || aside > 0 || archived || find"
+                class="mt-3 flex flex-wrap items-baseline gap-x-5 gap-y-1"
+            >
+                <label class="flex items-center gap-2 border-b border-ink3 text-ink2"
+                    ><span class="sr-only">Search jobs by name or client</span>
+                    <input
+                        ref="field"
+                        v-model="words"
+                        class="w-64 bg-transparent py-1 text-ink outline-none"
+                        placeholder="Name or client"
+                        maxlength="100"
+                        @input="typed()"
+                        @keydown.enter="list({})"
+                    />
+                    <kbd>/</kbd></label
+                >
+                <span role="status" class="text-ink2"
+                    ><span class="fig">{{ total }}</span> {{ total === 1 ? 'job' : 'jobs'
+                    }}{{ archived ? ' in the archive' : '' }}{{ find ? ` with “${find}”` : '' }}</span
+                >
+                <button v-if="archived || aside > 0" type="button" class="act" @click="list({ archived: !archived })">
+                    {{ archived ? 'Back to open jobs' : 'Archive' }} <span class="fig">{{ aside }}</span>
+                </button>
+            </div>
+            <p v-if="jobs.length === 0" class="mt-6 text-ink2">
+                {{
+                    find
+                        ? `No job has “${find}” in its name or client.`
+                        : archived
+                          ? 'The archive is empty.'
+                          : 'No job yet. Begin with a room: “New job”, then type what the tape says.'
+                }}
+            </p>
+            <JobLine
+                v-for="job in jobs"
+                :key="`${job.id}-${job.revision}`"
+                :job="job"
+                :archived="archived"
+                @moved="moved()"
+            />
+            <nav v-if="pages > 1" aria-label="Pages" class="flex items-baseline gap-5 py-4">
+                <button type="button" class="act" :disabled="page === 1" @click="list({ page: page - 1 })">
+                    Earlier page
+                </button>
+                <span class="text-ink2"
+                    >page <span class="fig">{{ page }}</span> of <span class="fig">{{ pages }}</span></span
+                >
+                <button type="button" class="act" :disabled="page === pages" @click="list({ page: page + 1 })">
+                    Next page
+                </button>
+            </nav>
+        </main>
+    </div>
+    <DialogBox :open="opened" title="New job" @close="opened = false">
+        <form class="space-y-3" @submit.prevent="form.post('/jobs')">
+            <label class="block"
+                >Job <input v-model="form.name" class="field" required maxlength="80" placeholder="Lecture room cove"
+            /></label>
+            <p v-if="form.errors.name" role="alert" class="text-stop">{{ form.errors.name }}</p>
+            <label class="block"
+                >Client <input v-model="form.client" class="field" maxlength="80" placeholder="Observatory"
+            /></label>
+            <p v-if="form.errors.client" role="alert" class="text-stop">{{ form.errors.client }}</p>
+            <label class="block"
+                >First room or place
+                <input v-model="form.place" class="field" required maxlength="60" placeholder="Lecture room"
+            /></label>
+            <p v-if="form.errors.place" role="alert" class="text-stop">{{ form.errors.place }}</p>
+            <button class="press" :disabled="form.processing">Begin the survey</button>
+        </form>
+    </DialogBox>
+</template>

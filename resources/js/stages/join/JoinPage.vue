@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import JobFrame from '@/ui/JobFrame.vue';
+import { provideScreen } from '@/lib/screen';
+import { useLive } from './live';
+import type { Shortcut } from '@/lib/keys';
+import JoinStepCard from './JoinStepCard.vue';
+import Lanes from './Lanes.vue';
+import StandIn from './StandIn.vue';
+import type { Answer, JoinAnswer } from '@/types/generated/responses';
+import { since } from '@/lib/hours';
+
+const props = defineProps<{ answer: Answer; live: JoinAnswer | null }>();
+const { desk, reload } = provideScreen(props.answer);
+const { live, now, message, pointer, picture, begin, pace, act } = useLive(props.answer.job, props.live);
+const speed = computed(() => live.value?.speed ?? 1);
+const ready = computed(() => desk.value.joinable);
+/** A name or room that was refused is told at its field. */
+const atField = computed(() => picture.value?.step.kind === 'name' && ['/name', '/room'].includes(pointer.value));
+const last = ref(1);
+const device = computed(() => {
+    const p = picture.value;
+    return (
+        p?.devices.find((d) => d.id === p.step.device) ??
+        p?.devices.find((d) => !p.list.some((l) => l.device === d.id)) ??
+        p?.devices[0]
+    );
+});
+
+function press(times: number, of = device.value?.id ?? ''): void {
+    void act({ kind: 'press', device: of, presses: times });
+}
+function hand(kind: string): void {
+    const step = picture.value?.step;
+    void act({ kind, device: kind === 'search' ? (picture.value?.lanes[0]?.id ?? '') : (step?.device ?? '') });
+}
+function power(on: boolean, of = device.value?.id ?? ''): void {
+    void act({ kind: on ? 'power-on' : 'power-off', device: of });
+}
+function pauseOrGo(): void {
+    if (speed.value > 0) {
+        last.value = speed.value;
+    }
+    void pace(speed.value > 0 ? 0 : last.value);
+}
+async function name(given: { name: string; room: string }): Promise<void> {
+    if (await act({ kind: 'named', device: picture.value?.step.device ?? '', ...given })) {
+        await reload();
+    }
+}
+const YES: Record<string, string> = { 'look-reset': 'saw-reset', 'look-joined': 'saw-joined', identify: 'identified' };
+const NO: Record<string, string> = {
+    'look-reset': 'saw-nothing',
+    'look-joined': 'saw-nothing',
+    identify: 'not-identified',
+};
+const shortcuts = computed<Shortcut[]>(() => {
+    const step = picture.value?.step;
+    if (!step) {
+        return [{ key: 'b', what: 'Begin the run', act: () => void begin(1) }];
+    }
+    const yes = YES[step.kind];
+    const no = NO[step.kind];
+    return [
+        { key: 'p', shift: false, what: 'Press the key once', act: () => press(1) },
+        {
+            key: 'p',
+            shift: true,
+            what: 'Press the key as often as asked',
+            act: () => press(device.value?.presses ?? 1),
+        },
+        { key: 'o', what: 'Switch the controller on or off', act: () => power(!device.value?.powered) },
+        { key: 's', what: 'Search in the hub’s app', act: () => hand('search') },
+        { key: 't', what: 'Switch the light in the app', act: () => hand('toggle') },
+        ...(yes ? [{ key: 'y', what: 'Saw that', act: () => hand(yes) }] : []),
+        ...(no ? [{ key: 'n', what: 'Saw nothing', act: () => hand(no) }] : []),
+        ...(step.answers.includes('saw-other')
+            ? [{ key: 'x', what: 'Saw another pattern', act: () => hand('saw-other') }]
+            : []),
+        { key: 'q', what: 'Real time or 20 times as fast', act: () => void pace(speed.value === 20 ? 1 : 20) },
+        { key: ' ', what: 'Pause or go on', act: pauseOrGo },
+        { key: 'b', what: 'Begin a new run', act: () => void begin(speed.value || 1) },
+    ];
+});
+const clock = computed(() => since(now.value));
+watch(
+    () => picture.value?.done,
+    (done, before) => {
+        if (done && before === false) {
+            void reload();
+        }
+    },
+);
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts" :slate="!picture">
+        <p v-if="message && !atField" role="alert" class="mb-3 border-l-4 border-stop bg-sheet px-3 py-2">
+            {{ message }}
+        </p>
+        <div v-if="!picture" class="max-w-xl">
+            <h2 class="text-2xl font-semibold">Join against stand-ins</h2>
+            <p class="mt-2 text-ink2">
+                The controllers and the hub of this job, as simulated devices that behave as their leaflets say. Each
+                window runs out as it will on site. Rehearse once before the visit: it costs two minutes.
+            </p>
+            <p v-if="!ready" class="mt-3 border-l-4 border-watch bg-sheet px-3 py-2">
+                Choose a controller and a hub at Kit first: their leaflets say how they join.
+            </p>
+            <div v-else class="mt-4 flex gap-3">
+                <button type="button" class="press" @click="begin(1)">Begin in real time <kbd>B</kbd></button>
+                <button type="button" class="quiet" @click="begin(20)">Begin 20 times as fast</button>
+            </div>
+        </div>
+        <div v-else class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,400px)_minmax(0,1fr)]">
+            <JoinStepCard
+                :picture="picture"
+                :now="now"
+                :said-yes="YES[picture.step.kind]"
+                :said-no="NO[picture.step.kind]"
+                :refused="atField ? { at: pointer.slice(1), message } : undefined"
+                @hand="hand"
+                @press="press(device?.presses ?? 1)"
+                @power="power(true)"
+                @name="name"
+            />
+            <div class="min-w-0">
+                <Lanes :lanes="picture.lanes" :now="now" />
+                <div class="mt-3 grid gap-4 border-t border-rule pt-3 md:grid-cols-[minmax(0,1fr)_190px]">
+                    <section aria-label="Drawn kit">
+                        <h3 class="mb-1 text-[13px] text-ink2">The kit, as stand-ins</h3>
+                        <StandIn
+                            v-for="d in picture.devices"
+                            :key="d.id"
+                            :device="d"
+                            :now="now"
+                            @power="power($event, d.id)"
+                            @press="press($event, d.id)"
+                        />
+                    </section>
+                    <section aria-label="Phone">
+                        <h3 class="mb-1 text-[13px] text-ink2">The hub’s app</h3>
+                        <button type="button" class="quiet" @click="hand('search')">Search <kbd>S</kbd></button>
+                        <ul class="mt-2">
+                            <li v-if="picture.list.length === 0" class="text-ink2">The list is empty.</li>
+                            <li v-for="light in picture.list" :key="light.device" class="flex items-center gap-3">
+                                <b>{{ light.name }}</b>
+                                <button
+                                    type="button"
+                                    class="quiet !py-0.5"
+                                    @click="act({ kind: 'toggle', device: light.device })"
+                                >
+                                    Switch <kbd>T</kbd>
+                                </button>
+                            </li>
+                        </ul>
+                    </section>
+                </div>
+                <section aria-labelledby="log" class="mt-3 border-t border-rule pt-2">
+                    <h3 id="log" class="mb-1 text-[13px] text-ink2">Log</h3>
+                    <ol class="max-h-[168px] overflow-y-auto" tabindex="0" aria-labelledby="log">
+                        <li
+                            v-for="(entry, n) in [...picture.log].reverse()"
+                            :key="n"
+                            class="grid grid-cols-[5ch_1fr] gap-2 leading-5"
+                            :class="{ 'font-semibold text-watch': entry.kind === 'missed' }"
+                        >
+                            <span class="fig text-ink2">{{ entry.at }}</span>{{ entry.text }}
+                        </li>
+                    </ol>
+                </section>
+            </div>
+        </div>
+        <template v-if="picture" #ledger>
+            <footer
+                class="flex min-h-[60px] flex-wrap items-center justify-between gap-x-6 border-t border-ink py-1"
+                aria-label="Ledger"
+            >
+                <div>
+                    <span class="block text-xs text-ink2">Joined and named</span
+                    ><b class="fig text-xl">{{ picture.named }}</b
+                    ><span class="unit">of {{ picture.devices.length }}</span>
+                </div>
+                <div>
+                    <span class="block text-xs text-ink2">Windows missed</span
+                    ><b class="fig text-xl">{{ picture.missed }}</b>
+                </div>
+                <div>
+                    <span class="block text-xs text-ink2">Run clock</span><b class="fig text-xl">{{ clock }}</b>
+                </div>
+                <div>
+                    <span class="block text-xs text-ink2">Pace</span
+                    ><b class="fig text-xl">{{ speed === 0 ? 'paused' : `${speed} ×` }}</b>
+                </div>
+                <div class="flex gap-2">
+                    <button type="button" class="quiet" @click="pauseOrGo()">
+                        {{ speed === 0 ? 'Go on' : 'Pause' }} <kbd>Space</kbd>
+                    </button>
+                    <button type="button" class="quiet" @click="pace(speed === 20 ? 1 : 20)">
+                        {{ speed === 20 ? 'Real time' : '20 times as fast' }} <kbd>Q</kbd>
+                    </button>
+                    <button type="button" class="quiet" @click="begin(speed || 1)">New run <kbd>B</kbd></button>
+                </div>
+            </footer>
+        </template>
+    </JobFrame>
+</template>

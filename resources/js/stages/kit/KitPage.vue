@@ -1,0 +1,273 @@
+<script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
+import { computed, ref, watch } from 'vue';
+import JobFrame from '@/ui/JobFrame.vue';
+import OptionTable from './OptionTable.vue';
+import OwnedBox from './OwnedBox.vue';
+import SeverityMark from '@/ui/SeverityMark.vue';
+import { provideScreen } from '@/lib/screen';
+import FitBar from './FitBar.vue';
+import KitChain from './KitChain.vue';
+import type { Answer, Slot } from '@/types/generated/responses';
+
+const props = defineProps<{ answer: Answer }>();
+const store = provideScreen(props.answer);
+const { desk, change } = store;
+const runs = computed(() => desk.value.kit?.runs ?? []);
+/** What the shelf has is told of the run in hand only. */
+const at = ref(
+    Math.max(
+        0,
+        runs.value.findIndex((r) => r.id === desk.value.kit?.inHand),
+    ),
+);
+const run = computed(() => runs.value[Math.min(at.value, runs.value.length - 1)]);
+watch(
+    () => run.value?.id,
+    (id) => {
+        store.open.value = id ?? '';
+        if (id !== desk.value.kit?.inHand) {
+            void store.look(store.scene.value);
+        }
+    },
+    { immediate: true },
+);
+const slots = computed<Slot[]>(() => (run.value && desk.value.kit ? [...run.value.slots, desk.value.kit.hub] : []));
+/** The strip decides what the rest must do, so it is chosen first. */
+function undecided(): number {
+    const free = slots.value.filter((s) => s.chosen === null);
+    return Math.max(
+        0,
+        slots.value.findIndex((s) => s.slot === (free.find((f) => f.slot === 'strip') ?? free[0])?.slot),
+    );
+}
+const open = ref(undecided());
+
+function choose(slot: Slot, kit: string): void {
+    void change({ kind: 'ChooseKit', run: slot.slot === 'hub' ? '' : run.value?.id, kit });
+}
+
+function go(place: string): void {
+    if (place === 'hub') {
+        open.value = slots.value.length - 1;
+        view.value = 'piece';
+    } else {
+        at.value = Math.max(
+            0,
+            runs.value.findIndex((r) => r.id === place),
+        );
+        open.value = undecided();
+    }
+}
+const KEYS: Record<string, string> = { strip: 's', supply: 'p', controller: 'c', cable: 'b', hub: 'u' };
+const view = ref<'side' | 'piece'>(
+    run.value && slots.value.every((s) => s.chosen === null || s.slot === 'hub') ? 'side' : 'piece',
+);
+const owning = ref(false);
+const shortcuts = computed(() => [
+    { key: 'o', what: 'Options side by side', act: () => (view.value = 'side') },
+    { key: 'k', what: 'Piece by piece', act: () => (view.value = 'piece') },
+    { key: 'w', what: 'What the client owns', act: () => (owning.value = true) },
+    { key: 'n', what: 'Next run', act: () => (at.value = (at.value + 1) % Math.max(1, runs.value.length)) },
+    ...slots.value.map((s, n) => ({
+        key: KEYS[s.slot] ?? '',
+        what: s.label,
+        act: () => {
+            view.value = 'piece';
+            open.value = n;
+        },
+    })),
+]);
+
+/** All bars of a slot share one scale. */
+const most = (slot: Slot) =>
+    Math.max(0, ...slot.options.map((o) => Math.max(o.gauge?.offers ?? 0, o.gauge?.asks ?? 0)));
+
+/** Up and down go from row to row. */
+function step(event: KeyboardEvent): void {
+    const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (by) {
+        event.preventDefault();
+        const rows = [...(event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('button.row')];
+        rows[rows.indexOf(document.activeElement as HTMLElement) + by]?.focus();
+    }
+}
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts" @go="go">
+        <p v-if="!run" class="text-ink2">
+            There is no run yet. Type tape notes at Survey; a word behind a length is a run.
+        </p>
+        <template v-else>
+            <div class="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
+                <div v-if="runs.length > 1" class="flex flex-wrap gap-x-4" role="group" aria-label="Runs">
+                    <button
+                        v-for="(r, n) in runs"
+                        :key="r.id"
+                        type="button"
+                        :aria-pressed="r.id === run.id"
+                        :class="r.id === run.id ? 'border-b-2 border-ember font-semibold' : 'text-ink2'"
+                        @click="at = n"
+                    >
+                        {{ r.name }}
+                    </button>
+                </div>
+                <div class="ml-auto flex gap-2" role="group" aria-label="View">
+                    <button type="button" class="chip" :aria-pressed="view === 'side'" @click="view = 'side'">
+                        side by side <kbd>O</kbd>
+                    </button>
+                    <button type="button" class="chip" :aria-pressed="view === 'piece'" @click="view = 'piece'">
+                        piece by piece <kbd>K</kbd>
+                    </button>
+                    <button type="button" class="act ml-2" @click="owning = true">
+                        The client owns <span class="fig">{{ desk.kit?.owned.length ?? 0 }}</span>
+                    </button>
+                </div>
+            </div>
+            <OptionTable v-if="view === 'side'" :run="run.id" />
+            <TabGroup v-else :selected-index="open" @change="open = $event">
+                <h2 class="font-semibold">
+                    {{ run.name }}
+                    <span class="font-normal text-ink2"
+                        ><span class="fig">{{ run.length }}</span
+                        >, from supply to strip</span
+                    >
+                </h2>
+                <TabList class="mt-2">
+                    <KitChain>
+                        <Tab v-for="slot in slots" :key="slot.slot" v-slot="{ selected }" as="template">
+                            <button class="link" :class="{ selected, hub: slot.slot === 'hub' }">
+                                <span class="flex justify-between text-xs text-ink2"
+                                    >{{ slot.label }}
+                                    <span v-if="!slot.chosen" class="font-semibold text-dusk">to choose</span></span
+                                >
+                                <span class="mt-0.5 block font-semibold leading-[18px]">{{
+                                    slot.name ?? 'Nothing yet'
+                                }}</span>
+                            </button>
+                        </Tab>
+                    </KitChain>
+                </TabList>
+                <TabPanels class="mt-4">
+                    <TabPanel v-for="slot in slots" :key="slot.slot" :tabindex="-1">
+                        <h3 class="border-b border-rule pb-1 text-ink2">
+                            {{ slot.label }}: <span class="fig">{{ slot.options.length }}</span> on the shelf. What
+                            speaks against one here stands beside it.
+                        </h3>
+                        <p v-if="slot.share.length" class="flex flex-wrap gap-x-5 gap-y-1 border-b border-rule2 py-2">
+                            <button
+                                v-for="one in slot.share"
+                                :key="one.with"
+                                type="button"
+                                class="act"
+                                @click="change({ kind: 'ShareKit', run: run.id, with: one.with })"
+                            >
+                                {{ one.text }}
+                            </button>
+                        </p>
+                        <ul @keydown="step">
+                            <li v-for="option in slot.options" :key="option.id" class="border-b border-rule2">
+                                <button
+                                    type="button"
+                                    class="row"
+                                    :class="{ chosen: option.chosen }"
+                                    :aria-pressed="option.chosen"
+                                    @click="choose(slot, option.id)"
+                                >
+                                    <svg viewBox="0 0 20 20" class="mt-px size-5" aria-hidden="true">
+                                        <circle
+                                            cx="10"
+                                            cy="10"
+                                            r="7"
+                                            fill="none"
+                                            stroke="var(--ink-2)"
+                                            stroke-width="1.5"
+                                        />
+                                        <circle v-if="option.chosen" cx="10" cy="10" r="4" fill="var(--ember)" />
+                                    </svg>
+                                    <span :class="option.chosen ? 'font-semibold' : ''">{{ option.name }}</span>
+                                    <span>
+                                        <span class="fig block text-[12.5px] text-ink2">{{
+                                            option.facts.join(' · ')
+                                        }}</span>
+                                        <FitBar
+                                            v-if="option.gauge"
+                                            :gauge="option.gauge"
+                                            :most="most(slot)"
+                                            class="mt-1"
+                                        />
+                                    </span>
+                                    <span v-if="option.verdict" class="flex gap-2 text-[13px]"
+                                        ><SeverityMark :severity="option.severity ?? 'open'" class="mt-0.5" />
+                                        {{ option.verdict }}</span
+                                    >
+                                    <span v-else-if="option.moved" class="act text-[13px]"
+                                        >The shelf has changed since: take the new one</span
+                                    >
+                                    <span v-else-if="option.chosen" class="text-[13px] text-lit">In the plan</span>
+                                    <span v-else class="text-[13px] text-ink2">Nothing speaks against it</span>
+                                </button>
+                            </li>
+                        </ul>
+                    </TabPanel>
+                </TabPanels>
+            </TabGroup>
+        </template>
+        <OwnedBox :open="owning" :owned="desk.kit?.owned ?? []" @close="owning = false" />
+    </JobFrame>
+</template>
+
+<style scoped>
+.row {
+    display: grid;
+    grid-template-columns: 20px minmax(0, 1fr) minmax(0, 1.35fr) minmax(0, 1fr);
+    gap: 12px;
+    align-items: start;
+    width: 100%;
+    padding: 8px;
+    text-align: left;
+}
+.row:hover,
+.row.chosen {
+    background: var(--sheet);
+}
+@media (max-width: 900px) {
+    .row {
+        grid-template-columns: 20px minmax(0, 1fr);
+    }
+    .row > :nth-child(n + 3) {
+        grid-column: 2;
+    }
+}
+.link {
+    position: relative;
+    text-align: left;
+    padding: 8px 12px;
+    min-height: 78px;
+    display: flex;
+    flex-direction: column;
+    justify-content: flex-start;
+    background: var(--sheet);
+    border: 1px solid var(--rule);
+    border-radius: 3px;
+}
+.link:hover {
+    border-color: var(--ink-2);
+}
+.link.selected {
+    border-color: var(--ink);
+    box-shadow: inset 0 3px var(--ember);
+}
+.link:not(.hub, :first-child)::before {
+    content: '';
+    position: absolute;
+    left: -17px;
+    top: 50%;
+    width: 16px;
+    border-top: 3px solid var(--copper);
+}
+.link.hub {
+    border-style: dashed;
+}
+</style>

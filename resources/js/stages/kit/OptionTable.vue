@@ -1,0 +1,323 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { ask, inWords } from '@/lib/http';
+import { useScreen, type Payload } from '@/lib/screen';
+import type { Figure, OptionCard, Options, OptionWish } from '@/types/generated/responses';
+import FigureText from '@/ui/FigureText.vue';
+import ReachMark from './ReachMark.vue';
+import SeverityMark from '@/ui/SeverityMark.vue';
+
+/** Options of a run as columns with the same rows; where they differ the row is lit, the best of it marked. */
+const props = defineProps<{ run: string }>();
+const { answer, change } = useScreen();
+const cards = ref<OptionCard[]>([]);
+const name = ref('');
+const busy = ref(false);
+const message = ref('');
+let round = 0;
+
+async function look(): Promise<void> {
+    const mine = ++round;
+    busy.value = true;
+    try {
+        const found = await ask<Options>('GET', `/jobs/${answer.value.job}/options/${props.run}`);
+        if (mine === round) {
+            cards.value = found.options;
+            name.value = found.name;
+            message.value = '';
+        }
+    } catch (error) {
+        message.value = inWords(error);
+    } finally {
+        busy.value = false;
+    }
+}
+watch(
+    () => [props.run, answer.value.revision],
+    ([run], [before]) => {
+        // Cards of another run must not be taken over for this one while its own are worked out.
+        if (run !== before) {
+            cards.value = [];
+        }
+        void look();
+    },
+);
+void look();
+
+const ROWS: {
+    key: 'load' | 'darkest' | 'evenness' | 'joints' | 'boxes' | 'cost' | 'hours' | 'energy';
+    label: string;
+    lead: string;
+}[] = [
+    { key: 'load', label: 'Load', lead: 'least' },
+    { key: 'darkest', label: 'Darkest light', lead: 'brightest' },
+    { key: 'evenness', label: 'Evenness', lead: 'most even' },
+    { key: 'joints', label: 'Joints', lead: 'fewest' },
+    { key: 'boxes', label: 'To hide', lead: 'fewest' },
+    { key: 'cost', label: 'Cost', lead: 'least' },
+    { key: 'hours', label: 'Hours', lead: 'fewest' },
+    { key: 'energy', label: 'A year', lead: 'least' },
+];
+type Asked = { key: keyof OptionWish; label: string; choices: [string | number, string][] };
+const ASKED: Asked[] = [
+    {
+        key: 'volts',
+        label: 'Volts',
+        choices: [
+            [12, '12 V'],
+            [24, '24 V'],
+            [5, '5 V'],
+        ],
+    },
+    {
+        key: 'colour',
+        label: 'Colour',
+        choices: [
+            ['single', 'single colour'],
+            ['tunable', 'tunable white'],
+            ['rgb', 'RGB'],
+            ['rgbw', 'RGBW'],
+        ],
+    },
+    {
+        key: 'light',
+        label: 'Light',
+        choices: [
+            ['room', 'room light'],
+            ['mood', 'mood light'],
+        ],
+    },
+    {
+        key: 'control',
+        label: 'Control',
+        choices: [
+            ['zigbee', 'Zigbee'],
+            ['rf', '2.4 GHz remote'],
+            ['wifi', 'Wi-Fi'],
+            ['bluetooth', 'Bluetooth'],
+            ['mesh', 'Bluetooth mesh'],
+        ],
+    },
+    {
+        key: 'controllers',
+        label: 'Controllers',
+        choices: [
+            [0, 'as many as needed'],
+            [1, '1'],
+            [2, '2'],
+            [3, '3'],
+            [4, '4'],
+        ],
+    },
+    {
+        key: 'source',
+        label: 'From',
+        choices: [
+            ['shelf', 'the shelf'],
+            ['owned', 'what is owned first'],
+            ['set', 'a ready-made set'],
+        ],
+    },
+    {
+        key: 'cap',
+        label: 'Supply for',
+        choices: [
+            [1, 'everything full'],
+            [0.8, 'a limit of 80 %'],
+            [0.6, 'a limit of 60 %'],
+            [0.4, 'a limit of 40 %'],
+        ],
+    },
+];
+const lit = computed(
+    () =>
+        new Set([
+            ...ROWS.map((r) => r.key).filter((k) => new Set(cards.value.map((c) => c[k]?.text)).size > 1),
+            ...ASKED.map((a) => a.key).filter((k) => new Set(cards.value.map((c) => c.wish[k])).size > 1),
+        ]),
+);
+const reachRows = computed(() => cards.value.find((c) => c.reach.length)?.reach.map((r) => r.label) ?? []);
+const figure = (card: OptionCard, key: (typeof ROWS)[number]['key']): Figure | null => card[key];
+
+const set = (wishes: OptionWish[]) => change({ kind: 'SetOptions', run: props.run, options: wishes });
+
+function ask1(n: number, key: keyof OptionWish, value: string): void {
+    const wishes = cards.value.map((c) => ({ ...c.wish }));
+    const wish = wishes[n];
+    if (wish) {
+        Object.assign(wish, { [key]: typeof wish[key] === 'number' ? Number(value) : value });
+        void set(wishes);
+    }
+}
+const drop = (n: number) => set(cards.value.filter((_, i) => i !== n).map((c) => c.wish));
+const add = () =>
+    set([...cards.value.map((c) => c.wish), { ...(cards.value[cards.value.length - 1]?.wish as OptionWish) }]);
+const take = (card: OptionCard) => card.take && change(card.take as Payload);
+</script>
+
+<template>
+    <div>
+        <div class="flex items-baseline gap-4">
+            <h2 class="font-semibold">{{ name }}, options side by side</h2>
+            <span v-if="busy" class="text-ink2" role="status">Solving …</span>
+            <button v-if="cards.length < 8" type="button" class="act ml-auto" @click="add()">One more option</button>
+        </div>
+        <p v-if="message" role="alert" class="mt-2 text-stop">{{ message }}</p>
+        <div class="mt-2 overflow-x-auto" tabindex="0" aria-label="Options">
+            <table v-if="cards.length" class="options" :class="{ stale: busy }">
+                <thead>
+                    <tr>
+                        <th><span class="sr-only">What is asked and found</span></th>
+                        <th v-for="n in cards.keys()" :key="n" scope="col">
+                            <span class="flex items-baseline justify-between"
+                                ><span class="font-head text-lg">{{ String.fromCharCode(65 + n) }}</span>
+                                <button
+                                    v-if="cards.length > 1"
+                                    type="button"
+                                    class="font-normal text-ink2"
+                                    :aria-label="`Drop option ${String.fromCharCode(65 + n)}`"
+                                    @click="drop(n)"
+                                >
+                                    drop
+                                </button></span
+                            >
+                        </th>
+                    </tr>
+                </thead>
+                <tbody>
+                    <tr v-for="asked in ASKED" :key="asked.key" :class="{ lit: lit.has(asked.key) }">
+                        <th scope="row">{{ asked.label }}</th>
+                        <td v-for="(card, n) in cards" :key="n">
+                            <select
+                                class="pick"
+                                :value="card.wish[asked.key]"
+                                :aria-label="`${asked.label} of option ${String.fromCharCode(65 + n)}`"
+                                @change="ask1(n, asked.key, ($event.target as HTMLSelectElement).value)"
+                            >
+                                <option v-for="[value, text] in asked.choices" :key="value" :value="value">
+                                    {{ text }}
+                                </option>
+                            </select>
+                        </td>
+                    </tr>
+                </tbody>
+                <tbody>
+                    <tr class="kit">
+                        <th scope="row">Kit</th>
+                        <td v-for="(card, n) in cards" :key="n">
+                            <p v-if="card.refused" class="text-stop">{{ card.refused }}</p>
+                            <p v-for="piece in card.kit" :key="piece">{{ piece }}</p>
+                        </td>
+                    </tr>
+                    <tr v-for="row in ROWS" :key="row.key" :class="{ lit: lit.has(row.key) }">
+                        <th scope="row">{{ row.label }}</th>
+                        <td v-for="(card, n) in cards" :key="n" :class="{ lead: card.best.includes(row.key) }">
+                            <FigureText
+                                v-if="figure(card, row.key)"
+                                :figure="figure(card, row.key)!"
+                                :right="n > cards.length / 2"
+                            />
+                            <span v-else class="text-ink2">{{ card.refused ? '' : 'not told' }}</span>
+                            <span v-if="card.best.includes(row.key)" class="ml-1 text-[11px]">{{ row.lead }}</span>
+                        </td>
+                    </tr>
+                </tbody>
+                <tbody>
+                    <tr v-for="label in reachRows" :key="label">
+                        <th scope="row">{{ label }}</th>
+                        <td v-for="(card, n) in cards" :key="n">
+                            <ReachMark
+                                v-for="way in card.reach.filter((r) => r.label === label)"
+                                :key="way.label"
+                                :reach="way.reach"
+                                :text="way.text"
+                            />
+                        </td>
+                    </tr>
+                </tbody>
+                <tbody>
+                    <tr class="kit">
+                        <th scope="row">Before you buy</th>
+                        <td v-for="(card, n) in cards" :key="n">
+                            <details v-for="(finding, i) in card.findings" :key="i">
+                                <summary class="flex gap-1">
+                                    <SeverityMark :severity="finding.severity" class="mt-0.5 shrink-0" />
+                                    {{ finding.title }}
+                                </summary>
+                                <p class="text-ink2">{{ finding.detail }}</p>
+                            </details>
+                        </td>
+                    </tr>
+                    <tr>
+                        <th><span class="sr-only">Action</span></th>
+                        <td v-for="(card, n) in cards" :key="n">
+                            <button v-if="card.take" type="button" class="press" @click="take(card)">
+                                Take {{ String.fromCharCode(65 + n) }} over
+                            </button>
+                        </td>
+                    </tr>
+                </tbody>
+            </table>
+        </div>
+    </div>
+</template>
+
+<style scoped>
+.options {
+    border-collapse: collapse;
+    font-size: 13px;
+    line-height: 18px;
+}
+.options.stale {
+    opacity: 0.6;
+}
+.options th,
+.options td {
+    text-align: left;
+    vertical-align: top;
+    padding: 3px 8px;
+    border-bottom: 1px solid var(--rule-2);
+    min-width: 134px;
+    max-width: 170px;
+}
+.options tbody + tbody tr:first-child > * {
+    border-top: 1px solid var(--ink);
+}
+.options th[scope='row'],
+.options thead th:first-child {
+    position: sticky;
+    left: 0;
+    z-index: 1;
+    min-width: 96px;
+    max-width: 96px;
+    background: var(--paper);
+    font-weight: 450;
+    color: var(--ink-2);
+}
+.options thead th {
+    border-bottom: 3px solid var(--copper);
+}
+.lit td {
+    background: var(--sheet);
+}
+.lead {
+    font-weight: 650;
+    box-shadow: inset 3px 0 var(--ember);
+}
+.kit td p + p,
+.kit details + details {
+    margin-top: 3px;
+}
+.pick {
+    width: 100%;
+    background: transparent;
+    border-bottom: 1.5px dotted var(--ink-3);
+}
+.pick option {
+    color: var(--ink);
+    background: var(--sheet);
+}
+summary {
+    list-style: none;
+}
+</style>

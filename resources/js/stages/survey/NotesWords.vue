@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import DialogBox from '@/ui/DialogBox.vue';
+
+defineProps<{ open: boolean }>();
+const emit = defineEmits<{ close: [] }>();
+const WORDS: [string, string][] = [
+    ['start door', 'where the tape begins; up the page is the first heading'],
+    [
+        '5.20 cove',
+        'a wall of 5.20 m with the run “cove” along it; 5,20 is the same, and so is 17 ft 3/4 in, but all notes of a place keep to one',
+    ],
+    ['5.20 cove and shelf', 'two runs along one wall'],
+    ['right 3.80 cove', 'turn right, then a wall; left and right take degrees: right 45 3.80'],
+    [
+        '5.20 cove, gap 0.90 at 1.30 window',
+        'an opening of 0.90 m that begins 1.30 m into the wall; the run leaves it out',
+    ],
+    ['up 0.85 rail', 'the run climbs; down likewise'],
+    ['close', 'the walls are back at the start'],
+    ['floor 1 · high 2.70 · damp', 'the floor, the height, damp or dry: a line each'],
+    [
+        'outlet P1 dais at 1.20, circuit C2',
+        'power 1.20 m along the wall before; spur likewise; key: live with the key only',
+    ],
+    [
+        'box B1 loft, 40x30x12, vented, ladder',
+        'where things can hide: size in cm, air (open, vented, sealed), access (hand, tools, ladder, closed)',
+    ],
+    [
+        'leg A B1 to window 3x2.5 6.00, wall',
+        'a cable that is there: from, to (or ?), cores and size, length; conduit, ceiling, surface, ground, free; guessed; 3x14awg',
+    ],
+    ['battery E1, 6 of 8 V, 2 rows, 165 Ah, want 12 V', 'blocks in series, rows side by side, what the light needs'],
+    ['wifi 6 office · hub 15 loft', 'networks that are there, by channel; ? while not known'],
+    [
+        'run cove, profile, room light, up 2.55',
+        'profile or bare, outdoors, moving, removable; room or mood light; height',
+    ],
+    ['# remark', 'kept, not read; a semicolon parts clauses on one line'],
+];
+</script>
+
+<template>
+    <DialogBox :open="open" title="Words of the notation" reading @close="emit('close')">
+        <dl class="space-y-2">
+            <div v-for="[word, meaning] in WORDS" :key="word" class="grid grid-cols-[1fr_1.2fr] gap-4">
+                <dt class="fig text-[13px]">{{ word }}</dt>
+                <dd class="text-ink2">{{ meaning }}</dd>
+            </div>
+        </dl>
+    </DialogBox>
+</template>

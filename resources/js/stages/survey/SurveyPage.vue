@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import DialogBox from '@/ui/DialogBox.vue';
+import JobBox from './JobBox.vue';
+import JobFrame from '@/ui/JobFrame.vue';
+import LegTable from './LegTable.vue';
+import NotesEditor from './NotesEditor.vue';
+import NotesKeys from './NotesKeys.vue';
+import NotesWords from './NotesWords.vue';
+import PhotoStrip from './PhotoStrip.vue';
+import PlaceTabs from './PlaceTabs.vue';
+import RunMounting from './RunMounting.vue';
+import SiteFacts from './SiteFacts.vue';
+import TraceBox from './TraceBox.vue';
+import { provideScreen } from '@/lib/screen';
+import TapeSheet from './TapeSheet.vue';
+import type { Answer } from '@/types/generated/responses';
+
+const props = defineProps<{ answer: Answer }>();
+const store = provideScreen(props.answer);
+const { desk, change } = store;
+const places = computed(() => desk.value.survey?.places ?? []);
+const at = ref(places.value[0]?.id ?? '');
+const place = computed(() => places.value.find((p) => p.id === at.value) ?? places.value[0]);
+const REST = 400;
+
+const notes = ref(place.value?.notes ?? '');
+let timer: ReturnType<typeof setTimeout> | undefined;
+let typed = notes.value;
+/** Which place the text in the editor belongs to. */
+let typedOf = at.value;
+/** What was typed here when somebody else's change came first: it is shown until it is put in or let go. */
+const mine = ref('');
+
+async function putMine(): Promise<void> {
+    notes.value = mine.value;
+    mine.value = '';
+    await keep();
+}
+
+/** Keeps what was typed after a rest of the hand; returns when it is kept. */
+async function keep(): Promise<void> {
+    clearTimeout(timer);
+    timer = undefined;
+    if (place.value && notes.value !== typed) {
+        const text = (typed = notes.value);
+        const of = typedOf;
+        const kept = await change({ kind: 'ReviseNotes', place: of, text });
+        await nextTick();
+        if (!kept && of === at.value && notes.value !== text) {
+            mine.value = text;
+        }
+    }
+}
+
+watch(notes, () => {
+    clearTimeout(timer);
+    if (notes.value !== typed) {
+        timer = setTimeout(() => void keep(), REST);
+    }
+});
+/** Another place: what was typed in the last one is kept first. */
+watch(at, () => {
+    void keep();
+    typedOf = at.value;
+    typed = notes.value = place.value?.notes ?? '';
+    clearTimeout(timer);
+    timer = undefined;
+});
+// What came from elsewhere (undo, a fix of the slate, another hand) is shown unless somebody is typing.
+watch(
+    () => place.value?.notes,
+    (now) => {
+        if (timer === undefined && now !== undefined) {
+            typed = now;
+            notes.value = now;
+        }
+    },
+);
+onBeforeUnmount(() => void keep());
+
+const editor = ref<InstanceType<typeof NotesEditor>>();
+const tabs = ref<InstanceType<typeof PlaceTabs>>();
+const help = ref(false);
+const describing = ref(false);
+const near = ref('');
+const wall = ref<{ leg: number; text: string } | null>(null);
+
+function measure(leg: number, text: string): void {
+    wall.value = { leg, text };
+}
+
+async function keepWall(): Promise<void> {
+    await keep();
+    if (
+        wall.value &&
+        (await change({ kind: 'SetLeg', place: at.value, leg: wall.value.leg, length: wall.value.text }))
+    ) {
+        wall.value = null;
+    }
+}
+
+async function back(what: 'undo' | 'redo'): Promise<void> {
+    await keep();
+    await store[what]();
+}
+
+/** place, place:line, place:run:word or place:trace. */
+async function go(where: string): Promise<void> {
+    const [id, what] = where.split(':');
+    at.value = id || at.value;
+    await nextTick();
+    if (what === 'trace') {
+        near.value = place.value?.near[0]?.near ?? '';
+    } else if (what === 'run') {
+        document.getElementById('runs')?.scrollIntoView({ block: 'nearest' });
+    } else {
+        editor.value?.goTo(Number(what ?? 1));
+    }
+}
+
+function beside(by: number): void {
+    const n = places.value.findIndex((p) => p.id === at.value);
+    at.value = places.value[(n + by + places.value.length) % places.value.length]?.id ?? at.value;
+}
+const shortcuts = [
+    { key: 'e', what: 'Edit the notes', act: () => editor.value?.goTo(1) },
+    { key: 'w', what: 'Words of the notation', act: () => (help.value = true) },
+    { key: 'n', what: 'Next place', act: () => beside(1) },
+    { key: 'b', what: 'Place before', act: () => beside(-1) },
+    { key: 'a', what: 'Add a place', act: () => tabs.value?.ask('add') },
+    { key: 't', what: 'Trace the legs', act: () => (near.value = place.value?.near[0]?.near ?? '') },
+];
+const things = computed(() => [
+    { what: 'Describe the job, its units and terms', where: 'survey', act: () => (describing.value = true) },
+    { what: 'Add a place', where: 'survey', act: () => tabs.value?.ask('add') },
+    ...(place.value
+        ? [
+              { what: `Rename ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('rename') },
+              { what: `Remove ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('remove') },
+          ]
+        : []),
+    ...places.value.map((p) => ({ what: p.name, where: 'place', act: () => (at.value = p.id) })),
+]);
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts" :things="things" @go="go">
+        <PlaceTabs ref="tabs" v-model="at" :places="places" />
+        <div v-if="place" class="grid gap-6 lg:grid-cols-[340px_minmax(0,1fr)]">
+            <section aria-labelledby="notes" class="min-w-0">
+                <div class="flex items-baseline justify-between gap-3">
+                    <h2 id="notes" class="font-semibold">Tape notes</h2>
+                    <span class="flex gap-3 text-ink2">
+                        <button type="button" @click="describing = true">
+                            {{ desk.survey?.terms.length === 'imperial' ? 'feet and inches' : 'metres' }}
+                        </button>
+                        <button type="button" @click="help = true"><kbd>W</kbd> words</button>
+                    </span>
+                </div>
+                <p class="mb-1 ml-[34px] mt-1 flex items-baseline gap-2">
+                    <button
+                        type="button"
+                        class="font-semibold hover:underline"
+                        title="Rename"
+                        @click="tabs?.ask('rename')"
+                    >
+                        {{ place.name }}</button><span class="text-ink2">{{ place.facts }}</span>
+                </p>
+                <NotesEditor
+                    ref="editor"
+                    v-model="notes"
+                    :slips="place.sheet.slips"
+                    :label="`Tape notes of ${place.name}`"
+                    @back="back"
+                />
+                <NotesKeys :runs="place.runs.map((r) => r.name.toLowerCase())" @put="editor?.put($event)" />
+                <div v-if="mine" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
+                    <p>These notes were typed here and are not kept, because they were changed elsewhere meanwhile:</p>
+                    <pre class="fig my-1 whitespace-pre-wrap text-[13px]">{{ mine }}</pre>
+                    <button type="button" class="act mr-4" @click="putMine()">Put these in</button>
+                    <button type="button" class="act" @click="mine = ''">Let them go</button>
+                </div>
+                <ul aria-live="polite">
+                    <li v-for="slip in place.sheet.slips" :key="`${slip.line}:${slip.column}`" class="mt-1 text-stop">
+                        Line {{ slip.line }}: {{ slip.message }}
+                    </li>
+                </ul>
+                <p v-if="notes.trim() === ''" class="mt-3 text-ink2">
+                    Stand at the door and write what the tape says, a wall a line; then what else is there:<br />
+                    <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig"
+                        >right 3.80 cove</span
+                    ><br /><span class="fig">outlet P1 dais, circuit C2</span>
+                </p>
+            </section>
+            <section aria-label="Tape sheet" class="min-w-0 space-y-5">
+                <TapeSheet :sheet="place.sheet" :title="place.name" :tall="470" @measure="measure" />
+                <div class="grid gap-x-8 gap-y-5 xl:grid-cols-2">
+                    <div v-if="place.runs.length" id="runs">
+                        <h2 class="border-b border-rule pb-1 font-semibold">Runs and how they are mounted</h2>
+                        <RunMounting v-for="run in place.runs" :key="run.id" :run="run" />
+                    </div>
+                    <div v-if="place.legs.length">
+                        <h2 class="border-b border-rule pb-1 font-semibold">Cable legs that are there</h2>
+                        <LegTable :place="place" @trace="near = $event" @go="editor?.goTo($event)" />
+                    </div>
+                    <SiteFacts v-if="place.batteries.length || place.radios.length" :place="place" />
+                    <PhotoStrip :place="place.id" :name="place.name" />
+                </div>
+            </section>
+        </div>
+    </JobFrame>
+    <NotesWords :open="help" @close="help = false" />
+    <JobBox v-if="desk.survey" :open="describing" :terms="desk.survey.terms" @close="describing = false" />
+    <TraceBox :place="at" :near="near" @close="near = ''" />
+    <DialogBox :open="wall !== null" title="The wall measured anew" @close="wall = null">
+        <form v-if="wall" class="space-y-3" @submit.prevent="keepWall()">
+            <label class="block">Length <input v-model="wall.text" class="fig field" name="wall" /></label>
+            <p v-if="store.message.value" role="alert" class="text-stop">{{ store.message.value }}</p>
+            <button class="press">Write it into the notes</button>
+        </form>
+    </DialogBox>
+</template>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/vue';
+import { ref } from 'vue';
+import { readNumber } from '@/lib/number';
+import { useScreen } from '@/lib/screen';
+import type { CableOption, WireCable, WireRun } from '@/types/generated/responses';
+import FigureText from '@/ui/FigureText.vue';
+
+defineProps<{ run: WireRun; options: CableOption[]; joints: CableOption[]; fuses: CableOption[] }>();
+const { change } = useScreen();
+const refused = ref<Record<string, string>>({});
+
+async function setLength(cable: WireCable, field: HTMLInputElement): Promise<void> {
+    const metres = readNumber(field.value);
+    if (metres === null) {
+        refused.value = { ...refused.value, [cable.id]: `“${field.value}” is no length in metres, such as 3.20.` };
+        return;
+    }
+    refused.value = { ...refused.value, [cable.id]: '' };
+    const kept = metres.toFixed(2) === cable.length && !cable.reckoned;
+    if (kept || !(await change({ kind: 'SetCable', cable: cable.id, length: metres }))) {
+        field.value = cable.length;
+    }
+}
+</script>
+
+<template>
+    <table v-if="run.cables.length" class="w-full text-left">
+        <caption class="sr-only">
+            Cables of
+            {{
+                run.name
+            }}
+        </caption>
+        <thead class="text-xs text-ink2">
+            <tr class="border-b border-rule">
+                <th class="py-1 font-normal">Cable</th>
+                <th class="font-normal">From, to</th>
+                <th class="font-normal">Kind</th>
+                <th class="font-normal">One way, m</th>
+                <th class="font-normal">Joints</th>
+                <th class="font-normal">Fuse</th>
+                <th class="text-right font-normal">Fullest core</th>
+                <th class="text-right font-normal">Lost</th>
+            </tr>
+        </thead>
+        <tbody>
+            <tr v-for="{ way, cable } in run.cables" :key="cable.id" class="border-b border-rule2">
+                <th scope="row" class="fig py-1 font-semibold">{{ cable.id.toUpperCase() }}</th>
+                <td class="fig text-ink2">{{ way }}</td>
+                <td>
+                    <Listbox
+                        as="div"
+                        class="relative"
+                        :model-value="cable.kit"
+                        @update:model-value="change({ kind: 'SetCable', cable: cable.id, kit: $event })"
+                    >
+                        <ListboxButton
+                            class="fig dotted"
+                            :aria-label="`Kind of ${cable.id.toUpperCase()}: ${cable.label}`"
+                            >{{ cable.label }}</ListboxButton
+                        >
+                        <ListboxOptions class="panel absolute bottom-full z-30 max-h-60 w-52 overflow-auto py-1">
+                            <ListboxOption
+                                v-for="option in options"
+                                :key="option.id"
+                                v-slot="{ active, selected }"
+                                :value="option.id"
+                            >
+                                <span
+                                    class="fig block px-3 py-0.5"
+                                    :class="[active ? 'bg-rule2' : '', selected ? 'font-semibold' : '']"
+                                    >{{ option.label }}{{ selected ? ', now' : '' }}</span
+                                >
+                            </ListboxOption>
+                        </ListboxOptions>
+                    </Listbox>
+                </td>
+                <td>
+                    <input
+                        class="fig field !w-20 !py-0.5"
+                        inputmode="decimal"
+                        :value="cable.length"
+                        :aria-label="`Length of ${cable.id.toUpperCase()} in metres`"
+                        :aria-invalid="!!refused[cable.id]"
+                        @change="setLength(cable, $event.target as HTMLInputElement)"
+                    />
+                    <span v-if="cable.existing" class="ml-2 text-[13px] text-ink2">in place</span>
+                    <span v-else-if="cable.reckoned" class="ml-2 text-[13px] text-watch">reckoned</span>
+                    <span v-if="refused[cable.id]" role="alert" class="ml-2 text-[13px] text-stop">{{
+                        refused[cable.id]
+                    }}</span>
+                </td>
+                <td>
+                    <select
+                        class="pick w-28"
+                        :value="cable.joint"
+                        :aria-label="`Joints of ${cable.id.toUpperCase()}`"
+                        @change="
+                            change({
+                                kind: 'SetCable',
+                                cable: cable.id,
+                                joint: ($event.target as HTMLSelectElement).value,
+                            })
+                        "
+                    >
+                        <option value="">soldered</option>
+                        <option v-for="joint in joints" :key="joint.id" :value="joint.id">{{ joint.label }}</option>
+                    </select>
+                </td>
+                <td>
+                    <select
+                        class="pick fig"
+                        :value="cable.fuse"
+                        :aria-label="`Fuse of ${cable.id.toUpperCase()}`"
+                        @change="
+                            change({
+                                kind: 'SetCable',
+                                cable: cable.id,
+                                fuse: ($event.target as HTMLSelectElement).value,
+                            })
+                        "
+                    >
+                        <option value="">none</option>
+                        <option v-for="fuse in fuses" :key="fuse.id" :value="fuse.id">{{ fuse.label }}</option>
+                    </select>
+                </td>
+                <td class="text-right"><FigureText v-if="cable.amps" :figure="cable.amps" up right /></td>
+                <td class="text-right"><FigureText v-if="cable.drop" :figure="cable.drop" up right /></td>
+            </tr>
+        </tbody>
+    </table>
+</template>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { readNumber } from '@/lib/number';
+import { useScreen } from '@/lib/screen';
+import type { Limits } from '@/types/generated/responses';
+import DialogBox from '@/ui/DialogBox.vue';
+
+const props = defineProps<{ open: boolean }>();
+const emit = defineEmits<{ close: [] }>();
+const { desk, change, message } = useScreen();
+/** Shares are shown in per cent, but for evenness, which the trade speaks of as a share. */
+const FIELDS: { key: keyof Limits; name: string; unit: string; times: number }[] = [
+    { key: 'drop', name: 'Lost before the strip, at most', unit: '% of nominal volts', times: 100 },
+    { key: 'headroom', name: 'Supply kept unused, at least', unit: '% of its rating', times: 100 },
+    { key: 'evenness', name: 'Darkest over brightest, at least', unit: '', times: 1 },
+    { key: 'seam', name: 'Ends that meet differ by at most', unit: '%', times: 100 },
+    { key: 'cableCelsius', name: 'Cables are reckoned at', unit: '°C', times: 1 },
+];
+const typed = ref<Record<string, string>>({});
+const refused = ref('');
+
+watch(
+    () => props.open,
+    () => {
+        typed.value = Object.fromEntries(
+            FIELDS.map((f) => [f.key, String(Number((desk.value.limits[f.key] * f.times).toFixed(4)))]),
+        );
+        refused.value = '';
+    },
+);
+
+async function keep(): Promise<void> {
+    const limits: Record<string, number> = {};
+    for (const field of FIELDS) {
+        const number = readNumber(typed.value[field.key] ?? '');
+        if (number === null) {
+            refused.value = `“${typed.value[field.key]}” is no number. ${field.name}: write one such as ${desk.value.limits[field.key] * field.times}.`;
+            return;
+        }
+        limits[field.key] = number / field.times;
+    }
+    if (await change({ kind: 'SetLimits', ...limits })) {
+        emit('close');
+    } else {
+        refused.value = message.value;
+    }
+}
+</script>
+
+<template>
+    <DialogBox :open="open" title="Limits of this job" @close="emit('close')">
+        <form class="space-y-2" @submit.prevent="keep()">
+            <label v-for="field in FIELDS" :key="field.key" class="grid grid-cols-[1fr_5rem_9rem] items-center gap-3">
+                {{ field.name }}
+                <input v-model="typed[field.key]" class="fig field" inputmode="decimal" :name="field.key" />
+                <span class="text-ink2">{{ field.unit }}</span>
+            </label>
+            <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
+            <button class="press">Judge by these</button>
+        </form>
+    </DialogBox>
+</template>

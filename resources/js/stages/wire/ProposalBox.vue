@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { useScreen, type Payload } from '@/lib/screen';
+import { useProposal } from './proposal';
+import type { WireRun } from '@/types/generated/responses';
+import DialogBox from '@/ui/DialogBox.vue';
+import FigureText from '@/ui/FigureText.vue';
+import ProposedWay from './ProposedWay.vue';
+import DrawnWay from './DrawnWay.vue';
+
+/** The planner's proposal: the cheapest wiring that holds every limit, why nothing cheaper does, how the drawn one compares, others. */
+const props = defineProps<{ run: string; runs: WireRun[] }>();
+const emit = defineEmits<{ close: []; beside: [change: object] }>();
+const { answer, change } = useScreen();
+const { state, message, begin, stop, forget } = useProposal(() => answer.value.job);
+
+type Scope = 'run' | 'place' | 'job';
+const scope = ref<Scope>('place');
+const keep = ref<string[]>([]);
+const KEEP = [
+    { id: 'feeds', name: 'where runs are fed' },
+    { id: 'cables', name: 'sizes of cables' },
+    { id: 'kit', name: 'supplies and controllers' },
+];
+const of = computed(() => props.runs.find((r) => r.id === props.run));
+const chosen = computed(() =>
+    props.runs
+        .filter(
+            (r) =>
+                scope.value === 'job' || (scope.value === 'place' ? r.place === of.value?.place : r.id === props.run),
+        )
+        .map((r) => r.id),
+);
+const SCOPES = computed(() => [
+    { id: 'run' as Scope, name: of.value?.name ?? '' },
+    { id: 'place' as Scope, name: `all in ${of.value?.place ?? ''}` },
+    { id: 'job' as Scope, name: 'the whole job' },
+]);
+const proposal = computed(() => state.value?.proposal ?? null);
+const busy = computed(() => state.value?.state === 'waiting' || state.value?.state === 'running');
+
+watch(
+    () => props.run,
+    () => forget(),
+);
+
+function toggle(id: string): void {
+    keep.value = keep.value.includes(id) ? keep.value.filter((k) => k !== id) : [...keep.value, id];
+}
+async function take(payload: object): Promise<void> {
+    if (await change(payload as Payload)) {
+        emit('close');
+    }
+}
+</script>
+
+<template>
+    <DialogBox :open="run !== ''" title="Propose the cheapest wiring" wide @close="emit('close')">
+        <div class="space-y-4">
+            <form class="space-y-2" @submit.prevent="begin(chosen, keep)">
+                <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
+                    <legend class="sr-only">For which runs</legend>
+                    <label v-for="s in SCOPES" :key="s.id" class="flex items-center gap-2"
+                        ><input v-model="scope" type="radio" name="scope" :value="s.id" class="accent-ember" />{{
+                            s.name
+                        }}</label
+                    >
+                </fieldset>
+                <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
+                    <legend class="float-left mr-4 text-ink2">Keep as drawn</legend>
+                    <label v-for="k in KEEP" :key="k.id" class="flex items-center gap-2"
+                        ><input
+                            type="checkbox"
+                            :checked="keep.includes(k.id)"
+                            class="accent-ember"
+                            @change="toggle(k.id)"
+                        />{{ k.name }}</label
+                    >
+                </fieldset>
+                <button type="submit" class="press" :disabled="busy">Work it out</button>
+            </form>
+            <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
+            <div v-else-if="busy" class="border-l-4 border-ember bg-sheet px-3 py-2">
+                <p role="status">
+                    {{
+                        state?.state === 'waiting'
+                            ? 'Waiting for the planner …'
+                            : `Solving one layout after the other, cheapest first: ${state?.about}.`
+                    }}
+                    <span class="fig">{{ state?.solved }}</span> so far.
+                </p>
+                <button type="button" class="act mt-1" @click="stop">Stop and show the best so far</button>
+            </div>
+            <template v-if="proposal">
+                <p v-if="proposal.stopped" class="text-watch">
+                    Stopped: this holds the limits, but something cheaper may too.
+                </p>
+                <section
+                    v-if="proposal.found"
+                    :class="proposal.whole || proposal.stopped ? 'border-lit' : 'border-watch'"
+                    class="border-l-4 bg-sheet px-3 py-2"
+                >
+                    <ProposedWay :way="proposal.found" />
+                    <button type="button" class="press mt-2" @click="take(proposal.found.take)">Take it</button>
+                    <button type="button" class="quiet ml-3 mt-2" @click="emit('beside', proposal.found.take)">
+                        See it beside what is drawn
+                    </button>
+                </section>
+                <section
+                    v-for="clash in proposal.clashes"
+                    :key="clash.run"
+                    class="border-l-4 border-stop bg-sheet px-3 py-2"
+                >
+                    <p>
+                        <b class="font-semibold"
+                            >{{ clash.run }}: nothing {{ clash.all ? '' : 'that was tried ' }}holds
+                            {{ clash.limits.join(' and ') }}{{ clash.limits.length > 1 ? ' together' : '' }}.</b
+                        >
+                    </p>
+                    <p>
+                        Nearest: {{ clash.broken.join('; ') }}. Raise a limit, cut the run into parts, or take a strip
+                        that draws less.
+                    </p>
+                </section>
+                <p v-if="proposal.nearest && proposal.clashes.length">
+                    <button type="button" class="act" @click="take(proposal.nearest.take)">Take the nearest</button>
+                    <FigureText :figure="proposal.nearest.cost" />
+                </p>
+                <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
+                <section v-if="proposal.cheaper.length">
+                    <h3 class="font-semibold">Why nothing cheaper</h3>
+                    <p v-for="way in proposal.cheaper" :key="way.label" class="border-b border-rule2 py-1 text-[13px]">
+                        <FigureText :figure="way.cost" /> {{ way.label }}:
+                        <span class="text-stop">{{ way.broken.join('; ') }}</span>
+                    </p>
+                </section>
+                <section v-if="proposal.alternatives.length">
+                    <h3 class="font-semibold">Or</h3>
+                    <div
+                        v-for="other in proposal.alternatives"
+                        :key="other.name"
+                        class="border-b border-rule2 py-1 text-[13px]"
+                    >
+                        <b class="font-semibold">{{ other.name }}</b>
+                        <template v-if="other.same">: the same</template>
+                        <template v-else
+                            ><ProposedWay :way="other.way" short />
+                            <button type="button" class="act" @click="take(other.way.take)">
+                                Take the {{ other.name }}
+                            </button></template
+                        >
+                    </div>
+                </section>
+                <p v-for="left in proposal.left" :key="left.run" class="text-[13px] text-ink2">
+                    {{ left.run }} {{ left.why }}; it stays as it is.
+                </p>
+                <p class="text-[13px] text-ink2">
+                    <span class="fig">{{ proposal.solved }}</span> layouts were solved.
+                    {{ proposal.gap ? 'It cannot be cheaper than' : 'Nothing that holds is cheaper than' }}
+                    <FigureText :figure="proposal.bound" />{{
+                        proposal.gap ? `: at most ${proposal.gap} too dear` : ''
+                    }}. Lengths that are reckoned should be measured.
+                </p>
+            </template>
+        </div>
+    </DialogBox>
+</template>

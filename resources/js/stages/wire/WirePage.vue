@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import BesideBox from './BesideBox.vue';
+import CableTable from './CableTable.vue';
+import FixtureTable from './FixtureTable.vue';
+import JobFrame from '@/ui/JobFrame.vue';
+import LimitsBox from './LimitsBox.vue';
+import ProposalBox from './ProposalBox.vue';
+import SceneBox from './SceneBox.vue';
+import SupplyTable from './SupplyTable.vue';
+import { provideScreen, type Payload } from '@/lib/screen';
+import LightKey from './LightKey.vue';
+import Ribbon from './Ribbon.vue';
+import RunOverview from './RunOverview.vue';
+import type { Shown } from './ribbon';
+import type { Answer } from '@/types/generated/responses';
+
+const props = defineProps<{ answer: Answer }>();
+const store = provideScreen(props.answer);
+const { desk, change, preview } = store;
+const runs = computed(() => desk.value.wire?.runs ?? []);
+/** Runs that have a strip; the others are only named. */
+const wired = computed(() => runs.value.filter((r) => r.strip));
+const bare = computed(() => runs.value.filter((r) => !r.strip));
+const longest = computed(() => Math.max(1, ...wired.value.map((r) => r.metres)));
+/** Runs shown large: all of a few, else the first. */
+const FEW = 2;
+const open = ref<string[]>(
+    wired.value.length <= FEW ? wired.value.map((r) => r.id) : wired.value.slice(0, 1).map((r) => r.id),
+);
+watch(
+    open,
+    (ids) => {
+        store.open.value = ids.join(' ');
+        if (wired.value.some((r) => r.thin && ids.includes(r.id))) {
+            void store.reload();
+        }
+    },
+    { immediate: true },
+);
+/** The run that the hand is at, or the first that is shown. */
+const current = () =>
+    document.activeElement?.closest<HTMLElement>('[data-run]')?.dataset.run ??
+    wired.value.find((r) => open.value.includes(r.id))?.id ??
+    wired.value[0]?.id;
+const shown = ref<Shown>('light');
+const views: { id: Shown; name: string; key: string }[] = [
+    { id: 'light', name: 'Light', key: 'l' },
+    { id: 'volts', name: 'Volts', key: 'v' },
+    { id: 'amps', name: 'Amps', key: 'a' },
+    { id: 'colour', name: 'Colour', key: 'c' },
+];
+const pattern = (run: string | undefined, at: 'ends' | 'middle') =>
+    void change({ kind: 'FeedPattern', run, pattern: at });
+
+const limits = ref(false);
+/** The run that a proposal is shown for. */
+const proposed = ref('');
+/** A scene's dialog, and the scene in it. */
+const scening = ref(false);
+const edited = ref('');
+const beside = ref(false);
+const besides = ref<object | null>(null);
+const sceneName = computed(() => desk.value.wire?.scenes.find((s) => s.id === desk.value.wire?.scene)?.name ?? '');
+const PINS = [
+    { id: 'feeds', name: 'feeds' },
+    { id: 'cables', name: 'cables' },
+    { id: 'kit', name: 'kit' },
+];
+function pin(run: { id: string; pins: string[] }, what: string): void {
+    void change({
+        kind: 'PinRun',
+        run: run.id,
+        pins: run.pins.includes(what) ? run.pins.filter((p) => p !== what) : [...run.pins, what],
+    });
+}
+function compare(with_: object | null): void {
+    proposed.value = '';
+    besides.value = with_;
+    beside.value = true;
+}
+
+/** Goes to a feed, a cable's row or a run's ribbon. */
+async function go(place: string): Promise<void> {
+    const of = runs.value.find(
+        (r) => r.id === place || r.cables.some((c) => c.cable.id === place) || r.feeds.some((f) => f.id === place),
+    );
+    if (of && !open.value.includes(of.id)) {
+        open.value = [...open.value, of.id];
+    }
+    await nextTick();
+    const feed = runs.value.flatMap((r) => r.feeds).find((f) => f.id === place || f.cable?.id === place);
+    const field = document.querySelector<HTMLElement>(`[aria-label="Length of ${place.toUpperCase()} in metres"]`);
+    (
+        field ??
+        document.querySelector<HTMLElement>(
+            feed ? `[data-feed="${feed.id}"]` : of ? `[data-run="${of.id}"] [data-feed]` : '[data-feed]',
+        )
+    )?.focus();
+}
+/** The code on a label leads to its cable or unit. */
+onMounted(() => {
+    const place = window.location.hash.slice(1);
+    if (place) {
+        const run = runs.value.find((r) => r.supply?.id === place || r.controller?.id === place);
+        void go(run?.id ?? place);
+    }
+});
+const shortcuts = computed(() => [
+    ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
+    { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
+    { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
+    { key: 'p', what: 'Propose the cheapest wiring', act: () => (proposed.value = current() ?? '') },
+    { key: 't', what: 'Two layouts side by side', act: () => compare(null) },
+    { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
+    { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
+    {
+        key: 'r',
+        what: 'Go to the ribbon, to read along it',
+        act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus(),
+    },
+]);
+const things = computed(() => [
+    { what: 'Limits of the job', where: 'wire', act: () => (limits.value = true) },
+    ...wired.value.flatMap((r) => [
+        { what: 'Feed both ends', where: r.name, act: () => pattern(r.id, 'ends') },
+        { what: 'Feed the middle', where: r.name, act: () => pattern(r.id, 'middle') },
+    ]),
+]);
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts" :things="things" @go="go">
+        <p v-if="runs.length === 0" class="text-ink2">
+            There is no run yet. Type tape notes at Survey, then choose a strip at Kit.
+        </p>
+        <div v-else class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+            <div role="group" aria-label="Show along the run" class="flex gap-4">
+                <button
+                    v-for="v in views"
+                    :key="v.id"
+                    type="button"
+                    :aria-pressed="shown === v.id"
+                    :class="shown === v.id ? 'border-b-2 border-ember font-semibold' : 'text-ink2'"
+                    @click="shown = v.id"
+                >
+                    {{ v.name }}
+                </button>
+                <label class="text-ink2"
+                    >at
+                    <select
+                        class="pick"
+                        aria-label="Scene"
+                        :value="store.scene.value"
+                        @change="store.look(($event.target as HTMLSelectElement).value)"
+                    >
+                        <option value="">everything full</option>
+                        <option v-for="s in desk.wire?.scenes ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
+                    </select></label
+                >
+                <button
+                    v-if="desk.wire?.dimmed.length"
+                    type="button"
+                    class="text-ink2"
+                    @click="((edited = store.scene.value), (scening = true))"
+                >
+                    {{ store.scene.value ? 'Change it' : 'New scene' }}
+                </button>
+                <button type="button" class="text-ink2" @click="compare(null)">Side by side <kbd>T</kbd></button>
+                <button type="button" class="text-ink2" @click="limits = true">Limits <kbd>I</kbd></button>
+            </div>
+            <LightKey class="ml-auto" :colours="wired[0]?.colours ?? []" />
+        </div>
+        <RunOverview v-if="wired.length > 1" v-model:open="open" :runs="wired" :longest="longest" />
+        <article v-for="run in wired.filter((r) => open.includes(r.id))" :key="run.id" class="mb-6" :data-run="run.id">
+            <p v-if="run.thin" role="status">Its curves are on the way …</p>
+            <Ribbon
+                v-else
+                :run="run"
+                :longest="longest"
+                :shown="shown"
+                @add="change({ kind: 'AddFeed', run: run.id, at: $event })"
+                @aim="(feed, where) => preview({ kind: 'MoveFeed', feed, ...where })"
+                @move="(feed, where) => change({ kind: 'MoveFeed', feed, ...where })"
+                @remove="change({ kind: 'RemoveFeed', feed: $event })"
+            />
+            <div class="flex flex-wrap gap-3 pb-3">
+                <button type="button" class="quiet" @click="pattern(run.id, 'ends')">
+                    Feed both ends <kbd>B</kbd>
+                </button>
+                <button type="button" class="quiet" @click="pattern(run.id, 'middle')">
+                    Feed the middle <kbd>M</kbd>
+                </button>
+                <button type="button" class="quiet" @click="proposed = run.id">
+                    Propose the cheapest <kbd>P</kbd>
+                </button>
+                <button
+                    v-for="tap in run.taps"
+                    :key="tap.label"
+                    type="button"
+                    class="quiet"
+                    @click="change(tap.change as Payload)"
+                >
+                    {{ tap.label }}
+                </button>
+                <span class="flex items-center gap-3 text-[13px] text-ink2"
+                    >Keep from proposals
+                    <label v-for="p in PINS" :key="p.id" class="flex items-center gap-1"
+                        ><input
+                            type="checkbox"
+                            class="accent-ember"
+                            :checked="run.pins.includes(p.id)"
+                            @change="pin(run, p.id)"
+                        />{{ p.name }}</label
+                    >
+                </span>
+                <p class="text-[13px] leading-[30px] text-ink2">
+                    A pin moves by arrow keys or dragging and goes with Delete. A click on the ribbon feeds it there.
+                </p>
+            </div>
+            <CableTable
+                :run="run"
+                :options="desk.wire?.cables ?? []"
+                :joints="desk.wire?.joints ?? []"
+                :fuses="desk.wire?.fuses ?? []"
+            />
+        </article>
+        <SupplyTable
+            :supplies="desk.wire?.supplies ?? []"
+            :words="sceneName ? `in “${sceneName}”` : 'at everything full'"
+        />
+        <FixtureTable v-if="desk.wire" :wire="desk.wire" />
+        <p v-if="bare.length" class="border-t border-rule pt-2 text-ink2">
+            Without a strip yet: {{ bare.map((r) => `${r.name} ${r.length} m`).join(', ') }}.
+            <Link :href="`/jobs/${store.answer.value.job}/kit`" class="act">Choose at Kit</Link>
+        </p>
+        <ProposalBox :run="proposed" :runs="wired" @close="proposed = ''" @beside="compare" />
+        <BesideBox :open="beside" :proposed="besides" @close="beside = false" />
+        <SceneBox v-if="desk.wire" :open="scening" :scene="edited" :wire="desk.wire" @close="scening = false" />
+        <LimitsBox :open="limits" @close="limits = false" />
+    </JobFrame>
+</template>

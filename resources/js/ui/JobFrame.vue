@@ -1,0 +1,222 @@
+<script setup lang="ts">
+import { Head, Link, router } from '@inertiajs/vue3';
+import { computed, ref, watch } from 'vue';
+import { face, turnFace } from '@/lib/face';
+import { said } from '@/lib/clock';
+import { useKeys, type Shortcut } from '@/lib/keys';
+import { useScreen, type Payload } from '@/lib/screen';
+import { person } from '@/lib/person';
+import ConnectionNote from './ConnectionNote.vue';
+import EmberMark from './EmberMark.vue';
+import DialogBox from './DialogBox.vue';
+import FindBox, { type Doable } from './FindBox.vue';
+import HistoryBox from './HistoryBox.vue';
+import LedgerRow from './LedgerRow.vue';
+import SlateList from './SlateList.vue';
+import StageStrip from './StageStrip.vue';
+
+const props = withDefaults(defineProps<{ shortcuts?: Shortcut[]; things?: Doable[]; slate?: boolean }>(), {
+    shortcuts: () => [],
+    things: () => [],
+    slate: true,
+});
+const emit = defineEmits<{ go: [place: string] }>();
+const { desk, answer, status, message, over, stepOver, change, undo, redo } = useScreen();
+const shown = ref<'' | 'find' | 'keys' | 'history'>('');
+const user = computed(person);
+const time = computed(() => said(answer.value.keptAt, { hour: '2-digit', minute: '2-digit' }));
+const kept = computed(
+    () =>
+        ({
+            kept: `Kept ${time.value} · revision ${answer.value.revision}`,
+            keeping: 'Keeping …',
+            waiting: 'Not kept yet',
+        })[status.value],
+);
+
+const frameKeys = computed<Shortcut[]>(() => [
+    ...desk.value.stages.map((s) => ({
+        key: String(s.number),
+        what: s.name,
+        act: () => router.visit(`/jobs/${answer.value.job}/${s.id}`),
+    })),
+    { key: '/', what: 'Find or do', act: () => (shown.value = 'find') },
+    { key: '?', what: 'This list of keys', act: () => (shown.value = 'keys') },
+    { key: 'z', ctrl: true, shift: false, what: 'Undo', act: () => void undo() },
+    { key: 'z', ctrl: true, shift: true, what: 'Redo', act: () => void redo() },
+    { key: 'h', what: 'History', act: () => (shown.value = 'history') },
+    { key: 'd', what: 'Day or night', act: turnFace },
+    { key: 'j', what: 'All jobs', act: () => router.visit('/') },
+]);
+useKeys(() => [...props.shortcuts, ...frameKeys.value]);
+
+const doable = computed<Doable[]>(() => [
+    ...props.things,
+    ...desk.value.findings.flatMap((f) =>
+        f.fixes.map((fix) => ({ what: fix.label, where: f.title, act: () => void change(fix.change as Payload) })),
+    ),
+    ...desk.value.stages.map((s) => ({
+        what: s.name,
+        where: 'stage',
+        act: () => router.visit(`/jobs/${answer.value.job}/${s.id}`),
+    })),
+    ...(answer.value.undo ? [{ what: 'Undo', where: answer.value.undo, act: () => void undo() }] : []),
+    ...(answer.value.redo ? [{ what: 'Redo', where: answer.value.redo, act: () => void redo() }] : []),
+    { what: 'History', where: 'job', act: () => (shown.value = 'history') },
+    {
+        what: 'Export the job file',
+        where: 'job',
+        act: () => (window.location.href = `/jobs/${answer.value.job}/export`),
+    },
+    {
+        what: 'Export the circuit as SPICE',
+        where: 'job',
+        act: () => (window.location.href = `/jobs/${answer.value.job}/netlist`),
+    },
+    { what: 'Kit shelf', where: 'crew', act: () => router.visit('/shelf') },
+    { what: 'All jobs', where: 'home', act: () => router.visit('/') },
+    { what: 'Day or night', where: 'face', act: turnFace },
+]);
+const spoken = ref('');
+watch(status, (now) => (spoken.value = now === 'kept' ? 'Kept' : now === 'waiting' ? 'Not kept yet' : ''));
+</script>
+
+<template>
+    <Head :title="`${desk.stages.find((s) => s.id === desk.stage)?.name ?? ''} · ${desk.job}`" />
+    <div class="frame">
+        <header class="no-print flex items-center gap-4">
+            <Link href="/" aria-label="All jobs" class="shrink-0"><EmberMark /></Link>
+            <h1 class="truncate text-xl font-semibold">{{ desk.job }}</h1>
+            <span class="hidden truncate text-ink2 lg:inline">{{ desk.client }}</span>
+            <div class="ml-auto flex shrink-0 items-center gap-4 text-ink2">
+                <button
+                    type="button"
+                    class="hidden w-52 justify-between border-b border-ink3 py-1 text-left text-ink2 md:flex"
+                    @click="shown = 'find'"
+                >
+                    Find or do <kbd>/</kbd>
+                </button>
+                <button type="button" class="hidden sm:inline" :title="user?.name" @click="shown = 'history'">
+                    {{ kept }}
+                </button>
+                <span class="text-[13px] sm:hidden">{{
+                    { kept: 'Kept', keeping: 'Keeping', waiting: 'Not kept' }[status]
+                }}</span>
+                <button
+                    type="button"
+                    :disabled="!answer.undo"
+                    :title="answer.undo ?? 'Nothing to undo'"
+                    :class="{ 'opacity-50': !answer.undo }"
+                    @click="undo()"
+                >
+                    Undo <kbd class="hidden sm:inline">Ctrl Z</kbd>
+                </button>
+                <button
+                    type="button"
+                    :disabled="!answer.redo"
+                    :title="answer.redo ?? 'Nothing to redo'"
+                    :class="{ 'opacity-50': !answer.redo }"
+                    @click="redo()"
+                >
+                    Redo
+                </button>
+                <button type="button" @click="turnFace()">{{ face === 'day' ? 'Night' : 'Day' }}</button>
+                <button type="button" aria-label="Keys" @click="shown = 'keys'"><kbd>?</kbd></button>
+            </div>
+        </header>
+        <StageStrip class="no-print" :stages="desk.stages" :job="answer.job" :here="desk.stage" />
+        <ConnectionNote :job="answer.job" />
+        <p class="sr-only" role="status">{{ spoken }}</p>
+        <p v-if="message" role="alert" class="message no-print">
+            {{ message }}
+            <button v-if="over" type="button" class="act ml-2" @click="stepOver()">Step over “{{ over.words }}”</button>
+            <button
+                type="button"
+                class="act ml-2"
+                @click="
+                    message = '';
+                    over = null;
+                "
+            >
+                Understood
+            </button>
+        </p>
+        <div class="body" :class="{ withslate: slate }">
+            <main class="relative min-h-0 min-w-0 overflow-auto px-1 -mx-1"><slot /></main>
+            <SlateList v-if="slate" class="no-print slate" @go="emit('go', $event)" />
+        </div>
+        <slot name="ledger"><LedgerRow :figures="desk.ledger" /></slot>
+    </div>
+    <FindBox :open="shown === 'find'" :things="doable" @close="shown = ''" />
+    <HistoryBox :open="shown === 'history'" @close="shown = ''" />
+    <DialogBox :open="shown === 'keys'" title="Keys" reading @close="shown = ''">
+        <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+            <template v-for="key in [...shortcuts, ...frameKeys]" :key="key.what">
+                <dt>
+                    <kbd
+                        >{{ key.ctrl ? 'Ctrl ' : '' }}{{ key.shift ? 'Shift ' : ''
+                        }}{{ key.key === ' ' ? 'Space' : key.key.toUpperCase() }}</kbd
+                    >
+                </dt>
+                <dd>{{ key.what }}</dd>
+            </template>
+        </dl>
+    </DialogBox>
+</template>
+
+<style scoped>
+.frame {
+    display: flex;
+    flex-direction: column;
+    height: 100%;
+    padding: 0 24px;
+}
+header {
+    height: 52px;
+}
+.message {
+    margin-top: 8px;
+    padding: 6px 12px;
+    border-left: 4px solid var(--stop);
+    background: var(--sheet);
+}
+.body {
+    flex: 1;
+    min-height: 0;
+    display: grid;
+    padding-top: 12px;
+}
+.body.withslate {
+    grid-template-columns: minmax(0, 1fr) 292px;
+}
+.slate {
+    border-left: 1px solid var(--rule);
+    margin-left: 20px;
+    padding-left: 20px;
+}
+@media (max-width: 900px) {
+    .frame {
+        height: auto;
+        min-height: 100%;
+        padding: 0 12px;
+    }
+    .body,
+    .body.withslate {
+        display: block;
+    }
+    .slate {
+        border: 0;
+        margin: 16px 0 0;
+        padding: 0;
+    }
+}
+@media print {
+    .frame {
+        height: auto;
+        padding: 0;
+    }
+    .body {
+        display: block;
+    }
+}
+</style>
