@@ -94,7 +94,8 @@ final readonly class Restore
         foreach (self::KEPT as $table) {
             if (Schema::hasTable($table) && DB::table($table)->exists()) {
                 throw new InvalidInput(
-                    "“{$target}” is not empty: there are {$table} in it. A backup is restored into a database of its own; set DB_DATABASE to a new file. Nothing was changed.",
+                    "“{$target}” is not empty: there are {$table} in it. A backup is restored into a database of its " .
+                        'own; set DB_DATABASE to a new file. Nothing was changed.',
                 );
             }
         }

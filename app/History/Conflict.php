@@ -9,7 +9,10 @@ use RuntimeException;
 /** Somebody else changed the same thing meanwhile; both changes in words. */
 final class Conflict extends RuntimeException
 {
-    /** @param  array{kind: 'undo'|'redo', number: int, words: string}|null  $over  the change of one's own that cannot be taken back or done again, and can be stepped over */
+    /**
+     * @param  array{kind: 'undo'|'redo', number: int, words: string}|null  $over  the change of one's own that cannot
+     *     be taken back or done again, and can be stepped over
+     */
     private function __construct(
         string $message,
         public readonly string $yours,

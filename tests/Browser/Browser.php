@@ -19,7 +19,10 @@ final class Browser
     private ?string $script = null;
 
     /** Takes the place of the page's Date: real time goes on, from where EMBER_NOW put it. */
-    private const SHIFTED = '(() => { const by = %d, Real = Date; globalThis.Date = class Date extends Real { constructor(...of) { if (of.length) { super(...of); } else { super(Real.now() + by); } } static now() { return Real.now() + by; } }; })()';
+    private const SHIFTED =
+        '(() => { const by = %d, Real = Date; globalThis.Date = class Date extends Real { constructor(...of) ' .
+        '{ if (of.length) { super(...of); } else { super(Real.now() + by); } } static now() { return ' .
+        'Real.now() + by; } }; })()';
 
     private function __construct(
         public readonly RemoteWebDriver $driver,

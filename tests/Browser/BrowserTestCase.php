@@ -234,7 +234,13 @@ abstract class BrowserTestCase extends TestCase
         $driver = $this->browser()->driver;
         $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
         $result = $driver->executeAsyncScript(
-            'const done = arguments[arguments.length - 1]; const only = { resultTypes: ["violations"] }; const field = ".editor textarea"; const all = axe.run({ exclude: [["[data-headlessui-focus-guard]"], ["#nprogress"], [field]] }, only).then((a) => a.violations); const both = document.querySelector(field) ? all.then((a) => axe.run({ include: [[field]] }, { ...only, rules: { "color-contrast": { enabled: false } } }).then((b) => [...a, ...b.violations])) : all; both.then((found) => done(found.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.map((n) => n.html.slice(0, 160) + " " + n.failureSummary).join(" | "))))',
+            'const done = arguments[arguments.length - 1]; const only = { resultTypes: ["violations"] }; const ' .
+                'field = ".editor textarea"; const all = axe.run({ exclude: [["[data-headlessui-focus-guard]"], ' .
+                '["#nprogress"], [field]] }, only).then((a) => a.violations); const both = ' .
+                'document.querySelector(field) ? all.then((a) => axe.run({ include: [[field]] }, { ...only, rules: { ' .
+                '"color-contrast": { enabled: false } } }).then((b) => [...a, ...b.violations])) : all; ' .
+                'both.then((found) => done(found.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) ' .
+                '=> v.id + ": " + v.nodes.map((n) => n.html.slice(0, 160) + " " + n.failureSummary).join(" | "))))',
         );
         self::assertSame([], $result, "axe-core on {$screen}");
     }

@@ -7,12 +7,17 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverKeys as Key;
 
-/** From an empty job and the paper notes of a narrowboat cabin to a surveyed site, traced legs and a kit chosen for reasons: a phone for the survey, a desk for the kit. */
+/**
+ * From an empty job and the paper notes of a narrowboat cabin to a surveyed site, traced legs and a kit chosen for
+ * reasons: a phone for the survey, a desk for the kit.
+ */
 final class NarrowboatTest extends BrowserTestCase
 {
     private const CABIN =
-        "high 6 ft 3 in\ndamp\nstart bow door\n12 ft 8 in port, gap 1 ft 10 in at 4 ft 2 in window\nbox B1 side locker at 1 ft 6 in, 12x9x5 in, vented, hand\n" .
-        "right 6 ft 2 1/2 in\nright 12 ft 8 in star\nright 6 ft 2 1/2 in\nclose\nleg A B1 to port 2x2.5 9 ft 2 in, free\nleg B B1 to star 2x2.5 21 ft, free, guessed\nleg C B1 to bow 3x1.5, free";
+        "high 6 ft 3 in\ndamp\nstart bow door\n12 ft 8 in port, gap 1 ft 10 in at 4 ft 2 in window\nbox B1 " .
+        "side locker at 1 ft 6 in, 12x9x5 in, vented, hand\n" .
+        "right 6 ft 2 1/2 in\nright 12 ft 8 in star\nright 6 ft 2 1/2 in\nclose\nleg A B1 to port 2x2.5 9 ft " .
+        "2 in, free\nleg B B1 to star 2x2.5 21 ft, free, guessed\nleg C B1 to bow 3x1.5, free";
 
     public function test_the_cabin_is_surveyed_on_a_phone_and_its_kit_chosen_at_a_desk(): void
     {

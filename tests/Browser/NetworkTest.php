@@ -10,7 +10,9 @@ use Facebook\WebDriver\WebDriverBy;
 /** Networks that lie, phones that several people use, clocks that are wrong: no tick is lost, doubled or somebody else's. */
 final class NetworkTest extends BrowserTestCase
 {
-    private const STEPS = "return [...document.querySelectorAll('[data-step]')].filter((e) => !e.querySelector('input[type=checkbox]').checked).map((e) => e.dataset.step)";
+    private const STEPS =
+        "return [...document.querySelectorAll('[data-step]')].filter((e) => " .
+        "!e.querySelector('input[type=checkbox]').checked).map((e) => e.dataset.step)";
 
     private ?Hotspot $hotspot = null;
 

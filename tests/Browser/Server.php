@@ -55,7 +55,9 @@ final class Server
             throw new RuntimeException($migrate->getOutput() . $migrate->getErrorOutput());
         }
         $process = Process::fromShellCommandline(
-            "exec setsid php -d variables_order=EGPCS -d opcache.enable_cli=1 -d upload_max_filesize=24M -d post_max_size=25M -S 127.0.0.1:{$port} ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php",
+            'exec setsid php -d variables_order=EGPCS -d opcache.enable_cli=1 -d upload_max_filesize=24M -d ' .
+                "post_max_size=25M -S 127.0.0.1:{$port} " .
+                '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php',
             $root . '/public',
             $env,
             null,

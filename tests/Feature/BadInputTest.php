@@ -220,10 +220,15 @@ final class BadInputTest extends TestCase
     {
         $file = sys_get_temp_dir() . '/ember-large-' . bin2hex(random_bytes(4)) . '.jpg';
         $make =
-            '$i = imagecreatetruecolor(5000, 5000); for ($n = 0; $n < 4000; $n++) { imagefilledellipse($i, mt_rand(0, 5000), mt_rand(0, 5000), 60, 60, mt_rand(0, 0xffffff)); } imagejpeg($i, $argv[1], 98);';
+            '$i = imagecreatetruecolor(5000, 5000); for ($n = 0; $n < 4000; $n++) { imagefilledellipse($i, ' .
+            'mt_rand(0, 5000), mt_rand(0, 5000), 60, 60, mt_rand(0, 0xffffff)); } imagejpeg($i, $argv[1], 98);';
         (new Process(['php', '-d', 'memory_limit=-1', '-r', $make, $file]))->mustRun();
         $shrink =
-            'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $small = App\Photos\Shrink::of(file_get_contents($argv[1])); preg_match("/VmHWM:\s+(\d+)/", file_get_contents("/proc/self/status"), $most); echo json_encode([$small->width, $small->height, (int) $most[1]]);';
+            'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; ' .
+            '$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $small = ' .
+            'App\Photos\Shrink::of(file_get_contents($argv[1])); preg_match("/VmHWM:\s+(\d+)/", ' .
+            'file_get_contents("/proc/self/status"), $most); echo json_encode([$small->width, $small->height, ' .
+            '(int) $most[1]]);';
         $run = new Process(['php', '-r', $shrink, $file], dirname(__DIR__, 2));
         $run->mustRun();
         /** @var array{int, int, int} $said */

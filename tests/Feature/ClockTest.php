@@ -21,7 +21,8 @@ final class ClockTest extends TestCase
         $asks = [
             'app' => [
                 'php',
-                '/(?<!Clock::)\bnow\(\)|Carbon(Immutable)?::(now|today)|(?<!function )(?<![\w>:$])(time|date|mktime|strtotime)\(|new \\\\?DateTime(Immutable)?\(\s*\)|[\'"](today|tomorrow|yesterday)[\'"]/',
+                '/(?<!Clock::)\bnow\(\)|Carbon(Immutable)?::(now|today)|' .
+                '(?<!function )(?<![\w>:$])(time|date|mktime|strtotime)\(|new \\\\?DateTime(Immutable)?\(\s*\)|[\'"](today|tomorrow|yesterday)[\'"]/',
                 ['app/Time/Clock.php'],
             ],
             'core/src' => [
@@ -49,7 +50,7 @@ final class ClockTest extends TestCase
                 if (
                     preg_match("/\.({$endings})$/", $path) !== 1 ||
                     in_array($path, $allowed, true) ||
-                    str_ends_with($path, ".test.ts")
+                    str_ends_with($path, '.test.ts')
                 ) {
                     continue;
                 }
@@ -68,7 +69,11 @@ final class ClockTest extends TestCase
         self::assertSame([], $found);
     }
 
-    /** @return array<string, array{string, string, string}> moment in UTC, day and hour where the crew works: five hours behind UTC, four in summer time, which goes from the second Sunday of March to the first of November, 02:00 (tz database) */
+    /**
+     * @return array<string, array{string, string, string}> moment in UTC, day and hour where the crew works: five
+     *     hours behind UTC, four in summer time, which goes from the second Sunday of March to the first of November,
+     *     02:00 (tz database)
+     */
     public static function moments(): array
     {
         return [
@@ -96,7 +101,10 @@ final class ClockTest extends TestCase
     {
         $says = static function (string $env): array {
             $code =
-                'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $one = App\Time\Clock::milliseconds(); usleep(30000); echo json_encode([$one, App\Time\Clock::milliseconds(), time() * 1000]);';
+                'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; ' .
+                '$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $one = ' .
+                'App\Time\Clock::milliseconds(); usleep(30000); echo json_encode([$one, ' .
+                'App\Time\Clock::milliseconds(), time() * 1000]);';
             $run = new Process(['php', '-r', $code], base_path(), [
                 'APP_ENV' => $env,
                 'EMBER_NOW' => '2031-01-01T00:00:00+00:00',

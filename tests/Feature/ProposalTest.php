@@ -39,7 +39,8 @@ final class ProposalTest extends TestCase
         self::assertSame('', $said());
         $this->travel(1)->seconds();
         self::assertSame(
-            'Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “php artisan queue:work --sleep=0.2”; then it goes on by itself.',
+            'Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “php artisan ' .
+                'queue:work --sleep=0.2”; then it goes on by itself.',
             $said(),
         );
         // Behind another that is worked out, it is only later.

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Screens;
 
-use App\Screens\Stage;
 use App\Screens\Kit\Gauge;
 use App\Screens\Screen;
+use App\Screens\Stage;
 use App\Screens\Stages;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Engine;

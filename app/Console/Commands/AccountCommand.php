@@ -16,7 +16,10 @@ use Illuminate\Validation\Rules\Password;
 
 final class AccountCommand extends Command
 {
-    protected $signature = 'ember:account {name?} {email?} {--crew= : the crew, made when there is none of that name} {--password= : asked for when left out} {--close= : the address of somebody who leaves} {--reopen= : the address of somebody who is back}';
+    protected $signature =
+        'ember:account {name?} {email?} {--crew= : the crew, made when there is none of that name} ' .
+        '{--password= : asked for when left out} {--close= : the address of somebody who leaves} {--reopen= ' .
+        ': the address of somebody who is back}';
 
     protected $description = 'Make an account in a crew, close one, open one again';
 

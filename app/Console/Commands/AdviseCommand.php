@@ -14,7 +14,9 @@ final class AdviseCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:advise {file : a job file, - for standard input} {--keep=* : leave feeds, cables or kit as they are} {--job : print the job with the proposal taken} {--json : print the result as JSON}';
+    protected $signature =
+        'ember:advise {file : a job file, - for standard input} {--keep=* : leave feeds, cables or kit as ' .
+        'they are} {--job : print the job with the proposal taken} {--json : print the result as JSON}';
 
     protected $description = 'Propose the cheapest wiring that holds the limits, with reasons';
 

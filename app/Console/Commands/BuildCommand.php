@@ -18,7 +18,10 @@ final class BuildCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:build {file : a job file, - for standard input} {--visit=* : a visit as YYYY-MM-DD[:days[:people]], no days for as many as it takes; today with one person} {--weekends : work on Saturdays and Sundays too} {--json : print the result as JSON}';
+    protected $signature =
+        'ember:build {file : a job file, - for standard input} {--visit=* : a visit as ' .
+        'YYYY-MM-DD[:days[:people]], no days for as many as it takes; today with one person} {--weekends : ' .
+        'work on Saturdays and Sundays too} {--json : print the result as JSON}';
 
     protected $description = 'The plan of work as iCalendar, or with its reasons as JSON';
 

@@ -16,7 +16,10 @@ final class ExportCommand extends Command
     use PicksPhase;
     use ReadsJobFile;
 
-    protected $signature = 'ember:export {file? : a job file, - for standard input} {--job= : a stored job by its number, instead of a file} {--as=job : job or spice} {--scene= : spice of a scene, by its id or name} {--phase=1 : which phase of its dimming}';
+    protected $signature =
+        'ember:export {file? : a job file, - for standard input} {--job= : a stored job by its number, ' .
+        'instead of a file} {--as=job : job or spice} {--scene= : spice of a scene, by its id or name} ' .
+        '{--phase=1 : which phase of its dimming}';
 
     protected $description = 'Write a job as a job file or as a SPICE netlist';
 

@@ -17,7 +17,9 @@ final class PartsCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:parts {file : a job file, - for standard input} {--offcut=* : what lies in the van already, as KIT:METRES} {--json : print the result as JSON}';
+    protected $signature =
+        'ember:parts {file : a job file, - for standard input} {--offcut=* : what lies in the van already, ' .
+        'as KIT:METRES} {--json : print the result as JSON}';
 
     protected $description = 'Everything to buy, cut and bring, as CSV, or with the cut lists as JSON';
 

@@ -15,7 +15,9 @@ final class RehearseCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:rehearse {file : a job file, - for standard input} {--seed=1} {--hasty : reset once before any search} {--json : print the log as JSON}';
+    protected $signature =
+        'ember:rehearse {file : a job file, - for standard input} {--seed=1} {--hasty : reset once before ' .
+        'any search} {--json : print the log as JSON}';
 
     protected $description = 'Work the joins of a job through against the stand-ins';
 

@@ -26,7 +26,10 @@ final class SolveCommand extends Command
     use PicksPhase;
     use ReadsJobFile;
 
-    protected $signature = 'ember:solve {file : a job file, - for standard input} {--scene= : a scene by its id or name, instead of everything full} {--phase=1 : which phase of the dimming the volts are of} {--json : print the result as JSON}';
+    protected $signature =
+        'ember:solve {file : a job file, - for standard input} {--scene= : a scene by its id or name, ' .
+        'instead of everything full} {--phase=1 : which phase of the dimming the volts are of} {--json : ' .
+        'print the result as JSON}';
 
     protected $description = 'Solve the circuit of a job: volts, amps, light and findings';
 

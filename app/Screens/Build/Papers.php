@@ -14,7 +14,11 @@ use EmberDusk\Schedule\Timetable;
 /** The sheets that go along: a day sheet for each day of work, and the list to pack the van by. */
 final readonly class Papers
 {
-    /** @return list<array{day: string, people: int, end: string, rows: list<array{from: string, to: string, who: string, title: string, place: string, why: string, caution: string, minutes: int, note: string}>, tools: list<string>, parts: list<array{name: string, state: string}>}> */
+    /**
+     * @return list<array{day: string, people: int, end: string, rows: list<array{from: string, to: string,
+     *     who: string, title: string, place: string, why: string, caution: string, minutes: int, note: string}>,
+     *     tools: list<string>, parts: list<array{name: string, state: string}>}>
+     */
     public static function days(JobState $state): array
     {
         $remaining = $state->schedule()->remaining();
@@ -40,7 +44,8 @@ final readonly class Papers
     /**
      * Parts by the day on which they are first used, those that no step waits for last.
      *
-     * @return array{groups: list<array{day: string, parts: list<array{name: string, buy: string, state: string, for: string}>}>, tools: list<string>, offcuts: list<string>}
+     * @return array{groups: list<array{day: string, parts: list<array{name: string, buy: string, state: string,
+     *     for: string}>}>, tools: list<string>, offcuts: list<string>}
      */
     public static function van(JobState $state): array
     {

@@ -17,7 +17,9 @@ use EmberDusk\Values\Refusal;
 /** A trace in words: what to link, which end to touch, and in the end which end is which leg. Ends are numbered from 1. */
 final readonly class TraceScreen
 {
-    public const CAUTION = 'First isolate, lock off and prove dead; then disconnect every leg at both ends. A tester on a live leg can kill. Legs that carry mains are for a licensed person.';
+    public const CAUTION =
+        'First isolate, lock off and prove dead; then disconnect every leg at both ends. A tester on a live ' .
+        'leg can kill. Legs that carry mains are for a licensed person.';
 
     /**
      * The legs of a place that begin at one point, as they are traced.
@@ -40,7 +42,8 @@ final readonly class TraceScreen
         if ($legs === [] || array_filter($legs, static fn(TracedLeg $l): bool => $l->to !== null) === []) {
             throw InvalidInput::at(
                 '/near',
-                "No leg of {$place->name} goes from {$near} to a place that is known. Write them into the notes first, such as “leg A {$near} to window 3x2.5”.",
+                "No leg of {$place->name} goes from {$near} to a place that is known. Write them into the notes " .
+                    "first, such as “leg A {$near} to window 3x2.5”.",
             );
         }
         if (count($legs) > Tracer::MOST) {

@@ -132,7 +132,10 @@ final readonly class Island
         return new self($parts, $fixtures, $supplies, array_keys($controllers));
     }
 
-    /** @return array<string, true> ids of the supplies that a run hangs on: its own, those that cables to its feeds begin at, and what a repeater with one ground joins */
+    /**
+     * @return array<string, true> ids of the supplies that a run hangs on: its own, those that cables to its feeds
+     *     begin at, and what a repeater with one ground joins
+     */
     private static function feeding(Plan $plan, WiredRun $parts): array
     {
         $supplies = [(string) $parts->run->supply => true];

@@ -7,15 +7,16 @@ namespace EmberDusk\Costing;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\JointMinutes;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
-/** What the wiring of some runs costs, line by line, in hundredths of the smallest coin: units, cable rounded up to 0.1 m, fuses, joints by the hour's price. */
+/**
+ * What the wiring of some runs costs, line by line, in hundredths of the smallest coin: units, cable rounded up to
+ * 0.1 m, fuses, joints by the hour's price.
+ */
 final readonly class Bill
 {
-    /** Minutes a joint, one core each (common practice, no source). */
-    public const MINUTES = 6.0;
-
     private const COIN = 10_000;
 
     /**
@@ -89,7 +90,7 @@ final readonly class Bill
 
     public static function joints(Plan $plan, int $joints): int
     {
-        return $joints * (int) round(((self::COIN * self::MINUTES) / 60) * $plan->terms->hourRate);
+        return $joints * (int) round(((self::COIN * JointMinutes::SOLDERED) / 60) * $plan->terms->hourRate);
     }
 
     /** What it all comes to, with every line in its working. */
@@ -113,7 +114,7 @@ final readonly class Bill
             formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
             inputs: $inputs,
             assumption: 'Prices of the shelf; cable rounded up to 0.1 m; joints at ' .
-                self::MINUTES .
+                JointMinutes::SOLDERED .
                 ' minutes, an hour as the job says.',
             source: 'common practice, no source',
         );
@@ -133,7 +134,7 @@ final readonly class Bill
             inputs: [
                 new Input(
                     'c',
-                    'units, cable rounded up to 0.1 m, fuses, joints at ' . self::MINUTES . ' minutes',
+                    'units, cable rounded up to 0.1 m, fuses, joints at ' . JointMinutes::SOLDERED . ' minutes',
                     $value,
                     $plan->terms->currency,
                 ),

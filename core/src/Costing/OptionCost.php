@@ -7,6 +7,7 @@ namespace EmberDusk\Costing;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\JointMinutes;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
@@ -14,8 +15,6 @@ use EmberDusk\Values\Input;
 final readonly class OptionCost
 {
     /** Minutes of work (common practice, no source). */
-    private const JOINT = 6.0;
-
     private const METRE = 5.0;
 
     private const DEVICE = 15.0;
@@ -86,13 +85,16 @@ final readonly class OptionCost
     {
         return new Figure(
             label: 'Hours',
-            value: ($this->joints * self::JOINT + $this->metres * self::METRE + $this->devices * self::DEVICE) / 60,
+            value: ($this->joints * JointMinutes::SOLDERED +
+                $this->metres * self::METRE +
+                $this->devices * self::DEVICE) /
+                60,
             unit: 'h',
             decimals: 1,
             formula: '(J * j + L * m + D * d) / 60',
             inputs: [
                 new Input('J', 'joints', $this->joints, ''),
-                new Input('j', 'minutes a joint', self::JOINT, 'min'),
+                new Input('j', 'minutes a joint', JointMinutes::SOLDERED, 'min'),
                 new Input('L', 'strip to fix', $this->metres, 'm'),
                 new Input('m', 'minutes a metre', self::METRE, 'min'),
                 new Input('D', 'supplies and controllers', $this->devices, ''),

@@ -151,7 +151,8 @@ final readonly class Cautions
                 severity: Severity::Watch,
                 title: sprintf('The peak stays at %.1f A', $peak),
                 detail: sprintf(
-                    'Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. A limit by amps, or the first school, is safer.',
+                    'Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. ' .
+                        'A limit by amps, or the first school, is safer.',
                     $limit,
                 ),
                 place: $at,

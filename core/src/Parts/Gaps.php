@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
-/** A first guess where some pieces may be parted: whole ones as they are cut without them; then each into the smallest gap that holds it, or over the largest. */
+/**
+ * A first guess where some pieces may be parted: whole ones as they are cut without them; then each into the smallest
+ * gap that holds it, or over the largest.
+ */
 final readonly class Gaps
 {
     /**

@@ -30,7 +30,10 @@ final class Jointed
     /** @var array<string, array<int, int>> how many pieces are left by mm, longest first: whole ones and those that may be parted */
     private array $left;
 
-    /** @var list<array{int, list<array{int, int, int}>}> lengths, and of each piece in them its mm, the mm of the whole, and WHOLE, UNCUT or a number that the parts of one piece share */
+    /**
+     * @var list<array{int, list<array{int, int, int}>}> lengths, and of each piece in them its mm, the mm of the
+     *     whole, and WHOLE, UNCUT or a number that the parts of one piece share
+     */
     private array $filled = [];
 
     private int $looked = 0;
@@ -47,7 +50,8 @@ final class Jointed
      * @param  list<int>  $whole  mm
      * @param  list<int>  $parted  mm
      * @param  list<int>  $offcuts  mm
-     * @return array{list<array{int, list<array{int, int, int}>}>, int, int, bool} lengths with what is cut from them, as in $filled; how many are bought; joints; whether fewer of either are known to be impossible
+     * @return array{list<array{int, list<array{int, int, int}>}>, int, int, bool} lengths with what is cut from them,
+     *     as in $filled; how many are bought; joints; whether fewer of either are known to be impossible
      */
     public static function of(array $whole, array $parted, int $stock, array $offcuts): array
     {

@@ -161,7 +161,8 @@ final readonly class StockCut
      * @param  list<Piece>  $wanted
      * @param  list<int>  $offcuts
      * @param  callable(float): int  $units
-     * @return array{list<array{int, list<array{int, Piece}>}>, list<Piece>, list<Piece>, list<Piece>, list<int>} cut from offcuts already, whole, parted, too long; the offcuts that are left
+     * @return array{list<array{int, list<array{int, Piece}>}>, list<Piece>, list<Piece>, list<Piece>, list<int>} cut
+     *     from offcuts already, whole, parted, too long; the offcuts that are left
      */
     private static function sorted(array $wanted, int $stock, array $offcuts, callable $units): array
     {

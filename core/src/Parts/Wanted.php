@@ -33,7 +33,10 @@ final class Wanted
         'Sealing',
     ];
 
-    /** @var array<string, array{group: string, kit: KitSnapshot, count: float, unit: string, spares: bool, why: list<array{string, float}>, each: float, priced: float, runs: list<string>}> by shelf id */
+    /**
+     * @var array<string, array{group: string, kit: KitSnapshot, count: float, unit: string, spares: bool,
+     *     why: list<array{string, float}>, each: float, priced: float, runs: list<string>}> by shelf id
+     */
     private array $things = [];
 
     /** @var list<string> what is wanted and is on no shelf, by group, with the reason */

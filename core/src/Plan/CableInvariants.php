@@ -84,7 +84,8 @@ final readonly class CableInvariants
             Invariants::need(
                 $trunk || $tail || $lamp,
                 "/cables/{$n}/to",
-                "A cable goes from a run’s supply to its controller, from that to one of its feeds, or from a supply to fixtures, not from “{$cable->from}” to “{$cable->to}”.",
+                'A cable goes from a run’s supply to its controller, from that to one of its feeds, or from a supply ' .
+                    "to fixtures, not from “{$cable->from}” to “{$cable->to}”.",
             );
             Invariants::need(!isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
             $ends[$cable->to] = true;

@@ -12,7 +12,8 @@ final readonly class Space
     /**
      * @param  list<string>  $places  of the blocks' controllers
      * @param  list<KitSnapshot>  $supplies
-     * @param  list<array{list<KitSnapshot>, list<KitSnapshot>, list<list<FeedOption>>}>  $blocks  controllers, trunks (both empty for pixels), ways to feed each run
+     * @param  list<array{list<KitSnapshot>, list<KitSnapshot>, list<list<FeedOption>>}>  $blocks  controllers, trunks
+     *     (both empty for pixels), ways to feed each run
      * @param  list<list<int>>  $ranks  of every list, in the order supply, then by block controller, trunk, runs
      * @param  int  $base  rank of what the places come to
      */

@@ -18,7 +18,7 @@ final readonly class StepMinutes
         'cut' => 3.0,
         'profile' => 6.0,
         'stick' => 4.0,
-        'joints' => 6.0,
+        'joints' => JointMinutes::SOLDERED,
         'second' => 10.0,
         'seal' => 5.0,
         'diffuser' => 1.0,

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
-use EmberDusk\Kit\Connector;
 use EmberDusk\Parts\Fixings;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\JointMinutes;
 
 /**
  * The steps of one run after another: dry run, supply, cables, loose test, profile or sticking, joints, second test, sealing,
@@ -17,16 +16,6 @@ use EmberDusk\Rates\StepMinutes;
  */
 final class RunSteps
 {
-    /** Making joints of a kind, in words. */
-    private const JOINTS = [
-        'solder' => 'solder %d joints',
-        'crimp' => 'crimp %d joints',
-        'screw' => 'screw %d cores into terminals',
-        'lever' => 'put %d cores into lever terminals',
-        'plug' => 'plug %d joints together',
-        'clip' => 'clip %d joints on',
-    ];
-
     /** Silicone cures for a day. */
     private const CURE = 1440;
 
@@ -132,20 +121,19 @@ final class RunSteps
                 after: [$fixed],
             );
         }
-        [$joints, $minutes, $kinds] = $this->joints($run);
-        $soldered = in_array('solder', $kinds, true);
-        $verb = count($kinds) === 1 ? self::JOINTS[$kinds[0]] ?? 'make %d joints' : 'make %d joints';
-        if ($joints === 0) {
+        $joints = RunJoints::of($this->plan, $run, $this->joined[$run->id] ?? 0, $this->new[$run->id] ?? []);
+        $soldered = $joints->soldered();
+        if ($joints->count === 0) {
             $made = $fixed;
         } else {
             $made = $this->list->ofRun(
                 run: $run,
                 kind: 'joints',
-                title: sprintf($verb, $joints),
+                title: $joints->words(),
                 why: $soldered
                     ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.'
                     : 'Every core by its mark, then pulled at.',
-                units: $minutes / StepMinutes::MINUTES['joints'],
+                units: $joints->minutes / JointMinutes::SOLDERED,
                 people: 1,
                 tools: $soldered ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'],
                 caution: $soldered ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.',
@@ -273,27 +261,5 @@ final class RunSteps
         }
 
         return array_values(array_unique(array_map(fn(LaidCable $c): string => $this->laid[$c->id], $ways)));
-    }
-
-    /** @return array{int, float, list<string>} joints of one core at the run's own cables, between its sections and where its strip is joined, minutes for them, and what kinds they are of */
-    private function joints(Run $run): array
-    {
-        $cores = $this->plan->cores($run);
-        $count = 2 * $cores * count($this->plan->cutMarks($run)->jumps ?? []) + $cores * ($this->joined[$run->id] ?? 0);
-        $minutes = StepMinutes::MINUTES['joints'] * $count;
-        $kinds = $count > 0 ? ['solder' => true] : [];
-        foreach ($this->new[$run->id] ?? [] as $cable) {
-            $joint = $this->plan->kit[$cable->joint ?? '']->entry ?? null;
-            $ends = 2 * (isset($this->plan->feeds[$cable->to]) ? $cores : 2);
-            $count += $ends;
-            $minutes +=
-                $ends *
-                ($joint instanceof Connector
-                    ? $joint->minutes ?? StepMinutes::MINUTES['joints']
-                    : StepMinutes::MINUTES['joints']);
-            $kinds[$joint instanceof Connector ? $joint->joint : 'solder'] = true;
-        }
-
-        return [$count, $minutes, array_keys($kinds)];
     }
 }

@@ -34,7 +34,10 @@ final class Timetable
     /** @var array<int, int> from when each person is free */
     private array $free = [0, 0];
 
-    /** @var array<string, array{int, int, non-empty-list<int>, array<string, true>}> kept free for steps that were moved: from, to, people, and the steps before it, which may take that time */
+    /**
+     * @var array<string, array{int, int, non-empty-list<int>, array<string, true>}> kept free for steps that were
+     *     moved: from, to, people, and the steps before it, which may take that time
+     */
     private array $kept = [];
 
     /** @var array<string, int> by step, least first */

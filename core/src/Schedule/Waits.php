@@ -8,7 +8,9 @@ namespace EmberDusk\Schedule;
 final readonly class Waits
 {
     /**
-     * @return list<array{step: string, part: string, from: string, until: string, meanwhile: list<string>}> the step that cures, or the first that waits for a part; times of the clock; ids of the steps that are done in between
+     * @return list<array{step: string, part: string, from: string, until: string, meanwhile: list<string>}> the step
+     *     that cures, or the first that waits for a part; times of the clock; ids of the steps that are done in
+     *     between
      */
     public static function of(RemainingWork $remaining): array
     {

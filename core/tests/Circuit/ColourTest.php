@@ -12,7 +12,10 @@ use PHPUnit\Framework\TestCase;
 
 final class ColourTest extends TestCase
 {
-    /** sRGB white is D65: u' 0.1978, v' 0.4683; red u' 0.4507 v' 0.5229; green 0.1250 0.5625; blue 0.1754 0.1579 (IEC 61966-2-1 primaries turned to CIE 1976, from memory). */
+    /**
+     * sRGB white is D65: u' 0.1978, v' 0.4683; red u' 0.4507 v' 0.5229; green 0.1250 0.5625; blue 0.1754 0.1579 (IEC
+     * 61966-2-1 primaries turned to CIE 1976, from memory).
+     */
     public function test_white_and_primaries_lie_where_the_standard_puts_them(): void
     {
         foreach (

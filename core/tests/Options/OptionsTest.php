@@ -158,7 +158,10 @@ final class OptionsTest extends TestCase
         );
     }
 
-    /** Second school: 60 % of 172.8 W with 20 % to spare ask for 129.6 W, so 150 W will do where the first school takes 240; a step and a check come with it. */
+    /**
+     * Second school: 60 % of 172.8 W with 20 % to spare ask for 129.6 W, so 150 W will do where the first school
+     * takes 240; a step and a check come with it.
+     */
     public function test_the_second_supply_school_comes_with_a_step_and_a_check(): void
     {
         [$full, $capped] = self::cards(Demo::plan(), [], ['cap' => 0.6]);

@@ -34,7 +34,9 @@ final class CutListTest extends TestCase
         $n = count($pieces);
         $model =
             "param n := {$n}; param L := {$stock}; set I := 1..n; param w{I}; var y{I} binary; var x{I,I} binary;\n" .
-            "minimize used: sum{j in I} y[j];\ns.t. once{i in I}: sum{j in I: j <= i} x[i,j] = 1;\ns.t. room{j in I}: sum{i in I: j <= i} w[i]*x[i,j] <= L*y[j];\nsolve; printf \"RESULT %d\\n\", used;\ndata;\nparam w := " .
+            "minimize used: sum{j in I} y[j];\ns.t. once{i in I}: sum{j in I: j <= i} x[i,j] = 1;\ns.t. room{j " .
+            "in I}: sum{i in I: j <= i} w[i]*x[i,j] <= L*y[j];\nsolve; printf \"RESULT %d\\n\", " .
+            "used;\ndata;\nparam w := " .
             implode(' ', array_map(static fn(int $i): string => $i + 1 . ' ' . $pieces[$i], range(0, $n - 1))) .
             ";\nend;\n";
         $file = tempnam(sys_get_temp_dir(), 'ember-cut');
@@ -300,7 +302,8 @@ final class CutListTest extends TestCase
             ";\n" .
             "set I := 1..n; set B := 1..b; param w{I}; param L{B}; var x{I,B} >= 0, integer; var y{I,B} binary; var u{B} binary;\n" .
             "minimize cost: 1000*sum{j in B: j > o} u[j] + sum{i in I, j in B} y[i,j];\n" .
-            "s.t. all{i in I}: sum{j in B} x[i,j] = w[i];\ns.t. on{i in I, j in B}: x[i,j] <= min(w[i], L[j])*y[i,j];\ns.t. room{j in B}: sum{i in I} x[i,j] <= L[j]*u[j];\n" .
+            "s.t. all{i in I}: sum{j in B} x[i,j] = w[i];\ns.t. on{i in I, j in B}: x[i,j] <= min(w[i], " .
+            "L[j])*y[i,j];\ns.t. room{j in B}: sum{i in I} x[i,j] <= L[j]*u[j];\n" .
             "s.t. once{i in I: i <= k}: sum{j in B} y[i,j] = 1;\ns.t. next{j in B: j > o+1}: u[j] <= u[j-1];\n" .
             'solve; printf "RESULT %d %d\n", sum{j in B: j > o} u[j], sum{i in I, j in B} y[i,j] - n;' .
             "\ndata;\nparam w := " .

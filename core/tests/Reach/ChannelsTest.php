@@ -9,7 +9,10 @@ use PHPUnit\Framework\TestCase;
 
 final class ChannelsTest extends TestCase
 {
-    /** Centres of the published channel plans: Zigbee 11 is 2405 and 26 is 2480 MHz (IEEE 802.15.4); Wi-Fi 1, 6, 11 and 14 are 2412, 2437, 2462 and 2484 MHz (IEEE 802.11). */
+    /**
+     * Centres of the published channel plans: Zigbee 11 is 2405 and 26 is 2480 MHz (IEEE 802.15.4); Wi-Fi 1, 6, 11
+     * and 14 are 2412, 2437, 2462 and 2484 MHz (IEEE 802.11).
+     */
     public function test_centres_are_those_of_the_standards(): void
     {
         self::assertSame([2405.0, 2425.0, 2480.0], array_map(Channels::zigbee(...), [11, 15, 26]));

@@ -15,8 +15,10 @@ use PHPUnit\Framework\TestCase;
 final class SiteNotesTest extends TestCase
 {
     private const TEXT =
-        "# first look\nfloor -1; high 2,70;damp\nstart door\n 5.20  cove and shelf , gap 0.90 at 1.30 window # mind the sill\noutlet P1 left of the door at 0.40, circuit C2, key\n" .
-        "right 3.80 cove\nbox B1 loft, 40x30x12, vented, ladder\nbattery E1 stern, 6 of 8 V, 2 rows, 165Ah, want 12 V\nleg A B1 to window 3x2.5 6.00, wall, guessed\nleg B P1 to ? 2x14 awg, conduit\r\n" .
+        "# first look\nfloor -1; high 2,70;damp\nstart door\n 5.20  cove and shelf , gap 0.90 at 1.30 window " .
+        "# mind the sill\noutlet P1 left of the door at 0.40, circuit C2, key\n" .
+        "right 3.80 cove\nbox B1 loft, 40x30x12, vented, ladder\nbattery E1 stern, 6 of 8 V, 2 rows, 165Ah, " .
+        "want 12 V\nleg A B1 to window 3x2.5 6.00, wall, guessed\nleg B P1 to ? 2x14 awg, conduit\r\n" .
         "wifi 6 office\nhub ?  loft\nrun cove, profile, outdoors, mood light, up 2.55";
 
     public function test_every_kind_of_clause_is_read(): void

@@ -7,6 +7,10 @@ withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?
     up: false,
     right: false,
 });
+
+const PANEL =
+    'panel absolute z-30 w-96 whitespace-normal p-4 text-left max-sm:fixed max-sm:inset-x-3 max-sm:bottom-3 ' +
+    'max-sm:top-auto max-sm:mb-0 max-sm:w-auto';
 </script>
 
 <template>
@@ -20,10 +24,7 @@ withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?
             }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span
             ><span class="sr-only">, show its working</span>
         </PopoverButton>
-        <PopoverPanel
-            class="panel absolute z-30 w-96 whitespace-normal p-4 text-left max-sm:fixed max-sm:inset-x-3 max-sm:bottom-3 max-sm:top-auto max-sm:mb-0 max-sm:w-auto"
-            :class="[up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']"
-        >
+        <PopoverPanel :class="[PANEL, up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']">
             <h3 class="font-semibold">
                 {{ figure.label }}
             </h3>

@@ -19,7 +19,8 @@ final class SurveyPicturesTest extends TestCase
     {
         $sheet = SheetPicture::of(
             TapeNotes::read(
-                "start door\n4 cove, gap 1 at 2 window\nright 3\nbox B1 loft at 0.5\noutlet P1 desk\nup 0.8 cove\nleg A B1 to window 2x1.5\nleg B B1 to attic 2x1.5\nleg C roof to cellar 2x1.5",
+                "start door\n4 cove, gap 1 at 2 window\nright 3\nbox B1 loft at 0.5\noutlet P1 desk\nup 0.8 " .
+                    "cove\nleg A B1 to window 2x1.5\nleg B B1 to attic 2x1.5\nleg C roof to cellar 2x1.5",
             ),
             Length::METRIC,
         );

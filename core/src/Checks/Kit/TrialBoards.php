@@ -24,7 +24,8 @@ final readonly class TrialBoards
                     code: 'trial',
                     severity: Severity::Watch,
                     title: $kit->entry->name() . ' is for trying only',
-                    detail: 'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse protection, level shifter and capacitor.',
+                    detail: 'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse ' .
+                        'protection, level shifter and capacitor.',
                     place: new Place('kit', ''),
                     source: 'common practice, no source',
                     fixes: [new Fix('Do not count on it', ['kind' => 'SetOwned', 'kit' => $id, 'count' => 0])],

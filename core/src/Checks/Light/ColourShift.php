@@ -42,7 +42,8 @@ final readonly class ColourShift implements Check
                 code: 'colour-shift',
                 severity: Severity::Watch,
                 title: sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
-                detail: 'With every channel full, the place farthest from a feed has another tint than the one nearest: blue and green need more volts than red. More than 3 steps are seen.',
+                detail: 'With every channel full, the place farthest from a feed has another tint than the one nearest: blue ' .
+                    'and green need more volts than red. More than 3 steps are seen.',
                 place: new Place('wire', $case->run->id),
                 number: $shift,
                 limit: self::VISIBLE,

@@ -35,7 +35,8 @@ final readonly class PartFindings
                     code: 'currency',
                     severity: Severity::Watch,
                     title: "{$kit->entry->name()} is priced in {$foreign}",
-                    detail: "The job reckons in {$state->plan->terms->currency}, so it counts nothing in any sum. Give the job a rate for {$foreign}, or give the shelf a price in {$state->plan->terms->currency}.",
+                    detail: "The job reckons in {$state->plan->terms->currency}, so it counts nothing in any sum. Give the job a " .
+                        "rate for {$foreign}, or give the shelf a price in {$state->plan->terms->currency}.",
                     place: new Place('parts', $id),
                 );
             }

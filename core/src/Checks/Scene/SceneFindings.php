@@ -56,7 +56,8 @@ final readonly class SceneFindings
                         severity: Severity::Watch,
                         title: "{$state->plan->run($run)->name()} is uneven in “{$scene->name}”",
                         detail: sprintf(
-                            'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: in its on-time the whole current flows.',
+                            'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: ' .
+                                'in its on-time the whole current flows.',
                             $result->evenness(),
                             $full->evenness(),
                             $limit,

@@ -44,7 +44,8 @@ final readonly class BankFindings
                     code: 'unbalanced',
                     severity: Severity::Watch,
                     title: "A tap across {$bank->tap} of {$battery->blocks} blocks unbalances {$name}",
-                    detail: 'The tapped blocks are drained more and charged no better. Take the light from the whole bank through a converter, or move the tap round at each charge. ' .
+                    detail: 'The tapped blocks are drained more and charged no better. Take the light from the whole bank ' .
+                        'through a converter, or move the tap round at each charge. ' .
                         BankFindings::CAUTION,
                     place: $at,
                     source: 'common practice, no source',
@@ -112,7 +113,8 @@ final readonly class BankFindings
             severity: Severity::Watch,
             title: sprintf('%s has no tap at %g V', $name, $battery->wants ?? 0),
             detail: sprintf(
-                '%d blocks of %g V give %s V, never %g V. A converter must take %.1f to %.1f V. %s A plain series dropper does not regulate at the low current of a strip.',
+                '%d blocks of %g V give %s V, never %g V. A converter must take %.1f to %.1f V. %s A plain series ' .
+                    'dropper does not regulate at the low current of a strip.',
                 $battery->blocks,
                 $battery->blockVolts,
                 implode(

@@ -47,7 +47,8 @@ final readonly class PowerFindings
                     code: 'damp-outlet',
                     severity: Severity::Watch,
                     title: "{$outlet->spot->name} is in a damp place",
-                    detail: 'Work on mains is for a licensed person; residual-current protection and the tightness of the box are theirs to judge by local rules.',
+                    detail: 'Work on mains is for a licensed person; residual-current protection and the tightness of the box ' .
+                        'are theirs to judge by local rules.',
                     place: new Place('survey', "{$place->id}:{$outlet->spot->word->line}"),
                     source: 'local rules decide',
                 );

@@ -32,7 +32,8 @@ final readonly class Cap implements Check
                     100 * $run->cap,
                 ),
                 detail: sprintf(
-                    '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, bring everything to white and read the supply: on average at most %.1f A.',
+                    '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, bring ' .
+                        'everything to white and read the supply: on average at most %.1f A.',
                     $case->device($run->supply),
                     100 * $run->cap,
                     $amps,

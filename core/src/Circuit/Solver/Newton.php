@@ -113,7 +113,8 @@ final class Newton
                 throw NoSolution::at(
                     $points[0]->part,
                     sprintf(
-                        'Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. Thicker or shorter cable, more volts, or fewer fixtures.',
+                        'Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. ' .
+                            'Thicker or shorter cable, more volts, or fewer fixtures.',
                         strtoupper($points[0]->part),
                         (int) floor(100 * $newton->power),
                     ),

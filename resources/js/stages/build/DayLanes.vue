@@ -5,7 +5,10 @@ import { useWidth } from '@/lib/width';
 import type { BuildPicture, BuildSlot, Pin } from '@/types/generated/responses';
 import { hoursOf } from '@/lib/hours';
 
-/** Days one below the other, a lane for each person: steps at their time, those on the longest way with a heavy edge, curing hatched behind them. Arrows or a drag move one. */
+/**
+ * Days one below the other, a lane for each person: steps at their time, those on the longest way with a heavy edge,
+ * curing hatched behind them. Arrows or a drag move one.
+ */
 const props = defineProps<{ build: BuildPicture; chosen: string; aim: Pin | null; broken: boolean }>();
 const emit = defineEmits<{
     choose: [step: string];

@@ -31,6 +31,11 @@ const scale = computed(
     () => (width.value - LEFT - 1) / Math.max(props.cut.stock, ...props.cut.bars.map((b) => b.length)),
 );
 const offcuts = computed(() => props.cut.bars.filter((b) => b.offcut).length);
+/** A bar for whoever does not see it. */
+function inWords(bar: StockCut['bars'][number]): string {
+    const pieces = bar.pieces.map((p) => `${p.said} ${p.what}`).join(', ');
+    return pieces + (bar.left ? `, ${bar.leftSaid} left` : '') + (bar.offcut ? ', an offcut' : '');
+}
 </script>
 
 <template>
@@ -59,7 +64,7 @@ const offcuts = computed(() => props.cut.bars.filter((b) => b.offcut).length);
             :width="width"
             :height="rows.length * ROW"
             role="img"
-            :aria-label="`${cut.name}: ${cut.bars.map((b) => b.pieces.map((p) => `${p.said} ${p.what}`).join(', ') + (b.left ? `, ${b.leftSaid} left` : '') + (b.offcut ? ', an offcut' : '')).join('; ')}`"
+            :aria-label="`${cut.name}: ${cut.bars.map(inWords).join('; ')}`"
             class="block"
         >
             <defs>

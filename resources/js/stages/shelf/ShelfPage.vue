@@ -79,7 +79,9 @@ async function take(): Promise<void> {
     body.append('file', file);
     try {
         const taken = await ask<Taken>('POST', '/shelf/import', body);
-        said.value = `${file.name}: ${taken.new} new, ${taken.changed} changed, ${taken.same} as they were. Open jobs keep their copies until you take the new ones.`;
+        said.value =
+            `${file.name}: ${taken.new} new, ${taken.changed} changed, ${taken.same} as they were. ` +
+            'Open jobs keep their copies until you take the new ones.';
         message.value = '';
         await look();
     } catch (error) {

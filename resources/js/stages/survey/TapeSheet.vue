@@ -120,6 +120,11 @@ const roomy = computed(() => props.sheet.closed && metre.value * (extent.value.x
 const name = computed(() =>
     roomy.value ? { ...middle.value, anchor: 'middle' as const } : { x: 12, y: 34, anchor: 'start' as const },
 );
+/** An arrow at a corner, up or down a wall. */
+function arrow(climb: Sheet['climbs'][number]): string {
+    const [long, tip] = climb.down ? [18, 6] : [-18, -6];
+    return `M${px.value(climb.at[0] ?? 0) + 14},${py.value(climb.at[1] ?? 0)}v${long}m-4,${-tip}l4,${tip}l4,${-tip}`;
+}
 </script>
 
 <template>
@@ -217,12 +222,7 @@ const name = computed(() =>
                     </template>
                 </g>
                 <g v-for="climb in sheet.climbs" :key="`${climb.at}${climb.text}`" class="fig text-[12px]">
-                    <path
-                        :d="`M${px(climb.at[0] ?? 0) + 14},${py(climb.at[1] ?? 0)}v${climb.down ? 18 : -18}m-4,${climb.down ? -6 : 6}l4,${climb.down ? 6 : -6}l4,${climb.down ? -6 : 6}`"
-                        stroke="var(--ember)"
-                        stroke-width="2"
-                        fill="none"
-                    />
+                    <path :d="arrow(climb)" stroke="var(--ember)" stroke-width="2" fill="none" />
                     <text :x="px(climb.at[0] ?? 0) + 24" :y="py(climb.at[1] ?? 0) + (climb.down ? 16 : -8)">
                         {{ climb.down ? 'down' : 'up' }} {{ climb.text }}
                     </text>

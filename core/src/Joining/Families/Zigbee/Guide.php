@@ -85,7 +85,8 @@ final readonly class Guide
                     $closes,
                     'missed',
                     $device,
-                    "{$name} listened for {$profile->listens} s and did not confirm. Hold the hub nearer or check that the load is connected, then reset once more.",
+                    "{$name} listened for {$profile->listens} s and did not confirm. Hold the hub nearer or check that " .
+                        'the load is connected, then reset once more.',
                 );
             }
         }
