@@ -11,7 +11,7 @@ namespace EmberDusk\Circuit;
  */
 final readonly class Colour
 {
-    /** One SDCM step in u'v' (engineering.md 6; CIE TN 001, from memory). */
+    /** One SDCM step in u'v' (docs/model.md 6; CIE TN 001, from memory). */
     public const STEP = 0.0011;
 
     private function __construct(public float $x, public float $y, public float $z) {}

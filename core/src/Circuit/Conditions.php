@@ -9,7 +9,7 @@ use EmberDusk\Kit\Supply;
 /** What is assumed beside the plan: factors on strip rails and supply volts, and a feed that is open. */
 final readonly class Conditions
 {
-    /** How far rails and supplies may be off (engineering.md 5). */
+    /** How far rails and supplies may be off (docs/model.md 5). */
     private const RAIL = 0.1;
 
     private const SUPPLY = 0.01;

@@ -11,7 +11,7 @@ use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
 /**
- * The phases of an island's dimming (engineering.md 3): all controllers start their period together; with distinct duties
+ * The phases of an island's dimming (docs/model.md 3): all controllers start their period together; with distinct duties
  * d1 < d2 < …, phase j lasts d(j) - d(j-1) and channels with more than d(j-1) conduct; a last one carries standby loads.
  */
 final readonly class Phases

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 /**
- * A supply with its source resistance and its current limit (engineering.md 4):
+ * A supply with its source resistance and its current limit (docs/model.md 4):
  * y = (E - V)/Rs; I = y - max(0, y - L) - s ln(1 + exp(-|y - L|/s)), s = 0.01 L.
  */
 final readonly class Source

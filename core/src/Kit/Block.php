@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 
 /**
  * A battery block: volts by its name, ampere-hours, ohm inside. A bank of 12 V lies at 11.0, 12.6 and 14.4 V
- * (engineering.md 4, common practice, no source); other banks in proportion.
+ * (docs/model.md 4, common practice, no source); other banks in proportion.
  */
 final readonly class Block implements Powers
 {

@@ -45,7 +45,7 @@ final readonly class Controller implements Entry
         public bool $sharesChannels = false,
     ) {}
 
-    /** Ohm of a repeater's input, from + to each channel (engineering.md 3). */
+    /** Ohm of a repeater's input, from + to each channel (docs/model.md 3). */
     public const INPUT_OHMS = 10_000.0;
 
     public static function read(Fields $f): self

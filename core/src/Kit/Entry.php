@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Kit;
 
-/** One thing on the kit shelf. Every kind is a class of its own. */
+/** One thing on the kit shelf. Kinds that something is computed with are classes of their own; others are read as a {@see Thing}. */
 interface Entry
 {
     public function id(): string;

@@ -37,7 +37,7 @@ final readonly class Supply implements Powers
         $this->emf = $emf ?? $volts;
     }
 
-    /** Limit 1.1 and sustained overload 1.5 times the rating where the leaflet is silent (engineering.md 4 and 7). */
+    /** Limit 1.1 and sustained overload 1.5 times the rating where the leaflet is silent (docs/model.md 4 and 7). */
     public static function read(Fields $f): self
     {
         $rated = $f->number('ratedAmps', 0.01, 200);

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
 /**
- * The cheapest wiring of runs that holds every limit (engineering.md 8): feeds, cables, who shares a controller and a supply,
+ * The cheapest wiring of runs that holds every limit (docs/model.md 8): feeds, cables, who shares a controller and a supply,
  * which models, where they stand, fuses. Bounds are on cost only: lower volts at a hub can improve evenness.
  */
 final readonly class Planner

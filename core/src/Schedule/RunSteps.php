@@ -246,7 +246,7 @@ final class RunSteps
                 run: $run,
                 kind: 'cables',
                 title: 'lay cables, mark both ends',
-                why: 'Leads are marked first, on alternating sides of the strip.',
+                why: 'Mark the leads first: left, right, left along the strip.',
                 units: $metres,
                 people: 1,
                 tools: ['cutter', 'labels'],

@@ -13,7 +13,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A cable carries its load, also with another feed open (engineering.md 7; capacity as the conductor's own source says). */
+/** A cable carries its load, also with another feed open (docs/model.md 7; capacity as the conductor's own source says). */
 final readonly class CableCapacity implements Check
 {
     public function check(Judged $case): array

@@ -42,7 +42,7 @@ final readonly class Guard
         );
     }
 
-    /** The largest fuse on the shelf that protects so many amps of cable and holds 1.25 times the load (engineering.md 7). */
+    /** The largest fuse on the shelf that protects so many amps of cable and holds 1.25 times the load (docs/model.md 7). */
     public static function fuse(Judged $case, float $capacity, float $load): ?Fuse
     {
         return $case->smallest(

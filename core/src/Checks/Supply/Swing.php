@@ -12,7 +12,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** On a battery resistor-limited strip takes far more on charge than its label says; a regulator holds the volts (engineering.md 4). */
+/** On a battery resistor-limited strip takes far more on charge than its label says; a regulator holds the volts (docs/model.md 4). */
 final readonly class Swing implements Check
 {
     /** Times the nominal light that a strip stands for good (common practice, no source). */

@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit\Loads;
 use EmberDusk\Circuit\Load;
 
 /**
- * Pixels and strips with drivers (engineering.md 2): x = clamp((u - V0) / (Vfull - V0), 0, 1), I = In x² (3 - 2x).
+ * Pixels and strips with drivers (docs/model.md 2): x = clamp((u - V0) / (Vfull - V0), 0, 1), I = In x² (3 - 2x).
  *
  * Monotone, flat above full volts and below turn-on.
  */

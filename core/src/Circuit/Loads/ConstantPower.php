@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Loads;
 
 /**
- * A fixture with a converter (engineering.md 2): at least volts Vmin and up I = P/u; below, (P/Vmin) clamp((u - 0.9 Vmin)/(0.1 Vmin), 0, 1).
+ * A fixture with a converter (docs/model.md 2): at least volts Vmin and up I = P/u; below, (P/Vmin) clamp((u - 0.9 Vmin)/(0.1 Vmin), 0, 1).
  *
  * Not monotone: of the circuit's answers the one counts that is reached by raising P from nothing.
  */

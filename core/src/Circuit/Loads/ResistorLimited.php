@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit\Loads;
 use EmberDusk\Circuit\Load;
 
 /**
- * k LEDs in series with a resistor (engineering.md 2): u = k V(I) + R I, V(I) = Vs + nVT ln(I/I0 + 1),
+ * k LEDs in series with a resistor (docs/model.md 2): u = k V(I) + R I, V(I) = Vs + nVT ln(I/I0 + 1),
  * R = (Vnom - k Vled) / Inom. k = 0 is the resistor alone. Volts, amps, ohms.
  */
 final readonly class ResistorLimited implements Load

@@ -3,7 +3,7 @@ import { ask, inWords } from '@/lib/http';
 import type { ProposalState } from '@/types/generated/responses';
 
 /** Milliseconds between looks. */
-const LOOK = 250;
+const LOOK = 1000;
 
 /** Asks for a proposal, looks on while it is worked out, and can end it with the best so far. */
 export function useProposal(job: () => number) {

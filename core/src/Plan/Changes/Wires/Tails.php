@@ -15,7 +15,7 @@ final readonly class Tails
     /** Metres of the first tail until somebody measures. */
     private const FIRST = 1.0;
 
-    /** Run ends that lie within so many metres are one place to a cable (the seam's distance, engineering.md 6). */
+    /** Run ends that lie within so many metres are one place to a cable (the seam's distance, docs/model.md 6). */
     private const NEAR = 1.0;
 
     /**
