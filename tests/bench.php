@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Kit\Shelves;
 use App\Screens\Screen;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Solver\Newton;
@@ -18,8 +19,6 @@ use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\RemainingWork;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Schedule\Visit;
-use EmberDusk\Tests\Demo;
-use EmberDusk\Tests\FortyRuns;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
 use Tests\Browser\Server;
@@ -140,8 +139,9 @@ $row(
     'median of 20 over HTTP, warm, kept as a revision; at most 50 ms',
 );
 // The planner, cold: forty runs and three hundred metres, strips chosen and nothing else; then an edit on the job that it makes.
-$shelf = Demo::shelf();
-$forty = FortyRuns::plan($shelf);
+$fixture = static fn(string $name): string => (string) file_get_contents(__DIR__ . "/fixtures/bench/{$name}.json");
+$shelf = Shelves::ofFile(__DIR__ . '/fixtures/bench/shelf.json');
+$forty = JobFile::read($fixture('forty-runs'));
 $took = [];
 for ($n = 0; $n < 3; $n++) {
     $at = hrtime(true);
@@ -159,7 +159,7 @@ $row(
         100 * (1 - $proposal->bound / $proposal->cost()),
     ),
 );
-$file = JobFile::write($proposal->built($proposal->parts, $shelf));
+$file = $fixture('forty-runs-wired');
 $token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
 $client->post('/jobs/import', [
     'headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json'],
@@ -184,7 +184,7 @@ $row(
 // A crew with 500 jobs, fifty of them with forty runs.
 $large = (string) tempnam(sys_get_temp_dir(), 'ember-large');
 file_put_contents($large, $file);
-$server->script(__DIR__ . '/many-jobs.php', '497', dirname(__DIR__) . '/database/demo/job-observatory.json', $large);
+$server->script(__DIR__ . '/many-jobs.php', '497', __DIR__ . '/fixtures/bench/observatory.json', $large);
 $list = static fn(string $query): mixed => $client
     ->get("/?{$query}")
     ->getBody()
@@ -219,21 +219,22 @@ $row(
     ),
     'median of 20 over HTTP, kept; what would move is worked out when looked at; at most 300 ms',
 );
-$many = FortyRuns::plan($shelf, 5, 40);
+$many = JobFile::read($fixture('two-hundred-runs'));
 $row(
     'Kit of 200 runs',
     sprintf('%.0f ms', $timed(static fn() => Screen::of('kit', new JobState($many, [], $shelf, [])))),
     'median of 20, in the core; the most runs that a job takes',
 );
 // Parts and the plan of work.
-mt_srand(5);
-$pieces = array_map(static fn(): int => mt_rand(3, 38) * 50, range(1, 200));
+/** @var array{whole: list<int>, parted: list<int>} $cuts */
+$cuts = json_decode($fixture('pieces'), true);
+['whole' => $pieces, 'parted' => $parted] = $cuts;
 $row(
     'Cut list of 200 pieces',
     sprintf('%.2f s', $timed(static fn() => CutList::of($pieces, 2000)) / 1000),
     'median of 20, warm, lengths in steps of 50 mm; at most 1 s',
 );
-$whole = $proposal->built($proposal->parts, $shelf);
+$whole = JobFile::read($file);
 $row(
     'Parts of the 40-run job',
     sprintf('%.0f ms', $timed(static fn() => PartsList::of($whole, $shelf))),
@@ -264,7 +265,6 @@ $row(
     sprintf('%.2f s', $timed(static fn() => Move::of($remaining, new Pin((string) $last, '2026-12-21', 0))) / 1000),
     'median of 20, warm, both schedules and the soonest',
 );
-$parted = array_map(static fn(): int => mt_rand(8, 60) * 50, range(1, 12));
 $row(
     'Cut list of 24 pieces, 12 may be parted',
     sprintf('%.2f s', $timed(static fn() => Jointed::of(array_slice($pieces, 0, 12), $parted, 2000, [700])) / 1000),
@@ -277,7 +277,7 @@ $row(
     'median of 20 over HTTP, warm, all solved anew; at most 500 ms',
 );
 // A shelf of 5,000 entries.
-$entries = (array) json_decode((string) file_get_contents(__DIR__ . '/../database/demo/shelf.json'), true)['entries'];
+$entries = (array) json_decode($fixture('shelf'), true)['entries'];
 $many = [];
 for ($n = 0; count($many) < 5000 - count($entries); $n++) {
     $many[] = ['id' => "more-{$n}"] + $entries[$n % count($entries)];
@@ -303,7 +303,7 @@ foreach (['24 v tunable', 'mm² 3 cores', 'nothing like this'] as $find) {
 $server->stop();
 
 // The solver alone.
-$plan = JobFile::read((string) file_get_contents(__DIR__ . '/../database/demo/job-observatory.json'));
+$plan = JobFile::read($fixture('observatory'));
 $times = [];
 $rounds = 0;
 for ($n = 0; $n < 25; $n++) {

@@ -94,6 +94,24 @@ final class LayeringTest extends TestCase
         self::assertGreaterThan(8, $seen);
     }
 
+    /** The core and its tests run without the application. */
+    public function test_the_cores_tests_ask_nothing_of_the_application(): void
+    {
+        $tests = new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator(__DIR__, RecursiveDirectoryIterator::SKIP_DOTS),
+        );
+        $seen = 0;
+        foreach ($tests as $file) {
+            if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
+                $seen++;
+                foreach (self::names($file) as $name) {
+                    self::assertNotSame('App', explode('\\', $name)[0], "{$file->getFilename()} uses {$name}");
+                }
+            }
+        }
+        self::assertGreaterThan(50, $seen);
+    }
+
     public function test_no_source_file_is_longer_than_three_hundred_lines(): void
     {
         foreach (self::files() as $file) {
