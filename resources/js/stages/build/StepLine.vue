@@ -59,9 +59,10 @@ function move(form: HTMLFormElement): void {
                 :aria-expanded="open"
                 @click="emit('choose')"
             >
-                {{ step.title }}
-            </button>
-            <span class="text-ink2">{{ step.place }}{{ (atTime?.people.length ?? 0) > 1 ? ', two people' : '' }}</span>
+                {{ step.title }}</button>{{ ' '
+            }}<span class="text-ink2"
+                >{{ step.place }}{{ (atTime?.people.length ?? 0) > 1 ? ', two people' : '' }}</span
+            >
             <span v-if="atTime?.critical" class="ml-2 text-[12px] text-ember">delays the end</span>
             <span v-if="pinned" class="ml-2 text-[12px] text-dusk">moved here</span>
             <span v-if="waiting" class="ml-2 text-[12px] text-watch">waits for a signal</span>
@@ -144,8 +145,8 @@ function move(form: HTMLFormElement): void {
                 ></template
             >
             <template v-else
-                >about <FigureText :figure="step.work" right />
-                <span v-if="step.work.range" class="block text-[12px]"
+                >about <FigureText :figure="step.work" right />{{ ' '
+                }}<span v-if="step.work.range" class="block text-[12px]"
                     >{{ step.work.range[0] }} to {{ step.work.range[1]
                     }}{{ step.timed ? `, from ${step.timed} of yours` : '' }}</span
                 ></template

@@ -52,8 +52,8 @@ const window = {
             <b>Caution.</b> {{ step.caution }}
         </p>
         <p v-if="left !== null && left > 0" class="mt-2" aria-live="off">
-            <span class="fig text-[44px] leading-[52px] text-ember">{{ left.toFixed(1) }}</span>
-            <span class="text-ink2">s {{ window[step.kind] }}</span>
+            <span class="fig text-[44px] leading-[52px] text-ember">{{ left.toFixed(1) }}</span>{{ ' '
+            }}<span class="text-ink2">s {{ window[step.kind] }}</span>
         </p>
         <p v-else-if="left !== null" class="mt-2 text-[20px] text-watch">The window is over</p>
         <figure v-if="step.expect" class="mt-3">

@@ -58,8 +58,8 @@ const own = (kit: string, count: number) => change({ kind: 'SetOwned', kit, coun
         /></label>
         <ul>
             <li v-for="entry in found" :key="entry.id" class="flex justify-between gap-3 border-b border-rule2 py-1">
-                <span>{{ entry.name }}</span>
-                <button
+                <span>{{ entry.name }}</span>{{ ' '
+                }}<button
                     type="button"
                     class="act shrink-0"
                     @click="own(entry.id, (owned.find((o) => o.kit === entry.id)?.count ?? 0) + 1)"

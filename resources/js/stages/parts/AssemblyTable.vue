@@ -57,8 +57,9 @@ function choices(row: MakingRow): { field: Field; label: string; of: [string, st
             class="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b border-rule2 py-1.5 text-[13px]"
         >
             <span class="w-full"
-                ><b class="font-semibold">{{ row.name }}</b>
-                <span class="text-ink2"
+                ><b class="font-semibold">{{ row.name }}</b
+                >{{ ' '
+                }}<span class="text-ink2"
                     >{{ row.place }}{{ row.inProfile ? '' : ', without profile: that is said at Survey' }}</span
                 ></span
             >

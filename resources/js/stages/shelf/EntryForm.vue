@@ -90,8 +90,8 @@ const update = (use: Use) =>
                 :class="{ 'text-stop': at.startsWith(field.key) }"
             >
                 <span
-                    >{{ field.label }}<span v-if="field.required" class="text-ink2"> *</span>
-                    <span class="text-[12px] text-ink2">{{
+                    >{{ field.label }}<span v-if="field.required" class="text-ink2"> *</span>{{ ' '
+                    }}<span class="text-[12px] text-ink2">{{
                         [field.unit, field.hint].filter(Boolean).join(', ')
                     }}</span></span
                 >
@@ -142,8 +142,8 @@ const update = (use: Use) =>
         <p v-if="uses.total === 0" class="mt-1 text-ink2">None.</p>
         <div v-for="use in uses.jobs" :key="use.job" class="border-b border-rule2 py-2">
             <p class="flex justify-between gap-3">
-                <a :href="`/jobs/${use.job}/kit`" class="font-semibold hover:underline">{{ use.name }}</a>
-                <span class="text-ink2">{{ use.moved ? 'holds an older copy' : 'holds it as it is' }}</span>
+                <a :href="`/jobs/${use.job}/kit`" class="font-semibold hover:underline">{{ use.name }}</a>{{ ' '
+                }}<span class="text-ink2">{{ use.moved ? 'holds an older copy' : 'holds it as it is' }}</span>
             </p>
             <p v-if="use.moved && !shifts[use.job]">
                 <button type="button" class="act mt-1" :disabled="busy" @click="look(use)">

@@ -129,8 +129,7 @@ useKeys(() => [
                     v-model="words"
                     class="w-full bg-transparent py-1 text-ink outline-none"
                     placeholder="24 V tunable, 2 x 1.5, hub …"
-                />
-                <kbd>/</kbd></label
+                />{{ ' ' }}<kbd>/</kbd></label
             >
             <Link href="/" class="ml-auto text-ink2">All jobs</Link>
             <button type="button" class="text-ink2" @click="turnFace()">{{ face === 'day' ? 'Night' : 'Day' }}</button>
@@ -191,9 +190,10 @@ useKeys(() => [
                     Nothing on the shelf has all these words. Take one out, or make a new entry.
                 </p>
                 <p v-if="found.pages > 1" class="flex gap-4 pt-2 text-ink2">
-                    <button type="button" class="act" :disabled="page === 1" @click="page--">before</button>
-                    <span class="fig">{{ page }} of {{ found.pages }}</span>
-                    <button type="button" class="act" :disabled="page === found.pages" @click="page++">next</button>
+                    <button type="button" class="act" :disabled="page === 1" @click="page--">before</button>{{ ' '
+                    }}<span class="fig">{{ page }} of {{ found.pages }}</span
+                    >{{ ' '
+                    }}<button type="button" class="act" :disabled="page === found.pages" @click="page++">next</button>
                 </p>
             </section>
             <section aria-label="Entry" class="relative min-h-0 overflow-y-auto py-4" tabindex="-1">

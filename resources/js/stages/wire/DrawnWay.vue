@@ -40,8 +40,9 @@ const emit = defineEmits<{ repair: [change: object] }>();
             </tbody>
         </table>
         <p v-if="drawn.repair" class="mt-1">
-            Cheapest single change that mends it: {{ drawn.repair.label }}, <FigureText :figure="drawn.repair.cost" />
-            <button type="button" class="act ml-2" @click="emit('repair', drawn.repair.change)">Mend it so</button>
+            Cheapest single change that mends it: {{ drawn.repair.label }}, <FigureText :figure="drawn.repair.cost" />{{
+                ' '
+            }}<button type="button" class="act ml-2" @click="emit('repair', drawn.repair.change)">Mend it so</button>
         </p>
         <p v-else-if="drawn.broken.length" class="mt-1">No single change mends it.</p>
     </section>

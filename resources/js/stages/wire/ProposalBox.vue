@@ -123,8 +123,8 @@ async function take(payload: object): Promise<void> {
                     </p>
                 </section>
                 <p v-if="proposal.nearest && proposal.clashes.length">
-                    <button type="button" class="act" @click="take(proposal.nearest.take)">Take the nearest</button>
-                    <FigureText :figure="proposal.nearest.cost" />
+                    <button type="button" class="act" @click="take(proposal.nearest.take)">Take the nearest</button
+                    >{{ ' ' }}<FigureText :figure="proposal.nearest.cost" />
                 </p>
                 <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
                 <section v-if="proposal.cheaper.length">
@@ -144,8 +144,8 @@ async function take(payload: object): Promise<void> {
                         <b class="font-semibold">{{ other.name }}</b>
                         <template v-if="other.same">: the same</template>
                         <template v-else
-                            ><ProposedWay :way="other.way" short />
-                            <button type="button" class="act" @click="take(other.way.take)">
+                            ><ProposedWay :way="other.way" short />{{ ' '
+                            }}<button type="button" class="act" @click="take(other.way.take)">
                                 Take the {{ other.name }}
                             </button></template
                         >

@@ -67,8 +67,8 @@ function toggle(id: string): void {
                     <td class="text-right"><FigureText v-if="run.load" :figure="run.load" right /></td>
                     <td class="w-32 text-right">
                         <template v-if="run.evenness"
-                            ><span class="text-[12px] text-ink2">even</span>
-                            <FigureText :figure="run.evenness" right /></template
+                            ><span class="text-[12px] text-ink2">even</span>{{ ' '
+                            }}<FigureText :figure="run.evenness" right /></template
                         ><span v-else class="text-ink2">not solved</span>
                     </td>
                 </tr>
