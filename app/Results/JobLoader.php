@@ -59,7 +59,8 @@ final readonly class JobLoader
 
     /**
      * @param  list<string>  $open  runs that are shown large
-     * @return array<string, mixed> as in app/Screens/screen.json, $defs/answer
+     * @return array{desk: array<string, mixed>, job: int, revision: int, keptAt: string, undo: string|null, redo: string|null} as in
+     *     app/Screens/screen.json, $defs/answer
      */
     public function answer(
         Job $job,

@@ -6,7 +6,9 @@
             <div class="head">
                 <h1>{{ \Illuminate\Support\Carbon::parse($day['day'])->format('l j F Y') }}</h1>
                 <b>{{ $job }}</b><br>
-                <span class="small">day {{ $n + 1 }} of {{ count($days) }} · {{ $day['people'] === 1 ? 'one person' : 'two people' }} · until about {{ $day['end'] }}</span>
+                <span class="small">day {{ $n + 1 }} of {{ count($days) }}
+                    · {{ $day['people'] === 1 ? 'one person' : 'two people' }}
+                    · until about {{ $day['end'] }}</span>
             </div>
             <table>
                 <tr><th></th><th>When</th><th>Who</th><th>What</th><th class="right">Minutes</th></tr>

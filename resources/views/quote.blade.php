@@ -29,15 +29,25 @@
     <table>
         <tr><th>What</th><th class="right">How many</th><th class="right">{{ $terms->currency }}</th></tr>
         @foreach ($quote->lines as $line)
-            <tr><td>{{ $line['what'] }}</td><td class="right">{{ $line['count'] }}</td><td class="right">{{ \EmberDusk\Costing\Quote::money($line['cents']) }}</td></tr>
+            <tr>
+                <td>{{ $line['what'] }}</td>
+                <td class="right">{{ $line['count'] }}</td>
+                <td class="right">{{ \EmberDusk\Costing\Quote::money($line['cents']) }}</td></tr>
         @endforeach
         <tr class="sum"><td></td><td class="right">net</td><td class="right">{{ \EmberDusk\Costing\Quote::money($quote->net) }}</td></tr>
-        <tr class="sum"><td></td><td class="right">tax {{ round(100 * $terms->tax, 2) }} %</td><td class="right">{{ \EmberDusk\Costing\Quote::money($quote->tax) }}</td></tr>
-        <tr class="total"><td></td><td class="right">in all</td><td class="right">{{ \EmberDusk\Costing\Quote::money($quote->total) }}</td></tr>
+        <tr class="sum">
+            <td></td>
+            <td class="right">tax {{ round(100 * $terms->tax, 2) }} %</td>
+            <td class="right">{{ \EmberDusk\Costing\Quote::money($quote->tax) }}</td></tr>
+        <tr class="total">
+            <td></td>
+            <td class="right">in all</td>
+            <td class="right">{{ \EmberDusk\Costing\Quote::money($quote->total) }}</td></tr>
     </table>
     @if ($quote->unpriced !== [])
         <p class="small">Not in the sum, no price yet: {{ implode(', ', $quote->unpriced) }}.</p>
     @endif
-    <p class="caution">Work on mains is done by a licensed person and is not in this sum; local codes decide what it takes. Times are estimates from lengths and joints.</p>
+    <p class="caution">Work on mains is done by a licensed person and is not in this sum; local codes decide what it takes.
+        Times are estimates from lengths and joints.</p>
 </body>
 </html>

@@ -24,26 +24,54 @@
 <body>
     <div class="head">
         <h1>{{ $sheet['job'] }}</h1>
-        <span class="small">{{ $sheet['client'] }} · revision {{ $sheet['revision'] }} · engine {{ $sheet['engine'] }} · printed {{ $sheet['printed'] }}</span>
+        <span class="small">{{ $sheet['client'] }}
+            · revision {{ $sheet['revision'] }}
+            · engine {{ $sheet['engine'] }}
+            · printed {{ $sheet['printed'] }}</span>
     </div>
     @foreach ($sheet['runs'] as $run)
         <h2>{{ $run['name'] }}, {{ $run['place'] }}</h2>
         <table>
-            <tr><th>Said as</th><td>{{ $run['light'] === null ? 'not named yet' : '“'.$run['light'].'” in '.$run['room'] }}</td><th>Strip</th><td>{{ $run['strip'] ?? 'not chosen' }}, {{ $run['length'] }}</td></tr>
-            <tr><th>Supply</th><td>{{ $run['supply'] ?? 'not chosen' }}</td><th>Controller</th><td>{{ $run['controller'] ?? 'not chosen' }}</td></tr>
+            <tr>
+                <th>Said as</th>
+                <td>{{ $run['light'] === null ? 'not named yet' : '“'.$run['light'].'” in '.$run['room'] }}</td>
+                <th>Strip</th>
+                <td>{{ $run['strip'] ?? 'not chosen' }}, {{ $run['length'] }}</td></tr>
+            <tr>
+                <th>Supply</th>
+                <td>{{ $run['supply'] ?? 'not chosen' }}</td>
+                <th>Controller</th>
+                <td>{{ $run['controller'] ?? 'not chosen' }}</td></tr>
         </table>
         <h3>Feeds and cables</h3>
         <table>
-            <tr><th>Cable</th><th>Way</th><th>Kind</th><th class="right">Length</th><th class="right">Core</th><th class="right">Lost</th><th class="right">At the strip</th></tr>
+            <tr>
+                <th>Cable</th>
+                <th>Way</th>
+                <th>Kind</th>
+                <th class="right">Length</th>
+                <th class="right">Core</th>
+                <th class="right">Lost</th>
+                <th class="right">At the strip</th></tr>
             @foreach ($run['cables'] as $cable)
-                <tr><td><b>{{ $cable['id'] }}</b></td><td>{{ $cable['way'] }}</td><td>{{ $cable['kit'] }}</td><td class="right">{{ $cable['length'] }}</td><td class="right">{{ $cable['amps'] }}</td><td class="right">{{ $cable['drop'] }}</td><td class="right">{{ $cable['volts'] }}</td></tr>
+                <tr>
+                    <td><b>{{ $cable['id'] }}</b></td>
+                    <td>{{ $cable['way'] }}</td>
+                    <td>{{ $cable['kit'] }}</td>
+                    <td class="right">{{ $cable['length'] }}</td>
+                    <td class="right">{{ $cable['amps'] }}</td>
+                    <td class="right">{{ $cable['drop'] }}</td>
+                    <td class="right">{{ $cable['volts'] }}</td></tr>
             @endforeach
         </table>
         @if ($run['figures'] !== [])
             <h3>Predicted, everything full</h3>
             <table>
                 @foreach ($run['figures'] as $figure)
-                    <tr><td>{{ $figure['label'] }}</td><td class="right"><b>{{ $figure['text'] }}</b> {{ $figure['unit'] }}</td><td class="small">{{ $figure['range'] === null ? '' : 'may lie from '.$figure['range'][0].' to '.$figure['range'][1] }}</td></tr>
+                    <tr>
+                        <td>{{ $figure['label'] }}</td>
+                        <td class="right"><b>{{ $figure['text'] }}</b> {{ $figure['unit'] }}</td>
+                        <td class="small">{{ $figure['range'] === null ? '' : 'may lie from '.$figure['range'][0].' to '.$figure['range'][1] }}</td></tr>
                 @endforeach
             </table>
         @endif
@@ -51,7 +79,10 @@
         <div>{{ $run['reset'] ?? 'No controller chosen.' }}</div>
     @endforeach
     <h2>Join record{{ $sheet['joined'] === null ? '' : ', '.$sheet['joined'] }}</h2>
-    <div class="small">{{ $sheet['hub'] === null ? 'No hub chosen.' : 'Hub: '.$sheet['hub'].'.' }} Run against stand-ins; the joins on site follow the same order.</div>
+    <div class="small">
+        {{ $sheet['hub'] === null ? 'No hub chosen.' : 'Hub: '.$sheet['hub'].'.' }}
+        Run against stand-ins; the joins on site follow the same order.
+    </div>
     @if ($sheet['join'] === [])
         <div>Nothing has been joined yet.</div>
     @else

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\History\Revisions;
 use App\Models\Job;
 use App\Models\User;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -292,5 +294,35 @@ final class EditTest extends TestCase
             $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage={$stage}"));
         }
         $this->get("/jobs/{$this->job->id}/attic")->assertNotFound();
+    }
+
+    public function test_an_edit_answers_with_the_runs_that_it_changed_and_a_page_puts_them_together(): void
+    {
+        $whole = JobFile::read(Demo::file('observatory'));
+        $job = (new Revisions())->begin($this->job->crew, null, $whole, 'Begun');
+        $url = "/jobs/{$job->id}";
+        $all = $this->answer($this->getJson("{$url}/state?stage=wire"))['desk']['wire'];
+        self::assertGreaterThan(1, count($all['runs']));
+        self::assertSame($all['order'], array_column($all['runs'], 'id'));
+        $known = implode(' ', array_map(static fn(array $r): string => "{$r['id']}:{$r['hash']}", $all['runs']));
+        $change = ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 3];
+        $body = ['stage' => 'wire', 'base' => $job->newest()->number, 'known' => $known, 'change' => $change];
+
+        $preview = $this->postJson("{$url}/preview", $body)
+            ->assertOk()
+            ->json('desk.wire');
+        self::assertSame(['cove'], array_column($preview['runs'], 'id'));
+        $edited = $this->answer($this->postJson("{$url}/change", $body))['desk']['wire'];
+        self::assertSame(['cove'], array_column($edited['runs'], 'id'), 'only what changed is sent');
+        self::assertSame($all['order'], $edited['order']);
+
+        $together = array_column($edited['runs'], null, 'id') + array_column($all['runs'], null, 'id');
+        $now = $this->answer($this->getJson("{$url}/state?stage=wire"))['desk']['wire'];
+        self::assertSame($now['runs'], array_map(static fn(string $id): array => $together[$id], $now['order']));
+
+        // What a page has from before counts as not known: it is sent again.
+        $undone = $this->answer($this->postJson("{$url}/undo", ['stage' => 'wire', 'known' => 'cove:old band:']));
+        self::assertCount(count($all['runs']), $undone['desk']['wire']['runs']);
+        $this->postJson("{$url}/preview", ['known' => str_repeat('a', 20_001)] + $body)->assertStatus(422);
     }
 }

@@ -15,6 +15,7 @@ use App\Models\Revision;
 use App\Models\User;
 use App\Results\JobLoader;
 use App\Screens\Screen;
+use App\Screens\Wire\Known;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 
@@ -42,18 +43,16 @@ final readonly class EditController
     {
         $shelf = Shelves::ofCrew($job->crew);
         $plan = $this->revisions->preview($job, $shelf, $job->newest()->plan(), $request->change());
+        $state = $this->loader->load(
+            job: $job,
+            plan: $plan,
+            shelf: $shelf,
+            scene: $request->scene(),
+            open: $request->open(),
+        );
 
         return new JsonResponse([
-            'desk' => Screen::of(
-                $request->stage(),
-                $this->loader->load(
-                    job: $job,
-                    plan: $plan,
-                    shelf: $shelf,
-                    scene: $request->scene(),
-                    open: $request->open(),
-                ),
-            ),
+            'desk' => Known::without(Screen::of($request->stage(), $state), $request->known()),
         ]);
     }
 
@@ -120,17 +119,18 @@ final readonly class EditController
         );
     }
 
+    /** An edit answers with the runs that it changed; those that the page has it keeps. */
     private function answer(Job $job, User $user, Revision $revision, ScreenRequest $request): JsonResponse
     {
-        return new JsonResponse(
-            $this->loader->answer(
-                job: $job,
-                user: $user,
-                revision: $revision,
-                stage: $request->stage(),
-                scene: $request->scene(),
-                open: $request->open(),
-            ),
+        $answer = $this->loader->answer(
+            job: $job,
+            user: $user,
+            revision: $revision,
+            stage: $request->stage(),
+            scene: $request->scene(),
+            open: $request->open(),
         );
+
+        return new JsonResponse(['desk' => Known::without($answer['desk'], $request->known())] + $answer);
     }
 }

@@ -18,6 +18,7 @@ class ScreenRequest extends FormRequest
             'stage' => ['required', 'string', Rule::in(Stages::keys())],
             'scene' => ['nullable', 'string', 'max:40'],
             'open' => ['nullable', 'string', 'max:4000'],
+            'known' => ['nullable', 'string', 'max:20000'],
         ];
     }
 
@@ -34,6 +35,18 @@ class ScreenRequest extends FormRequest
         }
 
         return null;
+    }
+
+    /** @return array<string, string> hashes of the runs that the page has, by run */
+    public function known(): array
+    {
+        $known = [];
+        foreach (explode(' ', $this->string('known')->toString()) as $one) {
+            [$run, $hash] = explode(':', $one, 2) + ['', ''];
+            $known[$run] = $hash;
+        }
+
+        return array_filter($known, static fn(string $hash): bool => $hash !== '');
     }
 
     /** @return list<string> ids of the runs that are shown large */

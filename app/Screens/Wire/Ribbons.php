@@ -8,6 +8,7 @@ use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Formats\Json;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Channel;
 use EmberDusk\Kit\Strip;
@@ -27,8 +28,16 @@ final readonly class Ribbons
 
     private const SMALL = 24;
 
+    /** @return array<string, mixed> with a hash of all that is in it, so that a page that has it need not be sent it again */
+    public static function of(JobState $state, Run $run): array
+    {
+        $ribbon = self::run($state, $run);
+
+        return ['hash' => hash('xxh64', Json::compact($ribbon))] + $ribbon;
+    }
+
     /** @return array<string, mixed> */
-    public static function run(JobState $state, Run $run): array
+    private static function run(JobState $state, Run $run): array
     {
         $plan = $state->plan;
         $strip = $plan->strip($run->strip);

@@ -29,7 +29,9 @@ final readonly class WireScreen
     public static function picture(JobState $state): array
     {
         return [
-            'runs' => array_map(static fn(Run $r): array => Ribbons::run($state, $r), array_values($state->plan->runs)),
+            'runs' => array_map(static fn(Run $r): array => Ribbons::of($state, $r), array_values($state->plan->runs)),
+            // Of all runs, whichever of them are sent.
+            'order' => array_map(strval(...), array_keys($state->plan->runs)),
             'cables' => array_map(
                 static fn(KitSnapshot $f): array => [
                     'id' => $f->entry->id(),

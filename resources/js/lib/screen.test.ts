@@ -20,12 +20,12 @@ beforeEach(() => {
     });
 });
 
-function open(): { store: ScreenStore; close: () => void } {
+function open(first: object = answer(1)): { store: ScreenStore; close: () => void } {
     let store!: ScreenStore;
     const app = createApp(
         defineComponent({
             setup() {
-                store = provideScreen(answer(1));
+                store = provideScreen(first as Answer);
                 return () => h('p');
             },
         }),
@@ -97,4 +97,17 @@ test('a conflict is said and the newest state fetched; what is out of reach is t
     await vi.advanceTimersByTimeAsync(3000);
     expect(await kept).toBe(true);
     vi.useRealTimers();
+});
+
+test('runs that are not sent stay as the page had them, in the order that is told', async () => {
+    const run = (id: string, hash: string) => ({ id, hash });
+    const wire = (order: string[], ...runs: object[]) => ({ ...desk('Job'), wire: { order, runs } });
+    server = async () => ours({ ...answer(2), desk: wire(['new', 'a', 'c'], run('c', 'c2'), run('new', 'n1')) });
+    const { store } = open({
+        ...answer(1),
+        desk: wire(['a', 'b', 'c'], run('a', 'a1'), run('b', 'b1'), run('c', 'c1')),
+    });
+    await store.change({ kind: 'DropRun', run: 'b' });
+    expect(asked[0]?.body).toMatchObject({ known: 'a:a1 b:b1 c:c1' });
+    expect(store.desk.value.wire?.runs.map((r) => `${r.id}:${r.hash}`)).toEqual(['new:n1', 'a:a1', 'c:c2']);
 });

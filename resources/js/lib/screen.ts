@@ -40,6 +40,15 @@ export interface ScreenStore {
 const KEY: InjectionKey<ScreenStore> = Symbol('desk');
 const RETRY = 3000;
 
+/** A screen with the runs that were not sent, as the page had them. */
+function whole(desk: Desk, had: Desk): Desk {
+    if (!desk.wire) {
+        return desk;
+    }
+    const runs = new Map([...(had.wire?.runs ?? []), ...desk.wire.runs].map((run) => [run.id, run]));
+    return { ...desk, wire: { ...desk.wire, runs: desk.wire.order.flatMap((id) => runs.get(id) ?? []) } };
+}
+
 export function provideScreen(first: Answer): ScreenStore {
     const answer = shallowRef(first);
     const previewed = shallowRef<Desk | null>(null);
@@ -53,18 +62,23 @@ export function provideScreen(first: Answer): ScreenStore {
     let queue: Promise<unknown> = Promise.resolve();
     let left = false;
 
+    /** What is open on this page, and the runs that it has: only those that are other than these are sent. */
+    const asking = (has: Desk) => ({
+        stage,
+        scene: scene.value,
+        open: open.value,
+        known: has.wire?.runs.map((run) => `${run.id}:${run.hash}`).join(' '),
+    });
+
     /** One request at a time; a lost connection is tried again until it works, so that nothing typed is lost. */
     async function send(what: string, body: object): Promise<boolean> {
         for (;;) {
             status.value = 'keeping';
             over.value = null;
             try {
-                answer.value = await ask<Answer>('POST', url(what), {
-                    stage,
-                    scene: scene.value,
-                    open: open.value,
-                    ...body,
-                });
+                const has = answer.value.desk;
+                const said = await ask<Answer>('POST', url(what), { ...asking(has), ...body });
+                answer.value = { ...said, desk: whole(said.desk, has) };
                 previewed.value = null;
                 status.value = 'kept';
                 message.value = '';
@@ -120,14 +134,13 @@ export function provideScreen(first: Answer): ScreenStore {
             const mine = round;
             wanted = null;
             try {
+                const has = answer.value.desk;
                 const { desk } = await ask<{ desk: Desk }>('POST', url('preview'), {
-                    stage,
-                    scene: scene.value,
-                    open: open.value,
+                    ...asking(has),
                     change: payload,
                 });
                 if (mine === round) {
-                    previewed.value = desk;
+                    previewed.value = whole(desk, has);
                 }
             } catch (error) {
                 message.value = error instanceof Refusal ? error.message : '';
