@@ -20,7 +20,7 @@ final class QuoteTest extends TestCase
         // Supply 49.00 with 15 % on it; nine lengths of two metres of profile at 6.50 a metre: 117.00 and 15 %.
         self::assertStringContainsString('56.35', $html);
         self::assertMatchesRegularExpression(
-            '~Flat profile, 2 m</td><td class="right">9 lengths</td><td class="right">134.55~',
+            '~Flat profile, 2 m</td>\s*<td class="right">9 lengths</td>\s*<td class="right">134.55~',
             $html,
         );
         preg_match_all('~<td class="right">(\d+\.\d\d)</td></tr>~', $html, $found);
