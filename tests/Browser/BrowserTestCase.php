@@ -186,6 +186,12 @@ abstract class BrowserTestCase extends TestCase
         return '';
     }
 
+    /** The revision that the page says is kept. */
+    protected function revision(): int
+    {
+        return preg_match('/revision (\d+)/', $this->text(), $found) === 1 ? (int) $found[1] : 0;
+    }
+
     /** Keys to whatever has the focus. */
     protected function press(string ...$keys): void
     {
