@@ -58,12 +58,15 @@ final class ScreensTest extends BrowserTestCase
         $first = $driver->getWindowHandle();
         $driver->switchTo()->newWindow('tab');
         $this->open('/jobs/1/wire');
+        $this->find('[data-feed=f1]');
+        $before = $this->revision();
         $this->find('[data-feed=f1]')->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
         $this->see('C1 to 0.10 m');
         $this->eventually(
             fn(): bool => $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') === '2',
             'not kept',
         );
+        $this->eventually(fn(): bool => $this->revision() > $before, 'not kept');
         usleep(700_000);
         $driver->close();
         $driver->switchTo()->window($first);
