@@ -14,6 +14,7 @@ use App\Time\Clock;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Kit;
 use EmberDusk\Joining\LiveRun;
+use EmberDusk\Plan\Changes\Runs\NameLight;
 use EmberDusk\Values\OutOfTurn;
 use Illuminate\Support\Facades\DB;
 
@@ -81,12 +82,12 @@ final readonly class Runs
             );
             if ($kind === 'named') {
                 // The name goes into the plan, where its rules are; refused there, it is no fact of the log either.
-                $this->revisions->change($job, $user, $job->newest()->number, [
-                    'kind' => 'NameLight',
-                    'controller' => $device,
-                    'name' => $name,
-                    'room' => $room,
-                ]);
+                $this->revisions->change(
+                    $job,
+                    $user,
+                    $job->newest()->number,
+                    NameLight::payload(controller: $device, name: $name, room: $room)->toArray(),
+                );
             }
             $this->keep($run, $new);
 

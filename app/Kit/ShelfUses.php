@@ -11,6 +11,7 @@ use App\Results\JobLoader;
 use App\Screens\Shelf\Shift;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Kit\RefreshKit;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Which jobs of a crew use a shelf entry; and, when one is looked at, what would move in it if it took the entry as it stands now. */
@@ -61,11 +62,7 @@ final readonly class ShelfUses
 
         return Shift::of(
             $this->loader->load($job, $plan, $shelf),
-            $this->loader->load(
-                $job,
-                Catalogue::read(['kind' => 'RefreshKit', 'kit' => $entry], $shelf)->apply($plan),
-                $shelf,
-            ),
+            $this->loader->load($job, Catalogue::make(RefreshKit::payload(kit: $entry), $shelf)->apply($plan), $shelf),
         );
     }
 }

@@ -14,6 +14,7 @@ use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 
 /** The demo shelf and job, and plans made from them by changes. */
 final class Demo implements ShelfSource
@@ -88,11 +89,14 @@ final class Demo implements ShelfSource
         return (string) file_get_contents(dirname(__DIR__, 2) . "/database/demo/job-{$name}.json");
     }
 
-    /** @param  array<string, mixed>  ...$changes */
-    public static function with(Plan $plan, array ...$changes): Plan
+    /** @param  array<string, mixed>|ChangePayload  ...$changes */
+    public static function with(Plan $plan, array|ChangePayload ...$changes): Plan
     {
         foreach ($changes as $change) {
-            $plan = Catalogue::read($change, self::shelf())->apply($plan);
+            $plan = Catalogue::read(
+                $change instanceof ChangePayload ? $change->toArray() : $change,
+                self::shelf(),
+            )->apply($plan);
             Invariants::check($plan);
         }
 

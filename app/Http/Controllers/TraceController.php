@@ -12,6 +12,7 @@ use App\Models\Trace;
 use App\Models\User;
 use App\Screens\Survey\TraceScreen;
 use App\Time\Clock;
+use EmberDusk\Plan\Changes\Places\RecordTrace;
 use EmberDusk\Survey\Trace\Probe;
 use EmberDusk\Survey\Trace\Tracer;
 use EmberDusk\Survey\Trace\TraceResult;
@@ -88,17 +89,9 @@ final readonly class TraceController
         if (!($found instanceof TraceResult) || $found->found === []) {
             throw new OutOfTurn('The trace is not finished: nothing certain can be written down yet.');
         }
-        $change = [
-            'kind' => 'RecordTrace',
-            'place' => $trace->place,
-            'found' => array_map(
-                static fn(string $leg, string $text): array => ['leg' => $leg, 'found' => $text],
-                array_keys($found->found),
-                $found->found,
-            ),
-        ];
+        $change = RecordTrace::payload($trace->place, $found->found);
         DB::transaction(function () use ($job, $user, $trace, $change): void {
-            $this->revisions->change($job, $user, $job->newest()->number, $change);
+            $this->revisions->change($job, $user, $job->newest()->number, $change->toArray());
             $trace->update(['recorded_at' => Clock::now()]);
         });
 

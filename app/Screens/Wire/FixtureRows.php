@@ -7,6 +7,8 @@ namespace App\Screens\Wire;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Changes\Kit\ChooseModule;
+use EmberDusk\Plan\Changes\Kit\HangFixture;
 
 /** The job's fixtures, each with the modules and supplies that could feed and dim it. */
 final readonly class FixtureRows
@@ -68,12 +70,11 @@ final readonly class FixtureRows
         return array_map(
             static fn(string $id): array => [
                 'label' => 'Hang on ' . strtoupper($id),
-                'change' => [
-                    'kind' => 'HangFixture',
-                    'fixture' => $fitting,
-                    'on' => $id,
-                    'kit' => $state->plan->cableTo($fitting)->kit ?? $cable,
-                ],
+                'change' => HangFixture::payload(
+                    fixture: $fitting,
+                    on: $id,
+                    kit: $state->plan->cableTo($fitting)->kit ?? $cable,
+                )->toArray(),
             ],
             array_keys($state->plan->supplies),
         );
@@ -87,7 +88,7 @@ final readonly class FixtureRows
             if ($state->plan->module($id)?->dims() === $dim) {
                 $choices[] = [
                     'label' => 'Under ' . strtoupper($id),
-                    'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'module' => $id],
+                    'change' => ChooseModule::payload(fixture: $fitting, module: $id)->toArray(),
                 ];
             }
         }
@@ -103,7 +104,7 @@ final readonly class FixtureRows
         ) {
             $choices[] = [
                 'label' => 'Take ' . $snapshot->entry->name(),
-                'change' => ['kind' => 'ChooseModule', 'fixture' => $fitting, 'kit' => $snapshot->entry->id()],
+                'change' => ChooseModule::payload(fixture: $fitting, kit: $snapshot->entry->id())->toArray(),
             ];
         }
 

@@ -6,6 +6,7 @@ namespace App\Screens\Wire;
 
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Changes\Wires\TapLeg;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Run;
 
@@ -36,14 +37,13 @@ final readonly class Taps
         foreach (ExistingLegs::of($state->plan, $run, $state->shelf) as $name => $leg) {
             $taps[] = [
                 'label' => "Tap leg {$name} at both ends of each section",
-                'change' => [
-                    'kind' => 'TapLeg',
-                    'run' => $run->id,
-                    'leg' => $leg->entry->id(),
-                    'drop' => $drop->id(),
-                    'lead' => ExistingLegs::LEAD,
-                    'existing' => true,
-                ],
+                'change' => TapLeg::payload(
+                    run: $run->id,
+                    leg: $leg->entry->id(),
+                    drop: $drop->id(),
+                    lead: ExistingLegs::LEAD,
+                    existing: true,
+                )->toArray(),
             ];
         }
 

@@ -12,6 +12,7 @@ use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Fix;
@@ -129,13 +130,7 @@ final readonly class Judged
             return [];
         }
 
-        return [
-            new Fix('Take ' . $other->name(), [
-                'kind' => 'ChooseKit',
-                'run' => $this->run->id,
-                'kit' => $other->id(),
-            ]),
-        ];
+        return [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $this->run->id, kit: $other->id()))];
     }
 
     public function device(?string $id): string

@@ -9,6 +9,7 @@ use EmberDusk\Costing\OptionCost;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Changes\Job\Together;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
@@ -144,7 +145,7 @@ final readonly class Card
                 ...array_values($against),
                 ...Cautions::of(plan: $plan, run: $run, requirement: $requirement, kit: $kit, trial: $trial),
             ],
-            take: ['kind' => 'Together', 'words' => self::words($run, $requirement), 'changes' => $trial->changes],
+            take: Together::payload(words: self::words($run, $requirement), changes: $trial->changes),
         );
     }
 

@@ -14,10 +14,16 @@ use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Changes\Runs\SetCap;
+use EmberDusk\Plan\Changes\Runs\SplitRun;
+use EmberDusk\Plan\Changes\Wires\SetFeeds;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 
@@ -161,26 +167,26 @@ final readonly class Fulfilment
      * The changes that put it into a plan, whose runs are cut and fed as said.
      *
      * @param  list<float>  $shares  where each part is fed
-     * @return list<array<string, mixed>>
+     * @return list<ChangePayload>
      */
     public function changes(Plan $plan, Run $run, Requirement $requirement, array $shares): array
     {
-        $changes = [['kind' => 'SplitRun', 'run' => $run->id, 'parts' => $requirement->controllers]];
-        $cut = \EmberDusk\Plan\Changes\Catalogue::read($changes[0], new NoShelf())->apply($plan);
+        $changes = [SplitRun::payload(run: $run->id, parts: $requirement->controllers)];
+        $cut = Catalogue::make($changes[0], new NoShelf())->apply($plan);
         foreach ($cut->runs as $part) {
             if ($part->place !== $run->place || $part->word !== $run->word) {
                 continue;
             }
             foreach ([$this->strip, $this->supply, $this->controller, $this->cable] as $kit) {
-                $changes[] = ['kind' => 'ChooseKit', 'run' => $part->id, 'kit' => $kit->entry->id()];
+                $changes[] = ChooseKit::payload(run: $part->id, kit: $kit->entry->id());
             }
-            $changes[] = ['kind' => 'SetFeeds', 'run' => $part->id, 'shares' => $shares];
+            $changes[] = SetFeeds::payload(run: $part->id, shares: $shares);
             if ($requirement->cap < 1) {
-                $changes[] = ['kind' => 'SetCap', 'run' => $part->id, 'cap' => $requirement->cap];
+                $changes[] = SetCap::payload(run: $part->id, cap: $requirement->cap);
             }
         }
         if ($this->hub !== null) {
-            $changes[] = ['kind' => 'ChooseKit', 'run' => null, 'kit' => $this->hub->entry->id()];
+            $changes[] = ChooseKit::payload(run: null, kit: $this->hub->entry->id());
         }
 
         return $changes;

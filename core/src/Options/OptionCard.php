@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Options;
 
 use EmberDusk\Plan\Requirement;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
@@ -28,7 +29,7 @@ final readonly class OptionCard
      * @param  array<string, Figure>  $figures  by row
      * @param  list<array{label: string, reach: string, text: string}>  $reach
      * @param  list<Finding>  $findings
-     * @param  array<string, mixed>|null  $take  the change that takes it over
+     * @param  ChangePayload|null  $take  the change that takes it over
      */
     public function __construct(
         public Requirement $requirement,
@@ -36,7 +37,7 @@ final readonly class OptionCard
         public array $figures,
         public array $reach,
         public array $findings,
-        public ?array $take = null,
+        public ?ChangePayload $take = null,
         public string $refused = '',
     ) {}
 
@@ -75,7 +76,7 @@ final readonly class OptionCard
                 $this->findings,
             ),
             'refused' => $this->refused === '' ? null : $this->refused,
-            'take' => $this->take,
+            'take' => $this->take?->toArray(),
             'best' => $leads,
         ];
     }

@@ -6,6 +6,7 @@ namespace EmberDusk\Options;
 
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
@@ -56,7 +57,7 @@ final readonly class Options
                 static fn(Run $r): bool => $r->place === $run->place && $r->word === $run->word && $r->part === 1,
             );
             $run = reset($first) ?: $run;
-            $plan = Catalogue::read(['kind' => 'SplitRun', 'run' => $run->id, 'parts' => 1], $shelf)->apply($plan);
+            $plan = Catalogue::make(SplitRun::payload(run: $run->id, parts: 1), $shelf)->apply($plan);
             $run = $plan->run($run->id);
         }
         $cards = array_map(

@@ -14,6 +14,7 @@ use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Finding;
 
 /** A requirement put into the plan and solved on the real run: fed at as few points as hold the limits, or else as even as it gets. */
@@ -23,7 +24,7 @@ final readonly class Trial
     private const FEEDS = [[0.0], [0.5], [0.0, 1.0], [0.0, 0.5, 1.0]];
 
     /**
-     * @param  list<array<string, mixed>>  $changes  what takes it over
+     * @param  list<ChangePayload>  $changes  what takes it over
      * @param  array<string, RunResult>  $results  by part of the run
      * @param  list<Finding>  $findings
      */
@@ -88,18 +89,18 @@ final readonly class Trial
         ) === [] && $this->evenness() >= $this->plan->limits->evenness;
     }
 
-    /** @param  list<array<string, mixed>>  $changes */
+    /** @param  list<ChangePayload>  $changes */
     private static function applied(Plan $plan, array $changes, ShelfSource $shelf): Plan
     {
         foreach ($changes as $change) {
-            $plan = Catalogue::read($change, $shelf)->apply($plan);
+            $plan = Catalogue::make($change, $shelf)->apply($plan);
         }
         Invariants::check($plan);
 
         return $plan;
     }
 
-    /** @param  list<array<string, mixed>>  $changes */
+    /** @param  list<ChangePayload>  $changes */
     private static function solved(Plan $plan, Run $run, array $changes, int $feeds): self
     {
         $results = [];

@@ -10,8 +10,11 @@ use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Wires\SetCable;
+use EmberDusk\Plan\Changes\Wires\SetFeeds;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Refusal;
 
@@ -121,7 +124,7 @@ final readonly class Drawn
         $best = null;
         foreach (self::changes($plan, $shelf) as [$label, $change]) {
             try {
-                $made = Catalogue::read($change, $shelf)->apply($plan);
+                $made = Catalogue::make($change, $shelf)->apply($plan);
                 $price = Bill::of($made, array_keys($made->runs))->cost();
                 if (($best === null || $price < $best[0]) && Judge::of($made, array_values($made->runs))->holds()) {
                     $best = [$price, $label, $change];
@@ -134,10 +137,14 @@ final readonly class Drawn
             return null;
         }
 
-        return ['label' => $best[1], 'cost' => Bill::figure($plan, $best[0] - $cost)->toArray(), 'change' => $best[2]];
+        return [
+            'label' => $best[1],
+            'cost' => Bill::figure($plan, $best[0] - $cost)->toArray(),
+            'change' => $best[2]->toArray(),
+        ];
     }
 
-    /** @return iterable<array{string, array<string, mixed>}> what the rules propose, other sizes for each cable, other patterns for each run */
+    /** @return iterable<array{string, ChangePayload}> what the rules propose, other sizes for each cable, other patterns for each run */
     private static function changes(Plan $plan, ShelfSource $shelf): iterable
     {
         foreach ($plan->runs as $run) {
@@ -151,16 +158,15 @@ final readonly class Drawn
                 if ($pattern !== Feeding::HALVES && $marks !== null) {
                     yield [
                         $run->name() . ' fed at ' . $pattern,
-                        [
-                            'kind' => 'SetFeeds',
-                            'run' => $run->id,
-                            'shares' => array_map(
+                        SetFeeds::payload(
+                            run: $run->id,
+                            shares: array_map(
                                 static fn(int $p): float => $p === $marks->lastPad()
                                     ? 1.0
                                     : $marks->position($p) / $marks->length(),
                                 $pads,
                             ),
-                        ],
+                        ),
                     ];
                 }
             }
@@ -178,7 +184,7 @@ final readonly class Drawn
                 ) {
                     yield [
                         strtoupper($laid->id) . ' in ' . $cable->conductor->label(),
-                        ['kind' => 'SetCable', 'cable' => $laid->id, 'kit' => $cable->id()],
+                        SetCable::payload(cable: $laid->id, kit: $cable->id()),
                     ];
                 }
             }

@@ -13,6 +13,8 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Wires\SupplyWires;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Values\Refusal;
@@ -57,11 +59,8 @@ final readonly class FeedBound
         ) {
             try {
                 $supply = self::ideal($volts * $share);
-                $made = WireRuns::read(
-                    new Fields([
-                        'kind' => 'WireRuns',
-                        'supplies' => [self::payload($tables, $option, $supply, $controller)],
-                    ]),
+                $made = Catalogue::make(
+                    WireRuns::payload([self::wires($tables, $option, $supply, $controller)]),
                     new ShelfWithIdeal($tables->shelf, $supply),
                 )->apply($plan);
                 [$broken, $now, $lost] = self::judged($made);
@@ -118,19 +117,18 @@ final readonly class FeedBound
         return [$worst, $amps, $drop];
     }
 
-    /** @return array<string, mixed> */
-    private static function payload(
+    private static function wires(
         Tables $tables,
         FeedOption $option,
         KitSnapshot $supply,
         ?KitSnapshot $controller,
-    ): array {
+    ): SupplyWires {
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($option->run)])));
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
 
         return (new Layout($supply, '', [
             new Block($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option]),
-        ]))->payload($tables, false, self::TRUNK);
+        ]))->wires($tables, false, self::TRUNK);
     }
 
     private static function ideal(float $volts): KitSnapshot

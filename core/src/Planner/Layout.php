@@ -10,6 +10,12 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Wires\BlockWires;
+use EmberDusk\Plan\Changes\Wires\RunWires;
+use EmberDusk\Plan\Changes\Wires\SupplyWires;
+use EmberDusk\Plan\Changes\Wires\TailWire;
+use EmberDusk\Plan\Changes\Wires\Wire;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
@@ -76,67 +82,53 @@ final readonly class Layout
      * As the supply of a {@see WireRuns}.
      *
      * @param  float|null  $trunk  metres instead of those of the route
-     * @return array<string, mixed>
      */
-    public function payload(Tables $tables, bool $fused = true, ?float $trunk = null): array
+    public function wires(Tables $tables, bool $fused = true, ?float $trunk = null): SupplyWires
     {
-        return [
-            'kit' => $this->supply->entry->id(),
-            'where' => Routes::where($this->place),
-            'blocks' => array_map(fn(Block $b): array => $this->block($tables, $b, $fused, $trunk), $this->blocks),
-        ];
+        return new SupplyWires(
+            kit: $this->supply->entry->id(),
+            where: Routes::where($this->place),
+            blocks: array_map(fn(Block $b): BlockWires => $this->block($tables, $b, $fused, $trunk), $this->blocks),
+        );
     }
 
     /** What it makes of a plan. */
     public function built(Plan $plan, Tables $tables, ShelfSource $shelf): Plan
     {
-        return WireRuns::read(
-            new \EmberDusk\Formats\Fields(['kind' => 'WireRuns', 'supplies' => [$this->payload($tables)]]),
-            $shelf,
-        )->apply($plan);
+        return Catalogue::make(WireRuns::payload([$this->wires($tables)]), $shelf)->apply($plan);
     }
 
-    /** @return array<string, mixed> */
-    private function block(Tables $tables, Block $block, bool $fused, ?float $trunk): array
+    private function block(Tables $tables, Block $block, bool $fused, ?float $trunk): BlockWires
     {
         $fuse = $fused ? $this->fuse($tables, $block->capacity())?->entry->id() : null;
         $runs = [];
         foreach ($block->feeds as $feed) {
             $own = $block->trunk === null && $feed->leg === null ? $fuse : null;
-            $tails = array_map(
-                static fn(int $pad, KitSnapshot $tail, float $length): array => [
-                    'pad' => $pad,
-                    'kit' => $tail->entry->id(),
-                    'length' => $length,
-                    'fuse' => $own,
-                ],
-                $feed->pads,
-                $feed->tails,
-                $feed->lengths,
+            $runs[] = new RunWires(
+                run: $feed->run,
+                halves: $feed->halves(),
+                tails: array_map(
+                    static fn(int $pad, KitSnapshot $tail, float $length): TailWire => new TailWire(
+                        pad: $pad,
+                        wire: new Wire($tail->entry->id(), $length, $own),
+                    ),
+                    $feed->pads,
+                    $feed->tails,
+                    $feed->lengths,
+                ),
+                leg: $feed->leg === null
+                    ? null
+                    : new Wire($feed->leg->entry->id(), ExistingLegs::LEAD, $block->trunk === null ? $fuse : null),
             );
-            $runs[] =
-                ['run' => $feed->run, 'halves' => $feed->halves(), 'tails' => $tails] +
-                ($feed->leg === null
-                    ? []
-                    : [
-                        'leg' => [
-                            'kit' => $feed->leg->entry->id(),
-                            'lead' => ExistingLegs::LEAD,
-                            'fuse' => $block->trunk === null ? $fuse : null,
-                        ],
-                    ]);
         }
+        $length = $trunk ?? ($block->trunk === null ? 0.0 : $tables->routes->trunk($this->place, $block->place));
 
-        return ['kit' => $block->controller?->entry->id(), 'where' => Routes::where($block->place), 'runs' => $runs] +
-            ($block->trunk === null
-                ? []
-                : [
-                    'trunk' => [
-                        'kit' => $block->trunk->entry->id(),
-                        'length' => $trunk ?? $tables->routes->trunk($this->place, $block->place),
-                        'fuse' => $fuse,
-                    ],
-                ]);
+        return new BlockWires(
+            kit: $block->controller?->entry->id(),
+            where: Routes::where($block->place),
+            runs: $runs,
+            trunk: $block->trunk === null ? null : new Wire($block->trunk->entry->id(), $length, $fuse),
+        );
     }
 
     /** @return array{int, int} cost and joints of a block's fuses: one in the trunk, or one in each cable that leaves the supply */

@@ -6,8 +6,11 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Wires\SupplyWires;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 
 /** What the planner found: the cheapest that holds every limit, why nothing cheaper does, alternatives, and how sure it is. */
 final readonly class Proposal
@@ -69,19 +72,17 @@ final readonly class Proposal
      * The change that makes it so.
      *
      * @param  list<Tried>  $parts
-     * @return array<string, mixed>|null
      */
-    public function change(array $parts): ?array
+    public function change(array $parts): ?ChangePayload
     {
         if ($parts === []) {
             return null;
         }
 
-        return [
-            'kind' => 'WireRuns',
-            'words' => 'Proposal taken: ' . mb_substr($this->label($parts), 0, 150),
-            'supplies' => array_map(fn(Tried $t): array => $t->layout->payload($this->tables($t)), $parts),
-        ];
+        return WireRuns::payload(
+            words: 'Proposal taken: ' . mb_substr($this->label($parts), 0, 150),
+            supplies: array_map(fn(Tried $t): SupplyWires => $t->layout->wires($this->tables($t)), $parts),
+        );
     }
 
     /**
@@ -96,7 +97,7 @@ final readonly class Proposal
             return $this->plan;
         }
 
-        return WireRuns::read(new \EmberDusk\Formats\Fields($change), $shelf)->apply($this->plan);
+        return Catalogue::make($change, $shelf)->apply($this->plan);
     }
 
     /** @return list<string> ids of the runs that it wires, halves and all */
@@ -218,7 +219,7 @@ final readonly class Proposal
                 min(array_map(static fn(Tried $t): float => $t->judge->evenness, $parts) ?: [0.0]),
             ),
             'bill' => $bill->toArray(),
-            'take' => $this->change($parts) ?? [],
+            'take' => $this->change($parts)?->toArray() ?? [],
         ];
     }
 

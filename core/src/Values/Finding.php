@@ -45,7 +45,7 @@ final readonly class Finding
             'place' => $this->place->id,
             'source' => $this->source,
             'fixes' => array_map(
-                static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change],
+                static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change->toArray()],
                 $this->fixes,
             ),
         ];

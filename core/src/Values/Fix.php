@@ -7,6 +7,5 @@ namespace EmberDusk\Values;
 /** One action that mends a finding: what its button says and the change that it makes. */
 final readonly class Fix
 {
-    /** @param  array<string, mixed>  $change a change as Plan\Changes\Catalogue reads it */
-    public function __construct(public string $label, public array $change) {}
+    public function __construct(public string $label, public ChangePayload $change) {}
 }

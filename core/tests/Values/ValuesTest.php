@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Values;
 
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -103,7 +104,7 @@ final class ValuesTest extends TestCase
             number: 1.3,
             limit: 1.2,
             source: 'S',
-            fixes: [new Fix('Mend', ['kind' => 'X'])],
+            fixes: [new Fix('Mend', ChangePayload::of('X'))],
         ))->toArray();
         self::assertSame(
             ['wire', 'f1', 'stop', 'S'],

@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Cable;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -63,11 +64,10 @@ final readonly class Drop implements Check
                 fixes: $thicker === null
                     ? []
                     : [
-                        new Fix(strtoupper($laid->id) . ' in ' . $thicker->conductor->label(), [
-                            'kind' => 'SetCable',
-                            'cable' => $laid->id,
-                            'kit' => $thicker->id(),
-                        ]),
+                        new Fix(
+                            strtoupper($laid->id) . ' in ' . $thicker->conductor->label(),
+                            SetCable::payload(cable: $laid->id, kit: $thicker->id()),
+                        ),
                     ],
             ),
         ];

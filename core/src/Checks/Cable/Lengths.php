@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Cable;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -30,11 +31,10 @@ final readonly class Lengths implements Check
                     place: new Place('wire', $id),
                     number: $laid->length,
                     fixes: [
-                        new Fix(sprintf('Keep %.2f m', $laid->length), [
-                            'kind' => 'SetCable',
-                            'cable' => $id,
-                            'length' => $laid->length,
-                        ]),
+                        new Fix(
+                            sprintf('Keep %.2f m', $laid->length),
+                            SetCable::payload(cable: $id, length: $laid->length),
+                        ),
                     ],
                 );
             }

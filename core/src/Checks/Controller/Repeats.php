@@ -6,6 +6,8 @@ namespace EmberDusk\Checks\Controller;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Changes\Kit\ShareKit;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -49,11 +51,10 @@ final readonly class Repeats implements Check
                     limit: $one,
                     source: 'common practice, no source',
                     fixes: [
-                        new Fix("{$run->name()} of the same strip", [
-                            'kind' => 'ChooseKit',
-                            'run' => $run->id,
-                            'kit' => (string) $before->strip,
-                        ]),
+                        new Fix(
+                            "{$run->name()} of the same strip",
+                            ChooseKit::payload(run: $run->id, kit: (string) $before->strip),
+                        ),
                     ],
                 ),
             ];
@@ -67,13 +68,7 @@ final readonly class Repeats implements Check
                     detail: 'It then brings no fresh volts. Give it one of its own.',
                     place: $place,
                     source: 'common practice, no source',
-                    fixes: [
-                        new Fix('A supply of its own', [
-                            'kind' => 'ShareKit',
-                            'run' => $run->id,
-                            'with' => 'own supply',
-                        ]),
-                    ],
+                    fixes: [new Fix('A supply of its own', ShareKit::payload(run: $run->id, with: 'own supply'))],
                 ),
             ];
         }

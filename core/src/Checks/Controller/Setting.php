@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Controller;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Plan\Changes\Kit\SetSwitch;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -44,11 +45,10 @@ final readonly class Setting implements Check
         $place = new Place('kit', $case->run->id);
         $how = $controller->setting === '' ? '' : ' ' . ucfirst($controller->setting) . '.';
         $fix = [
-            new Fix(sprintf('%s is set to %s', $id, self::WORDS[$wants] ?? $wants), [
-                'kind' => 'SetSwitch',
-                'controller' => (string) $case->run->controller,
-                'setting' => $wants,
-            ]),
+            new Fix(
+                sprintf('%s is set to %s', $id, self::WORDS[$wants] ?? $wants),
+                SetSwitch::payload(controller: (string) $case->run->controller, setting: $wants),
+            ),
         ];
         if ($set === null) {
             return [

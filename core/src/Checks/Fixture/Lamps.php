@@ -8,6 +8,8 @@ use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fixture;
 use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Kit\HangFixture;
+use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
@@ -139,12 +141,10 @@ final readonly class Lamps
         foreach (array_keys($plan->supplies) as $id) {
             $volts = $plan->supply($id)->volts ?? 0.0;
             if ($cable !== null && $volts >= $fixture->leastVolts && $volts <= 1.25 * $fixture->volts) {
-                $fixes[] = new Fix('Hang them on ' . strtoupper($id), [
-                    'kind' => 'HangFixture',
-                    'fixture' => $fitting->id,
-                    'on' => $id,
-                    'kit' => $cable->id(),
-                ]);
+                $fixes[] = new Fix(
+                    'Hang them on ' . strtoupper($id),
+                    HangFixture::payload(fixture: $fitting->id, on: $id, kit: $cable->id()),
+                );
             }
         }
 
@@ -191,11 +191,10 @@ final readonly class Lamps
         }
 
         return [
-            new Fix(strtoupper($laid->id) . ' in ' . $best->conductor->label(), [
-                'kind' => 'SetCable',
-                'cable' => $laid->id,
-                'kit' => $best->id(),
-            ]),
+            new Fix(
+                strtoupper($laid->id) . ' in ' . $best->conductor->label(),
+                SetCable::payload(cable: $laid->id, kit: $best->id()),
+            ),
         ];
     }
 }

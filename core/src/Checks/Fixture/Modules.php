@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Fixture;
 
 use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Kit\ChooseModule;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
@@ -201,11 +202,10 @@ final readonly class Modules
                         $fitting->count * self::DALI_EACH <= min($dimmer->milliamps, self::DALI_MILLIAMPS),
                 };
             if ($fits && ($plan->modules[$fitting->module ?? '']->kit ?? null) !== $dimmer->id()) {
-                $fixes[] = new Fix('Take ' . $dimmer->name(), [
-                    'kind' => 'ChooseModule',
-                    'fixture' => $fixture,
-                    'kit' => $dimmer->id(),
-                ]);
+                $fixes[] = new Fix(
+                    'Take ' . $dimmer->name(),
+                    ChooseModule::payload(fixture: $fixture, kit: $dimmer->id()),
+                );
             }
         }
 

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -58,13 +59,7 @@ final readonly class Complete implements Check
             source: 'common practice, no source',
             fixes: $more === null
                 ? []
-                : [
-                    new Fix(strtoupper($id) . ' in ' . $more->name(), [
-                        'kind' => 'SetCable',
-                        'cable' => $id,
-                        'kit' => $more->id(),
-                    ]),
-                ],
+                : [new Fix(strtoupper($id) . ' in ' . $more->name(), SetCable::payload(cable: $id, kit: $more->id()))],
         );
     }
 

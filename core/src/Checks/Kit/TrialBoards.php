@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Kit;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -28,7 +29,7 @@ final readonly class TrialBoards
                         'protection, level shifter and capacitor.',
                     place: new Place('kit', ''),
                     source: 'common practice, no source',
-                    fixes: [new Fix('Do not count on it', ['kind' => 'SetOwned', 'kit' => $id, 'count' => 0])],
+                    fixes: [new Fix('Do not count on it', SetOwned::payload(kit: $id, count: 0))],
                 );
             }
         }

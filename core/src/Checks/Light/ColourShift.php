@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Light;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -30,9 +31,7 @@ final readonly class ColourShift implements Check
         $marks = $case->plan->cutMarks($case->run);
         $fed = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
         if ($marks !== null && array_diff([0, $marks->lastPad()], $fed) !== []) {
-            $fixes = [
-                new Fix('Feed both ends', ['kind' => 'FeedPattern', 'run' => $case->run->id, 'pattern' => 'ends']),
-            ];
+            $fixes = [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))];
         } else {
             $fixes = [];
         }

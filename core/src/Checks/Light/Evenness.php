@@ -9,7 +9,11 @@ use EmberDusk\Checks\Judged;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Sag;
 use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Wires\FeedPattern;
+use EmberDusk\Plan\Changes\Wires\SetFeeds;
 use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -74,19 +78,18 @@ final readonly class Evenness implements Check
     {
         $run = $case->run->id;
         $ways = [
-            'Feed both ends' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'ends'],
-            'Feed the middle' => ['kind' => 'FeedPattern', 'run' => $run, 'pattern' => 'middle'],
+            'Feed both ends' => FeedPattern::payload(run: $run, pattern: 'ends'),
+            'Feed the middle' => FeedPattern::payload(run: $run, pattern: 'middle'),
         ];
         for ($k = 2; $k <= self::FEEDS; $k++) {
-            $ways["Feed at {$k} equal points"] = [
-                'kind' => 'SetFeeds',
-                'run' => $run,
-                'shares' => array_map(static fn(int $j): float => (2 * $j - 1) / (2 * $k), range(1, $k)),
-            ];
+            $ways["Feed at {$k} equal points"] = SetFeeds::payload(
+                run: $run,
+                shares: array_map(static fn(int $j): float => (2 * $j - 1) / (2 * $k), range(1, $k)),
+            );
         }
         $fixes = [];
         foreach ($case->shelf === null ? [] : $ways as $label => $change) {
-            if ($fixes === [] && self::promises($case, $change) && self::holds($case, $change)) {
+            if ($fixes === [] && self::holds($case, $change)) {
                 $fixes[] = new Fix($label, $change);
             }
         }
@@ -94,38 +97,27 @@ final readonly class Evenness implements Check
         return $fixes;
     }
 
-    /**
-     * Whether a way of feeding looks good enough to be solved: its sag by the closed form of a ladder.
-     *
-     * @param  array<string, mixed>  $change
-     */
-    private static function promises(Judged $case, array $change): bool
+    /** Whether a way of feeding looks good enough to be solved: its sag by the closed form of a ladder. */
+    private static function promises(Judged $case, Plan $fed): bool
     {
-        $marks = $case->plan->cutMarks($case->run);
+        $marks = $fed->cutMarks($case->run);
         if ($case->strip === null || $marks === null) {
             return false;
         }
-        $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
-        $shares = is_array($change['shares'] ?? null) ? $change['shares'] : [];
-        $more = match (true) {
-            $shares !== [] => array_map(
-                static fn(mixed $s): int => $marks->nearest((is_float($s) ? $s : 0.0) * $marks->length()),
-                $shares,
-            ),
-            $change['pattern'] === 'ends' => [...$pads, 0, $marks->lastPad()],
-            default => [...$pads, $marks->nearest($marks->length() / 2)],
-        };
+        $pads = array_map(static fn(Feed $f): int => $f->pad, $fed->feedsOf($case->run));
 
-        return Sag::evenness($case->strip, $marks, array_values(array_unique($more)), false) >=
+        return Sag::evenness($case->strip, $marks, array_values(array_unique($pads)), false) >=
             $case->plan->limits->evenness - self::ROUGH;
     }
 
-    /** @param  array<string, mixed>  $change */
-    private static function holds(Judged $case, array $change): bool
+    private static function holds(Judged $case, ChangePayload $change): bool
     {
         try {
             assert($case->shelf !== null);
-            $plan = Catalogue::read($change, $case->shelf)->apply($case->plan);
+            $plan = Catalogue::make($change, $case->shelf)->apply($case->plan);
+            if (!self::promises($case, $plan)) {
+                return false;
+            }
             $light = Engine::poorest($plan, $plan->run($case->run->id));
         } catch (Refusal) {
             return false;

@@ -6,7 +6,8 @@ namespace EmberDusk\Checks\Light;
 
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
-use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\NoShelf;
+use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -93,9 +94,9 @@ final readonly class Meets
     private static function fixes(Plan $plan, Run ...$runs): array
     {
         foreach ($runs as $run) {
-            $change = ['kind' => 'FeedPattern', 'run' => $run->id, 'pattern' => 'ends'];
+            $change = FeedPattern::payload(run: $run->id, pattern: 'ends');
             try {
-                $made = FeedPattern::read(new Fields($change))->apply($plan);
+                $made = Catalogue::make($change, new NoShelf())->apply($plan);
                 $results = [];
                 foreach ($runs as $of) {
                     $results[$of->id] = Engine::nominal($made, $made->run($of->id));

@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Light;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
@@ -53,13 +54,7 @@ final readonly class Seam implements Check
                 source: 'common practice, no source',
                 fixes: $fed > 1
                     ? []
-                    : [
-                        new Fix('Feed both ends', [
-                            'kind' => 'FeedPattern',
-                            'run' => $case->run->id,
-                            'pattern' => 'ends',
-                        ]),
-                    ],
+                    : [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))],
             ),
         ];
     }

@@ -10,6 +10,7 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Parts\Lengths;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Uses;
+use EmberDusk\Plan\Changes\Kit\SetAssembly;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -39,11 +40,12 @@ final readonly class AssemblyFindings
                 number: $piece->mm / 1000,
                 limit: Lengths::bought($kit),
                 fixes: [
-                    new Fix('Allow joints where needed', [
-                        'kind' => 'SetMaking',
-                        'run' => $piece->run,
-                        $group === 'Strip' ? 'strip' : 'length' => 'needed',
-                    ]),
+                    new Fix(
+                        'Allow joints where needed',
+                        $group === 'Strip'
+                            ? SetAssembly::payload(run: $piece->run, strip: 'needed')
+                            : SetAssembly::payload(run: $piece->run, length: 'needed'),
+                    ),
                 ],
             );
         }
@@ -57,13 +59,7 @@ final readonly class AssemblyFindings
                     detail: 'Glue lets go where it stays wet. Silicone holds; it takes a day to cure.',
                     place: new Place('parts', $run->id),
                     source: 'common practice, no source',
-                    fixes: [
-                        new Fix('Seal it with silicone', [
-                            'kind' => 'SetMaking',
-                            'run' => $run->id,
-                            'seal' => 'silicone',
-                        ]),
-                    ],
+                    fixes: [new Fix('Seal it with silicone', SetAssembly::payload(run: $run->id, seal: 'silicone'))],
                 );
             }
             if ($plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true)) {
@@ -98,11 +94,10 @@ final readonly class AssemblyFindings
                     limit: $takes,
                     source: 'the shelf',
                     fixes: array_map(
-                        static fn(KitSnapshot $f): Fix => new Fix("Take {$f->entry->name()}", [
-                            'kind' => 'SetMaking',
-                            'run' => $run->id,
-                            'profile' => $f->entry->id(),
-                        ]),
+                        static fn(KitSnapshot $f): Fix => new Fix(
+                            "Take {$f->entry->name()}",
+                            SetAssembly::payload(run: $run->id, profile: $f->entry->id()),
+                        ),
                         array_slice($better, 0, 1),
                     ),
                 );

@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Protection;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -76,11 +77,10 @@ final readonly class CableCapacity implements Check
         }
 
         return [
-            new Fix(strtoupper($laid->id) . ' in ' . $cable->conductor->label(), [
-                'kind' => 'SetCable',
-                'cable' => $laid->id,
-                'kit' => $cable->id(),
-            ]),
+            new Fix(
+                strtoupper($laid->id) . ' in ' . $cable->conductor->label(),
+                SetCable::payload(cable: $laid->id, kit: $cable->id()),
+            ),
         ];
     }
 }

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Circuit\CableResult;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -57,11 +58,10 @@ final readonly class Fusing implements Check
             $take = [];
         } else {
             $take = [
-                new Fix("Fuse {$name} with " . sprintf('%g A', $fuse->amps), [
-                    'kind' => 'SetCable',
-                    'cable' => $laid->id,
-                    'fuse' => $fuse->id(),
-                ]),
+                new Fix(
+                    "Fuse {$name} with " . sprintf('%g A', $fuse->amps),
+                    SetCable::payload(cable: $laid->id, fuse: $fuse->id()),
+                ),
             ];
         }
         $own = $case->plan->fuse($laid->fuse)?->amps;

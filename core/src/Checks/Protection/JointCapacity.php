@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Protection;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Kit\Connector;
+use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -42,13 +43,12 @@ final readonly class JointCapacity implements Check
                     ...$better === null
                         ? []
                         : [
-                            new Fix("{$name} with {$better->name()}", [
-                                'kind' => 'SetCable',
-                                'cable' => $id,
-                                'joint' => $better->id(),
-                            ]),
+                            new Fix(
+                                "{$name} with {$better->name()}",
+                                SetCable::payload(cable: $id, joint: $better->id()),
+                            ),
                         ],
-                    new Fix("Solder {$name}", ['kind' => 'SetCable', 'cable' => $id, 'joint' => '']),
+                    new Fix("Solder {$name}", SetCable::payload(cable: $id, joint: '')),
                 ],
             );
         }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Site;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Changes\Places\ReviseNotes;
+use EmberDusk\Plan\Changes\Runs\NoteRun;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
 use EmberDusk\Reach\Channels;
@@ -54,11 +56,10 @@ final readonly class SiteFindings
         if ($site->damp !== null) {
             return [];
         }
-        $say = static fn(string $word): Fix => new Fix(ucfirst($word), [
-            'kind' => 'ReviseNotes',
-            'place' => $place->id,
-            'text' => TapeText::added($place->notes, $word),
-        ]);
+        $say = static fn(string $word): Fix => new Fix(
+            ucfirst($word),
+            ReviseNotes::payload(place: $place->id, text: TapeText::added($place->notes, $word)),
+        );
 
         return [
             new Finding(
@@ -82,12 +83,10 @@ final readonly class SiteFindings
         $findings = [];
         foreach ($runs as $id => $run) {
             $note = $site->runs[$run->word] ?? null;
-            $fix = static fn(string $how): Fix => new Fix(ucfirst($how), [
-                'kind' => 'NoteRun',
-                'run' => $id,
-                'word' => $how,
-                'on' => true,
-            ]);
+            $fix = static fn(string $how): Fix => new Fix(
+                ucfirst($how),
+                NoteRun::payload(run: $id, word: $how, on: true),
+            );
             if ($run->mounting === []) {
                 $findings[] = new Finding(
                     code: 'mounting',
@@ -110,14 +109,7 @@ final readonly class SiteFindings
                     detail: 'Water on pads lets the copper rot. Put it into a gasketed profile or take a splash-proof strip.',
                     place: new Place('survey', "{$run->place}:run:{$run->word}"),
                     source: 'common practice, no source',
-                    fixes: [
-                        new Fix('Into a profile', [
-                            'kind' => 'NoteRun',
-                            'run' => $id,
-                            'word' => 'profile',
-                            'on' => true,
-                        ]),
-                    ],
+                    fixes: [new Fix('Into a profile', NoteRun::payload(run: $id, word: 'profile', on: true))],
                 );
             }
         }

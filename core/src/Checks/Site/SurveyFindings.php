@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Site;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Changes\Places\ReviseNotes;
+use EmberDusk\Plan\Changes\Runs\DropRun;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
@@ -36,11 +38,10 @@ final readonly class SurveyFindings
                     fixes: $slip->instead === null
                         ? []
                         : [
-                            new Fix("Write {$slip->instead}", [
-                                'kind' => 'ReviseNotes',
-                                'place' => $id,
-                                'text' => TapeText::mended($place->notes, $slip),
-                            ]),
+                            new Fix(
+                                "Write {$slip->instead}",
+                                ReviseNotes::payload(place: $id, text: TapeText::mended($place->notes, $slip)),
+                            ),
                         ],
                 );
             }
@@ -81,7 +82,7 @@ final readonly class SurveyFindings
                         $r->length(),
                     ),
                     place: new Place('survey', $place),
-                    fixes: [new Fix("Drop {$r->name()}", ['kind' => 'DropRun', 'run' => $r->id])],
+                    fixes: [new Fix("Drop {$r->name()}", DropRun::payload(run: $r->id))],
                 ),
                 $lost,
             ),

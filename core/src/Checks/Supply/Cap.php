@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Supply;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -42,12 +43,7 @@ final readonly class Cap implements Check
                 number: $run->cap,
                 source: 'common practice, no source',
                 fixes: [
-                    new Fix('It is set and checked', [
-                        'kind' => 'SetCap',
-                        'run' => $run->id,
-                        'cap' => $run->cap,
-                        'checked' => true,
-                    ]),
+                    new Fix('It is set and checked', SetCap::payload(run: $run->id, cap: $run->cap, checked: true)),
                 ],
             ),
         ];

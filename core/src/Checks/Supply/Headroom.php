@@ -8,6 +8,8 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -76,11 +78,10 @@ final readonly class Headroom implements Check
                     ...$larger === null
                         ? []
                         : [
-                            new Fix('Take ' . $larger->name(), [
-                                'kind' => 'ChooseKit',
-                                'run' => $case->run->id,
-                                'kit' => $larger->id(),
-                            ]),
+                            new Fix(
+                                'Take ' . $larger->name(),
+                                ChooseKit::payload(run: $case->run->id, kit: $larger->id()),
+                            ),
                         ],
                     ...self::limit($case, $supply),
                     ...self::less($case, $strip, $supply),
@@ -101,11 +102,7 @@ final readonly class Headroom implements Check
         }
 
         return [
-            new Fix(sprintf('Set a limit of %.0f %%', 100 * $cap), [
-                'kind' => 'SetCap',
-                'run' => $case->run->id,
-                'cap' => $cap,
-            ]),
+            new Fix(sprintf('Set a limit of %.0f %%', 100 * $cap), SetCap::payload(run: $case->run->id, cap: $cap)),
         ];
     }
 
@@ -128,12 +125,6 @@ final readonly class Headroom implements Check
             return [];
         }
 
-        return [
-            new Fix('Less light: ' . $dimmer->name(), [
-                'kind' => 'ChooseKit',
-                'run' => $case->run->id,
-                'kit' => $dimmer->id(),
-            ]),
-        ];
+        return [new Fix('Less light: ' . $dimmer->name(), ChooseKit::payload(run: $case->run->id, kit: $dimmer->id()))];
     }
 }

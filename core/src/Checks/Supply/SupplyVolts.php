@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Supply;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -46,13 +47,7 @@ final readonly class SupplyVolts implements Check
                 source: self::SOURCE,
                 fixes: $right === null
                     ? []
-                    : [
-                        new Fix('Take ' . $right->name(), [
-                            'kind' => 'ChooseKit',
-                            'run' => $case->run->id,
-                            'kit' => $right->id(),
-                        ]),
-                    ],
+                    : [new Fix('Take ' . $right->name(), ChooseKit::payload(run: $case->run->id, kit: $right->id()))],
             ),
         ];
     }

@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Supply;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Kit\Converter;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -55,11 +56,10 @@ final readonly class Swing implements Check
                 fixes: $regulator === null
                     ? []
                     : [
-                        new Fix('Take ' . $regulator->name(), [
-                            'kind' => 'ChooseKit',
-                            'run' => $case->run->id,
-                            'kit' => $regulator->id(),
-                        ]),
+                        new Fix(
+                            'Take ' . $regulator->name(),
+                            ChooseKit::payload(run: $case->run->id, kit: $regulator->id()),
+                        ),
                     ],
             ),
         ];

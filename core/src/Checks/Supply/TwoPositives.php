@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Supply;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Plan\Changes\Runs\SetZones;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -53,11 +54,13 @@ final readonly class TwoPositives implements Check
                 place: new Place('wire', $case->run->id),
                 source: 'common practice, no source',
                 fixes: [
-                    new Fix(sprintf('Cut the + at %.2f m', $marks->position($pad)), [
-                        'kind' => 'SetZones',
-                        'run' => $case->run->id,
-                        'pads' => [...$case->run->zones, ...array_map(static fn(array $c): int => $c[2], $cuts)],
-                    ]),
+                    new Fix(
+                        sprintf('Cut the + at %.2f m', $marks->position($pad)),
+                        SetZones::payload(
+                            run: $case->run->id,
+                            pads: [...$case->run->zones, ...array_map(static fn(array $c): int => $c[2], $cuts)],
+                        ),
+                    ),
                 ],
             ),
         ];

@@ -45,11 +45,18 @@ use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
 use EmberDusk\Plan\Changes\Wires\TapLeg;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Refusal;
 
 /** Reads a change from its payload: {"kind": "MoveFeed", …}. */
 final readonly class Catalogue
 {
+    /** @throws Refusal when the shelf or the plan have not what it asks for */
+    public static function make(ChangePayload $asked, ShelfSource $shelf): Change
+    {
+        return self::read($asked->toArray(), $shelf);
+    }
+
     /**
      * @param  array<array-key, mixed>  $payload
      *

@@ -9,6 +9,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
@@ -38,6 +39,16 @@ final readonly class Together implements Change
         }
 
         return new self($f->string('words', 200), $changes);
+    }
+
+    /** @param  list<ChangePayload>  $changes */
+    public static function payload(string $words, array $changes): ChangePayload
+    {
+        return ChangePayload::of(
+            'Together',
+            words: $words,
+            changes: array_map(static fn(ChangePayload $c): array => $c->toArray(), $changes),
+        );
     }
 
     public function apply(Plan $plan): Plan

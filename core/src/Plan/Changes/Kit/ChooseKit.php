@@ -23,6 +23,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
@@ -59,6 +60,12 @@ final readonly class ChooseKit implements Change
         $id = array_key_first($plan->hubs) ?? Plan::nextId('h', []);
 
         return $plan->with(kit: $kit, hubs: [$id => new Device($id, $hub->id())]);
+    }
+
+    /** No run: for the job, as its hub. */
+    public static function payload(?string $run, string $kit): ChangePayload
+    {
+        return ChangePayload::of('ChooseKit', run: $run, kit: $kit);
     }
 
     public function apply(Plan $plan): Plan

@@ -12,6 +12,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Puts fixtures under a dimming module: one that the job has, or another entry of the shelf. */
@@ -30,6 +31,12 @@ final readonly class ChooseModule implements Change
         }
 
         return new self($f->string('fixture'), $kit, null);
+    }
+
+    /** A module that is there, or kit for a new one. */
+    public static function payload(string $fixture, ?string $module = null, ?string $kit = null): ChangePayload
+    {
+        return ChangePayload::given('ChooseModule', fixture: $fixture, module: $module, kit: $kit);
     }
 
     public function apply(Plan $plan): Plan

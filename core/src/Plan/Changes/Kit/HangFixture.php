@@ -11,6 +11,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Hangs low-voltage fixtures on a supply, by a cable of their own. Metres. */
@@ -31,6 +32,11 @@ final readonly class HangFixture implements Change
         }
 
         return new self($f->string('fixture'), $f->string('on'), $kit, $f->numberOr('length', 1.0, 0.01, 1000));
+    }
+
+    public static function payload(string $fixture, string $on, string $kit): ChangePayload
+    {
+        return ChangePayload::of('HangFixture', fixture: $fixture, on: $on, kit: $kit);
     }
 
     public function apply(Plan $plan): Plan

@@ -10,6 +10,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Takes an entry of the job's kit anew as it stands on the shelf now; feeds go to the nearest cut mark of a changed strip. */
@@ -24,6 +25,11 @@ final readonly class RefreshKit implements Change
         return new self(
             $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}” any more; the job keeps its copy."),
         );
+    }
+
+    public static function payload(string $kit): ChangePayload
+    {
+        return ChangePayload::of('RefreshKit', kit: $kit);
     }
 
     public function apply(Plan $plan): Plan

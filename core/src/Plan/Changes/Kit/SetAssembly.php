@@ -10,6 +10,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Assembly;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 
 /** How a run is made up; fields that are not given stay as they are, an empty one is as usual again. */
 final readonly class SetAssembly implements Change
@@ -32,6 +33,24 @@ final readonly class SetAssembly implements Change
         }
 
         return new self($f->string('run'), $f, $kit);
+    }
+
+    /** What is null stays as it is. */
+    public static function payload(
+        string $run,
+        ?string $strip = null,
+        ?string $length = null,
+        ?string $seal = null,
+        ?string $profile = null,
+    ): ChangePayload {
+        return ChangePayload::given(
+            'SetMaking',
+            run: $run,
+            strip: $strip,
+            length: $length,
+            seal: $seal,
+            profile: $profile,
+        );
     }
 
     public function apply(Plan $plan): Plan

@@ -10,6 +10,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Owned;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 
 /** How many of a shelf entry the client has already; none takes it off the list. */
 final readonly class SetOwned implements Change
@@ -24,6 +25,11 @@ final readonly class SetOwned implements Change
             $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”."),
             $f->whole('count', 0, 1000),
         );
+    }
+
+    public static function payload(string $kit, int $count): ChangePayload
+    {
+        return ChangePayload::of('SetOwned', kit: $kit, count: $count);
     }
 
     public function apply(Plan $plan): Plan

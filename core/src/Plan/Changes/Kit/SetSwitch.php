@@ -7,6 +7,7 @@ namespace EmberDusk\Plan\Changes\Kit;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Says which kind of light a controller's switch or jumper is set to. */
@@ -17,6 +18,11 @@ final readonly class SetSwitch implements Change
     public static function read(Fields $f): self
     {
         return new self($f->string('controller'), $f->string('setting', 20));
+    }
+
+    public static function payload(string $controller, string $setting): ChangePayload
+    {
+        return ChangePayload::of('SetSwitch', controller: $controller, setting: $setting);
     }
 
     public function apply(Plan $plan): Plan

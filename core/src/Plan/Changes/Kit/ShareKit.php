@@ -11,6 +11,7 @@ use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
@@ -22,6 +23,11 @@ final readonly class ShareKit implements Change
     public static function read(Fields $f): self
     {
         return new self($f->string('run'), $f->string('with', 40));
+    }
+
+    public static function payload(string $run, string $with): ChangePayload
+    {
+        return ChangePayload::of('ShareKit', run: $run, with: $with);
     }
 
     public function apply(Plan $plan): Plan

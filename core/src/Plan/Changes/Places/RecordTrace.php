@@ -9,6 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** What a trace found of the cable legs of a place, written behind each leg in the notes. */
@@ -31,6 +32,20 @@ final readonly class RecordTrace implements Change
         }
 
         return new self($f->string('place'), $found);
+    }
+
+    /** @param  array<string, string>  $found  by leg */
+    public static function payload(string $place, array $found): ChangePayload
+    {
+        return ChangePayload::of(
+            'RecordTrace',
+            place: $place,
+            found: array_map(
+                static fn(string $leg, string $text): array => ['leg' => $leg, 'found' => $text],
+                array_keys($found),
+                $found,
+            ),
+        );
     }
 
     public function apply(Plan $plan): Plan

@@ -14,6 +14,7 @@ use EmberDusk\Plan\Slices;
 use EmberDusk\Survey\RunPath;
 use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /**
@@ -32,6 +33,11 @@ final readonly class ReviseNotes implements Change
     public static function read(Fields $f): self
     {
         return new self($f->string('place'), $f->string('text'));
+    }
+
+    public static function payload(string $place, string $text): ChangePayload
+    {
+        return ChangePayload::of('ReviseNotes', place: $place, text: $text);
     }
 
     public function apply(Plan $plan): Plan

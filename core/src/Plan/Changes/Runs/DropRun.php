@@ -11,6 +11,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\ChangePayload;
 
 /** Takes a run out with its feeds, cables, supply, controller and name. */
 final readonly class DropRun implements Change
@@ -25,6 +26,11 @@ final readonly class DropRun implements Change
     public static function read(Fields $f): self
     {
         return new self($f->string('run'));
+    }
+
+    public static function payload(string $run): ChangePayload
+    {
+        return ChangePayload::of('DropRun', run: $run);
     }
 
     public function apply(Plan $plan): Plan

@@ -8,6 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Names a joined light and puts it in a room; the hub's limit of letters and the other lights' names are checked. */
@@ -25,6 +26,11 @@ final readonly class NameLight implements Change
             trim(preg_replace('/\s+/u', ' ', $f->string('name', 200)) ?? ''),
             trim($f->string('room', 200)),
         );
+    }
+
+    public static function payload(string $controller, string $name, string $room): ChangePayload
+    {
+        return ChangePayload::of('NameLight', controller: $controller, name: $name, room: $room);
     }
 
     public function apply(Plan $plan): Plan

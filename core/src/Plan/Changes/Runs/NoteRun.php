@@ -10,6 +10,7 @@ use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\TapeText;
+use EmberDusk\Values\ChangePayload;
 
 /**
  * Says one more thing of a run, or takes it back: a way it is mounted, or what light it is for. It is written into the
@@ -26,6 +27,11 @@ final readonly class NoteRun implements Change
             $f->oneOf('word', [...RunNote::MOUNTINGS, ...RunNote::LIGHTS]),
             $f->flag('on'),
         );
+    }
+
+    public static function payload(string $run, string $word, bool $on): ChangePayload
+    {
+        return ChangePayload::of('NoteRun', run: $run, word: $word, on: $on);
     }
 
     public function apply(Plan $plan): Plan

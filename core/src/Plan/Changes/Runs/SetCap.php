@@ -7,6 +7,7 @@ namespace EmberDusk\Plan\Changes\Runs;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 
 /** Sizes a run's supply for a share of full load, on condition that a limit is set in its controller; or says that it is set and checked. */
 final readonly class SetCap implements Change
@@ -16,6 +17,11 @@ final readonly class SetCap implements Change
     public static function read(Fields $f): self
     {
         return new self($f->string('run'), $f->number('cap', 0.2, 1), $f->has('checked') && $f->flag('checked'));
+    }
+
+    public static function payload(string $run, float $cap, ?bool $checked = null): ChangePayload
+    {
+        return ChangePayload::given('SetCap', run: $run, cap: $cap, checked: $checked);
     }
 
     public function apply(Plan $plan): Plan

@@ -7,6 +7,7 @@ namespace EmberDusk\Plan\Changes\Runs;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
@@ -29,6 +30,12 @@ final readonly class SetZones implements Change
         sort($pads);
 
         return new self($f->string('run'), array_values(array_unique($pads)), $supplies);
+    }
+
+    /** @param  list<int>  $pads  where the + is cut */
+    public static function payload(string $run, array $pads): ChangePayload
+    {
+        return ChangePayload::of('SetZones', run: $run, pads: $pads);
     }
 
     public function apply(Plan $plan): Plan

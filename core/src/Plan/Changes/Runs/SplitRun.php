@@ -9,6 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Slices;
+use EmberDusk\Values\ChangePayload;
 
 /** Cuts a measured run into equal parts, each with kit of its own; one part makes it whole again. What was chosen for it goes. */
 final readonly class SplitRun implements Change
@@ -18,6 +19,11 @@ final readonly class SplitRun implements Change
     public static function read(Fields $f): self
     {
         return new self($f->string('run'), $f->whole('parts', 1, 8));
+    }
+
+    public static function payload(string $run, int $parts): ChangePayload
+    {
+        return ChangePayload::of('SplitRun', run: $run, parts: $parts);
     }
 
     public function apply(Plan $plan): Plan

@@ -8,6 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
@@ -24,6 +25,12 @@ final readonly class FeedPattern implements Change
         }
 
         return new self($f->string('run'), $pattern);
+    }
+
+    /** @param  string  $pattern  ends or middle */
+    public static function payload(string $run, string $pattern): ChangePayload
+    {
+        return ChangePayload::of('FeedPattern', run: $run, pattern: $pattern);
     }
 
     public function apply(Plan $plan): Plan

@@ -14,6 +14,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
@@ -45,6 +46,17 @@ final readonly class SetCable implements Change
             $f->has('length') ? $f->number('length', 0.01, 1000) : null,
             $fittings,
         );
+    }
+
+    /** What is null stays as it is. */
+    public static function payload(
+        string $cable,
+        ?string $kit = null,
+        ?float $length = null,
+        ?string $joint = null,
+        ?string $fuse = null,
+    ): ChangePayload {
+        return ChangePayload::given('SetCable', cable: $cable, kit: $kit, length: $length, joint: $joint, fuse: $fuse);
     }
 
     public function apply(Plan $plan): Plan

@@ -8,6 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 
 /** Feeds a run at exactly these shares of its length; feeds that are there already keep their cables. */
@@ -26,6 +27,12 @@ final readonly class SetFeeds implements Change
                 ? throw $f->invalid('shares', '1 to 100 shares of the length were expected.')
                 : $shares,
         );
+    }
+
+    /** @param  list<float>  $shares  of the length */
+    public static function payload(string $run, array $shares): ChangePayload
+    {
+        return ChangePayload::of('SetFeeds', run: $run, shares: $shares);
     }
 
     public function apply(Plan $plan): Plan

@@ -13,6 +13,7 @@ use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Splice;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 
 /** A heavy leg that runs past a run, with drops to both ends of each of its sections; what fed it before goes. Metres. */
@@ -46,6 +47,11 @@ final readonly class TapLeg implements Change
             dropLength: $f->numberOr('dropLength', 0.2, 0.01, 100),
             existing: $f->has('existing') && $f->flag('existing'),
         );
+    }
+
+    public static function payload(string $run, string $leg, string $drop, float $lead, bool $existing): ChangePayload
+    {
+        return ChangePayload::of('TapLeg', run: $run, leg: $leg, drop: $drop, lead: $lead, existing: $existing);
     }
 
     public function apply(Plan $plan): Plan

@@ -13,6 +13,7 @@ use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Refusal;
 
 /**
@@ -34,6 +35,16 @@ final readonly class WireRuns implements Change
         }
 
         return new self($supplies, $shelf, $f->has('words') ? $f->string('words', 200) : 'Runs wired anew');
+    }
+
+    /** @param  list<SupplyWires>  $supplies */
+    public static function payload(array $supplies, ?string $words = null): ChangePayload
+    {
+        return ChangePayload::given(
+            'WireRuns',
+            words: $words,
+            supplies: array_map(static fn(SupplyWires $s): array => $s->toArray(), $supplies),
+        );
     }
 
     public function apply(Plan $plan): Plan

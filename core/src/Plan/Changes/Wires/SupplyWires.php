@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+/** A supply that is asked for, where it stands and what hangs on it. */
+final readonly class SupplyWires
+{
+    /** @param  list<BlockWires>  $blocks */
+    public function __construct(public string $kit, public string $where, public array $blocks) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'kit' => $this->kit,
+            'where' => $this->where,
+            'blocks' => array_map(static fn(BlockWires $b): array => $b->toArray(), $this->blocks),
+        ];
+    }
+}
