@@ -92,6 +92,19 @@ final class BuildTest extends TestCase
         )->assertStatus(422);
     }
 
+    public function test_a_tick_answers_with_the_steps_that_it_changed(): void
+    {
+        $this->travelTo('2026-11-25 15:00:00');
+        $tick = self::tick('isolate-lecture', true, 12, '2026-11-25T09:00:00.000Z');
+        $all = $this->build('tick', $tick);
+        $known = array_map(static fn(array $s): string => "{$s['id']}:{$s['hash']}", $all['steps']);
+        $press = self::tick('isolate-lecture', false, 12, '2026-11-25T09:10:00.000Z');
+        $build = $this->build('tick', ['known' => implode(' ', $known)] + $press);
+        self::assertSame(['isolate-lecture'], array_column($build['steps'], 'id'));
+        self::assertSame(array_column($all['steps'], 'id'), $build['order'], 'the page puts them together again');
+        self::assertFalse($build['steps'][0]['done']);
+    }
+
     public function test_the_crews_own_minutes_better_the_next_jobs_estimate(): void
     {
         $before = self::step(

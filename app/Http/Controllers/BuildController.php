@@ -14,6 +14,7 @@ use App\Papers\Download;
 use App\Results\JobLoader;
 use App\Screens\Build\MoveCost;
 use App\Screens\Build\StepCalendar;
+use App\Screens\Known;
 use App\Time\Clock;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
@@ -31,6 +32,7 @@ final readonly class BuildController
 {
     public function __construct(private JobLoader $loader) {}
 
+    /** Answers with the steps that it changed; those that the page has it keeps. */
     public function tick(TickRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         // The page still shows who pressed; meanwhile somebody else signed in beside it.
@@ -65,7 +67,9 @@ final readonly class BuildController
             ),
         );
 
-        return $this->answer($job, $user);
+        $answer = $this->loader->answer($job, $user, $job->newest(), 'build');
+
+        return new JsonResponse(['desk' => Known::without($answer['desk'], $request->known())] + $answer);
     }
 
     public function visits(VisitsRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse

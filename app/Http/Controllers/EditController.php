@@ -14,8 +14,8 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Models\User;
 use App\Results\JobLoader;
+use App\Screens\Known;
 use App\Screens\Screen;
-use App\Screens\Wire\Known;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Kit\Shelves;
 use App\Models\Job;
 use EmberDusk\Options\Options;
+use EmberDusk\Options\Questions;
 use Illuminate\Http\JsonResponse;
 
 /** The options of a run side by side, each solved. */
@@ -20,6 +21,7 @@ final readonly class OptionController
         return new JsonResponse([
             'run' => $of->id,
             'name' => ucfirst($of->word),
+            'asked' => Questions::all(),
             'options' => Options::of($plan, $of, Shelves::ofCrew($job->crew)),
         ]);
     }

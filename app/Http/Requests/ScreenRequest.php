@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Screens\Known;
 use App\Screens\Stages;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -37,16 +38,10 @@ class ScreenRequest extends FormRequest
         return null;
     }
 
-    /** @return array<string, string> hashes of the runs that the page has, by run */
+    /** @return array<string, string> hashes of the rows that the page has, by their ids */
     public function known(): array
     {
-        $known = [];
-        foreach (explode(' ', $this->string('known')->toString()) as $one) {
-            [$run, $hash] = explode(':', $one, 2) + ['', ''];
-            $known[$run] = $hash;
-        }
-
-        return array_filter($known, static fn(string $hash): bool => $hash !== '');
+        return Known::read($this->string('known')->toString());
     }
 
     /** @return list<string> ids of the runs that are shown large */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Screens\Known;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A step that is done, or not after all, as the device that was pressed tells it. */
@@ -18,8 +19,15 @@ final class TickRequest extends FormRequest
             'step' => ['bail', 'required', 'string', 'max:60', 'regex:/^[a-z][a-z0-9-]*$/'],
             'done' => ['required', 'boolean'],
             'minutes' => ['required', 'integer', 'min:1', 'max:6000'],
+            'known' => ['nullable', 'string', 'max:40000'],
             'at' => ['bail', 'required', 'string', 'date_format:Y-m-d\TH:i:s.v\Z'],
         ];
+    }
+
+    /** @return array<string, string> hashes of the steps that the page has, by their ids */
+    public function known(): array
+    {
+        return Known::read($this->string('known')->toString());
     }
 
     /** @return array<string, string> */

@@ -38,6 +38,7 @@ final readonly class BuildScreen
                 $remaining->timetable->worked(),
             ),
             'slots' => array_map(static fn(Slot $s): array => SlotRow::of($state, $s), $remaining->timetable->slots),
+            'order' => array_values(array_map(static fn(Step $s): string => $s->id, $remaining->steps)),
             'steps' => array_values(array_map(static fn(Step $s): array => StepRow::of($state, $s), $remaining->steps)),
             'waits' => array_map(
                 static fn(array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($state, $w['part'])] + $w,

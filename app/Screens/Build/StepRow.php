@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Build;
 
+use App\Screens\Known;
 use EmberDusk\Job\JobState;
 use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Step;
@@ -19,7 +20,7 @@ final readonly class StepRow
     {
         $tick = $state->ticks[$step->id] ?? null;
 
-        return [
+        return Known::hashed([
             'id' => $step->id,
             'kind' => $step->kind,
             'title' => $step->title,
@@ -36,7 +37,7 @@ final readonly class StepRow
             'done' => $tick !== null,
             'taken' => $tick->minutes ?? 0,
             'at' => $tick->at ?? '',
-        ];
+        ]);
     }
 
     private static function work(JobState $state, Step $step): Figure

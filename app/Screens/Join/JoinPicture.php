@@ -64,6 +64,8 @@ final readonly class JoinPicture
             'title' => $s->title,
             'why' => $s->why,
             'answers' => $s->answers,
+            'yes' => $s->yes(),
+            'no' => $s->no(),
             'expect' => $s->expect === null ? null : ['words' => $s->expect->words(), 'times' => $s->expect->times],
             'from' => $s->window[0] ?? null,
             'to' => $s->window[1] ?? null,

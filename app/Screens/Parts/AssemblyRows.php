@@ -7,50 +7,100 @@ namespace App\Screens\Parts;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Parts\Uses;
+use EmberDusk\Plan\Assembly;
 use EmberDusk\Plan\Run;
 
 /** How each run is made up, with what there is to choose from, and what of it cannot be. */
 final readonly class AssemblyRows
 {
+    private const JOINTS = [
+        'needed' => 'joined where longer than stock',
+        'saving' => 'joined wherever it saves one',
+        'never' => 'in one piece',
+    ];
+
+    private const SEALS = ['silicone' => 'silicone, a day to cure', 'glue' => 'hot glue and tape'];
+
+    private const CUTS = ['after' => 'after fixing, from the unfed end', 'before' => 'to measure, before'];
+
     /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/makingRow */
     public static function of(JobState $state): array
     {
-        $plan = $state->plan;
         $uses = new Uses($state->shelf);
 
         return array_values(
-            array_map(static function (Run $run) use ($plan, $uses): array {
-                $making = $plan->making($run);
-                $profile = in_array('profile', $run->mounting, true);
-
-                return [
+            array_map(
+                static fn(Run $run): array => [
                     'run' => $run->id,
                     'name' => $run->name(),
-                    'place' => $plan->places[$run->place]->name ?? '',
-                    'strip' => $making->strip,
-                    'length' => $making->length,
-                    'inProfile' => $profile,
-                    'profile' => $making->profile ?? '',
-                    'diffuser' => $making->diffuser ?? '',
-                    'seal' => $making->seal,
-                    'cut' => $making->cut,
-                    'usualProfile' => $uses->usualProfile($plan, $run)?->entry->name() ?? 'none on the shelf',
-                    'usualDiffuser' => $uses->usualDiffuser()?->entry->name() ?? 'none on the shelf',
-                    'usualSeal' => $plan->damp($run) ? 'silicone, it is damp' : 'not sealed',
-                    'usualCut' => $profile ? 'to measure, before' : 'after fixing',
-                ];
-            }, array_filter($plan->runs, static fn(Run $r): bool => $plan->cutMarks($r) !== null)),
+                    'place' => $state->plan->places[$run->place]->name ?? '',
+                    'inProfile' => in_array('profile', $run->mounting, true),
+                    'fields' => self::fields($state, $uses, $run, $state->plan->making($run)),
+                ],
+                array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->cutMarks($r) !== null),
+            ),
         );
     }
 
-    /** @return array{profiles: list<array{id: string, name: string}>, diffusers: list<array{id: string, name: string}>} */
-    public static function choices(JobState $state): array
+    /** @return list<array<string, mixed>> */
+    private static function fields(JobState $state, Uses $uses, Run $run, Assembly $making): array
     {
-        $of = static fn(string $kind): array => array_map(
-            static fn(KitSnapshot $f): array => ['id' => $f->entry->id(), 'name' => $f->entry->name()],
-            $state->shelf->ofKind($kind),
-        );
+        $profile = in_array('profile', $run->mounting, true);
+        $usual = static fn(?KitSnapshot $kit): string => $kit?->entry->name() ?? 'none on the shelf';
+        $fields = [self::field('strip', 'Strip', $making->strip, self::JOINTS)];
+        if ($profile) {
+            $fields[] = self::field(
+                'profile',
+                'Profile',
+                $making->profile,
+                self::names($state, 'profile'),
+                'as fits: ' . $usual($uses->usualProfile($state->plan, $run)),
+            );
+            $fields[] = self::field(
+                'diffuser',
+                'Diffuser',
+                $making->diffuser,
+                self::names($state, 'diffuser'),
+                'as fits: ' . $usual($uses->usualDiffuser()),
+            );
+            $fields[] = self::field('length', 'Both', $making->length, self::JOINTS);
+        }
+        $damp = $state->plan->damp($run) ? 'silicone, it is damp' : 'not sealed';
+        $fields[] = self::field('seal', 'Ends', $making->seal, self::SEALS, "as usual: {$damp}");
+        $cut = $profile ? 'to measure, before' : 'after fixing';
+        $fields[] = self::field('cut', 'Cut', $making->cut, self::CUTS, "as usual: {$cut}");
 
-        return ['profiles' => $of('profile'), 'diffusers' => $of('diffuser')];
+        return $fields;
+    }
+
+    /**
+     * @param  array<string, string>  $choices  by value
+     * @param  string|null  $usual  what an empty value stands for
+     * @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/makingField
+     */
+    private static function field(
+        string $field,
+        string $label,
+        ?string $value,
+        array $choices,
+        ?string $usual = null,
+    ): array {
+        $of = $usual === null ? [] : [['value' => '', 'text' => $usual]];
+        foreach ($choices as $id => $text) {
+            $of[] = ['value' => (string) $id, 'text' => $text];
+        }
+
+        return ['field' => $field, 'label' => $label, 'value' => $value ?? '', 'choices' => $of];
+    }
+
+    /** @return array<string, string> by id */
+    private static function names(JobState $state, string $kind): array
+    {
+        $names = [];
+        foreach ($state->shelf->ofKind($kind) as $snapshot) {
+            $names[$snapshot->entry->id()] = $snapshot->entry->name();
+        }
+
+        return $names;
     }
 }

@@ -31,7 +31,6 @@ final readonly class PartsScreen
             'cuts' => array_map(static fn(StockCut $c): array => self::cut($state, $c), $list->cuts),
             'parts' => PartRows::of($state),
             'makings' => AssemblyRows::of($state),
-            ...AssemblyRows::choices($state),
             'offcuts' => array_map(
                 static fn(Offcut $o): array => [
                     'id' => $o->id,

@@ -13,6 +13,7 @@ use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Radio;
+use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeSheet;
@@ -31,6 +32,8 @@ final readonly class SurveyScreen
                 array_values($state->plan->places),
             ),
             'terms' => $state->plan->terms->write(),
+            'mountings' => RunNote::MOUNTINGS,
+            'lights' => RunNote::LIGHTS,
         ];
     }
 

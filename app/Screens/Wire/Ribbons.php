@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Screens\Wire;
 
+use App\Screens\Known;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
-use EmberDusk\Formats\Json;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Channel;
 use EmberDusk\Kit\Strip;
@@ -31,9 +31,7 @@ final readonly class Ribbons
     /** @return array<string, mixed> with a hash of all that is in it, so that a page that has it need not be sent it again */
     public static function of(JobState $state, Run $run): array
     {
-        $ribbon = self::run($state, $run);
-
-        return ['hash' => hash('xxh64', Json::compact($ribbon))] + $ribbon;
+        return Known::hashed(self::run($state, $run));
     }
 
     /** @return array<string, mixed> */

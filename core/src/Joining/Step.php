@@ -25,4 +25,25 @@ final readonly class Step
         public string $alert = '',
         public string $caution = '',
     ) {}
+
+    /** The answer that says what was hoped for; empty where nothing is asked. */
+    public function yes(): string
+    {
+        return match ($this->kind) {
+            'look-reset' => 'saw-reset',
+            'look-joined' => 'saw-joined',
+            'identify' => 'identified',
+            default => '',
+        };
+    }
+
+    /** The answer that denies it. */
+    public function no(): string
+    {
+        return match ($this->kind) {
+            'look-reset', 'look-joined' => 'saw-nothing',
+            'identify' => 'not-identified',
+            default => '',
+        };
+    }
 }

@@ -9,7 +9,10 @@ vi.mock('@inertiajs/vue3', () => ({
     usePage: () => ({ props: { user: signedIn } }),
 }));
 
-type Sent = { url: string; body: { step: string; done: boolean; by: number; uuid: string; at: string } };
+type Sent = {
+    url: string;
+    body: { step: string; done: boolean; by: number; uuid: string; at: string; known?: string };
+};
 let sent: Sent[] = [];
 let server: (one: Sent) => Response | Promise<Response>;
 const ours = (status: number, body: object) =>
@@ -36,7 +39,10 @@ async function page(job = 1) {
     createApp(
         defineComponent({
             setup() {
-                box = outbox.useOutbox<object>(job, (answer) => void taken.push(answer));
+                box = outbox.useOutbox<object>(job, () => ({
+                    known: 'dry-cove:d1',
+                    take: (answer) => void taken.push(answer),
+                }));
                 return () => h('p');
             },
         }),
@@ -48,9 +54,9 @@ test('presses are sent in their order and each later than the one before, and th
     const { box, taken, waiting } = await page();
     await box.press('dry-cove', true, 30);
     await box.press('dry-cove', false, 30);
-    expect(sent.map((s) => [s.url, s.body.step, s.body.done, s.body.by])).toEqual([
-        ['/jobs/1/build/tick', 'dry-cove', true, 5],
-        ['/jobs/1/build/tick', 'dry-cove', false, 5],
+    expect(sent.map((s) => [s.url, s.body.step, s.body.done, s.body.by, s.body.known])).toEqual([
+        ['/jobs/1/build/tick', 'dry-cove', true, 5, 'dry-cove:d1'],
+        ['/jobs/1/build/tick', 'dry-cove', false, 5, 'dry-cove:d1'],
     ]);
     expect(Date.parse(sent[1]!.body.at)).toBeGreaterThan(Date.parse(sent[0]!.body.at));
     expect(taken).toHaveLength(2);

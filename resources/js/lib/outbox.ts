@@ -35,7 +35,13 @@ const reached = ref(true);
 const trouble = ref('');
 /** Presses that are not in this device's store: yet, or because it keeps nothing. */
 const unwritten = new Map<string, Press>();
-const takers = new Map<number, (answer: never) => void>();
+/** What a page that is open has, and what takes the answer to just that. */
+interface Page<Answer> {
+    known?: string;
+    take(answer: Answer): void;
+}
+/** Pages that are open, by job. */
+const pages = new Map<number, () => Page<never>>();
 let store: ReturnType<typeof open> | undefined;
 let sending = false;
 let again = false;
@@ -87,12 +93,21 @@ export async function sendPresses(): Promise<void> {
         await load().catch(() => undefined);
         for (let next = presses.value.find(ready); next; next = presses.value.find(ready)) {
             try {
+                const page = pages.get(next.job)?.();
                 const { uuid, step, done, minutes, at, by } = next;
-                const answer = await ask('POST', `/jobs/${next.job}/build/tick`, { uuid, step, done, minutes, at, by });
+                const answer = await ask('POST', `/jobs/${next.job}/build/tick`, {
+                    uuid,
+                    step,
+                    done,
+                    minutes,
+                    at,
+                    by,
+                    known: page?.known,
+                });
                 reached.value = true;
                 trouble.value = '';
                 await drop(next);
-                takers.get(next.job)?.(answer as never);
+                page?.take(answer as never);
             } catch (error) {
                 if (!(error instanceof Refusal)) {
                     throw error;
@@ -148,9 +163,9 @@ export function useWaiting() {
  * What was pressed goes into the device's own store first, then to the server in the order of the presses; it leaves the
  * store when the server has it. Without a signal it waits there, over a closed page too.
  */
-export function useOutbox<Answer>(job: number, take: (answer: Answer) => void) {
-    takers.set(job, take as (answer: never) => void);
-    onBeforeUnmount(() => takers.delete(job));
+export function useOutbox<Answer>(job: number, page: () => Page<Answer>) {
+    pages.set(job, page);
+    onBeforeUnmount(() => pages.delete(job));
     const here = computed(() => presses.value.filter((p) => p.job === job));
 
     async function press(step: string, done: boolean, minutes: number): Promise<void> {

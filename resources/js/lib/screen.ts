@@ -35,19 +35,31 @@ export interface ScreenStore {
     undo(): Promise<void>;
     redo(): Promise<void>;
     reload(): Promise<void>;
+    /** For a request that goes past the queue: what the page has now, and what takes the answer to just that. */
+    beside(): { known: string | undefined; take(said: Answer): void };
 }
 
 const KEY: InjectionKey<ScreenStore> = Symbol('desk');
 const RETRY = 3000;
 
-/** A screen with the runs that were not sent, as the page had them. */
-function whole(desk: Desk, had: Desk): Desk {
-    if (!desk.wire) {
-        return desk;
-    }
-    const runs = new Map([...(had.wire?.runs ?? []), ...desk.wire.runs].map((run) => [run.id, run]));
-    return { ...desk, wire: { ...desk.wire, runs: desk.wire.order.flatMap((id) => runs.get(id) ?? []) } };
+/** Rows in their order: those that were sent, else those that the page had. */
+function ordered<Row extends { id: string }>(order: string[], had: Row[] = [], sent: Row[]): Row[] {
+    const rows = new Map([...had, ...sent].map((row) => [row.id, row]));
+    return order.flatMap((id) => rows.get(id) ?? []);
 }
+
+/** A screen with the runs and steps that were not sent, as the page had them. */
+function whole(desk: Desk, had: Desk): Desk {
+    const { wire, build } = desk;
+    return {
+        ...desk,
+        wire: wire && { ...wire, runs: ordered(wire.order, had.wire?.runs, wire.runs) },
+        build: build && { ...build, steps: ordered(build.order, had.build?.steps, build.steps) },
+    };
+}
+
+/** What a page has of it, so that only what is other than that is sent. */
+const knownOf = (desk: Desk) => (desk.wire?.runs ?? desk.build?.steps)?.map((row) => `${row.id}:${row.hash}`).join(' ');
 
 export function provideScreen(first: Answer): ScreenStore {
     const answer = shallowRef(first);
@@ -67,7 +79,7 @@ export function provideScreen(first: Answer): ScreenStore {
         stage,
         scene: scene.value,
         open: open.value,
-        known: has.wire?.runs.map((run) => `${run.id}:${run.hash}`).join(' '),
+        known: knownOf(has),
     });
 
     /** One request at a time; a lost connection is tried again until it works, so that nothing typed is lost. */
@@ -188,6 +200,13 @@ export function provideScreen(first: Answer): ScreenStore {
             await inTurn(() => send('redo', {}));
         },
         reload,
+        beside() {
+            const has = answer.value.desk;
+            return {
+                known: knownOf(has),
+                take: (said) => (answer.value = { ...said, desk: whole(said.desk, has) }),
+            };
+        },
     };
     onBeforeUnmount(() => (left = true));
     provide(KEY, store);

@@ -5,34 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Solver;
 
 /** Three channels and more: a tridiagonal system of symmetric blocks, one row and column a channel. */
-final class BlockLadder extends Ladder
+final class BlockLadder extends ChannelLadder
 {
-    /** @var list<list<float>> by channel and group */
-    private array $d = [];
-
-    /** @var list<list<float>> */
-    private array $moved = [];
-
-    /** @var list<list<float>> */
-    private array $step = [];
-
-    /** @var list<list<float>> */
-    private array $i = [];
-
-    /** @var list<list<float>> */
-    private array $g = [];
-
-    /** @var list<list<float>> */
-    private array $f = [];
-
     /** @var list<array{list<list<float>>, list<float>, list<list<float>>}> inverse pivot, right side, coupling to the pad before */
     private array $rows = [];
-
-    /** @var list<float> */
-    private array $startAmps = [];
-
-    /** @var list<float> */
-    private array $endAmps = [];
 
     public function begin(array $start, array $end): void
     {
@@ -77,11 +53,6 @@ final class BlockLadder extends Ladder
         }
         $this->endAmps = array_map(static fn(float $a): float => -$a, $in);
         $this->f = $f;
-    }
-
-    public function accept(): void
-    {
-        $this->d = $this->moved;
     }
 
     public function condense(): Condensed
@@ -144,48 +115,6 @@ final class BlockLadder extends Ladder
         }
         $steps = array_reverse($steps);
         $this->step = array_map(static fn(int $c): array => array_column($steps, $c), array_keys($this->d));
-    }
-
-    public function descent(): float
-    {
-        $sum = 0.0;
-        foreach ($this->f as $c => $residuals) {
-            foreach ($residuals as $n => $f) {
-                $sum += $f * $this->step[$c][$n];
-            }
-        }
-
-        return $sum;
-    }
-
-    public function residual(): float
-    {
-        return self::largest(...$this->f);
-    }
-
-    public function step(): float
-    {
-        return self::largest(...$this->step);
-    }
-
-    public function startAmps(): array
-    {
-        return $this->startAmps;
-    }
-
-    public function endAmps(): array
-    {
-        return $this->endAmps;
-    }
-
-    public function differences(): array
-    {
-        return $this->d === [] ? [[]] : $this->d;
-    }
-
-    public function amps(): array
-    {
-        return $this->i === [] ? [[]] : $this->i;
     }
 
     /**

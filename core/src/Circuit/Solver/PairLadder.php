@@ -7,37 +7,14 @@ namespace EmberDusk\Circuit\Solver;
 /**
  * Two channels: a tridiagonal system of symmetric 2 x 2 blocks, written out because it is the inner loop.
  */
-final class PairLadder extends Ladder
+final class PairLadder extends ChannelLadder
 {
-    /** @var array{list<float>, list<float>} */
-    private array $d = [[], []];
-
-    /** @var array{list<float>, list<float>} */
-    private array $moved = [[], []];
-
-    /** @var array{list<float>, list<float>} */
-    private array $step = [[], []];
-
-    /** @var array{list<float>, list<float>} */
-    private array $i = [[], []];
-
-    /** @var array{list<float>, list<float>} */
-    private array $g = [[], []];
-
-    /** @var array{list<float>, list<float>} */
-    private array $f = [[], []];
-
     /** @var list<array{float, float, float, float, float, float, float, float, float}> inverse pivot (3), right (2), coupling (4) */
     private array $rows = [];
 
-    /** @var array{float, float} */
-    private array $startAmps = [0.0, 0.0];
-
-    /** @var array{float, float} */
-    private array $endAmps = [0.0, 0.0];
-
     public function begin(array $start, array $end): void
     {
+        $this->d = $this->step = [[], []];
         $m = $this->stretch->groups;
         for ($n = 0; $n < $m; $n++) {
             foreach ([0, 1] as $c) {
@@ -87,11 +64,6 @@ final class PairLadder extends Ladder
         }
         $this->endAmps = [-$inU, -$inV];
         $this->f = [$fu, $fv];
-    }
-
-    public function accept(): void
-    {
-        $this->d = $this->moved;
     }
 
     public function condense(): Condensed
@@ -194,47 +166,5 @@ final class PairLadder extends Ladder
             $after = $this->perPitch;
         }
         $this->step = [array_reverse($stepU), array_reverse($stepV)];
-    }
-
-    public function descent(): float
-    {
-        $sum = 0.0;
-        foreach ($this->f as $c => $residuals) {
-            foreach ($residuals as $n => $f) {
-                $sum += $f * $this->step[$c][$n];
-            }
-        }
-
-        return $sum;
-    }
-
-    public function residual(): float
-    {
-        return self::largest(...$this->f);
-    }
-
-    public function step(): float
-    {
-        return self::largest(...$this->step);
-    }
-
-    public function startAmps(): array
-    {
-        return $this->startAmps;
-    }
-
-    public function endAmps(): array
-    {
-        return $this->endAmps;
-    }
-
-    public function differences(): array
-    {
-        return $this->d;
-    }
-
-    public function amps(): array
-    {
-        return $this->i;
     }
 }

@@ -19,7 +19,7 @@ const chosen = ref('');
 const refused = ref('');
 const visiting = ref(false);
 const url = (what: string) => `/jobs/${props.answer.job}/${what}`;
-const box = useOutbox<Answer>(props.answer.job, (answer) => (store.answer.value = answer));
+const box = useOutbox<Answer>(props.answer.job, store.beside);
 const moving = useMoving(
     props.answer.job,
     () => build.value,

@@ -48,19 +48,12 @@ async function name(given: { name: string; room: string }): Promise<void> {
         await reload();
     }
 }
-const YES: Record<string, string> = { 'look-reset': 'saw-reset', 'look-joined': 'saw-joined', identify: 'identified' };
-const NO: Record<string, string> = {
-    'look-reset': 'saw-nothing',
-    'look-joined': 'saw-nothing',
-    identify: 'not-identified',
-};
 const shortcuts = computed<Shortcut[]>(() => {
     const step = picture.value?.step;
     if (!step) {
         return [{ key: 'b', what: 'Begin the run', act: () => void begin(1) }];
     }
-    const yes = YES[step.kind];
-    const no = NO[step.kind];
+    const { yes, no } = step;
     return [
         { key: 'p', shift: false, what: 'Press the key once', act: () => press(1) },
         {
@@ -116,8 +109,6 @@ watch(
             <JoinStepCard
                 :picture="picture"
                 :now="now"
-                :said-yes="YES[picture.step.kind]"
-                :said-no="NO[picture.step.kind]"
                 :refused="atField ? { at: pointer.slice(1), message } : undefined"
                 @hand="hand"
                 @press="press(device?.presses ?? 1)"

@@ -8,8 +8,6 @@ import SignalBars from './SignalBars.vue';
 const props = defineProps<{
     picture: JoinPicture;
     now: number;
-    saidYes?: string;
-    saidNo?: string;
     refused?: { at: string; message: string };
 }>();
 const emit = defineEmits<{
@@ -76,8 +74,8 @@ const window = {
             <button v-if="step.kind === 'toggle'" type="button" class="press big" @click="emit('hand', 'toggle')">
                 Switch it <kbd>T</kbd>
             </button>
-            <template v-if="saidYes && saidNo">
-                <button type="button" class="press big" @click="emit('hand', saidYes)">
+            <template v-if="step.yes && step.no">
+                <button type="button" class="press big" @click="emit('hand', step.yes)">
                     {{ step.kind === 'identify' ? 'Yes, that strip' : 'Saw that' }} <kbd>Y</kbd>
                 </button>
                 <button
@@ -88,7 +86,7 @@ const window = {
                 >
                     Saw another pattern <kbd>X</kbd>
                 </button>
-                <button type="button" class="quiet big" @click="emit('hand', saidNo)">
+                <button type="button" class="quiet big" @click="emit('hand', step.no)">
                     {{ step.kind === 'identify' ? 'No, another one' : 'Saw nothing' }} <kbd>N</kbd>
                 </button>
             </template>

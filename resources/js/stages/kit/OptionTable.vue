@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import { ask, inWords } from '@/lib/http';
 import { useScreen, type Payload } from '@/lib/screen';
-import type { Figure, OptionCard, Options, OptionWish } from '@/types/generated/responses';
+import type { Figure, OptionCard, OptionQuestion, Options, OptionWish } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 import ReachMark from './ReachMark.vue';
 import SeverityMark from '@/ui/SeverityMark.vue';
@@ -12,6 +12,7 @@ const props = defineProps<{ run: string }>();
 const { answer, change } = useScreen();
 const cards = ref<OptionCard[]>([]);
 const name = ref('');
+const asked = ref<OptionQuestion[]>([]);
 const busy = ref(false);
 const message = ref('');
 let round = 0;
@@ -24,6 +25,7 @@ async function look(): Promise<void> {
         if (mine === round) {
             cards.value = found.options;
             name.value = found.name;
+            asked.value = found.asked;
             message.value = '';
         }
     } catch (error) {
@@ -58,82 +60,12 @@ const ROWS: {
     { key: 'hours', label: 'Hours', lead: 'fewest' },
     { key: 'energy', label: 'A year', lead: 'least' },
 ];
-type Asked = { key: keyof OptionWish; label: string; choices: [string | number, string][] };
-const ASKED: Asked[] = [
-    {
-        key: 'volts',
-        label: 'Volts',
-        choices: [
-            [12, '12 V'],
-            [24, '24 V'],
-            [5, '5 V'],
-        ],
-    },
-    {
-        key: 'colour',
-        label: 'Colour',
-        choices: [
-            ['single', 'single colour'],
-            ['tunable', 'tunable white'],
-            ['rgb', 'RGB'],
-            ['rgbw', 'RGBW'],
-        ],
-    },
-    {
-        key: 'light',
-        label: 'Light',
-        choices: [
-            ['room', 'room light'],
-            ['mood', 'mood light'],
-        ],
-    },
-    {
-        key: 'control',
-        label: 'Control',
-        choices: [
-            ['zigbee', 'Zigbee'],
-            ['rf', '2.4 GHz remote'],
-            ['wifi', 'Wi-Fi'],
-            ['bluetooth', 'Bluetooth'],
-            ['mesh', 'Bluetooth mesh'],
-        ],
-    },
-    {
-        key: 'controllers',
-        label: 'Controllers',
-        choices: [
-            [0, 'as many as needed'],
-            [1, '1'],
-            [2, '2'],
-            [3, '3'],
-            [4, '4'],
-        ],
-    },
-    {
-        key: 'source',
-        label: 'From',
-        choices: [
-            ['shelf', 'the shelf'],
-            ['owned', 'what is owned first'],
-            ['set', 'a ready-made set'],
-        ],
-    },
-    {
-        key: 'cap',
-        label: 'Supply for',
-        choices: [
-            [1, 'everything full'],
-            [0.8, 'a limit of 80 %'],
-            [0.6, 'a limit of 60 %'],
-            [0.4, 'a limit of 40 %'],
-        ],
-    },
-];
+const wished = (card: OptionCard, key: string) => card.wish[key as keyof OptionWish];
 const lit = computed(
     () =>
-        new Set([
+        new Set<string>([
             ...ROWS.map((r) => r.key).filter((k) => new Set(cards.value.map((c) => c[k]?.text)).size > 1),
-            ...ASKED.map((a) => a.key).filter((k) => new Set(cards.value.map((c) => c.wish[k])).size > 1),
+            ...asked.value.map((a) => a.key).filter((k) => new Set(cards.value.map((c) => wished(c, k))).size > 1),
         ]),
 );
 const reachRows = computed(() => cards.value.find((c) => c.reach.length)?.reach.map((r) => r.label) ?? []);
@@ -141,11 +73,11 @@ const figure = (card: OptionCard, key: (typeof ROWS)[number]['key']): Figure | n
 
 const set = (wishes: OptionWish[]) => change({ kind: 'SetOptions', run: props.run, options: wishes });
 
-function ask1(n: number, key: keyof OptionWish, value: string): void {
+function require(n: number, key: string, value: string): void {
     const wishes = cards.value.map((c) => ({ ...c.wish }));
     const wish = wishes[n];
     if (wish) {
-        Object.assign(wish, { [key]: typeof wish[key] === 'number' ? Number(value) : value });
+        Object.assign(wish, { [key]: typeof wish[key as keyof OptionWish] === 'number' ? Number(value) : value });
         void set(wishes);
     }
 }
@@ -185,16 +117,16 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                     </tr>
                 </thead>
                 <tbody>
-                    <tr v-for="asked in ASKED" :key="asked.key" :class="{ lit: lit.has(asked.key) }">
-                        <th scope="row">{{ asked.label }}</th>
+                    <tr v-for="question in asked" :key="question.key" :class="{ lit: lit.has(question.key) }">
+                        <th scope="row">{{ question.label }}</th>
                         <td v-for="(card, n) in cards" :key="n">
                             <select
                                 class="pick"
-                                :value="card.wish[asked.key]"
-                                :aria-label="`${asked.label} of option ${String.fromCharCode(65 + n)}`"
-                                @change="ask1(n, asked.key, ($event.target as HTMLSelectElement).value)"
+                                :value="wished(card, question.key)"
+                                :aria-label="`${question.label} of option ${String.fromCharCode(65 + n)}`"
+                                @change="require(n, question.key, ($event.target as HTMLSelectElement).value)"
                             >
-                                <option v-for="[value, text] in asked.choices" :key="value" :value="value">
+                                <option v-for="{ value, text } in question.choices" :key="value" :value="value">
                                     {{ text }}
                                 </option>
                             </select>

@@ -3,10 +3,8 @@ import { useScreen } from '@/lib/screen';
 import type { SurveyRun } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 
-const props = defineProps<{ run: SurveyRun }>();
+const props = defineProps<{ run: SurveyRun; mountings: string[]; lights: string[] }>();
 const { change } = useScreen();
-const MOUNTINGS = ['profile', 'bare', 'outdoors', 'moving', 'removable'];
-const LIGHTS = ['room', 'mood'];
 
 const say = (word: string, on: boolean) => void change({ kind: 'NoteRun', run: props.run.id, word, on });
 </script>
@@ -20,7 +18,7 @@ const say = (word: string, on: boolean) => void change({ kind: 'NoteRun', run: p
         </p>
         <p class="mt-1 flex flex-wrap gap-1" role="group" :aria-label="`Mounting of ${run.name}`">
             <button
-                v-for="how in MOUNTINGS"
+                v-for="how in mountings"
                 :key="how"
                 type="button"
                 class="chip"
@@ -31,7 +29,7 @@ const say = (word: string, on: boolean) => void change({ kind: 'NoteRun', run: p
             </button>
             <span class="mx-1 border-l border-rule" />
             <button
-                v-for="kind in LIGHTS"
+                v-for="kind in lights"
                 :key="kind"
                 type="button"
                 class="chip"

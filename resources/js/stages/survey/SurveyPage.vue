@@ -198,7 +198,13 @@ const things = computed(() => [
                 <div class="grid gap-x-8 gap-y-5 xl:grid-cols-2">
                     <div v-if="place.runs.length" id="runs">
                         <h2 class="border-b border-rule pb-1 font-semibold">Runs and how they are mounted</h2>
-                        <RunMounting v-for="run in place.runs" :key="run.id" :run="run" />
+                        <RunMounting
+                            v-for="run in place.runs"
+                            :key="run.id"
+                            :run="run"
+                            :mountings="desk.survey?.mountings ?? []"
+                            :lights="desk.survey?.lights ?? []"
+                        />
                     </div>
                     <div v-if="place.legs.length">
                         <h2 class="border-b border-rule pb-1 font-semibold">Cable legs that are there</h2>

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use EmberDusk\Formats\Json;
+
+/** Rows that the page that asks has already are left out; in which order all stand is told beside them. */
+final readonly class Known
+{
+    /** Rows by picture: each has its id and the hash of all that is in it. */
+    private const ROWS = ['wire' => 'runs', 'build' => 'steps'];
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed> with a hash of all that is in it
+     */
+    public static function hashed(array $row): array
+    {
+        return ['hash' => hash('xxh64', Json::compact($row))] + $row;
+    }
+
+    /**
+     * @param  array<string, mixed>  $desk  as in app/Screens/screen.json, $defs/desk
+     * @param  array<string, string>  $known  hashes by id of the row
+     * @return array<string, mixed>
+     */
+    public static function without(array $desk, array $known): array
+    {
+        foreach ($known === [] ? [] : self::ROWS as $picture => $rows) {
+            if (is_array($desk[$picture] ?? null) && is_array($desk[$picture][$rows] ?? null)) {
+                $desk[$picture][$rows] = array_values(
+                    array_filter(
+                        $desk[$picture][$rows],
+                        static fn(mixed $r): bool => !is_array($r) ||
+                            !is_string($r['id']) ||
+                            ($known[$r['id']] ?? null) !== $r['hash'],
+                    ),
+                );
+            }
+        }
+
+        return $desk;
+    }
+
+    /**
+     * @param  string  $text  id:hash, parted by spaces
+     * @return array<string, string>
+     */
+    public static function read(string $text): array
+    {
+        $known = [];
+        foreach (explode(' ', $text) as $one) {
+            [$id, $hash] = explode(':', $one . ':');
+            $known[$id] = $hash;
+        }
+
+        return array_filter($known, static fn(string $hash): bool => $hash !== '');
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Solver;
+
+/** What ladders of two channels and more have alike: a row of differences a channel, its step, amps, slopes and residuals. */
+abstract class ChannelLadder extends Ladder
+{
+    /** @var list<list<float>> by channel and group */
+    protected array $d = [];
+
+    /** @var list<list<float>> */
+    protected array $moved = [];
+
+    /** @var list<list<float>> */
+    protected array $step = [];
+
+    /** @var list<list<float>> */
+    protected array $i = [];
+
+    /** @var list<list<float>> */
+    protected array $g = [];
+
+    /** @var list<list<float>> */
+    protected array $f = [];
+
+    /** @var list<float> */
+    protected array $startAmps = [];
+
+    /** @var list<float> */
+    protected array $endAmps = [];
+
+    public function accept(): void
+    {
+        $this->d = $this->moved;
+    }
+
+    public function descent(): float
+    {
+        $sum = 0.0;
+        foreach ($this->f as $c => $residuals) {
+            foreach ($residuals as $n => $f) {
+                $sum += $f * $this->step[$c][$n];
+            }
+        }
+
+        return $sum;
+    }
+
+    public function residual(): float
+    {
+        return self::largest(...$this->f);
+    }
+
+    public function step(): float
+    {
+        return self::largest(...$this->step);
+    }
+
+    public function startAmps(): array
+    {
+        return $this->startAmps;
+    }
+
+    public function endAmps(): array
+    {
+        return $this->endAmps;
+    }
+
+    public function differences(): array
+    {
+        return $this->d === [] ? [[]] : $this->d;
+    }
+
+    public function amps(): array
+    {
+        return $this->i === [] ? [[]] : $this->i;
+    }
+}
