@@ -7,7 +7,6 @@ namespace EmberDusk\Tests\Parts;
 use EmberDusk\Parts\Bound;
 use EmberDusk\Parts\CutList;
 use EmberDusk\Parts\Cuts;
-use EmberDusk\Parts\Jointed;
 use EmberDusk\Parts\Piece;
 use EmberDusk\Parts\StockCut;
 use PHPUnit\Framework\TestCase;
@@ -258,112 +257,5 @@ final class CutListTest extends TestCase
             $joints += $cut->joints;
         }
         self::assertGreaterThan(200, $joints);
-    }
-
-    /** Marks every 62.5 mm: eighty on a reel of 5 m, and 1.9 m of offcut is good for 1.875 m. */
-    public function test_strip_is_reckoned_from_mark_to_mark(): void
-    {
-        $cut = StockCut::of(
-            kit: 's',
-            name: 'Strip',
-            stock: 5000,
-            wanted: [new Piece(62.5 * 50, 'Cove'), new Piece(62.5 * 30, 'Shelf'), new Piece(62.5 * 30, 'Rail')],
-            offcuts: [1900],
-            unit: 62.5,
-        );
-        self::assertSame([1, 0, 1875, 0], [$cut->bought, $cut->joints, $cut->usable(1900), $cut->left()]);
-    }
-
-    /**
-     * Pieces of which some may be made of several, from offcuts and bought lengths: fewest bought, then fewest joints.
-     *
-     * @param  list<int>  $whole
-     * @param  list<int>  $parted
-     * @param  list<int>  $offcuts
-     * @return array{int, int} bought and joints
-     */
-    private static function glpsolJoined(array $whole, array $parted, int $stock, array $offcuts): array
-    {
-        $pieces = [...$whole, ...$parted];
-        $bins = [...$offcuts, ...array_fill(0, (int) ceil(array_sum($pieces) / $stock) + 1, $stock)];
-        $data = static fn(array $of): string => implode(
-            ' ',
-            array_map(static fn(int $i): string => $i + 1 . ' ' . $of[$i], array_keys($of)),
-        );
-        $model =
-            'param n := ' .
-            count($pieces) .
-            '; param b := ' .
-            count($bins) .
-            '; param k := ' .
-            count($whole) .
-            '; param o := ' .
-            count($offcuts) .
-            ";\n" .
-            "set I := 1..n; set B := 1..b; param w{I}; param L{B}; var x{I,B} >= 0, integer; var y{I,B} binary; var u{B} binary;\n" .
-            "minimize cost: 1000*sum{j in B: j > o} u[j] + sum{i in I, j in B} y[i,j];\n" .
-            "s.t. all{i in I}: sum{j in B} x[i,j] = w[i];\ns.t. on{i in I, j in B}: x[i,j] <= min(w[i], " .
-            "L[j])*y[i,j];\ns.t. room{j in B}: sum{i in I} x[i,j] <= L[j]*u[j];\n" .
-            "s.t. once{i in I: i <= k}: sum{j in B} y[i,j] = 1;\ns.t. next{j in B: j > o+1}: u[j] <= u[j-1];\n" .
-            'solve; printf "RESULT %d %d\n", sum{j in B: j > o} u[j], sum{i in I, j in B} y[i,j] - n;' .
-            "\ndata;\nparam w := " .
-            $data($pieces) .
-            ";\nparam L := " .
-            $data($bins) .
-            ";\nend;\n";
-        $file = (string) tempnam(sys_get_temp_dir(), 'ember-cut');
-        file_put_contents($file, $model);
-        $process = new Process(['glpsol', '--math', $file, '--cuts']);
-        $process->setTimeout(120)->mustRun();
-        unlink($file);
-        if (preg_match('/RESULT (\d+) (\d+)/', $process->getOutput(), $found) === 1) {
-            return [(int) $found[1], (int) $found[2]];
-        }
-
-        return self::fail($process->getOutput());
-    }
-
-    public function test_no_fewer_joints_would_do_with_the_fewest_lengths(): void
-    {
-        mt_srand(731);
-        $joined = 0;
-        for ($case = 0; $case < 30; $case++) {
-            $stock = [20, 25, 50][$case % 3];
-            $whole = array_map(
-                static fn(): int => mt_rand((int) ($stock * 0.2), (int) ($stock * 0.7)),
-                range(1, mt_rand(1, 3)),
-            );
-            $parted = array_map(
-                static fn(): int => mt_rand((int) ($stock * 0.3), (int) ($stock * 1.6)),
-                range(1, mt_rand(1, 3)),
-            );
-            $offcuts = $case % 2 === 0 ? [] : [mt_rand(4, $stock - 1)];
-            [$filled, $bought, $joints, $proven] = Jointed::of($whole, $parted, $stock, $offcuts);
-            $said =
-                "case {$case}: " .
-                implode(' ', $whole) .
-                ' | ' .
-                implode(' ', $parted) .
-                " from {$stock} and " .
-                implode(' ', $offcuts);
-            self::assertTrue($proven, $said);
-            self::assertSame(self::glpsolJoined($whole, $parted, $stock, $offcuts), [$bought, $joints], $said);
-            $joined += $joints;
-            foreach ($filled as [$length, $cut]) {
-                self::assertLessThanOrEqual($length, array_sum(array_column($cut, 0)), $said);
-            }
-            $cut = array_merge(...array_column($filled, 1));
-            self::assertSame(array_sum($whole) + array_sum($parted), array_sum(array_column($cut, 0)), $said);
-            $kept = array_values(
-                array_map(
-                    static fn(array $c): int => $c[0],
-                    array_filter($cut, static fn(array $c): bool => $c[2] === Jointed::WHOLE),
-                ),
-            );
-            sort($kept);
-            sort($whole);
-            self::assertSame($whole, $kept, $said);
-        }
-        self::assertGreaterThan(20, $joined, 'the cases do have joints');
     }
 }
