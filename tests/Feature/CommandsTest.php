@@ -130,7 +130,7 @@ final class CommandsTest extends TestCase
             $said,
         );
         self::assertStringContainsString('Band has no strip yet', $said);
-        self::assertStringContainsString('evenness 0.66, limit 0.90', $said);
+        self::assertStringContainsString('Darkest 0.66 of the brightest, at 17.98 m; limit 0.90', $said);
         $json = json_decode($this->printed('ember:advise', 0, ['--json' => true]), true);
         self::assertIsArray($json);
         self::assertTrue($json['proposal']['whole']);

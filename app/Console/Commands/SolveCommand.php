@@ -18,6 +18,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 use Illuminate\Console\Command;
 
@@ -49,7 +50,7 @@ final class SolveCommand extends Command
                         'job' => $plan->name,
                         'engine' => Engine::VERSION,
                         'figures' => array_map(static fn(Figure $f): array => $f->toArray(), $figures),
-                        'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
+                        'findings' => array_map(self::finding(...), $findings),
                         'nodes' => (object) self::nodes(Engine::networks($plan, $scene, $this->phase())),
                     ]),
                 );
@@ -89,9 +90,24 @@ final class SolveCommand extends Command
     {
         $nodes = [];
         foreach ($networks as $network) {
-            $nodes += Newton::solve($network)->nodes();
+            try {
+                $nodes += Newton::solve($network)->nodes();
+            } catch (NoSolution) {
+                // That island is a finding; the others' volts are told all the same.
+                continue;
+            }
         }
 
         return $nodes;
+    }
+
+    /** @return array<string, mixed> code, severity, place, title, text: what a script looks for; the rest as the screens have it */
+    private static function finding(Finding $finding): array
+    {
+        return $finding->toArray() + [
+            'text' => $finding->detail,
+            'number' => $finding->number,
+            'limit' => $finding->limit,
+        ];
     }
 }

@@ -25,20 +25,24 @@ final readonly class Gauge
         $strip = $plan->strip($run->strip);
         $metres = $plan->cutMarks($run)?->length() ?? $run->length();
         $supply = $plan->supply($run->supply);
-        $usable = 1 - $plan->limits->headroom;
 
         return match (true) {
             $entry instanceof Strip => $supply === null
                 ? null
                 : new self(
-                    $supply->ratedWatts() * $usable,
+                    $supply->ratedWatts() * $plan->limits->usable(),
                     $entry->wattsPerMetre() * $run->length(),
                     'W',
                     'of what the supply may carry',
                 ),
             $entry instanceof Supply => $strip === null
                 ? null
-                : new self($entry->ratedWatts(), ($strip->wattsPerMetre() * $metres) / $usable, 'W', 'asked for'),
+                : new self(
+                    $entry->ratedWatts(),
+                    $plan->limits->rating($strip->wattsPerMetre() * $metres),
+                    'W',
+                    'asked for',
+                ),
             $entry instanceof Controller => $strip === null
                 ? null
                 : new self(ControllerAmps::metres($strip, $entry), $metres, 'm', 'to carry'),

@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Screens\Kit;
 
+use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
-use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\KitSnapshot;
-use EmberDusk\Kit\Supply;
+use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
@@ -49,7 +52,7 @@ final readonly class KitOptions
         $options = [];
         foreach (array_slice($ranked, 0, self::MOST) as [, , , , $snapshot, $gauge]) {
             $id = $snapshot->entry->id();
-            $verdict = $run === null ? null : self::verdict($state, $run, $snapshot);
+            [$verdict, $severity] = $run === null ? [null, null] : self::said($state, $run, $snapshot);
             $options[] = [
                 'id' => $id,
                 'name' => $snapshot->entry->name(),
@@ -57,40 +60,65 @@ final readonly class KitOptions
                 'chosen' => $id === $chosen,
                 'moved' => $id === $chosen && ($state->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
                 'gauge' => $gauge?->toArray(),
-                'verdict' => $verdict?->title,
-                'severity' => $verdict?->severity->value,
+                'verdict' => $verdict,
+                'severity' => $severity,
             ];
         }
 
         return $options;
     }
 
-    /** The worst that would be said of this entry in this run, before anything is solved. */
-    private static function verdict(JobState $state, Run $run, KitSnapshot $snapshot): ?Finding
+    /** @return array{string|null, string|null} what speaks against an entry here, or why it cannot be taken at all, and how much that matters */
+    private static function said(JobState $state, Run $run, KitSnapshot $snapshot): array
     {
         try {
-            $plan = ChooseKit::of($run->id, $snapshot)->apply($state->plan);
+            $verdict = self::verdict($state, $run, $snapshot);
         } catch (Refusal $t) {
-            return new Finding(
-                code: 'refused',
-                severity: Severity::Open,
-                title: $t->getMessage(),
-                detail: '',
-                place: new \EmberDusk\Values\Place('kit', $run->id),
-            );
+            return [$t->getMessage(), Severity::Open->value];
         }
-        $kind = $snapshot->entry;
-        $about = static fn(Finding $f): bool => $f->severity !== Severity::Open &&
-            match (true) {
-                $kind instanceof Supply => in_array($f->code, ['supply-volts', 'headroom', 'input-range'], true),
-                $kind instanceof Controller => in_array($f->code, ['input-range', 'channels', 'controller-amps'], true),
-                $kind instanceof Cable => $f->code === 'cores',
-                default => $f->code !== 'cores',
-            };
-        $findings = Finding::worstFirst(
-            array_values(array_filter(Registry::check(new Judged($plan, $plan->run($run->id), null, null)), $about)),
+
+        return [$verdict?->title, $verdict?->severity->value];
+    }
+
+    /** The worst that would be said of this entry in this run and is not said without it, before anything is solved. */
+    private static function verdict(JobState $state, Run $run, KitSnapshot $snapshot): ?Finding
+    {
+        $without = $snapshot->entry instanceof Strip ? $run->bare() : $run;
+        $said = [];
+        foreach (
+            self::findings($state->plan->with(runs: [$run->id => $without] + $state->plan->runs), $run)
+            as $finding
+        ) {
+            $said[$finding->code . $finding->title] = true;
+        }
+        $now = self::slot($state->plan, $run, $snapshot->entry);
+        $new = array_filter(
+            self::findings(ChooseKit::of($run->id, $snapshot)->apply($state->plan), $run),
+            static fn(Finding $f): bool => $now === $snapshot->entry->id() || !isset($said[$f->code . $f->title]),
         );
 
-        return $findings[0] ?? null;
+        return array_values($new)[0] ?? null;
+    }
+
+    /** What stands in the place that an entry would take. */
+    private static function slot(Plan $plan, Run $run, Entry $entry): ?string
+    {
+        return match (true) {
+            $entry instanceof Strip => $run->strip,
+            $entry instanceof Powers => $plan->supplies[(string) $run->supply]->kit ?? null,
+            $entry instanceof Controller => $plan->controllers[(string) $run->controller]->kit ?? null,
+            default => null,
+        };
+    }
+
+    /** @return list<Finding> of the run and its kit, worst first, but for what is only undecided */
+    private static function findings(Plan $plan, Run $run): array
+    {
+        return array_values(
+            array_filter(
+                Findings::about($plan, [$run->id], Registry::check(Judged::plan($plan, []), Registry::circuit())),
+                static fn(Finding $f): bool => $f->severity !== Severity::Open,
+            ),
+        );
     }
 }

@@ -86,7 +86,7 @@ final readonly class KitScreen
                     runs: $runs,
                     label: 'Supplies asked for',
                     unit: 'W',
-                    of: static fn(Figure $load): float => $load->value / (1 - $state->plan->limits->headroom),
+                    of: static fn(Figure $load): float => $state->plan->limits->rating($load->value),
                 ),
             ];
         }
@@ -97,7 +97,12 @@ final readonly class KitScreen
             return [];
         }
         $figures = [
-            RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
+            RunFigures::load(
+                $strip,
+                $state->plan->cutMarks($run)?->length() ?? 0.0,
+                RunFigures::LOAD[(int) ($run->cap < 1)],
+                $run->cap,
+            ),
             RunFigures::asks($strip, $state->plan, $run),
         ];
         if ($controller !== null) {
@@ -129,7 +134,7 @@ final readonly class KitScreen
                 $inputs[] = new Input(
                     'P' . ($n + 1),
                     $run->name(),
-                    $of(RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, $label)),
+                    $of(RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, $label, $run->cap)),
                     $unit,
                 );
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Wire;
 
 use App\Screens\Known;
+use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\RunFigures;
@@ -61,9 +62,7 @@ final readonly class Ribbons
             'supply' => self::device(
                 $plan->supply($run->supply)?->name(),
                 $run->supply,
-                $result !== null && ($supply = $plan->supply($run->supply)) !== null
-                    ? RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply))
-                    : null,
+                $result === null ? null : Judged::of($state)->supply((string) $run->supply)->figure(),
             ),
             'controller' => self::device(
                 $plan->controller($run->controller)?->name(),
@@ -75,7 +74,10 @@ final readonly class Ribbons
             'pins' => $run->pins,
             'cables' => self::ways($state, $run, $result),
             'taps' => Taps::of($state, $run),
-            'load' => $strip === null ? null : RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load')->toArray(),
+            'load' =>
+                $strip === null
+                    ? null
+                    : RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap)->toArray(),
             'evenness' => $result === null ? null : RunFigures::evenness($result)->toArray(),
             'feeds' => self::feeds($state, $run, $result),
             ...self::curves($state, $run, $result),

@@ -42,7 +42,7 @@ final readonly class Taps
                     leg: $leg->entry->id(),
                     drop: $drop->id(),
                     lead: ExistingLegs::LEAD,
-                    existing: true,
+                    laid: ExistingLegs::laid($state->plan, $run, $name),
                 )->toArray(),
             ];
         }

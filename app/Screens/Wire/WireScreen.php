@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Wire;
 
+use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\RunFigures;
@@ -93,12 +94,17 @@ final readonly class WireScreen
             return [];
         }
         $figures = [
-            self::LOAD => RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
+            self::LOAD => RunFigures::load(
+                $strip,
+                $state->plan->cutMarks($run)?->length() ?? 0.0,
+                RunFigures::LOAD[(int) ($run->cap < 1)],
+                $run->cap,
+            ),
         ];
         if ($result === null || $supply === null) {
             return $figures;
         }
-        $figures[self::SHARE] = RunFigures::supplyShare($result, $supply, strtoupper((string) $run->supply));
+        $figures[self::SHARE] = Judged::of($state)->supply((string) $run->supply)->figure();
         $figures['darkest'] = RunFigures::darkest($result, $strip);
         $figures['evenness'] = RunFigures::evenness($result);
         if (Seam::applies($state->plan, $run)) {

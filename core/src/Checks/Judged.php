@@ -4,79 +4,127 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks;
 
-use EmberDusk\Checks\Controller\ControllerAmps;
-use EmberDusk\Checks\Fixture\Lamps;
+use EmberDusk\Circuit\CableResult;
+use EmberDusk\Circuit\ControllerLoad;
+use EmberDusk\Circuit\ControllerResult;
+use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
-use EmberDusk\Kit\Controller;
+use EmberDusk\Circuit\SupplyLoad;
+use EmberDusk\Circuit\SupplyResult;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
-use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
-use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Fix;
+use EmberDusk\Values\Refusal;
 
-/** A run with its kit as far as it is chosen, its result when it was solved, and the shelf that fixes are taken from. */
-final readonly class Judged
+/**
+ * A job as it is judged: the plan, what flows in it (the worst of full light, every scene and every state that was
+ * solved), and the shelf that fixes are taken from; without a shelf nothing is proposed.
+ */
+final class Judged
 {
-    public ?Strip $strip;
+    /** @var array<string, CableResult>|null */
+    private ?array $cables = null;
 
-    public ?Supply $supply;
+    /** @var array<string, SupplyResult>|null */
+    private ?array $supplies = null;
 
-    public ?Controller $controller;
+    /** @var array<string, ControllerResult>|null */
+    private ?array $controllers = null;
 
-    public function __construct(
-        public Plan $plan,
-        public Run $run,
-        public ?RunResult $result,
-        public ?ShelfSource $shelf,
-    ) {
-        $this->strip = $plan->strip($run->strip);
-        $this->supply = $plan->supply($run->supply);
-        $this->controller = $plan->controller($run->controller);
+    /** @var list<JudgedRun>|null */
+    private ?array $runs = null;
+
+    private function __construct(
+        public readonly JobState $state,
+        public readonly Plan $plan,
+        public readonly ?ShelfSource $shelf,
+    ) {}
+
+    /** The same one each time a job's state is asked about: what flows in it is summed up once. */
+    public static function of(JobState $state): self
+    {
+        return $state->once(self::class, static fn(): self => new self($state, $state->plan, $state->shelf));
     }
 
-    /** Nominal watts of the run's lit length with every channel on. */
-    public function watts(): float
+    /**
+     * A plan alone, as the planner and the options ask.
+     *
+     * @param  array<string, RunResult|FixtureResult|Refusal>  $results  by run and by fitting
+     */
+    public static function plan(Plan $plan, array $results, ?ShelfSource $shelf = null): self
     {
-        return self::nominal($this->plan, $this->run);
+        return new self(new JobState($plan, $results, $shelf ?? new NoShelf()), $plan, $shelf);
     }
 
-    /** Nominal watts of all runs on this run's supply, each as far as its limit lets it. */
-    public function supplyWatts(): float
+    public function result(string $run): ?RunResult
     {
-        return array_sum(array_map(fn(Run $r): float => self::nominal($this->plan, $r) * $r->cap, $this->onSupply())) +
-            Lamps::watts($this->plan, (string) $this->run->supply);
+        return $this->state->result($run);
     }
 
-    /** @return list<Run> on the same supply, this one among them */
-    public function onSupply(): array
+    public function fitting(string $id): ?FixtureResult
     {
-        return array_values(
-            array_filter(
-                $this->plan->runs,
-                fn(Run $r): bool => $r->id === $this->run->id ||
-                    ($r->supply !== null && $r->supply === $this->run->supply),
-            ),
+        return $this->state->fitting($id);
+    }
+
+    /** @return list<JudgedRun> */
+    public function runs(): array
+    {
+        return $this->runs ??= array_values(
+            array_map(fn(Run $r): JudgedRun => new JudgedRun($this, $r), $this->plan->runs),
         );
     }
 
-    /** @return list<Run> under the same controller, this one among them */
-    public function underController(): array
+    /** @return array<string, CableResult> the most that each cable carries, once each */
+    public function cables(): array
     {
-        return array_values(
-            array_filter(
-                $this->plan->runs,
-                fn(Run $r): bool => $r->id === $this->run->id ||
-                    ($r->controller !== null && $r->controller === $this->run->controller),
-            ),
-        );
+        if ($this->cables === null) {
+            $cables = [];
+            foreach ($this->solved() as $result) {
+                foreach ($result->cables as $id => $cable) {
+                    $cables[$id] = isset($cables[$id]) ? $cables[$id]->most($cable) : $cable;
+                }
+            }
+            uksort($cables, strnatcmp(...));
+            $this->cables = array_intersect_key($cables, $this->plan->cables);
+        }
+
+        return $this->cables;
     }
 
-    private static function nominal(Plan $plan, Run $run): float
+    /** What a supply has to give: what is on its lights' labels, or what flows where that is more. */
+    public function supply(string $id): SupplyLoad
     {
-        return ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * ($plan->cutMarks($run)?->length() ?? 0.0);
+        if ($this->supplies === null) {
+            $this->supplies = [];
+            foreach ($this->solved() as $result) {
+                foreach ($result->supplies as $of => $supply) {
+                    $now = $this->supplies[$of] ?? $supply;
+                    $this->supplies[$of] = $supply->amps > $now->amps ? $supply : $now;
+                }
+            }
+        }
+
+        return SupplyLoad::of($this->plan, $id, $this->supplies[$id] ?? null);
+    }
+
+    /** What a controller has to carry, whatever hangs on it. */
+    public function controller(string $id): ControllerLoad
+    {
+        if ($this->controllers === null) {
+            $this->controllers = [];
+            foreach ($this->solved() as $result) {
+                foreach ($result->controllers as $of => $controller) {
+                    $this->controllers[$of] = isset($this->controllers[$of])
+                        ? $this->controllers[$of]->most($controller)
+                        : $controller;
+                }
+            }
+        }
+
+        return ControllerLoad::of($this->plan, $id, $this->controllers[$id] ?? null);
     }
 
     /**
@@ -103,38 +151,15 @@ final readonly class Judged
         return $best;
     }
 
-    /** The smallest controller on the shelf that has the channels, takes the volts and carries the run. */
-    public function fittingController(): ?Controller
+    /** @return iterable<RunResult|FixtureResult> of full light and of every scene */
+    private function solved(): iterable
     {
-        $strip = $this->strip;
-        $volts = $this->supply->volts ?? $strip?->volts;
-        $metres = array_sum(
-            array_map(fn(Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $this->underController()),
-        );
-
-        return $this->smallest(
-            Controller::class,
-            static fn(Controller $c): bool => ($volts === null ||
-                ($c->inputLeast <= $volts && $volts <= $c->inputMost)) &&
-                ($strip === null ||
-                    ($c->channels >= count($strip->channels) && ControllerAmps::metres($strip, $c) >= $metres)),
-            static fn(Controller $c): float => $c->totalAmps,
-        );
-    }
-
-    /** @return list<Fix> that take the smallest fitting controller */
-    public function takeFittingController(): array
-    {
-        $other = $this->fittingController();
-        if ($other === null) {
-            return [];
+        foreach ([$this->state->results, ...array_values($this->state->scenes)] as $results) {
+            foreach ($results as $result) {
+                if (!($result instanceof Refusal)) {
+                    yield $result;
+                }
+            }
         }
-
-        return [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $this->run->id, kit: $other->id()))];
-    }
-
-    public function device(?string $id): string
-    {
-        return strtoupper($id ?? '');
     }
 }

@@ -10,55 +10,118 @@ use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Controller\InputRange;
 use EmberDusk\Checks\Controller\Repeats;
 use EmberDusk\Checks\Controller\Setting;
+use EmberDusk\Checks\Controller\Switching;
+use EmberDusk\Checks\Fixture\Lamps;
+use EmberDusk\Checks\Fixture\Modules;
+use EmberDusk\Checks\Join\NotJoined;
 use EmberDusk\Checks\Kit\Complete;
+use EmberDusk\Checks\Kit\Cooling;
+use EmberDusk\Checks\Kit\HubAsked;
+use EmberDusk\Checks\Kit\Sealing;
+use EmberDusk\Checks\Kit\TrialBoards;
 use EmberDusk\Checks\Light\ColourShift;
 use EmberDusk\Checks\Light\Evenness;
+use EmberDusk\Checks\Light\Meets;
 use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Checks\Parts\PartFindings;
 use EmberDusk\Checks\Protection\CableCapacity;
 use EmberDusk\Checks\Protection\Fusing;
 use EmberDusk\Checks\Protection\JointCapacity;
+use EmberDusk\Checks\Protection\RailCapacity;
 use EmberDusk\Checks\Protection\Touch;
+use EmberDusk\Checks\Scene\SceneFindings;
+use EmberDusk\Checks\Schedule\ScheduleFindings;
+use EmberDusk\Checks\Site\SiteFindings;
+use EmberDusk\Checks\Site\SurveyFindings;
+use EmberDusk\Checks\Solver\Solved;
 use EmberDusk\Checks\Supply\Cap;
 use EmberDusk\Checks\Supply\Headroom;
+use EmberDusk\Checks\Supply\NoMains;
+use EmberDusk\Checks\Supply\Peak;
 use EmberDusk\Checks\Supply\SupplyVolts;
 use EmberDusk\Checks\Supply\Swing;
 use EmberDusk\Checks\Supply\TwoPositives;
 use EmberDusk\Values\Finding;
 
-/** All rules that a run is held against; adding one is a class and a line here. */
+/** All checks, and what they are made of; adding one is a class and a line here. */
 final readonly class Registry
 {
-    /** @return list<Finding> in the order of the rules */
-    public static function check(Judged $case): array
+    /** @return list<Check> of kit and circuit: what the planner and the options ask too */
+    public static function circuit(): array
+    {
+        return [
+            new Complete(),
+            new SupplyVolts(),
+            new Switching(),
+            new InputRange(),
+            new ControllerAmps(),
+            new Headroom(),
+            new Cap(),
+            new Peak(),
+            new Solved(),
+            new Evenness(),
+            new Seam(),
+            new ColourShift(),
+            new TwoPositives(),
+            new Drop(),
+            new CableCapacity(),
+            new Fusing(),
+            new JointCapacity(),
+            new RailCapacity(),
+            new Setting(),
+            new Repeats(),
+            new Swing(),
+            new NoMains(),
+            new Touch(),
+            new Sealing(),
+            new Cooling(),
+            new Lengths(),
+            new Lamps(),
+            new Modules(),
+            new Meets(),
+        ];
+    }
+
+    /** @return list<Check> */
+    public static function all(): array
+    {
+        return [
+            new SurveyFindings(),
+            new SiteFindings(),
+            new HubAsked(),
+            ...self::circuit(),
+            new SceneFindings(),
+            new TrialBoards(),
+            new NotJoined(),
+            new PartFindings(),
+            new ScheduleFindings(),
+        ];
+    }
+
+    /**
+     * @param  list<Check>  $checks
+     * @return list<Finding> worst first
+     */
+    public static function check(Judged $job, array $checks): array
     {
         $findings = [];
-        foreach (
-            [
-                new Complete(),
-                new SupplyVolts(),
-                new InputRange(),
-                new ControllerAmps(),
-                new Headroom(),
-                new Cap(),
-                new Evenness(),
-                new Seam(),
-                new ColourShift(),
-                new TwoPositives(),
-                new Drop(),
-                new CableCapacity(),
-                new Fusing(),
-                new JointCapacity(),
-                new Setting(),
-                new Repeats(),
-                new Swing(),
-                new Touch(),
-                new Lengths(),
-            ]
-            as $rule
-        ) {
-            array_push($findings, ...$rule->check($case));
+        foreach ($checks as $check) {
+            array_push($findings, ...$check->check($job));
         }
 
-        return $findings;
+        return Finding::worstFirst($findings);
+    }
+
+    /** @return array<string, Rule> by code */
+    public static function rules(): array
+    {
+        $rules = [];
+        foreach (self::all() as $check) {
+            foreach ($check->rules() as $rule) {
+                $rules[$rule->code] = $rule;
+            }
+        }
+
+        return $rules;
     }
 }

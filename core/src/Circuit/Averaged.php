@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 /**
- * A run over the whole period of dimming, from its phases: light and supply averaged over time, drop and cable amps of
- * the worst phase, volts and rail amps of the first, when all that is commanded on conducts.
+ * A run over the whole period of dimming, from its phases: light and supply averaged over time, drop and amps of the
+ * worst phase, volts and rail amps of the first, when all that is commanded on conducts.
  */
 final readonly class Averaged
 {
@@ -14,7 +14,7 @@ final readonly class Averaged
     public static function run(array $phases): RunResult
     {
         $first = $phases[0][1];
-        $channelLight = $nominal = $cables = $feeds = [];
+        $channelLight = $nominal = $cables = $feeds = $supplies = $controllers = [];
         $amps = $load = $rail = $peak = 0.0;
         $volts = INF;
         foreach ($phases as [$phase, $result]) {
@@ -25,10 +25,18 @@ final readonly class Averaged
                 }
             }
             foreach ($result->cables as $id => $cable) {
-                $cables[$id] = isset($cables[$id]) && $cables[$id]->drop >= $cable->drop ? $cables[$id] : $cable;
+                $cables[$id] = isset($cables[$id]) ? $cables[$id]->most($cable) : $cable;
             }
             foreach ($result->feeds as $id => $feed) {
                 $feeds[$id] = isset($feeds[$id]) && $feeds[$id]->volts <= $feed->volts ? $feeds[$id] : $feed;
+            }
+            foreach ($result->supplies as $id => $supply) {
+                $supplies[$id] = isset($supplies[$id])
+                    ? $supplies[$id]->and($supply, $phase->share)
+                    : $supply->shared($phase->share);
+            }
+            foreach ($result->controllers as $id => $controller) {
+                $controllers[$id] = isset($controllers[$id]) ? $controllers[$id]->most($controller) : $controller;
             }
             $amps += $phase->share * $result->supplyAmps;
             $load += $phase->share * $result->loadWatts;
@@ -61,6 +69,8 @@ final readonly class Averaged
             channelLight: array_map(array_values(...), $channelLight),
             nominal: $nominal,
             peakAmps: $peak,
+            supplies: $supplies,
+            controllers: $controllers,
         );
     }
 }

@@ -4,12 +4,20 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Values\Copies;
+
 /**
- * What a cable carries: amps out on its first core and back on the fullest other, volts lost both ways, and the most
- * amps of any core, also with another feed open where that could be too much.
+ * What a cable carries: amps out on its first core and back on the fullest other, volts lost both ways, and the most amps
+ * of any core: with another feed open where that could be too much, and at a battery's lowest and highest volts.
  */
 final readonly class CableResult
 {
+    use Copies;
+
+    /**
+     * @param  float  $cores  square root of half the sum of the squares of all cores' amps: what two cores would have to carry to warm it as much
+     * @param  string  $when  that the most amps flow: as planned where it is empty, else the open feed's id, "lowest" or "charging"
+     */
     public function __construct(
         public string $id,
         public float $outAmps,
@@ -17,7 +25,48 @@ final readonly class CableResult
         public float $drop,
         public float $openAmps,
         public float $coreOhms,
+        public float $cores = 0.0,
+        public string $when = '',
     ) {}
+
+    /**
+     * The worst of two states of the same cable; volts lost are those of the one that loses more.
+     */
+    public function most(self $other): self
+    {
+        [$lossy, $warm] = [
+            $other->drop > $this->drop ? $other : $this,
+            $other->openAmps > $this->openAmps ? $other : $this,
+        ];
+
+        return new self(
+            id: $this->id,
+            outAmps: $lossy->outAmps,
+            backAmps: $lossy->backAmps,
+            drop: $lossy->drop,
+            openAmps: $warm->openAmps,
+            coreOhms: $this->coreOhms,
+            cores: max($this->cores, $other->cores),
+            when: $warm->when,
+        );
+    }
+
+    /**
+     * With the most that flows in other states.
+     *
+     * @param  array<string, array<string, float>>  $open  amps by cable, by the state
+     */
+    public function opened(array $open): self
+    {
+        [$most, $when] = [$this->openAmps, $this->when];
+        foreach ($open as $state => $amps) {
+            if (($amps[$this->id] ?? 0.0) > $most) {
+                [$most, $when] = [$amps[$this->id], (string) $state];
+            }
+        }
+
+        return $this->withChanged(openAmps: $most, when: $when);
+    }
 
     /** Amps of the fullest core. */
     public function amps(): float

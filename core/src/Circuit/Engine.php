@@ -17,7 +17,7 @@ use EmberDusk\Values\Refusal;
 final readonly class Engine
 {
     /** Goes up whenever the same plan may give other numbers; printed on what is handed over. */
-    public const VERSION = '1.3';
+    public const VERSION = '1.4';
 
     /** @throws Refusal when parts are missing or the circuit has no solution */
     public static function solve(Plan $plan, Run $run): RunResult
@@ -32,24 +32,38 @@ final readonly class Engine
      */
     public static function island(Plan $plan, Island $island): array
     {
-        if (count(Phases::of($plan, $island, null)) > 1) {
-            return self::scene($plan, $island, null);
+        $open = States::opened($plan, $island);
+        $spread = [];
+        $phased = count(Phases::of($plan, $island, null)) > 1;
+        foreach (States::extremes() as $state => $conditions) {
+            $other = Wiring::of($plan, $island, $conditions);
+            $solved = Newton::solve($other);
+            $spread[] = $phased
+                ? self::lights(self::scene($plan, $island, null, $conditions))
+                : Readings::light($other, $solved);
+            $open += States::swings($plan, $island) ? [$state => Readings::cableAmps($other, $solved)] : [];
+        }
+        if ($phased) {
+            $results = [];
+            foreach (self::scene($plan, $island, null) as $id => $result) {
+                $result = $result->opened($open);
+                $results[$id] =
+                    $result instanceof RunResult
+                        ? $result->ranging($spread[0][$id] ?? [], $spread[1][$id] ?? [])
+                        : $result;
+            }
+
+            return $results;
         }
         $network = Wiring::of($plan, $island);
-        $solution = Newton::solve($network);
-        $spread = [];
-        foreach ([Conditions::poor(), Conditions::rich()] as $conditions) {
-            $other = Wiring::of($plan, $island, $conditions);
-            $spread[] = Readings::light($other, Newton::solve($other));
-        }
 
         return Readings::of(
             plan: $plan,
             island: $island,
             network: $network,
-            solution: $solution,
+            solution: Newton::solve($network),
             spread: $spread,
-            open: self::opened($plan, $island),
+            open: $open,
         );
     }
 
@@ -60,12 +74,16 @@ final readonly class Engine
      *
      * @throws Refusal when a phase has no solution
      */
-    public static function scene(Plan $plan, Island $island, ?Scene $scene): array
-    {
+    public static function scene(
+        Plan $plan,
+        Island $island,
+        ?Scene $scene,
+        Conditions $conditions = new Conditions(),
+    ): array {
         $phases = Phases::of($plan, $island, $scene);
         $of = [];
         foreach ($phases as $phase) {
-            $network = Wiring::of($plan, $island, new Conditions(), $phase);
+            $network = Wiring::of($plan, $island, $conditions, $phase);
             $solution = Newton::solve($network);
             $light = Readings::light($network, $solution);
             foreach (
@@ -110,6 +128,9 @@ final readonly class Engine
      */
     public static function planned(Plan $plan, Island $island): array
     {
+        if (count(Phases::of($plan, $island, null)) > 1) {
+            return self::scene($plan, $island, null);
+        }
         $network = Wiring::of($plan, $island);
         $solution = Newton::solve($network);
         $light = Readings::light($network, $solution);
@@ -125,24 +146,6 @@ final readonly class Engine
     }
 
     /**
-     * Amps of each cable's fullest core with one feed after the other open, where a tail could then carry too much.
-     *
-     * @return list<array<string, float>>
-     *
-     * @throws Refusal when the circuit has no solution
-     */
-    public static function opened(Plan $plan, Island $island): array
-    {
-        $open = [];
-        foreach (self::openable($plan, $island, Wiring::of($plan, $island)) as $feed) {
-            $without = Wiring::of($plan, $island, new Conditions(openFeed: $feed));
-            $open[] = Readings::cableAmps($without, Newton::solve($without));
-        }
-
-        return $open;
-    }
-
-    /**
      * Light along a run with thin rails and low volts.
      *
      * @return list<float> by group
@@ -154,6 +157,20 @@ final readonly class Engine
         $network = Wiring::of($plan, self::islandOf($plan, $run), Conditions::poor());
 
         return Readings::light($network, Newton::solve($network))[$run->id] ?? [];
+    }
+
+    /**
+     * @param  array<string, RunResult|FixtureResult>  $results
+     * @return array<string, list<float>> light by run
+     */
+    private static function lights(array $results): array
+    {
+        $lights = [];
+        foreach ($results as $id => $result) {
+            $lights[$id] = $result instanceof RunResult ? $result->light : [];
+        }
+
+        return $lights;
     }
 
     /** @param  array<string, RunResult|FixtureResult>  $results */
@@ -195,37 +212,6 @@ final readonly class Engine
         }
 
         return $networks;
-    }
-
-    /**
-     * Feeds that are worth leaving open: some tail could then carry too much. No group has more across it than the
-     * greatest EMF; what they all take at that is more than any tail will ever carry, and mostly less than every tail may.
-     *
-     * @return list<string>
-     */
-    private static function openable(Plan $plan, Island $island, Network $network): array
-    {
-        $most = array_sum(array_map(static fn(Draw $d): float => $d->amps, $network->draws));
-        $emf = max(array_map(static fn(Source $s): float => $s->emf, $network->sources) ?: [0.0]);
-        foreach ($network->stretches as $stretch) {
-            foreach ($stretch->loads as $load) {
-                $most += $stretch->groups * $load->evaluate([$emf])[0][0];
-            }
-        }
-        $feeds = [];
-        foreach ($network->points as $point) {
-            $most += $point->load->watts / $point->load->leastVolts;
-        }
-        foreach ($island->parts as $parts) {
-            foreach ($parts->tails as $tail) {
-                if (count($parts->tails) > 1 && ($plan->cable($tail->kit)->conductor->capacity ?? 0.0) < $most) {
-                    array_push($feeds, ...array_keys($parts->tails));
-                    break;
-                }
-            }
-        }
-
-        return $feeds;
     }
 
     /** @throws Refusal that says what the run lacks */

@@ -93,10 +93,27 @@ final readonly class Phases
             $first = $before;
         }
         $lit = count($plan->strip($run->strip)->channels ?? [null]);
-        $full = $plan->controller($first->controller)?->sharesChannels === true ? 1.0 / $lit : 1.0;
-        $given = $scene === null ? array_fill(0, $channels, $full) : $scene->levels[(string) $first->controller] ?? [];
+        $full =
+            ($plan->controller($first->controller)?->sharesChannels === true ? 1.0 / $lit : 1.0) *
+            self::limit($plan, (string) $first->controller);
+        if ($scene === null) {
+            return array_fill(0, $channels, $full);
+        }
+        $given = $scene->levels[(string) $first->controller] ?? [];
+        $limit = self::limit($plan, (string) $first->controller);
 
-        return array_map(static fn(int $n): float => (float) ($given[$n] ?? 0.0), range(0, $channels - 1));
+        return array_map(static fn(int $n): float => $limit * ($given[$n] ?? 0.0), range(0, $channels - 1));
+    }
+
+    /** The share of full light that a limit set in a controller leaves: of all runs on it the least. */
+    private static function limit(Plan $plan, string $controller): float
+    {
+        $caps = array_map(
+            static fn(Run $r): float => $r->controller === $controller ? $r->cap : 1.0,
+            array_values($plan->runs),
+        );
+
+        return min([1.0, ...$caps]);
     }
 
     /** @return array<string, float> mean duty by pixel run */

@@ -12,7 +12,7 @@ final readonly class Readings
 {
     /**
      * @param  list<array<string, list<float>>>  $spread  light by run, at poor and at rich conditions
-     * @param  list<array<string, float>>  $open  amps by cable with one feed open each
+     * @param  array<string, array<string, float>>  $open  amps by cable in other states, by what they are: {@see CableResult}
      * @return array<string, RunResult|FixtureResult> by run and by fitting
      */
     public static function of(
@@ -25,12 +25,14 @@ final readonly class Readings
     ): array {
         $cables = self::cables($plan, $network, $solution, $open);
         $balance = self::balance($plan, $network, $solution);
+        $supplies = DeviceReadings::supplies($island, $network, $solution);
+        $controllers = DeviceReadings::controllers($island, $network, $solution);
         $light = self::light($network, $solution);
         $results = [];
         foreach ($island->parts as $id => $parts) {
             $run = $parts->run;
             $mine = self::stretches($network, $id);
-            $source = self::source($network, (string) $run->supply);
+            $source = DeviceReadings::source($network, (string) $run->supply);
             $way = $parts->trunk === null ? [] : $plan->wayTo($parts->trunk->to);
             foreach (array_keys($parts->tails) as $feed) {
                 $way += $plan->wayTo($feed);
@@ -52,6 +54,8 @@ final readonly class Readings
                 iterations: $solution->iterations,
                 channelLight: self::channelLight($mine, $solution),
                 nominal: self::nominal($mine),
+                supplies: $supplies,
+                controllers: $controllers,
             );
         }
         foreach ($network->points as $point) {
@@ -63,6 +67,8 @@ final readonly class Readings
                 cables: $way,
                 least: $point->load->leastVolts,
                 watts: $point->load->watts,
+                supplies: $supplies,
+                controllers: $controllers,
             );
         }
 
@@ -131,7 +137,7 @@ final readonly class Readings
     }
 
     /**
-     * @param  list<array<string, float>>  $open
+     * @param  array<string, array<string, float>>  $open
      * @return array<string, CableResult>
      */
     private static function cables(Plan $plan, Network $network, Solution $solution, array $open): array
@@ -140,14 +146,15 @@ final readonly class Readings
         foreach (self::cores($network, $plan) as $id => $cores) {
             $amps = array_map(static fn(Resistor $r): float => abs($solution->amps($r)), $cores);
             $back = max(array_slice($amps, 1) ?: [0.0]);
-            $cables[$id] = new CableResult(
+            $cables[$id] = (new CableResult(
                 id: $id,
                 outAmps: $amps[0],
                 backAmps: $back,
                 drop: ($amps[0] + $back) * $cores[0]->ohms,
-                openAmps: max($amps[0], $back, ...array_map(static fn(array $a): float => $a[$id] ?? 0.0, $open)),
+                openAmps: max($amps[0], $back),
                 coreOhms: $cores[0]->ohms,
-            );
+                cores: sqrt(array_sum(array_map(static fn(float $a): float => $a ** 2, $amps)) / 2),
+            ))->opened($open);
         }
 
         return $cables;
@@ -177,17 +184,6 @@ final readonly class Readings
         }
 
         return $cores;
-    }
-
-    private static function source(Network $network, string $id): Source
-    {
-        foreach ($network->sources as $source) {
-            if ($source->name === Wiring::name($id)) {
-                return $source;
-            }
-        }
-
-        return $network->sources[0];
     }
 
     /** @return array<int, Stretch> of a run, by their numbers in the network */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
@@ -15,11 +14,35 @@ use EmberDusk\Values\Range;
 /** The numbers of a run that people see, each with its working. */
 final readonly class RunFigures
 {
+    /** What a load is called: with everything full, and under a limit that is set. */
+    public const LOAD = ['Load, all full', 'Load, limit set'];
+
     public const SOLVED = 'Volts and amps from the solved circuit: every channel that is commanded on, nominal rails and supply.';
 
-    /** Nominal load: what the strip's label says, before any drop. */
-    public static function load(Strip $strip, float $metres, string $label): Figure
+    /**
+     * Nominal load: what the strip's label says, before any drop.
+     *
+     * @param  float  $cap  share of it that a limit set in the controller leaves
+     */
+    public static function load(Strip $strip, float $metres, string $label, float $cap = 1.0): Figure
     {
+        if ($cap < 1) {
+            return new Figure(
+                label: $label,
+                value: $strip->wattsPerMetre() * $metres * $cap,
+                unit: 'W',
+                decimals: 1,
+                formula: 'w * L * c',
+                inputs: [
+                    new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m'),
+                    new Input('L', 'lit length, whole pieces', $metres, 'm'),
+                    new Input('c', 'limit set in the controller', $cap, ''),
+                ],
+                assumption: 'Nominal: as labelled, before any drop, on average with the limit set.',
+                source: 'common practice, no source',
+            );
+        }
+
         return new Figure(
             label: $label,
             value: $strip->wattsPerMetre() * $metres,
@@ -32,22 +55,6 @@ final readonly class RunFigures
             ],
             assumption: 'Nominal: as labelled, before any drop.',
             source: 'common practice, no source',
-        );
-    }
-
-    public static function supplyShare(RunResult $r, Supply $supply, string $name): Figure
-    {
-        return new Figure(
-            label: $name . ' loaded to',
-            value: (100 * $r->supplyAmps) / $supply->ratedAmps,
-            unit: '%',
-            decimals: 0,
-            formula: '100 * I / Ir',
-            inputs: [
-                new Input('I', 'amps delivered', $r->supplyAmps, 'A'),
-                new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
-            ],
-            assumption: self::SOLVED,
         );
     }
 
@@ -228,11 +235,11 @@ final readonly class RunFigures
     /** Watts that a supply must be rated for. */
     public static function asks(Strip $strip, Plan $plan, Run $run): Figure
     {
-        $watts = $strip->wattsPerMetre() * ($plan->cutMarks($run)?->length() ?? 0.0);
+        $watts = $strip->wattsPerMetre() * ($plan->cutMarks($run)?->length() ?? 0.0) * $run->cap;
 
         return new Figure(
             label: 'Supply asked for',
-            value: $watts / (1 - $plan->limits->headroom),
+            value: $plan->limits->rating($watts),
             unit: 'W',
             decimals: 0,
             formula: 'P / (1 - h)',
@@ -240,7 +247,7 @@ final readonly class RunFigures
                 new Input('P', 'nominal load', $watts, 'W'),
                 new Input('h', 'headroom', $plan->limits->headroom, ''),
             ],
-            assumption: 'Everything at full.',
+            assumption: $run->cap < 1 ? 'With the limit set.' : 'Everything at full.',
             source: 'common practice, no source',
         );
     }

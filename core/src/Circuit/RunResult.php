@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Values\Copies;
 use EmberDusk\Values\Range;
 
 /** What was computed of a run, at full light or in a scene. Light is relative: 1 is every channel that is commanded on at its nominal current. */
 final readonly class RunResult
 {
+    use Copies;
+
     /**
      * @param  list<float>  $light  by group
      * @param  non-empty-list<list<float>>  $volts  across each group, by channel
@@ -19,6 +22,8 @@ final readonly class RunResult
      * @param  array{list<float>, list<float>}  $spread  light at poor and at rich conditions
      * @param  array<int, list<float>>  $channelLight  relative light by channel (from 0) and group
      * @param  array<int, float>  $nominal  amps of a group by channel (from 0)
+     * @param  array<string, SupplyResult>  $supplies  of the whole island
+     * @param  array<string, ControllerResult>  $controllers  of the whole island
      * @param  float|null  $peakAmps  of the supply in its fullest phase; null at full light, where it is steady
      * @param  Balance  $balance  of the whole island
      * @param  float  $loadWatts  of this run's groups
@@ -42,7 +47,30 @@ final readonly class RunResult
         public array $channelLight = [],
         public array $nominal = [],
         public ?float $peakAmps = null,
+        public array $supplies = [],
+        public array $controllers = [],
     ) {}
+
+    /**
+     * With the most that its cables carry in other states too.
+     *
+     * @param  array<string, array<string, float>>  $open  amps by cable, by the state
+     */
+    public function opened(array $open): self
+    {
+        return $this->withChanged(
+            cables: array_map(static fn(CableResult $c): CableResult => $c->opened($open), $this->cables),
+        );
+    }
+
+    /**
+     * @param  list<float>  $poor  light with thin rails and low volts
+     * @param  list<float>  $rich  light with thick rails and high volts
+     */
+    public function ranging(array $poor, array $rich): self
+    {
+        return $this->withChanged(spread: [$poor, $rich]);
+    }
 
     public function darkest(): float
     {

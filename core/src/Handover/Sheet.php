@@ -81,7 +81,12 @@ final readonly class Sheet
                 $result === null || $strip === null
                     ? []
                     : array_map(static fn(Figure $f): array => $f->toArray(), [
-                        RunFigures::load($strip, $plan->cutMarks($run)?->length() ?? 0.0, 'Load, all full'),
+                        RunFigures::load(
+                            $strip,
+                            $plan->cutMarks($run)?->length() ?? 0.0,
+                            RunFigures::LOAD[(int) ($run->cap < 1)],
+                            $run->cap,
+                        ),
                         new Figure(
                             label: 'Volts at the supply',
                             value: $result->supplyVolts,

@@ -20,6 +20,9 @@ final class JobState
 {
     private ?Schedule $schedule = null;
 
+    /** @var array<class-string, object> */
+    private array $made = [];
+
     /**
      * @param  array<string, RunResult|FixtureResult|Refusal>  $results  by run and by fitting
      * @param  array<string, array<string, RunResult|FixtureResult|Refusal>>  $scenes  likewise, by scene
@@ -53,6 +56,25 @@ final class JobState
     public function schedule(): Schedule
     {
         return $this->schedule ??= new Schedule($this);
+    }
+
+    /**
+     * What a later room makes of it, made once.
+     *
+     * @template T of object
+     *
+     * @param  class-string<T>  $class
+     * @param  callable(): T  $make
+     * @return T
+     */
+    public function once(string $class, callable $make): object
+    {
+        $made = $this->made[$class] ?? null;
+        if (!($made instanceof $class)) {
+            $made = $this->made[$class] = $make();
+        }
+
+        return $made;
     }
 
     public function result(string $run): ?RunResult

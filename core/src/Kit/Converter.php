@@ -63,6 +63,7 @@ final readonly class Converter implements Powers
             sourceOhms: self::OHMS,
             limitAmps: 1.1 * $this->ratedAmps,
             overloadAmps: 1.5 * $this->ratedAmps,
+            overloadStated: false,
         );
     }
 }

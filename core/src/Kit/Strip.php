@@ -21,6 +21,7 @@ final readonly class Strip implements Entry
      * @param  float  $plusRail  ohm per metre
      * @param  float  $returnRail  ohm per metre, each channel
      * @param  non-empty-list<Channel>  $channels
+     * @param  float|null  $railAmps  that its rails may carry away from one feed, where the leaflet says so
      */
     public function __construct(
         private string $id,
@@ -35,6 +36,7 @@ final readonly class Strip implements Entry
         public array $channels,
         public bool $copperRails = false,
         public ?PixelGroup $pixels = null,
+        public ?float $railAmps = null,
     ) {}
 
     /** A pixel strip, as its supply sees it: + and - only, one current for all colours. */
@@ -58,6 +60,7 @@ final readonly class Strip implements Entry
             channels: [new Channel('all colours', (($pixels->amps + $pixels->idle) * $volts) / $pitch, '#ffe9c8')],
             copperRails: $rails->copper,
             pixels: $pixels,
+            railAmps: $f->numberOrNull('railAmps', 0.1, 100),
         );
     }
 
@@ -96,6 +99,7 @@ final readonly class Strip implements Entry
             returnRail: $rails->return,
             channels: $channels,
             copperRails: $rails->copper,
+            railAmps: $f->numberOrNull('railAmps', 0.1, 100),
         );
         foreach ($channels as $n => $channel) {
             if ($strip->leds * ($channel->ledVolts ?? 0.0) >= $strip->volts) {

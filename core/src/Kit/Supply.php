@@ -18,6 +18,8 @@ final readonly class Supply implements Powers
      * @param  float|null  $inrushAmps  when it is switched on
      * @param  float|null  $derateAbove  °C of air above which it carries less
      * @param  float|null  $ampHours  of a battery
+     * @param  bool  $overloadStated  whether the leaflet says what it keeps up, or it is assumed
+     * @param  float|null  $plateVa  volt-amperes of its output on the nameplate, where they stand there
      */
     public function __construct(
         private string $id,
@@ -33,6 +35,8 @@ final readonly class Supply implements Powers
         public ?float $inrushAmps = null,
         public ?float $derateAbove = null,
         public ?float $ampHours = null,
+        public bool $overloadStated = true,
+        public ?float $plateVa = null,
     ) {
         $this->emf = $emf ?? $volts;
     }
@@ -52,6 +56,8 @@ final readonly class Supply implements Powers
             overloadAmps: $f->numberOr('overloadAmps', 1.5 * $rated, $rated, 4 * $rated),
             inrushAmps: $f->numberOrNull('inrushAmps', 0, 1000),
             derateAbove: $f->numberOrNull('derateAbove', 0, 100),
+            overloadStated: $f->has('overloadAmps'),
+            plateVa: $f->numberOrNull('plateVa', 0.1, 20_000),
         );
     }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
+use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Costing\OptionCost;
+use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
@@ -14,10 +16,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\Refusal;
-use EmberDusk\Values\Severity;
 
 /** Works one option out: the shelf's kit for it, solved on the real run, priced, and held against the site. */
 final readonly class Card
@@ -78,7 +78,6 @@ final readonly class Card
         $watts = $strip instanceof Strip ? $strip->wattsPerMetre() : 0.0;
         $several = $requirement->controllers > 1 ? "{$requirement->controllers} x " : '';
         $brightest = $trial->evenness() > 0 ? $trial->darkest() / $trial->evenness() : 0.0;
-        $against = array_filter($trial->findings, static fn(Finding $f): bool => $f->severity !== Severity::Open);
 
         return new OptionCard(
             requirement: $requirement,
@@ -86,7 +85,7 @@ final readonly class Card
                 array_filter([
                     $kit->strip->entry->name(),
                     $several . $kit->supply->entry->name(),
-                    $several . $kit->controller->entry->name(),
+                    $several . $kit->controller->entry->name() . self::carries($kit),
                     $kit->cable->entry->name(),
                     $kit->hub?->entry->name(),
                 ]),
@@ -141,12 +140,20 @@ final readonly class Card
                 colour: $requirement->colour,
                 shelf: $shelf,
             ),
-            findings: [
-                ...array_values($against),
-                ...Cautions::of(plan: $plan, run: $run, requirement: $requirement, kit: $kit, trial: $trial),
-            ],
+            findings: $trial->findings,
             take: Together::payload(words: self::words($run, $requirement), changes: $trial->changes),
         );
+    }
+
+    /** Metres of its strip that a controller carries: half the volts, half the metres. */
+    private static function carries(Fulfilment $kit): string
+    {
+        [$strip, $controller] = [$kit->strip->entry, $kit->controller->entry];
+        if (!($strip instanceof Strip) || !($controller instanceof Controller)) {
+            return '';
+        }
+
+        return sprintf(', carries %.1f m of this strip', ControllerAmps::metres($strip, $controller));
     }
 
     private static function words(Run $run, Requirement $requirement): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Options;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Costing\Prices;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
@@ -127,13 +128,13 @@ final readonly class Fulfilment
                 $shelf->ofKind('supply'),
                 Supply::class,
                 static fn(Supply $s): bool => abs($s->volts - $requirement->volts) < 0.5 &&
-                    $s->ratedWatts() * (1 - $plan->limits->headroom) >= $watts * $requirement->cap - 1e-9,
+                    Headroom::enough($plan, $s, $watts * $requirement->cap),
             ) ??
             throw new NoSolution(
                 sprintf(
                     'No %g V supply on the shelf is rated for %.0f W.',
                     $requirement->volts,
-                    ($watts * $requirement->cap) / (1 - $plan->limits->headroom),
+                    $plan->limits->rating($watts * $requirement->cap),
                 ),
             );
         $overload = $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
+use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
@@ -104,11 +105,9 @@ final readonly class Trial
     private static function solved(Plan $plan, Run $run, array $changes, int $feeds): self
     {
         $results = [];
-        $findings = [];
         foreach ($plan->runs as $id => $part) {
             if ($part->place === $run->place && $part->word === $run->word) {
                 $results[$id] = Engine::nominal($plan, $part);
-                array_push($findings, ...Registry::check(new Judged($plan, $part, $results[$id], null)));
             }
         }
 
@@ -116,7 +115,11 @@ final readonly class Trial
             plan: $plan,
             changes: $changes,
             results: $results,
-            findings: Finding::worstFirst($findings),
+            findings: Findings::about(
+                $plan,
+                array_keys($results),
+                Registry::check(Judged::plan($plan, $results), Registry::circuit()),
+            ),
             feeds: $feeds,
         );
     }

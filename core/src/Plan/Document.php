@@ -13,7 +13,7 @@ final readonly class Document
 {
     public const FORMAT = 'ember-dusk-job';
 
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     /** The lists of the plan whose items have ids, in the document's order. */
     public const LISTS = [
@@ -100,6 +100,7 @@ final readonly class Document
                     'joint' => $c->joint,
                     'fuse' => $c->fuse,
                     'existing' => $c->existing,
+                    'laid' => $c->laid,
                 ],
             ),
             'lights' => self::each(

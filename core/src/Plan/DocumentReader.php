@@ -79,6 +79,7 @@ final readonly class DocumentReader
                     joint: $c->stringOrNull('joint'),
                     fuse: $c->stringOrNull('fuse'),
                     existing: $c->flag('existing'),
+                    laid: $c->oneOf('laid', LaidCable::LAID),
                 ),
             ),
             lights: self::keyed(

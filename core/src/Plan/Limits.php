@@ -17,6 +17,18 @@ final readonly class Limits
         public float $cableCelsius = 40.0,
     ) {}
 
+    /** Share of a supply's rating that may be used. */
+    public function usable(): float
+    {
+        return 1 - $this->headroom;
+    }
+
+    /** Watts that a supply must be rated for to give so many with its headroom (common practice: 144 W asks for 180 W). */
+    public function rating(float $watts): float
+    {
+        return $watts / $this->usable();
+    }
+
     /** @throws \EmberDusk\Values\Refusal at the first value outside what can be judged by */
     public static function read(Fields $f): self
     {

@@ -80,6 +80,12 @@ final readonly class Run
         return $this->holding($strip ?? $this->strip, $supply ?? $this->supply, $controller ?? $this->controller);
     }
 
+    /** Without a controller. */
+    public function uncontrolled(): self
+    {
+        return $this->holding($this->strip, $this->supply, null);
+    }
+
     /** Without its strip: it has become too short for one. */
     public function bare(): self
     {

@@ -13,7 +13,7 @@ final readonly class Upgrades
      */
     public static function newest(array $document): array
     {
-        foreach ([1 => self::terms(...), 2 => self::making(...)] as $version => $upgrade) {
+        foreach ([1 => self::terms(...), 2 => self::making(...), 3 => self::laying(...)] as $version => $upgrade) {
             $document = ($document['version'] ?? null) === $version ? $upgrade($document) : $document;
         }
 
@@ -78,6 +78,17 @@ final readonly class Upgrades
                 'makings' => [],
                 'spares' => [],
             ];
+    }
+
+    /**
+     * 3 to 4: how each cable is laid, which nobody had said.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function laying(array $document): array
+    {
+        return ['version' => 4, 'cables' => self::each($document['cables'] ?? null, ['laid' => ''])] + $document;
     }
 
     /**

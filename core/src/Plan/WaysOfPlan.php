@@ -61,6 +61,61 @@ trait WaysOfPlan
         return $way;
     }
 
+    /** @return list<string> ids of the places of everything that a cable leads to */
+    public function placesOf(LaidCable $cable): array
+    {
+        $places = [];
+        $open = [$cable->to];
+        $seen = [];
+        while ($open !== []) {
+            $to = array_pop($open);
+            if (isset($seen[$to])) {
+                continue;
+            }
+            $seen[$to] = true;
+            $run = isset($this->feeds[$to]) ? $this->feeds[$to]->run : null;
+            $places[] = $this->runs[$run ?? '']->place ?? ($this->fixtures[$to]->place ?? '');
+            foreach ($this->runs as $of) {
+                $places[] = $of->controller === $to ? $of->place : '';
+            }
+            if (isset($this->splices[$to])) {
+                foreach ($this->cables as $next) {
+                    if ($next->from === $to) {
+                        $open[] = $next->to;
+                    }
+                }
+            }
+        }
+
+        return array_values(array_unique(array_filter($places, static fn(string $p): bool => $p !== '')));
+    }
+
+    /**
+     * The supplies that a run hangs on: those at which the cables to its feeds begin, through a controller or straight.
+     *
+     * @return list<string> ids
+     */
+    public function suppliesOf(Run $run): array
+    {
+        $supplies = [];
+        foreach ($this->feedsOf($run) as $feed) {
+            $root = $this->root($this->cableTo($feed->id)->from ?? '');
+            if ($root !== null && isset($this->controllers[$root])) {
+                $root = $this->root($this->cableTo($root)->from ?? '') ?? $run->supply;
+            }
+            $supplies[] = $root ?? $run->supply;
+        }
+
+        return array_values(
+            array_unique(
+                array_filter(
+                    $supplies === [] ? [$run->supply] : $supplies,
+                    fn(?string $s): bool => $s !== null && isset($this->supplies[$s]),
+                ),
+            ),
+        );
+    }
+
     /** How a run is made up: as usual where nothing else was chosen. */
     public function making(Run $run): Assembly
     {

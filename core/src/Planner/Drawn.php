@@ -147,12 +147,12 @@ final readonly class Drawn
     /** @return iterable<array{string, ChangePayload}> what the rules propose, other sizes for each cable, other patterns for each run */
     private static function changes(Plan $plan, ShelfSource $shelf): iterable
     {
-        foreach ($plan->runs as $run) {
-            foreach (Registry::check(new Judged($plan, $run, null, $shelf)) as $finding) {
-                foreach ($finding->fixes as $fix) {
-                    yield [$fix->label, $fix->change];
-                }
+        foreach (Registry::check(Judged::plan($plan, [], $shelf), Registry::circuit()) as $finding) {
+            foreach ($finding->fixes as $fix) {
+                yield [$fix->label, $fix->change];
             }
+        }
+        foreach ($plan->runs as $run) {
             foreach (Feeding::of($plan, $run) as $pattern => $pads) {
                 $marks = $plan->cutMarks($run);
                 if ($pattern !== Feeding::HALVES && $marks !== null) {

@@ -103,11 +103,12 @@ final readonly class FeedBound
         $worst = 0.0;
         $amps = $drop = 0.0;
         foreach (Island::all($made) as $island) {
-            foreach (Engine::planned($made, $island) as $id => $result) {
+            $results = Engine::planned($made, $island);
+            foreach (Judge::light($made, $results) as $broken) {
+                $worst = max($worst, $broken->excess);
+            }
+            foreach ($results as $result) {
                 if ($result instanceof RunResult) {
-                    foreach (Judge::run($made, $made->run($id), $result) as $broken) {
-                        $worst = max($worst, $broken->excess);
-                    }
                     $amps = max($amps, $result->supplyAmps);
                     $drop = max($drop, $result->supplyVolts - $result->farthestFeed()->volts);
                 }

@@ -43,7 +43,7 @@ final readonly class Floor
             $price = Bill::piece($tables->plan, $snapshot);
             $each[] =
                 $supply instanceof Supply
-                    ? max($price, ($price * $watts) / ($supply->ratedWatts() * (1 - $tables->plan->limits->headroom)))
+                    ? max($price, ($price * $tables->plan->limits->rating($watts)) / $supply->ratedWatts())
                     : (float) $price;
         }
         $cost += $each === [] ? 0.0 : min($each);

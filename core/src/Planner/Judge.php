@@ -4,20 +4,29 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Checks\Controller\ControllerAmps;
-use EmberDusk\Checks\Fixture\Lamps;
+use EmberDusk\Checks\Cable\Drop;
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Light\Evenness;
 use EmberDusk\Checks\Light\Seam;
-use EmberDusk\Checks\Protection\Guard;
+use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Circuit\States;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
+use EmberDusk\Values\Severity;
 
 /** A plan held against the job's limits: solved whole at full light, nominal values, each figure rounded to 1e-4 of its unit. */
 final readonly class Judge
 {
+    /** What has no measure counts as so many times its limit. */
+    private const FAR = 10.0;
+
     /**
      * @param  list<Broken>  $broken
      * @param  string  $darkest  the run that is least even
@@ -27,28 +36,84 @@ final readonly class Judge
     /** @param  list<Run>  $runs  of one island */
     public static function of(Plan $plan, array $runs): self
     {
-        $broken = [...self::headroom($plan, $runs), ...self::controllers($plan, $runs)];
         $evenness = 1.0;
         $darkest = $runs[0]->id ?? '';
+        $results = [];
         try {
-            foreach (self::islands($plan, $runs) as $island) {
-                $results = Engine::planned($plan, $island);
-                $found = self::island($plan, $island, $results);
-                if ($found === [] && $broken === []) {
-                    $found = self::cables($plan, $results, Engine::opened($plan, $island));
-                }
-                array_push($broken, ...$found);
-                foreach ($results as $id => $result) {
-                    if ($result instanceof RunResult && $result->evenness() < $evenness) {
-                        [$evenness, $darkest] = [$result->evenness(), $id];
-                    }
+            $islands = self::islands($plan, $runs);
+            foreach ($islands as $island) {
+                $results += Engine::planned($plan, $island);
+            }
+            $broken = self::broken($plan, $results, Registry::circuit());
+            foreach ($broken === [] ? $islands : [] as $island) {
+                $states = States::all($plan, $island);
+                foreach ($states === [] ? [] : array_keys($island->parts + $island->fixtures) as $id) {
+                    $results[$id] = $results[$id]->opened($states);
                 }
             }
+            $broken = $broken === [] ? self::broken($plan, $results, Registry::circuit()) : $broken;
         } catch (Refusal $t) {
-            return new self([...$broken, new Broken('drop', $t->getMessage(), 10.0)], 0.0, $darkest);
+            return new self([new Broken('drop', $t->getMessage(), self::FAR)], 0.0, $darkest);
+        }
+        foreach ($results as $id => $result) {
+            if ($result instanceof RunResult && $result->evenness() < $evenness) {
+                [$evenness, $darkest] = [$result->evenness(), (string) $id];
+            }
         }
 
         return new self($broken, $evenness, $darkest);
+    }
+
+    /**
+     * The limits of light and volts that solved runs do not hold.
+     *
+     * @param  array<string, RunResult|FixtureResult>  $results
+     * @return list<Broken>
+     */
+    public static function light(Plan $plan, array $results): array
+    {
+        return self::broken($plan, $results, [new Evenness(), new Seam(), new Drop()]);
+    }
+
+    /**
+     * What the checks stop, and what they only warn of where its cure is the planner's to decide.
+     *
+     * @param  array<string, RunResult|FixtureResult>  $results
+     * @param  list<Check>  $checks
+     * @return list<Broken>
+     */
+    private static function broken(Plan $plan, array $results, array $checks): array
+    {
+        $job = Judged::plan($plan, $results);
+        $broken = [];
+        foreach ($checks as $check) {
+            $binds = array_column($check->rules(), 'binds', 'code');
+            foreach ($check->check($job) as $finding) {
+                $limit = $binds[$finding->code] ?? '';
+                if (
+                    $finding->severity === Severity::Stop ||
+                    ($limit !== '' && $finding->severity === Severity::Watch)
+                ) {
+                    $broken[] = new Broken(
+                        $limit === '' ? Broken::OTHER : $limit,
+                        "{$finding->title}. {$finding->detail}",
+                        self::excess($finding),
+                    );
+                }
+            }
+        }
+
+        return $broken;
+    }
+
+    /** By what share of its limit a figure lies beyond it. */
+    private static function excess(Finding $finding): float
+    {
+        if ($finding->number === null || $finding->limit === null || $finding->limit <= 0) {
+            return self::FAR;
+        }
+
+        return abs($finding->number - $finding->limit) / $finding->limit;
     }
 
     public function holds(): bool
@@ -92,171 +157,5 @@ final readonly class Judge
         }
 
         return $islands;
-    }
-
-    /**
-     * @param  array<string, mixed>  $results
-     * @return list<Broken>
-     */
-    private static function island(Plan $plan, Island $island, array $results): array
-    {
-        $broken = self::cables($plan, $results);
-        foreach ($island->parts as $id => $parts) {
-            $result = $results[$id] ?? null;
-            if ($result instanceof RunResult) {
-                array_push($broken, ...self::run($plan, $parts->run, $result));
-            }
-        }
-
-        return $broken;
-    }
-
-    /** @return list<Broken> the limits of light and volts that a run does not hold */
-    public static function run(Plan $plan, Run $run, RunResult $result): array
-    {
-        $limits = $plan->limits;
-        $name = $run->name();
-        $broken = [];
-        $even = round($result->evenness(), 4);
-        if ($even < $limits->evenness) {
-            $broken[] = new Broken(
-                'evenness',
-                sprintf('%s: evenness %.2f, limit %.2f', $name, $even, $limits->evenness),
-                ($limits->evenness - $even) / $limits->evenness,
-            );
-        }
-        $seam = Seam::applies($plan, $run) ? round($result->seam(), 4) : 0.0;
-        if ($seam > $limits->seam) {
-            $broken[] = new Broken(
-                'seam',
-                sprintf('%s: seam %.1f %%, limit %.0f %%', $name, 100 * $seam, 100 * $limits->seam),
-                $seam / $limits->seam - 1,
-            );
-        }
-        $most = $limits->drop * ($plan->strip($run->strip)->volts ?? 0.0);
-        $drop = $result->feeds === [] ? 0.0 : round($result->supplyVolts - $result->farthestFeed()->volts, 4);
-        if ($drop > $most) {
-            $broken[] = new Broken(
-                'drop',
-                sprintf('%s: %.2f V lost, limit %.2f V', $name, $drop, $most),
-                $drop / $most - 1,
-            );
-        }
-
-        return $broken;
-    }
-
-    /**
-     * @param  array<string, mixed>  $results
-     * @param  list<array<string, float>>  $open  amps of cables with one feed open
-     * @return list<Broken>
-     */
-    private static function cables(Plan $plan, array $results, array $open = []): array
-    {
-        $broken = [];
-        $seen = [];
-        foreach ($results as $result) {
-            foreach ($result instanceof RunResult ? $result->cables : [] as $id => $cable) {
-                if (isset($seen[$id])) {
-                    continue;
-                }
-                $seen[$id] = true;
-                $laid = $plan->cables[$id];
-                $label = strtoupper($id);
-                $capacity = $plan->cable($laid->kit)->conductor->capacity ?? 0.0;
-                $amps = round(max([$cable->amps(), ...array_column($open, $id)]), 4);
-                $guard = Guard::of($plan, $laid);
-                $fuse = $plan->fuse($laid->fuse)?->amps;
-                if ($amps > $capacity) {
-                    $broken[] = new Broken(
-                        'cable',
-                        sprintf('%s carries %.1f A, may carry %g A', $label, $amps, $capacity),
-                        $amps / max(0.1, $capacity) - 1,
-                    );
-                } elseif ($fuse !== null && round(1.25 * $amps, 4) > $fuse) {
-                    $broken[] = new Broken(
-                        'cable',
-                        sprintf('%s: the fuse that protects it, %g A, blows at %.1f A', $label, $fuse, $amps),
-                        (1.25 * $amps) / $fuse - 1,
-                    );
-                } elseif ($guard->amps > $capacity) {
-                    $broken[] = new Broken(
-                        'cable',
-                        sprintf('%s may carry %g A and nothing stops %.1f A', $label, $capacity, $guard->amps),
-                        $guard->amps / max(0.1, $capacity) - 1,
-                    );
-                }
-            }
-        }
-
-        return $broken;
-    }
-
-    /**
-     * @param  list<Run>  $runs
-     * @return list<Broken>
-     */
-    private static function headroom(Plan $plan, array $runs): array
-    {
-        $broken = [];
-        foreach (array_unique(array_filter(array_map(static fn(Run $r): ?string => $r->supply, $runs))) as $id) {
-            $supply = $plan->supply($id);
-            $watts = Lamps::watts($plan, $id);
-            foreach ($plan->runs as $run) {
-                $watts +=
-                    $run->supply === $id
-                        ? ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) *
-                            ($plan->cutMarks($run)?->length() ?? 0.0) *
-                            $run->cap
-                        : 0.0;
-            }
-            $asks = $watts / (1 - $plan->limits->headroom);
-            if ($supply !== null && !$supply->battery() && $supply->ratedWatts() < $asks - 1e-9) {
-                $broken[] = new Broken(
-                    'headroom',
-                    sprintf(
-                        '%s is rated for %.0f W, %.0f W are asked for',
-                        strtoupper($id),
-                        $supply->ratedWatts(),
-                        $asks,
-                    ),
-                    $asks / $supply->ratedWatts() - 1,
-                );
-            }
-        }
-
-        return $broken;
-    }
-
-    /**
-     * @param  list<Run>  $runs
-     * @return list<Broken>
-     */
-    private static function controllers(Plan $plan, array $runs): array
-    {
-        $metres = [];
-        $of = [];
-        foreach ($runs as $run) {
-            $strip = $plan->strip($run->strip);
-            if ($run->controller !== null && $strip?->switched() === true) {
-                $metres[$run->controller] =
-                    ($metres[$run->controller] ?? 0.0) + ($plan->cutMarks($run)?->length() ?? 0.0);
-                $of[$run->controller] = $strip;
-            }
-        }
-        $broken = [];
-        foreach ($of as $id => $strip) {
-            $controller = $plan->controller($id);
-            $carries = $controller === null ? INF : ControllerAmps::metres($strip, $controller);
-            if ($metres[$id] > $carries + 1e-9) {
-                $broken[] = new Broken(
-                    'controller',
-                    sprintf('%s carries %.1f m, not %.1f m', strtoupper($id), $carries, $metres[$id]),
-                    $metres[$id] / $carries - 1,
-                );
-            }
-        }
-
-        return $broken;
     }
 }

@@ -116,9 +116,7 @@ final readonly class Layout
                     $feed->tails,
                     $feed->lengths,
                 ),
-                leg: $feed->leg === null
-                    ? null
-                    : new Wire($feed->leg->entry->id(), ExistingLegs::LEAD, $block->trunk === null ? $fuse : null),
+                leg: self::leg($tables, $block, $feed, $fuse),
             );
         }
         $length = $trunk ?? ($block->trunk === null ? 0.0 : $tables->routes->trunk($this->place, $block->place));
@@ -128,6 +126,21 @@ final readonly class Layout
             where: Routes::where($block->place),
             runs: $runs,
             trunk: $block->trunk === null ? null : new Wire($block->trunk->entry->id(), $length, $fuse),
+        );
+    }
+
+    private static function leg(Tables $tables, Block $block, FeedOption $feed, ?string $fuse): ?Wire
+    {
+        if ($feed->leg === null) {
+            return null;
+        }
+        $name = substr($feed->pattern, strlen(Tables::LEG));
+
+        return new Wire(
+            $feed->leg->entry->id(),
+            ExistingLegs::LEAD,
+            $block->trunk === null ? $fuse : null,
+            ExistingLegs::laid($tables->plan, $tables->plan->run($feed->run), $name),
         );
     }
 

@@ -25,6 +25,9 @@ final readonly class Proposal
         'seam' => 'the seam',
         'drop' => 'volts lost',
         'cable' => 'what the cables may carry',
+        'cores' => 'the cores of the cables',
+        'rail' => 'what the strip’s rails carry',
+        Broken::OTHER => 'what a check stops',
     ];
 
     /** @var list<Tried> one for each supply */

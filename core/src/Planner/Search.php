@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Checks\Protection\Guard;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\KitSnapshot;
@@ -198,7 +199,7 @@ final class Search
             if ($block->trunk === null) {
                 continue;
             }
-            if ($fuse instanceof Fuse && 1.25 * $amps > $fuse->amps + 1e-3) {
+            if ($fuse instanceof Fuse && Guard::needs($amps) > $fuse->amps + 1e-3) {
                 return true;
             }
             $cable = $block->trunk->entry;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
@@ -20,6 +21,9 @@ use EmberDusk\Plan\Run;
 /** Everything that can be chosen for the runs of one place, with its price in hundredths of the smallest coin. What has no price is not proposed. */
 final class Tables
 {
+    /** What the pattern of a tapped leg begins with. */
+    public const LEG = 'leg ';
+
     public readonly Routes $routes;
 
     public readonly PricedShelf $priced;
@@ -106,7 +110,7 @@ final class Tables
                 'supply',
                 fn(object $s): bool => $s instanceof Supply &&
                     abs($s->volts - $strip->volts) < 0.5 &&
-                    ($all || $s->ratedWatts() >= $watts / (1 - $this->plan->limits->headroom) - 1e-9),
+                    ($all || Headroom::enough($this->plan, $s, $watts)),
             );
     }
 
@@ -155,7 +159,7 @@ final class Tables
                 $options[] = $this->option(
                     run: $run,
                     place: $place,
-                    pattern: "leg {$name}",
+                    pattern: self::LEG . $name,
                     pads: ExistingLegs::pads($this->plan, $run),
                     tails: [$tails[0]],
                     leg: $leg,

@@ -49,6 +49,18 @@ final readonly class Conductor
         '4' => 32.0,
     ];
 
+    /** Amps of fixed two-core cable by mm² and by how it is laid, BS 7671 table 4D5 (from memory). */
+    private const FIXED_AMPS = [
+        'surface' => ['1' => 16.0, '1.5' => 20.0, '2.5' => 27.0, '4' => 37.0, '6' => 47.0, '10' => 64.0],
+        'conduit' => ['1' => 11.5, '1.5' => 14.5, '2.5' => 20.0, '4' => 26.0, '6' => 32.0, '10' => 44.0],
+        'wall' => ['1' => 8.0, '1.5' => 10.0, '2.5' => 13.5, '4' => 17.5, '6' => 23.5, '10' => 32.0],
+    ];
+
+    /** Where a leg runs, by the rows of that table: in an insulated wall, not touching its skin, where nobody knows better. */
+    private const ROWS = ['surface' => 'surface', 'free' => 'surface', 'conduit' => 'conduit'];
+
+    public const FIXED_SOURCE = 'BS 7671 table 4D5 (from memory)';
+
     /** Amps of flexible cord by AWG, NEC 402.5 (from memory); 20 and 22 common practice, no source. */
     private const AWG_AMPS = [22 => 3.0, 20 => 5.0, 18 => 6.0, 16 => 8.0, 14 => 17.0, 12 => 23.0, 10 => 28.0];
 
@@ -91,6 +103,20 @@ final readonly class Conductor
     public function ohms(float $length, float $celsius): float
     {
         return $this->ohmsPerMetre * Copper::factor($celsius) * $length;
+    }
+
+    /**
+     * Amps that it may carry as a fixed two-core cable; null where the table does not hold the size.
+     *
+     * @param  string  $laid  as the survey says; anything that is not known counts as the worst
+     */
+    public function fixedAmps(string $laid): ?float
+    {
+        if ($this->system === 'awg') {
+            return $this->capacity;
+        }
+
+        return self::FIXED_AMPS[self::ROWS[$laid] ?? 'wall'][$this->size] ?? null;
     }
 
     /** Diameter in metres, ASTM B258. */

@@ -8,6 +8,7 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Options\Options;
+use EmberDusk\Options\Questions;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Tests\Circuit\Ngspice;
@@ -34,7 +35,10 @@ final class OptionsTest extends TestCase
             ]);
         }
         $cards = Options::of($plan, $plan->run('cove'), Demo::shelf());
-        Responses::check(['run' => 'cove', 'name' => 'Cove', 'options' => $cards], 'options');
+        Responses::check(
+            ['run' => 'cove', 'name' => 'Cove', 'asked' => Questions::all(), 'options' => $cards],
+            'options',
+        );
 
         return $cards;
     }
@@ -104,8 +108,8 @@ final class OptionsTest extends TestCase
         // 8 A carry 24 x 8 / 9.6 = 20 m and 12 x 8 / 9.6 = 10 m: 18 m want one and at least two.
         self::assertSame(1, $high['wish']['controllers']);
         self::assertGreaterThanOrEqual(2, $low['wish']['controllers']);
-        self::assertContains('Its controller carries 20.0 m of this strip', array_column($high['findings'], 'title'));
-        self::assertContains('Its controller carries 10.0 m of this strip', array_column($low['findings'], 'title'));
+        self::assertStringContainsString('carries 20.0 m of this strip', implode(' ', $high['kit']));
+        self::assertStringContainsString('carries 10.0 m of this strip', implode(' ', $low['kit']));
         self::assertGreaterThan($high['boxes']['value'], $low['boxes']['value']);
     }
 
@@ -167,10 +171,7 @@ final class OptionsTest extends TestCase
         [$full, $capped] = self::cards(Demo::plan(), [], ['cap' => 0.6]);
         self::assertContains('24 V supply, 10 A', $full['kit']);
         self::assertContains('24 V supply, 6.25 A', $capped['kit']);
-        self::assertContains(
-            'A limit of 60 % must be set in the controller',
-            array_column($capped['findings'], 'title'),
-        );
+        self::assertContains('Set the limit of C1 to 60 %, then check it', array_column($capped['findings'], 'title'));
         $plan = Demo::with(Demo::plan(), $capped['take']);
         self::assertSame([0.6, false], [$plan->run('cove')->cap, $plan->run('cove')->capChecked]);
     }
@@ -198,8 +199,8 @@ final class OptionsTest extends TestCase
             ['colour' => 'rgbw'],
         );
         $titles = array_column($card['findings'], 'title');
-        self::assertContains('An open strip in a damp place', $titles);
-        self::assertContains('There is no mains here: the supply must be a converter on the bank', $titles);
-        self::assertContains('Set the switch before power', $titles);
+        self::assertContains('Cove: an open strip where water comes to it', $titles);
+        self::assertContains('Cove: there is no mains here, the supply must be a converter on the bank', $titles);
+        self::assertContains('C1: set its switch to RGBW', $titles);
     }
 }

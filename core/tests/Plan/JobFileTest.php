@@ -33,12 +33,12 @@ final class JobFileTest extends TestCase
         $plan = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v1.json'));
         self::assertEqualsWithDelta(18.0, $plan->runs['cove']->length(), 1e-9);
         self::assertSame('3.2', (string) $plan->cables['k2']->length);
-        // What version 1 did not know stands at its default, and what is written is version 3.
+        // What version 1 did not know stands at its default, and what is written is the newest.
         self::assertSame(
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
         );
-        self::assertStringContainsString('"version": 3', JobFile::write($plan));
+        self::assertStringContainsString('"version": 4', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
@@ -94,10 +94,22 @@ final class JobFileTest extends TestCase
         JobFile::read((string) json_encode(['sneaked' => 1] + $first));
     }
 
-    /** Written by version 3, something in every list; never changed. As long as 3 is the newest it is written the same again. */
+    /** Written by version 3, something in every list; never changed: of no cable it is known how it is laid. */
     public function test_version_three_is_read(): void
     {
-        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v3.json');
+        $three = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v3.json'));
+        $four = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v4.json'));
+        self::assertSame(
+            [''],
+            array_values(array_unique(array_map(static fn($c): string => $c->laid, $three->cables))),
+        );
+        self::assertEquals($three->with(cables: $four->cables), $four);
+    }
+
+    /** Written by version 4, something in every list; never changed. As long as 4 is the newest it is written the same again. */
+    public function test_version_four_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v4.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::LISTS as $list) {
@@ -106,7 +118,7 @@ final class JobFileTest extends TestCase
         self::assertSame($text, JobFile::write($plan));
         self::assertEquals($plan, JobFile::own($text), 'a revision that was kept then opens as well');
         self::assertSame(
-            ['saving', 'never', 'profile-corner', 'glue', 7, 0.6, ['kit'], 2],
+            ['saving', 'never', 'profile-corner', 'glue', 7, 0.6, ['kit'], 2, 'conduit'],
             [
                 $plan->making($plan->run('cove'))->strip,
                 $plan->making($plan->run('cove'))->length,
@@ -116,6 +128,7 @@ final class JobFileTest extends TestCase
                 $plan->run('band')->cap,
                 $plan->run('cove')->pins,
                 count($plan->fixtures) - 1,
+                $plan->cables['k2']->laid,
             ],
         );
     }
@@ -135,7 +148,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 4), '/version', 'reads up to 3'];
+        yield 'newer version' => [$set('version', 5), '/version', 'reads up to 4'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

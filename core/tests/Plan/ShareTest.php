@@ -13,6 +13,7 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
@@ -43,14 +44,13 @@ final class ShareTest extends TestCase
     /** @return list<string> codes of all findings but lengths */
     private static function codes(Plan $plan): array
     {
-        $codes = [];
-        foreach ($plan->runs as $run) {
-            foreach (Registry::check(new Judged($plan, $run, Engine::solve($plan, $run), Demo::shelf())) as $finding) {
-                $codes[] = $finding->code;
-            }
-        }
+        $results = array_map(static fn(Run $r): RunResult => Engine::solve($plan, $r), $plan->runs);
+        $codes = array_map(
+            static fn(Finding $f): string => $f->code,
+            Registry::check(Judged::plan($plan, $results, Demo::shelf()), Registry::circuit()),
+        );
 
-        return array_values(array_diff($codes, ['reckoned', 'evenness', 'seam', 'cable-protection']));
+        return array_values(array_diff($codes, ['reckoned', 'evenness', 'seam', 'seam-runs', 'cable-protection']));
     }
 
     public function test_a_supply_is_shared_and_judged_with_all_its_runs(): void
@@ -143,7 +143,7 @@ final class ShareTest extends TestCase
         ]);
         $found = static fn(Plan $p): array => array_values(
             array_filter(
-                Registry::check(new Judged($p, $p->run('band'), Engine::solve($p, $p->run('band')), null)),
+                Registry::check(Judged::plan($p, ['band' => Engine::solve($p, $p->run('band'))]), Registry::circuit()),
                 static fn(Finding $f): bool => $f->code === 'two-positives',
             ),
         );

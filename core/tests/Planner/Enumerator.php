@@ -7,6 +7,7 @@ namespace EmberDusk\Tests\Planner;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Circuit\States;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
@@ -181,7 +182,7 @@ final class Enumerator
             foreach (Island::all($plan) as $island) {
                 if (array_filter($set, static fn(Run $r): bool => isset($island->parts[$r->id])) !== []) {
                     $results += Engine::planned($plan, $island);
-                    $open = [...$open, ...Engine::opened($plan, $island)];
+                    $open = [...$open, ...array_values(States::opened($plan, $island))];
                 }
             }
         } catch (Refusal) {
@@ -210,6 +211,10 @@ final class Enumerator
                 $apart <= 1.0 &&
                 round(abs($light[0] - $light[count($light) - 1]) / $ends, 4) > $plan->limits->seam)
         ) {
+            return false;
+        }
+        // Common practice: 5 A into one end of a strip of whose rails nothing is said.
+        if (round(max([0.0, ...array_map(abs(...), $result->railAmps)]), 4) > 5.0) {
             return false;
         }
         foreach ($result->cables as $id => $cable) {

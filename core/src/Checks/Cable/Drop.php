@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Cable;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
@@ -14,16 +15,29 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** At most 5 % of nominal volts from the supply to the farthest feed (IEC 60364-7-715, from memory). */
-final readonly class Drop implements Check
+final readonly class Drop extends RunCheck
 {
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'drop',
+                'run',
+                'from supply to the farthest feed no more is lost than the job allows (5 % of nominal volts)',
+                'IEC 60364-7-715, from memory',
+                'drop',
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         $result = $case->result;
         if ($result === null || $case->strip === null || $result->feeds === []) {
             return [];
         }
         $feed = $result->farthestFeed();
-        $drop = $result->supplyVolts - $feed->volts;
+        $drop = round($result->supplyVolts - $feed->volts, 4);
         $limit = $case->plan->limits->drop * $case->strip->volts;
         if ($drop <= $limit) {
             return [];

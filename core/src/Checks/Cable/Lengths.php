@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Cable;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -15,11 +16,18 @@ use EmberDusk\Values\Severity;
 /** A cable length that was reckoned along the run is to be measured. */
 final readonly class Lengths implements Check
 {
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule('reckoned', 'cable', 'the length of a cable is measured, or kept as it was reckoned', Rule::OWN),
+        ];
+    }
+
+    public function check(Judged $job): array
     {
         $findings = [];
-        foreach ($case->plan->cables as $id => $laid) {
-            if ($laid->reckoned && isset($case->result->cables[$id])) {
+        foreach ($job->plan->cables as $id => $laid) {
+            if ($laid->reckoned && isset($job->cables()[$id])) {
                 $findings[] = new Finding(
                     code: 'reckoned',
                     severity: Severity::Open,

@@ -6,64 +6,120 @@ namespace EmberDusk\Checks\Controller;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Circuit\ControllerLoad;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A channel and the controller as a whole carry no more than their amps, at nominal load. */
+/** A channel and the controller as a whole carry no more than their amps, whatever hangs on them. */
 final readonly class ControllerAmps implements Check
 {
-    public function check(Judged $case): array
+    public function rules(): array
     {
-        $strip = $case->strip;
-        $controller = $case->controller;
-        // A controller that several runs share is judged once, with all their metres: they are of one kind.
-        if (
-            $strip === null ||
-            $controller === null ||
-            !$strip->switched() ||
-            $case->underController()[0]->id !== $case->run->id
-        ) {
-            return [];
-        }
-        $metres = array_sum(
-            array_map(
-                static fn(Run $r): float => $case->plan->cutMarks($r)?->length() ?? 0.0,
-                $case->underController(),
-            ),
-        );
-        $carries = self::metres($strip, $controller);
-        if ($metres <= $carries + 1e-9) {
-            return [];
-        }
-
         return [
-            new Finding(
-                code: 'controller-amps',
-                severity: Severity::Stop,
-                title: sprintf(
-                    '%s carries %.1f m of this strip, not %.1f m',
-                    $case->device($case->run->controller),
-                    $carries,
-                    $metres,
-                ),
-                detail: sprintf(
-                    '%.2f A of %g A on the fullest channel, %.2f A of %g A in all.',
-                    (self::fullest($strip) * $metres) / $strip->volts,
-                    $controller->channelAmps,
-                    ($strip->wattsPerMetre() * $metres) / $strip->volts,
-                    $controller->totalAmps,
-                ),
-                place: new Place('kit', $case->run->id),
-                number: $metres,
-                limit: $carries,
-                source: 'the controller’s leaflet, on the shelf',
-                fixes: $case->takeFittingController(),
+            new Rule(
+                'controller-amps',
+                'controller',
+                'each channel and the sum of all that hangs on a controller stay within its amps and watts',
+                Rule::LEAFLET,
+                'controller',
             ),
         ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        $seen = [];
+        foreach ($job->runs() as $case) {
+            $id = $case->run->controller;
+            if ($id === null || isset($seen[$id]) || $case->controller === null || $case->strip?->switched() !== true) {
+                continue;
+            }
+            $seen[$id] = true;
+            $load = $job->controller($id);
+            if (self::over($load) > 1.0) {
+                $findings[] = self::finding($case, $case->controller, $load);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** What is asked of a controller over what it carries, of the limit that is reached first. */
+    public static function over(ControllerLoad $load): float
+    {
+        $controller = $load->controller;
+        if ($controller === null) {
+            return 0.0;
+        }
+
+        return round(
+            max(
+                $load->fullest() / $controller->channelAmps,
+                $load->amps / $controller->totalAmps,
+                $load->volts > 0 ? ($load->amps * $load->volts) / $controller->wattsAt($load->volts) : 0.0,
+            ),
+            4,
+        );
+    }
+
+    private static function finding(JudgedRun $case, Controller $controller, ControllerLoad $load): Finding
+    {
+        $channel = $load->fullest() / $controller->channelAmps >= $load->amps / $controller->totalAmps;
+
+        return new Finding(
+            code: 'controller-amps',
+            severity: Severity::Stop,
+            title: self::metresToo($case, $controller) ??
+                sprintf(
+                    '%s carries %g A%s, not %.1f A',
+                    strtoupper($load->id),
+                    $channel ? $controller->channelAmps : $controller->totalAmps,
+                    $channel ? ' a channel' : ' in all',
+                    $channel ? $load->fullest() : $load->amps,
+                ),
+            detail: sprintf(
+                '%.2f A of %g A on the fullest channel, %.2f A of %g A in all, of everything that hangs on it. ' .
+                    'Fewer metres, a second controller, or a larger one.',
+                $load->fullest(),
+                $controller->channelAmps,
+                $load->amps,
+                $controller->totalAmps,
+            ),
+            place: new Place('kit', $case->run->id),
+            number: $channel ? $load->fullest() : $load->amps,
+            limit: $channel ? $controller->channelAmps : $controller->totalAmps,
+            source: Rule::LEAFLET,
+            fixes: $case->takeFittingController(),
+        );
+    }
+
+    /** In metres, where all that hangs on it is of one strip and is too long by its label alone. */
+    private static function metresToo(JudgedRun $case, Controller $controller): ?string
+    {
+        $metres = 0.0;
+        foreach ($case->underController() as $run) {
+            if ($run->strip !== $case->run->strip) {
+                return null;
+            }
+            $metres += $case->plan->cutMarks($run)?->length() ?? 0.0;
+        }
+        $carries = $case->strip === null ? INF : self::metres($case->strip, $controller);
+        if ($metres <= $carries) {
+            return null;
+        }
+
+        return sprintf(
+            '%s carries %.1f m of this strip, not %.1f m',
+            strtoupper((string) $case->run->controller),
+            $carries,
+            $metres,
+        );
     }
 
     /** Metres of a strip that a controller carries at the strip's volts. */

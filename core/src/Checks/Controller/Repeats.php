@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Controller;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Changes\Kit\ShareKit;
 use EmberDusk\Values\Finding;
@@ -14,9 +15,23 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A repeater copies the end of the part before it: the whole strip is cut there, + and every channel (common practice, no source). */
-final readonly class Repeats implements Check
+final readonly class Repeats extends RunCheck
 {
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'repeats-nothing',
+                'controller',
+                'a repeater continues a run that a controller leads',
+                Rule::PRACTICE,
+            ),
+            new Rule('repeats-other', 'controller', 'a repeater copies a strip of as many channels', Rule::PRACTICE),
+            new Rule('repeats-same', 'controller', 'a repeater has a supply of its own', Rule::PRACTICE),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         if ($case->controller?->repeats !== true) {
             return [];

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Controller;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Kit\SetSwitch;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -13,7 +15,7 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A controller that learns the kind of light from a switch or a jumper is set to the strip that hangs on it (the controller's leaflet). */
-final readonly class Setting implements Check
+final readonly class Setting extends RunCheck
 {
     private const WORDS = [
         'single' => 'single colour',
@@ -23,7 +25,14 @@ final readonly class Setting implements Check
         'rgbcct' => 'RGB and tunable white',
     ];
 
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule('setting', 'controller', 'switch or jumper of a controller is set to its strip', Rule::LEAFLET),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         $controller = $case->controller;
         $strip = $case->strip;
@@ -32,7 +41,7 @@ final readonly class Setting implements Check
             $strip === null ||
             !$strip->switched() ||
             !in_array($controller->setBy, ['switch', 'jumper'], true) ||
-            $case->underController()[0]->id !== $case->run->id
+            self::told($case, $strip)
         ) {
             return [];
         }
@@ -80,5 +89,21 @@ final readonly class Setting implements Check
                 fixes: $fix,
             ),
         ];
+    }
+
+    /** Whether a run before it asks the same of the controller. */
+    private static function told(JudgedRun $case, Strip $strip): bool
+    {
+        foreach ($case->underController() as $run) {
+            if ($run->id === $case->run->id) {
+                return false;
+            }
+            $of = $case->plan->strip($run->strip);
+            if ($of?->switched() === true && $of->colours() === $strip->colours()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

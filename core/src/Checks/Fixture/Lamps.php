@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Fixture;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fixture;
 use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Changes\Kit\HangFixture;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Fitting;
@@ -18,11 +23,36 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Rules of fixtures that hang on a low-voltage supply: a cable, volts enough, no more lost on the way than the job allows. */
-final readonly class Lamps
+final readonly class Lamps implements Check
 {
-    /** @return list<Finding> */
-    public static function check(Plan $plan, Fitting $fitting, ?FixtureResult $result, ?ShelfSource $shelf): array
+    public function rules(): array
     {
+        return [
+            new Rule('lamp-loose', 'fixture', 'low-voltage fixtures hang on a supply', Rule::OWN),
+            new Rule('lamp-volts', 'fixture', 'fixtures get the volts that their converters need', Rule::LEAFLET),
+            new Rule(
+                'lamp-drop',
+                'fixture',
+                'from supply to fixture no more is lost than the job allows (5 % of nominal volts)',
+                'IEC 60364-7-715, from memory',
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->fixtures as $id => $fitting) {
+            array_push($findings, ...self::fitting($job, $fitting, $job->fitting($id)));
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function fitting(Judged $job, Fitting $fitting, ?FixtureResult $result): array
+    {
+        [$plan, $shelf] = [$job->plan, $job->shelf];
         $fixture = $plan->fixture($fitting->kit);
         if ($fixture === null || !$fixture->lowVoltage()) {
             return [];
@@ -41,7 +71,8 @@ final readonly class Lamps
                 ),
             ];
         }
-        if ($result === null) {
+        // Where the supply gives less than is asked of it, that is told: thicker cables would not help.
+        if ($result === null || $job->supply((string) $plan->root($plan->cableTo($fitting->id)->from))->share() > 1) {
             return [];
         }
         $findings = [];
@@ -84,62 +115,18 @@ final readonly class Lamps
                 ),
             );
         }
-        foreach ($result->cables as $id => $cable) {
-            $capacity = $plan->cable($plan->cables[$id]->kit)->conductor->capacity ?? INF;
-            if ($cable->amps() > $capacity) {
-                $findings[] = new Finding(
-                    code: 'lamp-amps',
-                    severity: Severity::Stop,
-                    title: sprintf('%s carries %.1f A, may carry %g A', strtoupper($id), $cable->amps(), $capacity),
-                    detail: 'The cable gets warm.',
-                    place: new Place('wire', $id),
-                    number: $cable->amps(),
-                    limit: $capacity,
-                    source: 'as the conductor’s own source says',
-                    fixes: self::thicker(
-                        plan: $plan,
-                        fitting: $fitting,
-                        result: $result,
-                        short: $limit - $lost,
-                        shelf: $shelf,
-                    ),
-                );
-            }
-        }
 
         return $findings;
-    }
-
-    /** Watts of all fixtures on a supply. */
-    public static function watts(Plan $plan, string $supply): float
-    {
-        $watts = 0.0;
-        foreach ($plan->fixtures as $id => $fitting) {
-            $cable = $plan->cableTo($id);
-            if ($cable !== null && $plan->root($cable->from) === $supply) {
-                $watts += $fitting->count * ($plan->fixture($fitting->kit)->watts ?? 0.0);
-            }
-        }
-
-        return $watts;
     }
 
     /** @return list<Fix> */
     private static function hang(Plan $plan, Fitting $fitting, Fixture $fixture, ?ShelfSource $shelf): array
     {
-        $cable = null;
-        foreach ($shelf?->ofKind('cable') ?? [] as $snapshot) {
-            if (
-                $snapshot->entry instanceof Cable &&
-                $snapshot->entry->cores === 2 &&
-                $snapshot->entry->conductor->system === $plan->terms->wire
-            ) {
-                $cable ??= $snapshot->entry;
-            }
-        }
         $fixes = [];
         foreach (array_keys($plan->supplies) as $id) {
-            $volts = $plan->supply($id)->volts ?? 0.0;
+            $supply = $plan->supply($id);
+            $cable = $supply === null ? null : self::cable($plan, $supply, $shelf);
+            $volts = $supply->volts ?? 0.0;
             if ($cable !== null && $volts >= $fixture->leastVolts && $volts <= 1.25 * $fixture->volts) {
                 $fixes[] = new Fix(
                     'Hang them on ' . strtoupper($id),
@@ -149,6 +136,28 @@ final readonly class Lamps
         }
 
         return $fixes;
+    }
+
+    /** The thinnest pair that a supply cannot overload; else the thickest. */
+    private static function cable(Plan $plan, Supply $supply, ?ShelfSource $shelf): ?Cable
+    {
+        $best = null;
+        $rank = static fn(Cable $c): float => ($c->conductor->capacity ?? 0.0) >= $supply->overloadAmps
+            ? $c->conductor->capacity ?? 0.0
+            : 1000 - ($c->conductor->capacity ?? 0.0);
+        foreach ($shelf?->ofKind('cable') ?? [] as $snapshot) {
+            $cable = $snapshot->entry;
+            if (
+                $cable instanceof Cable &&
+                $cable->cores === 2 &&
+                $cable->conductor->system === $plan->terms->wire &&
+                ($best === null || $rank($cable) < $rank($best))
+            ) {
+                $best = $cable;
+            }
+        }
+
+        return $best;
     }
 
     /**
@@ -177,7 +186,7 @@ final readonly class Lamps
                 $c instanceof Cable &&
                 $c->cores >= 2 &&
                 $c->conductor->system === $now->conductor->system &&
-                ($c->conductor->capacity ?? 0.0) >= $own->amps() &&
+                (CableRating::of($plan, $laid, $c)->amps ?? 0.0) >= $own->amps() &&
                 ($own->drop * $c->conductor->ohmsPerMetre) / $now->conductor->ohmsPerMetre <=
                     0.9 * ($own->drop + $short) &&
                 ($best === null ||

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Fixture;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Kit\ChooseModule;
@@ -18,7 +21,7 @@ use EmberDusk\Values\Severity;
  * Rules of dimming modules: watts of LED load and the least load (phase-cut), the current of the control line (0-10 V),
  * addresses and bus current (DALI: 64 addresses, 250 mA, 2 mA a device; IEC 62386, from memory).
  */
-final readonly class Modules
+final readonly class Modules implements Check
 {
     private const DALI_ADDRESSES = 64;
 
@@ -31,8 +34,41 @@ final readonly class Modules
 
     private const MAINS = 'Mains work is for a licensed person; local codes decide.';
 
+    public function rules(): array
+    {
+        return [
+            new Rule('no-module', 'fixture', 'something dims every fixture that is dimmed from mains', Rule::OWN),
+            new Rule(
+                'phase-watts',
+                'module',
+                'a phase-cut module dims no more watts of LED than it may',
+                Rule::LEAFLET,
+            ),
+            new Rule('phase-least', 'module', 'a phase-cut module has its least load', Rule::LEAFLET),
+            new Rule(
+                'analog-current',
+                'module',
+                'the inputs of 0-10 V fixtures take no more than the line gives: 1 mA each',
+                Rule::PRACTICE,
+            ),
+            new Rule('analog-off', 'module', 'something switches 0-10 V fixtures off', Rule::PRACTICE),
+            new Rule('dali-addresses', 'module', 'a DALI line has at most 64 addresses', 'IEC 62386, from memory'),
+            new Rule(
+                'dali-current',
+                'module',
+                'a DALI line gives at most 250 mA, 2 mA a device',
+                'IEC 62386, from memory',
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return self::of($job->plan, $job->shelf);
+    }
+
     /** @return list<Finding> */
-    public static function check(Plan $plan, ?ShelfSource $shelf): array
+    public static function of(Plan $plan, ?ShelfSource $shelf): array
     {
         $findings = [];
         foreach ($plan->fixtures as $id => $fitting) {

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Kit;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Changes\Wires\SetCable;
@@ -15,9 +16,18 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A run has all its kit, every cable a core for + and one for each return, the controller a channel for each. */
-final readonly class Complete implements Check
+final readonly class Complete extends RunCheck
 {
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule('lacking', 'run', 'a run has strip, supply, controller and cables', Rule::OWN),
+            new Rule('cores', 'cable', 'a cable has a core for + and one for each return', Rule::PRACTICE, 'cores'),
+            new Rule('channels', 'controller', 'a controller has a channel for each of the strip', Rule::LEAFLET),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         $findings = [];
         $lacking = WiredRun::lacking($case->plan, $case->run);
@@ -39,7 +49,7 @@ final readonly class Complete implements Check
         return $findings;
     }
 
-    private function cores(Judged $case, string $id, int $has, int $needs): Finding
+    private function cores(JudgedRun $case, string $id, int $has, int $needs): Finding
     {
         $now = $case->plan->cable($case->plan->cables[$id]->kit);
         $more = $case->smallest(
@@ -63,7 +73,7 @@ final readonly class Complete implements Check
         );
     }
 
-    private function channels(Judged $case, string $id, int $has, int $needs): Finding
+    private function channels(JudgedRun $case, string $id, int $has, int $needs): Finding
     {
         return new Finding(
             code: 'channels',

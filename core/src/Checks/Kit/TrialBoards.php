@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Kit;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Values\Finding;
@@ -12,8 +15,18 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Solderless trial boards that are counted on for permanent work. */
-final readonly class TrialBoards
+final readonly class TrialBoards implements Check
 {
+    public function rules(): array
+    {
+        return [new Rule('trial', 'part', 'no board for trying is counted on for permanent work', Rule::PRACTICE)];
+    }
+
+    public function check(Judged $job): array
+    {
+        return self::of($job->state);
+    }
+
     /** @return list<Finding> solderless trial boards that are counted on for permanent work */
     public static function of(JobState $state): array
     {

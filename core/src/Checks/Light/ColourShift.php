@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Light;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Feed;
@@ -15,11 +16,23 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Over 3 SDCM steps of one mix along a run are seen: a starved colour strip turns red (common practice, no source). */
-final readonly class ColourShift implements Check
+final readonly class ColourShift extends RunCheck
 {
     private const VISIBLE = 3.0;
 
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'colour-shift',
+                'run',
+                'one mix stays within 3 steps of 0.0011 u’v’ along a run',
+                'CIE 1976 u’v’, from memory',
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         if ($case->result === null || $case->strip === null || count($case->strip->channels) < 2) {
             return [];

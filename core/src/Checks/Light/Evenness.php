@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Light;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Sag;
 use EmberDusk\Plan\Changes\Catalogue;
@@ -21,7 +22,7 @@ use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
 /** Darkest over brightest: 0.90 and up even, to 0.80 visible to a careful eye, below visible (common practice, no source). */
-final readonly class Evenness implements Check
+final readonly class Evenness extends RunCheck
 {
     private const VISIBLE = 0.8;
 
@@ -31,13 +32,26 @@ final readonly class Evenness implements Check
     /** Most feeds that are proposed. */
     private const FEEDS = 6;
 
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'evenness',
+                'run',
+                'the darkest place of a run has at least the job’s share of the brightest (0.90); below 0.80 everybody sees it',
+                Rule::PRACTICE,
+                'evenness',
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         $result = $case->result;
         if ($result === null) {
             return [];
         }
-        $even = $result->evenness();
+        $even = round($result->evenness(), 4);
         $limit = $case->plan->limits->evenness;
         $range = $result->evennessRange();
         if ($even >= $limit && !$range->straddles($limit)) {
@@ -57,12 +71,17 @@ final readonly class Evenness implements Check
                 severity: $severity,
                 title: $title,
                 detail: sprintf(
-                    'Darkest %.2f of the brightest, at %.2f m; limit %.2f. With rails and supply as far off as they may be: %.2f to %.2f.',
+                    'Darkest %.2f of the brightest, at %.2f m; limit %.2f.%s',
                     $even,
                     $at,
                     $limit,
-                    $range->low,
-                    $range->high,
+                    $range->low < $range->high
+                        ? sprintf(
+                            ' With rails and supply as far off as they may be: %.2f to %.2f.',
+                            $range->low,
+                            $range->high,
+                        )
+                        : '',
                 ),
                 place: new Place('wire', $case->run->id),
                 number: $even,
@@ -74,7 +93,7 @@ final readonly class Evenness implements Check
     }
 
     /** @return list<Fix> the first way of feeding that has been solved and holds the limit even with thin rails and low volts */
-    private static function fixes(Judged $case): array
+    private static function fixes(JudgedRun $case): array
     {
         $run = $case->run->id;
         $ways = [
@@ -98,7 +117,7 @@ final readonly class Evenness implements Check
     }
 
     /** Whether a way of feeding looks good enough to be solved: its sag by the closed form of a ladder. */
-    private static function promises(Judged $case, Plan $fed): bool
+    private static function promises(JudgedRun $case, Plan $fed): bool
     {
         $marks = $fed->cutMarks($case->run);
         if ($case->strip === null || $marks === null) {
@@ -110,7 +129,7 @@ final readonly class Evenness implements Check
             $case->plan->limits->evenness - self::ROUGH;
     }
 
-    private static function holds(Judged $case, ChangePayload $change): bool
+    private static function holds(JudgedRun $case, ChangePayload $change): bool
     {
         try {
             assert($case->shelf !== null);

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Light;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\NoShelf;
@@ -20,16 +23,35 @@ use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
 /** Where ends of two runs of the same strip lie within a metre, more than 5 % between them is seen (common practice, no source). */
-final readonly class Meets
+final readonly class Meets implements Check
 {
-    /** Metres. */
-    private const NEAR = 1.0;
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'seam-runs',
+                'run',
+                'where ends of two runs of one strip lie within a metre they differ by no more than the job allows (5 %)',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return self::of(
+            $job->plan,
+            array_filter(
+                array_map($job->result(...), array_combine(array_keys($job->plan->runs), array_keys($job->plan->runs))),
+            ),
+        );
+    }
 
     /**
      * @param  array<string, RunResult>  $results  by run
      * @return list<Finding> the worst place of each two runs
      */
-    public static function check(Plan $plan, array $results): array
+    public static function of(Plan $plan, array $results): array
     {
         return array_map(
             static fn(array $w): Finding => self::finding($plan, $w[0], ...$w[1]),
@@ -58,7 +80,7 @@ final readonly class Meets
                     $a->id !== $b->id &&
                     $a->place === $b->place &&
                     $a->strip === $b->strip &&
-                    $at->to($to) <= self::NEAR &&
+                    $at->to($to) <= Seam::NEAR &&
                     $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam)
                 ) {
                     $worst["{$a->id} {$b->id}"] = [$apart, $one < $two ? [$a, $b, $one, $two] : [$b, $a, $two, $one]];

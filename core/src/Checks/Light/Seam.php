@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Light;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -15,12 +16,25 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Where a run's two ends lie within a metre, more than 5 % between them is seen (common practice, no source). */
-final readonly class Seam implements Check
+final readonly class Seam extends RunCheck
 {
     /** Metres. */
-    private const NEAR = 1.0;
+    public const NEAR = 1.0;
 
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'seam',
+                'run',
+                'the ends of a run that lie within a metre differ by no more than the job allows (5 %)',
+                Rule::PRACTICE,
+                'seam',
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         $result = $case->result;
         if ($result === null || !self::applies($case->plan, $case->run)) {
@@ -28,7 +42,7 @@ final readonly class Seam implements Check
         }
         $limit = $case->plan->limits->seam;
         $range = $result->seamRange();
-        $seam = $result->seam();
+        $seam = round($result->seam(), 4);
         if ($seam <= $limit && !$range->straddles($limit)) {
             return [];
         }

@@ -4,14 +4,33 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Parts;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** What speaks against the parts: how runs are made up, what should be here, what has no rate. */
-final readonly class PartFindings
+final readonly class PartFindings implements Check
 {
+    public function rules(): array
+    {
+        return [
+            new Rule('too-long', 'part', 'what is to be in one piece is no longer than what is sold', Rule::LEAFLET),
+            new Rule('glue-damp', 'run', 'no hot glue seals where it is damp', Rule::PRACTICE),
+            new Rule('profile-heat', 'run', 'a profile takes the heat of its strip', Rule::LEAFLET),
+            new Rule('part-late', 'part', 'what was ordered is here by its day', Rule::OWN),
+            new Rule('currency', 'part', 'every price is in the job’s currency or has a rate', Rule::OWN),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return self::of($job->state);
+    }
+
     /** @return list<Finding> */
     public static function of(JobState $state): array
     {

@@ -6,7 +6,10 @@ namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Circuit\CableResult;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
@@ -14,64 +17,125 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A cable carries its load, also with another feed open (docs/model.md 7; capacity as the conductor's own source says). */
+/** A cable carries what flows in it at the worst, where and how it is laid (docs/model.md 7). */
 final readonly class CableCapacity implements Check
 {
-    public function check(Judged $case): array
+    private const LAYINGS = ['surface' => 'on a surface', 'conduit' => 'in conduit', 'wall' => 'in an insulated wall'];
+
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'cable-amps',
+                'cable',
+                'the fullest core carries no more than its table says where and how it is laid, also with another feed open',
+                'BS 7671 tables 4F3A, 4D5 and 4B1, NEC 402.5, from memory',
+                'cable',
+            ),
+            new Rule('capacity-unknown', 'cable', 'the tables hold the size and the air of the place', Rule::OWN),
+            new Rule(
+                'laying',
+                'cable',
+                'how a fixed cable is laid is known; until then it counts as in an insulated wall',
+                'BS 7671 table 4D5, from memory',
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
     {
         $findings = [];
-        foreach ($case->result->cables ?? [] as $id => $result) {
-            $laid = $case->plan->cables[$id];
-            $cable = $case->plan->cable($laid->kit);
-            $capacity = $cable?->conductor->capacity;
-            if ($cable === null) {
-                continue;
-            }
-            $name = strtoupper($id);
-            $source = $cable->conductor->capacitySource;
-            if ($capacity === null) {
-                $findings[] = new Finding(
-                    code: 'capacity-unknown',
-                    severity: Severity::Open,
-                    title: "{$name}: no capacity is known for {$cable->conductor->label()}",
-                    detail: 'The tables do not hold this size; ask the cable’s maker.',
-                    place: new Place('wire', $id),
-                );
-            } elseif ($result->openAmps > $capacity) {
-                $findings[] = new Finding(
-                    code: 'cable-amps',
-                    severity: Severity::Stop,
-                    title: sprintf('%s carries %.1f A, may carry %g A', $name, $result->openAmps, $capacity),
-                    detail: $result->openAmps > $result->amps() + 0.01
-                        ? 'That much flows when another feed is open: a dead feed is not seen, the cable gets warm.'
-                        : 'The cable gets warm.',
-                    place: new Place('wire', $id),
-                    number: $result->openAmps,
-                    limit: $capacity,
-                    source: $source,
-                    fixes: self::thicker(
-                        $case,
-                        $laid,
-                        $cable,
-                        max($result->openAmps, Guard::of($case->plan, $laid)->amps),
-                    ),
-                );
+        foreach ($job->cables() as $id => $result) {
+            $laid = $job->plan->cables[$id];
+            $cable = $job->plan->cable($laid->kit);
+            if ($cable !== null) {
+                array_push($findings, ...self::cable($job, $laid, $cable, $result));
             }
         }
 
         return $findings;
     }
 
-    /** @return list<Fix> the smallest cable with as many cores that may carry so many amps */
-    public static function thicker(Judged $case, LaidCable $laid, Cable $now, float $amps): array
+    /** @return list<Finding> */
+    private static function cable(Judged $job, LaidCable $laid, Cable $cable, CableResult $result): array
     {
-        $cable = $case->smallest(
-            Cable::class,
-            static fn(Cable $c): bool => $c->cores >= $now->cores &&
-                $c->conductor->system === $now->conductor->system &&
-                ($c->conductor->capacity ?? 0.0) >= $amps,
-            static fn(Cable $c): float => ($c->conductor->capacity ?? 0.0) + $c->cores * 1e-3,
-        );
+        $rating = CableRating::of($job->plan, $laid);
+        $name = strtoupper($laid->id);
+        $place = new Place('wire', $laid->id);
+        $findings = [];
+        if ($rating->asks) {
+            $findings[] = new Finding(
+                code: 'laying',
+                severity: Severity::Open,
+                title: "{$name}: how is it laid?",
+                detail: sprintf(
+                    '%s that is fixed may carry much more on a surface than in an insulated wall. Until it is said, %s.',
+                    $cable->conductor->label(),
+                    $rating->amps === null ? 'nothing is known' : sprintf('%g A count', $rating->amps),
+                ),
+                place: $place,
+                source: $rating->source,
+                fixes: array_map(
+                    static fn(string $how, string $words): Fix => new Fix(
+                        "{$name} lies {$words}",
+                        SetCable::payload(cable: $laid->id, laid: $how),
+                    ),
+                    array_keys(self::LAYINGS),
+                    self::LAYINGS,
+                ),
+            );
+        }
+        $amps = round($result->openAmps, 4);
+        if ($rating->amps === null) {
+            $findings[] = new Finding(
+                code: 'capacity-unknown',
+                severity: Severity::Open,
+                title: "{$name}: no capacity is known for {$cable->conductor->label()}",
+                detail: 'The tables do not hold this size, or air as warm as it is there; ask the cable’s maker.',
+                place: $place,
+            );
+        } elseif ($amps > $rating->amps) {
+            $findings[] = new Finding(
+                code: 'cable-amps',
+                severity: Severity::Stop,
+                title: sprintf('%s carries %.1f A, may carry %g A', $name, $amps, $rating->amps),
+                detail: self::when($result),
+                place: $place,
+                number: $amps,
+                limit: $rating->amps,
+                source: $rating->source,
+                fixes: self::thicker($job, $laid, $cable, max($amps, Guard::of($job->plan, $laid)->amps)),
+            );
+        }
+
+        return $findings;
+    }
+
+    private static function when(CableResult $result): string
+    {
+        return match ($result->when) {
+            '' => 'The cable gets warm.',
+            'charging' => 'That much flows while the battery charges; the cable gets warm.',
+            'lowest' => 'That much flows when the battery is nearly empty; the cable gets warm.',
+            default => 'That much flows when feed ' .
+                strtoupper($result->when) .
+                ' is open: a dead feed is not seen, the cable gets warm.',
+        };
+    }
+
+    /** @return list<Fix> the smallest cable with as many cores that may carry so many amps there */
+    public static function thicker(Judged $job, LaidCable $laid, Cable $now, float $amps): array
+    {
+        $may = static fn(Cable $c): float => CableRating::of($job->plan, $laid, $c)->amps ?? 0.0;
+        $cable = $laid->existing
+            ? null
+            : $job->smallest(
+                Cable::class,
+                static fn(Cable $c): bool => $c->cores >= $now->cores &&
+                    $c->conductor->system === $now->conductor->system &&
+                    $may($c) >= $amps,
+                static fn(Cable $c): float => $may($c) + $c->cores * 1e-3,
+            );
         if ($cable === null) {
             return [];
         }

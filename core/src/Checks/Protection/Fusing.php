@@ -6,8 +6,9 @@ namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
-use EmberDusk\Circuit\CableResult;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
@@ -23,18 +24,43 @@ final readonly class Fusing implements Check
 {
     private const BLADES = 'blade fuses ISO 8820; capacity as the conductor’s own source says';
 
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'cable-protection',
+                'cable',
+                'a cable without a fuse may carry what its supply keeps up in overload; where that is assumed (1.5 times the rating) it warns',
+                'BS 7671 tables 4F3A and 4D5, from memory',
+                'cable',
+            ),
+            new Rule(
+                'fuse-large',
+                'cable',
+                'the fuse of a cable is no larger than what the cable may carry',
+                'ISO 8820, from memory',
+                'cable',
+            ),
+            new Rule('fuse-small', 'cable', 'a fuse is at least 1.25 times what flows', Rule::PRACTICE, 'cable'),
+            new Rule(
+                'tap-fuse',
+                'cable',
+                'a cable that leaves a battery has a fuse, within 0.18 m',
+                'ABYC E-11, from memory',
+                'cable',
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
     {
         $findings = [];
-        foreach ($case->result->cables ?? [] as $id => $result) {
-            $laid = $case->plan->cables[$id];
-            $cable = $case->plan->cable($laid->kit);
-            $capacity = $cable?->conductor->capacity;
-            if ($cable !== null && $capacity !== null && $result->openAmps <= $capacity) {
-                array_push(
-                    $findings,
-                    ...self::cable(case: $case, laid: $laid, cable: $cable, capacity: $capacity, result: $result),
-                );
+        foreach ($job->cables() as $id => $result) {
+            $laid = $job->plan->cables[$id];
+            $cable = $job->plan->cable($laid->kit);
+            $rating = CableRating::of($job->plan, $laid);
+            if ($cable !== null && $rating->amps !== null) {
+                array_push($findings, ...self::cable($job, $laid, $cable, $rating, round($result->openAmps, 4)));
             }
         }
 
@@ -42,53 +68,49 @@ final readonly class Fusing implements Check
     }
 
     /** @return list<Finding> */
-    private static function cable(
-        Judged $case,
-        LaidCable $laid,
-        Cable $cable,
-        float $capacity,
-        CableResult $result,
-    ): array {
-        $guard = Guard::of($case->plan, $laid);
+    private static function cable(Judged $job, LaidCable $laid, Cable $cable, CableRating $rating, float $load): array
+    {
+        $guard = Guard::of($job->plan, $laid);
+        $capacity = $rating->amps ?? 0.0;
         $name = strtoupper($laid->id);
         $place = new Place('wire', $laid->id);
-        $load = $result->openAmps;
-        $fuse = Guard::fuse($case, $capacity, $load);
-        if ($fuse === null) {
-            $take = [];
-        } else {
-            $take = [
-                new Fix(
-                    "Fuse {$name} with " . sprintf('%g A', $fuse->amps),
-                    SetCable::payload(cable: $laid->id, fuse: $fuse->id()),
-                ),
-            ];
-        }
-        $own = $case->plan->fuse($laid->fuse)?->amps;
+        $take = self::take($job, $laid, $capacity, $load);
+        $none = $take === [] && $job->shelf !== null ? ' No fuse on the shelf holds both: take a thicker cable.' : '';
+        $own = $job->plan->fuse($laid->fuse)?->amps;
         if ($guard->battery && $laid->from === $guard->supply && $own === null) {
             return [
                 new Finding(
                     code: 'tap-fuse',
                     severity: Severity::Stop,
                     title: "{$name} leaves the battery without a fuse",
-                    detail: 'A bank can push hundreds of amps into a short. A fuse within 0.18 m of the tap, before anything else is joined.',
+                    detail: 'A bank can push hundreds of amps into a short. A fuse within 0.18 m of the tap, before anything else is joined.' .
+                        $none,
                     place: $place,
                     source: 'ABYC E-11, from memory',
                     fixes: $take,
                 ),
             ];
         }
-        if ($own !== null && 1.25 * $load > $own) {
+        // A cable that carries too much for good is told as that; what protects it follows from the thicker one.
+        if ($load > $capacity && $guard->fusedAt === null) {
+            return [];
+        }
+        if ($own !== null && Guard::needs($load) > $own) {
             return [
                 new Finding(
                     code: 'fuse-small',
                     severity: Severity::Watch,
                     title: sprintf('%s: a fuse of %g A blows in use', $name, $own),
-                    detail: sprintf('%.2f A flow; a fuse carries them for good from %.2f A.', $load, 1.25 * $load),
+                    detail: sprintf(
+                        '%.2f A flow; a fuse carries them for good from %.2f A.%s',
+                        $load,
+                        Guard::needs($load),
+                        $none,
+                    ),
                     place: $place,
-                    number: 1.25 * $load,
+                    number: Guard::needs($load),
                     limit: $own,
-                    source: 'common practice, no source',
+                    source: Rule::PRACTICE,
                     fixes: $take,
                 ),
             ];
@@ -96,14 +118,14 @@ final readonly class Fusing implements Check
         if ($guard->amps <= $capacity) {
             return [];
         }
-        $thicker = CableCapacity::thicker($case, $laid, $cable, $guard->amps);
+        $thicker = CableCapacity::thicker($job, $laid, $cable, $guard->amps);
         if ($guard->fusedAt !== null) {
             return [
                 new Finding(
                     code: 'fuse-large',
                     severity: Severity::Stop,
                     title: sprintf('%s is fused with %g A, may carry %g A', $name, $guard->amps, $capacity),
-                    detail: 'The fuse protects the cable: it must blow first.',
+                    detail: "The fuse protects the cable: it must blow first.{$none}",
                     place: $place,
                     number: $guard->amps,
                     limit: $capacity,
@@ -112,24 +134,43 @@ final readonly class Fusing implements Check
                 ),
             ];
         }
+        $sure = $guard->stated || $guard->rated > $capacity;
 
         return [
             new Finding(
                 code: 'cable-protection',
-                severity: Severity::Watch,
+                severity: $sure ? Severity::Stop : Severity::Watch,
                 title: sprintf('%s is not protected by %s', $name, strtoupper((string) $guard->supply)),
                 detail: sprintf(
-                    'The supply can keep up %.1f A in overload; %s may carry %g A. A thicker cable, or a fuse of at most %g A at its start.',
+                    'The supply can keep up %.1f A in overload%s; %s may carry %g A there. A thicker cable, or a fuse of at most %g A at its start.%s',
                     $guard->amps,
+                    $guard->stated ? '' : ', as is assumed',
                     $cable->conductor->label(),
                     $capacity,
                     $capacity,
+                    $none,
                 ),
                 place: $place,
                 number: $guard->amps,
                 limit: $capacity,
-                source: $cable->conductor->capacitySource,
+                source: $rating->source,
                 fixes: [...$thicker, ...$take],
+            ),
+        ];
+    }
+
+    /** @return list<Fix> the largest fuse that protects the cable and holds what flows */
+    private static function take(Judged $job, LaidCable $laid, float $capacity, float $load): array
+    {
+        $fuse = Guard::fuse($job, $capacity, $load);
+        if ($fuse === null) {
+            return [];
+        }
+
+        return [
+            new Fix(
+                'Fuse ' . strtoupper($laid->id) . ' with ' . sprintf('%g A', $fuse->amps),
+                SetCable::payload(cable: $laid->id, fuse: $fuse->id()),
             ),
         ];
     }

@@ -9,7 +9,10 @@ use EmberDusk\Kit\Fuse;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 
-/** What stands between a cable and the fire: the smallest fuse on its way from the supply, or what the supply keeps up in overload. */
+/**
+ * What stands between a cable and the fire: the smallest fuse on its way from the supply, or what the supply keeps up in
+ * overload (assumed where its leaflet is silent). Amps.
+ */
 final readonly class Guard
 {
     private function __construct(
@@ -17,7 +20,18 @@ final readonly class Guard
         public ?LaidCable $fusedAt,
         public ?string $supply,
         public bool $battery,
+        public float $rated,
+        public bool $stated,
     ) {}
+
+    /** Times what flows that a fuse carries for good (common practice, no source). */
+    private const MARGIN = 1.25;
+
+    /** Amps that a fuse must have at least for so many that flow. */
+    public static function needs(float $load): float
+    {
+        return round(self::MARGIN * $load, 4);
+    }
 
     public static function of(Plan $plan, LaidCable $cable): self
     {
@@ -39,15 +53,17 @@ final readonly class Guard
             $least !== null && $least <= ($supply->overloadAmps ?? INF) ? $at : null,
             $supply === null ? null : $root,
             $supply?->battery() ?? false,
+            $supply->ratedAmps ?? INF,
+            $supply->overloadStated ?? true,
         );
     }
 
-    /** The largest fuse on the shelf that protects so many amps of cable and holds 1.25 times the load (docs/model.md 7). */
-    public static function fuse(Judged $case, float $capacity, float $load): ?Fuse
+    /** The largest fuse on the shelf that protects so many amps of cable and holds the load with its margin (docs/model.md 7). */
+    public static function fuse(Judged $job, float $capacity, float $load): ?Fuse
     {
-        return $case->smallest(
+        return $job->smallest(
             Fuse::class,
-            static fn(Fuse $f): bool => $f->amps <= $capacity + 1e-9 && $f->amps >= 1.25 * $load - 1e-9,
+            static fn(Fuse $f): bool => $f->amps <= $capacity + 1e-9 && $f->amps >= self::needs($load) - 1e-9,
             static fn(Fuse $f): float => -$f->amps,
         );
     }

@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
@@ -16,16 +17,29 @@ use EmberDusk\Values\Severity;
 /** A joint carries what flows through it, also with another feed open: clip-on strip connectors 3 A (common practice, no source; on the shelf). */
 final readonly class JointCapacity implements Check
 {
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'joint-amps',
+                'joint',
+                'a connector carries what flows through it: clip-on ones 3 A',
+                Rule::PRACTICE,
+                'cable',
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
     {
         $findings = [];
-        foreach ($case->result->cables ?? [] as $id => $result) {
-            $joint = $case->plan->connector($case->plan->cables[$id]->joint);
-            if ($joint === null || $result->openAmps <= $joint->amps) {
+        foreach ($job->cables() as $id => $result) {
+            $joint = $job->plan->connector($job->plan->cables[$id]->joint);
+            if ($joint === null || round($result->openAmps, 4) <= $joint->amps) {
                 continue;
             }
             $name = strtoupper($id);
-            $better = $case->smallest(
+            $better = $job->smallest(
                 Connector::class,
                 static fn(Connector $c): bool => $c->amps >= $result->openAmps,
                 static fn(Connector $c): float => $c->minutes ?? 60.0,

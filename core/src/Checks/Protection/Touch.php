@@ -4,29 +4,41 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Protection;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Touchable d.c.: 60 V where it is dry, 30 V where it is damp (IEC 60364-4-41, from memory). The highest volts count. */
-final readonly class Touch implements Check
+final readonly class Touch extends RunCheck
 {
     private const DRY = 60.0;
 
     private const DAMP = 30.0;
 
-    public function check(Judged $case): array
+    public function rules(): array
     {
-        $supply = $case->supply;
-        if ($supply === null) {
-            return [];
+        return [
+            new Rule(
+                'touch',
+                'supply',
+                'what people can touch has at most 60 V d.c. where it is dry, 30 V where it is damp',
+                'IEC 60364-4-41, from memory',
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
+    {
+        $damp = $case->plan->damp($case->run);
+        $limit = self::limit($damp);
+        $volts = 0.0;
+        foreach ($case->plan->suppliesOf($case->run) as $id) {
+            $supply = $case->plan->supply($id);
+            $volts = max($volts, $supply->charging ?? ($supply->emf ?? 0.0));
         }
-        $damp = TapeNotes::read($case->plan->place($case->run->place)->notes)->site->damp ?? false;
-        $limit = $damp ? self::DAMP : self::DRY;
-        $volts = $supply->charging ?? $supply->emf;
         if ($volts <= $limit) {
             return [];
         }
@@ -47,5 +59,11 @@ final readonly class Touch implements Check
                 source: 'IEC 60364-4-41, from memory',
             ),
         ];
+    }
+
+    /** Volts d.c. that may be touched. */
+    public static function limit(bool $damp): float
+    {
+        return $damp ? self::DAMP : self::DRY;
     }
 }

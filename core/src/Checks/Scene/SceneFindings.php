@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Scene;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Plan;
@@ -13,8 +16,21 @@ use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
 /** Scenes: what is uneven in one though it is even at full, peaks above a supply's limit, and what could not be solved. */
-final readonly class SceneFindings
+final readonly class SceneFindings implements Check
 {
+    public function rules(): array
+    {
+        return [
+            new Rule('scene-unsolved', 'scene', 'every scene has a solution', 'the solver'),
+            new Rule('scene-evenness', 'scene', 'a scene is as even as the job allows', Rule::PRACTICE),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return self::of($job->state);
+    }
+
     /**
      * Runs that no scene can make uneven, so that none need be solved for the slate: every channel is even at full.
      *

@@ -4,14 +4,30 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Schedule;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** What speaks against the plan of work: waits in a circle, days outside the visits. */
-final readonly class ScheduleFindings
+final readonly class ScheduleFindings implements Check
 {
+    public function rules(): array
+    {
+        return [
+            new Rule('circle', 'step', 'no steps wait for each other', Rule::OWN),
+            new Rule('visits', 'step', 'the work fits into the visits', Rule::OWN),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return self::of($job->state);
+    }
+
     /** @return list<Finding> */
     public static function of(JobState $state): array
     {

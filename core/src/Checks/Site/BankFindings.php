@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Site;
 
+use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Bank;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\ShelfSource;
@@ -20,6 +21,16 @@ use EmberDusk\Values\Severity;
 final readonly class BankFindings
 {
     public const CAUTION = 'A bank can short and burn: fuse within 0.18 m of the tap, cover the posts, never solder to a cell.';
+
+    /** @return list<Rule> */
+    public static function rules(): array
+    {
+        return [
+            new Rule('bank-wants', 'place', 'it is known what volts a battery is to give', Rule::OWN),
+            new Rule('unbalanced', 'place', 'a tap does not unbalance a bank', Rule::PRACTICE),
+            new Rule('no-tap', 'place', 'a bank has a tap at the volts that the light needs', Rule::PRACTICE),
+        ];
+    }
 
     /** @return list<Finding> */
     public static function of(Room $place, Site $site, ShelfSource $shelf): array

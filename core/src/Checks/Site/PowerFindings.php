@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Site;
 
+use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\CableLeg;
@@ -15,6 +16,25 @@ use EmberDusk\Values\Severity;
 /** Where power comes from at a site and by which legs, and what speaks against it. */
 final readonly class PowerFindings
 {
+    /** @return list<Rule> */
+    public static function rules(): array
+    {
+        return [
+            new Rule('no-power', 'place', 'there is power where light is wanted', Rule::OWN),
+            new Rule(
+                'keyed',
+                'place',
+                'lights do not hang on an outlet that is live with the key only',
+                Rule::PRACTICE,
+            ),
+            new Rule('damp-outlet', 'place', 'mains in a damp place is told as such', Rule::PRACTICE),
+            new Rule('untraced', 'place', 'every leg that is there is traced before it is used', Rule::PRACTICE),
+            new Rule('broken', 'place', 'no leg with a broken core is counted on', Rule::OWN),
+            new Rule('joined', 'place', 'no two legs are joined on the way', Rule::OWN),
+            new Rule('loose-end', 'place', 'it is known where a leg ends', Rule::OWN),
+        ];
+    }
+
     /**
      * @param  array<string, Run>  $runs
      * @return list<Finding>

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Site;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Protection\Touch;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Changes\Runs\NoteRun;
@@ -21,8 +25,33 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** What the survey leaves open or what speaks against what was found: damp, mounting, legs, boxes, power, radio channels. */
-final readonly class SiteFindings
+final readonly class SiteFindings implements Check
 {
+    public function rules(): array
+    {
+        return [
+            new Rule('damp', 'place', 'it is known whether a place is dry or damp', 'IEC 60364-4-41, from memory'),
+            new Rule('mounting', 'run', 'it is known how a run is mounted', Rule::OWN),
+            new Rule('damp-run', 'run', 'no open strip lies bare in a damp place', Rule::PRACTICE),
+            new Rule('run-unmeasured', 'run', 'what is described is measured too', Rule::OWN),
+            new Rule('sealed-box', 'place', 'a box that a supply may stand in has air', Rule::PRACTICE),
+            new Rule('box-open', 'place', 'size, air and access of a box are known', Rule::OWN),
+            ...PowerFindings::rules(),
+            ...BankFindings::rules(),
+            new Rule(
+                'channel',
+                'place',
+                'Zigbee channels lie outside the Wi-Fi that is there',
+                'IEEE 802.15.4 and IEEE 802.11, from memory',
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return self::of($job->state);
+    }
+
     /** @return list<Finding> */
     public static function of(JobState $state): array
     {
@@ -68,7 +97,11 @@ final readonly class SiteFindings
                 title: "Is {$place->name} dry or damp?",
                 detail: 'It decides what may be touched and what must be sealed.',
                 place: new Place('survey', $place->id),
-                source: 'IEC 60364-4-41 (from memory): 60 V d.c. dry, 30 V damp',
+                source: sprintf(
+                    'IEC 60364-4-41 (from memory): %g V d.c. dry, %g V damp',
+                    Touch::limit(false),
+                    Touch::limit(true),
+                ),
                 fixes: [$say('dry'), $say('damp')],
             ),
         ];

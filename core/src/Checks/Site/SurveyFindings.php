@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Site;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Changes\Runs\DropRun;
@@ -16,8 +19,22 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** What the tape notes leave open: lines that cannot be read, places that are not measured, runs that are gone from them. */
-final readonly class SurveyFindings
+final readonly class SurveyFindings implements Check
 {
+    public function rules(): array
+    {
+        return [
+            new Rule('slip', 'place', 'every line of the tape notes can be read', Rule::OWN),
+            new Rule('run-lost', 'run', 'every run of the plan is in the notes', Rule::OWN),
+            new Rule('no-notes', 'place', 'every place is measured', Rule::OWN),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return self::of($job->state);
+    }
+
     /** @return list<Finding> */
     public static function of(JobState $state): array
     {

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Supply;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -13,9 +14,14 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A supply sized for part of full load is only large enough once the limit is really set: a step and a check (common practice, no source). */
-final readonly class Cap implements Check
+final readonly class Cap extends RunCheck
 {
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [new Rule('cap', 'controller', 'a limit that a supply counts on is set and checked', Rule::PRACTICE)];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         $run = $case->run;
         if ($run->cap >= 1 || $run->capChecked || $case->strip === null || $case->supply === null) {

@@ -6,10 +6,14 @@ namespace EmberDusk\Checks\Supply;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Circuit\SupplyLoad;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Changes\Runs\SetCap;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -21,82 +25,120 @@ final readonly class Headroom implements Check
     /** Below this a limit leaves too little light to be worth a strip. */
     private const LEAST_CAP = 0.3;
 
-    public function check(Judged $case): array
+    public function rules(): array
     {
-        $supply = $case->supply;
-        $strip = $case->strip;
-        // A supply that several runs share is judged once, with all of them.
-        if (
-            $supply === null ||
-            $strip === null ||
-            $supply->battery() ||
-            abs($strip->volts - $supply->volts) >= 0.5 ||
-            $case->onSupply()[0]->id !== $case->run->id
-        ) {
-            return [];
-        }
-        $headroom = $case->plan->limits->headroom;
-        $watts = $case->supplyWatts();
-        $asks = $watts / (1 - $headroom);
-        if ($supply->ratedWatts() >= $asks - 1e-9) {
-            return [];
-        }
-        $larger = $case->smallest(
-            Supply::class,
-            static fn(Supply $s): bool => abs($s->volts - $strip->volts) < 0.5 && $s->ratedWatts() >= $asks,
-            static fn(Supply $s): float => $s->ratedAmps,
-        );
-        $over = $watts > $supply->ratedWatts();
-
         return [
-            new Finding(
-                code: 'headroom',
-                severity: $over ? Severity::Stop : Severity::Watch,
-                title: sprintf(
-                    '%s loaded to %.0f %%',
-                    $case->device($case->run->supply),
-                    (100 * $watts) / $supply->ratedWatts(),
-                ),
-                detail: sprintf(
-                    '%.1f W of %.1f W with %s. %.0f %% headroom asks for %.0f W.%s',
-                    $watts,
-                    $supply->ratedWatts(),
-                    $case->run->cap < 1
-                        ? sprintf('the limit of %.0f %% set', 100 * $case->run->cap)
-                        : 'everything full',
-                    100 * $headroom,
-                    $asks,
-                    $larger === null
-                        ? ' No supply on the shelf is large enough: shorten the run or take a strip with less W/m.'
-                        : '',
-                ),
-                place: new Place('kit', $case->run->id),
-                number: $watts,
-                limit: $supply->ratedWatts() * (1 - $headroom),
-                source: 'common practice, no source',
-                fixes: [
-                    ...$larger === null
-                        ? []
-                        : [
-                            new Fix(
-                                'Take ' . $larger->name(),
-                                ChooseKit::payload(run: $case->run->id, kit: $larger->id()),
-                            ),
-                        ],
-                    ...self::limit($case, $supply),
-                    ...self::less($case, $strip, $supply),
-                ],
+            new Rule(
+                'headroom',
+                'supply',
+                'a supply leaves the job’s share of its rating unused: 144 W asks for 180 W',
+                Rule::PRACTICE,
+                'headroom',
             ),
         ];
     }
 
-    /** @return list<Fix> the second school: a limit in the controller, in whole twentieths, that the supply carries with its headroom */
-    private static function limit(Judged $case, Supply $supply): array
+    public function check(Judged $job): array
     {
-        $cap = floor((20 * $supply->ratedWatts() * (1 - $case->plan->limits->headroom)) / $case->watts() + 1e-9) / 20;
-        if (count($case->onSupply()) > 1) {
-            return [];
+        $findings = [];
+        foreach (array_keys($job->plan->supplies) as $id) {
+            $load = $job->supply($id);
+            $supply = $load->supply;
+            if (
+                $supply !== null &&
+                !$supply->battery() &&
+                round($load->share(), 4) > round($job->plan->limits->usable(), 4)
+            ) {
+                $findings[] = self::finding($job, $load, $supply);
+            }
         }
+
+        return $findings;
+    }
+
+    /** The rating that leaves the job's headroom above so many watts. */
+    public static function enough(Plan $plan, Supply $supply, float $watts): bool
+    {
+        return round($watts / $supply->ratedWatts(), 4) <= round($plan->limits->usable(), 4);
+    }
+
+    private static function finding(Judged $job, SupplyLoad $load, Supply $supply): Finding
+    {
+        $plan = $job->plan;
+        $asks = $plan->limits->rating($load->watts());
+        $larger = $job->smallest(
+            Supply::class,
+            static fn(Supply $s): bool => abs($s->volts - $supply->volts) < 0.5 &&
+                self::enough($plan, $s, $load->watts()),
+            static fn(Supply $s): float => $s->ratedAmps,
+        );
+        $runs = array_values(
+            array_filter(
+                $job->runs(),
+                static fn(JudgedRun $r): bool => in_array($load->id, $plan->suppliesOf($r->run), true),
+            ),
+        );
+        $only = count($runs) === 1 && $plan->suppliesOf($runs[0]->run) === [$load->id] ? $runs[0] : null;
+        $capped = array_filter($runs, static fn(JudgedRun $r): bool => $r->run->cap < 1) !== [];
+
+        return new Finding(
+            code: 'headroom',
+            severity: $load->share() > 1 + 1e-9 ? Severity::Stop : Severity::Watch,
+            title: sprintf('%s loaded to %.0f %%', strtoupper($load->id), 100 * $load->share()),
+            detail: sprintf(
+                '%.1f W of %.1f W with %s. %.0f %% headroom asks for %.0f W.%s',
+                $load->watts(),
+                $supply->ratedWatts(),
+                $only !== null && $only->run->cap < 1
+                    ? sprintf('the limit of %.0f %% set', 100 * $only->run->cap)
+                    : ($capped
+                        ? 'the limits set'
+                        : 'everything full'),
+                100 * $plan->limits->headroom,
+                $asks,
+                $larger === null
+                    ? ' No supply on the shelf is large enough: shorten the run or take a strip with less W/m.'
+                    : '',
+            ),
+            place: self::place($job, $load->id, $runs),
+            number: $load->watts(),
+            limit: $supply->ratedWatts() * $plan->limits->usable(),
+            source: Rule::PRACTICE,
+            fixes: [
+                ...$larger === null || $runs === [] || $runs[0]->run->supply !== $load->id
+                    ? []
+                    : [
+                        new Fix(
+                            'Take ' . $larger->name(),
+                            ChooseKit::payload(run: $runs[0]->run->id, kit: $larger->id()),
+                        ),
+                    ],
+                ...$only === null || $only->strip === null
+                    ? []
+                    : [...self::limit($only, $supply), ...self::less($only, $only->strip, $supply)],
+            ],
+        );
+    }
+
+    /** @param  list<JudgedRun>  $runs  that hang on it */
+    private static function place(Judged $job, string $supply, array $runs): Place
+    {
+        if ($runs !== []) {
+            return new Place('kit', $runs[0]->run->id);
+        }
+        foreach (array_keys($job->plan->fixtures) as $id) {
+            if ($job->plan->root($job->plan->cableTo($id)->from ?? '') === $supply) {
+                return new Place('wire', $id);
+            }
+        }
+
+        return new Place('kit');
+    }
+
+    /** @return list<Fix> the second school: a limit in the controller, in whole twentieths, that the supply carries with its headroom */
+    private static function limit(JudgedRun $case, Supply $supply): array
+    {
+        $cap = floor((20 * $supply->ratedWatts() * $case->plan->limits->usable()) / $case->watts() + 1e-9) / 20;
         if ($cap < self::LEAST_CAP || $cap >= 1) {
             return [];
         }
@@ -107,18 +149,14 @@ final readonly class Headroom implements Check
     }
 
     /** @return list<Fix> less light: the brightest strip of the same kind that the supply carries */
-    private static function less(Judged $case, Strip $strip, Supply $supply): array
+    private static function less(JudgedRun $case, Strip $strip, Supply $supply): array
     {
         $metres = $case->plan->cutMarks($case->run)?->length() ?? 0.0;
-        if (count($case->onSupply()) > 1) {
-            return [];
-        }
         $dimmer = $case->smallest(
             Strip::class,
             static fn(Strip $s): bool => abs($s->volts - $strip->volts) < 0.5 &&
                 count($s->channels) === count($strip->channels) &&
-                $s->wattsPerMetre() * $metres * $case->run->cap <=
-                    $supply->ratedWatts() * (1 - $case->plan->limits->headroom),
+                self::enough($case->plan, $supply, $s->wattsPerMetre() * $metres * $case->run->cap),
             static fn(Strip $s): float => -$s->wattsPerMetre(),
         );
         if ($dimmer === null) {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Supply;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
@@ -14,41 +16,68 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** The supply's volts must be the strip's: most small controllers pass them straight through (common practice, no source). */
-final readonly class SupplyVolts implements Check
+final readonly class SupplyVolts extends RunCheck
 {
-    private const SOURCE = 'common practice, no source';
-
-    public function check(Judged $case): array
+    public function rules(): array
     {
-        $strip = $case->strip;
-        $supply = $case->supply;
-        if ($strip === null || $supply === null || abs($strip->volts - $supply->volts) < 0.5) {
-            return [];
-        }
-        $right = $case->smallest(
-            Supply::class,
-            fn(Supply $s): bool => abs($s->volts - $strip->volts) < 0.5 &&
-                $s->ratedWatts() * (1 - $case->plan->limits->headroom) >= $case->watts(),
-            fn(Supply $s): float => $s->ratedAmps,
-        );
-        $high = $supply->volts > $strip->volts;
-
         return [
-            new Finding(
-                code: 'supply-volts',
-                severity: Severity::Stop,
-                title: sprintf('%s: %g V on a %g V strip', $case->run->name(), $supply->volts, $strip->volts),
-                detail: $high
-                    ? 'The controller passes the supply’s volts straight through: the strip overheats and fails. Do not switch it on.'
-                    : 'The strip stays dark or dim. Take a supply of the strip’s volts.',
-                place: new Place('kit', $case->run->id),
-                number: $supply->volts,
-                limit: $strip->volts,
-                source: self::SOURCE,
-                fixes: $right === null
-                    ? []
-                    : [new Fix('Take ' . $right->name(), ChooseKit::payload(run: $case->run->id, kit: $right->id()))],
+            new Rule(
+                'supply-volts',
+                'supply',
+                'every supply of a run has the volts of its strip, within 0.5 V',
+                Rule::PRACTICE,
             ),
         ];
+    }
+
+    protected function run(JudgedRun $case): array
+    {
+        $findings = [];
+        $supplies = $case->plan->suppliesOf($case->run);
+        foreach ($supplies as $id) {
+            $supply = $case->plan->supply($id);
+            if ($case->strip !== null && $supply !== null && !self::suits($supply, $case->strip)) {
+                $findings[] = self::finding($case, $case->strip, $id, $supply, count($supplies) > 1);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** Within half a volt by their names. */
+    public static function suits(Supply $supply, Strip $strip): bool
+    {
+        return abs($strip->volts - $supply->volts) < 0.5;
+    }
+
+    private static function finding(JudgedRun $case, Strip $strip, string $id, Supply $supply, bool $several): Finding
+    {
+        $right = $case->smallest(
+            Supply::class,
+            static fn(Supply $s): bool => self::suits($s, $strip) && Headroom::enough($case->plan, $s, $case->watts()),
+            static fn(Supply $s): float => $s->ratedAmps,
+        );
+
+        return new Finding(
+            code: 'supply-volts',
+            severity: Severity::Stop,
+            title: sprintf(
+                '%s: %g V%s on a %g V strip',
+                $case->run->name(),
+                $supply->volts,
+                $several ? ' of ' . strtoupper($id) : '',
+                $strip->volts,
+            ),
+            detail: $supply->volts > $strip->volts
+                ? 'The supply’s volts pass straight through: the strip overheats and fails. Do not switch it on.'
+                : 'The strip stays dark or dim. Take a supply of the strip’s volts.',
+            place: new Place('kit', $case->run->id),
+            number: $supply->volts,
+            limit: $strip->volts,
+            source: Rule::PRACTICE,
+            fixes: $right === null || $id !== $case->run->supply
+                ? []
+                : [new Fix('Take ' . $right->name(), ChooseKit::payload(run: $case->run->id, kit: $right->id()))],
+        );
     }
 }

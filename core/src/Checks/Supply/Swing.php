@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Supply;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
@@ -14,12 +15,17 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** On a battery resistor-limited strip takes far more on charge than its label says; a regulator holds the volts (docs/model.md 4). */
-final readonly class Swing implements Check
+final readonly class Swing extends RunCheck
 {
     /** Times the nominal light that a strip stands for good (common practice, no source). */
     private const MOST = 1.15;
 
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [new Rule('swing', 'run', 'on charge a strip takes no more than 1.15 of its label', Rule::PRACTICE)];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         $supply = $case->supply;
         $result = $case->result;
@@ -33,7 +39,11 @@ final readonly class Swing implements Check
             static fn(Converter $c): bool => abs($c->volts - $named) < 0.5 &&
                 $c->inputLeast <= ($supply->lowest ?? $named) &&
                 $c->inputMost >= ($supply->charging ?? $named) &&
-                $c->ratedAmps * (1 - $case->plan->limits->headroom) * $c->volts >= $case->supplyWatts(),
+                Headroom::enough(
+                    $case->plan,
+                    $c->supply(1, 1),
+                    $case->job->supply((string) $case->run->supply)->nominalWatts,
+                ),
             static fn(Converter $c): float => $c->ratedAmps,
         );
 

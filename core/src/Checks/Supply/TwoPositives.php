@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Supply;
 
-use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Runs\SetZones;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -13,9 +14,14 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Two supplies never feed one + rail: it is cut between their zones, the minus stays common (common practice, no source). */
-final readonly class TwoPositives implements Check
+final readonly class TwoPositives extends RunCheck
 {
-    public function check(Judged $case): array
+    public function rules(): array
+    {
+        return [new Rule('two-positives', 'run', 'two supplies never feed one + rail', Rule::PRACTICE)];
+    }
+
+    protected function run(JudgedRun $case): array
     {
         $marks = $case->plan->cutMarks($case->run);
         if ($marks === null || $case->strip?->switched() !== false) {

@@ -38,6 +38,12 @@ final readonly class ExistingLegs
         return $legs;
     }
 
+    /** How a leg lies, in the survey's words; empty where they do not say. */
+    public static function laid(Plan $plan, Run $run, string $leg): string
+    {
+        return TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->leg($leg)->laid ?? '';
+    }
+
     /** @return list<int> both ends of every section */
     public static function pads(Plan $plan, Run $run): array
     {

@@ -11,6 +11,7 @@ final readonly class Site
      * @param  int|null  $floor  0 is the ground floor
      * @param  float|null  $height  metres from floor to ceiling
      * @param  bool|null  $damp  null while nobody has said
+     * @param  float|null  $air  °C that the air reaches; null while nobody has said
      * @param  list<Outlet>  $outlets
      * @param  list<Box>  $boxes
      * @param  list<Battery>  $batteries
@@ -28,6 +29,7 @@ final readonly class Site
         public array $legs = [],
         public array $radios = [],
         public array $runs = [],
+        public ?float $air = null,
     ) {}
 
     public function leg(string $name): ?CableLeg

@@ -18,6 +18,7 @@ final class SiteReader
         'high',
         'damp',
         'dry',
+        'air',
         'outlet',
         'spur',
         'box',
@@ -33,6 +34,8 @@ final class SiteReader
     private ?float $height = null;
 
     private ?bool $damp = null;
+
+    private ?float $air = null;
 
     /** @var list<Outlet> */
     private array $outlets = [];
@@ -69,6 +72,7 @@ final class SiteReader
             'floor' => ($this->floor = $this->floor($clause)),
             'high' => ($this->height = $lengths->take($clause, 'the height from floor to ceiling')->metres),
             'damp', 'dry' => ($this->damp = $keyword?->is('damp')),
+            'air' => ($this->air = $this->air($clause)),
             'outlet' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, false), $clause)),
             'spur' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, true), $clause)),
             'box' => ($this->boxes[] = $this->named(Box::read($clause, $lengths, $legs), $clause)),
@@ -93,7 +97,20 @@ final class SiteReader
             legs: $this->legs,
             radios: $this->radios,
             runs: $this->runs,
+            air: $this->air,
         );
+    }
+
+    private function air(Clause $clause): float
+    {
+        $word = $clause->take();
+        if ($word === null || preg_match('/^-?\d{1,2}$/', $word->text) !== 1 || (int) $word->text > 70) {
+            throw new SlipFound(
+                $clause->slip($word, 'How warm the air gets is a whole number of °C up to 70, such as “air 45”.'),
+            );
+        }
+
+        return (float) $word->text;
     }
 
     private function floor(Clause $clause): int

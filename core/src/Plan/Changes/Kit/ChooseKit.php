@@ -115,6 +115,8 @@ final readonly class ChooseKit implements Change
         }
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
+        // Pixels hang on the supply: a controller that switches channels has no place before them.
+        $run = $strip->switched() ? $run : $run->uncontrolled();
         $plan = $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run));
 
         return self::hung($plan, $run);

@@ -152,6 +152,7 @@ final class CableLayer
         float $length,
         ?string $fuse,
         bool $existing = false,
+        string $laid = '',
     ): void {
         $old = $this->old->cableTo($to);
         if ($old !== null && !isset($this->cables[$old->id])) {
@@ -169,6 +170,7 @@ final class CableLayer
             reckoned: !$measured,
             fuse: $fuse,
             existing: $existing,
+            laid: $laid !== '' || $old?->kit !== $kit ? $laid : $old->laid,
         );
     }
 

@@ -17,6 +17,7 @@ final class LegTap
         private string $from,
         float $lead,
         private ?string $fuse,
+        private readonly string $laid = '',
     ) {
         $this->before = -$lead;
     }
@@ -33,6 +34,7 @@ final class LegTap
             length: round(max(0.01, $metres - $this->before), 4),
             fuse: $this->fuse,
             existing: true,
+            laid: $this->laid,
         );
         [$this->from, $this->before, $this->fuse] = [$splice, $metres, null];
 

@@ -22,7 +22,12 @@ final readonly class RunWires
             'tails' => array_map(static fn(TailWire $t): array => $t->toArray(), $this->tails),
         ];
         if ($this->leg !== null) {
-            $written['leg'] = ['kit' => $this->leg->kit, 'lead' => $this->leg->length, 'fuse' => $this->leg->fuse];
+            $written['leg'] = [
+                'kit' => $this->leg->kit,
+                'lead' => $this->leg->length,
+                'fuse' => $this->leg->fuse,
+                'laid' => $this->leg->laid,
+            ];
         }
 
         return $written;

@@ -29,6 +29,7 @@ final readonly class SetCable implements Change
         private ?KitSnapshot $kit,
         private ?float $length,
         private array $fittings,
+        private ?string $laid,
     ) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
@@ -45,6 +46,7 @@ final readonly class SetCable implements Change
             $f->has('kit') ? self::found($f, 'kit', Cable::class, $shelf) : null,
             $f->has('length') ? $f->number('length', 0.01, 1000) : null,
             $fittings,
+            $f->has('laid') ? $f->oneOf('laid', LaidCable::LAID) : null,
         );
     }
 
@@ -55,8 +57,17 @@ final readonly class SetCable implements Change
         ?float $length = null,
         ?string $joint = null,
         ?string $fuse = null,
+        ?string $laid = null,
     ): ChangePayload {
-        return ChangePayload::given('SetCable', cable: $cable, kit: $kit, length: $length, joint: $joint, fuse: $fuse);
+        return ChangePayload::given(
+            'SetCable',
+            cable: $cable,
+            kit: $kit,
+            length: $length,
+            joint: $joint,
+            fuse: $fuse,
+            laid: $laid,
+        );
     }
 
     public function apply(Plan $plan): Plan
@@ -68,6 +79,7 @@ final readonly class SetCable implements Change
         }
         $laid = $this->kit === null ? $cable : $cable->of($this->kit->entry->id());
         $laid = $this->length === null ? $laid : $laid->measured($this->length);
+        $laid = $this->laid === null ? $laid : $laid->laid($this->laid);
         $given = fn(string $key, ?string $now): ?string => array_key_exists($key, $this->fittings)
             ? $this->fittings[$key]?->entry->id()
             : $now;
@@ -98,6 +110,10 @@ final readonly class SetCable implements Change
                 ($this->fittings['fuse'] === null
                     ? ' without a fuse'
                     : " fused, {$this->fittings['fuse']->entry->name()}");
+        }
+
+        if ($this->laid !== null) {
+            $words[] = "{$name} is laid: " . ($this->laid === '' ? 'nobody knows' : $this->laid);
         }
 
         return implode(' and ', $words);

@@ -26,6 +26,7 @@ final readonly class TapLeg implements Change
         private float $lead,
         private float $dropLength,
         private bool $existing,
+        private string $laid,
     ) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
@@ -46,12 +47,14 @@ final readonly class TapLeg implements Change
             lead: $f->numberOr('lead', 1.0, 0.01, 1000),
             dropLength: $f->numberOr('dropLength', 0.2, 0.01, 100),
             existing: $f->has('existing') && $f->flag('existing'),
+            laid: $f->has('laid') ? $f->oneOf('laid', LaidCable::LAID) : '',
         );
     }
 
-    public static function payload(string $run, string $leg, string $drop, float $lead, bool $existing): ChangePayload
+    /** @param  string  $laid  how the leg lies, in the survey's words */
+    public static function payload(string $run, string $leg, string $drop, float $lead, string $laid): ChangePayload
     {
-        return ChangePayload::of('TapLeg', run: $run, leg: $leg, drop: $drop, lead: $lead, existing: $existing);
+        return ChangePayload::of('TapLeg', run: $run, leg: $leg, drop: $drop, lead: $lead, existing: true, laid: $laid);
     }
 
     public function apply(Plan $plan): Plan
@@ -86,6 +89,7 @@ final readonly class TapLeg implements Change
                     length: round(max(0.01, $metres - $before), 4),
                     reckoned: true,
                     existing: $this->existing,
+                    laid: $this->laid,
                 );
                 $drop = Plan::nextId('k', $cables);
                 $cables[$drop] = new LaidCable(

@@ -7,7 +7,12 @@ namespace EmberDusk\Plan\Changes\Wires;
 /** One cable that is asked for: ids of the shelf, metres. */
 final readonly class Wire
 {
-    public function __construct(public string $kit, public float $length, public ?string $fuse) {}
+    public function __construct(
+        public string $kit,
+        public float $length,
+        public ?string $fuse,
+        public string $laid = '',
+    ) {}
 
     /** @return array<string, mixed> */
     public function toArray(): array

@@ -12,6 +12,7 @@ use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Refusal;
@@ -127,6 +128,7 @@ final readonly class WireRuns implements Change
                 from: $from,
                 lead: $leg->number('lead', 0.01, 1000),
                 fuse: $this->fuse($layer, $leg),
+                laid: $leg->has('laid') ? $leg->oneOf('laid', LaidCable::LAID) : '',
             );
         }
         foreach ($of->objects('tails') as $n => $tail) {

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Controller;
+
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** A controller that switches channels cannot drive pixels: they take their colour from data and their + and - from the supply. */
+final readonly class Switching extends RunCheck
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'controller-kind',
+                'controller',
+                'no controller that switches channels is chosen for pixels',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
+    {
+        if ($case->strip?->switched() !== false || $case->controller === null) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                code: 'controller-kind',
+                severity: Severity::Stop,
+                title: "{$case->device($case->run->controller)} switches channels, {$case->run->name()} is of pixels",
+                detail: 'Pixels take their colour from a data line and hang straight on the supply; chopped volts destroy or confuse them.',
+                place: new Place('kit', $case->run->id),
+                source: Rule::PRACTICE,
+                fixes: [
+                    new Fix(
+                        "Leave {$case->device($case->run->controller)} out",
+                        ChooseKit::payload(run: $case->run->id, kit: (string) $case->run->strip),
+                    ),
+                ],
+            ),
+        ];
+    }
+}

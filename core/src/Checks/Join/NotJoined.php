@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Join;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Every controller that has a network of its own to join has joined it. */
+final readonly class NotJoined implements Check
+{
+    public function rules(): array
+    {
+        return [new Rule('not-joined', 'controller', 'every controller has been joined and named', Rule::OWN)];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach (array_keys($job->plan->controllers) as $id) {
+            if ($job->plan->controller($id)?->profile !== null && !in_array($id, $job->state->joined, true)) {
+                $findings[] = new Finding(
+                    code: 'not-joined',
+                    severity: Severity::Open,
+                    title: strtoupper($id) . ' is not joined yet',
+                    detail: 'Nothing but its own key switches it so far.',
+                    place: new Place('join', $id),
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

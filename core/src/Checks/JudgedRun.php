@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks;
+
+use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Checks\Controller\InputRange;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Fix;
+
+/** A run with its kit as far as it is chosen, its result when it was solved, and the shelf that fixes are taken from. */
+final readonly class JudgedRun
+{
+    public ?Strip $strip;
+
+    public ?Supply $supply;
+
+    public ?Controller $controller;
+
+    public Plan $plan;
+
+    public ?RunResult $result;
+
+    public ?ShelfSource $shelf;
+
+    public function __construct(public Judged $job, public Run $run)
+    {
+        $this->plan = $plan = $job->plan;
+        $this->result = $job->result($run->id);
+        $this->shelf = $job->shelf;
+        $this->strip = $plan->strip($run->strip);
+        $this->supply = $plan->supply($run->supply);
+        $this->controller = $plan->controller($run->controller);
+    }
+
+    /** Nominal watts of the run's lit length with every channel on. */
+    public function watts(): float
+    {
+        return ($this->strip?->wattsPerMetre() ?? 0.0) * ($this->plan->cutMarks($this->run)?->length() ?? 0.0);
+    }
+
+    /** @return list<Run> under the same controller, this one among them */
+    public function underController(): array
+    {
+        return array_values(
+            array_filter(
+                $this->plan->runs,
+                fn(Run $r): bool => $r->id === $this->run->id ||
+                    ($r->controller !== null && $r->controller === $this->run->controller),
+            ),
+        );
+    }
+
+    /**
+     * The least entry of a kind on the shelf that will do.
+     *
+     * @template T of Entry
+     *
+     * @param  class-string<T>  $kind
+     * @param  callable(T): bool  $fits
+     * @param  callable(T): float  $size
+     * @return T|null
+     */
+    public function smallest(string $kind, callable $fits, callable $size): ?Entry
+    {
+        return $this->job->smallest($kind, $fits, $size);
+    }
+
+    /** The smallest controller on the shelf that has the channels, takes the volts and carries the run. */
+    public function fittingController(): ?Controller
+    {
+        $strip = $this->strip;
+        $volts = $this->supply->volts ?? $strip?->volts;
+        $load = $this->run->controller === null ? null : $this->job->controller($this->run->controller);
+
+        return $this->smallest(
+            Controller::class,
+            static fn(Controller $c): bool => ($volts === null || InputRange::takes($c, $volts)) &&
+                ($strip === null ||
+                    ($c->channels >= count($strip->channels) &&
+                        ($load === null || ControllerAmps::over($load->on($c)) <= 1.0))),
+            static fn(Controller $c): float => $c->totalAmps,
+        );
+    }
+
+    /** @return list<Fix> that take the smallest fitting controller */
+    public function takeFittingController(): array
+    {
+        $other = $this->fittingController();
+        if ($other === null) {
+            return [];
+        }
+
+        return [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $this->run->id, kit: $other->id()))];
+    }
+
+    public function device(?string $id): string
+    {
+        return strtoupper($id ?? '');
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Kit;
+
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** A strong strip needs metal behind it: bare on wood or plaster it cooks itself (common practice, no source). */
+final readonly class Cooling extends RunCheck
+{
+    /** W/m that a bare strip gets rid of. */
+    private const BARE = 15.0;
+
+    public function rules(): array
+    {
+        return [new Rule('hot-bare', 'run', 'a strip that lies bare makes at most 15 W/m', Rule::PRACTICE)];
+    }
+
+    protected function run(JudgedRun $case): array
+    {
+        $run = $case->run;
+        $makes = round(($case->strip?->wattsPerMetre() ?? 0.0) * $run->cap, 4);
+        if ($makes <= self::BARE || !in_array('bare', $run->mounting, true)) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                code: 'hot-bare',
+                severity: Severity::Watch,
+                title: sprintf('%s: %.1f W/m lie bare', $run->name(), $makes),
+                detail: sprintf(
+                    'More than %g W/m want metal behind them: on wood or plaster the strip gets hot, ages and comes loose. ' .
+                        'Put it into a profile, or take a weaker strip.',
+                    self::BARE,
+                ),
+                place: new Place('kit', $run->id),
+                number: $makes,
+                limit: self::BARE,
+                source: Rule::PRACTICE,
+                fixes: [
+                    new \EmberDusk\Values\Fix(
+                        'Into a profile',
+                        \EmberDusk\Plan\Changes\Runs\NoteRun::payload(run: $run->id, word: 'profile', on: true),
+                    ),
+                ],
+            ),
+        ];
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Kit;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Phones reach a Zigbee controller through a hub; a job without one needs none. */
+final readonly class HubAsked implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'no-hub',
+                'controller',
+                'there is a hub where phones are to reach a Zigbee controller',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        if ($job->plan->hubs !== []) {
+            return [];
+        }
+        foreach (array_keys($job->plan->controllers) as $id) {
+            $controller = $job->plan->controller($id);
+            if ($controller !== null && $controller->family === 'zigbee' && !$controller->repeats) {
+                return [
+                    new Finding(
+                        code: 'no-hub',
+                        severity: Severity::Open,
+                        title: 'No hub yet',
+                        detail: 'Phones reach a Zigbee controller through a hub.',
+                        place: new Place('kit', 'hub'),
+                    ),
+                ];
+            }
+        }
+
+        return [];
+    }
+}

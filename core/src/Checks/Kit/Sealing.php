@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Kit;
+
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Outdoors a strip is sealed or lies in a profile: water on pads lets the copper rot (common practice, no source). */
+final readonly class Sealing extends RunCheck
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'unsealed',
+                'run',
+                'a strip outdoors or in a damp place is sealed or lies in a profile',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
+    {
+        $run = $case->run;
+        $sealed = ($case->plan->kit[(string) $run->strip]->written['sealed'] ?? 'none') !== 'none';
+        if ($case->strip === null || $sealed || !$case->plan->damp($run) || in_array('profile', $run->mounting, true)) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                code: 'unsealed',
+                severity: Severity::Watch,
+                title: "{$run->name()}: an open strip where water comes to it",
+                detail: 'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.',
+                place: new Place('kit', $run->id),
+                source: Rule::PRACTICE,
+            ),
+        ];
+    }
+}

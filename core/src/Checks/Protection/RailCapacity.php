@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Protection;
+
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Plan\Changes\Wires\FeedPattern;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/**
+ * A strip's own rail carries what leaves a feed into it: as its entry says, with another feed open too; where that is
+ * silent more than 5 A into one end of a strip of 8 to 12 mm are worth a warning (common practice, no source).
+ */
+final readonly class RailCapacity extends RunCheck
+{
+    private const USUAL = 5.0;
+
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'rail-amps',
+                'run',
+                'no more flows from a feed into one end of a strip than its rails carry: as its entry says, else a warning above 5 A',
+                Rule::PRACTICE,
+                'rail',
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
+    {
+        $stated = $case->strip?->railAmps;
+        $limit = $stated ?? self::USUAL;
+        $amps = round(self::amps($case->job, $case, $stated !== null), 4);
+        if ($case->strip === null || $amps <= $limit) {
+            return [];
+        }
+        $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
+        $ends = [0, $case->plan->cutMarks($case->run)?->lastPad() ?? 0];
+
+        return [
+            new Finding(
+                code: 'rail-amps',
+                severity: $stated === null ? Severity::Watch : Severity::Stop,
+                title: sprintf('%.1f A into one end of %s, its rail carries %g A', $amps, $case->run->name(), $limit),
+                detail: ($stated === null
+                    ? 'The entry does not say what its rails carry; for a strip of 8 to 12 mm that is a lot. '
+                    : '') . 'The copper at the feed gets hot and browns. Feed it at more points, or cut it into parts.',
+                place: new Place('wire', $case->run->id),
+                number: $amps,
+                limit: $limit,
+                source: $stated === null ? Rule::PRACTICE : Rule::LEAFLET,
+                fixes: array_diff($ends, $pads) === []
+                    ? []
+                    : [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))],
+            ),
+        ];
+    }
+
+    /** @param  bool  $open  with another feed open too, as far as the cable to an end feed shows it */
+    private static function amps(Judged $job, JudgedRun $case, bool $open): float
+    {
+        $id = $case->run->id;
+        $amps = 0.0;
+        foreach (
+            [
+                $job->result($id),
+                ...array_map(
+                    static fn(string $s): ?RunResult => $job->state->inScene($s, $id),
+                    array_keys($job->plan->scenes),
+                ),
+            ]
+            as $result
+        ) {
+            $amps = max([$amps, ...array_map(abs(...), $result->railAmps ?? [])]);
+        }
+        foreach ($open ? $case->plan->feedsOf($case->run) : [] as $feed) {
+            if ($feed->pad === 0 || $feed->pad === $case->plan->cutMarks($case->run)?->lastPad()) {
+                $amps = max($amps, $job->cables()[$case->plan->cableTo($feed->id)->id ?? '']->openAmps ?? 0.0);
+            }
+        }
+
+        return $amps;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks;
+
+use EmberDusk\Values\Finding;
+
+/** A check that looks at one run after the other. */
+abstract readonly class RunCheck implements Check
+{
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->runs() as $case) {
+            array_push($findings, ...$this->run($case));
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    abstract protected function run(JudgedRun $case): array;
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Solver;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\NoSolution;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Every island of the circuit has a solution; where one has none, that island is told, and the supply where that is why. */
+final readonly class Solved implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule('unsolved', 'run', 'the circuit of a run has a solution', 'the solver', 'drop'),
+            new Rule(
+                'collapse',
+                'fixture',
+                'the volts of fixtures with converters do not collapse',
+                'the solver',
+                'drop',
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $islands = [];
+        foreach ($job->state->results as $id => $refusal) {
+            if ($refusal instanceof NoSolution) {
+                $islands[spl_object_id($refusal)][] = [(string) $id, $refusal];
+            }
+        }
+
+        return array_values(array_map(static fn(array $of): Finding => self::finding($job, $of), $islands));
+    }
+
+    /** @param  non-empty-list<array{string, NoSolution}>  $of  what hangs on the island */
+    private static function finding(Judged $job, array $of): Finding
+    {
+        $fixtures = array_values(
+            array_filter(array_column($of, 0), static fn(string $id): bool => isset($job->plan->fixtures[$id])),
+        );
+        $id = $fixtures[0] ?? $of[0][0];
+        $over = self::overloaded($job, array_column($of, 0));
+        $why =
+            $over === null
+                ? $of[0][1]->getMessage()
+                : sprintf(
+                    '%s is asked for %.0f W and rated for %.0f W: it gives out. A larger supply, or less on it.',
+                    strtoupper($over),
+                    $job->supply($over)->watts(),
+                    $job->supply($over)->supply?->ratedWatts() ?? 0.0,
+                );
+
+        return new Finding(
+            code: $fixtures === [] ? 'unsolved' : 'collapse',
+            severity: Severity::Stop,
+            title: $fixtures === []
+                ? $job->plan->run($id)->name() . ' has no solution'
+                : implode(', ', array_map(strtoupper(...), $fixtures)) . ': voltage collapse',
+            detail: $why,
+            place: new Place('wire', $id),
+        );
+    }
+
+    /** @param  list<string>  $ids  runs and fittings */
+    private static function overloaded(Judged $job, array $ids): ?string
+    {
+        foreach ($ids as $id) {
+            $supplies = isset($job->plan->runs[$id])
+                ? $job->plan->suppliesOf($job->plan->run($id))
+                : [(string) $job->plan->root($job->plan->cableTo($id)->from ?? '')];
+            foreach ($supplies as $supply) {
+                if ($job->supply($supply)->share() > 1) {
+                    return $supply;
+                }
+            }
+        }
+
+        return null;
+    }
+}

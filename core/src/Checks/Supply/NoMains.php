@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Supply;
+
+use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\RunCheck;
+use EmberDusk\Kit\Block;
+use EmberDusk\Kit\Converter;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Where there are batteries and no mains, the supply is a converter on the bank, or the bank (common practice, no source). */
+final readonly class NoMains extends RunCheck
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'no-mains',
+                'supply',
+                'a mains supply is not chosen where there is only a battery',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    protected function run(JudgedRun $case): array
+    {
+        $site = TapeNotes::read($case->plan->places[$case->run->place]->notes ?? '')->site;
+        $entry = $case->plan->kit[$case->plan->supplies[(string) $case->run->supply]->kit ?? '']->entry ?? null;
+        if (
+            $entry === null ||
+            $site->batteries === [] ||
+            $site->outlets !== [] ||
+            $entry instanceof Converter ||
+            $entry instanceof Block
+        ) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                code: 'no-mains',
+                severity: Severity::Watch,
+                title: "{$case->run->name()}: there is no mains here, the supply must be a converter on the bank",
+                detail: 'A strip straight on a bank takes far more while it charges, 14.4 V instead of 12: a regulator holds it.',
+                place: new Place('kit', $case->run->id),
+                source: Rule::PRACTICE,
+            ),
+        ];
+    }
+}

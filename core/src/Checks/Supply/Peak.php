@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Supply;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Dimming switches the full current: where a limit is counted on, the peak still has to be given (docs/model.md 3). */
+final readonly class Peak implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'peak',
+                'supply',
+                'a supply sized for a limit gives the full current in the on-time',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->runs() as $case) {
+            $id = (string) $case->run->supply;
+            $supply = $case->supply;
+            $peak = round($job->result($case->run->id)?->supplies[$id]->peakAmps ?? 0.0, 4);
+            if (
+                $supply === null ||
+                $case->run->cap >= 1 ||
+                $case->strip?->switched() !== true ||
+                $peak < 0.99 * $supply->limitAmps
+            ) {
+                continue;
+            }
+            $findings[$id] = new Finding(
+                code: 'peak',
+                severity: Severity::Watch,
+                title: sprintf('The peak of %s stays at %.1f A', strtoupper($id), $peak),
+                detail: sprintf(
+                    'Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. ' .
+                        'A limit by amps, or a supply for everything at full, is safer.',
+                    $supply->limitAmps,
+                ),
+                place: new Place('kit', $case->run->id),
+                number: $peak,
+                limit: $supply->limitAmps,
+                source: Rule::PRACTICE,
+            );
+        }
+
+        return array_values($findings);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Kit\Controller;
+use EmberDusk\Plan\Plan;
+
+/** What a controller has to carry: what is on the labels of all strips on it, channel by channel, or what flows where that is more. Amps in the on-time, volts. */
+final readonly class ControllerLoad
+{
+    /** @param  array<int, float>  $channels  amps by channel, from 1 */
+    private function __construct(
+        public string $id,
+        public ?Controller $controller,
+        public float $volts,
+        public array $channels,
+        public float $amps,
+    ) {}
+
+    public static function of(Plan $plan, string $id, ?ControllerResult $flows = null): self
+    {
+        $channels = [];
+        $volts = 0.0;
+        foreach ($plan->runs as $run) {
+            $strip = $plan->strip($run->strip);
+            if ($run->controller === $id && $strip?->switched() === true) {
+                $volts = max($volts, $strip->volts);
+                foreach ($strip->channels as $n => $channel) {
+                    $channels[$n + 1] =
+                        ($channels[$n + 1] ?? 0.0) +
+                        ($channel->wattsPerMetre * ($plan->cutMarks($run)?->length() ?? 0.0)) / $strip->volts;
+                }
+            }
+        }
+        $amps = max(array_sum($channels), $flows->amps ?? 0.0);
+        foreach ($flows->channelAmps ?? [] as $n => $flow) {
+            $channels[$n] = max($channels[$n] ?? 0.0, $flow);
+        }
+
+        return new self($id, $plan->controller($id), $volts, $channels, $amps);
+    }
+
+    /** The same load on another one. */
+    public function on(Controller $controller): self
+    {
+        return new self($this->id, $controller, $this->volts, $this->channels, $this->amps);
+    }
+
+    /** Amps of the fullest channel. */
+    public function fullest(): float
+    {
+        return max([0.0, ...$this->channels]);
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+
+/**
+ * What a supply has to give: what is on the labels of all that hangs on it (each zone of a run on its own supply, as far as
+ * a set limit lets it), or what flows where that is more, as it is where two supplies do not share alike. Watts, amps.
+ */
+final readonly class SupplyLoad
+{
+    private function __construct(
+        public string $id,
+        public ?Supply $supply,
+        public float $nominalWatts,
+        private ?SupplyResult $flows,
+    ) {}
+
+    public static function of(Plan $plan, string $id, ?SupplyResult $flows = null): self
+    {
+        $watts = 0.0;
+        foreach ($plan->runs as $run) {
+            $watts += self::zones($plan, $run)[$id] ?? 0.0;
+        }
+        foreach ($plan->fixtures as $of => $fitting) {
+            $cable = $plan->cableTo($of);
+            if ($cable !== null && $plan->root($cable->from) === $id) {
+                $watts += $fitting->count * ($plan->fixture($fitting->kit)->watts ?? 0.0);
+            }
+        }
+
+        return new self($id, $plan->supply($id), $watts, $flows);
+    }
+
+    public function amps(): float
+    {
+        return max($this->labelled(), $this->flows->amps ?? 0.0);
+    }
+
+    public function watts(): float
+    {
+        return $this->amps() * ($this->supply->volts ?? 0.0);
+    }
+
+    /** Of the rating. */
+    public function share(): float
+    {
+        return $this->amps() / ($this->supply->ratedAmps ?? INF);
+    }
+
+    /** The share of the rating with its working: the same number wherever it is told. */
+    public function figure(): Figure
+    {
+        $flows = $this->flows->amps ?? 0.0;
+        $rated = $this->supply->ratedAmps ?? INF;
+        $label = strtoupper($this->id) . ' loaded to';
+        if ($flows > $this->labelled()) {
+            return new Figure(
+                label: $label,
+                value: 100 * $this->share(),
+                unit: '%',
+                decimals: 0,
+                formula: '100 * I / Ir',
+                inputs: [new Input('I', 'amps that flow', $flows, 'A'), new Input('Ir', 'rated amps', $rated, 'A')],
+                assumption: RunFigures::SOLVED,
+            );
+        }
+
+        return new Figure(
+            label: $label,
+            value: 100 * $this->share(),
+            unit: '%',
+            decimals: 0,
+            formula: '100 * P / (V * Ir)',
+            inputs: [
+                new Input('P', 'on the labels of all that hangs on it', $this->nominalWatts, 'W'),
+                new Input('V', 'volts by its name', $this->supply->volts ?? 0.0, 'V'),
+                new Input('Ir', 'rated amps', $rated, 'A'),
+            ],
+            assumption: 'Nominal: as labelled, before any drop, as far as limits that are set let it.',
+            source: 'common practice, no source',
+        );
+    }
+
+    private function labelled(): float
+    {
+        return $this->nominalWatts / ($this->supply->volts ?? INF);
+    }
+
+    /**
+     * Nominal watts of a run by the supply that they come from. A stretch between two cuts that several supplies feed
+     * counts in full for each of them: which gives how much only the solver can tell.
+     *
+     * @return array<string, float>
+     */
+    public static function zones(Plan $plan, Run $run): array
+    {
+        $marks = $plan->cutMarks($run);
+        $watts = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * ($marks?->length() ?? 0.0) * $run->cap;
+        $supplies = $plan->suppliesOf($run);
+        if ($marks === null || count($supplies) < 2) {
+            return array_fill_keys($supplies, $watts);
+        }
+        $cuts = [...$run->zones, $marks->lastPad() + 1];
+        sort($cuts);
+        $by = [];
+        $from = 0;
+        foreach ($cuts as $to) {
+            $metres = $marks->position(min($to, $marks->lastPad())) - $marks->position($from);
+            $of = [];
+            foreach ($plan->feedsOf($run) as $feed) {
+                if ($feed->pad >= $from && $feed->pad < $to) {
+                    $of += array_fill_keys([$plan->root($plan->cableTo($feed->id)->from ?? '') ?? $run->supply], true);
+                }
+            }
+            foreach (array_keys($of) as $id) {
+                $by[$id] = ($by[$id] ?? 0.0) + ($watts * $metres) / $marks->length();
+            }
+            $from = $to;
+        }
+
+        return $by;
+    }
+}
