@@ -85,7 +85,7 @@ final class ShelfTest extends BrowserTestCase
         $this->press('p');
         $this->button('Work it out')->click();
         $this->see('Why nothing cheaper', 25);
-        $this->see('evenness 0.66, limit 0.90');
+        $this->see('limit 0.90');
         $this->see('As it is drawn');
         $this->see('Cheapest single change that mends it');
         $this->assertAccessible('wire with a proposal');

@@ -28,7 +28,7 @@ final readonly class Averaged
                 $cables[$id] = isset($cables[$id]) ? $cables[$id]->most($cable) : $cable;
             }
             foreach ($result->feeds as $id => $feed) {
-                $feeds[$id] = isset($feeds[$id]) && $feeds[$id]->volts <= $feed->volts ? $feeds[$id] : $feed;
+                $feeds[$id] = isset($feeds[$id]) && $feeds[$id]->lost() >= $feed->lost() ? $feeds[$id] : $feed;
             }
             foreach ($result->supplies as $id => $supply) {
                 $supplies[$id] = isset($supplies[$id])

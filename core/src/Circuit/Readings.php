@@ -239,7 +239,20 @@ final readonly class Readings
             }
             $plus = $solution->volt($pad[0]->to);
             $volts = array_map(static fn(Resistor $r): float => $plus - $solution->volt($r->to), array_slice($pad, 1));
-            $feeds[$id] = new FeedResult($id, min($volts ?: [0.0]), abs($solution->amps($pad[0])));
+            $root = $plan->root($cable->from) ?? '';
+            if (isset($plan->controllers[$root])) {
+                $root = $plan->root($plan->cableTo($root)->from ?? '') ?? '';
+            }
+            $source = DeviceReadings::source(
+                $network,
+                isset($plan->supplies[$root]) ? $root : (string) $parts->run->supply,
+            );
+            $feeds[$id] = new FeedResult(
+                $id,
+                min($volts ?: [0.0]),
+                abs($solution->amps($pad[0])),
+                $solution->across($source),
+            );
         }
 
         return $feeds;

@@ -129,12 +129,12 @@ final readonly class RunFigures
 
         return new Figure(
             label: 'Lost before the strip',
-            value: $r->supplyVolts - $feed->volts,
+            value: $feed->lost(),
             unit: 'V',
             decimals: 2,
             formula: 'Vs - Vf',
             inputs: [
-                new Input('Vs', 'at the supply', $r->supplyVolts, 'V'),
+                new Input('Vs', 'at the supply', $feed->supplyVolts, 'V'),
                 new Input('Vf', 'at feed ' . strtoupper($feed->id) . ', fewest volts', $feed->volts, 'V'),
             ],
             assumption: self::SOLVED,

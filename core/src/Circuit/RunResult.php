@@ -123,11 +123,11 @@ final readonly class RunResult
         return Range::over($this->seam(), ...array_map(self::ends(...), $this->spread));
     }
 
-    /** The feed with the fewest volts. */
+    /** The feed before which most volts are lost. */
     public function farthestFeed(): FeedResult
     {
         $feeds = array_values($this->feeds);
-        usort($feeds, static fn(FeedResult $a, FeedResult $b): int => $a->volts <=> $b->volts);
+        usort($feeds, static fn(FeedResult $a, FeedResult $b): int => $b->lost() <=> $a->lost());
 
         return $feeds[0];
     }

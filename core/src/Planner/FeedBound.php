@@ -110,7 +110,7 @@ final readonly class FeedBound
             foreach ($results as $result) {
                 if ($result instanceof RunResult) {
                     $amps = max($amps, $result->supplyAmps);
-                    $drop = max($drop, $result->supplyVolts - $result->farthestFeed()->volts);
+                    $drop = max($drop, $result->farthestFeed()->lost());
                 }
             }
         }

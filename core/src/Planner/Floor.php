@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Run;
 
 /**
  * What no layout of some runs can be below, whoever shares with whom: the least feeding of each run, and units by the
- * watt and by the metre at the best price, as if they could be bought in slices.
+ * watt at the best price, as if they could be bought in slices.
  */
 final readonly class Floor
 {
@@ -21,13 +21,13 @@ final readonly class Floor
     {
         $rank = 0;
         $watts = 0.0;
-        $kinds = [];
+        $switched = [];
         foreach ($runs as $run) {
             $metres = $tables->plan->cutMarks($run)?->length() ?? 0.0;
             $strip = $tables->strip($run);
             $watts += $strip->wattsPerMetre() * $metres * $run->cap;
             if ($strip->switched()) {
-                $kinds[$strip->id()][] = [$run, $metres];
+                $switched[] = [$run, $strip->wattsPerMetre() * $metres];
             }
             $least = [];
             foreach ($tables->routes->places($runs, false) as $place) {
@@ -47,23 +47,25 @@ final readonly class Floor
                     : (float) $price;
         }
         $cost += $each === [] ? 0.0 : min($each);
-        foreach ($kinds as $of) {
-            $metres = array_sum(array_column($of, 1));
-            $each = [];
-            foreach ($tables->controllers([$of[0][0]], true) as $snapshot) {
+        $each = [];
+        foreach ($switched as [$run]) {
+            // Whatever shares with whom: by its watts alone, in slices, at the best price of any that one of them may have.
+            foreach ($tables->controllers([$run], true) as $snapshot) {
                 $controller = $snapshot->entry;
                 $price = Bill::piece($tables->plan, $snapshot);
-                $each[] =
-                    $controller instanceof Controller
-                        ? max(
-                            $price,
-                            ($price * $metres) / ControllerAmps::metres($tables->strip($of[0][0]), $controller),
-                        )
-                        : (float) $price;
+                $share =
+                    array_sum(array_column($switched, 1)) / self::carries($controller, $tables->strip($run)->volts);
+                $each[] = max($price, $price * $share);
             }
-            $cost += $each === [] ? 0.0 : min($each);
         }
+        $cost += $each === [] ? 0.0 : min($each);
 
         return $rank + $aim->rank((int) floor($cost), 0, 1);
+    }
+
+    /** Watts that a controller carries at most. */
+    private static function carries(Entry $controller, float $volts): float
+    {
+        return $controller instanceof Controller ? $controller->wattsAt($volts) : INF;
     }
 }

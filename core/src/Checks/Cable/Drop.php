@@ -37,7 +37,7 @@ final readonly class Drop extends RunCheck
             return [];
         }
         $feed = $result->farthestFeed();
-        $drop = round($result->supplyVolts - $feed->volts, 4);
+        $drop = round($feed->lost(), 4);
         $limit = $case->plan->limits->drop * $case->strip->volts;
         if ($drop <= $limit) {
             return [];

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Checks;
+
+use EmberDusk\Tests\Circuits;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Everything is judged by what flows in it, whichever is named first; each case with its mirror image that stays silent. */
+final class FlowsTest extends TestCase
+{
+    private const PIXELS = ['kind' => 'pixels', 'pitch' => 0.08];
+
+    /** Ten metres of 5 V pixels, cut in the middle, a zone on each of two supplies. Common practice: 125 pixels of 61 mA are 7.6 A. */
+    private static function zones(string $one, string $two, array $first, array $second): Circuits
+    {
+        return Circuits::in()
+            ->supply($one, $first + ['volts' => 5.0, 'ratedAmps' => 10.0])
+            ->supply($two, $second + ['volts' => 5.0, 'ratedAmps' => 10.0])
+            ->run('r1', 10.0, self::PIXELS, $one, zones: [62])
+            ->feed('f1', 'r1', 0)
+            ->feed('f2', 'r1', 125)
+            ->cable('k1', '2x2.5', $one, 'f1', 0.2)
+            ->cable('k2', '2x2.5', $two, 'f2', 0.2);
+    }
+
+    /** Fixtures of 6 W and 12 V on a pair from a supply. */
+    private static function lamps(Circuits $of, string $size, int $count = 2, ?float $fuse = null): Circuits
+    {
+        return $of->fixture('x1', $count)->cable('k1', $size, 's1', 'x1', 1.0, $fuse);
+    }
+
+    /** Two runs of different strips under one controller: 5 A and 5.6 A of 24 V. */
+    private static function mixed(string $a, string $b, float $carries): Circuits
+    {
+        return Circuits::in()
+            ->supply('s1', ['ratedAmps' => 20.0, 'overloadAmps' => 20.0])
+            ->controller('c1', ['channelAmps' => $carries, 'totalAmps' => $carries])
+            ->run($a, 12.5, ['watts' => 9.6], 's1', 'c1')
+            ->run($b, 14.0, ['watts' => 9.6, 'pitch' => 0.1], 's1', 'c1')
+            ->feed('f1', $a, 0)
+            ->feed('f2', $b, 0)
+            ->feed('f3', $a, 250)
+            ->feed('f4', $b, 140)
+            ->cable('k1', '2x2.5', 's1', 'c1', 0.3)
+            ->cable('k2', '2x2.5', 'c1', 'f1', 0.3)
+            ->cable('k3', '2x2.5', 'c1', 'f2', 0.3)
+            ->cable('k4', '2x2.5', 'c1', 'f3', 0.3)
+            ->cable('k5', '2x2.5', 'c1', 'f4', 0.3);
+    }
+
+    /** A run on a leg that was there, behind a fuse. */
+    private static function leg(string $laid, ?float $fuse, string $size = '2x2.5', string $notes = 'dry'): Circuits
+    {
+        return Circuits::in($notes)
+            ->supply('s1', ['ratedAmps' => 30.0, 'overloadAmps' => 45.0])
+            ->controller('c1')
+            ->run('r1', 4.0, [], 's1', 'c1')
+            ->feed('f1', 'r1', 0)
+            ->cable('k1', $size, 's1', 'c1', 2.0, $fuse, existing: true, laid: $laid)
+            ->cable('k2', '2x2.5', 'c1', 'f1', 0.5);
+    }
+
+    /** One run straight behind its supply by a pair without a fuse. */
+    private static function bare(string $size, array $supply): Circuits
+    {
+        return Circuits::in()
+            ->supply('s1', $supply)
+            ->controller('c1')
+            ->run('r1', 4.0, [], 's1', 'c1')
+            ->run('r2', 4.0, [], 's1', 'c1')
+            ->feed('f1', 'r1', 0)
+            ->feed('f2', 'r2', 0)
+            ->cable('k1', $size, 's1', 'c1', 1.0)
+            ->cable('k2', '2x4', 'c1', 'f1', 0.5)
+            ->cable('k3', '2x4', 'c1', 'f2', 0.5);
+    }
+
+    /** A strip fed at one end, its rails thick enough to carry that far. */
+    private static function rail(float $amps, array $strip = []): Circuits
+    {
+        return Circuits::in()
+            ->supply('s1', ['ratedAmps' => 20.0, 'overloadAmps' => 20.0])
+            ->controller('c1', ['channelAmps' => 20.0])
+            ->run(
+                'r1',
+                5.0,
+                $strip + ['watts' => ($amps * 24.0) / 5.0, 'plusRail' => 0.0002, 'returnRail' => 0.0002],
+                's1',
+                'c1',
+            )
+            ->feed('f1', 'r1', 0)
+            ->cable('k1', '2x2.5', 's1', 'c1', 0.1)
+            ->cable('k2', '2x2.5', 'c1', 'f1', 0.1);
+    }
+
+    /** @return iterable<string, array{Circuits, list<string>}> severity, code and place of all that stops or warns */
+    public static function cases(): iterable
+    {
+        foreach ([['s1', 's2'], ['s2', 's1']] as [$one, $two]) {
+            $in = " ({$one} first)";
+            yield "the second zone on 24 V{$in}" => [
+                self::zones($one, $two, ['overloadAmps' => 12.0], ['volts' => 24.0, 'overloadAmps' => 12.0]),
+                ['stop supply-volts r1'],
+            ];
+            yield "the second zone on 3 A{$in}" => [
+                self::zones(
+                    $one,
+                    $two,
+                    ['overloadAmps' => 12.0],
+                    ['ratedAmps' => 3.0, 'limitAmps' => 3.3, 'overloadAmps' => 3.3],
+                ),
+                ['stop headroom r1'],
+            ];
+            yield "two adequate supplies{$in}" => [
+                self::zones($one, $two, ['overloadAmps' => 12.0], ['overloadAmps' => 12.0]),
+                [],
+            ];
+        }
+        $bank = Circuits::in('dry')->bank('s1');
+        yield 'a thin pair straight from a bank' => [self::lamps($bank, '2x0.5'), ['stop tap-fuse k1']];
+        yield 'a thin pair behind 20 A' => [self::lamps($bank, '2x0.5', 2, 20.0), ['stop fuse-large k1']];
+        yield 'a thin pair behind 3 A' => [self::lamps($bank, '2x0.5', 2, 3.0), []];
+        $sixty = Circuits::in()->supply('s1', ['volts' => 12.0, 'ratedAmps' => 5.0, 'overloadAmps' => 6.0]);
+        yield 'fixtures that take all of a supply' => [self::lamps($sixty, '2x2.5', 10), ['stop headroom x1']];
+        yield 'fixtures that take 80 % of it' => [self::lamps($sixty, '2x2.5', 7), []];
+        yield '72 W of fixtures on 60 W' => [
+            self::lamps($sixty, '2x2.5', 12),
+            ['stop collapse x1', 'stop headroom x1'],
+        ];
+        foreach ([['r1', 'r2'], ['r2', 'r1']] as [$a, $b]) {
+            yield "two strips on 8 A ({$a} is the first)" => [self::mixed($a, $b, 8.0), ['stop controller-amps r1']];
+            yield "two strips on 12 A ({$a} is the first)" => [self::mixed($a, $b, 12.0), []];
+        }
+        yield 'a leg in an insulated wall behind 25 A' => [self::leg('wall', 25.0), ['stop fuse-large k1']];
+        yield 'a leg of which nothing is known behind 16 A' => [self::leg('', 16.0), ['stop fuse-large k1']];
+        yield 'a leg on the surface behind 25 A' => [self::leg('surface', 25.0), []];
+        yield 'a leg in conduit behind 20 A' => [self::leg('conduit', 20.0), []];
+        // 27 A on the surface in air of 45 °C are 21.3 A (tables 4D5 and 4B1, from memory).
+        yield 'the same where it is warm' => [
+            self::leg('surface', 25.0, notes: "dry\nair 45"),
+            ['stop fuse-large k1', 'stop fuse-large k2'],
+        ];
+        yield '0.5 mm² on 30 A without a fuse' => [
+            self::bare('2x0.5', ['ratedAmps' => 30.0, 'overloadAmps' => 45.0]),
+            ['stop cable-amps k1', 'stop cable-protection k2', 'stop cable-protection k3'],
+        ];
+        yield '2.5 mm² on 20 A whose overload nobody stated' => [
+            self::bare('2x2.5', ['ratedAmps' => 20.0]),
+            ['watch cable-protection k1'],
+        ];
+        yield '2.5 mm² on 20 A that keeps up 30 A' => [
+            self::bare('2x2.5', ['ratedAmps' => 20.0, 'overloadAmps' => 30.0]),
+            ['stop cable-protection k1'],
+        ];
+        yield '2.5 mm² on 20 A that keeps up 25 A' => [
+            self::bare('2x2.5', ['ratedAmps' => 20.0, 'overloadAmps' => 25.0]),
+            [],
+        ];
+        yield '12 A into one end' => [self::rail(12.0), ['watch rail-amps r1']];
+        yield '4.9 A into one end' => [self::rail(4.9), []];
+        yield '12 A into one end of a strip that carries 13 A' => [self::rail(12.0, ['railAmps' => 13.0]), []];
+        yield '12 A into one end of a strip that carries 11 A' => [
+            self::rail(12.0, ['railAmps' => 11.0]),
+            ['stop rail-amps r1'],
+        ];
+    }
+
+    /** @param  list<string>  $said */
+    #[DataProvider('cases')]
+    public function test_what_flows_decides(Circuits $circuit, array $said): void
+    {
+        self::assertSame($said, $circuit->verdicts());
+    }
+}

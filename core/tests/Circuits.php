@@ -1,0 +1,407 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests;
+
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Formats\Fields;
+use EmberDusk\Job\JobState;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\Shelf;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Limits;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Scene;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\NoSolution;
+
+/**
+ * Circuits that no demo has, built part by part with kit of their own; every call gives a new one.
+ *
+ * @phpstan-type Written array<string, mixed>
+ */
+final class Circuits
+{
+    /** @var array<string, array<string, mixed>> things by list and id */
+    private array $lists = [];
+
+    /** @var array<string, KitSnapshot> */
+    private array $kit = [];
+
+    private Limits $limits;
+
+    private function __construct(private string $notes)
+    {
+        $this->limits = new Limits();
+    }
+
+    /** A place with these tape notes, and nothing in it. */
+    public static function in(string $notes = 'dry'): self
+    {
+        return new self($notes);
+    }
+
+    /** @param  Written  $entry */
+    public function supply(string $id, array $entry = []): self
+    {
+        return $this->device(
+            'supplies',
+            $id,
+            self::written('supply', $entry + ['volts' => 24.0, 'ratedAmps' => 10.0, 'sourceOhms' => 0.005]),
+        );
+    }
+
+    /** @param  Written  $entry */
+    public function bank(string $id, array $entry = [], int $series = 1, int $parallel = 1): self
+    {
+        $new = $this->device(
+            'supplies',
+            $id,
+            self::written('battery', $entry + ['volts' => 12.0, 'ampHours' => 210.0]),
+        );
+        $device = $new->lists['supplies'][$id];
+        assert($device instanceof Device);
+        $new->lists['supplies'][$id] = $device->blocks($series, $parallel);
+
+        return $new;
+    }
+
+    /** @param  Written  $entry */
+    public function converter(string $id, array $entry): self
+    {
+        return $this->device(
+            'supplies',
+            $id,
+            self::written('converter', $entry + ['inputLeast' => 9, 'inputMost' => 60, 'efficiency' => 0.9]),
+        );
+    }
+
+    /** @param  Written  $entry */
+    public function controller(string $id, array $entry = [], ?string $setting = null): self
+    {
+        $new = $this->device(
+            'controllers',
+            $id,
+            self::written(
+                $entry['kind'] ?? 'controller',
+                $entry + [
+                    'channels' => 2,
+                    'channelAmps' => 10.0,
+                    'totalAmps' => 20.0,
+                    'inputLeast' => 5.0,
+                    'inputMost' => 60.0,
+                    'commonOhms' => 0.004,
+                    'channelOhms' => 0.018,
+                    'standbyAmps' => 0.0,
+                    'family' => 'rf',
+                    'modes' => ['single', 'tunable', 'rgb', 'rgbw'],
+                    'setBy' => 'none',
+                ],
+            ),
+        );
+        $device = $new->lists['controllers'][$id];
+        assert($device instanceof Device);
+        $new->lists['controllers'][$id] = $device->set($setting);
+
+        return $new;
+    }
+
+    /**
+     * A run along the wall of the place; by default single-colour strip of 24 V and 9.6 W/m.
+     *
+     * @param  Written  $strip
+     * @param  list<string>  $mounting
+     * @param  list<int>  $zones
+     */
+    public function run(
+        string $id,
+        float $metres,
+        array $strip = [],
+        ?string $supply = null,
+        ?string $controller = null,
+        array $mounting = ['profile'],
+        float $cap = 1.0,
+        array $zones = [],
+    ): self {
+        $new = clone $this;
+        $kit = $new->keep(($strip['kind'] ?? '') === 'pixels' ? self::pixels($strip) : self::strip($strip));
+        $new->lists['runs'][$id] = new Run(
+            id: $id,
+            place: 'room',
+            word: $id,
+            sections: [$metres],
+            jumps: [],
+            strip: $kit,
+            supply: $supply,
+            controller: $controller,
+            mounting: $mounting,
+            cap: $cap,
+            zones: $zones,
+        );
+
+        return $new;
+    }
+
+    /** @param  Written  $entry */
+    public function fixture(string $id, int $count, array $entry = []): self
+    {
+        $new = clone $this;
+        $kit = $new->keep(
+            self::written(
+                'fixture',
+                $entry + ['watts' => 6.0, 'dim' => 'supply', 'volts' => 12.0, 'leastVolts' => 9.0],
+            ),
+        );
+        $new->lists['fixtures'][$id] = new Fitting(
+            $id,
+            $kit,
+            'room',
+            $count,
+            isset($entry['module']) ? (string) $entry['module'] : null,
+        );
+
+        return $new;
+    }
+
+    /** @param  Written  $entry */
+    public function module(string $id, array $entry): self
+    {
+        return $this->device('modules', $id, self::written((string) $entry['kind'], $entry));
+    }
+
+    public function feed(string $id, string $run, int $pad): self
+    {
+        return $this->put('feeds', $id, new Feed($id, $run, $pad));
+    }
+
+    /**
+     * @param  string  $size  cores and size: "2x2.5", "3x14awg"; "r" behind it is rigid
+     * @param  float|null  $fuse  amps at its start
+     * @param  float|null  $joint  amps that its connectors carry
+     */
+    public function cable(
+        string $id,
+        string $size,
+        string $from,
+        string $to,
+        float $metres = 1.0,
+        ?float $fuse = null,
+        ?float $joint = null,
+        bool $existing = false,
+        string $laid = '',
+        bool $reckoned = false,
+    ): self {
+        $new = clone $this;
+        preg_match('/^(\d)x([\d.]+)(awg)?(r)?$/', $size, $of);
+        $awg = ($of[3] ?? '') === 'awg';
+        $kit = $new->keep([
+            'kind' => 'cable',
+            'id' => 'cable-' . strtr($size, '.', '-'),
+            'name' => $size,
+            'cores' => (int) $of[1],
+            'system' => $awg ? 'awg' : 'mm2',
+            'size' => (float) $of[2],
+            'make' => $awg || ($of[4] ?? '') === 'r' ? 'stranded' : 'flexible',
+        ]);
+        if ($fuse !== null) {
+            $kept = $new->keep(self::written('fuse', ['amps' => $fuse, 'form' => 'blade']));
+        }
+        if ($joint !== null) {
+            $clip = $new->keep(self::written('connector', ['joint' => 'clip', 'ohms' => 0.01, 'amps' => $joint]));
+        }
+        $new->lists['cables'][$id] = new LaidCable(
+            id: $id,
+            kit: $kit,
+            from: $from,
+            to: $to,
+            length: $metres,
+            reckoned: $reckoned,
+            joint: $clip ?? null,
+            fuse: $kept ?? null,
+            existing: $existing,
+            laid: $laid,
+        );
+
+        return $new;
+    }
+
+    /** A supply, a controller and one run fed at its start, wired in a size that nothing here is too much for. */
+    public static function simple(float $metres = 2.0, string $notes = 'dry'): self
+    {
+        return self::in($notes)
+            ->supply('s1')
+            ->controller('c1')
+            ->run('r1', $metres, [], 's1', 'c1')
+            ->feed('f1', 'r1', 0)
+            ->cable('k1', '2x2.5', 's1', 'c1')
+            ->cable('k2', '2x2.5', 'c1', 'f1');
+    }
+
+    public function limits(Limits $limits): self
+    {
+        $new = clone $this;
+        $new->limits = $limits;
+
+        return $new;
+    }
+
+    /** @param  array<string, list<float>>  $levels  by controller, or by pixel run */
+    public function scene(string $id, array $levels): self
+    {
+        return $this->put('scenes', $id, new Scene($id, $id, $levels));
+    }
+
+    public function put(string $list, string $id, object $thing): self
+    {
+        $new = clone $this;
+        $new->lists[$list][$id] = $thing;
+
+        return $new;
+    }
+
+    public function plan(): Plan
+    {
+        return (new Plan('A job', 'Somebody', $this->limits))->with(
+            ...[...$this->lists, 'places' => ['room' => new Place('room', 'Room', $this->notes)], 'kit' => $this->kit],
+        );
+    }
+
+    public function state(?Plan $plan = null): JobState
+    {
+        $plan ??= $this->plan();
+        $results = [];
+        foreach (Island::all($plan) as $island) {
+            try {
+                $results += Engine::island($plan, $island);
+            } catch (NoSolution $refusal) {
+                $results += array_map(static fn(): NoSolution => $refusal, $island->parts + $island->fixtures);
+            }
+        }
+        $scenes = [];
+        foreach ($plan->scenes as $id => $scene) {
+            foreach (Island::all($plan) as $island) {
+                $scenes[$id] = ($scenes[$id] ?? []) + Engine::scene($plan, $island, $scene);
+            }
+        }
+
+        return new JobState(plan: $plan, results: $results, shelf: Demo::shelf(), scenes: $scenes);
+    }
+
+    /** @return list<Finding> of kit and circuit */
+    public function judged(): array
+    {
+        return Registry::check(Judged::of($this->state()), Registry::circuit());
+    }
+
+    /** @return list<string> severity and code of everything that stops or warns, without what is said of light */
+    public function verdicts(): array
+    {
+        $said = [];
+        foreach ($this->judged() as $f) {
+            if ($f->severity->value !== 'open' && !in_array($f->code, ['evenness', 'seam', 'colour-shift'], true)) {
+                $said[] = "{$f->severity->value} {$f->code} {$f->place->id}";
+            }
+        }
+        sort($said);
+
+        return $said;
+    }
+
+    /**
+     * @param  Written  $entry
+     * @return Written
+     */
+    private static function strip(array $entry): array
+    {
+        $watts = $entry['watts'] ?? 9.6;
+        $channels = $entry['channels'] ?? 1;
+        unset($entry['watts'], $entry['channels']);
+
+        return self::written(
+            'strip',
+            $entry + [
+                'volts' => 24.0,
+                'pitch' => 0.05,
+                'leds' => 0,
+                'ledVolts' => 0.0,
+                'plusRail' => 0.002,
+                'returnRail' => 0.002,
+                'channels' => array_map(
+                    static fn(int $n): array => [
+                        'name' => "c{$n}",
+                        'wattsPerMetre' => $watts / $channels,
+                        'colour' => '#ffddaa',
+                    ],
+                    range(1, $channels),
+                ),
+            ],
+        );
+    }
+
+    /**
+     * @param  Written  $entry
+     * @return Written
+     */
+    private static function pixels(array $entry): array
+    {
+        return self::written(
+            'pixels',
+            $entry + [
+                'volts' => 5.0,
+                'pitch' => 0.05,
+                'pixelsPerCut' => 1,
+                'milliamps' => 20,
+                'idleMilliamps' => 1,
+                'turnOnVolts' => 2.6,
+                'fullVolts' => 3.6,
+                'dataWires' => 1,
+                'bits' => 24,
+                'colours' => 'rgb',
+                'plusRail' => 0.002,
+                'returnRail' => 0.002,
+            ],
+        );
+    }
+
+    /**
+     * @param  Written  $entry
+     * @return Written
+     */
+    private static function written(string $kind, array $entry): array
+    {
+        unset($entry['module']);
+        $id = $kind . '-' . substr(hash('xxh64', (string) json_encode($entry)), 0, 8);
+
+        return ['kind' => $kind, 'id' => $id, 'name' => (string) ($entry['name'] ?? "a {$kind}")] + $entry;
+    }
+
+    /** @param  Written  $written */
+    private function device(string $list, string $id, array $written): self
+    {
+        $new = clone $this;
+        $new->lists[$list][$id] = new Device($id, $new->keep($written));
+
+        return $new;
+    }
+
+    /** @param  Written  $written */
+    private function keep(array $written): string
+    {
+        $this->kit[$written['id']] = new KitSnapshot(
+            Shelf::hash($written),
+            $written,
+            Shelf::entry(new Fields($written)),
+        );
+
+        return $written['id'];
+    }
+}
