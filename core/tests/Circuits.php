@@ -8,6 +8,7 @@ use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\RunResult;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
@@ -31,6 +32,8 @@ use EmberDusk\Values\NoSolution;
  */
 final class Circuits
 {
+    use CircuitKit;
+
     /** @var array<string, array<string, mixed>> things by list and id */
     private array $lists = [];
 
@@ -152,7 +155,7 @@ final class Circuits
     }
 
     /** @param  Written  $entry */
-    public function fixture(string $id, int $count, array $entry = []): self
+    public function fixture(string $id, int $count, array $entry = [], ?string $module = null): self
     {
         $new = clone $this;
         $kit = $new->keep(
@@ -161,13 +164,7 @@ final class Circuits
                 $entry + ['watts' => 6.0, 'dim' => 'supply', 'volts' => 12.0, 'leastVolts' => 9.0],
             ),
         );
-        $new->lists['fixtures'][$id] = new Fitting(
-            $id,
-            $kit,
-            'room',
-            $count,
-            isset($entry['module']) ? (string) $entry['module'] : null,
-        );
+        $new->lists['fixtures'][$id] = new Fitting($id, $kit, 'room', $count, $module);
 
         return $new;
     }
@@ -201,16 +198,17 @@ final class Circuits
         bool $reckoned = false,
     ): self {
         $new = clone $this;
-        preg_match('/^(\d)x([\d.]+)(awg)?(r)?$/', $size, $of);
-        $awg = ($of[3] ?? '') === 'awg';
+        $of = sscanf($size, '%dx%f%s');
+        [$cores, $area, $kind] = [$of[0] ?? 2, $of[1] ?? 1.0, (string) ($of[2] ?? '')];
+        $awg = $kind === 'awg';
         $kit = $new->keep([
             'kind' => 'cable',
             'id' => 'cable-' . strtr($size, '.', '-'),
             'name' => $size,
-            'cores' => (int) $of[1],
+            'cores' => $cores,
             'system' => $awg ? 'awg' : 'mm2',
-            'size' => (float) $of[2],
-            'make' => $awg || ($of[4] ?? '') === 'r' ? 'stranded' : 'flexible',
+            'size' => $area,
+            'make' => $awg || $kind === 'r' ? 'stranded' : 'flexible',
         ]);
         if ($fuse !== null) {
             $kept = $new->keep(self::written('fuse', ['amps' => $fuse, 'form' => 'blade']));
@@ -254,6 +252,39 @@ final class Circuits
         return $new;
     }
 
+    /** Two runs as the first and the second part of one. */
+    public function parts(string $one, string $two): self
+    {
+        $new = clone $this;
+        foreach ([$one, $two] as $n => $id) {
+            $of = $new->lists['runs'][$id];
+            assert($of instanceof Run);
+            $new->lists['runs'][$id] = new Run(
+                id: $id,
+                place: $of->place,
+                word: $one,
+                sections: $of->sections,
+                jumps: [],
+                strip: $of->strip,
+                supply: $of->supply,
+                controller: $of->controller,
+                part: $n + 1,
+                parts: 2,
+            );
+        }
+
+        return $new;
+    }
+
+    /** The limit of a run's controller is set and checked. */
+    public function checked(string $run): self
+    {
+        $of = $this->lists['runs'][$run];
+        assert($of instanceof Run);
+
+        return $this->put('runs', $run, $of->capped($of->cap, true));
+    }
+
     /** @param  array<string, list<float>>  $levels  by controller, or by pixel run */
     public function scene(string $id, array $levels): self
     {
@@ -271,17 +302,19 @@ final class Circuits
     public function plan(): Plan
     {
         return (new Plan('A job', 'Somebody', $this->limits))->with(
+            /** @phpstan-ignore argument.type (things are checked as they are put in) */
             ...[...$this->lists, 'places' => ['room' => new Place('room', 'Room', $this->notes)], 'kit' => $this->kit],
         );
     }
 
-    public function state(?Plan $plan = null): JobState
+    /** Everything solved: with ranges and open feeds, or as planned only. */
+    public function state(bool $planned = false): JobState
     {
-        $plan ??= $this->plan();
+        $plan = $this->plan();
         $results = [];
         foreach (Island::all($plan) as $island) {
             try {
-                $results += Engine::island($plan, $island);
+                $results += $planned ? Engine::planned($plan, $island) : Engine::island($plan, $island);
             } catch (NoSolution $refusal) {
                 $results += array_map(static fn(): NoSolution => $refusal, $island->parts + $island->fixtures);
             }
@@ -294,6 +327,33 @@ final class Circuits
         }
 
         return new JobState(plan: $plan, results: $results, shelf: Demo::shelf(), scenes: $scenes);
+    }
+
+    /**
+     * A result with that light, group by group, and nothing else of interest.
+     *
+     * @param  list<float>  $light
+     */
+    public static function lit(RunResult $of, array $light): RunResult
+    {
+        return new RunResult(
+            pitch: $of->pitch,
+            light: $light,
+            volts: $of->volts,
+            railAmps: $of->railAmps,
+            cables: $of->cables,
+            feeds: $of->feeds,
+            channelAmps: $of->channelAmps,
+            supplyVolts: $of->supplyVolts,
+            supplyAmps: $of->supplyAmps,
+            spread: [$light, $light],
+            balance: $of->balance,
+            loadWatts: $of->loadWatts,
+            railWatts: $of->railWatts,
+            iterations: $of->iterations,
+            channelLight: [0 => $light],
+            nominal: $of->nominal,
+        );
     }
 
     /** @return list<Finding> of kit and circuit */
@@ -314,74 +374,6 @@ final class Circuits
         sort($said);
 
         return $said;
-    }
-
-    /**
-     * @param  Written  $entry
-     * @return Written
-     */
-    private static function strip(array $entry): array
-    {
-        $watts = $entry['watts'] ?? 9.6;
-        $channels = $entry['channels'] ?? 1;
-        unset($entry['watts'], $entry['channels']);
-
-        return self::written(
-            'strip',
-            $entry + [
-                'volts' => 24.0,
-                'pitch' => 0.05,
-                'leds' => 0,
-                'ledVolts' => 0.0,
-                'plusRail' => 0.002,
-                'returnRail' => 0.002,
-                'channels' => array_map(
-                    static fn(int $n): array => [
-                        'name' => "c{$n}",
-                        'wattsPerMetre' => $watts / $channels,
-                        'colour' => '#ffddaa',
-                    ],
-                    range(1, $channels),
-                ),
-            ],
-        );
-    }
-
-    /**
-     * @param  Written  $entry
-     * @return Written
-     */
-    private static function pixels(array $entry): array
-    {
-        return self::written(
-            'pixels',
-            $entry + [
-                'volts' => 5.0,
-                'pitch' => 0.05,
-                'pixelsPerCut' => 1,
-                'milliamps' => 20,
-                'idleMilliamps' => 1,
-                'turnOnVolts' => 2.6,
-                'fullVolts' => 3.6,
-                'dataWires' => 1,
-                'bits' => 24,
-                'colours' => 'rgb',
-                'plusRail' => 0.002,
-                'returnRail' => 0.002,
-            ],
-        );
-    }
-
-    /**
-     * @param  Written  $entry
-     * @return Written
-     */
-    private static function written(string $kind, array $entry): array
-    {
-        unset($entry['module']);
-        $id = $kind . '-' . substr(hash('xxh64', (string) json_encode($entry)), 0, 8);
-
-        return ['kind' => $kind, 'id' => $id, 'name' => (string) ($entry['name'] ?? "a {$kind}")] + $entry;
     }
 
     /** @param  Written  $written */

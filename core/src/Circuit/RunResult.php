@@ -72,6 +72,18 @@ final readonly class RunResult
         return $this->withChanged(spread: [$poor, $rich]);
     }
 
+    /** The most amps in any piece of the + rail; what comes into a group is what leaves it and what it takes. */
+    public function fullestRail(): float
+    {
+        $most = 0.0;
+        $each = array_sum($this->nominal);
+        foreach ($this->railAmps as $group => $amps) {
+            $most = max($most, abs($amps), abs($amps + ($this->light[$group] ?? 0.0) * $each));
+        }
+
+        return $most;
+    }
+
     public function darkest(): float
     {
         return min($this->light ?: [0.0]);

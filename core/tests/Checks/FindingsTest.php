@@ -15,6 +15,7 @@ use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\InvalidInput;
@@ -24,33 +25,6 @@ use PHPUnit\Framework\TestCase;
 /** Findings of scenes, facts of the shelf, supplies' rows and what has changed since a quote, case by case. */
 final class FindingsTest extends TestCase
 {
-    /**
-     * A result with that light, group by group, and nothing else of interest.
-     *
-     * @param  list<float>  $light
-     */
-    private static function lit(RunResult $of, array $light): RunResult
-    {
-        return new RunResult(
-            pitch: $of->pitch,
-            light: $light,
-            volts: $of->volts,
-            railAmps: $of->railAmps,
-            cables: $of->cables,
-            feeds: $of->feeds,
-            channelAmps: $of->channelAmps,
-            supplyVolts: $of->supplyVolts,
-            supplyAmps: $of->supplyAmps,
-            spread: [$light, $light],
-            balance: $of->balance,
-            loadWatts: $of->loadWatts,
-            railWatts: $of->railWatts,
-            iterations: $of->iterations,
-            channelLight: [0 => $light],
-            nominal: $of->nominal,
-        );
-    }
-
     private static function scened(): Plan
     {
         return Demo::with(
@@ -86,8 +60,8 @@ final class FindingsTest extends TestCase
     {
         $plan = self::scened();
         $full = Engine::solve($plan, $plan->run('line'));
-        $even = self::lit($full, [1.0, 0.95, 0.93]);
-        $dull = self::lit($full, [1.0, 0.9, 0.8]);
+        $even = Circuits::lit($full, [1.0, 0.95, 0.93]);
+        $dull = Circuits::lit($full, [1.0, 0.9, 0.8]);
         self::assertSame([], self::inScene($even, $even));
         [$finding] = self::inScene($dull, $even);
         self::assertSame(
@@ -103,7 +77,7 @@ final class FindingsTest extends TestCase
         );
         self::assertStringContainsString('Darkest 0.80 of the brightest there, 0.93 at full', $finding->detail);
         self::assertSame([], self::inScene($dull, $dull), 'what is uneven at full is told there');
-        self::assertSame([], self::inScene(self::lit($full, [0.0, 0.0]), $even), 'what is dark is not uneven');
+        self::assertSame([], self::inScene(Circuits::lit($full, [0.0, 0.0]), $even), 'what is dark is not uneven');
         [$unsolved] = self::inScene(new InvalidInput('It collapses.'), $even);
         self::assertSame(
             ['scene-unsolved', '“Evening” has no solution', 'It collapses.'],
@@ -116,8 +90,8 @@ final class FindingsTest extends TestCase
         $plan = self::scened();
         $full = Engine::solve($plan, $plan->run('line'));
         $results = [
-            'even' => self::lit($full, [1.0, 0.95]),
-            'dull' => self::lit($full, [1.0, 0.85]),
+            'even' => Circuits::lit($full, [1.0, 0.95]),
+            'dull' => Circuits::lit($full, [1.0, 0.85]),
             'none' => new InvalidInput('No.'),
         ];
         self::assertSame(['even'], array_keys(SceneFindings::settled($plan, $results)));

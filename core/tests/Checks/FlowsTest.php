@@ -13,7 +13,12 @@ final class FlowsTest extends TestCase
 {
     private const PIXELS = ['kind' => 'pixels', 'pitch' => 0.08];
 
-    /** Ten metres of 5 V pixels, cut in the middle, a zone on each of two supplies. Common practice: 125 pixels of 61 mA are 7.6 A. */
+    /**
+     * Ten metres of 5 V pixels, cut in the middle, a zone on each of two supplies. Common practice: 125 pixels of 61 mA are 7.6 A.
+     *
+     * @param  array<string, mixed>  $first
+     * @param  array<string, mixed>  $second
+     */
     private static function zones(string $one, string $two, array $first, array $second): Circuits
     {
         return Circuits::in()
@@ -63,7 +68,11 @@ final class FlowsTest extends TestCase
             ->cable('k2', '2x2.5', 'c1', 'f1', 0.5);
     }
 
-    /** One run straight behind its supply by a pair without a fuse. */
+    /**
+     * Two runs behind a pair without a fuse.
+     *
+     * @param  array<string, mixed>  $supply
+     */
     private static function bare(string $size, array $supply): Circuits
     {
         return Circuits::in()
@@ -78,7 +87,11 @@ final class FlowsTest extends TestCase
             ->cable('k3', '2x4', 'c1', 'f2', 0.5);
     }
 
-    /** A strip fed at one end, its rails thick enough to carry that far. */
+    /**
+     * A strip fed at one end, its rails thick enough to carry that far.
+     *
+     * @param  array<string, mixed>  $strip
+     */
     private static function rail(float $amps, array $strip = []): Circuits
     {
         return Circuits::in()

@@ -213,9 +213,12 @@ final class Enumerator
         ) {
             return false;
         }
-        // Common practice: 5 A into one end of a strip of whose rails nothing is said.
-        if (round(max([0.0, ...array_map(abs(...), $result->railAmps)]), 4) > 5.0) {
-            return false;
+        // Common practice: 5 A into one end of a strip of whose rails nothing is said. What comes into a group is what
+        // leaves it and what it takes.
+        foreach ($result->railAmps as $g => $amps) {
+            if (round(max(abs($amps), abs($amps + $light[$g] * array_sum($result->nominal))), 4) > 5.0) {
+                return false;
+            }
         }
         foreach ($result->cables as $id => $cable) {
             $amps = round(max($cable->outAmps, $cable->backAmps, ...array_column($open, $id)), 4);

@@ -23,8 +23,6 @@ use EmberDusk\Values\Severity;
  */
 final readonly class Modules implements Check
 {
-    private const DALI_ADDRESSES = 64;
-
     private const DALI_MILLIAMPS = 250.0;
 
     private const DALI_EACH = 2.0;
@@ -172,20 +170,15 @@ final readonly class Modules implements Check
                             : null,
                     ],
                     default => [
-                        $count > min($dimmer->addresses, self::DALI_ADDRESSES)
+                        $count > $dimmer->addresses
                             ? new Finding(
                                 code: 'dali-addresses',
                                 severity: Severity::Stop,
-                                title: sprintf(
-                                    '%s has %d fixtures on %d addresses',
-                                    $name,
-                                    $count,
-                                    min($dimmer->addresses, self::DALI_ADDRESSES),
-                                ),
+                                title: sprintf('%s has %d fixtures on %d addresses', $name, $count, $dimmer->addresses),
                                 detail: 'Part them between two buses.',
                                 place: $place,
                                 number: $count,
-                                limit: min($dimmer->addresses, self::DALI_ADDRESSES),
+                                limit: $dimmer->addresses,
                                 source: 'IEC 62386, from memory',
                                 fixes: $other,
                             )
@@ -234,7 +227,7 @@ final readonly class Modules implements Check
                         $fitting->count * $kit->watts >= $dimmer->leastWatts,
                     'analog' => $fitting->count * self::ANALOG_EACH <= $dimmer->milliamps &&
                         $dimmer->relayAmps !== null,
-                    default => $fitting->count <= min($dimmer->addresses, self::DALI_ADDRESSES) &&
+                    default => $fitting->count <= $dimmer->addresses &&
                         $fitting->count * self::DALI_EACH <= min($dimmer->milliamps, self::DALI_MILLIAMPS),
                 };
             if ($fits && ($plan->modules[$fitting->module ?? '']->kit ?? null) !== $dimmer->id()) {

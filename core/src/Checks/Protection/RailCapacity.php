@@ -82,7 +82,7 @@ final readonly class RailCapacity extends RunCheck
             ]
             as $result
         ) {
-            $amps = max([$amps, ...array_map(abs(...), $result->railAmps ?? [])]);
+            $amps = max($amps, $result?->fullestRail() ?? 0.0);
         }
         foreach ($open ? $case->plan->feedsOf($case->run) : [] as $feed) {
             if ($feed->pad === 0 || $feed->pad === $case->plan->cutMarks($case->run)?->lastPad()) {

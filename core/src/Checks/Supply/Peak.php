@@ -14,6 +14,9 @@ use EmberDusk\Values\Severity;
 /** Dimming switches the full current: where a limit is counted on, the peak still has to be given (docs/model.md 3). */
 final readonly class Peak implements Check
 {
+    /** Share of its limit from which a supply gives way: the knee is soft (docs/model.md 4). */
+    private const KNEE = 0.99;
+
     public function rules(): array
     {
         return [
@@ -37,7 +40,7 @@ final readonly class Peak implements Check
                 $supply === null ||
                 $case->run->cap >= 1 ||
                 $case->strip?->switched() !== true ||
-                $peak < 0.99 * $supply->limitAmps
+                $peak <= self::KNEE * $supply->limitAmps
             ) {
                 continue;
             }
@@ -52,7 +55,7 @@ final readonly class Peak implements Check
                 ),
                 place: new Place('kit', $case->run->id),
                 number: $peak,
-                limit: $supply->limitAmps,
+                limit: self::KNEE * $supply->limitAmps,
                 source: Rule::PRACTICE,
             );
         }

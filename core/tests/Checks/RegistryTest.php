@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Checks;
+
+use EmberDusk\Checks\Findings;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
+use EmberDusk\Job\JobState;
+use EmberDusk\Tests\Checks\Cases\CircuitCases;
+use EmberDusk\Tests\Checks\Cases\JobCases;
+use EmberDusk\Values\Finding;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Every code that any check has is fired by a job, and is not by that job's neighbour. */
+final class RegistryTest extends TestCase
+{
+    /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */
+    public static function cases(): iterable
+    {
+        yield from CircuitCases::all();
+        yield from JobCases::all();
+    }
+
+    /** @param  callable(): array{JobState, JobState}  $jobs */
+    #[DataProvider('cases')]
+    public function test_a_code_is_fired_and_its_neighbour_is_silent(string $code, callable $jobs): void
+    {
+        [$fires, $not] = $jobs();
+        $found = array_values(array_filter(Findings::of($fires), static fn(Finding $f): bool => $f->code === $code));
+        self::assertNotSame([], $found, "{$code} is not fired");
+        self::assertNotContains($code, self::codes(Findings::of($not)), "the neighbour of {$code} is not silent");
+        foreach ($found as $finding) {
+            self::assertNotSame('', trim($finding->title . $finding->detail));
+            if ($finding->number !== null && $finding->limit !== null) {
+                self::assertNotEqualsWithDelta($finding->limit, $finding->number, 1e-9, 'a figure beyond its limit');
+            }
+        }
+    }
+
+    public function test_every_code_has_a_case_and_every_case_a_rule(): void
+    {
+        $cases = array_unique(array_column([...iterator_to_array(self::cases())], 0));
+        $rules = array_keys(Registry::rules());
+        sort($cases);
+        sort($rules);
+        self::assertSame($rules, $cases);
+    }
+
+    /** What a check finds stands among its rules, and no code stands in two checks. */
+    public function test_a_check_finds_what_its_rules_say(): void
+    {
+        $seen = [];
+        foreach (Registry::all() as $check) {
+            $own = array_column($check->rules(), 'code');
+            self::assertSame([], array_intersect($own, $seen));
+            $seen = [...$seen, ...$own];
+        }
+        foreach (self::cases() as [, $jobs]) {
+            $job = Judged::of($jobs()[0]);
+            foreach (Registry::all() as $check) {
+                $own = array_column($check->rules(), 'code');
+                self::assertSame([], array_diff(self::codes($check->check($job)), $own), $check::class);
+            }
+        }
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<string>
+     */
+    private static function codes(array $findings): array
+    {
+        return array_values(array_unique(array_map(static fn(Finding $f): string => $f->code, $findings)));
+    }
+}
