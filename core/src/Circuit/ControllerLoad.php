@@ -7,14 +7,13 @@ namespace EmberDusk\Circuit;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Plan\Plan;
 
-/** What a controller has to carry: what is on the labels of all strips on it, channel by channel, or what flows where that is more. Amps in the on-time, volts. */
+/** What a controller has to carry: what is on the labels of all strips on it, channel by channel, or what flows where that is more. Amps in the on-time. */
 final readonly class ControllerLoad
 {
     /** @param  array<int, float>  $channels  amps by channel, from 1 */
     private function __construct(
         public string $id,
         public ?Controller $controller,
-        public float $volts,
         public array $channels,
         public float $amps,
     ) {}
@@ -22,11 +21,9 @@ final readonly class ControllerLoad
     public static function of(Plan $plan, string $id, ?ControllerResult $flows = null): self
     {
         $channels = [];
-        $volts = 0.0;
         foreach ($plan->runs as $run) {
             $strip = $plan->strip($run->strip);
             if ($run->controller === $id && $strip?->switched() === true) {
-                $volts = max($volts, $strip->volts);
                 foreach ($strip->channels as $n => $channel) {
                     $channels[$n + 1] =
                         ($channels[$n + 1] ?? 0.0) +
@@ -39,13 +36,13 @@ final readonly class ControllerLoad
             $channels[$n] = max($channels[$n] ?? 0.0, $flow);
         }
 
-        return new self($id, $plan->controller($id), $volts, $channels, $amps);
+        return new self($id, $plan->controller($id), $channels, $amps);
     }
 
     /** The same load on another one. */
     public function on(Controller $controller): self
     {
-        return new self($this->id, $controller, $this->volts, $this->channels, $this->amps);
+        return new self($this->id, $controller, $this->channels, $this->amps);
     }
 
     /** Amps of the fullest channel. */

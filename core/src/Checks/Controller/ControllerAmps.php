@@ -58,14 +58,7 @@ final readonly class ControllerAmps implements Check
             return 0.0;
         }
 
-        return round(
-            max(
-                $load->fullest() / $controller->channelAmps,
-                $load->amps / $controller->totalAmps,
-                $load->volts > 0 ? ($load->amps * $load->volts) / $controller->wattsAt($load->volts) : 0.0,
-            ),
-            4,
-        );
+        return round(max($load->fullest() / $controller->channelAmps, $load->amps / $controller->totalAmps), 4);
     }
 
     private static function finding(JudgedRun $case, Controller $controller, ControllerLoad $load): Finding

@@ -129,6 +129,12 @@ final readonly class CircuitCases
             'controller-amps',
             static fn(): array => [$carries(8.04, 2), $carries(7.99, 2)],
         ];
+        $mixed = static fn(float $amps): JobState => Circuits::in()
+            ->controller('c1', ['channelAmps' => 8.0, 'totalAmps' => 8.0])
+            ->run('r1', 1.0, ['watts' => 96.0], null, 'c1')
+            ->run('r2', 1.0, ['watts' => 24.0 * $amps - 96.0, 'pitch' => 0.1], null, 'c1')
+            ->state();
+        yield 'controller-amps of two strips' => ['controller-amps', static fn(): array => [$mixed(8.05), $mixed(8.0)]];
         $set = static fn(?string $setting): JobState => Circuits::in()
             ->supply('s1')
             ->controller('c1', ['setBy' => 'switch'], $setting)
@@ -240,6 +246,15 @@ final readonly class CircuitCases
             ->supply('s1', ['volts' => $volts])
             ->run('r1', 2.0, ['volts' => $volts], 's1')
             ->state();
+        yield 'no-mains nowhere' => [
+            'no-mains',
+            static fn(): array => [
+                $mains($bank),
+                $mains("start
+2 r1
+dry"),
+            ],
+        ];
         yield 'touch where it is damp' => ['touch', static fn(): array => [$damp(30.2), $damp(30.0)]];
         $dry = static fn(float $block): JobState => Circuits::in()
             ->bank('s1', ['volts' => $block], 5)
@@ -361,6 +376,15 @@ final readonly class CircuitCases
         ];
         $two = static fn(float $far): JobState => self::meeting($far)->state(true);
         yield 'seam-runs' => ['seam-runs', static fn(): array => [$two(0.948), $two(0.953)]];
+        $far = static fn(float $far): JobState => self::meeting(
+            $far,
+            "start
+2 r1
+1.5
+2 r2
+dry",
+        )->state(true);
+        yield 'seam-runs by a metre' => ['seam-runs', static fn(): array => [$two(0.9), $far(0.9)]];
         yield 'colour-shift' => [
             'colour-shift',
             static fn(): array => [ColourCases::shifted(3.02)->state(true), ColourCases::shifted(2.98)->state(true)],
@@ -368,9 +392,9 @@ final readonly class CircuitCases
     }
 
     /** A dull run whose far end meets the near end of one that is not. */
-    private static function meeting(float $far): Circuits
+    private static function meeting(float $far, string $notes = "start\n2 r1\n2 r2\ndry"): Circuits
     {
-        return self::ladder($far, 2.0, "start\n2 r1\n2 r2\ndry")
+        return self::ladder($far, 2.0, $notes)
             ->run(
                 'r2',
                 2.0,

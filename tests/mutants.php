@@ -1,0 +1,249 @@
+<?php
+
+declare(strict_types=1);
+
+/**
+ * Small damages to rules, each with the one test that must fail of it: file below core/src, what is searched (it stands
+ * there once), what takes its place, the test below core/tests. bin/mutants tries them.
+ *
+ * @return list<array{string, string, string, string}>
+ */
+$registry = 'Checks/RegistryTest.php';
+$flows = 'Checks/FlowsTest.php';
+$at = static fn(string $file, array ...$damages): array => array_map(
+    static fn(array $d): array => [$file, $d[0], $d[1], $d[2] ?? 'Checks/RegistryTest.php'],
+    $damages,
+);
+
+return array_merge(
+    $at(
+        'Checks/Kit/Complete.php',
+        ['if ($lacking !== [])', 'if ($lacking === [null])'],
+        ["code: 'cores'", "code: 'channels'"],
+    ),
+    $at(
+        'Checks/Supply/SupplyVolts.php',
+        ['< 0.5;', '< 0.7;'],
+        ['< 0.5;', '< 0.4;'],
+        ['$case->plan->suppliesOf($case->run);', 'array_slice($case->plan->suppliesOf($case->run), 0, 1);', $flows],
+    ),
+    $at(
+        'Checks/Controller/Switching.php',
+        ['?->switched() !== false', '?->switched() !== true'],
+        ["code: 'controller-kind'", "code: 'channels'"],
+    ),
+    $at(
+        'Checks/Controller/InputRange.php',
+        ['$controller->inputLeast <= $volts', '1.02 * $controller->inputLeast <= $volts'],
+        ['$volts <= $controller->inputMost;', '$volts <= 1.02 * $controller->inputMost;'],
+        ['        return $findings;', '        return [];'],
+    ),
+    $at(
+        'Checks/Controller/ControllerAmps.php',
+        ['$load->fullest() / $controller->channelAmps,', '0.98 * $load->fullest() / $controller->channelAmps,'],
+        ['$load->amps / $controller->totalAmps)', '0.0)'],
+    ),
+    $at(
+        'Circuit/ControllerLoad.php',
+        ['$run->controller === $id &&', '$channels === [] && $run->controller === $id &&'],
+        ['max(array_sum($channels),', 'max(0.9 * array_sum($channels),'],
+    ),
+    $at(
+        'Checks/Supply/Headroom.php',
+        [
+            'round($load->share(), 4) > round($job->plan->limits->usable(), 4)',
+            'round($load->share(), 4) > 1.02 * $job->plan->limits->usable()',
+        ],
+        ['!$supply->battery() &&', '$supply->battery() &&'],
+        ['$load->share() > 1 + 1e-9 ?', '$load->share() > 2 ?', $flows],
+    ),
+    $at(
+        'Circuit/SupplyLoad.php',
+        ['$watts += $fitting->count *', '$watts += 0 * $fitting->count *', $flows],
+        ['($watts * $metres) / $marks->length()', '$watts', $flows],
+        ['$feed->pad >= $from && $feed->pad < $to', '$feed->pad >= $from', $flows],
+    ),
+    $at('Plan/Limits.php', ['return 1 - $this->headroom;', 'return 1 - 0.9 * $this->headroom;']),
+    $at('Checks/Supply/Cap.php', ['|| $run->capChecked', ''], ['$run->cap >= 1 ||', '$run->cap >= 0.5 ||']),
+    $at('Checks/Supply/Peak.php', ['KNEE = 0.99', 'KNEE = 1.05'], ['KNEE = 0.99', 'KNEE = 0.9']),
+    $at(
+        'Checks/Solver/Solved.php',
+        ['if ($refusal instanceof NoSolution)', 'if ($refusal === null)'],
+        ["\$fixtures === [] ? 'unsolved' : 'collapse'", "'unsolved'"],
+    ),
+    $at(
+        'Checks/Light/Evenness.php',
+        ['$even >= $limit && !$range', '$even >= $limit - 0.009 && !$range'],
+        ['round($result->evenness(), 4)', 'round($result->evenness() - 0.01, 4)'],
+    ),
+    $at(
+        'Checks/Light/Seam.php',
+        ['NEAR = 1.0', 'NEAR = 2.0'],
+        ['NEAR = 1.0', 'NEAR = 0.5'],
+        ['round($result->seam(), 4)', 'round(0.97 * $result->seam(), 4)'],
+    ),
+    $at(
+        'Checks/Light/ColourShift.php',
+        ['VISIBLE = 3.0', 'VISIBLE = 3.1'],
+        ['VISIBLE = 3.0', 'VISIBLE = 2.9'],
+        ['if ($shift <= self::VISIBLE)', 'if ($shift > 0)'],
+    ),
+    $at(
+        'Checks/Supply/TwoPositives.php',
+        ['$supply !== $before[0] && !$parted', '$supply !== $before[0]'],
+        ['$supply !== $before[0] && !$parted', '$supply === $before[0] && !$parted'],
+    ),
+    $at(
+        'Checks/Cable/Drop.php',
+        ['round($feed->lost(), 4)', 'round(0.99 * $feed->lost(), 4)'],
+        ['$drop <= $limit', '$drop <= 0.99 * $limit'],
+    ),
+    $at(
+        'Checks/Protection/CableCapacity.php',
+        ['$amps > $rating->amps)', '$amps > 1.1 * $rating->amps)'],
+        ['if ($rating->asks)', 'if (!$rating->fixed)'],
+        ['if ($rating->amps === null)', 'if ($rating->amps === -1.0)'],
+    ),
+    $at(
+        'Plan/CableRating.php',
+        ['30 => 1.0, 35 => 0.94, 40 => 0.87, 45 => 0.79', '30 => 1.0, 35 => 0.94, 40 => 0.87, 45 => 0.97', $flows],
+        ['return $laid->existing ||', 'return', $flows],
+    ),
+    $at(
+        'Survey/Conductor.php',
+        ["'0.75' => 6.0,", "'0.75' => 60.0,"],
+        ["self::ROWS[\$laid] ?? 'wall'", "self::ROWS[\$laid] ?? 'surface'", $flows],
+        ["'1' => 11.5, '1.5' => 14.5", "'1' => 11.5, '1.5' => 20.0"],
+    ),
+    $at(
+        'Checks/Protection/Fusing.php',
+        ['$guard->amps <= $capacity', '$guard->amps <= 1.1 * $capacity'],
+        ['$guard->stated || $guard->rated > $capacity', 'true', $flows],
+        ['$guard->stated || $guard->rated > $capacity', '$guard->stated', $flows],
+        ['$guard->battery && $laid->from', '!$guard->battery && $laid->from'],
+    ),
+    $at(
+        'Checks/Protection/Guard.php',
+        ['MARGIN = 1.25', 'MARGIN = 1.2'],
+        ['MARGIN = 1.25', 'MARGIN = 1.3'],
+        ['$supply->overloadStated ?? true', 'false', $flows],
+    ),
+    $at(
+        'Checks/Protection/JointCapacity.php',
+        ['round($result->openAmps, 4) <= $joint->amps', 'round($result->openAmps, 4) <= 1.1 * $joint->amps'],
+        ['$joint === null ||', '$joint !== null ||'],
+    ),
+    $at(
+        'Checks/Protection/RailCapacity.php',
+        ['USUAL = 5.0', 'USUAL = 50.0'],
+        ['USUAL = 5.0', 'USUAL = 4.9'],
+        ['$stated ?? self::USUAL', 'self::USUAL', $flows],
+    ),
+    $at(
+        'Checks/Controller/Setting.php',
+        ['$set === $wants ||', '$set !== $wants ||'],
+        ["['switch', 'jumper']", "['jumper']"],
+    ),
+    $at(
+        'Checks/Controller/Repeats.php',
+        ['if ($before === null)', 'if ($before !== null)'],
+        ['$one !== $two &&', '$one === $two &&'],
+        ['$before->supply === $run->supply', '$before->supply !== $run->supply'],
+    ),
+    $at('Checks/Supply/Swing.php', ['MOST = 1.15', 'MOST = 1.2'], ['MOST = 1.15', 'MOST = 1.1']),
+    $at('Checks/Supply/NoMains.php', ['$site->batteries === [] ||', ''], ['$site->outlets !== [] ||', '']),
+    $at(
+        'Checks/Protection/Touch.php',
+        ['DRY = 60.0', 'DRY = 600.0'],
+        ['DAMP = 30.0', 'DAMP = 300.0'],
+        ['DAMP = 30.0', 'DAMP = 29.0'],
+    ),
+    $at('Checks/Kit/Sealing.php', ['|| $sealed ||', '||'], ['!$case->plan->damp($run)', '$case->plan->damp($run)']),
+    $at('Checks/Kit/Cooling.php', ['BARE = 15.0', 'BARE = 150.0'], ['BARE = 15.0', 'BARE = 14.9']),
+    $at('Checks/Kit/HubAsked.php', ["=== 'zigbee'", "!== 'zigbee'"], ["=== 'zigbee'", "=== 'rf'"]),
+    $at('Checks/Cable/Lengths.php', ['$laid->reckoned &&', '!$laid->reckoned &&'], ['$laid->reckoned &&', '']),
+    $at(
+        'Checks/Fixture/Lamps.php',
+        ['$result->volts < $fixture->leastVolts', '$result->volts < 0.98 * $fixture->leastVolts'],
+        ['$lost > $limit', '$lost > 1.05 * $limit'],
+        ['->share() > 1', '->share() > 9', $flows],
+    ),
+    $at(
+        'Checks/Fixture/Modules.php',
+        ['$watts > $dimmer->mostWatts', '$watts > 1.1 * $dimmer->mostWatts'],
+        ['$watts < $dimmer->leastWatts', '$watts < 0.9 * $dimmer->leastWatts'],
+        ['ANALOG_EACH = 1.0', 'ANALOG_EACH = 0.5'],
+        ['$count > $dimmer->addresses', '$count > 2 * $dimmer->addresses'],
+        ['DALI_EACH = 2.0', 'DALI_EACH = 1.0'],
+        ['$dimmer->relayAmps === null', '$dimmer->relayAmps !== null'],
+    ),
+    $at(
+        'Checks/Light/Meets.php',
+        ['$at->to($to) <= Seam::NEAR', '$at->to($to) > Seam::NEAR'],
+        ['$plan->limits->seam)', '1.1 * $plan->limits->seam)'],
+    ),
+    $at(
+        'Checks/Scene/SceneFindings.php',
+        ['$result->evenness() < $limit', '$result->evenness() < 0.99 * $limit'],
+        ['if ($result instanceof Refusal)', 'if ($result === null)'],
+    ),
+    $at(
+        'Checks/Kit/TrialBoards.php',
+        ['?? false) === true', '?? false) === false'],
+        ["code: 'trial'", "code: 'trials'"],
+    ),
+    $at(
+        'Checks/Join/NotJoined.php',
+        ['!in_array($id,', 'in_array($id,'],
+        ['?->profile !== null', '?->profile === null'],
+    ),
+    $at(
+        'Checks/Parts/AssemblyFindings.php',
+        ['$makes > $takes + 1e-9', '$makes > 1.3 * $takes'],
+        ["=== 'glue' &&", "!== 'glue' &&"],
+    ),
+    $at(
+        'Checks/Parts/PartFindings.php',
+        ['$mark->late($state->today)', '!$mark->late($state->today)'],
+        ['if ($foreign !== null)', 'if ($foreign === null)'],
+    ),
+    $at(
+        'Checks/Schedule/ScheduleFindings.php',
+        ['if ($schedule->circle() === null)', 'if (true)'],
+        ['if ($outside !== [])', 'if ($outside === [])'],
+    ),
+    $at(
+        'Checks/Site/SurveyFindings.php',
+        ['!isset($words[$r->word])', 'isset($words[$r->word])'],
+        ["trim(\$place->notes) === ''", "trim(\$place->notes) === '?'"],
+    ),
+    $at(
+        'Checks/Site/SiteFindings.php',
+        ['if ($site->damp !== null)', 'if ($site->damp === null)'],
+        ["\$box->air === 'sealed'", "\$box->air === 'vented'"],
+        ['if ($run->mounting === [])', 'if ($run->mounting !== [])'],
+    ),
+    $at(
+        'Checks/Site/PowerFindings.php',
+        ['if ($outlet->keyed)', 'if (!$outlet->keyed)'],
+        ['!$l->traced && !$l->open', '$l->traced'],
+        ['if ($leg->to === null)', 'if ($leg->to !== null)'],
+    ),
+    $at(
+        'Checks/Site/BankFindings.php',
+        ['$battery->wants === null', '$battery->wants !== null'],
+        ['$bank->unbalances()', '!$bank->unbalances()'],
+    ),
+    $at('Circuit/States.php', ["'charging' => Conditions::rich()", "'charging' => Conditions::poor()", $flows]),
+    $at(
+        'Kit/Block.php',
+        ['($this->ampHours * $parallel) / self::HOURS', '$this->ampHours / self::HOURS', 'Kit/BlockTest.php'],
+        ['ampHours: $this->ampHours * $parallel', 'ampHours: $this->ampHours', 'Kit/BlockTest.php'],
+    ),
+    $at('Circuit/CableFigures.php', [
+        "'Io', 'amps out', \$c->outAmps",
+        "'Io', 'amps out', 2 * \$c->outAmps",
+        'Checks/WorkingsTest.php',
+    ]),
+    $at('Circuit/RunFigures.php', ["'Vf', 'at feed '", "'Vf', 'at feed  '", 'Checks/WorkingsTest.php']),
+);
