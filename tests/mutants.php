@@ -8,7 +8,7 @@ declare(strict_types=1);
  *
  * @return list<array{string, string, string, string}>
  */
-$registry = 'Checks/RegistryTest.php';
+$workings = 'Checks/WorkingsTest.php';
 $flows = 'Checks/FlowsTest.php';
 $at = static fn(string $file, array ...$damages): array => array_map(
     static fn(array $d): array => [$file, $d[0], $d[1], $d[2] ?? 'Checks/RegistryTest.php'],
@@ -59,7 +59,7 @@ return array_merge(
     ),
     $at(
         'Circuit/SupplyLoad.php',
-        ['$watts += $fitting->count *', '$watts += 0 * $fitting->count *', $flows],
+        ['= $fitting->count *', '= 0 * $fitting->count *', $flows],
         ['($watts * $metres) / $marks->length()', '$watts', $flows],
         ['$feed->pad >= $from && $feed->pad < $to', '$feed->pad >= $from', $flows],
     ),
@@ -240,10 +240,14 @@ return array_merge(
         ['($this->ampHours * $parallel) / self::HOURS', '$this->ampHours / self::HOURS', 'Kit/BlockTest.php'],
         ['ampHours: $this->ampHours * $parallel', 'ampHours: $this->ampHours', 'Kit/BlockTest.php'],
     ),
-    $at('Circuit/CableFigures.php', [
-        "'Io', 'amps out', \$c->outAmps",
-        "'Io', 'amps out', 2 * \$c->outAmps",
-        'Checks/WorkingsTest.php',
-    ]),
-    $at('Circuit/RunFigures.php', ["'Vf', 'at feed '", "'Vf', 'at feed  '", 'Checks/WorkingsTest.php']),
+    $at(
+        'Circuit/CableFigures.php',
+        ['$c->outAmps, \'A\', "{$cable}.outAmps"', '2 * $c->outAmps, \'A\', "{$cable}.outAmps"', $workings],
+        ['$joint->ohms', '0.001', $workings],
+    ),
+    $at(
+        'Circuit/RunFigures.php',
+        ["\$r->loadWatts, 'W', 'solver.loadWatts'", "\$r->loadWatts + 1, 'W', 'solver.loadWatts'", $workings],
+        ['$r->groupAmps($group),', '2 * $r->groupAmps($group),', $workings],
+    ),
 );

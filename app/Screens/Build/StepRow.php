@@ -46,7 +46,7 @@ final readonly class StepRow
         $productivity = $state->productivity->kinds[$step->kind] ?? null;
         $factor = $productivity['factor'] ?? 1.0;
         $inputs = [
-            new Input('u', 'metres, joints, pieces or places', round($step->units, 3), ''),
+            new Input('u', 'metres, joints, pieces or places', $step->units, '', 'plan: what the step is counted by'),
             new Input('t', 'minutes for one by the table', $each, 'min'),
             new Input(
                 'f',
@@ -56,7 +56,6 @@ final readonly class StepRow
                 $factor,
                 '',
             ),
-            new Input('r', 'told in fives', $step->minutes - $step->units * $each * $factor, 'min'),
         ];
 
         return new Figure(
@@ -64,7 +63,7 @@ final readonly class StepRow
             value: (float) $step->minutes,
             unit: 'min',
             decimals: 0,
-            formula: 'u * t * f + r',
+            formula: 'max(5, 5 * ceil(max(5, 5 * ceil(u * t / 5 - 0.0001)) * f / 5 - 0.0001))',
             inputs: $inputs,
             assumption: $productivity === null
                 ? 'At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.'

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Screens\Wire;
 
 use EmberDusk\Checks\Protection\LimitedPower;
-use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunFigures;
-use EmberDusk\Circuit\RunResult;
+use EmberDusk\Circuit\SupplyResult;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
+use EmberDusk\Values\Refusal;
 
 /** The job's supplies: average and peak, at full or in the scene that is looked at, and what their leaflets and the tables say. */
 final readonly class SupplyRows
@@ -25,7 +25,7 @@ final readonly class SupplyRows
             if ($supply === null) {
                 continue;
             }
-            $amps = self::amps($state, $id);
+            $given = self::given($state, $id);
             $rows[] = [
                 'id' => $id,
                 'name' => $supply->name(),
@@ -33,12 +33,12 @@ final readonly class SupplyRows
                 'battery' => $supply->battery(),
                 'series' => $unit->series,
                 'parallel' => $unit->parallel,
-                'average' => $amps === null ? null : self::figure($id, 'average', $amps[0], $supply)->toArray(),
-                'peak' => $amps === null ? null : self::figure($id, 'peak', $amps[1], $supply)->toArray(),
+                'average' => $given === null ? null : self::figure($id, 'average', $given->amps, 'amps')->toArray(),
+                'peak' => $given === null ? null : self::figure($id, 'peak', $given->peakAmps, 'peakAmps')->toArray(),
                 'runTime' =>
-                    $amps === null || $supply->ampHours === null || $amps[0] <= 0
+                    $given === null || $supply->ampHours === null || $given->amps <= 0
                         ? null
-                        : self::runTime($supply, $amps[0])->toArray(),
+                        : self::runTime($id, $supply, $given->amps)->toArray(),
                 'notes' => self::notes($supply),
             ];
         }
@@ -46,49 +46,34 @@ final readonly class SupplyRows
         return $rows;
     }
 
-    /** @return array{float, float}|null average and peak amps; null while nothing on it is solved */
-    private static function amps(JobState $state, string $supply): ?array
+    /** What it gives at full or in the scene that is looked at; null while nothing on it is solved. */
+    private static function given(JobState $state, string $supply): ?SupplyResult
     {
-        foreach ($state->plan->runs as $run) {
-            $result = $run->supply === $supply ? $state->shown($run->id) : null;
-            if ($result instanceof RunResult) {
-                return [$result->supplyAmps, $result->peakAmps ?? $result->supplyAmps];
+        $results = $state->scene === null ? $state->results : $state->scenes[$state->scene] ?? [];
+        foreach ($results as $result) {
+            if (!($result instanceof Refusal) && isset($result->supplies[$supply])) {
+                return $result->supplies[$supply];
             }
-        }
-        $amps = 0.0;
-        foreach ($state->plan->fixtures as $id => $fitting) {
-            $result = $state->fitting($id);
-            $amps +=
-                $result instanceof FixtureResult &&
-                $state->plan->root($state->plan->cableTo($id)->from ?? '') === $supply
-                    ? $result->amps
-                    : 0.0;
-        }
-        if ($amps > 0) {
-            return [$amps, $amps];
         }
 
         return null;
     }
 
-    private static function figure(string $id, string $what, float $amps, Supply $supply): Figure
+    private static function figure(string $id, string $what, float $amps, string $field): Figure
     {
         return new Figure(
             label: strtoupper($id) . " {$what}",
             value: $amps,
             unit: 'A',
             decimals: 2,
-            formula: 'p / 100 * Ir',
-            inputs: [
-                new Input('p', 'share of the rating', (100 * $amps) / $supply->ratedAmps, '%'),
-                new Input('Ir', 'rated amps', $supply->ratedAmps, 'A'),
-            ],
+            formula: 'I',
+            inputs: [new Input('I', "amps, {$what}", $amps, 'A', "solver.supplies.{$id}.{$field}")],
             assumption: RunFigures::SOLVED .
                 ' All controllers of an island start their period together: the worst case.',
         );
     }
 
-    private static function runTime(Supply $battery, float $amps): Figure
+    private static function runTime(string $id, Supply $battery, float $amps): Figure
     {
         return new Figure(
             label: 'Run time',
@@ -97,8 +82,8 @@ final readonly class SupplyRows
             decimals: 1,
             formula: 'C / I',
             inputs: [
-                new Input('C', 'what the bank holds', $battery->ampHours ?? 0.0, 'Ah'),
-                new Input('I', 'amps on average', $amps, 'A'),
+                new Input('C', 'what the bank holds', $battery->ampHours ?? 0.0, 'Ah', "shelf.{$id}.ampHours"),
+                new Input('I', 'amps on average', $amps, 'A', "solver.supplies.{$id}.amps"),
             ],
             assumption: 'From full to empty at a steady load; lead blocks last longer when only half of it is taken.',
             source: 'common practice, no source',

@@ -105,7 +105,7 @@ final readonly class WireScreen
             return $figures;
         }
         $figures[self::SHARE] = Judged::of($state)->supply((string) $run->supply)->figure();
-        $figures['darkest'] = RunFigures::darkest($result, $strip);
+        $figures['darkest'] = RunFigures::darkest($result);
         $figures['evenness'] = RunFigures::evenness($result);
         if (Seam::applies($state->plan, $run)) {
             $figures['seam'] = RunFigures::seam($result);

@@ -34,9 +34,9 @@ final readonly class RunFigures
                 decimals: 1,
                 formula: 'w * L * c',
                 inputs: [
-                    new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m'),
-                    new Input('L', 'lit length, whole pieces', $metres, 'm'),
-                    new Input('c', 'limit set in the controller', $cap, ''),
+                    new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', 'shelf.wattsPerMetre()'),
+                    new Input('L', 'lit length, whole pieces', $metres, 'm', 'plan.cutMarks(run).length()'),
+                    new Input('c', 'limit set in the controller', $cap, '', 'run.cap'),
                 ],
                 assumption: 'Nominal: as labelled, before any drop, on average with the limit set.',
                 source: 'common practice, no source',
@@ -50,33 +50,33 @@ final readonly class RunFigures
             decimals: 1,
             formula: 'w * L',
             inputs: [
-                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m'),
-                new Input('L', 'lit length, whole pieces', $metres, 'm'),
+                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', 'shelf.wattsPerMetre()'),
+                new Input('L', 'lit length, whole pieces', $metres, 'm', 'plan.cutMarks(run).length()'),
             ],
             assumption: 'Nominal: as labelled, before any drop.',
             source: 'common practice, no source',
         );
     }
 
-    public static function darkest(RunResult $r, Strip $strip): Figure
+    public static function darkest(RunResult $r): Figure
     {
-        $nominal = array_sum(array_map(static fn($c): float => $strip->nominalAmps($c), $strip->channels));
-        $light = $r->darkest();
+        $group = $r->darkestGroup();
 
         return new Figure(
             label: 'Darkest light',
-            value: $light,
+            value: $r->darkest(),
             unit: 'of full',
             decimals: 2,
             formula: 'I / In',
             inputs: [
                 new Input(
                     'I',
-                    sprintf('amps of the group at %.2f m', ($r->darkestGroup() + 0.5) * $r->pitch),
-                    $light * $nominal,
+                    sprintf('amps of the group at %.2f m', ($group + 0.5) * $r->pitch),
+                    $r->groupAmps($group),
                     'A',
+                    "solver.groupAmps({$group})",
                 ),
-                new Input('In', 'its nominal amps', $nominal, 'A'),
+                new Input('In', 'its nominal amps', $r->nominalAmps(), 'A', 'solver.nominalAmps()'),
             ],
             assumption: self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
             range: $r->darkestRange(),
@@ -92,8 +92,8 @@ final readonly class RunFigures
             decimals: 2,
             formula: 'd / b',
             inputs: [
-                new Input('d', 'darkest group', $r->darkest(), 'of full'),
-                new Input('b', 'brightest group', $r->brightest(), 'of full'),
+                new Input('d', 'darkest group', $r->darkest(), 'of full', 'solver.darkest()'),
+                new Input('b', 'brightest group', $r->brightest(), 'of full', 'solver.brightest()'),
             ],
             assumption: self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
             source: 'limits: common practice, no source',
@@ -103,8 +103,8 @@ final readonly class RunFigures
 
     public static function seam(RunResult $r): Figure
     {
-        $a = $r->light[0] ?? 0.0;
-        $b = $r->light[count($r->light) - 1] ?? 0.0;
+        $last = max(0, count($r->light) - 1);
+        [$a, $b] = [$r->light[0] ?? 0.0, $r->light[$last] ?? 0.0];
         $range = $r->seamRange();
 
         return new Figure(
@@ -114,8 +114,8 @@ final readonly class RunFigures
             decimals: 1,
             formula: '100 * (b - d) / b',
             inputs: [
-                new Input('b', 'brighter end', max($a, $b), 'of full'),
-                new Input('d', 'darker end', min($a, $b), 'of full'),
+                new Input('b', 'brighter end', max($a, $b), 'of full', 'solver.light.' . ($a >= $b ? 0 : $last)),
+                new Input('d', 'darker end', min($a, $b), 'of full', 'solver.light.' . ($a >= $b ? $last : 0)),
             ],
             assumption: self::SOLVED,
             source: 'limit: common practice, no source',
@@ -134,8 +134,14 @@ final readonly class RunFigures
             decimals: 2,
             formula: 'Vs - Vf',
             inputs: [
-                new Input('Vs', 'at the supply', $feed->supplyVolts, 'V'),
-                new Input('Vf', 'at feed ' . strtoupper($feed->id) . ', fewest volts', $feed->volts, 'V'),
+                new Input('Vs', 'at the supply', $feed->supplyVolts, 'V', "solver.feeds.{$feed->id}.supplyVolts"),
+                new Input(
+                    'Vf',
+                    'at feed ' . strtoupper($feed->id) . ', fewest volts',
+                    $feed->volts,
+                    'V',
+                    "solver.feeds.{$feed->id}.volts",
+                ),
             ],
             assumption: self::SOLVED,
             source: 'limit: IEC 60364-7-715 (from memory)',
@@ -146,7 +152,7 @@ final readonly class RunFigures
     {
         $inputs = [];
         foreach ($r->channelAmps as $n => $amps) {
-            $inputs[] = new Input('I' . ($n + 1), 'channel ' . ($n + 1), $amps, 'A');
+            $inputs[] = new Input('I' . ($n + 1), 'channel ' . ($n + 1), $amps, 'A', "solver.channelAmps.{$n}");
         }
 
         return new Figure(
@@ -215,7 +221,7 @@ final readonly class RunFigures
     /** Heat that the profile or the wall must take from the strip, LEDs and copper together. */
     public static function heat(RunResult $r): Figure
     {
-        $metres = count($r->light) * $r->pitch;
+        $metres = $r->metres();
 
         return new Figure(
             label: 'Heat of the strip',
@@ -224,9 +230,9 @@ final readonly class RunFigures
             decimals: 1,
             formula: '(P + Pr) / L',
             inputs: [
-                new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W'),
-                new Input('Pr', 'copper of the strip', $r->railWatts, 'W'),
-                new Input('L', 'lit length', $metres, 'm'),
+                new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W', 'solver.loadWatts'),
+                new Input('Pr', 'copper of the strip', $r->railWatts, 'W', 'solver.railWatts'),
+                new Input('L', 'lit length', $metres, 'm', 'solver.metres()'),
             ],
             assumption: self::SOLVED . ' Mean over the run; what leaves as light is counted as heat.',
         );
@@ -235,17 +241,20 @@ final readonly class RunFigures
     /** Watts that a supply must be rated for. */
     public static function asks(Strip $strip, Plan $plan, Run $run): Figure
     {
-        $watts = $strip->wattsPerMetre() * ($plan->cutMarks($run)?->length() ?? 0.0) * $run->cap;
+        $metres = $plan->cutMarks($run)?->length() ?? 0.0;
+        $watts = $strip->wattsPerMetre() * $metres * $run->cap;
 
         return new Figure(
             label: 'Supply asked for',
             value: $plan->limits->rating($watts),
             unit: 'W',
             decimals: 0,
-            formula: 'P / (1 - h)',
+            formula: 'w * L * c / (1 - h)',
             inputs: [
-                new Input('P', 'nominal load', $watts, 'W'),
-                new Input('h', 'headroom', $plan->limits->headroom, ''),
+                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', 'shelf.wattsPerMetre()'),
+                new Input('L', 'lit length, whole pieces', $metres, 'm', 'plan.cutMarks(run).length()'),
+                new Input('c', 'limit set in the controller', $run->cap, '', 'run.cap'),
+                new Input('h', 'headroom', $plan->limits->headroom, '', 'plan.limits.headroom'),
             ],
             assumption: $run->cap < 1 ? 'With the limit set.' : 'Everything at full.',
             source: 'common practice, no source',

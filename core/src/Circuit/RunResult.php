@@ -76,12 +76,34 @@ final readonly class RunResult
     public function fullestRail(): float
     {
         $most = 0.0;
-        $each = array_sum($this->nominal);
         foreach ($this->railAmps as $group => $amps) {
-            $most = max($most, abs($amps), abs($amps + ($this->light[$group] ?? 0.0) * $each));
+            $most = max($most, abs($amps), abs($amps + $this->groupAmps($group)));
         }
 
         return $most;
+    }
+
+    /** Amps that a group takes, all its channels together. */
+    public function groupAmps(int $group): float
+    {
+        $amps = 0.0;
+        foreach ($this->channelLight as $channel => $light) {
+            $amps += ($light[$group] ?? 0.0) * ($this->nominal[$channel] ?? 0.0);
+        }
+
+        return $amps;
+    }
+
+    /** Amps of a group at its label, of all channels that are commanded on. */
+    public function nominalAmps(): float
+    {
+        return array_sum($this->nominal);
+    }
+
+    /** Lit length. */
+    public function metres(): float
+    {
+        return count($this->light) * $this->pitch;
     }
 
     public function darkest(): float

@@ -16,27 +16,32 @@ use EmberDusk\Values\Input;
  */
 final readonly class SupplyLoad
 {
+    public float $nominalWatts;
+
+    /** @param  array<string, float>  $parts  watts on the labels, by run and by fitting */
     private function __construct(
         public string $id,
         public ?Supply $supply,
-        public float $nominalWatts,
+        public array $parts,
         private ?SupplyResult $flows,
-    ) {}
+    ) {
+        $this->nominalWatts = array_sum($parts);
+    }
 
     public static function of(Plan $plan, string $id, ?SupplyResult $flows = null): self
     {
-        $watts = 0.0;
-        foreach ($plan->runs as $run) {
-            $watts += self::zones($plan, $run)[$id] ?? 0.0;
+        $parts = [];
+        foreach ($plan->runs as $of => $run) {
+            $parts[$of] = self::zones($plan, $run)[$id] ?? 0.0;
         }
         foreach ($plan->fixtures as $of => $fitting) {
             $cable = $plan->cableTo($of);
             if ($cable !== null && $plan->root($cable->from) === $id) {
-                $watts += $fitting->count * ($plan->fixture($fitting->kit)->watts ?? 0.0);
+                $parts[$of] = $fitting->count * ($plan->fixture($fitting->kit)->watts ?? 0.0);
             }
         }
 
-        return new self($id, $plan->supply($id), $watts, $flows);
+        return new self($id, $plan->supply($id), array_filter($parts), $flows);
     }
 
     public function amps(): float
@@ -68,21 +73,30 @@ final readonly class SupplyLoad
                 unit: '%',
                 decimals: 0,
                 formula: '100 * I / Ir',
-                inputs: [new Input('I', 'amps that flow', $flows, 'A'), new Input('Ir', 'rated amps', $rated, 'A')],
+                inputs: [
+                    new Input('I', 'amps that flow', $flows, 'A', "solver.supplies.{$this->id}.amps"),
+                    new Input('Ir', 'rated amps', $rated, 'A', "shelf.{$this->id}.ratedAmps"),
+                ],
                 assumption: RunFigures::SOLVED,
             );
         }
+
+        $inputs = [];
+        foreach ($this->parts as $of => $watts) {
+            $inputs[] = new Input('P' . (count($inputs) + 1), "on the label of {$of}", $watts, 'W', "labels.{$of}");
+        }
+        $sum = implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0';
 
         return new Figure(
             label: $label,
             value: 100 * $this->share(),
             unit: '%',
             decimals: 0,
-            formula: '100 * P / (V * Ir)',
+            formula: "100 * ({$sum}) / (V * Ir)",
             inputs: [
-                new Input('P', 'on the labels of all that hangs on it', $this->nominalWatts, 'W'),
-                new Input('V', 'volts by its name', $this->supply->volts ?? 0.0, 'V'),
-                new Input('Ir', 'rated amps', $rated, 'A'),
+                ...$inputs,
+                new Input('V', 'volts by its name', $this->supply->volts ?? 0.0, 'V', "shelf.{$this->id}.volts"),
+                new Input('Ir', 'rated amps', $rated, 'A', "shelf.{$this->id}.ratedAmps"),
             ],
             assumption: 'Nominal: as labelled, before any drop, as far as limits that are set let it.',
             source: 'common practice, no source',

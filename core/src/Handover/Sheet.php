@@ -96,7 +96,7 @@ final readonly class Sheet
                             inputs: [new \EmberDusk\Values\Input('V', 'solved, all full', $result->supplyVolts, 'V')],
                         ),
                         RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
-                        RunFigures::darkest($result, $strip),
+                        RunFigures::darkest($result),
                         RunFigures::evenness($result),
                         RunFigures::drop($result),
                         RunFigures::heat($result),

@@ -13,13 +13,10 @@ use EmberDusk\Survey\Site\Battery;
  */
 final readonly class Bank
 {
-    private const LOWEST = 11.0;
+    /** Volts of a bank of 12 V when it is empty, at rest and on charge. */
+    public const TWELVE = ['lowest' => 11.0, 'nominal' => 12.6, 'charging' => 14.4];
 
-    private const NOMINAL = 12.6;
-
-    private const CHARGING = 14.4;
-
-    private const OF = 12.0;
+    public const OF = 12.0;
 
     /** Blocks from the minus end that give the wanted volts; null when none do. */
     public ?int $tap;
@@ -45,7 +42,7 @@ final readonly class Bank
     {
         $share = (($blocks ?? $this->battery->blocks) * $this->battery->blockVolts) / self::OF;
 
-        return [self::LOWEST * $share, self::NOMINAL * $share, self::CHARGING * $share];
+        return array_map(static fn(float $volts): float => $volts * $share, array_values(self::TWELVE));
     }
 
     /** Whether a converter takes the bank's volts at all times and makes those that are wanted. */

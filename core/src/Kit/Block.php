@@ -65,9 +65,9 @@ final readonly class Block implements Powers
             sourceOhms: max(0.001, ($this->ohms * $series) / $parallel),
             limitAmps: self::SHORT * $rated,
             overloadAmps: self::SHORT * $rated,
-            emf: (12.6 / 12) * $named,
-            lowest: (11.0 / 12) * $named,
-            charging: (14.4 / 12) * $named,
+            emf: (Bank::TWELVE['nominal'] / Bank::OF) * $named,
+            lowest: (Bank::TWELVE['lowest'] / Bank::OF) * $named,
+            charging: (Bank::TWELVE['charging'] / Bank::OF) * $named,
             ampHours: $this->ampHours * $parallel,
         );
     }

@@ -73,6 +73,7 @@ final readonly class Figure
                     'meaning' => $i->meaning,
                     'text' => self::significant($i->value),
                     'unit' => $i->unit,
+                    'path' => $i->path,
                 ],
                 $this->inputs,
             ),

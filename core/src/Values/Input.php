@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Values;
 
-/** One figure that goes into a formula: its symbol there, what it means, its value and unit. */
+/**
+ * One figure that goes into a formula: its symbol there, what it means, its value and unit, and where it was read: a path
+ * into the plan, the run, an entry of the shelf or what the solver found, such as “solver.feeds.f1.volts”.
+ */
 final readonly class Input
 {
     public function __construct(
@@ -12,5 +15,6 @@ final readonly class Input
         public string $meaning,
         public float $value,
         public string $unit,
+        public string $path = '',
     ) {}
 }

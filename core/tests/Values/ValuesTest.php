@@ -34,7 +34,7 @@ final class ValuesTest extends TestCase
         self::assertSame('0.65', $array['text']);
         self::assertSame(['0.63', '0.68'], $array['range']);
         self::assertSame(
-            ['symbol' => 'd', 'meaning' => 'darkest', 'text' => '0.5912346', 'unit' => 'of full'],
+            ['symbol' => 'd', 'meaning' => 'darkest', 'text' => '0.5912346', 'unit' => 'of full', 'path' => ''],
             $array['inputs'][0] ?? null,
         );
     }

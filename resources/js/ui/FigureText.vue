@@ -35,7 +35,10 @@ const PANEL =
                 <tbody>
                     <tr v-for="input in figure.inputs" :key="input.symbol" class="border-t border-rule2 align-top">
                         <th scope="row" class="pr-2 text-left font-semibold">{{ input.symbol }}</th>
-                        <td class="pr-2 font-words text-ink2">{{ input.meaning }}</td>
+                        <td class="pr-2 font-words text-ink2">
+                            {{ input.meaning
+                            }}<span v-if="input.path" class="block text-[11px] break-all">{{ input.path }}</span>
+                        </td>
                         <td class="whitespace-nowrap text-right">{{ input.text }} {{ input.unit }}</td>
                     </tr>
                 </tbody>

@@ -73,9 +73,9 @@ final readonly class BankFindings
         $bank = new Bank($battery);
         $blocks = $bank->tap ?? $battery->blocks;
         $figures = [];
-        foreach (array_combine(['Lowest', 'Nominal', 'Charging'], $bank->volts($blocks)) as $label => $volts) {
+        foreach (array_combine(array_keys(Bank::TWELVE), $bank->volts($blocks)) as $state => $volts) {
             $figures[] = new Figure(
-                label: $label,
+                label: ucfirst($state),
                 value: $volts,
                 unit: 'V',
                 decimals: 1,
@@ -87,8 +87,8 @@ final readonly class BankFindings
                         $blocks,
                         '',
                     ),
-                    new Input('b', 'one block by its name', $battery->blockVolts, 'V'),
-                    new Input('s', 'a 12 V bank then', (12 * $volts) / ($blocks * $battery->blockVolts), 'V'),
+                    new Input('b', 'one block by its name', $battery->blockVolts, 'V', 'notes: battery'),
+                    new Input('s', 'a 12 V bank then', Bank::TWELVE[$state], 'V', "the trade: a 12 V bank, {$state}"),
                 ],
                 assumption: 'Other banks in proportion to one of 12 V.',
                 source: 'common practice, no source',
