@@ -43,6 +43,7 @@
                 <th>Controller</th>
                 <td>{{ $run['controller'] ?? 'not chosen' }}</td></tr>
         </table>
+        @if ($run['cables'] !== [])
         <h3>Feeds and cables</h3>
         <table>
             <tr>
@@ -64,6 +65,7 @@
                     <td class="right">{{ $cable['volts'] }}</td></tr>
             @endforeach
         </table>
+        @endif
         @if ($run['figures'] !== [])
             <h3>Predicted, everything full</h3>
             <table>
@@ -75,9 +77,14 @@
                 @endforeach
             </table>
         @endif
+        @if ($run['reset'] !== null)
         <h3>To reset and join again</h3>
-        <div>{{ $run['reset'] ?? 'No controller chosen.' }}</div>
+        <div>{{ $run['reset'] }}</div>
+        @endif
     @endforeach
+    @if ($sheet['missing'] !== '')
+        <p class="small">{{ $sheet['missing'] }}</p>
+    @endif
     <h2>Join record{{ $sheet['joined'] === null ? '' : ', '.$sheet['joined'] }}</h2>
     <div class="small">
         {{ $sheet['hub'] === null ? 'No hub chosen.' : 'Hub: '.$sheet['hub'].'.' }}
@@ -94,7 +101,7 @@
     @endif
     <h2>Open when this was printed</h2>
     @if ($sheet['open'] === [])
-        <div>Nothing. Checked: volts, headroom, controller, cores and cables, drop, evenness, seam, joins.</div>
+        <div>Nothing.</div>
     @else
         <ul class="log">
             @foreach ($sheet['open'] as $title)
@@ -102,6 +109,18 @@
             @endforeach
         </ul>
     @endif
+    <h2>What was checked</h2>
+    @foreach ($sheet['checked'] as $group)
+        <h3>{{ $group['subject'] }}</h3>
+        <table>
+            @foreach ($group['rules'] as $rule)
+                <tr>
+                    <td>{{ $rule['says'] }}</td>
+                    <td class="small">{{ $rule['source'] }}</td>
+                    <td class="right">{{ $rule['found'] > 0 ? $rule['found'].' found' : ($rule['open'] > 0 ? $rule['open'].' open' : 'holds') }}</td></tr>
+            @endforeach
+        </table>
+    @endforeach
     <div class="caution">{{ $sheet['caution'] }}</div>
 </body>
 </html>

@@ -202,7 +202,7 @@ final class ScreensTest extends TestCase
                     plan: $plan,
                     results: self::work($plan)->results,
                     joinLog: ['0:01  C1 switched on'],
-                    open: ['K3 is not measured yet'],
+                    findings: Findings::of(self::work($plan)),
                     revision: 7,
                 );
             Responses::check($sheet, 'sheetPicture');
@@ -262,7 +262,7 @@ final class ScreensTest extends TestCase
         ]);
         $sheet = json_decode(
             Json::compact(
-                Sheet::of(plan: $plan, results: self::work($plan)->results, joinLog: [], open: [], revision: 12),
+                Sheet::of(plan: $plan, results: self::work($plan)->results, joinLog: [], findings: [], revision: 12),
             ),
             true,
         );

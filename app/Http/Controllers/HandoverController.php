@@ -13,7 +13,6 @@ use App\Time\Clock;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Joining\Words;
-use EmberDusk\Values\Finding;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
@@ -60,11 +59,17 @@ final readonly class HandoverController
         }
 
         $state = $this->loader->load($job, $plan);
-        $open = array_map(static fn(Finding $f): string => $f->title, Findings::of($state));
 
         return [
             'printed' => Clock::day(),
             'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i'),
-        ] + Sheet::of(plan: $plan, results: $state->results, joinLog: $log, open: $open, revision: $revision->number);
+        ] +
+            Sheet::of(
+                plan: $plan,
+                results: $state->results,
+                joinLog: $log,
+                findings: Findings::of($state),
+                revision: $revision->number,
+            );
     }
 }

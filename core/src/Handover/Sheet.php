@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
+use EmberDusk\Values\Finding;
+use EmberDusk\Checks\Checked;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
@@ -22,10 +24,10 @@ final readonly class Sheet
     /**
      * @param  array<string, RunResult|mixed>  $results  by run
      * @param  list<string>  $joinLog  the last join run in words, with its times
-     * @param  list<string>  $open  what was still wrong or undecided, worst first
+     * @param  list<Finding>  $findings  what was still wrong or undecided, worst first
      * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
-    public static function of(Plan $plan, array $results, array $joinLog, array $open, int $revision): array
+    public static function of(Plan $plan, array $results, array $joinLog, array $findings, int $revision): array
     {
         return [
             'job' => $plan->name,
@@ -38,13 +40,32 @@ final readonly class Sheet
                     $r,
                     ($results[$r->id] ?? null) instanceof RunResult ? $results[$r->id] : null,
                 ),
-                array_values($plan->runs),
+                array_values(array_filter($plan->runs, self::planned(...))),
             ),
+            'missing' => self::missing($plan),
             'hub' => $plan->hub(array_key_first($plan->hubs))?->name(),
             'join' => $joinLog,
-            'open' => $open,
+            'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
+            'checked' => Checked::of($plan, $findings),
             'caution' => self::CAUTION,
         ];
+    }
+
+    /** Whether anything of a run is chosen: what is not there has no tables. */
+    private static function planned(Run $run): bool
+    {
+        return $run->strip !== null || $run->supply !== null || $run->controller !== null;
+    }
+
+    /** In one line what is measured and not planned. */
+    private static function missing(Plan $plan): string
+    {
+        $names = array_map(
+            static fn(Run $r): string => "{$r->name()} ({$plan->places[$r->place]->name})",
+            array_filter($plan->runs, static fn(Run $r): bool => !self::planned($r)),
+        );
+
+        return $names === [] ? '' : 'Measured and without kit: ' . implode(', ', $names) . '.';
     }
 
     /** @return array<string, mixed> */

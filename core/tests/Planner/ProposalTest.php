@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Planner;
 
-use EmberDusk\Checks\Protection\LimitedPower;
 use EmberDusk\Costing\Bill;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
@@ -188,12 +187,6 @@ final class ProposalTest extends TestCase
             self::assertTrue(self::holds($made, $run), $run);
         }
         self::assertTrue($proposal->toArray(Demo::shelf())['stopped']);
-    }
-
-    /** NEC chapter 9 table 11(B), from memory: 5 A up to 20 V, 100 VA above. */
-    public function test_limited_power(): void
-    {
-        self::assertSame([5.0, 5.0, 100.0 / 24, 0.0], array_map(LimitedPower::amps(...), [5.0, 12.0, 24.0, 72.0]));
     }
 
     private static function holds(Plan $plan, string $run): bool

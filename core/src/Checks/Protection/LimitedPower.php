@@ -7,32 +7,51 @@ namespace EmberDusk\Checks\Protection;
 use EmberDusk\Kit\Supply;
 
 /**
- * Whether a supply's output lies inside the limited power of NEC chapter 9 table 11(B) (from memory): up to 20 V d.c. 5 A and
- * 5 x V volt-amperes, from 20 to 60 V 100 volt-amperes. It is told, never claimed as compliance.
+ * Whether a supply's output lies inside the limited power of NEC chapter 9 table 11(B) (from memory): on its nameplate up
+ * to 20 V d.c. 5 A and 5 x V volt-amperes, from 20 to 60 V 100 volt-amperes and 100 / V A; what it keeps up in overload,
+ * apart from that, 250 volt-amperes and 1000 / V A. It is told, never claimed as compliance.
  */
 final readonly class LimitedPower
 {
-    /** Amps that an output of so many volts may keep up; 0 above 60 V. */
-    public static function amps(float $volts): float
+    private const OVERLOAD_VA = 250.0;
+
+    /** Volt-amperes that may stand on the nameplate of an output of so many volts; 0 above 60 V. */
+    public static function plate(float $volts): float
     {
         return match (true) {
-            $volts <= 20.0 => 5.0,
-            $volts <= 60.0 => 100.0 / $volts,
+            $volts <= 20.0 => 5.0 * $volts,
+            $volts <= 60.0 => 100.0,
             default => 0.0,
         };
     }
 
+    /** Amps that an output of so many volts may keep up: of 250 VA and 1000 / V A the first is always the less. */
+    public static function overload(float $volts): float
+    {
+        return self::OVERLOAD_VA / $volts;
+    }
+
+    public static function inside(Supply $supply): bool
+    {
+        // Where the nameplate says volt-amperes they count; its amps are then rounded from them.
+        $plate = $supply->plateVa ?? $supply->ratedWatts();
+
+        return $plate <= self::plate($supply->volts) + 1e-9 &&
+            $supply->overloadAmps <= self::overload($supply->volts) + 1e-9;
+    }
+
     public static function words(Supply $supply): string
     {
-        $most = self::amps($supply->volts);
-        $inside = $supply->overloadAmps <= $most + 1e-9;
-
         return sprintf(
-            'Can keep up %.1f A; limited power ends at %.1f A for %g V (NEC chapter 9 table 11(B), from memory): %s. Local codes decide what follows from it.',
+            'On its plate %.0f VA of at most %.0f VA, keeps up %.1f A%s of at most %.1f A at %g V (NEC chapter 9 table 11(B), ' .
+                'from memory): %s limited power. Local codes decide what follows from it.',
+            $supply->plateVa ?? $supply->ratedWatts(),
+            self::plate($supply->volts),
             $supply->overloadAmps,
-            $most,
+            $supply->overloadStated ? '' : ' as is assumed',
+            self::overload($supply->volts),
             $supply->volts,
-            $inside ? 'inside' : 'outside',
+            self::inside($supply) ? 'inside' : 'outside',
         );
     }
 }

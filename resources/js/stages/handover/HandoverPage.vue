@@ -49,8 +49,8 @@ const shortcuts = [
                         <dd>{{ run.controller ?? 'not chosen' }}</dd>
                     </div>
                 </dl>
-                <h4 class="mt-3 font-semibold">Feeds and cables</h4>
-                <table class="mt-1 w-full text-left text-[13px]">
+                <h4 v-if="run.cables.length" class="mt-3 font-semibold">Feeds and cables</h4>
+                <table v-if="run.cables.length" class="mt-1 w-full text-left text-[13px]">
                     <thead class="text-ink2">
                         <tr class="border-b border-rule">
                             <th class="font-normal">Cable</th>
@@ -74,15 +74,18 @@ const shortcuts = [
                         </tr>
                     </tbody>
                 </table>
-                <h4 class="mt-3 font-semibold">Predicted, everything full</h4>
-                <ul class="mt-1 flex flex-wrap gap-x-6 gap-y-1">
+                <h4 v-if="run.figures.length" class="mt-3 font-semibold">Predicted, everything full</h4>
+                <ul v-if="run.figures.length" class="mt-1 flex flex-wrap gap-x-6 gap-y-1">
                     <li v-for="figure in run.figures" :key="figure.label">
                         <span class="text-[12px] text-ink2">{{ figure.label }}</span> <FigureText :figure="figure" />
                     </li>
                 </ul>
-                <h4 class="mt-3 font-semibold">To reset and join again</h4>
-                <p class="text-[13px]">{{ run.reset ?? 'No controller chosen.' }}</p>
+                <template v-if="run.reset">
+                    <h4 class="mt-3 font-semibold">To reset and join again</h4>
+                    <p class="text-[13px]">{{ run.reset }}</p>
+                </template>
             </section>
+            <p v-if="sheet.missing" class="mt-4 text-[13px] text-ink2">{{ sheet.missing }}</p>
             <section class="mt-4">
                 <h3 class="font-semibold">Join record{{ sheet.joined ? `, ${sheet.joined}` : '' }}</h3>
                 <p class="text-[13px] text-ink2">
@@ -96,12 +99,29 @@ const shortcuts = [
             </section>
             <section class="mt-4">
                 <h3 class="font-semibold">Open when this was printed</h3>
-                <p v-if="sheet.open.length === 0" class="text-[13px]">
-                    Nothing. Checked: volts, headroom, controller, cores and cables, drop, evenness, seam, joins.
-                </p>
+                <p v-if="sheet.open.length === 0" class="text-[13px]">Nothing.</p>
                 <ul class="list-disc pl-5 text-[13px]">
                     <li v-for="title in sheet.open" :key="title">{{ title }}</li>
                 </ul>
+            </section>
+            <section class="mt-4">
+                <h3 class="font-semibold">What was checked</h3>
+                <template v-for="group in sheet.checked" :key="group.subject">
+                    <h4 class="mt-2 text-[13px] font-semibold">{{ group.subject }}</h4>
+                    <ul class="text-[12px] leading-[17px]">
+                        <li
+                            v-for="rule in group.rules"
+                            :key="rule.says"
+                            class="flex gap-3 border-b border-rule2 py-0.5"
+                        >
+                            <span class="flex-1">{{ rule.says }}</span>
+                            <span class="w-56 text-ink2">{{ rule.source }}</span>
+                            <span class="w-16 text-right">{{
+                                rule.found ? `${rule.found} found` : rule.open ? `${rule.open} open` : 'holds'
+                            }}</span>
+                        </li>
+                    </ul>
+                </template>
             </section>
             <p class="mt-4 border-t border-rule pt-2 text-[12px] text-ink2">{{ sheet.caution }}</p>
         </article>

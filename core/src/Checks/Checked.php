@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
+
+/** What was checked, for the sheet that is handed over and the table of sources: the rules of the registry, by what they judge. */
+final readonly class Checked
+{
+    private const SUBJECTS = [
+        'run' => 'Runs',
+        'supply' => 'Supplies',
+        'controller' => 'Controllers',
+        'cable' => 'Cables',
+        'joint' => 'Joints',
+        'fixture' => 'Fixtures',
+        'module' => 'Dimming modules',
+        'scene' => 'Scenes',
+        'place' => 'Places',
+        'part' => 'Parts',
+        'step' => 'Plan of work',
+    ];
+
+    /**
+     * Rules about what the job has, with how often each still stops or warns, or is open.
+     *
+     * @param  list<Finding>  $findings
+     * @return list<array{subject: string, rules: list<array{says: string, source: string, found: int, open: int}>}>
+     */
+    public static function of(Plan $plan, array $findings): array
+    {
+        $checked = [];
+        foreach (self::SUBJECTS as $subject => $name) {
+            $rules = [];
+            foreach (self::has($plan, $subject) ? Registry::rules() : [] as $rule) {
+                if ($rule->subject === $subject) {
+                    $mine = array_filter($findings, static fn(Finding $f): bool => $f->code === $rule->code);
+                    $open = array_filter($mine, static fn(Finding $f): bool => $f->severity === Severity::Open);
+                    $rules[] = [
+                        'says' => $rule->says,
+                        'source' => $rule->source,
+                        'found' => count($mine) - count($open),
+                        'open' => count($open),
+                    ];
+                }
+            }
+            if ($rules !== []) {
+                $checked[] = ['subject' => $name, 'rules' => $rules];
+            }
+        }
+
+        return $checked;
+    }
+
+    /** The rules as rows of a table in Markdown: docs/sources.md holds it. */
+    public static function table(): string
+    {
+        $rows = ["| code | judges | rule | source |\n| --- | --- | --- | --- |\n"];
+        foreach (Registry::rules() as $rule) {
+            $rows[] = "| {$rule->code} | {$rule->subject} | {$rule->says} | {$rule->source} |\n";
+        }
+
+        return implode('', $rows);
+    }
+
+    private static function has(Plan $plan, string $subject): bool
+    {
+        return match ($subject) {
+            'run' => $plan->runs !== [],
+            'supply' => $plan->supplies !== [],
+            'controller' => $plan->controllers !== [],
+            'cable' => $plan->cables !== [],
+            'joint' => array_filter($plan->cables, static fn($c): bool => $c->joint !== null) !== [],
+            'fixture' => $plan->fixtures !== [],
+            'module' => $plan->modules !== [],
+            'scene' => $plan->scenes !== [],
+            default => true,
+        };
+    }
+}
