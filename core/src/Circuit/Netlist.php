@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Values\NoSolution;
+
 /** A network as SPICE text. Nodes inside a load are called x_…; every other one but 0 is in the solution too. */
 final readonly class Netlist
 {
@@ -31,11 +34,11 @@ final readonly class Netlist
             }
             foreach ($network->points as $point) {
                 array_push($lines, ...$point->load->netlist($point->name, $name($point->plus), $name($point->minus)));
-                $lines[] = sprintf('.nodeset V(%s)=%.12g', $name($point->plus), $network->guesses[$point->plus]);
             }
             foreach ($network->stretches as $stretch) {
                 self::stretch($stretch, $network, $lines, $models);
             }
+            array_push($lines, ...self::starts($network));
         }
 
         return implode("\n", [
@@ -45,6 +48,34 @@ final readonly class Netlist
             '.op',
             '.end',
         ]) . "\n";
+    }
+
+    /**
+     * Where a simulator begins to look at pads and fixtures: behind a supply in its limit what lies at its EMF is far from
+     * any answer. Where there is no answer, at the EMF all the same.
+     *
+     * @return list<string>
+     */
+    private static function starts(Network $network): array
+    {
+        try {
+            $solution = Newton::solve($network);
+            $volt = $solution->volt(...);
+        } catch (NoSolution) {
+            $volt = static fn(int $node): float => $network->guesses[$node];
+        }
+        $nodes = array_merge(
+            ...array_map(static fn(Stretch $s): array => [...$s->start, ...$s->end], $network->stretches),
+            ...array_map(static fn(Point $p): array => [$p->plus, $p->minus], $network->points),
+        );
+        $lines = [];
+        foreach (array_unique($nodes) as $node) {
+            if ($node !== 0) {
+                $lines[] = sprintf('.nodeset V(%s)=%.6g', $network->nodes[$node] ?? '', $volt($node));
+            }
+        }
+
+        return $lines;
     }
 
     /**

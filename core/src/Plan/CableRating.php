@@ -44,6 +44,15 @@ final readonly class CableRating
         );
     }
 
+    /** Amps of a cable that would be laid new in air of so many °C, or is a leg that lies there; 0 where the tables do not hold it. */
+    public static function laidIn(Cable $cable, float $air, ?string $leg = null): float
+    {
+        $fixed = $leg !== null || self::rigid($cable);
+        $amps = $fixed ? $cable->conductor->fixedAmps($leg ?? '') : $cable->conductor->capacity;
+
+        return round(($amps ?? 0.0) * (self::factor($air) ?? 0.0), 4);
+    }
+
     /** Amps; 0 where the tables do not hold it. */
     public static function amps(Plan $plan, LaidCable $laid): float
     {
@@ -64,9 +73,14 @@ final readonly class CableRating
 
     private static function fixed(Cable $cable, LaidCable $laid): bool
     {
-        return $laid->existing ||
-            ($cable->conductor->system === 'mm2' &&
-                ($cable->conductor->make !== 'flexible' || $cable->conductor->capacity === null));
+        return $laid->existing || self::rigid($cable);
+    }
+
+    /** Thick sizes and rigid cores count as fixed. */
+    private static function rigid(Cable $cable): bool
+    {
+        return $cable->conductor->system === 'mm2' &&
+            ($cable->conductor->make !== 'flexible' || $cable->conductor->capacity === null);
     }
 
     /** Of the warmest place that it leads to. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Costing\Bill;
-use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
 
 /** Runs that share a controller and its trunk; of pixels one run, straight on the supply. */
@@ -39,14 +38,12 @@ final readonly class Block
     }
 
     /** Amps of the thinnest cable in it. */
-    public function capacity(): float
+    public function capacity(Tables $tables): float
     {
-        $trunk = $this->trunk?->entry;
-
         return min([
             INF,
             ...array_map(static fn(FeedOption $f): float => $f->capacity, $this->feeds),
-            ...$trunk instanceof Cable ? [$trunk->conductor->capacity ?? 0.0] : [],
+            ...$this->trunk === null ? [] : [$tables->carries($this->trunk)],
         ]);
     }
 

@@ -57,7 +57,7 @@ final readonly class Drawn
         $then = Bill::of($made, Proposal::wired($made, $plan, ...$of));
         $now = Bill::of($plan, $runs);
         $alone = Excerpt::of($plan, $runs);
-        $judge = Judge::of($alone, array_values($alone->runs));
+        $judge = Judge::of($alone, array_values($alone->runs), true);
 
         return new self(
             plan: $plan,

@@ -33,8 +33,11 @@ final readonly class Judge
      */
     private function __construct(public array $broken, public float $evenness, public string $darkest) {}
 
-    /** @param  list<Run>  $runs  of one island */
-    public static function of(Plan $plan, array $runs): self
+    /**
+     * @param  list<Run>  $runs  of one island
+     * @param  bool  $whole  with a feed open too where something is broken already: all that is to be told, not only whether it holds
+     */
+    public static function of(Plan $plan, array $runs, bool $whole = false): self
     {
         $evenness = 1.0;
         $darkest = $runs[0]->id ?? '';
@@ -45,13 +48,13 @@ final readonly class Judge
                 $results += Engine::planned($plan, $island);
             }
             $broken = self::broken($plan, $results, Registry::circuit());
-            foreach ($broken === [] ? $islands : [] as $island) {
+            foreach ($broken === [] || $whole ? $islands : [] as $island) {
                 $states = States::all($plan, $island);
                 foreach ($states === [] ? [] : array_keys($island->parts + $island->fixtures) as $id) {
                     $results[$id] = $results[$id]->opened($states);
                 }
             }
-            $broken = $broken === [] ? self::broken($plan, $results, Registry::circuit()) : $broken;
+            $broken = $broken === [] || $whole ? self::broken($plan, $results, Registry::circuit()) : $broken;
         } catch (Refusal $t) {
             return new self([new Broken('drop', $t->getMessage(), self::FAR)], 0.0, $darkest);
         }
@@ -98,6 +101,7 @@ final readonly class Judge
                         $limit === '' ? Broken::OTHER : $limit,
                         "{$finding->title}. {$finding->detail}",
                         self::excess($finding),
+                        $finding->code,
                     );
                 }
             }

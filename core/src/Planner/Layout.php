@@ -100,7 +100,7 @@ final readonly class Layout
 
     private function block(Tables $tables, Block $block, bool $fused, ?float $trunk): BlockWires
     {
-        $fuse = $fused ? $this->fuse($tables, $block->capacity())?->entry->id() : null;
+        $fuse = $fused ? $this->fuse($tables, $block->capacity($tables))?->entry->id() : null;
         $runs = [];
         foreach ($block->feeds as $feed) {
             $own = $block->trunk === null && $feed->leg === null ? $fuse : null;
@@ -147,7 +147,7 @@ final readonly class Layout
     /** @return array{int, int} cost and joints of a block's fuses: one in the trunk, or one in each cable that leaves the supply */
     private function fuses(Tables $tables, Block $block): array
     {
-        $fuse = $this->fuse($tables, $block->capacity());
+        $fuse = $this->fuse($tables, $block->capacity($tables));
         if ($block->trunk !== null) {
             $count = 1;
         } else {

@@ -195,7 +195,7 @@ final class Search
                 }
                 [$amps, $drop] = [$amps + $hub->amps, max($drop, $hub->drop)];
             }
-            $fuse = $layout->fuse($this->tables, $block->capacity())?->entry;
+            $fuse = $layout->fuse($this->tables, $block->capacity($this->tables))?->entry;
             if ($block->trunk === null) {
                 continue;
             }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Plan\CableRating;
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Costing\Bill;
@@ -37,8 +39,12 @@ final class Tables
     /** @var array<string, array<string, list<int>>> */
     private array $patterns = [];
 
+    /** °C that the air reaches where these runs are. */
+    private readonly float $air;
+
     public function __construct(public readonly Plan $plan, string $place, public readonly ShelfSource $shelf)
     {
+        $this->air = TapeNotes::read($plan->places[$place]->notes ?? '')->site->air ?? 30.0;
         $this->routes = new Routes($plan, $place);
         $this->priced = new PricedShelf($plan, $shelf);
     }
@@ -128,6 +134,12 @@ final class Tables
             $this->priced->cables(2);
     }
 
+    /** Amps that a cable may carry here. */
+    public function carries(KitSnapshot $cable): float
+    {
+        return $cable->entry instanceof Cable ? CableRating::laidIn($cable->entry, $this->air) : 0.0;
+    }
+
     public function strip(Run $run): Strip
     {
         return $this->plan->strip($run->strip) ?? throw new \LogicException('Only runs with a strip are planned.');
@@ -202,12 +214,11 @@ final class Tables
             $each[] = $tail;
         }
         $joints = count($pads) * 2 * $cores + ($leg === null ? 0 : $cores);
-        $conductors = array_map(
-            static fn(KitSnapshot $f): float => $f->entry instanceof Cable
-                ? $f->entry->conductor->capacity ?? 0.0
-                : 0.0,
-            [...$each, ...$leg === null ? [] : [$leg]],
-        );
+        $conductors = array_map($this->carries(...), $each);
+        if ($leg !== null && $leg->entry instanceof Cable) {
+            $laid = ExistingLegs::laid($this->plan, $run, substr($pattern, strlen(self::LEG)));
+            $conductors[] = CableRating::laidIn($leg->entry, $this->air, $laid);
+        }
 
         return new FeedOption(
             run: $run->id,

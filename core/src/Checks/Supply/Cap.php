@@ -18,7 +18,7 @@ final readonly class Cap extends RunCheck
 {
     public function rules(): array
     {
-        return [new Rule('cap', 'controller', 'a limit that a supply counts on is set and checked', Rule::PRACTICE)];
+        return [new Rule('cap', 'run', 'a limit that a supply counts on is set and checked', Rule::PRACTICE)];
     }
 
     protected function run(JudgedRun $case): array
