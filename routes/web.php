@@ -65,6 +65,7 @@ Route::middleware('auth')->group(static function (): void {
             Route::get('export', [JobController::class, 'export'])->name('jobs.export');
             Route::get('netlist', [JobController::class, 'netlist'])->name('jobs.netlist');
             Route::get('state', [EditController::class, 'show'])->name('jobs.state');
+            Route::get('fixes', [EditController::class, 'fixes'])->name('jobs.fixes');
             Route::get('history', [EditController::class, 'history'])->name('jobs.history');
             Route::get('beside/{number}', [EditController::class, 'beside'])
                 ->where('number', '[0-9]{1,9}')

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
+use EmberDusk\Circuit\Engine;
+use App\Results\ResultStore;
 use App\Models\Crew;
 use App\Models\KitEntry;
 use App\Time\Clock;
@@ -21,6 +23,8 @@ final class Shelves implements ShelfSource
 
     /** @var array<string, list<KitSnapshot>> */
     private array $kinds = [];
+
+    private ?string $version = null;
 
     /** @param  array<string, array<array-key, mixed>>  $written  of a file, by id */
     private function __construct(private readonly ?Crew $crew, private readonly array $written) {}
@@ -84,20 +88,43 @@ final class Shelves implements ShelfSource
 
     public function ofKind(string $kind): array
     {
-        return $this->kinds[$kind] ??= array_map(
-            self::frozen(...),
+        return $this->kinds[$kind] ??=
             $this->crew === null
-                ? array_values(array_filter($this->written, static fn(array $w): bool => $w['kind'] === $kind))
-                : array_values(
-                    $this->crew
-                        ->kitEntries()
-                        ->where('kind', $kind)
-                        ->orderBy('id')
-                        ->get()
-                        ->map(static fn(KitEntry $e): array => $e->document)
-                        ->all(),
-                ),
+                ? array_map(
+                    self::frozen(...),
+                    array_values(array_filter($this->written, static fn(array $w): bool => $w['kind'] === $kind)),
+                )
+                : $this->kept($this->crew, $kind);
+    }
+
+    /**
+     * Reading entries anew at every edit takes longer than all checks: they are kept as read until the shelf changes.
+     *
+     * @return list<KitSnapshot>
+     */
+    private function kept(Crew $crew, string $kind): array
+    {
+        $store = app(ResultStore::class);
+        // The model may be older than the last change of the shelf.
+        $this->version ??= (string) DB::table('crews')->where('id', $crew->id)->value('shelf_version');
+        $key = implode('.', ['shelf', Engine::VERSION, $crew->id, $this->version, $kind]);
+        $kept = $store->get($key);
+        if (is_array($kept)) {
+            /** @var list<KitSnapshot> $kept */
+            return $kept;
+        }
+        $read = array_values(
+            $crew
+                ->kitEntries()
+                ->where('kind', $kind)
+                ->orderBy('id')
+                ->get()
+                ->map(static fn(KitEntry $e): KitSnapshot => self::frozen($e->document))
+                ->all(),
         );
+        $store->put($key, $read);
+
+        return $read;
     }
 
     /** @param  array<array-key, mixed>  $written */

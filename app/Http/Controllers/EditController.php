@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Results\SolvedFixes;
 use App\History\Revisions;
 use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\PreviewRequest;
@@ -54,6 +55,15 @@ final readonly class EditController
         return new JsonResponse([
             'desk' => Known::without(Screen::of($request->stage(), $state), $request->known()),
         ]);
+    }
+
+    /** Fixes that have to be solved first: asked for when the picture is there. */
+    public function fixes(Job $job, SolvedFixes $solved): JsonResponse
+    {
+        $revision = $job->newest();
+        $state = $this->loader->load($job, $revision->plan());
+
+        return new JsonResponse(['revision' => $revision->number, 'fixes' => $solved->of($job, $state)]);
     }
 
     /** An earlier state of the job, to be held beside the newest. */

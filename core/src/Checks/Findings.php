@@ -18,6 +18,21 @@ final readonly class Findings
     }
 
     /**
+     * The same with every fix that has to be solved.
+     *
+     * @return list<Finding>
+     */
+    public static function mended(JobState $state): array
+    {
+        $job = Judged::of($state);
+
+        return array_map(
+            static fn(Finding $f): Finding => $f->asks ? $f->mended(Registry::mend($job, $f)) : $f,
+            self::of($state),
+        );
+    }
+
+    /**
      * Those whose place is one of these runs, or a feed, a cable or a device of theirs.
      *
      * @param  list<string>  $runs  ids

@@ -31,6 +31,9 @@ final class Judged
     /** @var array<string, SupplyResult>|null */
     private ?array $supplies = null;
 
+    /** @var array<string, array<string, float>>|null watts by supply, by run */
+    private ?array $zones = null;
+
     /** @var array<string, ControllerResult>|null */
     private ?array $controllers = null;
 
@@ -62,6 +65,18 @@ final class Judged
     public function result(string $run): ?RunResult
     {
         return $this->state->result($run);
+    }
+
+    /** @return array<string, RunResult> by run, of those that are solved */
+    public function results(): array
+    {
+        $results = [];
+        foreach (array_keys($this->plan->runs) as $id) {
+            $result = $this->result($id);
+            $results += $result === null ? [] : [$id => $result];
+        }
+
+        return $results;
     }
 
     public function fitting(string $id): ?FixtureResult
@@ -107,7 +122,12 @@ final class Judged
             }
         }
 
-        return SupplyLoad::of($this->plan, $id, $this->supplies[$id] ?? null);
+        return SupplyLoad::of(
+            $this->plan,
+            $id,
+            $this->supplies[$id] ?? null,
+            $this->zones ??= SupplyLoad::parts($this->plan),
+        );
     }
 
     /** What a controller has to carry, whatever hangs on it. */

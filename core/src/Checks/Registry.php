@@ -42,6 +42,7 @@ use EmberDusk\Checks\Supply\SupplyVolts;
 use EmberDusk\Checks\Supply\Swing;
 use EmberDusk\Checks\Supply\TwoPositives;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
 
 /** All checks, and what they are made of; adding one is a class and a line here. */
 final readonly class Registry
@@ -110,6 +111,22 @@ final readonly class Registry
         }
 
         return Finding::worstFirst($findings);
+    }
+
+    /**
+     * A finding with the fixes that have to be solved, worked out.
+     *
+     * @return list<Fix>
+     */
+    public static function mend(Judged $job, Finding $finding): array
+    {
+        foreach (self::circuit() as $check) {
+            if ($check instanceof Mends && in_array($finding->code, array_column($check->rules(), 'code'), true)) {
+                return $check->mend($job, $finding);
+            }
+        }
+
+        return [];
     }
 
     /** @return array<string, Rule> by code */

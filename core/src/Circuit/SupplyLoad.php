@@ -28,20 +28,31 @@ final readonly class SupplyLoad
         $this->nominalWatts = array_sum($parts);
     }
 
-    public static function of(Plan $plan, string $id, ?SupplyResult $flows = null): self
+    /** @param  array<string, array<string, float>>|null  $parts  as {@see parts()} says, where that is known */
+    public static function of(Plan $plan, string $id, ?SupplyResult $flows = null, ?array $parts = null): self
+    {
+        return new self($id, $plan->supply($id), ($parts ?? self::parts($plan))[$id] ?? [], $flows);
+    }
+
+    /** @return array<string, array<string, float>> watts on the labels by supply, then by run and by fitting */
+    public static function parts(Plan $plan): array
     {
         $parts = [];
         foreach ($plan->runs as $of => $run) {
-            $parts[$of] = self::zones($plan, $run)[$id] ?? 0.0;
+            foreach (self::zones($plan, $run) as $supply => $watts) {
+                if ($watts > 0) {
+                    $parts[$supply][$of] = $watts;
+                }
+            }
         }
         foreach ($plan->fixtures as $of => $fitting) {
-            $cable = $plan->cableTo($of);
-            if ($cable !== null && $plan->root($cable->from) === $id) {
-                $parts[$of] = $fitting->count * ($plan->fixture($fitting->kit)->watts ?? 0.0);
+            $supply = $plan->root($plan->cableTo($of)->from ?? '');
+            if ($supply !== null) {
+                $parts[$supply][$of] = $fitting->count * ($plan->fixture($fitting->kit)->watts ?? 0.0);
             }
         }
 
-        return new self($id, $plan->supply($id), array_filter($parts), $flows);
+        return $parts;
     }
 
     public function amps(): float

@@ -7,7 +7,12 @@ namespace EmberDusk\Values;
 /** What is wrong or undecided: where, how much against which limit, on whose word, and what mends it. */
 final readonly class Finding
 {
-    /** @param  list<Fix>  $fixes */
+    use Copies;
+
+    /**
+     * @param  list<Fix>  $fixes
+     * @param  bool  $asks  whether there may be fixes that have to be solved first
+     */
     public function __construct(
         public string $code,
         public Severity $severity,
@@ -18,6 +23,7 @@ final readonly class Finding
         public ?float $limit = null,
         public string $source = '',
         public array $fixes = [],
+        public bool $asks = false,
     ) {}
 
     /**
@@ -33,6 +39,12 @@ final readonly class Finding
         return $findings;
     }
 
+    /** @param  list<Fix>  $fixes */
+    public function mended(array $fixes): self
+    {
+        return $this->withChanged(fixes: $fixes, asks: false);
+    }
+
     /** @return array<string, mixed> as in app/Screens/screen.json, $defs/finding */
     public function toArray(): array
     {
@@ -44,6 +56,7 @@ final readonly class Finding
             'stage' => $this->place->stage,
             'place' => $this->place->id,
             'source' => $this->source,
+            'asks' => $this->asks,
             'fixes' => array_map(
                 static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change->toArray()],
                 $this->fixes,

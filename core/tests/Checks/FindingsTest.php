@@ -94,7 +94,11 @@ final class FindingsTest extends TestCase
             'dull' => Circuits::lit($full, [1.0, 0.85]),
             'none' => new InvalidInput('No.'),
         ];
-        self::assertSame(['even'], array_keys(SceneFindings::settled($plan, $results)));
+        self::assertSame(
+            ['even', 'dull'],
+            array_keys(SceneFindings::settled($plan, $results)),
+            'what is dull is told at full',
+        );
     }
 
     public function test_every_entry_of_the_shelf_has_facts_to_choose_by(): void

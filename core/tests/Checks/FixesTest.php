@@ -309,6 +309,6 @@ final class FixesTest extends TestCase
             }
         }
 
-        return Findings::of(new JobState($plan, $results, Demo::shelf(), []));
+        return Findings::mended(new JobState($plan, $results, Demo::shelf(), []));
     }
 }

@@ -5,12 +5,13 @@ import {
     provide,
     ref,
     shallowRef,
+    watch,
     type ComputedRef,
     type InjectionKey,
     type Ref,
     type ShallowRef,
 } from 'vue';
-import type { Answer, Desk } from '@/types/generated/responses';
+import type { Answer, Desk, SolvedFixes } from '@/types/generated/responses';
 import { ask, Refusal, type Over, inWords } from './http';
 
 export type Payload = { kind: string; [field: string]: unknown };
@@ -160,6 +161,32 @@ export function provideScreen(first: Answer): ScreenStore {
         }
         looking = false;
     }
+
+    /** Fixes that have to be solved come after the picture; those of an earlier state are of no use any more. */
+    async function mend(): Promise<void> {
+        const { revision, desk } = answer.value;
+        if (!desk.findings?.some((f) => f.asks)) {
+            return;
+        }
+        const solved = await ask<SolvedFixes>('GET', url('fixes')).catch(() => null);
+        if (solved?.revision !== revision || answer.value.desk !== desk) {
+            return;
+        }
+        const findings = desk.findings.map((f) => ({
+            ...f,
+            asks: false,
+            fixes: f.asks
+                ? (solved.fixes.find((s) => s.code === f.code && s.place === f.place && s.title === f.title)?.fixes ??
+                  [])
+                : f.fixes,
+        }));
+        answer.value = { ...answer.value, desk: { ...desk, findings } };
+    }
+    watch(
+        () => answer.value.revision,
+        () => void mend(),
+        { immediate: true },
+    );
 
     const store: ScreenStore = {
         answer,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Light;
 
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Mends;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
@@ -22,7 +24,7 @@ use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
 /** Darkest over brightest: 0.90 and up even, to 0.80 visible to a careful eye, below visible (common practice, no source). */
-final readonly class Evenness extends RunCheck
+final readonly class Evenness extends RunCheck implements Mends
 {
     private const VISIBLE = 0.8;
 
@@ -87,9 +89,20 @@ final readonly class Evenness extends RunCheck
                 number: $even,
                 limit: $limit,
                 source: 'common practice, no source',
-                fixes: self::fixes($case),
+                asks: $case->shelf !== null,
             ),
         ];
+    }
+
+    public function mend(Judged $job, Finding $finding): array
+    {
+        foreach ($job->runs() as $case) {
+            if ($case->run->id === $finding->place->id) {
+                return self::fixes($case);
+            }
+        }
+
+        return [];
     }
 
     /** @return list<Fix> the first way of feeding that has been solved and holds the limit even with thin rails and low volts */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Light;
 
+use EmberDusk\Checks\Mends;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
@@ -23,7 +24,7 @@ use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
 /** Where ends of two runs of the same strip lie within a metre, more than 5 % between them is seen (common practice, no source). */
-final readonly class Meets implements Check
+final readonly class Meets implements Check, Mends
 {
     public function rules(): array
     {
@@ -39,22 +40,28 @@ final readonly class Meets implements Check
 
     public function check(Judged $job): array
     {
-        return self::of(
-            $job->plan,
-            array_filter(
-                array_map($job->result(...), array_combine(array_keys($job->plan->runs), array_keys($job->plan->runs))),
-            ),
-        );
+        return self::of($job->plan, $job->results(), $job->shelf !== null);
+    }
+
+    public function mend(Judged $job, Finding $finding): array
+    {
+        foreach (self::worst($job->plan, $job->results()) as [, [$dark, $bright]]) {
+            if ($dark->id === $finding->place->id && self::title($dark, $bright) === $finding->title) {
+                return self::fixes($job->plan, $dark, $bright);
+            }
+        }
+
+        return [];
     }
 
     /**
      * @param  array<string, RunResult>  $results  by run
      * @return list<Finding> the worst place of each two runs
      */
-    public static function of(Plan $plan, array $results): array
+    public static function of(Plan $plan, array $results, bool $asks = false): array
     {
         return array_map(
-            static fn(array $w): Finding => self::finding($plan, $w[0], ...$w[1]),
+            static fn(array $w): Finding => self::finding($plan, $asks, $w[0], ...$w[1]),
             self::worst($plan, $results),
         );
     }
@@ -69,21 +76,28 @@ final readonly class Meets implements Check
         foreach ($plan->runs as $id => $run) {
             $light = ($results[$id] ?? null)->light ?? [];
             foreach ($light === [] ? [] : self::ends($plan, $run) as $end => $point) {
-                $ends[] = [$run, $point, $light[$end === 'start' ? 0 : count($light) - 1]];
+                $ends["{$run->place} {$run->strip}"][] = [
+                    $run,
+                    $point,
+                    $light[$end === 'start' ? 0 : count($light) - 1],
+                ];
             }
         }
         $worst = [];
-        foreach ($ends as $n => [$a, $at, $one]) {
-            foreach (array_slice($ends, $n + 1) as [$b, $to, $two]) {
-                $apart = max($one, $two) > 0 ? abs($one - $two) / max($one, $two) : 0.0;
-                if (
-                    $a->id !== $b->id &&
-                    $a->place === $b->place &&
-                    $a->strip === $b->strip &&
-                    $at->to($to) <= Seam::NEAR &&
-                    $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam)
-                ) {
-                    $worst["{$a->id} {$b->id}"] = [$apart, $one < $two ? [$a, $b, $one, $two] : [$b, $a, $two, $one]];
+        foreach ($ends as $alike) {
+            foreach ($alike as $n => [$a, $at, $one]) {
+                foreach (array_slice($alike, $n + 1) as [$b, $to, $two]) {
+                    $apart = max($one, $two) > 0 ? abs($one - $two) / max($one, $two) : 0.0;
+                    if (
+                        $a->id !== $b->id &&
+                        $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam) &&
+                        $at->to($to) <= Seam::NEAR
+                    ) {
+                        $worst["{$a->id} {$b->id}"] = [
+                            $apart,
+                            $one < $two ? [$a, $b, $one, $two] : [$b, $a, $two, $one],
+                        ];
+                    }
                 }
             }
         }
@@ -91,12 +105,19 @@ final readonly class Meets implements Check
         return array_values($worst);
     }
 
-    private static function finding(Plan $plan, float $apart, Run $dark, Run $bright, float $less, float $more): Finding
-    {
+    private static function finding(
+        Plan $plan,
+        bool $asks,
+        float $apart,
+        Run $dark,
+        Run $bright,
+        float $less,
+        float $more,
+    ): Finding {
         return new Finding(
             code: 'seam-runs',
             severity: Severity::Watch,
-            title: "{$dark->name()} and {$bright->name()} differ where they meet",
+            title: self::title($dark, $bright),
             detail: sprintf(
                 '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Make what feeds them alike.',
                 $less,
@@ -108,8 +129,13 @@ final readonly class Meets implements Check
             number: $apart,
             limit: $plan->limits->seam,
             source: 'common practice, no source',
-            fixes: self::fixes($plan, $dark, $bright),
+            asks: $asks,
         );
+    }
+
+    private static function title(Run $dark, Run $bright): string
+    {
+        return "{$dark->name()} and {$bright->name()} differ where they meet";
     }
 
     /** @return list<Fix> feeding both ends of one of the two, where that was solved and mends it */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Scene;
 
+use EmberDusk\Circuit\ControllerLoad;
+use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Plan\CableRating;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
@@ -31,18 +34,44 @@ final readonly class SceneFindings implements Check
         return self::of($job->state);
     }
 
+    /** By how much more a single channel may take than beside others: what it takes is no more than its label. */
+    private const MORE = 1.12;
+
     /**
-     * Runs that no scene can make uneven, so that none need be solved for the slate: every channel is even at full.
+     * Runs of which no scene can say anything new, so that none need be solved for the slate: every channel is even at
+     * full, or the run is uneven at full and told so there; and nothing that carries it is near its limit.
      *
      * @param  array<string, mixed>  $full  results by run
      * @return array<string, mixed> those of them
      */
     public static function settled(Plan $plan, array $full): array
     {
+        $limit = $plan->limits->evenness;
+
         return array_filter(
             $full,
-            static fn(mixed $r): bool => $r instanceof RunResult && $r->leastEven() >= $plan->limits->evenness,
+            static fn(mixed $r): bool => $r instanceof RunResult &&
+                ($r->leastEven() >= $limit || $r->evenness() < $limit) &&
+                !self::near($plan, $r),
         );
+    }
+
+    /** Whether a channel that is alone could be too much for what carries it. */
+    private static function near(Plan $plan, RunResult $result): bool
+    {
+        foreach ($result->cables as $id => $cable) {
+            $laid = $plan->cables[$id] ?? null;
+            if ($laid !== null && self::MORE * $cable->openAmps > CableRating::amps($plan, $laid)) {
+                return true;
+            }
+        }
+        foreach ($result->controllers as $id => $flows) {
+            if (ControllerAmps::over(ControllerLoad::of($plan, $id, $flows)) > 1 / self::MORE) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Finding> */

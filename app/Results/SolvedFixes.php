@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Results;
+
+use App\Models\Job;
+use EmberDusk\Checks\Findings;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Registry;
+use EmberDusk\Circuit\Fingerprint;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Formats\Json;
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Document;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+
+/** What would mend findings whose fixes have to be solved first, kept by the fingerprint of the circuit that they are about. */
+final readonly class SolvedFixes
+{
+    public function __construct(private ResultStore $store) {}
+
+    /** @return list<array{code: string, place: string, title: string, fixes: list<array<string, mixed>>}> */
+    public function of(Job $job, JobState $state): array
+    {
+        $found = [];
+        foreach (Findings::of($state) as $finding) {
+            if ($finding->asks) {
+                $found[] = [
+                    'code' => $finding->code,
+                    'place' => $finding->place->id,
+                    'title' => $finding->title,
+                    'fixes' => $this->kept($job, $state, $finding),
+                ];
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<array<string, mixed>> as in app/Screens/screen.json, $defs/fix */
+    private function kept(Job $job, JobState $state, Finding $finding): array
+    {
+        $run = $state->plan->runs[$finding->place->id] ?? null;
+        $island = $run === null ? null : Island::of($state->plan, $run);
+        if ($island === null) {
+            return [];
+        }
+        $key =
+            'fixes.' .
+            hash(
+                'sha256',
+                Json::compact([
+                    Fingerprint::of($state->plan, $island),
+                    Document::write($state->plan)['limits'],
+                    $job->crew->shelf_version,
+                    $finding->code,
+                    $finding->title,
+                    $finding->number,
+                ]),
+            );
+        $kept = $this->store->get($key);
+        if (!is_array($kept) || !array_is_list($kept)) {
+            $kept = array_map(
+                static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change->toArray()],
+                Registry::mend(Judged::of($state), $finding),
+            );
+            $this->store->put($key, $kept);
+        }
+
+        return $kept;
+    }
+}
