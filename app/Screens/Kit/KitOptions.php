@@ -34,6 +34,7 @@ final readonly class KitOptions
      */
     public static function options(JobState $state, ?Run $run, string $kind, ?string $chosen): array
     {
+        $plan = $run === null ? $state->plan : self::alone($state->plan, $run);
         $ranked = [];
         foreach (
             [...$state->shelf->ofKind($kind), ...$kind === 'strip' ? $state->shelf->ofKind('pixels') : []]
@@ -52,7 +53,7 @@ final readonly class KitOptions
         $options = [];
         foreach (array_slice($ranked, 0, self::MOST) as [, , , , $snapshot, $gauge]) {
             $id = $snapshot->entry->id();
-            [$verdict, $severity] = $run === null ? [null, null] : self::said($state, $run, $snapshot);
+            [$verdict, $severity] = $run === null ? [null, null] : self::said($plan, $run, $snapshot);
             $options[] = [
                 'id' => $id,
                 'name' => $snapshot->entry->name(),
@@ -69,10 +70,10 @@ final readonly class KitOptions
     }
 
     /** @return array{string|null, string|null} what speaks against an entry here, or why it cannot be taken at all, and how much that matters */
-    private static function said(JobState $state, Run $run, KitSnapshot $snapshot): array
+    private static function said(Plan $plan, Run $run, KitSnapshot $snapshot): array
     {
         try {
-            $verdict = self::verdict($state, $run, $snapshot);
+            $verdict = self::verdict($plan, $run, $snapshot);
         } catch (Refusal $t) {
             return [$t->getMessage(), Severity::Open->value];
         }
@@ -81,19 +82,16 @@ final readonly class KitOptions
     }
 
     /** The worst that would be said of this entry in this run and is not said without it, before anything is solved. */
-    private static function verdict(JobState $state, Run $run, KitSnapshot $snapshot): ?Finding
+    private static function verdict(Plan $plan, Run $run, KitSnapshot $snapshot): ?Finding
     {
         $without = $snapshot->entry instanceof Strip ? $run->bare() : $run;
         $said = [];
-        foreach (
-            self::findings($state->plan->with(runs: [$run->id => $without] + $state->plan->runs), $run)
-            as $finding
-        ) {
+        foreach (self::findings($plan->with(runs: [$run->id => $without] + $plan->runs), $run) as $finding) {
             $said[$finding->code . $finding->title] = true;
         }
-        $now = self::slot($state->plan, $run, $snapshot->entry);
+        $now = self::slot($plan, $run, $snapshot->entry);
         $new = array_filter(
-            self::findings(ChooseKit::of($run->id, $snapshot)->apply($state->plan), $run),
+            self::findings(ChooseKit::of($run->id, $snapshot)->apply($plan), $run),
             static fn(Finding $f): bool => $now === $snapshot->entry->id() || !isset($said[$f->code . $f->title]),
         );
 
@@ -109,6 +107,20 @@ final readonly class KitOptions
             $entry instanceof Controller => $plan->controllers[(string) $run->controller]->kit ?? null,
             default => null,
         };
+    }
+
+    /** The run and those that share its supply or its controller: nothing else has a say in its kit. */
+    private static function alone(Plan $plan, Run $run): Plan
+    {
+        return $plan->with(
+            runs: array_filter(
+                $plan->runs,
+                static fn(Run $r): bool => $r->id === $run->id ||
+                    ($r->supply !== null && $r->supply === $run->supply) ||
+                    ($r->controller !== null && $r->controller === $run->controller) ||
+                    ($r->place === $run->place && $r->word === $run->word),
+            ),
+        );
     }
 
     /** @return list<Finding> of the run and its kit, worst first, but for what is only undecided */
