@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
+use EmberDusk\Checks\Slate;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Document;
@@ -41,6 +42,7 @@ final readonly class Screen
                 ) !== [],
             'stages' => Stages::lamps($state, $findings),
             'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
+            'slate' => array_map(static fn(Slate $s): array => $s->toArray(), Slate::of($findings)),
             'ledger' => array_map(static fn(Figure $f): array => $f->toArray(), $shown->ledger($state)),
             ...$pictures,
         ];

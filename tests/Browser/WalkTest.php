@@ -45,6 +45,7 @@ final class WalkTest extends BrowserTestCase
             ],
         );
         $this->see('cove 18.00 m');
+        $this->unfold('Kit');
         $this->see('Cove lacks a strip');
         $this->assertAccessible('survey');
         // Undo takes the last typing back, redo brings it again.
@@ -78,6 +79,7 @@ final class WalkTest extends BrowserTestCase
             $this->press((string) $key);
             $this->choose($name);
         }
+        $this->unfold('Wire');
         $this->see('Cove: visibly dull');
         $this->leaveField();
         $this->press('3');
@@ -146,19 +148,28 @@ final class WalkTest extends BrowserTestCase
         $this->assertAccessible('wire with a working open');
         $this->press(Key::ESCAPE);
         // Lengths that were reckoned are kept, from the find-and-do box.
-        for ($n = 0; $n < 5 && str_contains($this->text(), 'is not measured yet'); $n++) {
+        for ($n = 0; $n < 5 && str_contains($this->text(), 'not measured yet'); $n++) {
             $this->leaveField();
-            $open = substr_count($this->text(), 'is not measured yet');
+            $open = $this->openPoints();
             $this->press('/');
             $this->find('[role=dialog] input');
             $this->press('keep', Key::ENTER);
-            $this->eventually(
-                fn(): bool => substr_count($this->text(), 'is not measured yet') < $open,
-                'nothing was kept',
-            );
+            $this->eventually(fn(): bool => $this->openPoints() < $open, 'nothing was kept');
         }
         $this->leaveField();
         $this->press('7');
+    }
+
+    /** Opens what the slate has of another stage. */
+    private function unfold(string $stage): void
+    {
+        $this->click(fn() => $this->find("section[aria-labelledby=slate] details[data-stage='{$stage}'] summary"));
+    }
+
+    /** Points on the slate, of all stages. */
+    private function openPoints(): int
+    {
+        return preg_match('/(\d+) in all/', $this->text(), $found) === 1 ? (int) $found[1] : 0;
     }
 
     private function join(): void

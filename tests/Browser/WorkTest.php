@@ -82,7 +82,7 @@ final class WorkTest extends BrowserTestCase
         $this->see('Waits for 3 x 1.5 mm² flexible');
         $this->see('is on the way');
         $this->see('Meanwhile: ');
-        $this->working('[data-step="dry-cove"] [data-figure="Minutes"]', ['u * t * f + r', 'not timed yet']);
+        $this->working('[data-step="dry-cove"] [data-figure="Minutes"]', ['ceil(u * t / 5', 'not timed yet']);
         $this->click(fn() => $this->find('[data-step="isolate-lecture"] input[type=checkbox]'));
         $this->see('1of 19');
         $this->see('took');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
+use EmberDusk\Values\Severity;
+use EmberDusk\Values\Finding;
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Costing\OptionCost;
@@ -22,6 +24,9 @@ use EmberDusk\Values\Refusal;
 /** Works one option out: the shelf's kit for it, solved on the real run, priced, and held against the site. */
 final readonly class Card
 {
+    /** Codes of what an option asks to be set. */
+    private const TO_SET = ['setting', 'cap'];
+
     private const SOLVED = 'Solved at full light, nominal values; all parts of the run together.';
 
     public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
@@ -140,8 +145,20 @@ final readonly class Card
                 colour: $requirement->colour,
                 shelf: $shelf,
             ),
-            findings: $trial->findings,
+            findings: self::beforeBuying($trial),
             take: Together::payload(words: self::words($run, $requirement), changes: $trial->changes),
+        );
+    }
+
+    /** @return list<Finding> what stops or warns, and what is to be set before it works; lengths are measured once it is taken */
+    private static function beforeBuying(Trial $trial): array
+    {
+        return array_values(
+            array_filter(
+                $trial->findings,
+                static fn(Finding $f): bool => $f->severity !== Severity::Open ||
+                    in_array($f->code, self::TO_SET, true),
+            ),
         );
     }
 

@@ -13,12 +13,9 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\NoSolution;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Refusal;
-use EmberDusk\Values\Severity;
 
 /** The ready-made set: what its box says. Of its light along the run the box says nothing, so nothing is computed. */
 final readonly class SetCard
@@ -53,7 +50,11 @@ final readonly class SetCard
 
         return new OptionCard(
             requirement: $requirement,
-            kit: [$best->entry->name()],
+            kit: [
+                $best->entry->name(),
+                'Fed at one end only: its box does not say how bright the far end is' .
+                ($f->has('extends') && $f->flag('extends') ? '' : '. It cannot be made longer'),
+            ],
             figures: [
                 'load' => new Figure(
                     label: 'Load',
@@ -111,17 +112,7 @@ final readonly class SetCard
                 colour: $requirement->colour,
                 shelf: $shelf,
             ),
-            findings: [
-                new Finding(
-                    code: 'set',
-                    severity: Severity::Watch,
-                    title: 'Fed at one end only',
-                    detail: 'Its box does not say how bright the far end is, and a set cannot be fed in the middle.' .
-                        ($f->has('extends') && $f->flag('extends') ? '' : ' It cannot be made longer.'),
-                    place: new Place('kit', $run->id),
-                    source: 'common practice, no source',
-                ),
-            ],
+            findings: [],
         );
     }
 }

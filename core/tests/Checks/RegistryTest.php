@@ -49,6 +49,29 @@ final class RegistryTest extends TestCase
         self::assertSame($rules, $cases);
     }
 
+    /** Nobody but a check makes a finding. */
+    public function test_findings_are_made_in_checks_only(): void
+    {
+        $root = dirname(__DIR__, 3);
+        $made = [];
+        foreach (['core/src', 'app'] as $room) {
+            foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$root}/{$room}")) as $file) {
+                $path = substr((string) $file, strlen($root) + 1);
+                if (
+                    str_ends_with($path, '.php') &&
+                    str_contains((string) file_get_contents((string) $file), 'new Finding(')
+                ) {
+                    $made[] = $path;
+                }
+            }
+        }
+        self::assertNotSame([], $made);
+        self::assertSame(
+            [],
+            array_values(array_filter($made, static fn(string $p): bool => !str_starts_with($p, 'core/src/Checks/'))),
+        );
+    }
+
     /** What a check finds stands among its rules, and no code stands in two checks. */
     public function test_a_check_finds_what_its_rules_say(): void
     {

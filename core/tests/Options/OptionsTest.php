@@ -184,8 +184,8 @@ final class OptionsTest extends TestCase
             ['colour' => 'rgb', 'source' => 'set'],
         );
         self::assertSame(
-            [['Ready-made set 20 m, tunable white, remote'], null, null],
-            [$set['kit'], $set['darkest'], $set['take']],
+            ['Ready-made set 20 m, tunable white, remote', null, null],
+            [$set['kit'][0], $set['darkest'], $set['take']],
         );
         self::assertEqualsWithDelta((96 * 18) / 20, $set['load']['value'], 1e-9);
         self::assertStringContainsString('Sets cannot be joined', (string) $short['refused']);

@@ -52,6 +52,10 @@ useKeys(() => [...props.shortcuts, ...frameKeys.value]);
 
 const doable = computed<Doable[]>(() => [
     ...props.things,
+    ...desk.value.slate.flatMap((line) => {
+        const { fix } = line;
+        return fix ? [{ what: fix.label, where: line.title, act: () => void change(fix.change as Payload) }] : [];
+    }),
     ...desk.value.findings.flatMap((f) =>
         f.fixes.map((fix) => ({ what: fix.label, where: f.title, act: () => void change(fix.change as Payload) })),
     ),

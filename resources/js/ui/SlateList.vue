@@ -1,59 +1,65 @@
 <script setup lang="ts">
-import { Link } from '@inertiajs/vue3';
-import { useScreen, type Payload } from '@/lib/screen';
-import type { Finding, Fix } from '@/types/generated/responses';
+import { computed } from 'vue';
+import { useScreen } from '@/lib/screen';
+import type { SlateLine } from '@/types/generated/responses';
 import SeverityMark from './SeverityMark.vue';
+import SlateEntry from './SlateEntry.vue';
 
-const { desk, answer, change } = useScreen();
+/** What is wrong or undecided: this stage's lines, worst first; those of the others folded, a line a stage. */
+const { desk } = useScreen();
 const emit = defineEmits<{ go: [place: string] }>();
-
-function mend(fix: Fix): void {
-    void change(fix.change as Payload);
-}
-
-function here(finding: Finding): boolean {
-    return finding.stage === desk.value.stage;
-}
+const here = computed(() => desk.value.slate.filter((line) => line.stage === desk.value.stage));
+const elsewhere = computed(() =>
+    desk.value.stages
+        .map((stage) => ({ stage, lines: desk.value.slate.filter((line) => line.stage === stage.id) }))
+        .filter(({ stage, lines }) => stage.id !== desk.value.stage && lines.length > 0),
+);
+const SEVERITIES = ['stop', 'watch', 'open'] as const;
+const points = (lines: SlateLine[]) => lines.reduce((sum, line) => sum + line.at.length, 0);
+const counts = (lines: SlateLine[]) =>
+    SEVERITIES.map((severity) => ({
+        severity,
+        count: points(lines.filter((line) => line.severity === severity)),
+    })).filter(({ count }) => count > 0);
 </script>
 
 <template>
     <section aria-labelledby="slate" class="flex min-h-0 flex-col">
         <h2 id="slate" class="flex justify-between border-b border-rule pb-1 font-semibold">
-            Slate <span class="fig font-normal text-ink2">{{ desk.findings.length }} open</span>
+            Slate
+            <span class="fig font-normal text-ink2">{{ points(here) }} here, {{ desk.findings.length }} in all</span>
         </h2>
         <p v-if="desk.findings.length === 0" class="mt-3 text-ink2">Nothing is wrong or undecided.</p>
-        <ol class="min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
-            <li v-for="(finding, n) in desk.findings" :key="n" class="flex gap-3 border-b border-rule2 py-3">
-                <SeverityMark :severity="finding.severity" class="mt-0.5" />
-                <div class="min-w-0">
-                    <component
-                        :is="here(finding) ? 'button' : Link"
-                        :href="here(finding) ? undefined : `/jobs/${answer.job}/${finding.stage}`"
-                        type="button"
-                        class="text-left font-semibold hover:underline"
-                        @click="here(finding) && emit('go', finding.place)"
-                    >
-                        {{ finding.title }}
-                    </component>
-                    <p class="text-[13px] leading-[18px] text-ink2">{{ finding.detail }}</p>
-                    <p v-if="finding.fixes.length" class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-                        <button
-                            v-for="fix in finding.fixes"
-                            :key="fix.label"
-                            type="button"
-                            class="act"
-                            @click="mend(fix)"
+        <div class="min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
+            <p v-if="here.length === 0 && desk.findings.length > 0" class="border-b border-rule2 py-3 text-ink2">
+                Nothing at this stage.
+            </p>
+            <ol>
+                <SlateEntry v-for="line in here" :key="line.title" :line="line" @go="emit('go', $event)" />
+            </ol>
+            <details
+                v-for="{ stage, lines } in elsewhere"
+                :key="stage.id"
+                :data-stage="stage.name"
+                class="group border-b border-rule2 py-2"
+            >
+                <summary class="flex cursor-pointer items-center gap-2 font-semibold">
+                    <span aria-hidden="true" class="text-[11px] group-open:rotate-90">▶</span>
+                    {{ stage.name }}
+                    <span class="ml-auto flex items-center gap-3">
+                        <span
+                            v-for="{ severity, count } in counts(lines)"
+                            :key="severity"
+                            class="flex items-center gap-1 font-normal"
                         >
-                            {{ fix.label }}
-                        </button>
-                    </p>
-                    <p v-else-if="!here(finding)" class="mt-1">
-                        <Link :href="`/jobs/${answer.job}/${finding.stage}`" class="act">{{
-                            finding.stage === 'join' ? 'Join it' : 'Go there'
-                        }}</Link>
-                    </p>
-                </div>
-            </li>
-        </ol>
+                            <SeverityMark :severity="severity" /><span class="fig">{{ count }}</span>
+                        </span>
+                    </span>
+                </summary>
+                <ol class="pl-2">
+                    <SlateEntry v-for="line in lines" :key="line.title" :line="line" @go="emit('go', $event)" />
+                </ol>
+            </details>
+        </div>
     </section>
 </template>

@@ -17,7 +17,10 @@ const WORDS: [string, string][] = [
     ],
     ['up 0.85 rail', 'the run climbs; down likewise'],
     ['close', 'the walls are back at the start'],
-    ['floor 1 · high 2.70 · damp', 'the floor, the height, damp or dry: a line each'],
+    [
+        'floor 1 · high 2.70 · damp · air 45',
+        'the floor, the height, damp or dry, how warm the air gets (°C): a line each',
+    ],
     [
         'outlet P1 dais at 1.20, circuit C2',
         'power 1.20 m along the wall before; spur likewise; key: live with the key only',

@@ -16,7 +16,8 @@ use EmberDusk\Values\Refusal;
 /** Several changes as one action and one line of the history. */
 final readonly class Together implements Change
 {
-    private const MOST = 60;
+    /** Changes that go together. */
+    public const MOST = 60;
 
     /** @param  list<Change>  $changes */
     private function __construct(private string $words, private array $changes) {}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks;
+
+use EmberDusk\Plan\Changes\Job\Together;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+
+/** Findings as lines: what has one cause is one line with its places, and one fix for all where it is the same. */
+final readonly class Slate
+{
+    /** What several findings of a code are called together. */
+    private const MANY = [
+        'slip' => '%d lines of notes cannot be read',
+        'run-lost' => '%d runs are no longer in the notes',
+        'no-notes' => '%d places are not measured yet',
+        'damp' => 'Are %d places dry or damp?',
+        'mounting' => 'How are %d runs mounted?',
+        'damp-run' => '%d runs are bare where it is damp',
+        'untraced' => 'In %d places legs are not traced',
+        'no-power' => 'Where is power in %d places?',
+        'lacking' => '%d runs lack kit',
+        'cores' => '%d cables have too few cores',
+        'channels' => '%d controllers have too few channels',
+        'supply-volts' => '%d runs have a supply of other volts',
+        'controller-kind' => '%d runs of pixels have a controller that switches channels',
+        'input-range' => '%d controllers do not take their supply’s volts',
+        'controller-amps' => '%d controllers carry more than they may',
+        'headroom' => '%d supplies have too little to spare',
+        'cap' => '%d limits are to be set and checked',
+        'unsolved' => '%d circuits have no solution',
+        'evenness' => '%d runs are not as even as they should be',
+        'seam' => '%d runs differ where their ends meet',
+        'seam-runs' => 'In %d places runs differ where they meet',
+        'colour-shift' => '%d runs change their colour along the way',
+        'drop' => 'Too much is lost before %d runs',
+        'cable-amps' => '%d cables carry more than they may',
+        'cable-protection' => '%d cables are not protected',
+        'fuse-large' => '%d cables have too large a fuse',
+        'fuse-small' => '%d fuses blow in use',
+        'tap-fuse' => '%d cables leave a battery without a fuse',
+        'laying' => 'How are %d cables laid?',
+        'joint-amps' => '%d joints carry more than they may',
+        'rail-amps' => '%d runs take more into one end than their rails carry',
+        'setting' => '%d controllers are to be set',
+        'unsealed' => '%d open strips lie where water comes to them',
+        'hot-bare' => '%d strong strips lie bare',
+        'reckoned' => '%d cables are not measured yet',
+        'lamp-loose' => 'Fixtures of %d kinds hang on nothing',
+        'not-joined' => '%d controllers are not joined yet',
+        'part-late' => '%d parts should be here',
+        'currency' => '%d prices are in another currency',
+        'scene-evenness' => '%d runs are uneven in a scene',
+        'too-long' => '%d pieces are longer than what is sold',
+        'profile-heat' => '%d runs make more heat than their profile takes',
+    ];
+
+    /** What one press does to all of them, where the first fix of each is of one kind. */
+    private const ALL = [
+        'reckoned' => 'Keep all lengths',
+        'cap' => 'All are set and checked',
+        'setting' => 'All are set so',
+        'cable-amps' => 'Mend all',
+        'cable-protection' => 'Mend all',
+        'fuse-large' => 'Mend all',
+        'fuse-small' => 'Mend all',
+        'tap-fuse' => 'Fuse all',
+    ];
+
+    /** @param  list<int>  $at  which of the findings it tells */
+    private function __construct(public Finding $first, public string $title, public array $at, public ?Fix $fix) {}
+
+    /**
+     * @param  list<Finding>  $findings  worst first
+     * @return list<self> worst first
+     */
+    public static function of(array $findings): array
+    {
+        $alike = [];
+        foreach ($findings as $n => $finding) {
+            $alike["{$finding->severity->rank()} {$finding->code} {$finding->place->stage}"][$n] = $finding;
+        }
+
+        return array_values(array_map(self::line(...), $alike));
+    }
+
+    /** @return array<string, mixed> as in app/Screens/screen.json, $defs/slateLine */
+    public function toArray(): array
+    {
+        return [
+            'severity' => $this->first->severity->value,
+            'stage' => $this->first->place->stage,
+            'title' => $this->title,
+            'at' => $this->at,
+            'fix' =>
+                $this->fix === null ? null : ['label' => $this->fix->label, 'change' => $this->fix->change->toArray()],
+        ];
+    }
+
+    /** @param  non-empty-array<int, Finding>  $alike */
+    private static function line(array $alike): self
+    {
+        $first = $alike[array_key_first($alike)];
+        $count = count($alike);
+        if ($count === 1) {
+            return new self($first, $first->title, array_keys($alike), null);
+        }
+        $many = self::MANY[$first->code] ?? null;
+
+        return new self(
+            $first,
+            $many === null ? "{$first->title}, and " . ($count - 1) . ' more like it' : sprintf($many, $count),
+            array_keys($alike),
+            self::forAll($first->code, array_values($alike)),
+        );
+    }
+
+    /** @param  list<Finding>  $alike */
+    private static function forAll(string $code, array $alike): ?Fix
+    {
+        $label = self::ALL[$code] ?? null;
+        if ($label === null || count($alike) > Together::MOST) {
+            return null;
+        }
+        $changes = [];
+        foreach ($alike as $finding) {
+            if ($finding->fixes === []) {
+                return null;
+            }
+            $changes[] = $finding->fixes[0]->change;
+        }
+
+        return new Fix($label, Together::payload(sprintf('%s: %d', $label, count($alike)), $changes));
+    }
+}

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3';
+import { computed } from 'vue';
+import { useScreen, type Payload } from '@/lib/screen';
+import type { Fix, SlateLine } from '@/types/generated/responses';
+import SeverityMark from './SeverityMark.vue';
+
+/** One line of the slate: one point with its fixes, or several of one cause, each of which goes to its place. */
+const props = defineProps<{ line: SlateLine }>();
+const { desk, answer, change } = useScreen();
+const emit = defineEmits<{ go: [place: string] }>();
+const findings = computed(() => props.line.at.flatMap((n) => desk.value.findings[n] ?? []));
+const only = computed(() => (findings.value.length === 1 ? findings.value[0] : undefined));
+const here = computed(() => props.line.stage === desk.value.stage);
+const stage = computed(() => `/jobs/${answer.value.job}/${props.line.stage}`);
+const mend = (fix: Fix) => void change(fix.change as Payload);
+</script>
+
+<template>
+    <li class="flex gap-3 border-b border-rule2 py-3 last:border-b-0">
+        <SeverityMark :severity="line.severity" class="mt-0.5" />
+        <div class="min-w-0 flex-1">
+            <template v-if="only">
+                <component
+                    :is="here ? 'button' : Link"
+                    :href="here ? undefined : stage"
+                    type="button"
+                    class="text-left font-semibold hover:underline"
+                    @click="here && emit('go', only.place)"
+                >
+                    {{ only.title }}
+                </component>
+                <p class="text-[13px] leading-[18px] text-ink2">{{ only.detail }}</p>
+                <p v-if="only.fixes.length" class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+                    <button v-for="fix in only.fixes" :key="fix.label" type="button" class="act" @click="mend(fix)">
+                        {{ fix.label }}
+                    </button>
+                </p>
+                <p v-else-if="only.asks" class="mt-1 text-[13px] text-ink2">Working out what mends it …</p>
+                <p v-else-if="!here" class="mt-1">
+                    <Link :href="stage" class="act">{{ line.stage === 'join' ? 'Join it' : 'Go there' }}</Link>
+                </p>
+            </template>
+            <details v-else>
+                <summary class="cursor-pointer font-semibold">{{ line.title }}</summary>
+                <ul class="mt-1">
+                    <li v-for="(finding, n) in findings" :key="n" class="border-t border-rule2 py-1.5 text-[13px]">
+                        <component
+                            :is="here ? 'button' : Link"
+                            :href="here ? undefined : stage"
+                            type="button"
+                            class="text-left hover:underline"
+                            @click="here && emit('go', finding.place)"
+                        >
+                            {{ finding.title }}
+                        </component>
+                        <p class="leading-[17px] text-ink2">{{ finding.detail }}</p>
+                        <p v-if="finding.fixes.length" class="flex flex-wrap gap-x-4 gap-y-1">
+                            <button
+                                v-for="fix in finding.fixes"
+                                :key="fix.label"
+                                type="button"
+                                class="act"
+                                @click="mend(fix)"
+                            >
+                                {{ fix.label }}
+                            </button>
+                        </p>
+                    </li>
+                </ul>
+            </details>
+            <p v-if="line.fix" class="mt-1">
+                <button type="button" class="act" @click="mend(line.fix)">{{ line.fix.label }}</button>
+            </p>
+        </div>
+    </li>
+</template>
