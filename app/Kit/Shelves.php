@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use EmberDusk\Circuit\Engine;
-use App\Results\ResultStore;
 use App\Models\Crew;
 use App\Models\KitEntry;
+use App\Results\ResultStore;
 use App\Time\Clock;
+use EmberDusk\Circuit\Engine;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Shelf;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
-use EmberDusk\Checks\Slate;
 use EmberDusk\Checks\Findings;
+use EmberDusk\Checks\Slate;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Document;
 use EmberDusk\Values\Figure;

@@ -325,4 +325,28 @@ final class EditTest extends TestCase
         self::assertCount(count($all['runs']), $undone['desk']['wire']['runs']);
         $this->postJson("{$url}/preview", ['known' => str_repeat('a', 20_001)] + $body)->assertStatus(422);
     }
+
+    /** The picture does not wait for fixes that have to be solved: they are asked for behind it. */
+    public function test_fixes_that_have_to_be_solved_come_behind_the_picture(): void
+    {
+        $desk = $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=wire"))['desk'];
+        $dull = array_values(
+            array_filter($desk['findings'], static fn(array $f): bool => $f['code'] === 'evenness'),
+        )[0];
+        self::assertSame([true, []], [$dull['asks'], $dull['fixes']]);
+        $solved = $this->getJson("/jobs/{$this->job->id}/fixes")
+            ->assertOk()
+            ->json();
+        self::assertSame(1, $solved['revision']);
+        self::assertSame(
+            ['evenness', 'cove', $dull['title']],
+            [$solved['fixes'][0]['code'], $solved['fixes'][0]['place'], $solved['fixes'][0]['title']],
+        );
+        $change = $solved['fixes'][0]['fixes'][0]['change'];
+        $after = $this->answer($this->change($change, 1))['desk'];
+        self::assertNotContains(
+            'stop evenness',
+            array_map(static fn(array $f): string => "{$f['severity']} {$f['code']}", $after['findings']),
+        );
+    }
 }

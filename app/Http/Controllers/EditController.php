@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Results\SolvedFixes;
 use App\History\Revisions;
 use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\PreviewRequest;
@@ -15,6 +14,7 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Models\User;
 use App\Results\JobLoader;
+use App\Results\SolvedFixes;
 use App\Screens\Known;
 use App\Screens\Screen;
 use Illuminate\Container\Attributes\CurrentUser;

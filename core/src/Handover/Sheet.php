@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
-use EmberDusk\Values\Finding;
 use EmberDusk\Checks\Checked;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunFigures;
@@ -13,6 +12,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
 
 /** The sheet that is left with the client: what was laid, what it should read, what it is called, how to recover it. */
 final readonly class Sheet

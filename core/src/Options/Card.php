@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
-use EmberDusk\Values\Severity;
-use EmberDusk\Values\Finding;
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Costing\OptionCost;
@@ -18,8 +16,10 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\Refusal;
+use EmberDusk\Values\Severity;
 
 /** Works one option out: the shelf's kit for it, solved on the real run, priced, and held against the site. */
 final readonly class Card

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Plan\CableRating;
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Costing\Bill;
@@ -15,10 +13,12 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
 
 /** Everything that can be chosen for the runs of one place, with its price in hundredths of the smallest coin. What has no price is not proposed. */
 final class Tables

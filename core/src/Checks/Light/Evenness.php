@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Light;
 
 use EmberDusk\Checks\Judged;
-use EmberDusk\Checks\Mends;
 use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\Mends;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\Engine;

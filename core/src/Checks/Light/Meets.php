@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Light;
 
-use EmberDusk\Checks\Mends;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Mends;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Scene;
 
-use EmberDusk\Circuit\ControllerLoad;
-use EmberDusk\Checks\Controller\ControllerAmps;
-use EmberDusk\Plan\CableRating;
 use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
+use EmberDusk\Circuit\ControllerLoad;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;

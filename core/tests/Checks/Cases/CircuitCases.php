@@ -250,9 +250,9 @@ final readonly class CircuitCases
             'no-mains',
             static fn(): array => [
                 $mains($bank),
-                $mains("start
+                $mains('start
 2 r1
-dry"),
+dry'),
             ],
         ];
         yield 'touch where it is damp' => ['touch', static fn(): array => [$damp(30.2), $damp(30.0)]];
@@ -378,11 +378,11 @@ dry"),
         yield 'seam-runs' => ['seam-runs', static fn(): array => [$two(0.948), $two(0.953)]];
         $far = static fn(float $far): JobState => self::meeting(
             $far,
-            "start
+            'start
 2 r1
 1.5
 2 r2
-dry",
+dry',
         )->state(true);
         yield 'seam-runs by a metre' => ['seam-runs', static fn(): array => [$two(0.9), $far(0.9)]];
         yield 'colour-shift' => [
