@@ -17,7 +17,7 @@ use EmberDusk\Values\Refusal;
 final readonly class Together implements Change
 {
     /** Changes that go together. */
-    public const MOST = 60;
+    public const MOST = 500;
 
     /** @param  list<Change>  $changes */
     private function __construct(private string $words, private array $changes) {}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Planner;
+
+use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Checks\Findings;
+use EmberDusk\Checks\Supply\Headroom;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\SupplyLoad;
+use EmberDusk\Job\JobState;
+use EmberDusk\Planner\Planner;
+use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\SeededJobs;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Refusal;
+use EmberDusk\Values\Severity;
+use PHPUnit\Framework\TestCase;
+
+/** The planner and the checks: what is proposed no check stops, and no early form refuses what a check allows. */
+final class ChecksTest extends TestCase
+{
+    public function test_what_is_proposed_no_check_stops(): void
+    {
+        $taken = 0;
+        foreach (PlannerJobs::all(7) as $n => [$plan, $runs, $shelf]) {
+            if ($n >= 20) {
+                break;
+            }
+            $proposal = Planner::of($plan, $runs, $shelf);
+            if (!$proposal->whole()) {
+                continue;
+            }
+            $made = $proposal->built($proposal->parts, $shelf);
+            $results = [];
+            foreach (Island::all($made) as $island) {
+                $results += Engine::island($made, $island);
+            }
+            $stops = array_filter(
+                Findings::of(new JobState($made, $results, $shelf)),
+                static fn(Finding $f): bool => $f->severity === Severity::Stop &&
+                    in_array($f->place->stage, ['kit', 'wire'], true),
+            );
+            self::assertSame(
+                [],
+                array_values(array_map(static fn(Finding $f): string => $f->title, $stops)),
+                "job {$n}",
+            );
+            $taken++;
+        }
+        self::assertGreaterThan(5, $taken);
+    }
+
+    /** Two strips of 5 A and 5.6 A: no controller of 8 A may be proposed for both. */
+    public function test_two_strips_share_no_controller_that_is_too_small_for_both(): void
+    {
+        $notes = "start\n12.5 one\n14 two\ndry\nbox B1 shelf at 1, 30x20x10, vented, hand";
+        $plan = Circuits::in($notes)
+            ->run('one', 12.5, ['watts' => 9.6])
+            ->run('two', 14.0, ['watts' => 9.6, 'pitch' => 0.1])
+            ->plan();
+        $shelf = new FewOnShelf([
+            'cable-2x25',
+            'controller-zigbee-1',
+            'supply-24-320',
+            'supply-24-240',
+            'fuse-15',
+            'fuse-20',
+        ]);
+        $proposal = Planner::of($plan, ['one', 'two'], $shelf);
+        foreach ($proposal->built($proposal->parts, $shelf)->controllers as $id => $device) {
+            $load = \EmberDusk\Circuit\ControllerLoad::of($proposal->built($proposal->parts, $shelf), (string) $id);
+            self::assertLessThanOrEqual(8.0, $load->amps);
+        }
+    }
+
+    public function test_no_early_form_refuses_what_a_check_allows(): void
+    {
+        $asked = 0;
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $plan = SeededJobs::of($seed);
+            $results = [];
+            foreach (Island::all($plan) as $island) {
+                try {
+                    $results += Engine::planned($plan, $island);
+                } catch (Refusal) {
+                    continue;
+                }
+            }
+            $state = new JobState($plan, $results, Demo::shelf());
+            $titles = implode("\n", array_map(static fn(Finding $f): string => $f->title, Findings::of($state)));
+            foreach (array_keys($plan->supplies) as $id) {
+                $supply = $plan->supply((string) $id);
+                if (
+                    $supply === null ||
+                    $supply->battery() ||
+                    str_contains($titles, strtoupper((string) $id) . ' loaded to')
+                ) {
+                    continue;
+                }
+                $asked++;
+                self::assertTrue(
+                    Headroom::enough($plan, $supply, SupplyLoad::of($plan, (string) $id)->nominalWatts),
+                    "seed {$seed}, {$id}",
+                );
+            }
+            foreach ($plan->runs as $run) {
+                $strip = $plan->strip($run->strip);
+                $controller = $plan->controller($run->controller);
+                if (
+                    $strip === null ||
+                    $controller === null ||
+                    !$strip->switched() ||
+                    str_contains($titles, strtoupper((string) $run->controller) . ' carries')
+                ) {
+                    continue;
+                }
+                $asked++;
+                self::assertLessThanOrEqual(
+                    ControllerAmps::metres($strip, $controller) + 1e-3,
+                    $plan->cutMarks($run)?->length() ?? 0.0,
+                    "seed {$seed}, {$run->id}",
+                );
+            }
+        }
+        self::assertGreaterThan(30, $asked);
+    }
+}
