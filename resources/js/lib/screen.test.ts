@@ -111,3 +111,19 @@ test('runs that are not sent stay as the page had them, in the order that is tol
     expect(asked[0]?.body).toMatchObject({ known: 'a:a1 b:b1 c:c1' });
     expect(store.desk.value.wire?.runs.map((r) => `${r.id}:${r.hash}`)).toEqual(['new:n1', 'a:a1', 'c:c2']);
 });
+
+test('fixes that have to be solved come behind the picture and leave it as it is', async () => {
+    const dull = { code: 'evenness', place: 'cove', title: 'Dull', asks: true, fixes: [] };
+    const both = [{ label: 'Feed both ends', change: { kind: 'FeedPattern' } }];
+    let behind: (said: object) => void = () => undefined;
+    server = (one) =>
+        one.url.endsWith('/fixes')
+            ? new Promise((done) => (behind = (said) => done(ours(said))))
+            : Promise.resolve(ours(answer(2)));
+    const { store } = open({ ...answer(1), desk: { ...desk('Job'), findings: [dull] } });
+    const had = store.desk.value;
+    expect(store.fixesOf(dull as never)).toBeNull();
+    behind({ revision: 1, fixes: [{ code: 'evenness', place: 'cove', title: 'Dull', fixes: both }] });
+    await vi.waitFor(() => expect(store.fixesOf(dull as never)).toEqual(both));
+    expect(store.desk.value).toBe(had);
+});

@@ -11,7 +11,7 @@ import {
     type Ref,
     type ShallowRef,
 } from 'vue';
-import type { Answer, Desk, SolvedFixes } from '@/types/generated/responses';
+import type { Answer, Desk, Finding, Fix, SolvedFixes } from '@/types/generated/responses';
 import { ask, Refusal, type Over, inWords } from './http';
 
 export type Payload = { kind: string; [field: string]: unknown };
@@ -26,6 +26,8 @@ export interface ScreenStore {
     /** What undo or redo cannot go through, and can be stepped over. */
     over: Ref<Over | null>;
     stepOver(): Promise<void>;
+    /** What mends a finding; null while that is still being solved. */
+    fixesOf(finding: Finding): Fix[] | null;
     /** The scene that is looked at; empty at everything full. */
     scene: Ref<string>;
     look(scene: string): Promise<void>;
@@ -162,31 +164,34 @@ export function provideScreen(first: Answer): ScreenStore {
         looking = false;
     }
 
-    /** Fixes that have to be solved come after the picture; those of an earlier state are of no use any more. */
+    const solved = shallowRef<{ desk: Desk; fixes: SolvedFixes['fixes'] } | null>(null);
+
+    /** Fixes that have to be solved come after the picture, and leave it alone; those of an earlier state are of no use. */
     async function mend(): Promise<void> {
         const { revision, desk } = answer.value;
         if (!desk.findings?.some((f) => f.asks)) {
             return;
         }
-        const solved = await ask<SolvedFixes>('GET', url('fixes')).catch(() => null);
-        if (solved?.revision !== revision || answer.value.desk !== desk) {
-            return;
+        const said = await ask<SolvedFixes>('GET', url('fixes')).catch(() => null);
+        if (said?.revision === revision && answer.value.desk === desk) {
+            solved.value = { desk, fixes: said.fixes };
         }
-        const findings = desk.findings.map((f) => ({
-            ...f,
-            asks: false,
-            fixes: f.asks
-                ? (solved.fixes.find((s) => s.code === f.code && s.place === f.place && s.title === f.title)?.fixes ??
-                  [])
-                : f.fixes,
-        }));
-        answer.value = { ...answer.value, desk: { ...desk, findings } };
     }
-    watch(
-        () => answer.value.revision,
-        () => void mend(),
-        { immediate: true },
-    );
+    watch(answer, () => void mend(), { immediate: true });
+
+    function fixesOf(finding: Finding): Fix[] | null {
+        if (!finding.asks) {
+            return finding.fixes;
+        }
+        if (solved.value?.desk !== store.desk.value) {
+            return null;
+        }
+        const { fixes } = solved.value;
+        return (
+            fixes.find((s) => s.code === finding.code && s.place === finding.place && s.title === finding.title)
+                ?.fixes ?? []
+        );
+    }
 
     const store: ScreenStore = {
         answer,
@@ -201,6 +206,7 @@ export function provideScreen(first: Answer): ScreenStore {
                 await inTurn(() => send(at.kind, { over: at.number }));
             }
         },
+        fixesOf,
         scene,
         open,
         async look(of) {

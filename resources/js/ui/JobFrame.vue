@@ -21,7 +21,7 @@ const props = withDefaults(defineProps<{ shortcuts?: Shortcut[]; things?: Doable
     slate: true,
 });
 const emit = defineEmits<{ go: [place: string] }>();
-const { desk, answer, status, message, over, stepOver, change, undo, redo } = useScreen();
+const { desk, answer, status, message, over, stepOver, change, undo, redo, fixesOf } = useScreen();
 const shown = ref<'' | 'find' | 'keys' | 'history'>('');
 const user = computed(person);
 const time = computed(() => said(answer.value.keptAt, { hour: '2-digit', minute: '2-digit' }));
@@ -57,7 +57,11 @@ const doable = computed<Doable[]>(() => [
         return fix ? [{ what: fix.label, where: line.title, act: () => void change(fix.change as Payload) }] : [];
     }),
     ...desk.value.findings.flatMap((f) =>
-        f.fixes.map((fix) => ({ what: fix.label, where: f.title, act: () => void change(fix.change as Payload) })),
+        (fixesOf(f) ?? []).map((fix) => ({
+            what: fix.label,
+            where: f.title,
+            act: () => void change(fix.change as Payload),
+        })),
     ),
     ...desk.value.stages.map((s) => ({
         what: s.name,

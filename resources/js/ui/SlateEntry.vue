@@ -7,7 +7,7 @@ import SeverityMark from './SeverityMark.vue';
 
 /** One line of the slate: one point with its fixes, or several of one cause, each of which goes to its place. */
 const props = defineProps<{ line: SlateLine }>();
-const { desk, answer, change } = useScreen();
+const { desk, answer, change, fixesOf } = useScreen();
 const emit = defineEmits<{ go: [place: string] }>();
 const findings = computed(() => props.line.at.flatMap((n) => desk.value.findings[n] ?? []));
 const only = computed(() => (findings.value.length === 1 ? findings.value[0] : undefined));
@@ -31,12 +31,12 @@ const mend = (fix: Fix) => void change(fix.change as Payload);
                     {{ only.title }}
                 </component>
                 <p class="text-[13px] leading-[18px] text-ink2">{{ only.detail }}</p>
-                <p v-if="only.fixes.length" class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
-                    <button v-for="fix in only.fixes" :key="fix.label" type="button" class="act" @click="mend(fix)">
+                <p v-if="fixesOf(only)?.length" class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+                    <button v-for="fix in fixesOf(only)" :key="fix.label" type="button" class="act" @click="mend(fix)">
                         {{ fix.label }}
                     </button>
                 </p>
-                <p v-else-if="only.asks" class="mt-1 text-[13px] text-ink2">Working out what mends it …</p>
+                <p v-else-if="fixesOf(only) === null" class="mt-1 text-[13px] text-ink2">Working out what mends it …</p>
                 <p v-else-if="!here" class="mt-1">
                     <Link :href="stage" class="act">{{ line.stage === 'join' ? 'Join it' : 'Go there' }}</Link>
                 </p>
@@ -55,9 +55,9 @@ const mend = (fix: Fix) => void change(fix.change as Payload);
                             {{ finding.title }}
                         </component>
                         <p class="leading-[17px] text-ink2">{{ finding.detail }}</p>
-                        <p v-if="finding.fixes.length" class="flex flex-wrap gap-x-4 gap-y-1">
+                        <p v-if="fixesOf(finding)?.length" class="flex flex-wrap gap-x-4 gap-y-1">
                             <button
-                                v-for="fix in finding.fixes"
+                                v-for="fix in fixesOf(finding)"
                                 :key="fix.label"
                                 type="button"
                                 class="act"
