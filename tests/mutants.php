@@ -242,12 +242,12 @@ return array_merge(
     ),
     $at(
         'Circuit/CableFigures.php',
-        ['$c->outAmps, \'A\', "{$cable}.outAmps"', '2 * $c->outAmps, \'A\', "{$cable}.outAmps"', $workings],
+        ['$c->outAmps, \'A\', path: "{$cable}.outAmps"', '2 * $c->outAmps, \'A\', path: "{$cable}.outAmps"', $workings],
         ['$joint->ohms', '0.001', $workings],
     ),
     $at(
         'Circuit/RunFigures.php',
-        ["\$r->loadWatts, 'W', 'solver.loadWatts'", "\$r->loadWatts + 1, 'W', 'solver.loadWatts'", $workings],
+        ["\$r->loadWatts, 'W', path: 'solver.loadWatts'", "\$r->loadWatts + 1, 'W', path: 'solver.loadWatts'", $workings],
         ['$r->groupAmps($group),', '2 * $r->groupAmps($group),', $workings],
     ),
 );

@@ -164,7 +164,7 @@ final class Circuits
                 $entry + ['watts' => 6.0, 'dim' => 'supply', 'volts' => 12.0, 'leastVolts' => 9.0],
             ),
         );
-        $new->lists['fixtures'][$id] = new Fitting($id, $kit, 'room', $count, $module);
+        $new->lists['fixtures'][$id] = new Fitting($id, $kit, 'room', $count, module: $module);
 
         return $new;
     }
@@ -238,7 +238,7 @@ final class Circuits
         return self::in($notes)
             ->supply('s1')
             ->controller('c1')
-            ->run('r1', $metres, [], 's1', 'c1')
+            ->run('r1', $metres, [], 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
             ->cable('k1', '2x2.5', 's1', 'c1')
             ->cable('k2', '2x2.5', 'c1', 'f1');

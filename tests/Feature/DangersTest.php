@@ -33,13 +33,13 @@ final class DangersTest extends TestCase
         $circuit = Circuits::in("start\n2 r1\ndry")
             ->supply('s1')
             ->controller('c1')
-            ->run('r1', 2.0, [], 's1', 'c1')
+            ->run('r1', 2.0, [], 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
             ->cable('k1', '2x2.5', 's1', 'c1')
             ->cable('k2', '2x2.5', 'c1', 'f1')
             ->supply('s2', ['volts' => 12.0])
             ->fixture('x1', 2, ['leastVolts' => 5.0])
-            ->cable('k3', '2x0.5', 's2', 'x1', 40.0);
+            ->cable('k3', '2x0.5', 's2', 'x1', metres: 40.0);
         [$code, $said] = $this->solve($circuit);
         self::assertSame(1, $code);
         self::assertSame(
@@ -63,7 +63,7 @@ final class DangersTest extends TestCase
             $pixels
                 ->supply('s1', ['volts' => 5.0])
                 ->controller('c1')
-                ->run('r1', 1.0, ['kind' => 'pixels'], 's1', 'c1'),
+                ->run('r1', 1.0, ['kind' => 'pixels'], 's1', controller: 'c1'),
             'controller-kind',
         ];
         yield 'a converter to 12 V before 5 V' => [

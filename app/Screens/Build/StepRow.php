@@ -46,7 +46,13 @@ final readonly class StepRow
         $productivity = $state->productivity->kinds[$step->kind] ?? null;
         $factor = $productivity['factor'] ?? 1.0;
         $inputs = [
-            new Input('u', 'metres, joints, pieces or places', $step->units, '', 'plan: what the step is counted by'),
+            new Input(
+                'u',
+                'metres, joints, pieces or places',
+                $step->units,
+                '',
+                path: 'plan: what the step is counted by',
+            ),
             new Input('t', 'minutes for one by the table', $each, 'min'),
             new Input(
                 'f',

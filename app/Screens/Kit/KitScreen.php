@@ -114,7 +114,7 @@ final readonly class KitScreen
             unit: 'mm',
             decimals: 1,
             formula: '1000 * p',
-            inputs: [new Input('p', 'pitch', $strip->pitch, 'm', 'shelf.pitch')],
+            inputs: [new Input('p', 'pitch', $strip->pitch, 'm', path: 'shelf.pitch')],
             assumption: 'As on the shelf.',
         );
 
@@ -163,11 +163,11 @@ final readonly class KitScreen
             decimals: 1,
             formula: 'min(Ic * V / wc, It * V / w)',
             inputs: [
-                new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A', 'shelf.channelAmps'),
-                new Input('It', 'amps in all', $controller->totalAmps, 'A', 'shelf.totalAmps'),
-                new Input('V', 'strip', $strip->volts, 'V', 'shelf.volts'),
-                new Input('wc', 'fullest channel', $fullest, 'W/m', 'shelf.channels'),
-                new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m', 'shelf.wattsPerMetre()'),
+                new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A', path: 'shelf.channelAmps'),
+                new Input('It', 'amps in all', $controller->totalAmps, 'A', path: 'shelf.totalAmps'),
+                new Input('V', 'strip', $strip->volts, 'V', path: 'shelf.volts'),
+                new Input('wc', 'fullest channel', $fullest, 'W/m', path: 'shelf.channels'),
+                new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m', path: 'shelf.wattsPerMetre()'),
             ],
             assumption: 'Nominal load.',
             source: 'the controller’s leaflet, on the shelf',

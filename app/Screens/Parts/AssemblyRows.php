@@ -54,21 +54,21 @@ final readonly class AssemblyRows
                 'Profile',
                 $making->profile,
                 self::names($state, 'profile'),
-                'as fits: ' . $usual($uses->usualProfile($state->plan, $run)),
+                usual: 'as fits: ' . $usual($uses->usualProfile($state->plan, $run)),
             );
             $fields[] = self::field(
                 'diffuser',
                 'Diffuser',
                 $making->diffuser,
                 self::names($state, 'diffuser'),
-                'as fits: ' . $usual($uses->usualDiffuser()),
+                usual: 'as fits: ' . $usual($uses->usualDiffuser()),
             );
             $fields[] = self::field('length', 'Both', $making->length, self::JOINTS);
         }
         $damp = $state->plan->damp($run) ? 'silicone, it is damp' : 'not sealed';
-        $fields[] = self::field('seal', 'Ends', $making->seal, self::SEALS, "as usual: {$damp}");
+        $fields[] = self::field('seal', 'Ends', $making->seal, self::SEALS, usual: "as usual: {$damp}");
         $cut = $profile ? 'to measure, before' : 'after fixing';
-        $fields[] = self::field('cut', 'Cut', $making->cut, self::CUTS, "as usual: {$cut}");
+        $fields[] = self::field('cut', 'Cut', $making->cut, self::CUTS, usual: "as usual: {$cut}");
 
         return $fields;
     }

@@ -67,7 +67,7 @@ final readonly class SupplyRows
             unit: 'A',
             decimals: 2,
             formula: 'I',
-            inputs: [new Input('I', "amps, {$what}", $amps, 'A', "solver.supplies.{$id}.{$field}")],
+            inputs: [new Input('I', "amps, {$what}", $amps, 'A', path: "solver.supplies.{$id}.{$field}")],
             assumption: RunFigures::SOLVED .
                 ' All controllers of an island start their period together: the worst case.',
         );
@@ -82,8 +82,8 @@ final readonly class SupplyRows
             decimals: 1,
             formula: 'C / I',
             inputs: [
-                new Input('C', 'what the bank holds', $battery->ampHours ?? 0.0, 'Ah', "shelf.{$id}.ampHours"),
-                new Input('I', 'amps on average', $amps, 'A', "solver.supplies.{$id}.amps"),
+                new Input('C', 'what the bank holds', $battery->ampHours ?? 0.0, 'Ah', path: "shelf.{$id}.ampHours"),
+                new Input('I', 'amps on average', $amps, 'A', path: "solver.supplies.{$id}.amps"),
             ],
             assumption: 'From full to empty at a steady load; lead blocks last longer when only half of it is taken.',
             source: 'common practice, no source',

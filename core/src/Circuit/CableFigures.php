@@ -26,33 +26,33 @@ final readonly class CableFigures
             decimals: 2,
             formula: '(Io + Ib) * (2 * j + r * (1 + a * (T - 20)) * L)',
             inputs: [
-                new Input('Io', 'amps out', $c->outAmps, 'A', "{$cable}.outAmps"),
-                new Input('Ib', 'amps back, fullest return', $c->backAmps, 'A', "{$cable}.backAmps"),
+                new Input('Io', 'amps out', $c->outAmps, 'A', path: "{$cable}.outAmps"),
+                new Input('Ib', 'amps back, fullest return', $c->backAmps, 'A', path: "{$cable}.backAmps"),
                 $joint === null
                     ? new Input(
                         'j',
                         'a soldered joint at each end',
                         Wiring::SOLDER,
                         'ohm',
-                        'the trade: a soldered joint',
+                        path: 'the trade: a soldered joint',
                     )
                     : new Input(
                         'j',
                         "a joint at each end: {$joint->name()}",
                         $joint->ohms,
                         'ohm',
-                        "shelf.{$laid->joint}.ohms",
+                        path: "shelf.{$laid->joint}.ohms",
                     ),
                 new Input(
                     'r',
                     'core at 20 °C',
                     $conductor->ohmsPerMetre ?? 0.0,
                     'ohm/m',
-                    "shelf.{$laid->kit}.conductor.ohmsPerMetre",
+                    path: "shelf.{$laid->kit}.conductor.ohmsPerMetre",
                 ),
-                new Input('a', 'copper', Copper::TEMPERATURE_COEFFICIENT, '1/K', 'IEC 60028'),
-                new Input('T', 'cable', $plan->limits->cableCelsius, '°C', 'plan.limits.cableCelsius'),
-                new Input('L', 'one way', $laid->length, 'm', "plan.cables.{$c->id}.length"),
+                new Input('a', 'copper', Copper::TEMPERATURE_COEFFICIENT, '1/K', path: 'IEC 60028'),
+                new Input('T', 'cable', $plan->limits->cableCelsius, '°C', path: 'plan.limits.cableCelsius'),
+                new Input('L', 'one way', $laid->length, 'm', path: "plan.cables.{$c->id}.length"),
             ],
             assumption: RunFigures::SOLVED,
             source: $conductor->resistanceSource ?? '',
@@ -68,8 +68,14 @@ final readonly class CableFigures
             decimals: 2,
             formula: 'max(Io, Ib)',
             inputs: [
-                new Input('Io', 'amps out', $c->outAmps, 'A', "solver.cables.{$c->id}.outAmps"),
-                new Input('Ib', 'amps back, fullest return', $c->backAmps, 'A', "solver.cables.{$c->id}.backAmps"),
+                new Input('Io', 'amps out', $c->outAmps, 'A', path: "solver.cables.{$c->id}.outAmps"),
+                new Input(
+                    'Ib',
+                    'amps back, fullest return',
+                    $c->backAmps,
+                    'A',
+                    path: "solver.cables.{$c->id}.backAmps",
+                ),
             ],
             assumption: RunFigures::SOLVED,
         );

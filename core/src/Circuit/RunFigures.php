@@ -34,9 +34,15 @@ final readonly class RunFigures
                 decimals: 1,
                 formula: 'w * L * c',
                 inputs: [
-                    new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', 'shelf.wattsPerMetre()'),
-                    new Input('L', 'lit length, whole pieces', $metres, 'm', 'plan.cutMarks(run).length()'),
-                    new Input('c', 'limit set in the controller', $cap, '', 'run.cap'),
+                    new Input(
+                        'w',
+                        'strip, all channels',
+                        $strip->wattsPerMetre(),
+                        'W/m',
+                        path: 'shelf.wattsPerMetre()',
+                    ),
+                    new Input('L', 'lit length, whole pieces', $metres, 'm', path: 'plan.cutMarks(run).length()'),
+                    new Input('c', 'limit set in the controller', $cap, '', path: 'run.cap'),
                 ],
                 assumption: 'Nominal: as labelled, before any drop, on average with the limit set.',
                 source: 'common practice, no source',
@@ -50,8 +56,8 @@ final readonly class RunFigures
             decimals: 1,
             formula: 'w * L',
             inputs: [
-                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', 'shelf.wattsPerMetre()'),
-                new Input('L', 'lit length, whole pieces', $metres, 'm', 'plan.cutMarks(run).length()'),
+                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', path: 'shelf.wattsPerMetre()'),
+                new Input('L', 'lit length, whole pieces', $metres, 'm', path: 'plan.cutMarks(run).length()'),
             ],
             assumption: 'Nominal: as labelled, before any drop.',
             source: 'common practice, no source',
@@ -74,9 +80,9 @@ final readonly class RunFigures
                     sprintf('amps of the group at %.2f m', ($group + 0.5) * $r->pitch),
                     $r->groupAmps($group),
                     'A',
-                    "solver.groupAmps({$group})",
+                    path: "solver.groupAmps({$group})",
                 ),
-                new Input('In', 'its nominal amps', $r->nominalAmps(), 'A', 'solver.nominalAmps()'),
+                new Input('In', 'its nominal amps', $r->nominalAmps(), 'A', path: 'solver.nominalAmps()'),
             ],
             assumption: self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
             range: $r->darkestRange(),
@@ -92,8 +98,8 @@ final readonly class RunFigures
             decimals: 2,
             formula: 'd / b',
             inputs: [
-                new Input('d', 'darkest group', $r->darkest(), 'of full', 'solver.darkest()'),
-                new Input('b', 'brightest group', $r->brightest(), 'of full', 'solver.brightest()'),
+                new Input('d', 'darkest group', $r->darkest(), 'of full', path: 'solver.darkest()'),
+                new Input('b', 'brightest group', $r->brightest(), 'of full', path: 'solver.brightest()'),
             ],
             assumption: self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
             source: 'limits: common practice, no source',
@@ -114,8 +120,8 @@ final readonly class RunFigures
             decimals: 1,
             formula: '100 * (b - d) / b',
             inputs: [
-                new Input('b', 'brighter end', max($a, $b), 'of full', 'solver.light.' . ($a >= $b ? 0 : $last)),
-                new Input('d', 'darker end', min($a, $b), 'of full', 'solver.light.' . ($a >= $b ? $last : 0)),
+                new Input('b', 'brighter end', max($a, $b), 'of full', path: 'solver.light.' . ($a >= $b ? 0 : $last)),
+                new Input('d', 'darker end', min($a, $b), 'of full', path: 'solver.light.' . ($a >= $b ? $last : 0)),
             ],
             assumption: self::SOLVED,
             source: 'limit: common practice, no source',
@@ -134,13 +140,13 @@ final readonly class RunFigures
             decimals: 2,
             formula: 'Vs - Vf',
             inputs: [
-                new Input('Vs', 'at the supply', $feed->supplyVolts, 'V', "solver.feeds.{$feed->id}.supplyVolts"),
+                new Input('Vs', 'at the supply', $feed->supplyVolts, 'V', path: "solver.feeds.{$feed->id}.supplyVolts"),
                 new Input(
                     'Vf',
                     'at feed ' . strtoupper($feed->id) . ', fewest volts',
                     $feed->volts,
                     'V',
-                    "solver.feeds.{$feed->id}.volts",
+                    path: "solver.feeds.{$feed->id}.volts",
                 ),
             ],
             assumption: self::SOLVED,
@@ -152,7 +158,7 @@ final readonly class RunFigures
     {
         $inputs = [];
         foreach ($r->channelAmps as $n => $amps) {
-            $inputs[] = new Input('I' . ($n + 1), 'channel ' . ($n + 1), $amps, 'A', "solver.channelAmps.{$n}");
+            $inputs[] = new Input('I' . ($n + 1), 'channel ' . ($n + 1), $amps, 'A', path: "solver.channelAmps.{$n}");
         }
 
         return new Figure(
@@ -230,9 +236,9 @@ final readonly class RunFigures
             decimals: 1,
             formula: '(P + Pr) / L',
             inputs: [
-                new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W', 'solver.loadWatts'),
-                new Input('Pr', 'copper of the strip', $r->railWatts, 'W', 'solver.railWatts'),
-                new Input('L', 'lit length', $metres, 'm', 'solver.metres()'),
+                new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W', path: 'solver.loadWatts'),
+                new Input('Pr', 'copper of the strip', $r->railWatts, 'W', path: 'solver.railWatts'),
+                new Input('L', 'lit length', $metres, 'm', path: 'solver.metres()'),
             ],
             assumption: self::SOLVED . ' Mean over the run; what leaves as light is counted as heat.',
         );
@@ -251,10 +257,10 @@ final readonly class RunFigures
             decimals: 0,
             formula: 'w * L * c / (1 - h)',
             inputs: [
-                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', 'shelf.wattsPerMetre()'),
-                new Input('L', 'lit length, whole pieces', $metres, 'm', 'plan.cutMarks(run).length()'),
-                new Input('c', 'limit set in the controller', $run->cap, '', 'run.cap'),
-                new Input('h', 'headroom', $plan->limits->headroom, '', 'plan.limits.headroom'),
+                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', path: 'shelf.wattsPerMetre()'),
+                new Input('L', 'lit length, whole pieces', $metres, 'm', path: 'plan.cutMarks(run).length()'),
+                new Input('c', 'limit set in the controller', $run->cap, '', path: 'run.cap'),
+                new Input('h', 'headroom', $plan->limits->headroom, '', path: 'plan.limits.headroom'),
             ],
             assumption: $run->cap < 1 ? 'With the limit set.' : 'Everything at full.',
             source: 'common practice, no source',

@@ -85,8 +85,8 @@ final readonly class SupplyLoad
                 decimals: 0,
                 formula: '100 * I / Ir',
                 inputs: [
-                    new Input('I', 'amps that flow', $flows, 'A', "solver.supplies.{$this->id}.amps"),
-                    new Input('Ir', 'rated amps', $rated, 'A', "shelf.{$this->id}.ratedAmps"),
+                    new Input('I', 'amps that flow', $flows, 'A', path: "solver.supplies.{$this->id}.amps"),
+                    new Input('Ir', 'rated amps', $rated, 'A', path: "shelf.{$this->id}.ratedAmps"),
                 ],
                 assumption: RunFigures::SOLVED,
             );
@@ -94,7 +94,13 @@ final readonly class SupplyLoad
 
         $inputs = [];
         foreach ($this->parts as $of => $watts) {
-            $inputs[] = new Input('P' . (count($inputs) + 1), "on the label of {$of}", $watts, 'W', "labels.{$of}");
+            $inputs[] = new Input(
+                'P' . (count($inputs) + 1),
+                "on the label of {$of}",
+                $watts,
+                'W',
+                path: "labels.{$of}",
+            );
         }
         $sum = implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0';
 
@@ -106,8 +112,8 @@ final readonly class SupplyLoad
             formula: "100 * ({$sum}) / (V * Ir)",
             inputs: [
                 ...$inputs,
-                new Input('V', 'volts by its name', $this->supply->volts ?? 0.0, 'V', "shelf.{$this->id}.volts"),
-                new Input('Ir', 'rated amps', $rated, 'A', "shelf.{$this->id}.ratedAmps"),
+                new Input('V', 'volts by its name', $this->supply->volts ?? 0.0, 'V', path: "shelf.{$this->id}.volts"),
+                new Input('Ir', 'rated amps', $rated, 'A', path: "shelf.{$this->id}.ratedAmps"),
             ],
             assumption: 'Nominal: as labelled, before any drop, as far as limits that are set let it.',
             source: 'common practice, no source',

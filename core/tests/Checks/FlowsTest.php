@@ -27,14 +27,14 @@ final class FlowsTest extends TestCase
             ->run('r1', 10.0, self::PIXELS, $one, zones: [62])
             ->feed('f1', 'r1', 0)
             ->feed('f2', 'r1', 125)
-            ->cable('k1', '2x2.5', $one, 'f1', 0.2)
-            ->cable('k2', '2x2.5', $two, 'f2', 0.2);
+            ->cable('k1', '2x2.5', $one, 'f1', metres: 0.2)
+            ->cable('k2', '2x2.5', $two, 'f2', metres: 0.2);
     }
 
     /** Fixtures of 6 W and 12 V on a pair from a supply. */
     private static function lamps(Circuits $of, string $size, int $count = 2, ?float $fuse = null): Circuits
     {
-        return $of->fixture('x1', $count)->cable('k1', $size, 's1', 'x1', 1.0, $fuse);
+        return $of->fixture('x1', $count)->cable('k1', $size, 's1', 'x1', metres: 1.0, fuse: $fuse);
     }
 
     /** Two runs of different strips under one controller: 5 A and 5.6 A of 24 V. */
@@ -43,17 +43,17 @@ final class FlowsTest extends TestCase
         return Circuits::in()
             ->supply('s1', ['ratedAmps' => 20.0, 'overloadAmps' => 20.0])
             ->controller('c1', ['channelAmps' => $carries, 'totalAmps' => $carries])
-            ->run($a, 12.5, ['watts' => 9.6], 's1', 'c1')
-            ->run($b, 14.0, ['watts' => 9.6, 'pitch' => 0.1], 's1', 'c1')
+            ->run($a, 12.5, ['watts' => 9.6], 's1', controller: 'c1')
+            ->run($b, 14.0, ['watts' => 9.6, 'pitch' => 0.1], 's1', controller: 'c1')
             ->feed('f1', $a, 0)
             ->feed('f2', $b, 0)
             ->feed('f3', $a, 250)
             ->feed('f4', $b, 140)
-            ->cable('k1', '2x2.5', 's1', 'c1', 0.3)
-            ->cable('k2', '2x2.5', 'c1', 'f1', 0.3)
-            ->cable('k3', '2x2.5', 'c1', 'f2', 0.3)
-            ->cable('k4', '2x2.5', 'c1', 'f3', 0.3)
-            ->cable('k5', '2x2.5', 'c1', 'f4', 0.3);
+            ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.3)
+            ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.3)
+            ->cable('k3', '2x2.5', 'c1', 'f2', metres: 0.3)
+            ->cable('k4', '2x2.5', 'c1', 'f3', metres: 0.3)
+            ->cable('k5', '2x2.5', 'c1', 'f4', metres: 0.3);
     }
 
     /** A run on a leg that was there, behind a fuse. */
@@ -62,10 +62,10 @@ final class FlowsTest extends TestCase
         return Circuits::in($notes)
             ->supply('s1', ['ratedAmps' => 30.0, 'overloadAmps' => 45.0])
             ->controller('c1')
-            ->run('r1', 4.0, [], 's1', 'c1')
+            ->run('r1', 4.0, [], 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
-            ->cable('k1', $size, 's1', 'c1', 2.0, $fuse, existing: true, laid: $laid)
-            ->cable('k2', '2x2.5', 'c1', 'f1', 0.5);
+            ->cable('k1', $size, 's1', 'c1', metres: 2.0, fuse: $fuse, existing: true, laid: $laid)
+            ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.5);
     }
 
     /**
@@ -78,13 +78,13 @@ final class FlowsTest extends TestCase
         return Circuits::in()
             ->supply('s1', $supply)
             ->controller('c1')
-            ->run('r1', 4.0, [], 's1', 'c1')
-            ->run('r2', 4.0, [], 's1', 'c1')
+            ->run('r1', 4.0, [], 's1', controller: 'c1')
+            ->run('r2', 4.0, [], 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
             ->feed('f2', 'r2', 0)
-            ->cable('k1', $size, 's1', 'c1', 1.0)
-            ->cable('k2', '2x4', 'c1', 'f1', 0.5)
-            ->cable('k3', '2x4', 'c1', 'f2', 0.5);
+            ->cable('k1', $size, 's1', 'c1', metres: 1.0)
+            ->cable('k2', '2x4', 'c1', 'f1', metres: 0.5)
+            ->cable('k3', '2x4', 'c1', 'f2', metres: 0.5);
     }
 
     /**
@@ -102,11 +102,11 @@ final class FlowsTest extends TestCase
                 5.0,
                 $strip + ['watts' => ($amps * 24.0) / 5.0, 'plusRail' => 0.0002, 'returnRail' => 0.0002],
                 's1',
-                'c1',
+                controller: 'c1',
             )
             ->feed('f1', 'r1', 0)
-            ->cable('k1', '2x2.5', 's1', 'c1', 0.1)
-            ->cable('k2', '2x2.5', 'c1', 'f1', 0.1);
+            ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.1)
+            ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.1);
     }
 
     /** @return iterable<string, array{Circuits, list<string>}> severity, code and place of all that stops or warns */
@@ -145,14 +145,14 @@ final class FlowsTest extends TestCase
             Circuits::in()
                 ->supply('s1', ['volts' => 12.0, 'ratedAmps' => 5.0, 'limitAmps' => 10.0, 'overloadAmps' => 10.0])
                 ->fixture('x1', 11)
-                ->cable('k1', '2x2.5', 's1', 'x1', 8.0),
+                ->cable('k1', '2x2.5', 's1', 'x1', metres: 8.0),
             ['stop headroom x1'],
         ];
         yield '48 W of fixtures on 60 W far away' => [
             Circuits::in()
                 ->supply('s1', ['volts' => 12.0, 'ratedAmps' => 5.0, 'limitAmps' => 10.0, 'overloadAmps' => 10.0])
                 ->fixture('x1', 7)
-                ->cable('k1', '2x2.5', 's1', 'x1', 12.0),
+                ->cable('k1', '2x2.5', 's1', 'x1', metres: 12.0),
             ['watch lamp-drop x1'],
         ];
         // 5.6 A of 12 V by the label are 6.7 A at 14.4 V (common practice, no source); 0.75 mm² carries 6 A.
@@ -161,10 +161,16 @@ final class FlowsTest extends TestCase
                 Circuits::in()
                     ->bank('s1', ['sourceOhms' => 0.001])
                     ->controller('c1')
-                    ->run('r1', 3.0, Circuits::resistor(12.0 * $amps, 3.0, 12.0) + ['railAmps' => 20.0], 's1', 'c1')
+                    ->run(
+                        'r1',
+                        3.0,
+                        Circuits::resistor(12.0 * $amps, 3.0, 12.0) + ['railAmps' => 20.0],
+                        's1',
+                        controller: 'c1',
+                    )
                     ->feed('f1', 'r1', 0)
-                    ->cable('k1', '2x0.75', 's1', 'c1', 0.1, 10.0)
-                    ->cable('k2', '2x2.5', 'c1', 'f1', 0.1),
+                    ->cable('k1', '2x0.75', 's1', 'c1', metres: 0.1, fuse: 10.0)
+                    ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.1),
                 [...$said, 'stop fuse-large k1', 'watch swing r1'],
             ];
         }
@@ -194,7 +200,7 @@ final class FlowsTest extends TestCase
             Circuits::in()
                 ->supply('s1', ['ratedAmps' => 30.0])
                 ->controller('c1')
-                ->run('r1', 1.0, [], 's1', 'c1')
+                ->run('r1', 1.0, [], 's1', controller: 'c1')
                 ->feed('f1', 'r1', 0)
                 ->cable('k1', '2x0.5', 's1', 'c1')
                 ->cable('k2', '2x10', 'c1', 'f1', laid: 'surface'),

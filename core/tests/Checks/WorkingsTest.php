@@ -30,14 +30,14 @@ final class WorkingsTest extends TestCase
             Circuits::in()
                 ->supply('s1')
                 ->controller('c1')
-                ->run('r1', 5.03, ['channels' => 2, 'plusRail' => 0.04, 'returnRail' => 0.06], 's1', 'c1')
+                ->run('r1', 5.03, ['channels' => 2, 'plusRail' => 0.04, 'returnRail' => 0.06], 's1', controller: 'c1')
                 ->feed('f1', 'r1', 0)
                 ->feed('f2', 'r1', 100)
-                ->cable('k1', '2x2.5', 's1', 'c1', 3.3)
-                ->cable('k2', '3x0.75', 'c1', 'f1', 1.7, joint: 3.0)
-                ->cable('k3', '3x1.5', 'c1', 'f2', 6.0),
+                ->cable('k1', '2x2.5', 's1', 'c1', metres: 3.3)
+                ->cable('k2', '3x0.75', 'c1', 'f1', metres: 1.7, joint: 3.0)
+                ->cable('k3', '3x1.5', 'c1', 'f2', metres: 6.0),
         ];
-        yield 'under a limit' => [Circuits::simple()->run('r1', 4.0, [], 's1', 'c1', cap: 0.8)];
+        yield 'under a limit' => [Circuits::simple()->run('r1', 4.0, [], 's1', controller: 'c1', cap: 0.8)];
         yield 'two zones' => [
             Circuits::in()
                 ->supply('s1', ['volts' => 5.0])
@@ -45,17 +45,17 @@ final class WorkingsTest extends TestCase
                 ->run('r1', 5.0, ['kind' => 'pixels'], 's1', zones: [40])
                 ->feed('f1', 'r1', 0)
                 ->feed('f2', 'r1', 100)
-                ->cable('k1', '2x2.5', 's1', 'f1', 0.4)
-                ->cable('k2', '2x2.5', 's2', 'f2', 0.4),
+                ->cable('k1', '2x2.5', 's1', 'f1', metres: 0.4)
+                ->cable('k2', '2x2.5', 's2', 'f2', metres: 0.4),
         ];
         yield 'on a battery' => [
             Circuits::in()
                 ->bank('s1')
                 ->controller('c1')
-                ->run('r1', 4.0, ['volts' => 12.0], 's1', 'c1')
+                ->run('r1', 4.0, ['volts' => 12.0], 's1', controller: 'c1')
                 ->feed('f1', 'r1', 0)
-                ->cable('k1', '2x2.5', 's1', 'c1', 0.4, 10.0)
-                ->cable('k2', '2x2.5', 'c1', 'f1', 0.4),
+                ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.4, fuse: 10.0)
+                ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.4),
         ];
     }
 

@@ -9,8 +9,8 @@ withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?
 });
 
 const PANEL =
-    'panel absolute z-30 w-96 whitespace-normal p-4 text-left max-sm:fixed max-sm:inset-x-3 max-sm:bottom-3 ' +
-    'max-sm:top-auto max-sm:mb-0 max-sm:w-auto';
+    'panel absolute z-30 max-h-80 w-96 overflow-y-auto whitespace-normal p-4 text-left max-sm:fixed max-sm:inset-x-3 ' +
+    'max-sm:bottom-3 max-sm:top-auto max-sm:mb-0 max-sm:w-auto';
 </script>
 
 <template>
@@ -24,7 +24,10 @@ const PANEL =
             }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span
             ><span class="sr-only">, show its working</span>
         </PopoverButton>
-        <PopoverPanel :class="[PANEL, up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']">
+        <PopoverPanel
+            tabindex="0"
+            :class="[PANEL, up ? 'bottom-full mb-2' : 'top-full mt-2', right ? 'right-0' : 'left-0']"
+        >
             <h3 class="font-semibold">
                 {{ figure.label }}
             </h3>
@@ -37,7 +40,7 @@ const PANEL =
                         <th scope="row" class="pr-2 text-left font-semibold">{{ input.symbol }}</th>
                         <td class="pr-2 font-words text-ink2">
                             {{ input.meaning
-                            }}<span v-if="input.path" class="block text-[11px] break-all">{{ input.path }}</span>
+                            }}<span v-if="input.path" class="ml-1 text-[11px] break-all">{{ input.path }}</span>
                         </td>
                         <td class="whitespace-nowrap text-right">{{ input.text }} {{ input.unit }}</td>
                     </tr>

@@ -25,7 +25,7 @@ final readonly class Drop extends RunCheck
                 'run',
                 'from supply to the farthest feed no more is lost than the job allows (5 % of nominal volts)',
                 'IEC 60364-7-715, from memory',
-                'drop',
+                binds: 'drop',
             ),
         ];
     }

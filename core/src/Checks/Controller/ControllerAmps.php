@@ -26,7 +26,7 @@ final readonly class ControllerAmps implements Check
                 'controller',
                 'each channel and the sum of all that hangs on a controller stay within its amps and watts',
                 Rule::LEAFLET,
-                'controller',
+                binds: 'controller',
             ),
         ];
     }

@@ -22,7 +22,13 @@ final readonly class Complete extends RunCheck
     {
         return [
             new Rule('lacking', 'run', 'a run has strip, supply, controller and cables', Rule::OWN),
-            new Rule('cores', 'cable', 'a cable has a core for + and one for each return', Rule::PRACTICE, 'cores'),
+            new Rule(
+                'cores',
+                'cable',
+                'a cable has a core for + and one for each return',
+                Rule::PRACTICE,
+                binds: 'cores',
+            ),
             new Rule('channels', 'controller', 'a controller has a channel for each of the strip', Rule::LEAFLET),
         ];
     }

@@ -42,7 +42,7 @@ final readonly class Evenness extends RunCheck implements Mends
                 'run',
                 'the darkest place of a run has at least the job’s share of the brightest (0.90); below 0.80 everybody sees it',
                 Rule::PRACTICE,
-                'evenness',
+                binds: 'evenness',
             ),
         ];
     }

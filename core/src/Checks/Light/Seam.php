@@ -29,7 +29,7 @@ final readonly class Seam extends RunCheck
                 'run',
                 'the ends of a run that lie within a metre differ by no more than the job allows (5 %)',
                 Rule::PRACTICE,
-                'seam',
+                binds: 'seam',
             ),
         ];
     }

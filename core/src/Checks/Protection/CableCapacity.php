@@ -30,7 +30,7 @@ final readonly class CableCapacity implements Check
                 'cable',
                 'the fullest core carries no more than its table says where and how it is laid, also with another feed open',
                 'BS 7671 tables 4F3A, 4D5 and 4B1, NEC 402.5, from memory',
-                'cable',
+                binds: 'cable',
             ),
             new Rule('capacity-unknown', 'cable', 'the tables hold the size and the air of the place', Rule::OWN),
             new Rule(

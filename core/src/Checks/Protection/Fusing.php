@@ -32,22 +32,22 @@ final readonly class Fusing implements Check
                 'cable',
                 'a cable without a fuse may carry what its supply keeps up in overload; where that is assumed (1.5 times the rating) it warns',
                 'BS 7671 tables 4F3A and 4D5, from memory',
-                'cable',
+                binds: 'cable',
             ),
             new Rule(
                 'fuse-large',
                 'cable',
                 'the fuse of a cable is no larger than what the cable may carry',
                 'ISO 8820, from memory',
-                'cable',
+                binds: 'cable',
             ),
-            new Rule('fuse-small', 'cable', 'a fuse is at least 1.25 times what flows', Rule::PRACTICE, 'cable'),
+            new Rule('fuse-small', 'cable', 'a fuse is at least 1.25 times what flows', Rule::PRACTICE, binds: 'cable'),
             new Rule(
                 'tap-fuse',
                 'cable',
                 'a cable that leaves a battery has a fuse, within 0.18 m',
                 'ABYC E-11, from memory',
-                'cable',
+                binds: 'cable',
             ),
         ];
     }

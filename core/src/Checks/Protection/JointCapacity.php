@@ -25,7 +25,7 @@ final readonly class JointCapacity implements Check
                 'joint',
                 'a connector carries what flows through it: clip-on ones 3 A',
                 Rule::PRACTICE,
-                'cable',
+                binds: 'cable',
             ),
         ];
     }

@@ -32,7 +32,7 @@ final readonly class RailCapacity extends RunCheck
                 'run',
                 'no more flows from a feed into one end of a strip than its rails carry: as its entry says, else a warning above 5 A',
                 Rule::PRACTICE,
-                'rail',
+                binds: 'rail',
             ),
         ];
     }

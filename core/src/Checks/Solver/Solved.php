@@ -18,13 +18,13 @@ final readonly class Solved implements Check
     public function rules(): array
     {
         return [
-            new Rule('unsolved', 'run', 'the circuit of a run has a solution', 'the solver', 'drop'),
+            new Rule('unsolved', 'run', 'the circuit of a run has a solution', 'the solver', binds: 'drop'),
             new Rule(
                 'collapse',
                 'fixture',
                 'the volts of fixtures with converters do not collapse',
                 'the solver',
-                'drop',
+                binds: 'drop',
             ),
         ];
     }

@@ -33,7 +33,7 @@ final readonly class Headroom implements Check
                 'supply',
                 'a supply leaves the job’s share of its rating unused: 144 W asks for 180 W',
                 Rule::PRACTICE,
-                'headroom',
+                binds: 'headroom',
             ),
         ];
     }
@@ -79,7 +79,6 @@ final readonly class Headroom implements Check
             ),
         );
         $only = count($runs) === 1 && $plan->suppliesOf($runs[0]->run) === [$load->id] ? $runs[0] : null;
-        $capped = array_filter($runs, static fn(JudgedRun $r): bool => $r->run->cap < 1) !== [];
 
         return new Finding(
             code: 'headroom',
@@ -89,11 +88,7 @@ final readonly class Headroom implements Check
                 '%.1f W of %.1f W with %s. %.0f %% headroom asks for %.0f W.%s',
                 $load->watts(),
                 $supply->ratedWatts(),
-                $only !== null && $only->run->cap < 1
-                    ? sprintf('the limit of %.0f %% set', 100 * $only->run->cap)
-                    : ($capped
-                        ? 'the limits set'
-                        : 'everything full'),
+                self::under($runs, $only),
                 100 * $plan->limits->headroom,
                 $asks,
                 $larger === null
@@ -118,6 +113,22 @@ final readonly class Headroom implements Check
                     : [...self::limit($only, $supply), ...self::less($only, $only->strip, $supply)],
             ],
         );
+    }
+
+    /**
+     * With which limits it gives that.
+     *
+     * @param  list<JudgedRun>  $runs  that hang on it
+     */
+    private static function under(array $runs, ?JudgedRun $only): string
+    {
+        $capped = array_filter($runs, static fn(JudgedRun $r): bool => $r->run->cap < 1);
+
+        return match (true) {
+            $capped === [] => 'everything full',
+            $only !== null => sprintf('the limit of %.0f %% set', 100 * $only->run->cap),
+            default => 'the limits set',
+        };
     }
 
     /** @param  list<JudgedRun>  $runs  that hang on it */

@@ -37,7 +37,7 @@ final readonly class SupplyVolts extends RunCheck
         foreach ($supplies as $id) {
             $supply = $case->plan->supply($id);
             if ($case->strip !== null && $supply !== null && !self::suits($supply, $case->strip)) {
-                $findings[] = self::finding($case, $case->strip, $id, $supply, count($supplies) > 1);
+                $findings[] = self::finding($case, $case->strip, $id, $supply, several: count($supplies) > 1);
             }
         }
 

@@ -37,10 +37,10 @@ final readonly class CircuitCases
                 'commonOhms' => 0.0001,
                 'channelOhms' => 0.0001,
             ])
-            ->run('r1', 3.0, Circuits::resistor($amps * 24.0, 3.0) + $more, 's1', 'c1')
+            ->run('r1', 3.0, Circuits::resistor($amps * 24.0, 3.0) + $more, 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
-            ->cable('k1', $trunk, 's1', 'c1', 0.01)
-            ->cable('k2', '2x4', 'c1', 'f1', 0.01);
+            ->cable('k1', $trunk, 's1', 'c1', metres: 0.01)
+            ->cable('k2', '2x4', 'c1', 'f1', metres: 0.01);
     }
 
     /** A run of a resistor's law and so many ohms of rail a metre: its far end has 1 / cosh(a) of the near one's light. */
@@ -51,10 +51,10 @@ final readonly class CircuitCases
         return Circuits::in($notes)
             ->supply('s1')
             ->controller('c1')
-            ->run('r1', $metres, ['plusRail' => $rail, 'returnRail' => $rail, 'pitch' => 0.01], 's1', 'c1')
+            ->run('r1', $metres, ['plusRail' => $rail, 'returnRail' => $rail, 'pitch' => 0.01], 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
-            ->cable('k1', '2x2.5', 's1', 'c1', 0.1)
-            ->cable('k2', '2x2.5', 'c1', 'f1', 0.1);
+            ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.1)
+            ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.1);
     }
 
     /** Ends of a run 0.99 m apart. */
@@ -82,10 +82,10 @@ final readonly class CircuitCases
             'cores',
             static fn(): array => [
                 Circuits::simple()
-                    ->run('r1', 2.0, ['channels' => 2], 's1', 'c1')
+                    ->run('r1', 2.0, ['channels' => 2], 's1', controller: 'c1')
                     ->state(),
                 Circuits::simple()
-                    ->run('r1', 2.0, ['channels' => 2], 's1', 'c1')
+                    ->run('r1', 2.0, ['channels' => 2], 's1', controller: 'c1')
                     ->cable('k2', '3x2.5', 'c1', 'f1')
                     ->state(),
             ],
@@ -93,7 +93,7 @@ final readonly class CircuitCases
         $three = static fn(int $channels): JobState => Circuits::in()
             ->supply('s1')
             ->controller('c1', ['channels' => $channels])
-            ->run('r1', 2.0, ['channels' => 3], 's1', 'c1')
+            ->run('r1', 2.0, ['channels' => 3], 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
             ->cable('k1', '2x2.5', 's1', 'c1')
             ->cable('k2', '4x2.5', 'c1', 'f1')
@@ -102,7 +102,7 @@ final readonly class CircuitCases
         $pixels = static fn(?string $controller): JobState => Circuits::in()
             ->supply('s1', ['volts' => 5.0])
             ->controller('c1')
-            ->run('r1', 1.0, ['kind' => 'pixels'], 's1', $controller)
+            ->run('r1', 1.0, ['kind' => 'pixels'], 's1', controller: $controller)
             ->feed('f1', 'r1', 0)
             ->cable('k1', '2x2.5', 's1', 'f1')
             ->state();
@@ -111,7 +111,7 @@ final readonly class CircuitCases
         $input = static fn(float $volts): JobState => Circuits::in()
             ->supply('s1', ['volts' => $volts])
             ->controller('c1', ['inputLeast' => 12.0, 'inputMost' => 24.0])
-            ->run('r1', 2.0, ['volts' => $volts], 's1', 'c1')
+            ->run('r1', 2.0, ['volts' => $volts], 's1', controller: 'c1')
             ->state();
         yield 'input-range above' => ['input-range', static fn(): array => [$input(24.1), $input(24.0)]];
         yield 'input-range below' => ['input-range', static fn(): array => [$input(11.9), $input(12.0)]];
@@ -119,7 +119,7 @@ final readonly class CircuitCases
         $carries = static fn(float $amps, int $channels): JobState => Circuits::in()
             ->supply('s1')
             ->controller('c1', ['channelAmps' => 5.0, 'totalAmps' => 8.0])
-            ->run('r1', 1.0, ['channels' => $channels, 'watts' => $amps * 24.0], 's1', 'c1')
+            ->run('r1', 1.0, ['channels' => $channels, 'watts' => $amps * 24.0], 's1', controller: 'c1')
             ->state();
         yield 'controller-amps of a channel' => [
             'controller-amps',
@@ -131,14 +131,14 @@ final readonly class CircuitCases
         ];
         $mixed = static fn(float $amps): JobState => Circuits::in()
             ->controller('c1', ['channelAmps' => 8.0, 'totalAmps' => 8.0])
-            ->run('r1', 1.0, ['watts' => 96.0], null, 'c1')
-            ->run('r2', 1.0, ['watts' => 24.0 * $amps - 96.0, 'pitch' => 0.1], null, 'c1')
+            ->run('r1', 1.0, ['watts' => 96.0], null, controller: 'c1')
+            ->run('r2', 1.0, ['watts' => 24.0 * $amps - 96.0, 'pitch' => 0.1], null, controller: 'c1')
             ->state();
         yield 'controller-amps of two strips' => ['controller-amps', static fn(): array => [$mixed(8.05), $mixed(8.0)]];
         $set = static fn(?string $setting): JobState => Circuits::in()
             ->supply('s1')
             ->controller('c1', ['setBy' => 'switch'], $setting)
-            ->run('r1', 2.0, [], 's1', 'c1')
+            ->run('r1', 2.0, [], 's1', controller: 'c1')
             ->state();
         yield 'setting' => ['setting', static fn(): array => [$set('rgb'), $set('single')]];
         yield 'setting not said' => ['setting', static fn(): array => [$set(null), $set('single')]];
@@ -153,7 +153,7 @@ final readonly class CircuitCases
         yield 'hot-bare' => ['hot-bare', static fn(): array => [$bare(15.1), $bare(15.0)]];
         $hub = static fn(string $family): JobState => Circuits::in()
             ->controller('c1', ['family' => $family])
-            ->run('r1', 2.0, [], null, 'c1')
+            ->run('r1', 2.0, [], null, controller: 'c1')
             ->state();
         yield 'no-hub' => ['no-hub', static fn(): array => [$hub('zigbee'), $hub('rf')]];
         yield from self::repeaters();
@@ -167,8 +167,8 @@ final readonly class CircuitCases
             ->supply('s2')
             ->controller('c1', ['kind' => $led ? 'controller' : 'repeater', 'groundsApart' => false])
             ->controller('c2', ['kind' => 'repeater', 'groundsApart' => false])
-            ->run('r1', 2.0, [], 's1', 'c1')
-            ->run('r2', 2.0, ['channels' => $channels], $supply, 'c2')
+            ->run('r1', 2.0, [], 's1', controller: 'c1')
+            ->run('r2', 2.0, ['channels' => $channels], $supply, controller: 'c2')
             ->parts('r1', 'r2')
             ->state();
         yield 'repeats-nothing' => [
@@ -200,10 +200,10 @@ final readonly class CircuitCases
         $capped = static fn(float $amps, float $limit): Circuits => Circuits::in()
             ->supply('s1', ['ratedAmps' => 5.0, 'limitAmps' => $limit, 'sourceOhms' => 0.001])
             ->controller('c1')
-            ->run('r1', 1.0, Circuits::resistor(24.0 * $amps), 's1', 'c1', cap: 0.6)
+            ->run('r1', 1.0, Circuits::resistor(24.0 * $amps), 's1', controller: 'c1', cap: 0.6)
             ->feed('f1', 'r1', 0)
-            ->cable('k1', '2x2.5', 's1', 'c1', 0.1)
-            ->cable('k2', '2x2.5', 'c1', 'f1', 0.1);
+            ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.1)
+            ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.1);
         yield 'cap' => [
             'cap',
             static fn(): array => [$capped(4.0, 8.0)->state(), $capped(4.0, 8.0)->checked('r1')->state()],
@@ -229,10 +229,10 @@ final readonly class CircuitCases
         $swing = static fn(float $volts): JobState => Circuits::in()
             ->bank('s1', ['sourceOhms' => 0.001])
             ->controller('c1', ['commonOhms' => 0.0001, 'channelOhms' => 0.0001])
-            ->run('r1', 1.0, Circuits::resistor(24.0, 1.0, 12.0), 's1', 'c1')
+            ->run('r1', 1.0, Circuits::resistor(24.0, 1.0, 12.0), 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
-            ->cable('k1', '2x0.5', 's1', 'c1', (6.0 * (14.4 / $volts - 1) - 4 * self::ENDS) / (2 * self::THIN))
-            ->cable('k2', '2x2.5', 'c1', 'f1', 0.01)
+            ->cable('k1', '2x0.5', 's1', 'c1', metres: (6.0 * (14.4 / $volts - 1) - 4 * self::ENDS) / (2 * self::THIN))
+            ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.01)
             ->state();
         yield 'swing' => ['swing', static fn(): array => [$swing(1.005 * 13.8), $swing(0.995 * 13.8)]];
         $mains = static fn(string $notes): JobState => Circuits::in($notes)
@@ -283,7 +283,7 @@ dry'),
             static fn(): array => [self::amps(6.04, '2x0.75')->state(), self::amps(5.99, '2x0.75')->state()],
         ];
         $fixed = static fn(float $amps, string $laid): JobState => self::amps($amps)
-            ->cable('k1', '2x1.5r', 's1', 'c1', 0.01, laid: $laid)
+            ->cable('k1', '2x1.5r', 's1', 'c1', metres: 0.01, laid: $laid)
             ->state();
         yield 'cable-amps of a fixed one' => [
             'cable-amps',
@@ -308,7 +308,7 @@ dry'),
             ],
         ];
         $fused = static fn(float $load, float $fuse): JobState => self::amps($load, '2x4', ['overloadAmps' => 60.0])
-            ->cable('k1', '2x2.5', 's1', 'c1', 0.01, $fuse)
+            ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.01, fuse: $fuse)
             ->state();
         yield 'fuse-large' => ['fuse-large', static fn(): array => [$fused(5.0, 25.2), $fused(5.0, 25.0)]];
         // Common practice, no source: a fuse of 10 A carries 8 A for good.
@@ -316,12 +316,12 @@ dry'),
         $bank = static fn(?float $fuse): JobState => Circuits::in()
             ->bank('s1')
             ->fixture('x1', 2)
-            ->cable('k1', '2x2.5', 's1', 'x1', 1.0, $fuse)
+            ->cable('k1', '2x2.5', 's1', 'x1', metres: 1.0, fuse: $fuse)
             ->state();
         yield 'tap-fuse' => ['tap-fuse', static fn(): array => [$bank(null), $bank(5.0)]];
         // Common practice, no source: clip-on connectors 3 A.
         $joint = static fn(float $amps): JobState => self::amps($amps)
-            ->cable('k1', '2x2.5', 's1', 'c1', 0.01, joint: 3.0)
+            ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.01, joint: 3.0)
             ->state();
         yield 'joint-amps' => ['joint-amps', static fn(): array => [$joint(3.05), $joint(3.0)]];
         // Common practice, no source: 5 A into one end; or as the entry says.
@@ -337,16 +337,17 @@ dry'),
         $lost = static fn(float $volts): JobState => Circuits::in()
             ->supply('s1', ['sourceOhms' => 0.001])
             ->controller('c1', ['commonOhms' => 0.001, 'channelOhms' => 0.001])
-            ->run('r1', 1.0, Circuits::resistor(144.0), 's1', 'c1')
+            ->run('r1', 1.0, Circuits::resistor(144.0), 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
             ->cable(
                 'k1',
                 '2x2.5',
                 's1',
                 'c1',
-                (($volts / (24 - $volts)) * 4.0 - 0.002 - 2 * (2 * self::ENDS + self::THICK * 0.1)) / (2 * self::THICK),
+                metres: (($volts / (24 - $volts)) * 4.0 - 0.002 - 2 * (2 * self::ENDS + self::THICK * 0.1)) /
+                    (2 * self::THICK),
             )
-            ->cable('k2', '2x2.5', 'c1', 'f1', 0.1)
+            ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.1)
             ->state();
         yield 'drop' => ['drop', static fn(): array => [$lost(1.206), $lost(1.194)]];
     }
@@ -400,10 +401,10 @@ dry',
                 2.0,
                 ['plusRail' => self::rail($far, 2.0), 'returnRail' => self::rail($far, 2.0), 'pitch' => 0.01],
                 's1',
-                'c1',
+                controller: 'c1',
             )
             ->feed('f2', 'r2', 0)
-            ->cable('k3', '2x2.5', 'c1', 'f2', 0.1);
+            ->cable('k3', '2x2.5', 'c1', 'f2', metres: 0.1);
     }
 
     /** Both rails and the load of a uniform line: a² = 2 r g L², g = (W/m) / V² (textbook). */

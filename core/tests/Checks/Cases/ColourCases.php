@@ -45,11 +45,11 @@ final readonly class ColourCases
                     'pitch' => 0.1,
                 ],
                 's1',
-                'c1',
+                controller: 'c1',
             )
             ->feed('f1', 'r1', 0)
-            ->cable('k1', '2x2.5', 's1', 'c1', 0.1)
-            ->cable('k2', '4x2.5', 'c1', 'f1', 0.1);
+            ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.1)
+            ->cable('k2', '4x2.5', 'c1', 'f1', metres: 0.1);
     }
 
     /** By IEC 61966-2-1 and CIE 1976 (from memory), written out here: full primaries, mixed by the light of their channels. */
