@@ -247,7 +247,11 @@ return array_merge(
     ),
     $at(
         'Circuit/RunFigures.php',
-        ["\$r->loadWatts, 'W', path: 'solver.loadWatts'", "\$r->loadWatts + 1, 'W', path: 'solver.loadWatts'", $workings],
+        [
+            "\$r->loadWatts, 'W', path: 'solver.loadWatts'",
+            "\$r->loadWatts + 1, 'W', path: 'solver.loadWatts'",
+            $workings,
+        ],
         ['$r->groupAmps($group),', '2 * $r->groupAmps($group),', $workings],
     ),
 );

@@ -45,8 +45,7 @@ final class WalkTest extends BrowserTestCase
             ],
         );
         $this->see('cove 18.00 m');
-        $this->unfold('Kit');
-        $this->see('Cove lacks a strip');
+        $this->find("section[aria-labelledby=slate] details[data-stage='Kit']");
         $this->assertAccessible('survey');
         // Undo takes the last typing back, redo brings it again.
         $this->undoKeys();
@@ -60,6 +59,7 @@ final class WalkTest extends BrowserTestCase
 
     private function kit(): void
     {
+        $this->see('Cove lacks a strip');
         $this->see('Take C over');
         $this->assertAccessible('kit, options side by side');
         $this->press('k');
@@ -79,8 +79,7 @@ final class WalkTest extends BrowserTestCase
             $this->press((string) $key);
             $this->choose($name);
         }
-        $this->unfold('Wire');
-        $this->see('Cove: visibly dull');
+        $this->find("section[aria-labelledby=slate] details[data-stage='Wire']");
         $this->leaveField();
         $this->press('3');
     }
@@ -102,6 +101,7 @@ final class WalkTest extends BrowserTestCase
 
     private function wire(): void
     {
+        $this->see('Cove: visibly dull');
         $this->find('[data-feed=f1]');
         $this->assertAccessible('wire');
         $this->press('b');
@@ -158,12 +158,6 @@ final class WalkTest extends BrowserTestCase
         }
         $this->leaveField();
         $this->press('7');
-    }
-
-    /** Opens what the slate has of another stage. */
-    private function unfold(string $stage): void
-    {
-        $this->click(fn() => $this->find("section[aria-labelledby=slate] details[data-stage='{$stage}'] summary"));
     }
 
     /** Points on the slate, of all stages. */
