@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Arrangement extends Model
 {
+    protected $table = 'arrangements';
+
     protected $fillable = ['document'];
 
     protected $casts = ['document' => 'array'];

@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Crew extends Model
 {
+    protected $table = 'crews';
+
     protected $fillable = ['name'];
 
     /** @return HasMany<Job, $this> */

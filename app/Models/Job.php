@@ -25,6 +25,9 @@ use Illuminate\Support\Carbon;
  */
 final class Job extends Model
 {
+    // Each model names its table: finding the plural would take a millisecond of every request.
+    protected $table = 'jobs';
+
     protected $fillable = ['name', 'client', 'kit', 'archived_at'];
 
     protected $casts = ['kit' => 'array', 'archived_at' => 'datetime'];

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class JoinEvent extends Model
 {
+    protected $table = 'join_events';
+
     public $timestamps = false;
 
     protected $fillable = ['number', 'at', 'kind', 'device', 'text', 'created_at'];

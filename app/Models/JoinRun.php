@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class JoinRun extends Model
 {
+    protected $table = 'join_runs';
+
     protected $fillable = ['user_id', 'revision', 'seed', 'clock_seconds', 'clock_since', 'speed'];
 
     protected $casts = [

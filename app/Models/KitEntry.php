@@ -21,6 +21,8 @@ use Illuminate\Support\Str;
  */
 final class KitEntry extends Model
 {
+    protected $table = 'kit_entries';
+
     protected $fillable = ['entry_id', 'document', 'kind', 'name', 'search', 'facts'];
 
     /**

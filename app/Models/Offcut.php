@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Offcut extends Model
 {
+    protected $table = 'offcuts';
+
     protected $fillable = ['kit', 'mm', 'kept_for', 'left_by'];
 
     protected $casts = ['mm' => 'integer', 'kept_for' => 'integer', 'left_by' => 'integer'];

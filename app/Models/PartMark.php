@@ -16,5 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class PartMark extends Model
 {
+    protected $table = 'part_marks';
+
     protected $fillable = ['part', 'state', 'arrives', 'user_id'];
 }

@@ -21,6 +21,8 @@ use Illuminate\Support\Carbon;
  */
 final class Photo extends Model
 {
+    protected $table = 'photos';
+
     public $timestamps = false;
 
     protected $fillable = ['user_id', 'place', 'caption', 'width', 'height', 'image', 'created_at'];

@@ -26,6 +26,8 @@ use Illuminate\Support\Carbon;
  */
 final class Proposal extends Model
 {
+    protected $table = 'proposals';
+
     /** Seconds without a sign of life after which one that waits, and one that is worked out, is said to be left alone. */
     private const PATIENCE = 5;
 

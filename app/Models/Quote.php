@@ -18,6 +18,8 @@ use Illuminate\Support\Carbon;
  */
 final class Quote extends Model
 {
+    protected $table = 'quotes';
+
     protected $fillable = ['user_id', 'revision', 'total', 'lines'];
 
     protected $casts = ['lines' => 'array'];

@@ -33,6 +33,8 @@ use RuntimeException;
  */
 final class Revision extends Model
 {
+    protected $table = 'revisions';
+
     public $timestamps = false;
 
     private ?Plan $read = null;

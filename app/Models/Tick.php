@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Tick extends Model
 {
+    protected $table = 'ticks';
+
     protected $fillable = ['uuid', 'step', 'kind', 'done', 'table_minutes', 'minutes', 'at', 'user_id'];
 
     protected $casts = ['done' => 'boolean', 'minutes' => 'integer', 'table_minutes' => 'integer'];

@@ -22,6 +22,8 @@ use Illuminate\Support\Carbon;
  */
 final class Trace extends Model
 {
+    protected $table = 'traces';
+
     protected $fillable = ['user_id', 'place', 'near', 'legs', 'answers', 'recorded_at'];
 
     /** @return list<TracedLeg> */

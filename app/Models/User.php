@@ -19,6 +19,8 @@ use LogicException;
  */
 final class User extends Authenticatable
 {
+    protected $table = 'users';
+
     protected $fillable = ['name', 'email', 'password', 'crew_id', 'closed_at'];
 
     protected $hidden = ['password', 'remember_token'];

@@ -48,15 +48,19 @@ final class Server
             'EMBER_TIMEZONE' => Browser::zone(),
             'SESSION_LIFETIME' => self::LASTING,
             'PHP_CLI_SERVER_WORKERS' => '3',
+            'PHP_INI_SCAN_DIR' => ":{$root}/config/server",
             'QUEUE_CONNECTION' => 'database',
+            'APP_CONFIG_CACHE' => $directory . '/config.php',
+            'APP_ROUTES_CACHE' => $directory . '/routes.php',
         ];
-        $migrate = new Process(['php', 'artisan', 'migrate', '--seed', '--force'], $root, $env);
-        if ($migrate->run() !== 0) {
-            throw new RuntimeException($migrate->getOutput() . $migrate->getErrorOutput());
+        foreach (['migrate --seed --force', 'config:cache', 'route:cache'] as $command) {
+            $ready = new Process(['php', 'artisan', ...explode(' ', $command)], $root, $env);
+            if ($ready->run() !== 0) {
+                throw new RuntimeException($ready->getOutput() . $ready->getErrorOutput());
+            }
         }
         $process = Process::fromShellCommandline(
-            'exec setsid php -d variables_order=EGPCS -d opcache.enable_cli=1 -d upload_max_filesize=24M -d ' .
-                "post_max_size=25M -S 127.0.0.1:{$port} " .
+            "exec setsid php -S 127.0.0.1:{$port} " .
                 '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php',
             $root . '/public',
             $env,

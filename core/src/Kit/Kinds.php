@@ -5,33 +5,50 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Json;
 
-/** All kinds of kit, from core/data/kinds.json: adding one is a paragraph there. */
+/** All kinds of kit, from core/data/kinds.json: adding one is a paragraph there. Each is read once, when it is asked for. */
 final class Kinds
 {
-    /** @var array<string, Kind>|null */
-    private static ?array $kinds = null;
+    /** @var array<string, Fields>|null */
+    private static ?array $written = null;
+
+    /** @var array<string, Kind> */
+    private static array $kinds = [];
 
     /** @return array<string, Kind> */
     public static function all(): array
     {
-        if (self::$kinds === null) {
-            self::$kinds = [];
-            $document = Shelf::plain(
-                Json::object((string) file_get_contents(dirname(__DIR__, 2) . '/data/kinds.json')),
-            );
-            foreach ((new Fields($document))->objects('kinds') as $kind) {
-                $read = Kind::read($kind);
-                self::$kinds[$read->kind] = $read;
-            }
+        $all = [];
+        foreach (array_keys(self::written()) as $kind) {
+            $all[$kind] = self::of($kind);
         }
 
-        return self::$kinds;
+        return array_filter($all);
     }
 
     public static function of(string $kind): ?Kind
     {
-        return self::all()[$kind] ?? null;
+        $written = self::$kinds[$kind] ?? (self::written()[$kind] ?? null);
+
+        return $written instanceof Fields ? (self::$kinds[$kind] = Kind::read($written)) : $written;
+    }
+
+    /** @return array<string, Fields> by kind */
+    private static function written(): array
+    {
+        if (self::$written === null) {
+            self::$written = [];
+            // It ships with the program and is checked by its tests, so it is only decoded.
+            $document = json_decode(
+                (string) file_get_contents(dirname(__DIR__, 2) . '/data/kinds.json'),
+                true,
+                flags: JSON_THROW_ON_ERROR,
+            );
+            foreach ((new Fields((array) $document))->objects('kinds') as $kind) {
+                self::$written[$kind->string('kind')] = $kind;
+            }
+        }
+
+        return self::$written;
     }
 }

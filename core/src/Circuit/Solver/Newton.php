@@ -25,6 +25,9 @@ final class Newton
 
     private const STEP = 1e-9;
 
+    /** Volts of a step, and share of the one before it, below which steps shrink by the square. */
+    private const CLOSE = [1e-5, 0.01];
+
     /** Siemens that a supply's slope is never taken below when a direction is looked for. */
     private const TRACE = 1e-3;
 
@@ -36,6 +39,9 @@ final class Newton
 
     /** Share of their power that fixtures take now. */
     private float $power = 0.0;
+
+    /** Of the last step, as it was taken. */
+    private float $part = 1.0;
 
     /** @var list<Ladder> */
     private array $ladders = [];
@@ -139,10 +145,7 @@ final class Newton
     private function fell(self $before): bool
     {
         foreach ($this->network->points as $p) {
-            if (
-                self::FALL * ($before->volts[$p->plus] - $before->volts[$p->minus]) >
-                $this->volts[$p->plus] - $this->volts[$p->minus]
-            ) {
+            if (self::FALL * $before->across($p) > $this->across($p)) {
                 return true;
             }
         }
@@ -161,13 +164,13 @@ final class Newton
     {
         $this->step = array_fill(0, count($this->volts), 0.0);
         $this->evaluate(0.0);
-        $move = INF;
+        $before = $move = INF;
         for ($n = 0; $n < self::MOST; $n++) {
-            if ($this->residual() < self::RESIDUAL && $move < self::STEP) {
+            if ($this->residual() < self::RESIDUAL && min($move, 1000 * $this->next($before, $move)) < self::STEP) {
                 return $n;
             }
             $this->direction();
-            $move = $this->advance();
+            [$before, $move] = [$move, $this->advance()];
         }
 
         throw new NoSolution(
@@ -177,6 +180,14 @@ final class Newton
                 $this->residual(),
             ),
         );
+    }
+
+    /** What the next step would be: near the solution whole steps shrink by the square. INF while that does not show yet. */
+    private function next(float $before, float $move): float
+    {
+        $shrinks = $this->part === 1.0 && $move < min(self::CLOSE[0], self::CLOSE[1] * $before);
+
+        return $shrinks ? $move * ($move / $before) ** 2 : INF;
     }
 
     /** Finds the step of every unknown. */
@@ -225,7 +236,7 @@ final class Newton
             $part /= 2;
             $this->evaluate($part);
         }
-        $most = 0.0;
+        [$this->part, $most] = [$part, 0.0];
         foreach ($this->step as $n => $step) {
             $this->volts[$n] += $part * $step;
             $most = max($most, abs($part * $step));
