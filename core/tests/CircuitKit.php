@@ -35,7 +35,7 @@ trait CircuitKit
                 'returnRail' => 0.002,
                 'channels' => array_map(
                     static fn(int $n): array => [
-                        'name' => "c{$n}",
+                        'name' => "channel {$n}",
                         'wattsPerMetre' => $watts / (is_int($channels) ? $channels : 1),
                         'colour' => '#ffddaa',
                     ],

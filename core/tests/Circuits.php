@@ -16,6 +16,7 @@ use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Limits;
 use EmberDusk\Plan\Place;
@@ -310,7 +311,11 @@ final class Circuits
     /** Everything solved: with ranges and open feeds, or as planned only. */
     public function state(bool $planned = false): JobState
     {
-        $plan = $this->plan();
+        return self::solved($this->plan(), $planned);
+    }
+
+    private static function solved(Plan $plan, bool $planned = false): JobState
+    {
         $results = [];
         foreach (Island::all($plan) as $island) {
             try {
@@ -365,8 +370,36 @@ final class Circuits
     /** @return list<string> severity and code of everything that stops or warns, without what is said of light */
     public function verdicts(): array
     {
+        return self::said($this->judged());
+    }
+
+    /** @return list<string> the same when what comes first among the ids comes last: s1 is s9, s2 is s8 */
+    public function turned(): array
+    {
+        $turn = static fn(string $text): string => (string) preg_replace_callback(
+            '/(?<=")([a-z])([1-9])(?=")/',
+            static fn(array $m): string => $m[1] . (10 - (int) $m[2]),
+            $text,
+        );
+        $plan = JobFile::own($turn(JobFile::write($this->plan())));
+        $back = array_map(
+            static fn(string $said): string => trim($turn('"' . strtr($said, [' ' => '" "']) . '"'), '"'),
+            self::said(Registry::check(Judged::of(self::solved($plan)), Registry::circuit())),
+        );
+        $back = array_map(static fn(string $said): string => strtr($said, ['" "' => ' ']), $back);
+        sort($back);
+
+        return $back;
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<string>
+     */
+    private static function said(array $findings): array
+    {
         $said = [];
-        foreach ($this->judged() as $f) {
+        foreach ($findings as $f) {
             if ($f->severity->value !== 'open' && !in_array($f->code, ['evenness', 'seam', 'colour-shift'], true)) {
                 $said[] = "{$f->severity->value} {$f->code} {$f->place->id}";
             }

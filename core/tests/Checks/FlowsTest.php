@@ -233,4 +233,15 @@ final class FlowsTest extends TestCase
     {
         self::assertSame($said, $circuit->verdicts());
     }
+
+    /**
+     * What is named first decides nothing: the first ids become the last ones.
+     *
+     * @param  list<string>  $said
+     */
+    #[DataProvider('cases')]
+    public function test_the_order_of_the_ids_decides_nothing(Circuits $circuit, array $said): void
+    {
+        self::assertSame($said, $circuit->turned());
+    }
 }
