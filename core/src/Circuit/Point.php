@@ -17,4 +17,13 @@ final readonly class Point
         public int $minus,
         public ConstantPower $load,
     ) {}
+
+    /**
+     * @param  array<int, float>  $volts  of the hubs
+     * @return float volts over the fixtures
+     */
+    public function across(array $volts): float
+    {
+        return $volts[$this->plus] - $volts[$this->minus];
+    }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit\Solver;
 
 use EmberDusk\Circuit\Network;
-use EmberDusk\Circuit\Point;
 use EmberDusk\Circuit\Solution;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
@@ -114,17 +113,7 @@ final class Newton
             }
             [$newton, $step] = $fell ? [$last, $step / 2] : [$newton, $step];
             if ($step < self::RAISE[1]) {
-                $points = $network->points;
-                usort($points, static fn(Point $a, Point $b): int => $newton->across($a) <=> $newton->across($b));
-                throw NoSolution::at(
-                    $points[0]->part,
-                    sprintf(
-                        'Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. ' .
-                            'Thicker or shorter cable, more volts, or fewer fixtures.',
-                        strtoupper($points[0]->part),
-                        (int) floor(100 * $newton->power),
-                    ),
-                );
+                throw Collapse::of($network->points, $newton->volts, $newton->power);
             }
         }
 
@@ -136,16 +125,11 @@ final class Newton
         $this->ladders = array_map(static fn(Ladder $l): Ladder => clone $l, $this->ladders);
     }
 
-    private function across(Point $point): float
-    {
-        return $this->volts[$point->plus] - $this->volts[$point->minus];
-    }
-
     /** Whether the volts of some fixture jumped: small steps of power make small steps of volts until the branch ends. */
     private function fell(self $before): bool
     {
         foreach ($this->network->points as $p) {
-            if (self::FALL * $before->across($p) > $this->across($p)) {
+            if (self::FALL * $p->across($before->volts) > $p->across($this->volts)) {
                 return true;
             }
         }
@@ -208,7 +192,7 @@ final class Newton
             );
         }
         foreach ($this->network->points as $p) {
-            $this->stamps->conductance($p->plus, $p->minus, $this->power * $p->load->at($this->across($p))[1]);
+            $this->stamps->conductance($p->plus, $p->minus, $this->power * $p->load->at($p->across($this->volts))[1]);
         }
         foreach ($this->ladders as $ladder) {
             $this->stamps->stretch($ladder, $right);

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit\Solver;
+
+use EmberDusk\Circuit\Point;
+use EmberDusk\Values\NoSolution;
+
+/** What is said where the branch that counts ends before fixtures have their power. */
+final class Collapse
+{
+    /**
+     * @param  non-empty-list<Point>  $points  loads of constant power
+     * @param  array<int, float>  $volts  where the last step rested
+     * @param  float  $power  share of their power that they had then
+     */
+    public static function of(array $points, array $volts, float $power): NoSolution
+    {
+        usort($points, static fn(Point $a, Point $b): int => $a->across($volts) <=> $b->across($volts));
+
+        return NoSolution::at(
+            $points[0]->part,
+            sprintf(
+                'Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. ' .
+                    'Thicker or shorter cable, more volts, or fewer fixtures.',
+                strtoupper($points[0]->part),
+                (int) floor(100 * $power),
+            ),
+        );
+    }
+}
