@@ -8,6 +8,7 @@ use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Costing\Basis;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\CutList;
 use EmberDusk\Parts\Jointed;
@@ -149,7 +150,7 @@ $forty = JobFile::read($fixture('forty-runs'));
 $took = [];
 for ($n = 0; $n < 3; $n++) {
     $at = hrtime(true);
-    $proposal = Planner::of($forty, array_map(strval(...), array_keys($forty->runs)), $shelf);
+    $proposal = Planner::of($forty, array_map(strval(...), array_keys($forty->runs)), new Basis($shelf));
     $took[] = (hrtime(true) - $at) / 1e9;
 }
 $row(

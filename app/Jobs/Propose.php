@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Kit\Shelves;
+use App\Facts\Bases;
 use App\Models\Proposal;
 use EmberDusk\Formats\Json;
 use EmberDusk\Planner\Planner;
@@ -36,7 +36,7 @@ final class Propose implements ShouldQueue
         $proposal = Proposal::query()->findOrFail($this->proposal);
         self::keep($proposal, ['state' => 'running']);
         $plan = $proposal->job->newest()->plan();
-        $shelf = Shelves::ofCrew($proposal->job->crew);
+        $basis = Bases::of($proposal->job);
         $begun = $looked = microtime(true);
         $watch = new Progress(static function (int $solved, string $about) use ($proposal, $begun, &$looked): bool {
             $now = microtime(true);
@@ -52,14 +52,14 @@ final class Propose implements ShouldQueue
             $found = Planner::of(
                 plan: $plan,
                 runs: $proposal->runs,
-                shelf: $shelf,
+                basis: $basis,
                 keep: $proposal->keep,
                 watch: $watch,
             );
             self::keep($proposal, [
                 'state' => 'done',
                 'solved' => $found->solved,
-                'answer' => Json::compact($found->toArray($shelf)),
+                'answer' => Json::compact($found->toArray()),
             ]);
         } catch (Refusal $t) {
             self::keep($proposal, ['state' => 'failed', 'answer' => $t->getMessage()]);

@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $step
  * @property string $kind of EmberDusk\Rates\StepMinutes::MINUTES
  * @property bool $done
- * @property int $table_minutes by the table of times when it was ticked
+ * @property float $table_minutes by the table of times when it was ticked
  * @property int $minutes that it took
  * @property string $at when it was pressed, YYYY-MM-DDTHH:MM:SS.sssZ
  */
@@ -24,5 +24,5 @@ final class Tick extends Model
 
     protected $fillable = ['uuid', 'step', 'kind', 'done', 'table_minutes', 'minutes', 'at', 'user_id'];
 
-    protected $casts = ['done' => 'boolean', 'minutes' => 'integer', 'table_minutes' => 'integer'];
+    protected $casts = ['done' => 'boolean', 'minutes' => 'integer', 'table_minutes' => 'float'];
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests;
 
+use EmberDusk\Costing\Basis;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\KitSnapshot;
@@ -35,6 +36,12 @@ final class Demo implements ShelfSource
         }
 
         return $shelf = new self();
+    }
+
+    /** Its shelf, a crew that nobody has timed, no visits. */
+    public static function basis(): Basis
+    {
+        return new Basis(self::shelf());
     }
 
     public function find(string $id): ?KitSnapshot

@@ -30,9 +30,9 @@
         <tr><th>What</th><th class="right">How many</th><th class="right">{{ $terms->currency }}</th></tr>
         @foreach ($quote->lines as $line)
             <tr>
-                <td>{{ $line['what'] }}</td>
-                <td class="right">{{ $line['count'] }}</td>
-                <td class="right">{{ \EmberDusk\Costing\Quote::money($line['cents']) }}</td></tr>
+                <td>{{ $line->what }}</td>
+                <td class="right">{{ $line->count }}</td>
+                <td class="right">{{ \EmberDusk\Costing\Quote::money($line->cents) }}</td></tr>
         @endforeach
         <tr class="sum"><td></td><td class="right">net</td><td class="right">{{ \EmberDusk\Costing\Quote::money($quote->net) }}</td></tr>
         <tr class="sum">

@@ -130,10 +130,10 @@ final class BuildTest extends TestCase
             $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=build"))['desk']['build'],
             'dry-cove',
         );
-        // Ratios 1.6, 2.0, 2.5: their geometric mean is 2, so 40 minutes become 80.
-        self::assertSame(80, $after['minutes']);
-        // ln spread 0.22314, t(2) 1.886, times root of 1 + 1/3: 0.48595; 40 x 2 / e^0.48595 and 40 x 2 x e^0.48595.
-        self::assertSame(['49', '131'], $after['work']['range']);
+        // Ratios 1.6, 2.0, 2.5: their geometric mean is 2, so 18 m at two minutes become 72, in fives 75.
+        self::assertSame(75, $after['minutes']);
+        // ln spread 0.22314, t(2) 1.886, times root of 1 + 1/3: 0.48595; 36 x 2 / e^0.48595 and 36 x 2 x e^0.48595.
+        self::assertSame(['44', '118'], $after['work']['range']);
     }
 
     public function test_visits_are_kept_and_two_people_need_fewer_days(): void

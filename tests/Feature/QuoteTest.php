@@ -48,7 +48,7 @@ final class QuoteTest extends TestCase
         ])->assertOk();
         $now = $this->answer($this->getJson("/jobs/{$this->job->id}/quotes"), 'quoteState');
         self::assertSame(
-            [['24 V supply, 10 A', '1', '–', '-56.35'], ['24 V supply, 13.4 A', '–', '1']],
+            [['24 V supply, 10 A', '1', '–', '-56.35'], ['24 V supply, 13.4 A', '–', '1'], ['Tax', '20 %', '20 %']],
             array_map(
                 static fn(array $c): array => array_slice(array_values($c), 0, $c['now'] === '–' ? 4 : 3),
                 $now['given']['changes'],

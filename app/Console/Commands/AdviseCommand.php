@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use EmberDusk\Costing\Basis;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Run;
 use EmberDusk\Planner\Planner;
@@ -29,11 +30,10 @@ final class AdviseCommand extends Command
             if (array_diff($keep, Run::PINS) !== []) {
                 throw new InvalidInput('--keep is one of ' . implode(', ', Run::PINS) . '.');
             }
-            $shelf = $this->demoShelf();
-            $proposal = Planner::of($plan, array_keys($plan->runs), $shelf, $keep);
-            $answer = $proposal->toArray($shelf);
+            $proposal = Planner::of($plan, array_keys($plan->runs), new Basis($this->demoShelf()), $keep);
+            $answer = $proposal->toArray();
             if ($this->option('job')) {
-                $this->output->write(\EmberDusk\Plan\JobFile::write($proposal->built($proposal->parts, $shelf)));
+                $this->output->write(\EmberDusk\Plan\JobFile::write($proposal->built($proposal->parts)));
             } elseif ($this->option('json')) {
                 $this->output->write(Json::pretty(['job' => $plan->name, 'proposal' => $answer]));
             } else {
@@ -64,7 +64,9 @@ final class AdviseCommand extends Command
                 $this->line("  {$part}");
             }
             foreach ($answer['found']['bill'] as $line) {
-                $this->line(sprintf('  %9s  %s  %s', $line['cost'], $line['what'], $line['count']));
+                $this->line(
+                    sprintf('  %9s  %s  %s', $line['difference'], $line['what'], "{$line['then']} to {$line['now']}"),
+                );
             }
         }
         foreach ($answer['clashes'] as $clash) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Kit\Shelves;
+use App\Facts\Bases;
 use App\Models\Job;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
@@ -22,7 +22,7 @@ final readonly class OptionController
             'run' => $of->id,
             'name' => ucfirst($of->word),
             'asked' => Questions::all(),
-            'options' => Options::of($plan, $of, Shelves::ofCrew($job->crew)),
+            'options' => Options::of($plan, $of, Bases::of($job)),
         ]);
     }
 }

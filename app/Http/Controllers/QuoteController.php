@@ -10,6 +10,7 @@ use App\Papers\Paper;
 use App\Results\JobLoader;
 use App\Time\Clock;
 use EmberDusk\Costing\Quote;
+use EmberDusk\Costing\QuoteChange;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -50,7 +51,7 @@ final readonly class QuoteController
                 'user_id' => $user->id,
                 'revision' => $job->newest()->number,
                 'total' => $quote->total,
-                'lines' => $quote->lines,
+                'lines' => $quote->toArray(),
             ]),
         );
 
@@ -74,7 +75,12 @@ final readonly class QuoteController
                         'revision' => $given->revision,
                         'at' => Clock::local($given->created_at)->format('Y-m-d'),
                         'total' => Quote::money($given->total),
-                        'changes' => $quote->since($given->lines),
+                        'changes' => QuoteChange::since(
+                            $given->lines,
+                            $given->total,
+                            $quote,
+                            $state->plan->terms->currency,
+                        )->toArray(),
                     ],
         ]);
     }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Screens\Build;
 
 use EmberDusk\Job\JobState;
-use EmberDusk\Job\Schedule;
 use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Days;
+use EmberDusk\Schedule\Labour;
 use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\RemainingWork;
 use EmberDusk\Schedule\Slot;
@@ -70,27 +70,13 @@ final readonly class BuildScreen
             return [];
         }
         $remaining = $schedule->remaining();
-        [$minutes, $least, $most] = $schedule->labour();
-        $rate = $state->plan->terms->hourRate;
+        $labour = $schedule->labour();
         $days = count($remaining->timetable->worked());
         $done = (float) (count($remaining->steps) - count($remaining->left));
-        $range = static fn(float $by): Range => new Range($least * $by, $most * $by);
 
         return [
-            self::minutes($schedule, $minutes, $range(1 / 60)),
-            new Figure(
-                label: 'Labour',
-                value: ($minutes / 60) * $rate,
-                unit: $state->plan->terms->currency,
-                decimals: 2,
-                formula: 'm / 60 * r',
-                inputs: [
-                    new Input('m', 'minutes of all people together', (float) $minutes, 'min'),
-                    new Input('r', 'an hour', $rate, $state->plan->terms->currency),
-                ],
-                assumption: 'An hour as the job says.',
-                range: $range($rate / 60),
-            ),
+            self::work($labour),
+            self::cost($state, $labour),
             new Figure(
                 label: 'Days of work',
                 value: (float) $days,
@@ -118,28 +104,68 @@ final readonly class BuildScreen
     }
 
     /** Work of all people, kind by kind of step. */
-    private static function minutes(Schedule $schedule, int $minutes, Range $range): Figure
+    private static function work(Labour $labour): Figure
     {
-        $kinds = [];
-        foreach ($schedule->steps as $step) {
-            $kinds[$step->kind] = ($kinds[$step->kind] ?? 0) + $step->minutes * $schedule->people($step);
-        }
         $inputs = [];
-        foreach ($kinds as $kind => $of) {
-            $inputs[] = new Input('m' . (count($inputs) + 1), StepMinutes::WORDS[$kind], (float) $of, 'min');
+        foreach ($labour->minutes as $kind => $minutes) {
+            $inputs[] = new Input(
+                symbol: 'm' . (count($inputs) + 1),
+                meaning: StepMinutes::WORDS[$kind],
+                value: $minutes,
+                unit: 'min',
+                path: "quote.lines.work-{$kind}.minutes",
+            );
         }
+        [$least, $most] = $labour->range();
 
         return new Figure(
             label: 'Work',
-            value: $minutes / 60,
+            value: $labour->total() / 60,
             unit: 'h',
             decimals: 1,
-            formula: '(' . implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) . ') / 60',
+            formula: '(' . self::sum($inputs) . ') / 60',
             inputs: $inputs,
-            assumption: 'All steps, done or not, by as many people as each takes and there are; from all going well to none.',
+            assumption: 'All steps, done or not, by as many people as each takes and there are; from all going well to none. The calendar rounds each step up to five minutes, this does not.',
             source: 'common practice, no source; the crew’s own minutes where there are some',
-            range: $range,
+            range: new Range($least / 60, $most / 60),
         );
+    }
+
+    /** The same lines as in the quote. */
+    private static function cost(JobState $state, Labour $labour): Figure
+    {
+        $rate = $state->plan->terms->hourRate;
+        $currency = $state->plan->terms->currency;
+        $inputs = [];
+        foreach ($state->schedule()->quote()->lines as $key => $line) {
+            if ($line->minutes > 0) {
+                $inputs[] = new Input(
+                    symbol: 'l' . (count($inputs) + 1),
+                    meaning: sprintf('%s, %s at %.2f an hour', lcfirst($line->what), $line->count, $rate),
+                    value: $line->cents / 100,
+                    unit: $currency,
+                    path: "quote.lines.{$key}.cents / 100",
+                );
+            }
+        }
+        [$least, $most] = $labour->range();
+
+        return new Figure(
+            label: 'Labour',
+            value: array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
+            unit: $currency,
+            decimals: 2,
+            formula: self::sum($inputs),
+            inputs: $inputs,
+            assumption: 'As in the quote: unrounded minutes at the job’s rate, each line in whole hundredths.',
+            range: new Range(($least * $rate) / 60, ($most * $rate) / 60),
+        );
+    }
+
+    /** @param  list<Input>  $inputs */
+    private static function sum(array $inputs): string
+    {
+        return $inputs === [] ? '0' : implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs));
     }
 
     /** The critical path, step by step. */
@@ -160,9 +186,7 @@ final readonly class BuildScreen
             value: $remaining->timetable->path->length / 60,
             unit: 'h',
             decimals: 1,
-            formula: $inputs === []
-                ? '0'
-                : '(' . implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) . ') / 60',
+            formula: '(' . self::sum($inputs) . ') / 60',
             inputs: $inputs,
             assumption: 'Steps on it delay the end by as much as they take longer.',
             source: 'critical path method',

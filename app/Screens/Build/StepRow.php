@@ -66,14 +66,14 @@ final readonly class StepRow
 
         return new Figure(
             label: 'Minutes',
-            value: (float) $step->minutes,
+            value: $step->work,
             unit: 'min',
             decimals: 0,
-            formula: 'max(5, 5 * ceil(max(5, 5 * ceil(u * t / 5 - 0.0001)) * f / 5 - 0.0001))',
+            formula: 'u * t * f',
             inputs: $inputs,
             assumption: $productivity === null
-                ? 'At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
-                : 'Four of five such steps lie in the range (log-normal, prediction interval).',
+                ? 'The calendar rounds it up to five minutes, the quote does not. At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
+                : 'The calendar rounds it up to five minutes, the quote does not. Four of five such steps lie in the range (log-normal, prediction interval).',
             source: 'common practice, no source',
             range: new Range((float) $step->range[0], (float) $step->range[1]),
         );

@@ -6,14 +6,23 @@ namespace EmberDusk\Costing;
 
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Terms;
+use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Schedule\Labour;
+use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
-/** What the client is asked for: parts with the mark-up, labour by the hour, tax. Whole hundredths of the currency, so that the lines add up. */
+/** What the client is asked for: parts with the mark-up, every kind of work by the hour, travel, tax. Whole hundredths of the currency, so that the lines add up. */
 final readonly class Quote
 {
+    /** What lines of work are called by. */
+    public const WORK = 'work-';
+
+    /** The line of ways there and back that are paid by the way: fuel, parking. */
+    public const WAYS = 'ways';
+
     /**
-     * @param  array<string, array{what: string, count: string, cents: int}>  $lines  by part, labour last
+     * @param  array<string, QuoteLine>  $lines  by part, then by kind of work
      * @param  list<string>  $unpriced  parts that the sum is without
      */
     private function __construct(
@@ -25,8 +34,8 @@ final readonly class Quote
         public array $unpriced,
     ) {}
 
-    /** @param  int  $minutes  of all people together */
-    public static function of(PartsList $parts, int $minutes, Terms $terms): self
+    /** @param  list<Step>  $steps  of Build */
+    public static function of(PartsList $parts, array $steps, Terms $terms, Basis $basis): self
     {
         $lines = $unpriced = [];
         foreach ($parts->parts as $part) {
@@ -34,84 +43,95 @@ final readonly class Quote
             if ($cost === null) {
                 $unpriced[] = $part->name . ($part->foreign === '' ? '' : " (priced in {$part->foreign})");
             } elseif ($cost > 0) {
-                $lines[$part->key] = [
-                    'what' => $part->name,
-                    'count' => $part->say($part->paid()),
-                    'cents' => (int) round(100 * $cost * (1 + $terms->markUp)),
-                ];
+                $lines[$part->key] = new QuoteLine(
+                    $part->name,
+                    $part->say($part->paid()),
+                    (int) round(100 * $cost * (1 + $terms->markUp)),
+                );
             }
         }
-        if ($minutes > 0) {
-            $lines['labour'] = [
-                'what' => 'Labour',
-                'count' => sprintf('%.1f h', $minutes / 60),
-                'cents' => (int) round(((100 * $minutes) / 60) * $terms->hourRate),
-            ];
+        $labour = Labour::of($steps, $basis->arrangement, $basis->crew, $terms);
+        foreach ($labour->minutes as $kind => $minutes) {
+            $lines[self::WORK . $kind] = new QuoteLine(
+                ucfirst(StepMinutes::WORDS[$kind]),
+                QuoteLine::time($minutes),
+                (int) round((100 * $minutes * $terms->hourRate) / 60),
+                $minutes,
+            );
         }
-        $net = array_sum(array_column($lines, 'cents'));
+        $ways = $labour->visits + ($terms->again && $labour->visits > 0 ? 1 : 0);
+        if ($ways > 0 && $terms->travelCost > 0) {
+            $lines[self::WAYS] = new QuoteLine(
+                'Ways there and back',
+                (string) $ways,
+                (int) round(100 * $ways * $terms->travelCost),
+            );
+        }
+        $net = array_sum(array_map(static fn(QuoteLine $l): int => $l->cents, $lines));
         $tax = (int) round($net * $terms->tax);
 
         return new self(terms: $terms, lines: $lines, net: $net, tax: $tax, total: $net + $tax, unpriced: $unpriced);
     }
 
-    /**
-     * Line by line what is other than in a quote that was given.
-     *
-     * @param  array<string, array{what: string, count: string, cents: int}>  $given
-     * @return list<array{what: string, then: string, now: string, difference: string}>
-     */
-    public function since(array $given): array
+    /** Unrounded minutes of all people together. */
+    public function minutes(): float
     {
-        $changes = [];
-        foreach ($given + $this->lines as $key => $line) {
-            [$then, $now] = [$given[$key] ?? null, $this->lines[$key] ?? null];
-            if ($then !== $now) {
-                $changes[] = [
-                    'what' => $line['what'],
-                    'then' => $then['count'] ?? '–',
-                    'now' => $now['count'] ?? '–',
-                    'difference' => sprintf('%+.2f', (($now['cents'] ?? 0) - ($then['cents'] ?? 0)) / 100),
-                ];
-            }
+        return array_sum(array_map(static fn(QuoteLine $l): float => $l->minutes, $this->lines));
+    }
+
+    /** @return array<string, array{what: string, count: string, cents: int}> the lines, tax as the last */
+    public function toArray(): array
+    {
+        $lines = array_map(static fn(QuoteLine $l): array => $l->toArray(), $this->lines);
+        if ($this->tax !== 0) {
+            $lines['tax'] = [
+                'what' => 'Tax',
+                'count' => sprintf('%g %%', round(100 * $this->terms->tax, 2)),
+                'cents' => $this->tax,
+            ];
         }
 
-        return $changes;
+        return $lines;
     }
 
     /** What it comes to, with its working. */
     public function figure(): Figure
     {
-        $labour = $this->lines['labour']['cents'] ?? 0;
+        $labour = array_sum(array_map(static fn(QuoteLine $l): int => $l->minutes > 0 ? $l->cents : 0, $this->lines));
+        $ways = $this->lines[self::WAYS]->cents ?? 0;
         $terms = $this->terms;
+        $input = static fn(string $symbol, string $meaning, int $cents, string $path): Input => new Input(
+            $symbol,
+            $meaning,
+            $cents / 100,
+            $terms->currency,
+            $path,
+        );
 
         return new Figure(
             label: 'Quote',
             value: $this->total / 100,
             unit: $terms->currency,
             decimals: 2,
-            formula: 'P + L + T',
+            formula: 'P + L + W + T',
             inputs: [
-                new Input(
+                $input(
                     'P',
                     sprintf('parts, with %g %% on each line', round(100 * $terms->markUp, 2)),
-                    ($this->net - $labour) / 100,
-                    $terms->currency,
+                    $this->net - $labour - $ways,
+                    'quote: lines of parts',
                 ),
-                new Input(
+                $input(
                     'L',
-                    sprintf('labour, %s at %.2f', $this->lines['labour']['count'] ?? '0 h', $terms->hourRate),
-                    $labour / 100,
-                    $terms->currency,
+                    sprintf('work, %s at %.2f an hour', QuoteLine::time($this->minutes()), $terms->hourRate),
+                    $labour,
+                    'quote: lines of work',
                 ),
-                new Input(
-                    'T',
-                    sprintf('tax, %g %% of both', round(100 * $terms->tax, 2)),
-                    $this->tax / 100,
-                    $terms->currency,
-                ),
+                $input('W', 'ways there and back', $ways, 'quote.lines.ways.cents / 100'),
+                $input('T', sprintf('tax, %g %% of all', round(100 * $terms->tax, 2)), $this->tax, 'quote.tax / 100'),
             ],
-            assumption: 'Every line is rounded to hundredths, so that the lines add up.',
-            source: 'prices of the shelf, hours of Build, mark-up and tax of the job',
+            assumption: 'Every line is rounded to hundredths, so that the lines add up; minutes are not rounded.',
+            source: 'prices of the shelf, minutes of Build, mark-up, travel and tax of the job',
         );
     }
 

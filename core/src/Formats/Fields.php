@@ -12,6 +12,16 @@ final readonly class Fields
     /** @param  array<array-key, mixed>  $values */
     public function __construct(private array $values, public string $pointer = '') {}
 
+    /**
+     * With these where it says nothing itself.
+     *
+     * @param  array<array-key, mixed>  $values
+     */
+    public function over(array $values): self
+    {
+        return new self([...$values, ...$this->values], $this->pointer);
+    }
+
     public function string(string $key, int $longest = 20_000): string
     {
         $value = $this->values[$key] ?? null;

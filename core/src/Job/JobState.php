@@ -6,6 +6,7 @@ namespace EmberDusk\Job;
 
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Costing\Basis;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
@@ -56,6 +57,17 @@ final class JobState
     public function schedule(): Schedule
     {
         return $this->schedule ??= new Schedule($this);
+    }
+
+    /** What its price goes by besides the plan. */
+    public function basis(): Basis
+    {
+        return new Basis(
+            $this->shelf,
+            Offcut::byKit($this->offcuts),
+            $this->productivity ?? Productivity::of([]),
+            $this->arrangement,
+        );
     }
 
     /**

@@ -6,12 +6,11 @@ namespace EmberDusk\Job;
 
 use EmberDusk\Costing\Quote;
 use EmberDusk\Parts\Mark;
-use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
-use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Day;
+use EmberDusk\Schedule\Labour;
 use EmberDusk\Schedule\RemainingWork;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
@@ -39,8 +38,9 @@ final class Schedule
 
     public function __construct(private readonly JobState $state)
     {
-        $this->parts = PartsList::of($state->plan, $state->shelf, Offcut::byKit($state->offcuts));
-        $this->steps = Steps::of($state->plan, $this->parts, $state->productivity ?? Productivity::of([]));
+        $basis = $state->basis();
+        $this->parts = PartsList::of($state->plan, $basis->shelf, $basis->offcuts);
+        $this->steps = Steps::of($state->plan, $this->parts, $basis->crew);
         $arrivals = [];
         foreach ($this->parts->parts as $part) {
             $day = $this->arrival($part);
@@ -96,35 +96,17 @@ final class Schedule
         );
     }
 
-    /** People who work at a step: no more than there ever are. */
-    public function people(Step $step): int
+    /** Unrounded minutes of all people together for all steps, done or not, travel and the visit to look again with them. */
+    public function labour(): Labour
     {
-        return min(
-            $step->people,
-            max([1, ...array_map(static fn($v): int => $v->people, $this->state->arrangement->visits)]),
-        );
-    }
+        $basis = $this->state->basis();
 
-    /**
-     * Minutes of all people together for all steps, done or not.
-     *
-     * @return array{int, int, int} as estimated, at best, at worst
-     */
-    public function labour(): array
-    {
-        $sums = [0, 0, 0];
-        foreach ($this->steps as $step) {
-            foreach ([$step->minutes, ...$step->range] as $n => $minutes) {
-                $sums[$n] += $minutes * $this->people($step);
-            }
-        }
-
-        return $sums;
+        return Labour::of($this->steps, $basis->arrangement, $basis->crew, $this->state->plan->terms);
     }
 
     public function quote(): Quote
     {
-        return Quote::of($this->parts, $this->labour()[0], $this->state->plan->terms);
+        return Quote::of($this->parts, $this->steps, $this->state->plan->terms, $this->state->basis());
     }
 
     public function mark(Part $part): Mark

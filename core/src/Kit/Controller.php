@@ -99,6 +99,12 @@ final readonly class Controller implements Entry
         return $this->name;
     }
 
+    /** Whether it is reset and joined to anything: a repeater only copies. */
+    public function joins(): bool
+    {
+        return !$this->repeats;
+    }
+
     /** Watts that it can carry at so many volts: its total amps count, whatever the volts. */
     public function wattsAt(float $volts): float
     {

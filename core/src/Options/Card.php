@@ -6,10 +6,11 @@ namespace EmberDusk\Options;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Circuit\RunResult;
-use EmberDusk\Costing\OptionCost;
+use EmberDusk\Costing\Costing;
+use EmberDusk\Costing\MovingFigures;
+use EmberDusk\Costing\Promise;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
-use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Job\Together;
 use EmberDusk\Plan\Plan;
@@ -29,14 +30,14 @@ final readonly class Card
 
     private const SOLVED = 'Solved at full light, nominal values; all parts of the run together.';
 
-    public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
+    public static function of(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
     {
         try {
             if ($requirement->source === 'set') {
-                return SetCard::of($plan, $run, $requirement, $shelf);
+                return SetCard::of($plan, $run, $requirement, $promise->basis);
             }
 
-            return self::solved($plan, $run, $requirement, $shelf);
+            return self::solved($plan, $run, $requirement, $promise);
         } catch (Refusal $t) {
             return OptionCard::refused($requirement, $t->getMessage());
         }
@@ -72,13 +73,16 @@ final readonly class Card
         );
     }
 
-    private static function solved(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
+    private static function solved(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
     {
+        $shelf = $promise->basis->shelf;
         $kit = Fulfilment::of($plan, $run, $requirement, $shelf);
         $requirement = $kit->requirement;
         $trial = Trial::of(plan: $plan, run: $run, requirement: $requirement, kit: $kit, shelf: $shelf);
         $strip = $kit->strip->entry;
-        $cost = OptionCost::of($trial->plan, $run, $kit->hub);
+        $runs = array_keys($trial->results);
+        $moving = Costing::moving($trial->plan, $promise->basis, $runs)->withStrip($runs);
+        $moving = $kit->hub === null ? $moving : $moving->withHub($kit->hub);
         $metres = array_sum(array_map(static fn(RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
         $watts = $strip instanceof Strip ? $strip->wattsPerMetre() : 0.0;
         $several = $requirement->controllers > 1 ? "{$requirement->controllers} x " : '';
@@ -132,10 +136,11 @@ final readonly class Card
                     assumption: self::SOLVED,
                     source: 'limits: common practice, no source',
                 ),
-                'joints' => self::count('Joints', $cost->joints, 'soldered ends of cores'),
-                'boxes' => self::count('To hide', $cost->devices, 'supplies and controllers'),
-                'cost' => $cost->cost(),
-                'hours' => $cost->hours(),
+                'joints' => self::count('Joints', $moving->joints(), 'of one core'),
+                'boxes' => self::count('To hide', $moving->units(), 'supplies and controllers'),
+                'quote' => $promise->of($trial->plan)->figure(),
+                'cost' => MovingFigures::cost($plan, $moving),
+                'hours' => MovingFigures::hours($moving),
                 'energy' => self::energy($plan, $trial->watts(), 'from the supplies, solved at full'),
             ],
             reach: ControlReach::of(

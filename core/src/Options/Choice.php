@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
-use EmberDusk\Costing\Prices;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Plan;
 
 /** The least dear entry that fits; owned ones first where that is wanted. Ties go to the order of the shelf. */
 final readonly class Choice
 {
-    public function __construct(private Prices $prices, private bool $ownedFirst) {}
+    public function __construct(private Plan $plan, private bool $ownedFirst) {}
 
     /**
      * @template T of Entry
@@ -31,9 +31,9 @@ final readonly class Choice
                 continue;
             }
             $own = [
-                $this->ownedFirst && $this->prices->owns($entry->id()) ? 0 : 1,
+                $this->ownedFirst && isset($this->plan->owned[$entry->id()]) ? 0 : 1,
                 ...$before === null ? [] : $before($entry, $snapshot),
-                $this->prices->for($snapshot, 1) ?? INF,
+                isset($this->plan->owned[$entry->id()]) ? 0.0 : $this->plan->terms->price($snapshot) ?? INF,
             ];
             if ($rank === null || $own < $rank) {
                 [$best, $rank] = [$snapshot, $own];

@@ -6,7 +6,6 @@ namespace EmberDusk\Options;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Supply\Headroom;
-use EmberDusk\Costing\Prices;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Hub;
@@ -74,7 +73,7 @@ final readonly class Fulfilment
     /** @throws Refusal */
     private static function with(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): self
     {
-        $choice = new Choice(new Prices($plan), $requirement->source === 'owned');
+        $choice = new Choice($plan, $requirement->source === 'owned');
         $sheltered = array_intersect($run->mounting, ['profile']) !== [] || !in_array('outdoors', $run->mounting, true);
         $strip =
             $choice->least(

@@ -19,6 +19,7 @@ final readonly class OptionCard
         'evenness' => true,
         'joints' => false,
         'boxes' => false,
+        'quote' => false,
         'cost' => false,
         'hours' => false,
         'energy' => false,

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
-use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Promise;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Plan;
@@ -48,8 +49,10 @@ final readonly class Options
     }
 
     /** @return list<array<string, mixed>> as in app/Screens/Kit/kit.json, $defs/optionCard; the best of a row is told where they differ */
-    public static function of(Plan $plan, Run $run, ShelfSource $shelf): array
+    public static function of(Plan $plan, Run $run, Basis $basis): array
     {
+        $promise = new Promise($plan, $basis);
+        $shelf = $basis->shelf;
         if ($run->parts > 1) {
             // Options are for the run as it was measured, whatever it is cut into now.
             $first = array_filter(
@@ -61,7 +64,7 @@ final readonly class Options
             $run = $plan->run($run->id);
         }
         $cards = array_map(
-            static fn(Requirement $w): OptionCard => Card::of($plan, $run, $w, $shelf),
+            static fn(Requirement $w): OptionCard => Card::of($plan, $run, $w, $promise),
             self::requirements($plan, $run),
         );
         $best = [];

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
-use EmberDusk\Costing\Prices;
+use EmberDusk\Costing\Basis;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Facts;
-use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\UnitCosts;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\NoSolution;
@@ -20,17 +20,15 @@ use EmberDusk\Values\Refusal;
 /** The ready-made set: what its box says. Of its light along the run the box says nothing, so nothing is computed. */
 final readonly class SetCard
 {
-    /** Minutes a metre of strip, hours for the plugs (common practice, no source). */
-    private const METRE = 5.0;
-
-    private const PLUGGING = 0.5;
+    /** Supply and receiver are fixed; plugs take no more than the loose test. */
+    private const UNITS = 2.0;
 
     /** @throws Refusal when no set is long enough */
-    public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): OptionCard
+    public static function of(Plan $plan, Run $run, Requirement $requirement, Basis $basis): OptionCard
     {
         $best =
-            (new Choice(new Prices($plan), false))->least(
-                $shelf->ofKind('set'),
+            (new Choice($plan, false))->least(
+                $basis->shelf->ofKind('set'),
                 Thing::class,
                 static fn(Thing $t): bool => $t->values->string('colours') === $requirement->colour &&
                     $t->values->number('metres') >= $run->length() - 1e-9,
@@ -44,8 +42,10 @@ final readonly class SetCard
             );
         $f = new Fields($best->written);
         $watts = ($f->number('watts') * $run->length()) / $f->number('metres');
-        $hours = ($run->length() * self::METRE) / 60 + self::PLUGGING;
-        $price = (new Prices($plan))->for($best, 1);
+        $costs = new UnitCosts($plan->terms, $basis->crew);
+        $fixing = $costs->minutes('supply', self::UNITS);
+        $test = $costs->minutes('loose', 1.0);
+        $price = $plan->terms->price($best);
         $currency = $plan->terms->currency;
 
         return new OptionCard(
@@ -72,35 +72,37 @@ final readonly class SetCard
                 'joints' => Card::count('Joints', 0, 'factory plugs only'),
                 'boxes' => Card::count('To hide', 2, 'supply and receiver'),
                 'cost' => new Figure(
-                    label: 'Cost',
-                    value: ($price ?? 0.0) + $hours * $plan->terms->hourRate,
+                    label: 'Cost of what is chosen',
+                    value: ($costs->piece($best) + $costs->work('supply', self::UNITS) + $costs->work('loose', 1.0)) /
+                        UnitCosts::COIN,
                     unit: $currency,
                     decimals: 2,
-                    formula: 'p + h * r',
+                    formula: 'p + (f + t) / 60 * r',
                     inputs: [
                         new Input(
-                            'p',
-                            $price === null ? 'the set (no price on the shelf)' : 'the set',
-                            $price ?? 0.0,
-                            $currency,
+                            symbol: 'p',
+                            meaning: $price === null ? 'the set (no price on the shelf)' : 'the set',
+                            value: $price ?? 0.0,
+                            unit: $currency,
+                            path: "shelf.{$best->entry->id()}.price",
                         ),
-                        new Input('h', 'hours', $hours, 'h'),
-                        new Input('r', 'an hour', $plan->terms->hourRate, $currency),
+                        new Input('f', 'fixing supply and receiver', $fixing, 'min', 'the table of times: supply'),
+                        new Input('t', 'plugging together and a test', $test, 'min', 'the table of times: loose'),
+                        new Input('r', 'an hour', $plan->terms->hourRate, $currency, 'plan.terms.hourRate'),
                     ],
-                    assumption: 'Without tax.',
+                    assumption: 'Without mark-up and tax. It is not part of the plan, so the quote says nothing of it.',
                 ),
                 'hours' => new Figure(
-                    label: 'Hours',
-                    value: $hours,
+                    label: 'Hours of what is chosen',
+                    value: ($fixing + $test) / 60,
                     unit: 'h',
                     decimals: 1,
-                    formula: 'L * m / 60 + s',
+                    formula: '(f + t) / 60',
                     inputs: [
-                        new Input('L', 'strip to fix', $run->length(), 'm'),
-                        new Input('m', 'minutes a metre', self::METRE, 'min'),
-                        new Input('s', 'plugging in', self::PLUGGING, 'h'),
+                        new Input('f', 'fixing supply and receiver', $fixing, 'min', 'the table of times: supply'),
+                        new Input('t', 'plugging together and a test', $test, 'min', 'the table of times: loose'),
                     ],
-                    assumption: 'One person.',
+                    assumption: 'One person; what no choice moves, such as sticking, is not in it.',
                     source: 'common practice, no source',
                 ),
                 'energy' => Card::energy($plan, $watts, 'as its box says'),
@@ -110,7 +112,7 @@ final readonly class SetCard
                 taken: null,
                 control: $f->strings('speaks')[0] ?? 'rf',
                 colour: $requirement->colour,
-                shelf: $shelf,
+                shelf: $basis->shelf,
             ),
             findings: [],
         );

@@ -10,6 +10,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\Joints;
 
 /** Everything to buy, cut and bring, derived from plan, kit and mounting; nothing is typed twice. */
 final readonly class PartsList
@@ -62,7 +63,7 @@ final readonly class PartsList
                     uses: $uses,
                     wanted: $wanted,
                     joint: $uses->joint(),
-                    count: $count * $plan->cores($plan->run($run)),
+                    count: Joints::ofSeams($plan, $plan->run($run), $count),
                     why: $plan->run($run)->name() .
                         ': its strip is joined at ' .
                         ($count === 1 ? 'a place' : "{$count} places"),
@@ -91,7 +92,7 @@ final readonly class PartsList
                     uses: $uses,
                     wanted: $wanted,
                     joint: $uses->joint(),
-                    count: 2 * $plan->cores($run),
+                    count: Joints::ofTail($plan->cores($run)),
                     why: "{$run->name()}, lead between sections",
                     runs: [$run->id],
                 );
@@ -104,8 +105,16 @@ final readonly class PartsList
                 $runs[$cable][] = $run->id;
             }
         }
+        $joints = Joints::atCables($plan);
         foreach ($plan->cables as $cable) {
-            self::cable(plan: $plan, uses: $uses, wanted: $wanted, cable: $cable, runs: $runs[$cable->id] ?? []);
+            self::cable(
+                plan: $plan,
+                uses: $uses,
+                wanted: $wanted,
+                cable: $cable,
+                joints: $joints[$cable->id],
+                runs: $runs[$cable->id] ?? [],
+            );
         }
         self::units($plan, $wanted);
 
@@ -132,10 +141,15 @@ final readonly class PartsList
     }
 
     /** @param  list<string>  $runs  that hang on it */
-    private static function cable(Plan $plan, Uses $uses, Wanted $wanted, LaidCable $cable, array $runs): void
-    {
+    private static function cable(
+        Plan $plan,
+        Uses $uses,
+        Wanted $wanted,
+        LaidCable $cable,
+        int $joints,
+        array $runs,
+    ): void {
         $name = strtoupper($cable->id);
-        $run = isset($plan->feeds[$cable->to]) ? $plan->run($plan->feeds[$cable->to]->run) : null;
         if ($runs === []) {
             $for = '';
         } else {
@@ -158,14 +172,13 @@ final readonly class PartsList
                 runs: $runs,
             );
         }
-        $cores = $run === null ? 2 : $plan->cores($run);
         self::joints(
             plan: $plan,
             uses: $uses,
             wanted: $wanted,
             joint: $plan->kit[$cable->joint ?? ''] ?? $uses->joint(),
-            count: 2 * $cores,
-            why: "{$name}{$for}, {$cores} cores at both ends",
+            count: $joints,
+            why: "{$name}{$for}, every core at its ends" . ($cable->fuse === null ? '' : ', and its fuse'),
             runs: $runs,
         );
         $wanted->add(

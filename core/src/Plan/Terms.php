@@ -9,10 +9,21 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Price;
 use EmberDusk\Survey\Length;
 
-/** How a job is written and reckoned: lengths, wire sizes, currency, an hour's price, how long the light burns a day, mark-up on parts and tax as shares. */
+/**
+ * How a job is written and reckoned: lengths, wire sizes, currency, an hour's price, how long the light burns a day, mark-up on
+ * parts and tax as shares, the way there and back, whether there is a visit to look again.
+ */
 final readonly class Terms
 {
-    /** @param  array<string, float>  $rates  what one unit of another currency is worth in the job's own, by its code */
+    /** Minutes of a way there and back at most: a day. */
+    private const LONGEST = 1440;
+
+    /**
+     * @param  array<string, float>  $rates  what one unit of another currency is worth in the job's own, by its code
+     * @param  float  $travelMinutes  there and back, of each person
+     * @param  float  $travelCost  of each way there and back: fuel, parking
+     * @param  bool  $again  whether somebody comes after some weeks to look again
+     */
     public function __construct(
         public string $length = Length::METRIC,
         public string $wire = 'mm2',
@@ -22,6 +33,9 @@ final readonly class Terms
         public float $markUp = 0.0,
         public float $tax = 0.0,
         public array $rates = [],
+        public float $travelMinutes = 0.0,
+        public float $travelCost = 0.0,
+        public bool $again = true,
     ) {}
 
     /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
@@ -43,6 +57,9 @@ final readonly class Terms
             markUp: $f->numberOr('markUp', 0.0, 0, 5),
             tax: $f->numberOr('tax', 0.0, 0, 1),
             rates: array_diff_key($rates, [$currency => true]),
+            travelMinutes: $f->numberOr('travelMinutes', 0.0, 0, self::LONGEST),
+            travelCost: $f->numberOr('travelCost', 0.0, 0, 100_000),
+            again: !$f->has('again') || $f->flag('again'),
         );
     }
 
@@ -57,6 +74,9 @@ final readonly class Terms
             'hoursADay' => $this->hoursADay,
             'markUp' => $this->markUp,
             'tax' => $this->tax,
+            'travelMinutes' => $this->travelMinutes,
+            'travelCost' => $this->travelCost,
+            'again' => $this->again,
             'rates' => array_map(
                 static fn(string $currency, float $rate): array => ['currency' => $currency, 'rate' => $rate],
                 array_keys($this->rates),

@@ -13,7 +13,10 @@ final readonly class Upgrades
      */
     public static function newest(array $document): array
     {
-        foreach ([1 => self::terms(...), 2 => self::making(...), 3 => self::laying(...)] as $version => $upgrade) {
+        foreach (
+            [1 => self::terms(...), 2 => self::making(...), 3 => self::laying(...), 4 => self::travel(...)]
+            as $version => $upgrade
+        ) {
             $document = ($document['version'] ?? null) === $version ? $upgrade($document) : $document;
         }
 
@@ -30,7 +33,7 @@ final readonly class Upgrades
     {
         return [
             'version' => 2,
-            'terms' => (new Terms())->write(),
+            'terms' => self::usual(),
             'owned' => [],
             'options' => [],
             'runs' => self::each($document['runs'] ?? null, ['mounting' => [], 'light' => '', 'height' => null]),
@@ -49,7 +52,7 @@ final readonly class Upgrades
 
         return [
             'version' => 3,
-            'terms' => $terms + (new Terms())->write(),
+            'terms' => $terms + self::usual(),
             ...array_map(
                 static fn(mixed $devices): array => self::each($devices, [
                     'setting' => null,
@@ -89,6 +92,28 @@ final readonly class Upgrades
     private static function laying(array $document): array
     {
         return ['version' => 4, 'cables' => self::each($document['cables'] ?? null, ['laid' => ''])] + $document;
+    }
+
+    /**
+     * 4 to 5: the way there and back, and the visit to look again, which older jobs did not reckon with: their price stays.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function travel(array $document): array
+    {
+        $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
+
+        return [
+            'version' => 5,
+            'terms' => $terms + ['travelMinutes' => 0.0, 'travelCost' => 0.0, 'again' => false],
+        ] + $document;
+    }
+
+    /** @return array<string, mixed> terms as they are where nobody has set them, as far as versions 1 and 2 went */
+    private static function usual(): array
+    {
+        return array_diff_key((new Terms())->write(), ['travelMinutes' => 0, 'travelCost' => 0, 'again' => 0]);
     }
 
     /**

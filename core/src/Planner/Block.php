@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\KitSnapshot;
 
 /** Runs that share a controller and its trunk; of pixels one run, straight on the supply. */
@@ -21,11 +20,11 @@ final readonly class Block
     public function cost(Tables $tables, string $supply): int
     {
         return array_sum(array_map(static fn(FeedOption $f): int => $f->cost, $this->feeds)) +
-            ($this->controller === null ? 0 : Bill::piece($tables->plan, $this->controller)) +
+            ($this->controller === null ? 0 : $tables->costs->unit($this->controller)) +
             ($this->trunk === null
                 ? 0
-                : Bill::metres($tables->plan, $this->trunk, $tables->routes->trunk($supply, $this->place)) +
-                    Bill::joints($tables->plan, self::TRUNK));
+                : $tables->costs->cable($this->trunk, $tables->routes->trunk($supply, $this->place)) +
+                    $tables->costs->joints(self::TRUNK));
     }
 
     /** Two cores at two ends. */

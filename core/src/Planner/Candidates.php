@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use Closure;
-use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
@@ -155,10 +154,7 @@ final class Candidates
     private function space(array $supplies, string $place, array $places, array $blocks): void
     {
         $ranks = [
-            array_map(
-                fn(KitSnapshot $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0),
-                $supplies,
-            ),
+            array_map(fn(KitSnapshot $f): int => $this->aim->rank($this->tables->costs->unit($f), 0, 0), $supplies),
         ];
         $lists = [];
         foreach ($blocks as $n => $block) {
@@ -170,18 +166,17 @@ final class Candidates
                 usort(
                     $trunks,
                     fn(KitSnapshot $a, KitSnapshot $b): int => [
-                        Bill::metres($this->tables->plan, $a, $metres),
+                        $this->tables->costs->cable($a, $metres),
                         $a->entry->id(),
-                    ] <=> [Bill::metres($this->tables->plan, $b, $metres), $b->entry->id()],
+                    ] <=> [$this->tables->costs->cable($b, $metres), $b->entry->id()],
                 );
                 $ranks[] = array_map(
-                    fn(KitSnapshot $f): int => $this->aim->rank(Bill::piece($this->tables->plan, $f), 0, 0),
+                    fn(KitSnapshot $f): int => $this->aim->rank($this->tables->costs->unit($f), 0, 0),
                     $controllers,
                 );
                 $ranks[] = array_map(
                     fn(KitSnapshot $f): int => $this->aim->rank(
-                        Bill::metres($this->tables->plan, $f, $metres) +
-                            Bill::joints($this->tables->plan, Block::TRUNK),
+                        $this->tables->costs->cable($f, $metres) + $this->tables->costs->joints(Block::TRUNK),
                         Block::TRUNK,
                         0,
                     ),

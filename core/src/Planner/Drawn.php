@@ -6,7 +6,10 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Registry;
-use EmberDusk\Costing\Bill;
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Costing;
+use EmberDusk\Costing\Moving;
+use EmberDusk\Costing\MovingFigures;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
@@ -14,6 +17,7 @@ use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\UnitCosts;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Refusal;
@@ -27,7 +31,7 @@ final readonly class Drawn
      */
     private function __construct(
         private Plan $plan,
-        private Bill $now,
+        private Moving $now,
         private int $then,
         private array $lines,
         private Judge $judge,
@@ -35,7 +39,7 @@ final readonly class Drawn
     ) {}
 
     /** Null where nothing of it is wired yet. */
-    public static function of(Plan $plan, Proposal $proposal, ShelfSource $shelf): ?self
+    public static function of(Plan $plan, Proposal $proposal, Basis $basis): ?self
     {
         $runs = array_values(
             array_filter(
@@ -52,10 +56,10 @@ final readonly class Drawn
                 static fn(Tried $t): bool => array_intersect($t->layout->runs(), $runs) !== [],
             ),
         );
-        $made = $proposal->built($parts, $shelf);
+        $made = $proposal->built($parts);
         $of = array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $parts));
-        $then = Bill::of($made, Proposal::wired($made, $plan, ...$of));
-        $now = Bill::of($plan, $runs);
+        $then = Costing::moving($made, $basis, Proposal::wired($made, $plan, ...$of));
+        $now = Costing::moving($plan, $basis, $runs);
         $alone = Excerpt::of($plan, $runs);
         $judge = Judge::of($alone, array_values($alone->runs), true);
 
@@ -65,7 +69,7 @@ final readonly class Drawn
             then: $then->cost(),
             lines: self::lines($now, $then),
             judge: $judge,
-            repair: $judge->holds() ? null : self::repair($alone, $now->cost(), $shelf),
+            repair: $judge->holds() ? null : self::repair($alone, $now->cost(), $basis),
         );
     }
 
@@ -73,8 +77,8 @@ final readonly class Drawn
     public function toArray(): array
     {
         return [
-            'cost' => $this->now->total($this->plan)->toArray(),
-            'dearer' => Figure::print(($this->now->cost() - $this->then) / 10_000, 2),
+            'cost' => MovingFigures::cost($this->plan, $this->now)->toArray(),
+            'dearer' => Figure::print(($this->now->cost() - $this->then) / UnitCosts::COIN, 2),
             'lines' => $this->lines,
             'broken' => $this->judge->words(),
             'evenness' => sprintf('%.2f', $this->judge->evenness),
@@ -90,17 +94,18 @@ final readonly class Drawn
     }
 
     /** @return list<array{what: string, now: string, then: string, difference: string}> */
-    private static function lines(Bill $now, Bill $then): array
+    private static function lines(Moving $now, Moving $then): array
     {
         $lines = [];
-        foreach ($now->lines + $then->lines as $id => $line) {
-            [$a, $b] = [$now->lines[$id][3] ?? 0, $then->lines[$id][3] ?? 0];
-            if ($a !== $b) {
+        [$before, $after] = [$now->lines(), $then->lines()];
+        foreach ($before + $after as $id => $line) {
+            [$a, $b] = [$before[$id] ?? null, $after[$id] ?? null];
+            if (($a->cost ?? 0) !== ($b->cost ?? 0)) {
                 $lines[] = [
-                    'what' => $line[0],
-                    'now' => self::count($now->lines[$id] ?? null),
-                    'then' => self::count($then->lines[$id] ?? null),
-                    'difference' => sprintf('%+.2f', ($b - $a) / 10_000),
+                    'what' => $line->what,
+                    'now' => $a?->said() ?? '–',
+                    'then' => $b?->said() ?? '–',
+                    'difference' => sprintf('%+.2f', (($b->cost ?? 0) - ($a->cost ?? 0)) / UnitCosts::COIN),
                 ];
             }
         }
@@ -108,24 +113,15 @@ final readonly class Drawn
         return $lines;
     }
 
-    /** @param  array{string, float, string, int}|null  $line  of a bill */
-    private static function count(?array $line): string
-    {
-        return match (true) {
-            $line === null => '–',
-            $line[2] === 'm' => sprintf('%.1f m', $line[1]),
-            default => sprintf('%d', $line[1]),
-        };
-    }
-
     /** @return array{label: string, cost: array<string, mixed>, change: array<string, mixed>}|null */
-    private static function repair(Plan $plan, int $cost, ShelfSource $shelf): ?array
+    private static function repair(Plan $plan, int $cost, Basis $basis): ?array
     {
+        $shelf = $basis->shelf;
         $best = null;
         foreach (self::changes($plan, $shelf) as [$label, $change]) {
             try {
                 $made = Catalogue::make($change, $shelf)->apply($plan);
-                $price = Bill::of($made, array_keys($made->runs))->cost();
+                $price = Costing::moving($made, $basis, array_keys($made->runs))->cost();
                 if (($best === null || $price < $best[0]) && Judge::of($made, array_values($made->runs))->holds()) {
                     $best = [$price, $label, $change];
                 }
@@ -139,7 +135,7 @@ final readonly class Drawn
 
         return [
             'label' => $best[1],
-            'cost' => Bill::figure($plan, $best[0] - $cost)->toArray(),
+            'cost' => MovingFigures::of($plan, $best[0] - $cost)->toArray(),
             'change' => $best[2]->toArray(),
         ];
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Costing\Bill;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Supply;
@@ -40,7 +39,7 @@ final readonly class Floor
         $each = [];
         foreach ($tables->supplies($runs, true) as $snapshot) {
             $supply = $snapshot->entry;
-            $price = Bill::piece($tables->plan, $snapshot);
+            $price = $tables->costs->unit($snapshot);
             $each[] =
                 $supply instanceof Supply
                     ? max($price, ($price * $tables->plan->limits->rating($watts)) / $supply->ratedWatts())
@@ -52,7 +51,7 @@ final readonly class Floor
             // Whatever shares with whom: by its watts alone, in slices, at the best price of any that one of them may have.
             foreach ($tables->controllers([$run], true) as $snapshot) {
                 $controller = $snapshot->entry;
-                $price = Bill::piece($tables->plan, $snapshot);
+                $price = $tables->costs->unit($snapshot);
                 $share =
                     array_sum(array_column($switched, 1)) / self::carries($controller, $tables->strip($run)->volts);
                 $each[] = max($price, $price * $share);

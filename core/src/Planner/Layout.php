@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Costing\Bill;
 use EmberDusk\Formats\Json;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
@@ -20,6 +19,7 @@ use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Routes\Routes;
+use EmberDusk\Rates\Joints;
 
 /** All decisions about runs that share a supply: the supply and its place, the blocks on it. Ids are sorted. */
 final readonly class Layout
@@ -40,7 +40,7 @@ final readonly class Layout
 
     public function cost(Tables $tables): int
     {
-        return Bill::piece($tables->plan, $this->supply) +
+        return $tables->costs->unit($this->supply) +
             array_sum(
                 array_map(
                     fn(Block $b): int => $b->cost($tables, $this->place) + $this->fuses($tables, $b)[0],
@@ -159,7 +159,7 @@ final readonly class Layout
             return [0, 0];
         }
 
-        return [$count * Bill::piece($tables->plan, $fuse) + Bill::joints($tables->plan, 2 * $count), 2 * $count];
+        return [$count * $tables->costs->fuse($fuse), $count * Joints::FUSED];
     }
 
     /** None where the supply itself cannot keep up more than the thinnest cable carries. */

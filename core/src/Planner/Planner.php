@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Costing\Basis;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -24,7 +24,7 @@ final readonly class Planner
     public static function of(
         Plan $plan,
         array $runs,
-        ShelfSource $shelf,
+        Basis $basis,
         array $keep = [],
         ?Progress $watch = null,
     ): Proposal {
@@ -51,9 +51,9 @@ final readonly class Planner
                     runs: array_combine(array_map(static fn(Run $r): string => $r->id, $of), $of) + $pinned->runs,
                 ),
                 $of[0]->place,
-                $shelf,
+                $basis,
             );
-            $group = new Group(new Search($tables, $shelf, $watch), $of, Aim::Cost);
+            $group = new Group(new Search($tables, $basis->shelf, $watch), $of, Aim::Cost);
             $groups[] = $group;
             try {
                 $group->solve();
@@ -72,6 +72,7 @@ final readonly class Planner
 
         return new Proposal(
             plan: $plan,
+            basis: $basis,
             groups: $groups,
             clashes: $clashes,
             left: $left,

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Costing\Bill;
-use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Costing;
+use EmberDusk\Costing\MovingFigures;
+use EmberDusk\Costing\Promise;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Wires\SupplyWires;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
@@ -45,6 +47,7 @@ final readonly class Proposal
      */
     public function __construct(
         private Plan $plan,
+        private Basis $basis,
         private array $groups,
         public array $clashes,
         public array $left,
@@ -93,14 +96,14 @@ final readonly class Proposal
      *
      * @param  list<Tried>  $parts
      */
-    public function built(array $parts, ShelfSource $shelf): Plan
+    public function built(array $parts): Plan
     {
         $change = $this->change($parts);
         if ($change === null) {
             return $this->plan;
         }
 
-        return Catalogue::make($change, $shelf)->apply($this->plan);
+        return Catalogue::make($change, $this->basis->shelf)->apply($this->plan);
     }
 
     /** @return list<string> ids of the runs that it wires, halves and all */
@@ -121,13 +124,14 @@ final readonly class Proposal
     }
 
     /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/proposal */
-    public function toArray(ShelfSource $shelf): array
+    public function toArray(): array
     {
+        $promise = new Promise($this->plan, $this->basis);
         $nearest = array_values(array_filter(array_map(static fn(array $c): ?Tried => $c[1], $this->clashes)));
         $parts = $this->parts;
 
         return [
-            'found' => $parts === [] ? null : $this->way($parts, $shelf),
+            'found' => $parts === [] ? null : $this->way($parts, $promise),
             'whole' => $this->whole(),
             'clashes' => array_map(
                 fn(string $runs, array $c): array => [
@@ -144,7 +148,7 @@ final readonly class Proposal
                 array_keys($this->clashes),
                 array_values($this->clashes),
             ),
-            'nearest' => $nearest === [] ? null : $this->way([...$parts, ...$nearest], $shelf),
+            'nearest' => $nearest === [] ? null : $this->way([...$parts, ...$nearest], $promise),
             'left' => array_map(
                 fn(string $run, string $why): array => ['run' => $this->plan->run($run)->name(), 'why' => $why],
                 array_keys($this->left),
@@ -153,20 +157,20 @@ final readonly class Proposal
             'cheaper' => array_map(
                 fn(Tried $t): array => [
                     'label' => $this->label([$t]),
-                    'cost' => Bill::figure($this->plan, $t->cost)->toArray(),
+                    'cost' => MovingFigures::of($this->plan, $t->cost)->toArray(),
                     'broken' => $t->judge->words(),
                 ],
                 $this->cheaper(),
             ),
-            'alternatives' => $this->others($shelf),
-            'bound' => Bill::figure($this->plan, $this->bound)->toArray(),
+            'alternatives' => $this->others($promise),
+            'bound' => MovingFigures::of($this->plan, $this->bound)->toArray(),
             'gap' =>
                 $this->exact || $this->cost() === 0
                     ? ''
                     : sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $this->cost()),
             'solved' => $this->solved,
             'stopped' => $this->stopped,
-            'drawn' => Drawn::of($this->plan, $this, $shelf)?->toArray(),
+            'drawn' => Drawn::of($this->plan, $this, $this->basis)?->toArray(),
         ];
     }
 
@@ -180,7 +184,7 @@ final readonly class Proposal
     }
 
     /** @return list<array<string, mixed>> */
-    private function others(ShelfSource $shelf): array
+    private function others(Promise $promise): array
     {
         $others = [];
         foreach ($this->alternatives as $name => $parts) {
@@ -190,7 +194,7 @@ final readonly class Proposal
                     'same' =>
                         array_map(static fn(Tried $t): string => $t->key, $parts) ===
                         array_map(static fn(Tried $t): string => $t->key, $this->parts),
-                    'way' => $this->way($parts, $shelf),
+                    'way' => $this->way($parts, $promise),
                 ];
             }
         }
@@ -202,26 +206,28 @@ final readonly class Proposal
      * @param  list<Tried>  $parts
      * @return array<string, mixed>
      */
-    private function way(array $parts, ShelfSource $shelf): array
+    private function way(array $parts, Promise $promise): array
     {
-        $made = $this->built($parts, $shelf);
+        $made = $this->built($parts);
         $runs = self::wired(
             $made,
             $this->plan,
             ...array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $parts)),
         );
-        $bill = Bill::of($made, $runs);
+        $moving = Costing::moving($made, $this->basis, $runs);
+        $change = $promise->of($made);
 
         return [
             'parts' => array_map(fn(Tried $t): string => $t->layout->words($this->plan), $parts),
-            'cost' => $bill->total($this->plan)->toArray(),
-            'joints' => $bill->joints,
-            'boxes' => $bill->boxes,
+            'cost' => MovingFigures::cost($made, $moving)->toArray(),
+            'quote' => $change->figure()->toArray(),
+            'joints' => $moving->joints(),
+            'boxes' => $moving->boxes(),
             'evenness' => sprintf(
                 '%.2f',
                 min(array_map(static fn(Tried $t): float => $t->judge->evenness, $parts) ?: [0.0]),
             ),
-            'bill' => $bill->toArray(),
+            'bill' => $change->toArray(),
             'take' => $this->change($parts)?->toArray() ?? [],
         ];
     }

@@ -6,7 +6,7 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Supply\Headroom;
-use EmberDusk\Costing\Bill;
+use EmberDusk\Costing\Basis;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\KitSnapshot;
@@ -18,6 +18,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\Joints;
+use EmberDusk\Rates\UnitCosts;
 use EmberDusk\Survey\TapeNotes;
 
 /** Everything that can be chosen for the runs of one place, with its price in hundredths of the smallest coin. What has no price is not proposed. */
@@ -39,14 +41,23 @@ final class Tables
     /** @var array<string, array<string, list<int>>> */
     private array $patterns = [];
 
+    private readonly PartCosts $partCosts;
+
     /** °C that the air reaches where these runs are. */
     private readonly float $air;
 
-    public function __construct(public readonly Plan $plan, string $place, public readonly ShelfSource $shelf)
+    public readonly ShelfSource $shelf;
+
+    public readonly UnitCosts $costs;
+
+    public function __construct(public readonly Plan $plan, string $place, Basis $basis)
     {
+        $this->shelf = $basis->shelf;
+        $this->costs = new UnitCosts($plan->terms, $basis->crew);
+        $this->partCosts = new PartCosts($plan, $this->costs);
         $this->air = TapeNotes::read($plan->places[$place]->notes ?? '')->site->air ?? 30.0;
         $this->routes = new Routes($plan, $place);
-        $this->priced = new PricedShelf($plan, $shelf);
+        $this->priced = new PricedShelf($plan, $basis->shelf);
     }
 
     /** @return list<FeedOption> of a run from a place, the least in rank first */
@@ -148,10 +159,10 @@ final class Tables
     /** @return list<FeedOption> */
     private function feedOptions(Run $run, string $place, Aim $aim): array
     {
-        $cores = count($this->strip($run)->channels) + 1;
+        $cores = $this->cores($run);
         $options = [];
         foreach ($this->patterns[$run->id] ??= Feeding::of($this->plan, $run) as $pattern => $pads) {
-            foreach ($this->tails($run, $cores, $pads) as $tails) {
+            foreach (TailCables::of($this->plan, $this->priced, $run, $cores, $pads) as $tails) {
                 $options[] = $this->option(
                     run: $run,
                     place: $place,
@@ -159,7 +170,6 @@ final class Tables
                     pads: $pads,
                     tails: $tails,
                     leg: null,
-                    cores: $cores,
                 );
             }
         }
@@ -167,7 +177,7 @@ final class Tables
             in_array('feeds', $run->pins, true) ? [] : ExistingLegs::of($this->plan, $run, $this->shelf)
             as $name => $leg
         ) {
-            foreach ($this->tails($run, $cores, [0]) as $tails) {
+            foreach (TailCables::of($this->plan, $this->priced, $run, $cores, [0]) as $tails) {
                 $options[] = $this->option(
                     run: $run,
                     place: $place,
@@ -175,7 +185,6 @@ final class Tables
                     pads: ExistingLegs::pads($this->plan, $run),
                     tails: [$tails[0]],
                     leg: $leg,
-                    cores: $cores,
                 );
             }
         }
@@ -201,19 +210,19 @@ final class Tables
         array $pads,
         array $tails,
         ?KitSnapshot $leg,
-        int $cores,
     ): FeedOption {
         $lengths = [];
-        $cost = 0;
+        [$cost, $joints] = $this->partCosts->of($run, $pattern === Feeding::HALVES);
         $each = [];
         foreach ($pads as $n => $pad) {
             $tail = $tails[$n] ?? $tails[0];
             $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->cutMarks($run)?->lastPad() ?? 0 : $pad;
             $lengths[] = $leg === null ? $this->routes->tail($place, $run, $at) : ExistingLegs::DROP;
-            $cost += Bill::metres($this->plan, $tail, $lengths[$n]);
+            $cost += $this->costs->cable($tail, $lengths[$n]);
             $each[] = $tail;
+            $joints += Joints::ofTail($this->partCosts->cores($run, $tail));
         }
-        $joints = count($pads) * 2 * $cores + ($leg === null ? 0 : $cores);
+        $joints += $leg === null ? 0 : $this->partCosts->cores($run, $leg);
         $conductors = array_map($this->carries(...), $each);
         if ($leg !== null && $leg->entry instanceof Cable) {
             $laid = ExistingLegs::laid($this->plan, $run, substr($pattern, strlen(self::LEG)));
@@ -228,39 +237,15 @@ final class Tables
             lengths: $lengths,
             leg: $leg,
             capacity: min([INF, ...$conductors]),
-            cost: $cost + Bill::joints($this->plan, $joints),
+            cost: $cost + $this->costs->joints($joints),
             joints: $joints,
         );
     }
 
-    /**
-     * @param  list<int>  $pads
-     * @return list<non-empty-list<KitSnapshot>>
-     */
-    private function tails(Run $run, int $cores, array $pads): array
+    /** Cores that a feed of a run needs. */
+    private function cores(Run $run): int
     {
-        if (in_array('cables', $run->pins, true)) {
-            $now = [];
-            foreach ($this->plan->feedsOf($run) as $feed) {
-                $kit = $this->plan->kit[$this->plan->cableTo($feed->id)->kit ?? ''] ?? null;
-                if ($kit !== null) {
-                    $now[$feed->pad] = $kit;
-                }
-            }
-            $first = array_values($now)[0] ?? null;
-            if ($first === null) {
-                return [];
-            }
-
-            return [
-                [
-                    $now[$pads[0]] ?? $first,
-                    ...array_map(static fn(int $pad): KitSnapshot => $now[$pad] ?? $first, array_slice($pads, 1)),
-                ],
-            ];
-        }
-
-        return array_map(static fn(KitSnapshot $f): array => [$f], $this->priced->cables($cores));
+        return count($this->strip($run)->channels) + 1;
     }
 
     /**

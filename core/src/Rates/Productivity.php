@@ -39,9 +39,9 @@ final readonly class Productivity
     ];
 
     /** @param  array<string, array{factor: float, low: float, high: float, count: int}>  $kinds */
-    private function __construct(public array $kinds) {}
+    public function __construct(public array $kinds) {}
 
-    /** @param  list<array{kind: string, table: int, taken: int}>  $timed  steps that the crew has ticked off, in minutes */
+    /** @param  list<array{kind: string, table: float, taken: int}>  $timed  steps that the crew has ticked off, in minutes */
     public static function of(array $timed): self
     {
         $logs = [];
@@ -71,22 +71,23 @@ final readonly class Productivity
         return new self($kinds);
     }
 
-    /** Minutes that a step of so many minutes of the table takes this crew, in fives. */
-    public function minutes(string $kind, int $table): int
+    /** Of the table's minutes that this crew takes. */
+    public function factor(string $kind): float
     {
-        return self::fives($table * ($this->kinds[$kind]['factor'] ?? 1.0));
+        return $this->kinds[$kind]['factor'] ?? 1.0;
     }
 
     /** @return array{int, int} minutes at best and at worst */
-    public function range(string $kind, int $table): array
+    public function range(string $kind, float $table): array
     {
         [$low, $high] = isset($this->kinds[$kind])
             ? [$this->kinds[$kind]['low'], $this->kinds[$kind]['high']]
             : self::GUESS;
 
-        return [max(1, (int) floor($table * $low)), (int) ceil($table * $high)];
+        return [(int) floor($table * $low), (int) ceil($table * $high)];
     }
 
+    /** For the calendar, never for money. */
     public static function fives(float $minutes): int
     {
         return max(5, (int) (5 * ceil($minutes / 5 - 1e-9)));

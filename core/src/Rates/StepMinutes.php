@@ -7,7 +7,7 @@ namespace EmberDusk\Rates;
 /** The table of times, and what a kind of step is called. All times: common practice, no source. */
 final readonly class StepMinutes
 {
-    /** Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, fixture, end, section, leg, test, place. */
+    /** Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit. */
     public const MINUTES = [
         'isolate' => 10.0,
         'trace' => 5.0,
@@ -23,7 +23,9 @@ final readonly class StepMinutes
         'seal' => 5.0,
         'diffuser' => 1.0,
         'fixtures' => 20.0,
+        'join' => 10.0,
         'tidy' => 10.0,
+        'again' => 30.0,
     ];
 
     /** What a kind of step is, in words. */
@@ -42,6 +44,9 @@ final readonly class StepMinutes
         'seal' => 'sealing',
         'diffuser' => 'diffusers',
         'fixtures' => 'fixtures',
+        'join' => 'joining',
         'tidy' => 'tidying',
+        'again' => 'the visit to look again',
+        'travel' => 'travel',
     ];
 }

@@ -79,6 +79,18 @@ final readonly class Arrangement
         return $this->withChanged(pins: $pin === null ? $others : $others + [$step => $pin]);
     }
 
+    /** People who work at a step: no more than there ever are. */
+    public function people(Step $step): int
+    {
+        return min($step->people, max([1, ...array_map(static fn(Visit $v): int => $v->people, $this->visits)]));
+    }
+
+    /** Ways there and back of all people: one a visit and person. */
+    public function journeys(): int
+    {
+        return $this->visits === [] ? 1 : array_sum(array_map(static fn(Visit $v): int => $v->people, $this->visits));
+    }
+
     /** With one more wait, or without it. */
     public function waiting(string $step, string $after, bool $on): self
     {

@@ -6,10 +6,9 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Plan\Run;
 use EmberDusk\Rates\JointMinutes;
 
-/** Joints of one core that are made at a run: at its own cables, between its sections and where its strip is joined. */
+/** Joints that are made at a run or fixtures: at the cables laid for it first, between its sections and where its strip is joined. */
 final readonly class RunJoints
 {
     /** Making joints of a kind, in words. */
@@ -26,27 +25,50 @@ final readonly class RunJoints
     private function __construct(public int $count, public float $minutes, private array $kinds) {}
 
     /**
-     * @param  int  $inStrip  places at which the strip itself is joined
-     * @param  array<string, LaidCable>  $cables  that are laid for this run first
+     * @param  int  $own  joints of the run itself, as of Joints::ofRun
+     * @param  array<string, LaidCable>  $cables  that are laid for it first
+     * @param  array<string, int>  $at  joints by cable, as of Joints::atCables
      */
-    public static function of(Plan $plan, Run $run, int $inStrip, array $cables): self
+    public static function of(Plan $plan, int $own, array $cables, array $at): self
     {
-        $cores = $plan->cores($run);
-        $count = 2 * $cores * count($plan->cutMarks($run)->jumps ?? []) + $cores * $inStrip;
+        $count = $own;
         $minutes = JointMinutes::SOLDERED * $count;
         $kinds = $count > 0 ? ['solder' => true] : [];
         foreach ($cables as $cable) {
             $connector = $plan->connector($cable->joint);
-            $ends = 2 * (isset($plan->feeds[$cable->to]) ? $cores : 2);
-            $count += $ends;
-            $minutes += $ends * JointMinutes::of($connector);
+            $count += $at[$cable->id];
+            $minutes += $at[$cable->id] * JointMinutes::of($connector);
             $kinds[$connector->joint ?? 'solder'] = true;
         }
 
         return new self($count, $minutes, array_keys($kinds));
     }
 
-    public function soldered(): bool
+    /** In soldered ones: what the table of times counts. */
+    public function units(): float
+    {
+        return $this->minutes / JointMinutes::SOLDERED;
+    }
+
+    public function why(): string
+    {
+        return $this->soldered()
+            ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.'
+            : 'Every core by its mark, then pulled at.';
+    }
+
+    /** @return list<string> */
+    public function tools(): array
+    {
+        return $this->soldered() ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'];
+    }
+
+    public function caution(): string
+    {
+        return $this->soldered() ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.';
+    }
+
+    private function soldered(): bool
     {
         return in_array('solder', $this->kinds, true);
     }

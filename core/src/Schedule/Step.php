@@ -15,8 +15,9 @@ final readonly class Step
     /**
      * @param  string  $kind  of StepMinutes::MINUTES
      * @param  float  $units  metres, joints, pieces that the table of times goes by
-     * @param  int  $table  minutes of work by the table of times
-     * @param  int  $minutes  of work as this crew does it
+     * @param  float  $table  minutes of work by the table of times
+     * @param  float  $work  minutes as this crew does it, of each person
+     * @param  int  $minutes  the same in fives, for the calendar
      * @param  array{int, int}  $range  minutes that it takes at best and at worst
      * @param  int  $people  that it takes at once
      * @param  list<string>  $tools
@@ -31,7 +32,8 @@ final readonly class Step
         public string $title,
         public string $why,
         public float $units,
-        public int $table,
+        public float $table,
+        public float $work,
         public int $minutes,
         public array $range,
         public int $people,

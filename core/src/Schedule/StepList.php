@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Schedule;
 
 use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Productivity;
@@ -53,8 +54,8 @@ final class StepList
      * @param  list<string>  $tools
      * @param  list<string>  $after
      */
-    public function ofRun(
-        Run $run,
+    public function of(
+        Run|Fitting $of,
         string $kind,
         string $title,
         string $why,
@@ -67,9 +68,9 @@ final class StepList
     ): string {
         return $this->add(
             kind: $kind,
-            of: $run->id,
-            place: $this->plan->places[$run->place]->name ?? '',
-            title: "{$run->name()}: {$title}",
+            of: $of->id,
+            place: $this->plan->places[$of->place]->name ?? '',
+            title: "{$this->name($of)}: {$title}",
             why: $why,
             units: $units,
             people: $people,
@@ -77,7 +78,7 @@ final class StepList
             caution: $caution,
             after: $after,
             wait: $wait,
-            needs: $this->needs($kind, $run),
+            needs: $this->needs($kind, $of->id),
         );
     }
 
@@ -100,7 +101,8 @@ final class StepList
         int $wait = 0,
         array $needs = [],
     ): string {
-        $table = Productivity::fives(StepMinutes::MINUTES[$kind] * $units);
+        $table = StepMinutes::MINUTES[$kind] * $units;
+        $work = $table * $this->productivity->factor($kind);
         $this->steps[] = new Step(
             id: "{$kind}-{$of}",
             kind: $kind,
@@ -109,7 +111,8 @@ final class StepList
             why: $why,
             units: $units,
             table: $table,
-            minutes: $this->productivity->minutes($kind, $table),
+            work: $work,
+            minutes: Productivity::fives($work),
             range: $this->productivity->range($kind, $table),
             people: $people,
             tools: $tools,
@@ -122,11 +125,20 @@ final class StepList
         return "{$kind}-{$of}";
     }
 
-    /** @return list<string> */
-    private function needs(string $kind, Run $run): array
+    public function name(Run|Fitting $of): string
+    {
+        if ($of instanceof Run) {
+            return $of->name();
+        }
+
+        return ($this->plan->kit[$of->kit] ?? null)?->entry->name() ?? $of->id;
+    }
+
+    /** @return list<string> shelf ids of what must be here for a kind of step at a run or fixtures */
+    private function needs(string $kind, string $of): array
     {
         return array_merge(
-            ...array_map(fn(string $group): array => $this->parts[$group][$run->id] ?? [], self::NEEDS[$kind] ?? []),
+            ...array_map(fn(string $group): array => $this->parts[$group][$of] ?? [], self::NEEDS[$kind] ?? []),
         );
     }
 }

@@ -8,12 +8,13 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Survey\TapeNotes;
 
 /**
  * The steps of a job in the order of the trade, from plan, kit and mounting: dry run, isolate, trace, supply, cables, loose
- * test, profile or sticking, joints, second test, sealing, curing, diffuser, tidy. All times: common practice, no source.
+ * test, profile or sticking, joints, second test, sealing, curing, diffuser, joining, tidy. All times: common practice, no source.
  */
 final class Steps
 {
@@ -21,10 +22,18 @@ final class Steps
 
     private readonly RunSteps $runs;
 
+    private readonly FixtureSteps $fixtures;
+
+    private readonly JoinSteps $joins;
+
     private function __construct(private readonly Plan $plan, PartsList $parts, Productivity $productivity)
     {
         $this->list = new StepList($plan, $parts, $productivity);
-        $this->runs = new RunSteps($plan, $parts->joined, $this->list);
+        $install = new InstallSteps($plan, $this->list);
+        $at = Joints::atCables($plan);
+        $this->runs = new RunSteps(plan: $plan, joined: $parts->joined, at: $at, list: $this->list, install: $install);
+        $this->fixtures = new FixtureSteps(plan: $plan, at: $at, list: $this->list, install: $install);
+        $this->joins = new JoinSteps($plan, $this->list);
     }
 
     /** @return list<Step> */
@@ -114,26 +123,9 @@ final class Steps
             $last[] = $this->runs->of($run, $before);
         }
         foreach ($fixtures as $fitting) {
-            $title =
-                (isset($this->plan->kit[$fitting->kit])
-                    ? $this->plan->kit[$fitting->kit]->entry->name()
-                    : $fitting->id) . ": hang {$fitting->count} and connect";
-            $module = $this->plan->modules[$fitting->module ?? '']->kit ?? null;
-            $last[] = $this->list->add(
-                kind: 'fixtures',
-                of: $fitting->id,
-                place: $name,
-                title: $title,
-                why: 'Fixtures hang before their dimmer is set.',
-                units: $fitting->count + ($module === null ? 0 : 1),
-                people: 2,
-                tools: ['screwdriver', 'ladder'],
-                caution: 'Mains terminals are for a licensed person. A ladder stands on firm ground and somebody holds it.',
-                after: $before,
-                wait: 0,
-                needs: array_values(array_filter([$fitting->kit, $module])),
-            );
+            $last[] = $this->fixtures->of($fitting, $before);
         }
+        $joined = $this->joins->of($id, $name, $runs);
         $this->list->add(
             kind: 'tidy',
             of: $id,
@@ -144,7 +136,7 @@ final class Steps
             people: 1,
             tools: ['ties'],
             caution: 'Keep extra-low voltage apart from mains in every box.',
-            after: $last,
+            after: [...$last, ...$joined],
         );
     }
 }

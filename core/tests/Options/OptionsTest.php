@@ -34,7 +34,7 @@ final class OptionsTest extends TestCase
                 'options' => array_map(self::requirement(...), array_values($requirements)),
             ]);
         }
-        $cards = Options::of($plan, $plan->run('cove'), Demo::shelf());
+        $cards = Options::of($plan, $plan->run('cove'), Demo::basis());
         Responses::check(
             ['run' => 'cove', 'name' => 'Cove', 'asked' => Questions::all(), 'options' => $cards],
             'options',
@@ -113,7 +113,10 @@ final class OptionsTest extends TestCase
         self::assertGreaterThan($high['boxes']['value'], $low['boxes']['value']);
     }
 
-    /** By hand: 18 m x 6.40 + supply 49 + controller 22 + (1 + 1 + 19) m of 2 x 1.5 mm² at 1.50 ..., as many lines as there are. */
+    /**
+     * By hand: 18 m x 6.40 + supply 49 + controller 22 + (1 + 1 + 19) m of 2 x 1.5 mm² at 1.50 ..., as many lines as there are;
+     * two units fixed and one joined, a metre of cable in five minutes, two tests and a cut.
+     */
     public function test_the_cost_is_the_sum_of_its_lines(): void
     {
         [$card] = self::cards(Demo::plan(), []);
@@ -121,11 +124,13 @@ final class OptionsTest extends TestCase
         $price = static fn(string $id): float => (float) (Demo::shelf()->find($id)->written['price'] ?? 0);
         $parts = 18.0 * $price('strip-single-24') + $price('supply-24-240') + $price('controller-zigbee-1');
         $joints = 4;
+        $laid = 0.0;
         foreach ($plan->cables as $cable) {
             $parts += (ceil(round($cable->length * 10, 6)) / 10) * $price($cable->kit);
+            $laid += $cable->length;
         }
         $joints += 4 * count($plan->feedsOf($plan->run('cove')));
-        $hours = ($joints * 6 + 18 * 5 + 2 * 15) / 60;
+        $hours = ($joints * 6 + $laid * 5 + 2 * 20 + 10 + 2 * 10 + 3 * count($plan->run('cove')->sections)) / 60;
         self::assertSame((float) $joints, $card['joints']['value']);
         self::assertEqualsWithDelta($hours, $card['hours']['value'], 1e-9);
         self::assertEqualsWithDelta(round($parts, 2) + 40 * $hours, $card['cost']['value'], 0.011);
@@ -136,10 +141,12 @@ final class OptionsTest extends TestCase
         $plan = Demo::plan();
         [$card] = self::cards($plan, []);
         [$owned] = self::cards(Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-240', 'count' => 1]), []);
-        self::assertEqualsWithDelta(49.0, $card['cost']['value'] - $owned['cost']['value'], 0.011);
+        self::assertEqualsWithDelta(49.0, $card['quote']['value'] - $owned['quote']['value'], 0.011);
+        self::assertSame($card['cost']['value'], $owned['cost']['value'], 'what it moves is the shelf’s price');
         [$hubless] = self::cards($plan->with(hubs: []), []);
-        // The least dear hub whose app sets a single colour costs 48.
-        self::assertEqualsWithDelta(48.0, $hubless['cost']['value'] - $card['cost']['value'], 0.011);
+        // The least dear hub whose app sets a single colour costs 48, and ten minutes at 40 an hour join it.
+        self::assertEqualsWithDelta(48.0 + 40 / 6, $hubless['cost']['value'] - $card['cost']['value'], 0.011);
+        self::assertEqualsWithDelta(48.0 + 40 / 6, $hubless['quote']['value'] - $card['quote']['value'], 0.011);
         // Owned first: a larger supply than is needed, because it is there.
         [$first] = self::cards(Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-320', 'count' => 1]), [
             'source' => 'owned',

@@ -130,23 +130,23 @@ final class MakingTest extends TestCase
             ['kind' => 'SetCable', 'cable' => 'k2', 'joint' => $two],
         );
         // Eight joints: six minutes each soldered, three crimped, one and a half in levers.
-        self::assertSame(['Line: solder 8 joints', 50], [$step($plan)->title, $step($plan)->table]);
+        self::assertSame(['Line: solder 8 joints', 48.0], [$step($plan)->title, $step($plan)->table]);
         self::assertSame(
-            ['Line: crimp 8 joints', 25],
+            ['Line: crimp 8 joints', 24.0],
             [
                 $step($chosen('connector-crimp', 'connector-crimp'))->title,
                 $step($chosen('connector-crimp', 'connector-crimp'))->table,
             ],
         );
         self::assertSame(
-            ['Line: put 8 cores into lever terminals', 15],
+            ['Line: put 8 cores into lever terminals', 12.0],
             [
                 $step($chosen('connector-lever', 'connector-lever'))->title,
                 $step($chosen('connector-lever', 'connector-lever'))->table,
             ],
         );
         self::assertSame(
-            ['Line: make 8 joints', 40],
+            ['Line: make 8 joints', 36.0],
             [
                 $step($chosen('connector-crimp', 'connector-solder'))->title,
                 $step($chosen('connector-crimp', 'connector-solder'))->table,

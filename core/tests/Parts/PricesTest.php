@@ -163,8 +163,8 @@ final class PricesTest extends TestCase
                 'Profile: Line goes into profile',
                 'Fixing: Line, an anchor every 0.75 m',
                 'Sealing: Line lies damp: its ends are sealed',
-                'Solder: K1 for Line, 2 cores at both ends',
-                'Solder: K2 for Line, 2 cores at both ends',
+                'Solder: K1 for Line, every core at its ends',
+                'Solder: K2 for Line, every core at its ends',
             ],
             PartsList::of($plan, $shelf)->lacking,
         );

@@ -203,7 +203,11 @@ final class RecountTest extends TestCase
                     if (in_array($part->key, $step->needs, true)) {
                         self::assertNotSame(
                             [],
-                            array_filter($part->runs, static fn(string $r): bool => str_ends_with($step->id, "-{$r}")),
+                            array_filter(
+                                $part->group === 'Hub' ? array_keys($plan->runs) : $part->runs,
+                                static fn(string $r): bool => str_ends_with($step->id, "-{$r}") ||
+                                    $step->id === "join-{$plan->run($r)->place}",
+                            ),
                             "seed {$seed}: {$step->id} needs {$part->name}",
                         );
                     }
@@ -228,6 +232,7 @@ final class RecountTest extends TestCase
             'joints',
             'second',
             'seal',
+            'join',
             'diffuser',
             'tidy',
         ]);
@@ -240,8 +245,8 @@ final class RecountTest extends TestCase
                 self::assertNotSame('', $step->why, $step->id);
                 self::assertGreaterThanOrEqual(5, $step->minutes, $step->id);
                 self::assertSame(0, $step->minutes % 5, $step->id);
-                self::assertLessThanOrEqual($step->minutes, $step->range[0], $step->id);
-                self::assertGreaterThanOrEqual($step->minutes, $step->range[1], $step->id);
+                self::assertLessThanOrEqual($step->work, $step->range[0], $step->id);
+                self::assertGreaterThanOrEqual($step->work, $step->range[1], $step->id);
                 foreach ($step->after as $before) {
                     self::assertArrayHasKey($before, $byId, $step->id);
                     // Bare strip is cut after it is stuck, strip for profile before.

@@ -38,7 +38,7 @@ final class JobFileTest extends TestCase
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
         );
-        self::assertStringContainsString('"version": 4', JobFile::write($plan));
+        self::assertStringContainsString('"version": 5', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
@@ -62,7 +62,13 @@ final class JobFileTest extends TestCase
         foreach (['splices', 'modules', 'fixtures', 'scenes'] as $list) {
             unset($first[$list]);
         }
-        unset($first['terms']['markUp'], $first['terms']['tax']);
+        unset(
+            $first['terms']['markUp'],
+            $first['terms']['tax'],
+            $first['terms']['travelMinutes'],
+            $first['terms']['travelCost'],
+            $first['terms']['again'],
+        );
         foreach (
             [
                 'runs' => ['part', 'parts', 'cap', 'capChecked', 'zones', 'pins'],
@@ -106,10 +112,26 @@ final class JobFileTest extends TestCase
         self::assertEquals($three->with(cables: $four->cables), $four);
     }
 
-    /** Written by version 4, something in every list; never changed. As long as 4 is the newest it is written the same again. */
+    /** Written by version 4; never changed: nobody travelled then, and nobody came to look again. */
     public function test_version_four_is_read(): void
     {
-        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v4.json');
+        $four = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v4.json'));
+        $five = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v5.json'));
+        self::assertSame(
+            [0.0, 0.0, false],
+            [$four->terms->travelMinutes, $four->terms->travelCost, $four->terms->again],
+        );
+        self::assertSame(
+            [45.0, 12.5, true],
+            [$five->terms->travelMinutes, $five->terms->travelCost, $five->terms->again],
+        );
+        self::assertEquals($four->with(terms: $five->terms), $five);
+    }
+
+    /** Written by version 5, something in every list; never changed. As long as 5 is the newest it is written the same again. */
+    public function test_version_five_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v5.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::LISTS as $list) {
@@ -148,7 +170,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 5), '/version', 'reads up to 4'];
+        yield 'newer version' => [$set('version', 6), '/version', 'reads up to 5'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

@@ -10,6 +10,7 @@ use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\SupplyLoad;
+use EmberDusk\Costing\Basis;
 use EmberDusk\Job\JobState;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Tests\Circuits;
@@ -30,11 +31,11 @@ final class ChecksTest extends TestCase
             if ($n >= 20) {
                 break;
             }
-            $proposal = Planner::of($plan, $runs, $shelf);
+            $proposal = Planner::of($plan, $runs, new Basis($shelf));
             if (!$proposal->whole()) {
                 continue;
             }
-            $made = $proposal->built($proposal->parts, $shelf);
+            $made = $proposal->built($proposal->parts);
             $results = [];
             foreach (Island::all($made) as $island) {
                 $results += Engine::island($made, $island);
@@ -70,9 +71,9 @@ final class ChecksTest extends TestCase
             'fuse-15',
             'fuse-20',
         ]);
-        $proposal = Planner::of($plan, ['one', 'two'], $shelf);
-        foreach ($proposal->built($proposal->parts, $shelf)->controllers as $id => $device) {
-            $load = \EmberDusk\Circuit\ControllerLoad::of($proposal->built($proposal->parts, $shelf), (string) $id);
+        $proposal = Planner::of($plan, ['one', 'two'], new Basis($shelf));
+        foreach ($proposal->built($proposal->parts)->controllers as $id => $device) {
+            $load = \EmberDusk\Circuit\ControllerLoad::of($proposal->built($proposal->parts), (string) $id);
             self::assertLessThanOrEqual(8.0, $load->amps);
         }
     }

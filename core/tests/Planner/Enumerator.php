@@ -8,7 +8,8 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Circuit\States;
-use EmberDusk\Costing\Bill;
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Costing;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\Routes;
@@ -84,8 +85,9 @@ final class Enumerator
                         $layout = new Layout($supply, $place, $made);
                         $plan = $layout->built($this->plan, $this->tables, $this->shelf);
                         $found = [
-                            Bill::of(
+                            Costing::moving(
                                 $plan,
+                                new Basis($this->shelf),
                                 array_values(
                                     array_filter(
                                         array_keys($plan->runs),

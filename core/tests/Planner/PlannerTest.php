@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Planner;
 
-use EmberDusk\Costing\Bill;
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Costing;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Planner\Planner;
@@ -34,17 +35,17 @@ final class PlannerTest extends TestCase
     {
         foreach (self::jobs($from, 5) as $case => [$plan, $ids, $shelf, $kind]) {
             $of = self::group($plan, $ids);
-            $enumerator = new Enumerator($plan, new Tables($plan, 'room', $shelf), $shelf);
+            $enumerator = new Enumerator($plan, new Tables($plan, 'room', new Basis($shelf)), $shelf);
             $wanted = $kind === 'pinned' ? $enumerator->onOneSupply($of) : $enumerator->best($of);
-            $proposal = Planner::of($plan, $ids, $shelf);
+            $proposal = Planner::of($plan, $ids, new Basis($shelf));
             $found = self::found($proposal);
             self::assertSame($wanted, $found, "case {$case}, {$kind}");
             self::assertTrue($proposal->exact, "case {$case}");
             if ($found !== null) {
-                $made = $proposal->built($proposal->parts, $shelf);
+                $made = $proposal->built($proposal->parts);
                 self::assertSame(
                     $proposal->cost(),
-                    Bill::of($made, Proposal::wired($made, $plan, ...$ids))->cost(),
+                    Costing::moving($made, new Basis($shelf), Proposal::wired($made, $plan, ...$ids))->cost(),
                     "case {$case}: the table’s price is the built plan’s",
                 );
             }
@@ -60,13 +61,13 @@ final class PlannerTest extends TestCase
     {
         $seen = ['infeasible' => 0, 'best single runs clash' => 0, 'no simple layout' => 0, 'existing leg' => 0];
         foreach (self::jobs($from, 25) as [$plan, $ids, $shelf, $kind]) {
-            $proposal = Planner::of($plan, $ids, $shelf);
+            $proposal = Planner::of($plan, $ids, new Basis($shelf));
             $found = self::found($proposal);
             $seen['infeasible'] += (int) ($found === null);
             $seen['existing leg'] += (int) ($kind === 'leg');
             $seen['no simple layout'] += (int) ($found !== null && !self::simple($proposal));
             if ($kind === 'pinned') {
-                $enumerator = new Enumerator($plan, new Tables($plan, 'room', $shelf), $shelf);
+                $enumerator = new Enumerator($plan, new Tables($plan, 'room', new Basis($shelf)), $shelf);
                 $seen['best single runs clash'] += (int) self::clash($enumerator, self::group($plan, $ids), $found);
             }
         }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Planner;
 
-use EmberDusk\Costing\Bill;
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Costing;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
@@ -25,8 +26,8 @@ final class ProposalTest extends TestCase
     public function test_the_difference_to_what_is_drawn_adds_up_and_its_repair_holds(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $proposal = Planner::of($plan, ['cove'], Demo::shelf());
-        $shown = $proposal->toArray(Demo::shelf());
+        $proposal = Planner::of($plan, ['cove'], Demo::basis());
+        $shown = $proposal->toArray();
         Responses::check($shown, 'proposal');
         self::assertIsArray($shown['drawn']);
         $sum = array_sum(array_map(static fn(array $l): float => (float) $l['difference'], $shown['drawn']['lines']));
@@ -35,12 +36,12 @@ final class ProposalTest extends TestCase
         $mended = Demo::with($plan, $shown['drawn']['repair']['change']);
         self::assertTrue(self::holds($mended, 'cove'));
         // By hand: supply to controller two cores at two ends, controller to feed three at two ends.
-        self::assertSame(4 + 6, Bill::of($plan, ['cove'])->joints);
+        self::assertSame(4 + 6, Costing::moving($plan, Demo::basis(), ['cove'])->joints());
     }
 
     public function test_alternatives_are_no_worse_in_what_they_are_for(): void
     {
-        $proposal = Planner::of(JobFile::read(Demo::file('observatory')), ['cove'], Demo::shelf());
+        $proposal = Planner::of(JobFile::read(Demo::file('observatory')), ['cove'], Demo::basis());
         [$best] = $proposal->parts;
         self::assertLessThanOrEqual($best->joints, $proposal->alternatives['fewest joints'][0]->joints);
         self::assertLessThanOrEqual($best->boxes, $proposal->alternatives['fewest hidden boxes'][0]->boxes);
@@ -64,19 +65,16 @@ final class ProposalTest extends TestCase
         $proposal = Planner::of(
             $plan,
             ['cove'],
-            new FewOnShelf(['cable-3x15', 'cable-3x25', 'cable-2x15', 'cable-2x25', 'fuse-10', 'fuse-15']),
+            new Basis(new FewOnShelf(['cable-3x15', 'cable-3x25', 'cable-2x15', 'cable-2x25', 'fuse-10', 'fuse-15'])),
         );
-        $made = $proposal->built($proposal->parts, Demo::shelf());
+        $made = $proposal->built($proposal->parts);
         self::assertSame($plan->feeds, $made->feeds);
         self::assertEquals([$plan->supplies, $plan->controllers], [$made->supplies, $made->controllers]);
         self::assertNotSame([], $proposal->clashes, 'both ends are not enough for 18 m');
-        $free = Planner::of($plan, ['cove'], Demo::shelf(), ['cables']);
+        $free = Planner::of($plan, ['cove'], Demo::basis(), ['cables']);
         self::assertSame(
             [],
-            array_filter(
-                $free->built($free->parts, Demo::shelf())->cables,
-                static fn($c): bool => $c->kit !== 'cable-3x15',
-            ),
+            array_filter($free->built($free->parts)->cables, static fn($c): bool => $c->kit !== 'cable-3x15'),
         );
     }
 
@@ -102,7 +100,7 @@ final class ProposalTest extends TestCase
         $proposal = Planner::of(
             $plan,
             ['line'],
-            new FewOnShelf(['cable-2x15', 'supply-24-240', 'controller-zigbee-1', 'fuse-15']),
+            new Basis(new FewOnShelf(['cable-2x15', 'supply-24-240', 'controller-zigbee-1', 'fuse-15'])),
         );
         self::assertFalse($proposal->whole());
         [$limits, $nearest, $all] = $proposal->clashes['line'];
@@ -117,7 +115,7 @@ final class ProposalTest extends TestCase
 
     public function test_runs_that_cannot_be_planned_are_left_with_a_reason(): void
     {
-        $proposal = Planner::of(JobFile::read(Demo::file('observatory')), ['band', 'cove'], Demo::shelf());
+        $proposal = Planner::of(JobFile::read(Demo::file('observatory')), ['band', 'cove'], Demo::basis());
         self::assertSame(['band' => 'has no strip yet'], $proposal->left);
         self::assertTrue($proposal->whole());
     }
@@ -141,8 +139,8 @@ final class ProposalTest extends TestCase
             ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Row', 'room' => 'Room'],
         );
         $shelf = new FewOnShelf(['cable-2x15', 'controller-zigbee-1', 'supply-24-100', 'fuse-10', 'fuse-15']);
-        $proposal = Planner::of($plan, ['line', 'rail', 'shelf'], $shelf);
-        $made = $proposal->built($proposal->parts, $shelf);
+        $proposal = Planner::of($plan, ['line', 'rail', 'shelf'], new Basis($shelf));
+        $made = $proposal->built($proposal->parts);
         self::assertSame($made->run('line')->controller, $made->run('rail')->controller);
         self::assertSame('Row', $made->lights[(string) $made->run('line')->controller]->name);
     }
@@ -152,21 +150,21 @@ final class ProposalTest extends TestCase
     {
         /** @var Plan $plan */
         $plan = FortyRuns::plan(Demo::shelf(), 5, 2);
-        $proposal = Planner::of($plan, array_keys($plan->runs), Demo::shelf());
+        $proposal = Planner::of($plan, array_keys($plan->runs), Demo::basis());
         self::assertTrue($proposal->whole());
         self::assertFalse($proposal->exact);
         self::assertLessThan($proposal->cost(), $proposal->bound);
-        $made = $proposal->built($proposal->parts, Demo::shelf());
+        $made = $proposal->built($proposal->parts);
         Invariants::check($made);
         $apart = 0;
         foreach (array_keys($plan->runs) as $run) {
             self::assertTrue(self::holds($made, $run), $run);
-            $apart += Planner::of($plan, [$run], Demo::shelf())->cost();
+            $apart += Planner::of($plan, [$run], Demo::basis())->cost();
         }
         self::assertLessThan($apart, $proposal->cost());
         self::assertSame(
             $proposal->cost(),
-            Bill::of($made, Proposal::wired($made, $plan, ...array_keys($plan->runs)))->cost(),
+            Costing::moving($made, Demo::basis(), Proposal::wired($made, $plan, ...array_keys($plan->runs)))->cost(),
         );
     }
 
@@ -178,15 +176,15 @@ final class ProposalTest extends TestCase
         $proposal = Planner::of(
             plan: $plan,
             runs: array_keys($plan->runs),
-            shelf: Demo::shelf(),
+            basis: Demo::basis(),
             watch: new Progress(static fn(int $solved): bool => $solved >= 3),
         );
         self::assertTrue($proposal->stopped);
-        $made = $proposal->built($proposal->parts, Demo::shelf());
+        $made = $proposal->built($proposal->parts);
         foreach (array_keys($plan->runs) as $run) {
             self::assertTrue(self::holds($made, $run), $run);
         }
-        self::assertTrue($proposal->toArray(Demo::shelf())['stopped']);
+        self::assertTrue($proposal->toArray()['stopped']);
     }
 
     private static function holds(Plan $plan, string $run): bool

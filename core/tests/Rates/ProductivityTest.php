@@ -17,7 +17,7 @@ final class ProductivityTest extends TestCase
     private static function productivity(array $taken, string $kind = 'stick'): Productivity
     {
         return Productivity::of(
-            array_map(static fn(int $t): array => ['kind' => $kind, 'table' => 30, 'taken' => $t], $taken),
+            array_map(static fn(int $t): array => ['kind' => $kind, 'table' => 30.0, 'taken' => $t], $taken),
         );
     }
 
@@ -25,14 +25,10 @@ final class ProductivityTest extends TestCase
     {
         $productivity = self::productivity([60, 60]);
         self::assertSame(
-            [[], 40, [28, 60]],
-            [$productivity->kinds, $productivity->minutes('stick', 40), $productivity->range('stick', 40)],
+            [[], 40.0, [28, 60]],
+            [$productivity->kinds, 40 * $productivity->factor('stick'), $productivity->range('stick', 40)],
         );
-        self::assertSame(
-            40,
-            self::productivity([60, 60, 60])->minutes('seal', 40),
-            'another kind is as the table says',
-        );
+        self::assertSame(1.0, self::productivity([60, 60, 60])->factor('seal'), 'another kind is as the table says');
     }
 
     public function test_the_middle_is_the_geometric_mean(): void
@@ -40,7 +36,8 @@ final class ProductivityTest extends TestCase
         // 15, 30 and 60 minutes for thirty: half, once, twice. Their arithmetic mean would be 1.17.
         $productivity = self::productivity([15, 30, 60]);
         self::assertEqualsWithDelta(1.0, $productivity->kinds['stick']['factor'], 1e-12);
-        self::assertSame([40, 3], [$productivity->minutes('stick', 40), $productivity->kinds['stick']['count']]);
+        self::assertEqualsWithDelta(1.0, $productivity->factor('stick'), 1e-12);
+        self::assertSame(3, $productivity->kinds['stick']['count']);
         // Spread ln 2, t of two degrees 1.886, times the root of four thirds.
         self::assertEqualsWithDelta(exp(log(2) * 1.886 * sqrt(4 / 3)), $productivity->kinds['stick']['high'], 1e-9);
         self::assertEqualsWithDelta(
@@ -55,7 +52,7 @@ final class ProductivityTest extends TestCase
         $productivity = self::productivity([33, 33, 33, 33]);
         self::assertSame(
             [45, [44, 44]],
-            [$productivity->minutes('stick', 40), $productivity->range('stick', 40)],
+            [Productivity::fives(40 * $productivity->factor('stick')), $productivity->range('stick', 40)],
             '44 minutes, told in fives; the range as it is',
         );
         self::assertSame([5, 5, 10], [Productivity::fives(0.0), Productivity::fives(5.0), Productivity::fives(5.1)]);
@@ -74,10 +71,10 @@ final class ProductivityTest extends TestCase
         self::assertSame(
             [],
             Productivity::of([
-                ['kind' => 'stick', 'table' => 0, 'taken' => 10],
-                ['kind' => 'stick', 'table' => 30, 'taken' => 0],
-                ['kind' => 'stick', 'table' => 30, 'taken' => 30],
-                ['kind' => 'stick', 'table' => 30, 'taken' => 30],
+                ['kind' => 'stick', 'table' => 0.0, 'taken' => 10],
+                ['kind' => 'stick', 'table' => 30.0, 'taken' => 0],
+                ['kind' => 'stick', 'table' => 30.0, 'taken' => 30],
+                ['kind' => 'stick', 'table' => 30.0, 'taken' => 30],
             ])->kinds,
         );
     }

@@ -34,6 +34,7 @@ final class TimetableTest extends TestCase
             why: '',
             units: 1.0,
             table: $minutes,
+            work: $minutes,
             minutes: $minutes,
             range: [$minutes, $minutes],
             people: $people,

@@ -33,6 +33,7 @@ trait WorkedSteps
             why: "Why {$id}.",
             units: 1.0,
             table: $minutes,
+            work: $minutes,
             minutes: $minutes,
             range: [$minutes, $minutes],
             people: $people,

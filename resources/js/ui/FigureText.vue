@@ -2,10 +2,11 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
 import type { Figure } from '@/types/generated/responses';
 
-withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?: boolean }>(), {
+withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?: boolean; signed?: boolean }>(), {
     large: false,
     up: false,
     right: false,
+    signed: false,
 });
 
 const PANEL =
@@ -20,7 +21,7 @@ const PANEL =
             :class="large ? 'text-xl font-semibold' : ''"
             :data-figure="figure.label"
         >
-            <span class="sr-only">{{ figure.label }}: </span>{{ figure.text
+            <span class="sr-only">{{ figure.label }}: </span>{{ signed && figure.value > 0 ? '+' : '' }}{{ figure.text
             }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span
             ><span class="sr-only">, show its working</span>
         </PopoverButton>

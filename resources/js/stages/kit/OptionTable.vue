@@ -47,7 +47,7 @@ watch(
 void look();
 
 const ROWS: {
-    key: 'load' | 'darkest' | 'evenness' | 'joints' | 'boxes' | 'cost' | 'hours' | 'energy';
+    key: 'load' | 'darkest' | 'evenness' | 'joints' | 'boxes' | 'quote' | 'cost' | 'hours' | 'energy';
     label: string;
     lead: string;
 }[] = [
@@ -56,8 +56,9 @@ const ROWS: {
     { key: 'evenness', label: 'Evenness', lead: 'most even' },
     { key: 'joints', label: 'Joints', lead: 'fewest' },
     { key: 'boxes', label: 'To hide', lead: 'fewest' },
-    { key: 'cost', label: 'Cost', lead: 'least' },
-    { key: 'hours', label: 'Hours', lead: 'fewest' },
+    { key: 'quote', label: 'Moves the quote by', lead: 'least' },
+    { key: 'cost', label: 'Cost of it alone', lead: 'least' },
+    { key: 'hours', label: 'Hours of it', lead: 'fewest' },
     { key: 'energy', label: 'A year', lead: 'least' },
 ];
 const wished = (card: OptionCard, key: string) => card.wish[key as keyof OptionWish];
@@ -147,6 +148,7 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                             <FigureText
                                 v-if="figure(card, row.key)"
                                 :figure="figure(card, row.key)!"
+                                :signed="row.key === 'quote'"
                                 :right="n > cards.length / 2"
                             />
                             <span v-else class="text-ink2">{{ card.refused ? '' : 'not told' }}</span>

@@ -9,33 +9,51 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Terms;
 
-/** How the job is written and reckoned. */
+/** How the job is written and reckoned. What is not given stays as it is. */
 final readonly class SetTerms implements Change
 {
-    private function __construct(private Terms $terms) {}
+    private function __construct(private Fields $given) {}
 
+    /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
     public static function read(Fields $f): self
     {
-        return new self(Terms::read($f));
+        Terms::read($f->over((new Terms())->write()));
+
+        return new self($f);
     }
 
     public function apply(Plan $plan): Plan
     {
-        return $plan->with(terms: $this->terms);
+        return $plan->with(terms: $this->of($plan));
     }
 
     public function words(Plan $plan): string
     {
-        $t = $this->terms;
-
-        return sprintf(
-            'Terms set: %s, %s, %s, %g an hour, lit %g h a day%s',
-            $t->length === 'metric' ? 'metres' : 'feet and inches',
-            $t->wire === 'awg' ? 'AWG' : 'mm²',
-            $t->currency,
-            $t->hourRate,
-            $t->hoursADay,
-            $t->rates === [] ? '' : ', with the rate of ' . implode(', ', array_keys($t->rates)),
+        [$before, $t] = [$plan->terms, $this->of($plan)];
+        $words = [
+            'length' => $t->length === 'metric' ? 'metres' : 'feet and inches',
+            'wire' => $t->wire === 'awg' ? 'AWG' : 'mm²',
+            'currency' => $t->currency,
+            'hourRate' => sprintf('%g an hour', $t->hourRate),
+            'hoursADay' => sprintf('lit %g h a day', $t->hoursADay),
+            'markUp' => sprintf('%g %% on parts', round(100 * $t->markUp, 2)),
+            'tax' => sprintf('tax %g %%', round(100 * $t->tax, 2)),
+            'travelMinutes' => sprintf('%g min there and back', $t->travelMinutes),
+            'travelCost' => sprintf('%g for each way', $t->travelCost),
+            'again' => $t->again ? 'with a visit to look again' : 'without a visit to look again',
+            'rates' => 'rates of ' . (implode(', ', array_keys($t->rates)) ?: 'no other currency'),
+        ];
+        $changed = array_filter(
+            $words,
+            static fn(string $key): bool => $before->write()[$key] !== $t->write()[$key],
+            ARRAY_FILTER_USE_KEY,
         );
+
+        return 'Terms set: ' . implode(', ', $changed ?: ['as they were']);
+    }
+
+    private function of(Plan $plan): Terms
+    {
+        return Terms::read($this->given->over($plan->terms->write()));
     }
 }

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts;
+
+use App\Kit\Shelves;
+use App\Models\Job;
+use EmberDusk\Costing\Basis;
+use EmberDusk\Parts\Offcut;
+use EmberDusk\Schedule\Arrangement;
+
+/** What a job's prices go by besides its plan. */
+final readonly class Bases
+{
+    public static function of(Job $job): Basis
+    {
+        return new Basis(
+            Shelves::ofCrew($job->crew),
+            Offcut::byKit(Offcuts::of($job)),
+            Ticks::productivity($job),
+            $job->arrangement()->first()?->read() ?? new Arrangement(),
+        );
+    }
+}

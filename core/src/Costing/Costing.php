@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Costing;
+
+use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Schedule\Steps;
+
+/** The two prices of a plan: what the client is asked for, and what a choice in it moves. */
+final readonly class Costing
+{
+    /** The quote: whole reels and bags, spares, every minute of Build, travel, the visit to look again, mark-up, tax. */
+    public static function price(Plan $plan, Basis $basis): Quote
+    {
+        $parts = PartsList::of($plan, $basis->shelf, $basis->offcuts);
+
+        return Quote::of($parts, Steps::of($plan, $parts, $basis->crew), $plan->terms, $basis);
+    }
+
+    /**
+     * What the wiring of some runs moves, additive: units, cable by 0.1 m, unrounded minutes.
+     *
+     * @param  list<string>  $runs  ids
+     */
+    public static function moving(Plan $plan, Basis $basis, array $runs): Moving
+    {
+        return Moving::of($plan, $basis, $runs);
+    }
+}

@@ -1,0 +1,236 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Costing;
+
+use EmberDusk\Kit\Connector;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Rates\Joints;
+use EmberDusk\Rates\RunUnits;
+use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\UnitCosts;
+
+/**
+ * What the choice of kit and wiring of some runs moves, line by line: units, cable by 0.1 m, fuses, and every unrounded minute
+ * of fixing, joining, laying, joints and tests at the job's rate. Additive: what two choices move is the sum of both. Whole
+ * reels, spares, what the client owns, mark-up and tax are the quote's.
+ */
+final class Moving
+{
+    private const WORKS = 'work-';
+
+    /** @var array<string, MovingLine> by shelf id or kind of work */
+    private array $lines = [];
+
+    private readonly UnitCosts $costs;
+
+    private int $joints = 0;
+
+    private int $units = 0;
+
+    /** @var array<string, true> */
+    private array $boxes = [];
+
+    private function __construct(private readonly Plan $plan, Basis $basis)
+    {
+        $this->costs = new UnitCosts($plan->terms, $basis->crew);
+    }
+
+    /** @param  list<string>  $runs  ids */
+    public static function of(Plan $plan, Basis $basis, array $runs): self
+    {
+        $moving = new self($plan, $basis);
+        $units = $cables = [];
+        foreach ($runs as $id) {
+            $run = $plan->run($id);
+            $units += $moving->hangsOn($run);
+            $cables += $plan->waysOf($run);
+            $moving->jointed(Joints::ofRun($plan, $run, 0), null);
+            foreach (array_intersect_key(RunUnits::of($plan, $run), array_flip(RunUnits::MOVED)) as $kind => $count) {
+                $moving->works($kind, $count);
+            }
+        }
+        foreach ($units as $unit => $kit) {
+            $device = $plan->supplies[$unit] ?? $plan->controllers[$unit];
+            $moving->unit($kit, $device->series * $device->parallel);
+            $moving->boxes[$device->where === '' ? $unit : $device->where] = true;
+        }
+        $moving->units = count($units);
+        $moving->cables($cables);
+
+        return $moving;
+    }
+
+    /**
+     * With the strip of these runs: where that is chosen too.
+     *
+     * @param  list<string>  $runs
+     */
+    public function withStrip(array $runs): self
+    {
+        $new = clone $this;
+        foreach ($runs as $id) {
+            $kit = $this->plan->kit[$this->plan->run($id)->strip ?? ''] ?? null;
+            $metres = $this->plan->cutMarks($this->plan->run($id))?->length() ?? 0.0;
+            if ($kit !== null) {
+                $new->add(
+                    $kit->entry->id(),
+                    new MovingLine(
+                        $kit->entry->name(),
+                        UnitCosts::tenths($metres) / 10,
+                        'm',
+                        $this->costs->metres($kit, $metres),
+                    ),
+                );
+            }
+        }
+
+        return $new;
+    }
+
+    /** With a hub that is bought for it. */
+    public function withHub(KitSnapshot $hub): self
+    {
+        $new = clone $this;
+        $new->add($hub->entry->id(), new MovingLine($hub->entry->name(), 1.0, '', $this->costs->piece($hub)));
+        $new->works('join', 1.0);
+
+        return $new;
+    }
+
+    /** @return array<string, MovingLine> by shelf id or kind of work; things first */
+    public function lines(): array
+    {
+        $works = array_filter(
+            $this->lines,
+            static fn(string $k): bool => str_starts_with($k, self::WORKS),
+            ARRAY_FILTER_USE_KEY,
+        );
+
+        return array_diff_key($this->lines, $works) + $works;
+    }
+
+    /** Hundredths of the smallest coin. */
+    public function cost(): int
+    {
+        return array_sum(array_map(static fn(MovingLine $l): int => $l->cost, $this->lines));
+    }
+
+    public function minutes(): float
+    {
+        return array_sum(array_map(static fn(MovingLine $l): float => $l->minutes, $this->lines));
+    }
+
+    public function joints(): int
+    {
+        return $this->joints;
+    }
+
+    /** Supplies and controllers. */
+    public function units(): int
+    {
+        return $this->units;
+    }
+
+    /** Places where something has to be hidden. */
+    public function boxes(): int
+    {
+        return count($this->boxes);
+    }
+
+    /** @return array<string, KitSnapshot> what a run hangs on, by device */
+    private function hangsOn(Run $run): array
+    {
+        $units = [];
+        foreach ([$run->supply, ...$this->plan->suppliesOf($run), $run->controller] as $id) {
+            $device = $this->plan->supplies[$id ?? ''] ?? ($this->plan->controllers[$id ?? ''] ?? null);
+            $kit = $this->plan->kit[$device->kit ?? ''] ?? null;
+            if ($kit !== null) {
+                $units[(string) $id] = $kit;
+            }
+        }
+
+        return $units;
+    }
+
+    private function unit(KitSnapshot $kit, int $pieces): void
+    {
+        $this->add(
+            $kit->entry->id(),
+            new MovingLine($kit->entry->name(), $pieces, '', $pieces * $this->costs->piece($kit)),
+        );
+        $this->works('supply', 1.0);
+        if (UnitCosts::joins($kit)) {
+            $this->works('join', 1.0);
+        }
+    }
+
+    /** @param  array<string, \EmberDusk\Plan\LaidCable>  $cables */
+    private function cables(array $cables): void
+    {
+        $joints = Joints::atCables($this->plan);
+        foreach ($cables as $id => $cable) {
+            $kit = $this->plan->kit[$cable->kit] ?? null;
+            if ($kit !== null && !$cable->existing) {
+                $this->add(
+                    $kit->entry->id(),
+                    new MovingLine(
+                        $kit->entry->name(),
+                        UnitCosts::tenths($cable->length) / 10,
+                        'm',
+                        $this->costs->metres($kit, $cable->length),
+                    ),
+                );
+                $this->works('cables', $cable->length);
+            }
+            $fuse = $this->plan->kit[$cable->fuse ?? ''] ?? null;
+            if ($fuse !== null) {
+                $this->add(
+                    $fuse->entry->id(),
+                    new MovingLine($fuse->entry->name(), 1.0, '', $this->costs->piece($fuse)),
+                );
+            }
+            $this->jointed($joints[$id], $this->plan->connector($cable->joint));
+        }
+    }
+
+    private function jointed(int $count, ?Connector $connector): void
+    {
+        if ($count === 0) {
+            return;
+        }
+        $this->joints += $count;
+        $this->add(
+            self::WORKS . 'joints',
+            new MovingLine(
+                what: StepMinutes::WORDS['joints'],
+                count: $count,
+                unit: '',
+                cost: $this->costs->joints($count, $connector),
+                minutes: $count * $this->costs->jointMinutes($connector),
+            ),
+        );
+    }
+
+    private function works(string $kind, float $units): void
+    {
+        $this->add(
+            self::WORKS . $kind,
+            new MovingLine(
+                StepMinutes::WORDS[$kind],
+                $units,
+                '',
+                $this->costs->work($kind, $units),
+                $this->costs->minutes($kind, $units),
+            ),
+        );
+    }
+
+    private function add(string $key, MovingLine $line): void
+    {
+        $this->lines[$key] = isset($this->lines[$key]) ? $this->lines[$key]->and($line) : $line;
+    }
+}

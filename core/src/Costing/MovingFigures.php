@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Costing;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\UnitCosts;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+
+/** What a choice moves, told with its working. */
+final readonly class MovingFigures
+{
+    /** What it all comes to, with every line in its working. */
+    public static function cost(Plan $plan, Moving $moving): Figure
+    {
+        $inputs = [];
+        foreach ($moving->lines() as $key => $line) {
+            $inputs[] = new Input(
+                symbol: 'c' . (count($inputs) + 1),
+                meaning: "{$line->what}, {$line->said()}",
+                value: $line->cost / UnitCosts::COIN,
+                unit: $plan->terms->currency,
+                path: "moving.{$key}.cost",
+            );
+        }
+
+        return self::sum($plan, $moving->cost(), $inputs);
+    }
+
+    public static function hours(Moving $moving): Figure
+    {
+        $inputs = [];
+        foreach ($moving->lines() as $key => $line) {
+            if ($line->minutes > 0) {
+                $inputs[] = new Input(
+                    symbol: 'm' . (count($inputs) + 1),
+                    meaning: $line->what,
+                    value: $line->minutes,
+                    unit: 'min',
+                    path: "moving.{$key}.minutes",
+                );
+            }
+        }
+        $sum = implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs));
+
+        return new Figure(
+            label: 'Hours of what is chosen',
+            value: $moving->minutes() / 60,
+            unit: 'h',
+            decimals: 1,
+            formula: $inputs === [] ? '0' : "({$sum}) / 60",
+            inputs: $inputs,
+            assumption: 'Unrounded minutes of the table of times, as this crew works; what no choice moves, such as sticking, is not in it.',
+            source: 'common practice, no source',
+        );
+    }
+
+    /** A sum told as a figure. */
+    public static function of(Plan $plan, int $cost): Figure
+    {
+        return self::sum($plan, $cost, [
+            new Input(
+                'c',
+                'units, cable by 0.1 m, fuses, minutes',
+                $cost / UnitCosts::COIN,
+                $plan->terms->currency,
+                'moving: the planner’s sum',
+            ),
+        ]);
+    }
+
+    /** @param  list<Input>  $inputs */
+    private static function sum(Plan $plan, int $cost, array $inputs): Figure
+    {
+        return new Figure(
+            label: 'Cost of what is chosen',
+            value: $cost / UnitCosts::COIN,
+            unit: $plan->terms->currency,
+            decimals: 2,
+            formula: $inputs === []
+                ? '0'
+                : implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            inputs: $inputs,
+            assumption: 'Prices of the shelf, cable by 0.1 m, unrounded minutes at the job’s rate. Whole reels, spares, what the client has, mark-up and tax show in the quote.',
+            source: 'common practice, no source',
+        );
+    }
+}

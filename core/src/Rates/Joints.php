@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Rates;
+
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/**
+ * Joints of one core, each counted once: a core at each end of a cable, all that meet at a splice as one a core, both ends of
+ * a fuse, a core at both ends of a lead between sections, a core where the strip itself is joined.
+ */
+final readonly class Joints
+{
+    /** A fuse sits in one core and has two ends. */
+    public const FUSED = 2;
+
+    private const ENDS = 2;
+
+    /** @return array<string, int> by cable; what meets at a splice counts with the cable that leads to it */
+    public static function atCables(Plan $plan): array
+    {
+        $at = [];
+        foreach ($plan->splices as $id => $splice) {
+            $at[$id] = self::atSplice($plan, $id);
+        }
+        $joints = [];
+        foreach ($plan->cables as $id => $cable) {
+            $cores = self::cores($plan, $cable);
+            $joints[$id] =
+                ($at[$cable->to] ?? $cores) +
+                (isset($at[$cable->from]) ? 0 : $cores) +
+                ($cable->fuse === null ? 0 : self::FUSED);
+        }
+
+        return $joints;
+    }
+
+    /** Cores of a cable that are joined: two to a controller or fixtures, as many as the strip asks for and the cable has to a feed. */
+    public static function cores(Plan $plan, LaidCable $cable): int
+    {
+        $feed = $plan->feeds[self::end($plan, $cable)] ?? null;
+        if ($feed === null) {
+            return 2;
+        }
+
+        return self::joined($plan->cores($plan->run($feed->run)), $plan->cable($cable->kit)->cores ?? PHP_INT_MAX);
+    }
+
+    /** Cores that are joined where a strip asks for some and a cable has others: pixels fed again need no data there. */
+    public static function joined(int $strip, int $cable): int
+    {
+        return max(2, min($strip, $cable));
+    }
+
+    /** Of a feed's own cable or a lead between sections: both its ends. */
+    public static function ofTail(int $cores): int
+    {
+        return self::ENDS * $cores;
+    }
+
+    /**
+     * Of a run itself.
+     *
+     * @param  int  $inStrip  places at which the strip is joined
+     */
+    public static function ofRun(Plan $plan, Run $run, int $inStrip): int
+    {
+        return self::ofTail($plan->cores($run)) * count($plan->cutMarks($run)->jumps ?? []) +
+            self::ofSeams($plan, $run, $inStrip);
+    }
+
+    /** Where a run's strip is joined end to end. */
+    public static function ofSeams(Plan $plan, Run $run, int $places): int
+    {
+        return $plan->cores($run) * $places;
+    }
+
+    private static function atSplice(Plan $plan, string $splice): int
+    {
+        $cores = 0;
+        foreach ($plan->cables as $cable) {
+            if ($cable->from === $splice || $cable->to === $splice) {
+                $cores = max($cores, self::cores($plan, $cable));
+            }
+        }
+
+        return $cores;
+    }
+
+    /** What a cable leads to in the end, through splices. */
+    private static function end(Plan $plan, LaidCable $cable): string
+    {
+        $end = $cable->to;
+        for ($n = 0; isset($plan->splices[$end]) && $n <= count($plan->splices); $n++) {
+            foreach ($plan->cables as $next) {
+                if ($next->from === $end) {
+                    $end = $next->to;
+                    break;
+                }
+            }
+        }
+
+        return $end;
+    }
+}

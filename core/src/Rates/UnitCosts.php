@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Rates;
+
+use EmberDusk\Kit\Connector;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Terms;
+
+/**
+ * What one more of a thing costs with the minutes that come with it, in whole hundredths of the smallest coin, so that sums
+ * are the same in any order: prices of the shelf, unrounded minutes of this crew at the job's rate. Without mark-up and tax.
+ */
+final readonly class UnitCosts
+{
+    /** Hundredths of the smallest coin in one of the currency. */
+    public const COIN = 10_000;
+
+    public function __construct(private Terms $terms, private Productivity $crew) {}
+
+    /** Of a piece; nothing where there is no price. */
+    public function piece(KitSnapshot $kit): int
+    {
+        return (int) round(self::COIN * ($this->terms->price($kit) ?? 0.0));
+    }
+
+    /** Of so many metres of strip or cable, by 0.1 m. */
+    public function metres(KitSnapshot $kit, float $metres): int
+    {
+        return (int) round((self::COIN * ($this->terms->price($kit) ?? 0.0) * self::tenths($metres)) / 10);
+    }
+
+    public static function tenths(float $metres): float
+    {
+        return ceil(10 * $metres - 1e-9);
+    }
+
+    /** Of so many units of a kind of step, by one person. */
+    public function work(string $kind, float $units): int
+    {
+        return $this->time($this->minutes($kind, $units));
+    }
+
+    /** Minutes of this crew. */
+    public function minutes(string $kind, float $units): float
+    {
+        return StepMinutes::MINUTES[$kind] * $units * $this->crew->factor($kind);
+    }
+
+    /** Of joints of one core that a connector makes; null solders. */
+    public function joints(int $count, ?Connector $connector = null): int
+    {
+        return $count * $this->time($this->jointMinutes($connector));
+    }
+
+    public function jointMinutes(?Connector $connector): float
+    {
+        return JointMinutes::of($connector) * $this->crew->factor('joints');
+    }
+
+    /** Of a supply or controller that is fixed, and joined where that has to be. */
+    public function unit(KitSnapshot $kit): int
+    {
+        return $this->piece($kit) + $this->work('supply', 1.0) + (self::joins($kit) ? $this->work('join', 1.0) : 0);
+    }
+
+    public static function joins(KitSnapshot $kit): bool
+    {
+        return $kit->entry instanceof Controller && $kit->entry->joins();
+    }
+
+    /** Of a new cable that is laid, without its joints. */
+    public function cable(KitSnapshot $kit, float $metres): int
+    {
+        return $this->metres($kit, $metres) + $this->work('cables', $metres);
+    }
+
+    /** Of a fuse in a cable, with the joints at both its ends. */
+    public function fuse(KitSnapshot $kit, ?Connector $connector = null): int
+    {
+        return $this->piece($kit) + $this->joints(Joints::FUSED, $connector);
+    }
+
+    /**
+     * Of what every part of a run takes by itself: tests, cuts, sealed ends.
+     *
+     * @param  array<string, float>  $units  as of RunUnits
+     */
+    public function part(array $units): int
+    {
+        $cost = 0;
+        foreach (array_intersect_key($units, array_flip(RunUnits::MOVED)) as $kind => $count) {
+            $cost += $this->work($kind, $count);
+        }
+
+        return $cost;
+    }
+
+    private function time(float $minutes): int
+    {
+        return (int) round((self::COIN * $minutes * $this->terms->hourRate) / 60);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Schedule;
+
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Plan;
+
+/** The steps of fixtures: their supply and cables, hanging and connecting them, the joints at their cables. */
+final readonly class FixtureSteps
+{
+    /** @param  array<string, int>  $at  joints by cable */
+    public function __construct(
+        private Plan $plan,
+        private array $at,
+        private StepList $list,
+        private InstallSteps $install,
+    ) {}
+
+    /** @param  list<string>  $before  Returns the last step. */
+    public function of(Fitting $fitting, array $before): string
+    {
+        $ways = $this->plan->wayTo($fitting->id);
+        $roots = array_map(fn($c): ?string => $this->plan->root($c->from), array_values($ways));
+        $after = $this->install->of(of: $fitting, devices: $roots, ways: $ways, after: $before);
+        $module = $this->plan->modules[$fitting->module ?? '']->kit ?? null;
+        $hung = $this->list->add(
+            kind: 'fixtures',
+            of: $fitting->id,
+            place: $this->plan->places[$fitting->place]->name ?? '',
+            title: "{$this->list->name($fitting)}: hang {$fitting->count} and connect",
+            why: 'Fixtures hang before their dimmer is set.',
+            units: $fitting->count + ($module === null ? 0 : 1),
+            people: 2,
+            tools: ['screwdriver', 'ladder'],
+            caution: 'Mains terminals are for a licensed person. A ladder stands on firm ground and somebody holds it.',
+            after: $after,
+            wait: 0,
+            needs: array_values(array_filter([$fitting->kit, $module])),
+        );
+        $joints = RunJoints::of($this->plan, 0, $this->install->cables($fitting->id), $this->at);
+        if ($joints->count === 0) {
+            return $hung;
+        }
+
+        return $this->list->of(
+            of: $fitting,
+            kind: 'joints',
+            title: $joints->words(),
+            why: $joints->why(),
+            units: $joints->units(),
+            people: 1,
+            tools: $joints->tools(),
+            caution: $joints->caution(),
+            after: [$hung],
+        );
+    }
+}

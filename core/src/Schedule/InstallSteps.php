@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Schedule;
+
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** Steps that fix supplies and controllers and lay cables. What runs and fixtures share, the first of them brings. */
+final class InstallSteps
+{
+    /** @var array<string, string> the step that fixes a supply or controller */
+    private array $fixed = [];
+
+    /** @var array<string, string> the step that lays a cable */
+    private array $laid = [];
+
+    /** @var array<string, array<string, LaidCable>> cables that are laid for a run or fixtures first, by their id */
+    private array $new = [];
+
+    public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
+
+    /**
+     * @param  list<string|null>  $devices  that it hangs on
+     * @param  array<string, LaidCable>  $ways  to it
+     * @param  list<string>  $after
+     * @return list<string> the steps after which all are there
+     */
+    public function of(Run|Fitting $of, array $devices, array $ways, array $after): array
+    {
+        return $this->lay($of, $ways, $this->fix($of, $devices, $after));
+    }
+
+    /** @return array<string, LaidCable> that are laid for a run or fixtures first */
+    public function cables(string $id): array
+    {
+        return $this->new[$id] ?? [];
+    }
+
+    /**
+     * @param  list<string|null>  $devices
+     * @param  list<string>  $after
+     * @return list<string>
+     */
+    private function fix(Run|Fitting $of, array $devices, array $after): array
+    {
+        $units = [];
+        foreach ($devices as $device) {
+            if (
+                $device !== null &&
+                (isset($this->plan->supplies[$device]) || isset($this->plan->controllers[$device]))
+            ) {
+                $units[$device] = $device;
+            }
+        }
+        $units = array_values($units);
+        $new = array_values(array_filter($units, fn(string $u): bool => !isset($this->fixed[$u])));
+        if ($new !== []) {
+            $step = $this->list->of(
+                of: $of,
+                kind: 'supply',
+                title: $this->title($new),
+                why: 'Cables need something to begin at.',
+                units: count($new),
+                people: 1,
+                tools: ['drill', 'screwdriver'],
+                caution: 'Leave air around a supply. Mains terminals are for a licensed person.',
+                after: $after,
+            );
+            $this->fixed += array_fill_keys($new, $step);
+        }
+        $there = array_values(array_unique(array_map(fn(string $u): string => $this->fixed[$u], $units)));
+
+        return $there === [] ? $after : $there;
+    }
+
+    /** @param  non-empty-list<string>  $new */
+    private function title(array $new): string
+    {
+        $kind = isset($this->plan->supplies[$new[0]]) ? 'supply' : 'controller';
+        $supplies = count(array_filter($new, fn(string $u): bool => isset($this->plan->supplies[$u])));
+
+        return match (true) {
+            count($new) === 1 => "fix the {$kind}",
+            $supplies === 0 => 'fix the controllers',
+            $supplies === count($new) => 'fix the supplies',
+            $supplies > 1 => 'fix supplies and controller',
+            default => 'fix supply and controller',
+        };
+    }
+
+    /**
+     * @param  array<string, LaidCable>  $ways
+     * @param  list<string>  $after
+     * @return list<string>
+     */
+    private function lay(Run|Fitting $of, array $ways, array $after): array
+    {
+        $new = array_diff_key($ways, $this->laid);
+        if ($new !== []) {
+            $metres = array_sum(array_map(static fn(LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new));
+            $step = $this->list->of(
+                of: $of,
+                kind: 'cables',
+                title: 'lay cables, mark both ends',
+                why: 'Mark the leads first: left, right, left along the strip.',
+                units: $metres,
+                people: 1,
+                tools: ['cutter', 'labels'],
+                caution: 'A ladder stands on firm ground and somebody holds it.',
+                after: $after,
+            );
+            $this->laid += array_fill_keys(array_keys($new), $step);
+            $this->new[$of->id] = $new;
+        }
+        if ($ways === []) {
+            return $after;
+        }
+
+        return array_values(array_unique(array_map(fn(LaidCable $c): string => $this->laid[$c->id], $ways)));
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Schedule;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** Resetting and joining: of a place's controllers at once, after what they feed has been tested. The first place has the hubs too. */
+final class JoinSteps
+{
+    /** @var array<string, true> controllers and hubs that a step joins */
+    private array $joined = [];
+
+    public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
+
+    /**
+     * @param  list<Run>  $runs  of the place
+     * @return list<string> the step, where there is one
+     */
+    public function of(string $id, string $place, array $runs): array
+    {
+        $controllers = [];
+        foreach ($runs as $run) {
+            if (
+                $run->controller !== null &&
+                !isset($this->joined[$run->controller]) &&
+                $this->plan->controller($run->controller)?->joins() === true
+            ) {
+                $controllers[$run->controller] = $this->plan->controllers[$run->controller]->kit;
+            }
+        }
+        if ($controllers === []) {
+            return [];
+        }
+        $hubs = array_map(static fn($h): string => $h->kit, array_diff_key($this->plan->hubs, $this->joined));
+        $this->joined += array_fill_keys(array_keys($controllers + $hubs), true);
+        $count = count($controllers);
+
+        return [
+            $this->list->add(
+                kind: 'join',
+                of: $id,
+                place: $place,
+                title: 'Reset, join and name ' . ($count === 1 ? 'the controller' : "{$count} controllers"),
+                why: 'Where it hangs, once what it feeds has been tested: one that is joined on the bench is joined twice.',
+                units: count($controllers + $hubs),
+                people: 1,
+                tools: ['phone with the app'],
+                caution: 'Follow the stage Join: what is reset loses what it was joined to.',
+                after: array_map(static fn(Run $r): string => "second-{$r->id}", $runs),
+                wait: 0,
+                needs: array_values(array_unique([...array_values($controllers), ...array_values($hubs)])),
+            ),
+        ];
+    }
+}

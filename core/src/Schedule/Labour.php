@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Schedule;
+
+use EmberDusk\Plan\Terms;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\StepMinutes;
+
+/** Unrounded minutes of all people together, kind by kind of step, with the ways there and back. Fives are for the calendar. */
+final readonly class Labour
+{
+    /**
+     * @param  array<string, float>  $minutes  by kind of StepMinutes::WORDS
+     * @param  array<string, array{float, float}>  $ranges  at best and at worst, likewise
+     * @param  int  $visits  ways there and back, without the one to look again
+     */
+    private function __construct(public array $minutes, public array $ranges, public int $visits) {}
+
+    /** @param  list<Step>  $steps */
+    public static function of(array $steps, Arrangement $arrangement, Productivity $crew, Terms $terms): self
+    {
+        $minutes = $ranges = [];
+        foreach ($steps as $step) {
+            $people = $arrangement->people($step);
+            $minutes[$step->kind] = ($minutes[$step->kind] ?? 0.0) + $step->work * $people;
+            [$least, $most] = $ranges[$step->kind] ?? [0.0, 0.0];
+            $ranges[$step->kind] = [$least + $step->range[0] * $people, $most + $step->range[1] * $people];
+        }
+        $minutes = array_intersect_key(
+            $minutes,
+            array_filter(StepMinutes::WORDS, static fn(string $k): bool => isset($minutes[$k]), ARRAY_FILTER_USE_KEY),
+        );
+        if ($steps === []) {
+            return new self([], [], 0);
+        }
+        $travel = $terms->travelMinutes * $arrangement->journeys();
+        if ($travel > 0) {
+            [$minutes['travel'], $ranges['travel']] = [$travel, [$travel, $travel]];
+        }
+        if ($terms->again) {
+            $table = StepMinutes::MINUTES['again'];
+            [$least, $most] = $crew->range('again', $table);
+            $minutes['again'] = $table * $crew->factor('again') + $terms->travelMinutes;
+            $ranges['again'] = [$least + $terms->travelMinutes, $most + $terms->travelMinutes];
+        }
+
+        return new self($minutes, $ranges, $arrangement->visits === [] ? 1 : count($arrangement->visits));
+    }
+
+    public function total(): float
+    {
+        return array_sum($this->minutes);
+    }
+
+    /** @return array{float, float} at best and at worst */
+    public function range(): array
+    {
+        return [array_sum(array_column($this->ranges, 0)), array_sum(array_column($this->ranges, 1))];
+    }
+}

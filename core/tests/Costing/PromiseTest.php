@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Costing;
+
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Quote;
+use EmberDusk\Job\JobState;
+use EmberDusk\Options\Options;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Planner\Planner;
+use EmberDusk\Planner\Progress;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Visit;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\SeededJobs;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What an option or a proposal promises the quote does: taken unchanged, it differs by exactly so much. */
+final class PromiseTest extends TestCase
+{
+    /** Solves after which a proposal ends with the best so far. */
+    private const SOLVES = 150;
+
+    /** @return iterable<string, array{list<string|int>}> names of demo jobs, seeds of others */
+    public static function jobs(): iterable
+    {
+        foreach (['observatory', 'narrowboat'] as $name) {
+            yield $name => [[$name]];
+        }
+        $all = (int) (getenv('EMBER_SEEDS') ?: 10);
+        for ($from = 1; $from <= $all; $from += 10) {
+            yield "seeds from {$from}" => [range($from, min($all, $from + 9))];
+        }
+    }
+
+    /** @param  list<string|int>  $jobs */
+    #[DataProvider('jobs')]
+    public function test_an_option_that_is_taken_moves_the_quote_by_what_it_promised(array $jobs): void
+    {
+        $taken = 0;
+        foreach ($jobs as $n => $job) {
+            $plan = self::plan($job);
+            $basis = self::basis($n);
+            foreach ($plan->runs as $run) {
+                if ($run->part === 1) {
+                    foreach (Options::of($plan, $run, $basis) as $card) {
+                        $taken += self::holds($plan, $basis, $card['take'], $card['quote'], $run->id);
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(0, $taken);
+    }
+
+    /** @param  list<string|int>  $jobs */
+    #[DataProvider('jobs')]
+    public function test_a_proposal_that_is_taken_moves_the_quote_by_what_it_promised(array $jobs): void
+    {
+        $taken = $ready = 0;
+        foreach ($jobs as $n => $job) {
+            $plan = self::plan($job);
+            $basis = self::basis($n);
+            $runs = array_keys(array_filter($plan->runs, static fn(Run $r): bool => $plan->cutMarks($r) !== null));
+            $ready += count($runs);
+            $answer = Planner::of(
+                plan: $plan,
+                runs: $runs,
+                basis: $basis,
+                // Banks are nobody's choice: what hangs on one is planned as it is.
+                keep: $job === 'narrowboat' ? ['kit'] : [],
+                watch: new Progress(static fn(int $solved): bool => $solved >= self::SOLVES),
+            )->toArray();
+            foreach (
+                array_filter([$answer['found'], $answer['nearest'], ...array_column($answer['alternatives'], 'way')])
+                as $way
+            ) {
+                $taken += self::holds($plan, $basis, $way['take'], $way['quote'], $plan->name);
+                self::assertEqualsWithDelta(
+                    $way['quote']['value'],
+                    array_sum(array_map(static fn(array $l): float => (float) $l['difference'], $way['bill'])),
+                    1e-6,
+                    'line by line it comes to the same',
+                );
+            }
+        }
+        // A job without strip has nothing to propose for.
+        self::assertSame($ready > 0, $taken > 0);
+    }
+
+    private static function plan(string|int $job): Plan
+    {
+        return is_int($job) ? SeededJobs::of($job) : JobFile::read(Demo::file($job));
+    }
+
+    /** Crews that take longer or less, with two people or a way of their own. */
+    private static function basis(int $n): Basis
+    {
+        $timed = array_map(
+            static fn(string $kind): array => ['kind' => $kind, 'table' => 30.0, 'taken' => 20 + 7 * $n],
+            ['joints', 'cables', 'supply', 'joints', 'cables', 'supply', 'joints', 'cables', 'supply'],
+        );
+
+        return new Basis(
+            Demo::shelf(),
+            ['strip-single-24' => [1.4, 2.2], 'profile-corner' => [0.7]],
+            Productivity::of($n % 2 === 0 ? [] : $timed),
+            new Arrangement($n % 3 === 0 ? [] : [new Visit('2026-12-07', 2, 2), new Visit('2026-12-14', 1, 1)]),
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $take
+     * @param  array<string, mixed>|null  $promised
+     */
+    private static function holds(Plan $plan, Basis $basis, ?array $take, ?array $promised, string $what): int
+    {
+        if ($take === null || $promised === null || $take === []) {
+            return 0;
+        }
+        // As somebody takes it: sent, applied, kept, opened again.
+        $sent = (array) json_decode((string) json_encode($take), true);
+        $after = JobFile::read(JobFile::write(Catalogue::read($sent, $basis->shelf)->apply($plan)));
+        [$old, $new] = [self::quote($plan, $basis), self::quote($after, $basis)];
+        self::assertSame((int) round(100 * $promised['value']), $new->total - $old->total, $what);
+
+        return 1;
+    }
+
+    /** As the screens make it. */
+    private static function quote(Plan $plan, Basis $basis): Quote
+    {
+        $offcuts = [];
+        foreach ($basis->offcuts as $kit => $lengths) {
+            foreach ($lengths as $metres) {
+                $offcuts[] = new \EmberDusk\Parts\Offcut(count($offcuts) + 1, $kit, $metres, false);
+            }
+        }
+
+        return (new JobState(
+            plan: $plan,
+            results: [],
+            shelf: $basis->shelf,
+            arrangement: $basis->arrangement,
+            productivity: $basis->crew,
+            offcuts: $offcuts,
+        ))
+            ->schedule()
+            ->quote();
+    }
+}
