@@ -95,6 +95,7 @@ Route::middleware('auth')->group(static function (): void {
             Route::get('quote.pdf', [QuoteController::class, 'pdf'])->name('jobs.quote.pdf');
             Route::get('quotes', [QuoteController::class, 'since'])->name('quotes.since');
             Route::post('quotes', [QuoteController::class, 'give'])->name('quotes.give');
+            Route::post('quotes/preview', [QuoteController::class, 'preview'])->name('quotes.preview');
             Route::get('labels', [PartController::class, 'labels'])->name('parts.labels');
             Route::post('offcuts', [OffcutController::class, 'store'])->name('offcuts.store');
             Route::post('offcuts/left', [OffcutController::class, 'leave'])->name('offcuts.leave');

@@ -15,6 +15,7 @@
         th { text-align: left; font-weight: normal; color: #66505f; font-size: 8.5pt; }
         td, th { padding: 3pt 6pt 3pt 0; vertical-align: top; border-bottom: .5pt solid #dccdb9; font-size: 9.5pt; }
         .right { text-align: right; }
+        .group td { font-weight: bold; padding-top: 8pt; }
         .sum td { border-bottom: 0; padding-top: 4pt; }
         .total td { font-size: 12pt; font-weight: bold; border-top: 1.2pt solid #2c1a2f; }
         .caution { border-top: .5pt solid #2c1a2f; margin-top: 16pt; padding-top: 5pt; font-size: 8.5pt; }
@@ -28,26 +29,31 @@
     </div>
     <table>
         <tr><th>What</th><th class="right">How many</th><th class="right">{{ $terms->currency }}</th></tr>
-        @foreach ($quote->lines as $line)
-            <tr>
-                <td>{{ $line->what }}</td>
-                <td class="right">{{ $line->count }}</td>
-                <td class="right">{{ \EmberDusk\Costing\Quote::money($line->cents) }}</td></tr>
+        @foreach (['Parts' => $quote['parts'], 'Work' => $quote['work']] as $group => $lines)
+            @if ($lines !== [])
+                <tr class="group"><td>{{ $group }}</td><td></td><td></td></tr>
+            @endif
+            @foreach ($lines as $line)
+                <tr>
+                    <td>{{ $line['what'] }}</td>
+                    <td class="right">{{ $line['count'] }}</td>
+                    <td class="right">{{ $line['amount'] }}</td></tr>
+            @endforeach
         @endforeach
-        <tr class="sum"><td></td><td class="right">net</td><td class="right">{{ \EmberDusk\Costing\Quote::money($quote->net) }}</td></tr>
+        <tr class="sum"><td></td><td class="right">net</td><td class="right">{{ $quote['net'] }}</td></tr>
         <tr class="sum">
             <td></td>
             <td class="right">tax {{ round(100 * $terms->tax, 2) }} %</td>
-            <td class="right">{{ \EmberDusk\Costing\Quote::money($quote->tax) }}</td></tr>
+            <td class="right">{{ $quote['tax'] }}</td></tr>
         <tr class="total">
             <td></td>
             <td class="right">in all</td>
-            <td class="right">{{ \EmberDusk\Costing\Quote::money($quote->total) }}</td></tr>
+            <td class="right">{{ $quote['total']['text'] }}</td></tr>
     </table>
-    @if ($quote->unpriced !== [])
-        <p class="small">Not in the sum, no price yet: {{ implode(', ', $quote->unpriced) }}.</p>
+    @if ($quote['unpriced'] !== [])
+        <p class="small">Not in the sum, no price yet: {{ implode(', ', $quote['unpriced']) }}.</p>
     @endif
     <p class="caution">Work on mains is done by a licensed person and is not in this sum; local codes decide what it takes.
-        Times are estimates from lengths and joints.</p>
+        Times are estimates from lengths and joints, an hour at {{ sprintf('%.2f', $terms->hourRate) }} {{ $terms->currency }}.</p>
 </body>
 </html>

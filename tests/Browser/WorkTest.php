@@ -38,7 +38,7 @@ final class WorkTest extends BrowserTestCase
             'the day is not kept',
         );
         $this->see('blocks Cove: lay cables');
-        $this->working('[data-part="profile-flat"] [data-figure="Cost"]', ['(b - o) * p', '117.00']);
+        $this->working('[data-part="profile-flat"] [data-figure="Cost"]', ['(b - o) * p', '130.00']);
         $this->working('[data-part="connector-solder"] [data-figure="Plan asks for"]', [
             'a1 + a2 + a3',
             'its strip is joined at 3 places',
@@ -65,8 +65,17 @@ final class WorkTest extends BrowserTestCase
         $this->press('q');
         $this->click(fn() => $this->button('Note it as given'));
         $this->see('Nothing has changed since.');
-        $this->see('tax, 20 % of both');
+        // What other terms would change stands there before they are kept.
+        $this->find('[name="hourRate"]')->sendKeys([Key::CONTROL, 'a', Key::NULL, '50']);
+        $this->see('The quote would move by');
+        $this->see('Laying cables');
         $this->assertAccessible('quote');
+        $this->click(fn() => $this->button('Keep these'));
+        $this->eventually(
+            fn(): bool => !str_contains($this->find('[role="dialog"]')->getText(), 'would move by') &&
+                str_contains($this->find('[role="dialog"]')->getText(), 'What has changed since'),
+            'the new rate is not kept beside what was given',
+        );
         $this->press(Key::ESCAPE);
         $this->open('/jobs/1/van');
         $this->see('Flat profile, 2 m');

@@ -156,8 +156,9 @@ final class PartsTest extends TestCase
         $answer = $change(['kind' => 'SetMaking', 'run' => 'cove', 'length' => 'never'], 1);
         self::assertContains('too-long', array_column($answer['desk']['findings'], 'code'));
         self::assertSame('never', self::joints($answer));
+        // Four walls, each longer than two metres, of profile and of diffuser.
         self::assertSame(
-            ['cove', 'cove'],
+            array_fill(0, 8, 'cove'),
             array_merge(
                 ...array_map(
                     static fn(array $c): array => array_column($c['tooLong'], 'run'),
@@ -180,9 +181,9 @@ final class PartsTest extends TestCase
             ->getContent();
         self::assertStringStartsWith("material,length,of,offcut,piece,for,left\r\n", $csv);
         self::assertSame(
-            1 + 4 + 9 + 9,
+            1 + 4 + 10 + 10,
             substr_count($csv, "\r\n"),
-            'four reels, nine lengths of profile, nine of diffuser',
+            'four reels, ten lengths of profile, ten of diffuser',
         );
     }
 

@@ -17,10 +17,11 @@ final class QuoteTest extends TestCase
         $html = (string) $this->get("/jobs/{$this->job->id}/quote")
             ->assertOk()
             ->getContent();
-        // Supply 49.00 with 15 % on it; nine lengths of two metres of profile at 6.50 a metre: 117.00 and 15 %.
+        // Supply 49.00 with 15 % on it; ten lengths of two metres of profile at 6.50 a metre, as the
+        // saw takes something at four corners: 130.00 and 15 %.
         self::assertStringContainsString('56.35', $html);
         self::assertMatchesRegularExpression(
-            '~Flat profile, 2 m</td>\s*<td class="right">9 lengths</td>\s*<td class="right">134.55~',
+            '~Flat profile, 2 m</td>\s*<td class="right">10 lengths</td>\s*<td class="right">149.50~',
             $html,
         );
         preg_match_all('~<td class="right">(\d+\.\d\d)</td></tr>~', $html, $found);
@@ -55,5 +56,61 @@ final class QuoteTest extends TestCase
             ),
         );
         self::assertSame($given['total']['text'], $now['given']['total'], 'what was given stays as it was');
+    }
+
+    /** An hour at 50 instead of 40: a quarter more on every line of work and on its tax, and nothing else; nothing is kept by looking. */
+    public function test_what_other_terms_would_change_is_told_before_they_are_kept(): void
+    {
+        $before = $this->answer($this->getJson("/jobs/{$this->job->id}/quotes"), 'quoteState');
+        $change = ['kind' => 'SetTerms', 'hourRate' => 50];
+        $told = $this->answer(
+            $this->postJson("/jobs/{$this->job->id}/quotes/preview", ['stage' => 'parts', 'change' => $change]),
+            'quoteMove',
+        );
+        $work = array_diff(array_column($before['work'], 'what'), ['Ways there and back']);
+        self::assertSame([...array_values($work), 'Tax'], array_column($told['lines'], 'what'));
+        foreach ($told['lines'] as $line) {
+            $was = array_column($before['work'], 'amount', 'what')[$line['what']] ?? null;
+            if ($was !== null) {
+                self::assertEqualsWithDelta((float) $was / 4, (float) $line['difference'], 0.0101, $line['what']);
+            }
+        }
+        self::assertSame(
+            $before,
+            $this->answer($this->getJson("/jobs/{$this->job->id}/quotes"), 'quoteState'),
+            'looking keeps nothing',
+        );
+        $this->postJson("/jobs/{$this->job->id}/change", [
+            'base' => 1,
+            'stage' => 'parts',
+            'change' => $change,
+        ])->assertOk();
+        $after = $this->answer($this->getJson("/jobs/{$this->job->id}/quotes"), 'quoteState');
+        self::assertEqualsWithDelta(
+            (float) $told['moves']['text'],
+            (float) $after['total']['text'] - (float) $before['total']['text'],
+            1e-6,
+        );
+        self::assertSame([50.0, 0.2], [(float) $after['terms']['hourRate'], $after['terms']['tax']], 'the others stay');
+    }
+
+    public function test_terms_that_cannot_be_are_refused_where_they_stand(): void
+    {
+        foreach (
+            [
+                ['hourRate' => -1],
+                ['tax' => 2],
+                ['currency' => 'euro'],
+                ['rates' => [['currency' => 'USD', 'rate' => 0]]],
+                ['travelMinutes' => 1e9],
+            ]
+            as $bad
+        ) {
+            $response = $this->postJson("/jobs/{$this->job->id}/quotes/preview", [
+                'stage' => 'parts',
+                'change' => ['kind' => 'SetTerms', ...$bad],
+            ])->assertStatus(422);
+            self::assertStringContainsString((string) array_key_first($bad), (string) json_encode($response->json()));
+        }
     }
 }

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Facts\Bases;
+use App\History\Revisions;
+use App\Http\Requests\PreviewRequest;
+use App\Kit\Shelves;
 use App\Models\Job;
 use App\Models\User;
 use App\Papers\Paper;
 use App\Results\JobLoader;
+use App\Screens\Parts\QuoteRows;
 use App\Time\Clock;
+use EmberDusk\Costing\Promise;
 use EmberDusk\Costing\Quote;
 use EmberDusk\Costing\QuoteChange;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -29,7 +35,7 @@ final readonly class QuoteController
         $plan = $revision->plan();
 
         return view('quote', [
-            'quote' => $this->quote($job),
+            'quote' => QuoteRows::of($this->quote($job), $plan->terms),
             'job' => $plan->name,
             'client' => $plan->client,
             'revision' => $revision->number,
@@ -58,6 +64,15 @@ final readonly class QuoteController
         return $this->since($job);
     }
 
+    /** What a change would make of the quote: nothing is kept. */
+    public function preview(PreviewRequest $request, Job $job, Revisions $revisions): JsonResponse
+    {
+        $plan = $job->newest()->plan();
+        $after = $revisions->preview($job, Shelves::ofCrew($job->crew), $plan, $request->change());
+
+        return new JsonResponse(QuoteRows::moved((new Promise($plan, Bases::of($job)))->of($after)));
+    }
+
     /** The quote as it would be now beside the last that was given. */
     public function since(Job $job): JsonResponse
     {
@@ -66,8 +81,7 @@ final readonly class QuoteController
         $given = $job->quotes()->latest('id')->first();
 
         return new JsonResponse([
-            'total' => $quote->figure()->toArray(),
-            'unpriced' => $quote->unpriced,
+            ...QuoteRows::of($quote, $state->plan->terms),
             'given' =>
                 $given === null
                     ? null

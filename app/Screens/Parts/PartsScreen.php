@@ -11,6 +11,7 @@ use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\Piece;
+use EmberDusk\Parts\Shortening;
 use EmberDusk\Parts\StockCut;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
@@ -141,6 +142,28 @@ final readonly class PartsScreen
         ];
     }
 
+    /** What a small change of a length would save. */
+    private static function shorter(JobState $state, StockCut $cut): string
+    {
+        $list = $state->schedule()->parts;
+        $part = $list->part($cut->kit);
+        $found = Shortening::of($list->lengths, $cut, $part, $state->basis()->offcuts[$cut->kit] ?? []);
+        if ($found === null) {
+            return '';
+        }
+        $one = $part->group === 'Strip' ? 'reel' : 'length';
+
+        return sprintf(
+            'Shorten %s by %s and %s saved: %.2f of %.2f %s.',
+            $found->piece->what,
+            $state->plan->terms->say($found->metres),
+            $found->lengths === 1 ? "a {$one} is" : "{$found->lengths} {$one}s are",
+            $found->saves,
+            $part->cost() ?? 0.0,
+            $state->plan->terms->currency,
+        );
+    }
+
     /** How many are bought: what is to be cut, less what offcuts give, by one length, and what whole ones and whole pieces cost more. */
     private static function bought(JobState $state, StockCut $cut): Figure
     {
@@ -156,7 +179,7 @@ final readonly class PartsScreen
             decimals: 0,
             formula: '(P - O) / L + r',
             inputs: [
-                new Input('P', 'to be cut', $terms->inUnit($all / 1000), $terms->unit()),
+                new Input('P', 'to be cut, with what the saw takes', $terms->inUnit($all / 1000), $terms->unit()),
                 new Input('O', 'of it from offcuts', $terms->inUnit($offcuts / 1000), $terms->unit()),
                 new Input('L', 'one that is bought', $terms->inUnit($cut->stock / 1000), $terms->unit()),
                 new Input('r', 'more, as lengths are whole and pieces fit as they do', $cut->bought - $exact, ''),
@@ -185,6 +208,7 @@ final readonly class PartsScreen
             'proven' => $cut->proven,
             'keeps' => $cut->kept() !== [],
             'field' => $state->plan->strip($cut->kit) === null ? 'length' : 'strip',
+            'shorter' => self::shorter($state, $cut),
             'tooLong' => array_map(
                 static fn(Piece $p): array => [
                     'run' => $p->run,

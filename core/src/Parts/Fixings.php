@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
+use EmberDusk\Plan\Bends;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -29,7 +30,12 @@ final readonly class Fixings
             $this->want(
                 use: 'clips',
                 group: 'Fixing',
-                count: array_sum(array_map(static fn(float $l): float => ceil($l / self::ANCHOR) + 1, $run->sections)),
+                count: array_sum(
+                    array_map(
+                        static fn(float $l): float => ceil($l / self::ANCHOR) + 1,
+                        array_merge(...Bends::pieces($this->plan, $run)),
+                    ),
+                ),
                 unit: 'piece',
                 why: sprintf('%s, an anchor every %.2f m', $name, self::ANCHOR),
                 run: $run,

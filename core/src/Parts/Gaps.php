@@ -15,9 +15,11 @@ final readonly class Gaps
      * @param  list<int>  $parted  mm
      * @param  list<int>  $offcuts  mm
      * @param  int  $bought  lengths that are bought
-     * @return array{list<array{int, list<array{int, int, int}>}>, int} lengths with what is cut from them as in Jointed, joints
+     * @param  int  $kerf  mm of a cut, as in Jointed
+     * @return array{list<array{int, list<array{int, int, int}>}>, int}|null lengths with what is cut from them as in Jointed, joints;
+     *     null where the cuts leave too little
      */
-    public static function of(Cuts $fixed, array $parted, int $stock, array $offcuts, int $bought): array
+    public static function of(Cuts $fixed, array $parted, int $stock, array $offcuts, int $bought, int $kerf): ?array
     {
         $lengths = $cut = $room = [];
         foreach (self::lengths($fixed, $stock, $offcuts, $bought) as [$length, $pieces]) {
@@ -28,9 +30,12 @@ final readonly class Gaps
         rsort($parted);
         $joints = 0;
         foreach ($parted as $n => $whole) {
-            for ($mm = $whole; $mm > 0; $mm -= $part) {
+            for ($mm = $whole; $mm > 0; $mm -= $part === $mm ? $part : $part - $kerf) {
                 $into = self::best(array_filter($room, static fn(int $r): bool => $r >= $mm), $room);
                 $part = min($mm, $room[$into]);
+                if ($part <= $kerf) {
+                    return null;
+                }
                 $cut[$into][] = [$part, $whole, $part === $whole ? Jointed::UNCUT : $n + 2];
                 $room[$into] -= $part;
                 $joints += $part < $mm ? 1 : 0;

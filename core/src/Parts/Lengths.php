@@ -7,6 +7,7 @@ namespace EmberDusk\Parts;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Bends;
 use EmberDusk\Plan\Plan;
 
 /** Strip, profile and diffuser of all runs as pieces to be cut, by shelf entry. */
@@ -14,6 +15,9 @@ final readonly class Lengths
 {
     /** Metres on a reel where the shelf is silent (common practice, no source). */
     private const REEL = 5.0;
+
+    /** Millimetres that a saw takes at every cut, mitre or butt (common practice, no source). */
+    private const SAW = 3;
 
     /**
      * @param  array<string, array{KitSnapshot, string, list<Piece>}>  $of  by shelf id: kit, group, pieces
@@ -35,29 +39,34 @@ final readonly class Lengths
                 [
                     $plan->kit[(string) $run->strip] ?? null,
                     'Strip',
-                    array_map(static fn(int $groups): float => $groups * $marks->pitch, $marks->groups),
+                    array_map(static fn(int $groups): array => [$groups * $marks->pitch], $marks->groups),
                     $making->strip,
                 ],
             ];
             if (in_array('profile', $run->mounting, true)) {
-                $lists[] = [$uses->profile($plan, $run), 'Profile', $run->sections, $making->length];
-                $lists[] = [$uses->diffuser($plan, $run), 'Diffuser', $run->sections, $making->length];
+                $straight = Bends::pieces($plan, $run);
+                $lists[] = [$uses->profile($plan, $run), 'Profile', $straight, $making->length];
+                $lists[] = [$uses->diffuser($plan, $run), 'Diffuser', $straight, $making->length];
             }
-            foreach ($lists as [$kit, $group, $lengths, $joints]) {
+            foreach ($lists as [$kit, $group, $sections, $joints]) {
                 if ($kit === null) {
                     $lacking[] = "{$group}: {$run->name()} goes into profile";
 
                     continue;
                 }
                 $id = $kit->entry->id();
-                foreach ($lengths as $n => $metres) {
+                foreach ($sections as $n => $pieces) {
                     $of[$id] ??= [$kit, $group, []];
-                    $of[$id][2][] = new Piece(
-                        1000 * $metres,
-                        $run->name() . (count($lengths) > 1 ? ' section ' . ($n + 1) : ''),
-                        $run->id,
-                        $joints,
-                    );
+                    foreach ($pieces as $k => $metres) {
+                        $of[$id][2][] = new Piece(
+                            1000 * $metres,
+                            $run->name() .
+                                (count($sections) > 1 ? ' section ' . ($n + 1) : '') .
+                                (count($pieces) > 1 ? ' wall ' . ($k + 1) : ''),
+                            $run->id,
+                            $joints,
+                        );
+                    }
                 }
             }
         }
@@ -73,8 +82,23 @@ final readonly class Lengths
         return $written->numberOrNull('reelMetres') ?? ($written->numberOrNull('stockMetres') ?? self::REEL);
     }
 
-    /** @param  list<float>  $offcuts  metres that lie in the van */
-    public function cut(string $id, array $offcuts): StockCut
+    /** Millimetres from cut mark to cut mark. */
+    public function unit(string $id): float
+    {
+        return 1000 * ($this->plan->strip($id)->pitch ?? 0.001);
+    }
+
+    /** Millimetres of a cut: scissors take nothing of a strip. */
+    private static function kerf(string $group): int
+    {
+        return $group === 'Strip' ? 0 : self::SAW;
+    }
+
+    /**
+     * @param  list<float>  $offcuts  metres that lie in the van
+     * @param  list<Piece>|null  $others  pieces instead of those that the plan asks for
+     */
+    public function cut(string $id, array $offcuts, ?array $others = null): StockCut
     {
         [$kit, , $pieces] = $this->of[$id];
 
@@ -82,9 +106,10 @@ final readonly class Lengths
             kit: $id,
             name: $kit->entry->name(),
             stock: 1000 * self::bought($kit),
-            wanted: $pieces,
+            wanted: $others ?? $pieces,
             offcuts: array_map(static fn(float $m): float => 1000 * $m, $offcuts),
-            unit: 1000 * ($this->plan->strip($id)->pitch ?? 0.001),
+            unit: $this->unit($id),
+            kerf: self::kerf($this->of[$id][1]),
         );
     }
 
@@ -98,7 +123,7 @@ final readonly class Lengths
     {
         $found = [];
         foreach ($this->of as $id => [$kit, $group, $pieces]) {
-            $unit = 1000 * ($this->plan->strip($id)->pitch ?? 0.001);
+            $unit = $this->unit($id);
             foreach (
                 StockCut::tooLong(
                     1000 * self::bought($kit),

@@ -11,6 +11,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
+use LogicException;
 
 /** Everything to buy, cut and bring, derived from plan, kit and mounting; nothing is typed twice. */
 final readonly class PartsList
@@ -24,6 +25,7 @@ final readonly class PartsList
      * @param  list<Run>  $bare  runs without a strip: nothing of them is in the list
      * @param  list<string>  $lacking  what is wanted and the shelf has nothing for, by group, with the reason
      * @param  array<string, int>  $joined  places at which the strip itself is joined, by run
+     * @param  Lengths  $lengths  what is cut
      */
     private function __construct(
         public array $parts,
@@ -31,6 +33,7 @@ final readonly class PartsList
         public array $bare,
         public array $lacking,
         public array $joined,
+        public Lengths $lengths,
     ) {}
 
     /** @param  array<string, list<float>>  $offcuts  metres that lie in the van, by shelf id */
@@ -124,7 +127,19 @@ final readonly class PartsList
             bare: $bare,
             lacking: array_values(array_unique([...$lengths->lacking, ...$wanted->lacking])),
             joined: $joined,
+            lengths: $lengths,
         );
+    }
+
+    /** @throws LogicException where nothing in the list goes by that key */
+    public function part(string $key): Part
+    {
+        foreach ($this->parts as $part) {
+            if ($part->key === $key) {
+                return $part;
+            }
+        }
+        throw new LogicException("Nothing of {$key} is in the parts list.");
     }
 
     /** The run's own tail cable also makes the leads between its sections. */

@@ -27,6 +27,7 @@ final readonly class StockCut
         public string $kit,
         public string $name,
         private float $unit,
+        public int $kerf,
         public int $stock,
         public array $bars,
         public int $bought,
@@ -40,6 +41,7 @@ final readonly class StockCut
      * @param  list<Piece>  $wanted
      * @param  list<float>  $offcuts  mm, what lies in the van already
      * @param  float  $unit  mm from cut mark to cut mark
+     * @param  int  $kerf  mm that a saw takes at every cut, of what is cut to the millimetre
      */
     public static function of(
         string $kit,
@@ -48,6 +50,7 @@ final readonly class StockCut
         array $wanted,
         array $offcuts = [],
         float $unit = 1.0,
+        int $kerf = 0,
     ): self {
         $units = static fn(float $mm): int => (int) floor($mm / $unit + 1e-6);
         $length = $units($stock);
@@ -57,19 +60,28 @@ final readonly class StockCut
             array_values(array_filter(array_map($units, $offcuts))),
             $units,
         );
-        $in = static fn(Piece $p): int => $units($p->mm);
+        $in = static fn(Piece $p): int => $units($p->mm) + $kerf;
         [$filled, $bought, $joints, $proven] = Jointed::of(
             array_map($in, $whole),
             array_map($in, $parted),
-            $length,
-            $offcuts,
+            $length + $kerf,
+            array_map(static fn(int $o): int => $o + $kerf, $offcuts),
+            $kerf,
         );
-        $bars = array_map(static fn(array $b): Bar => self::bar($b[0], true, $b[1], $unit), $long);
+        $filled = array_map(
+            static fn(array $b): array => [
+                $b[0] - $kerf,
+                array_map(static fn(array $c): array => [$c[0] - $kerf, $c[1] - $kerf, $c[2]], $b[1]),
+            ],
+            $filled,
+        );
+        $bars = array_map(static fn(array $b): Bar => self::bar($b[0], true, $b[1], $unit, $kerf), $long);
 
         return new self(
             kit: $kit,
             name: $name,
             unit: $unit,
+            kerf: $kerf,
             stock: (int) round($length * $unit),
             bars: [
                 ...$bars,
@@ -80,6 +92,7 @@ final readonly class StockCut
                     offcuts: $offcuts,
                     units: $units,
                     unit: $unit,
+                    kerf: $kerf,
                 ),
             ],
             bought: $bought,
@@ -204,6 +217,7 @@ final readonly class StockCut
         array $offcuts,
         callable $units,
         float $unit,
+        int $kerf,
     ): array {
         $names = [Jointed::WHOLE => [], Jointed::UNCUT => []];
         $named = $parts = [];
@@ -231,14 +245,14 @@ final readonly class StockCut
                 $pieces[] = [$part, $piece];
             }
             $lies[$length] = ($lies[$length] ?? 0) - 1;
-            $bars[] = self::bar($length, $lies[$length] >= 0, $pieces, $unit);
+            $bars[] = self::bar($length, $lies[$length] >= 0, $pieces, $unit, $kerf);
         }
 
         return $bars;
     }
 
     /** @param  list<array{int, Piece}>  $pieces  in units */
-    private static function bar(int $length, bool $offcut, array $pieces, float $unit): Bar
+    private static function bar(int $length, bool $offcut, array $pieces, float $unit, int $kerf): Bar
     {
         $mm = static fn(int $units): int => (int) round($units * $unit);
 
@@ -246,7 +260,7 @@ final readonly class StockCut
             $mm($length),
             $offcut,
             array_map(static fn(array $p): array => [$mm($p[0]), $p[1]], $pieces),
-            $mm($length - array_sum(array_column($pieces, 0))),
+            max(0, $mm($length - array_sum(array_column($pieces, 0))) - $kerf * count($pieces)),
         );
     }
 }

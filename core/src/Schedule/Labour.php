@@ -28,10 +28,8 @@ final readonly class Labour
             [$least, $most] = $ranges[$step->kind] ?? [0.0, 0.0];
             $ranges[$step->kind] = [$least + $step->range[0] * $people, $most + $step->range[1] * $people];
         }
-        $minutes = array_intersect_key(
-            $minutes,
-            array_filter(StepMinutes::WORDS, static fn(string $k): bool => isset($minutes[$k]), ARRAY_FILTER_USE_KEY),
-        );
+        /** @var array<string, float> $minutes in the order of the trade */
+        $minutes = array_replace(array_intersect_key(StepMinutes::WORDS, $minutes), $minutes);
         if ($steps === []) {
             return new self([], [], 0);
         }

@@ -11,8 +11,14 @@ final readonly class RunPath
      * @param  list<non-empty-list<Point>>  $sections
      * @param  list<float>  $lengths  metres
      * @param  list<float>  $jumps  metres, one fewer than sections
+     * @param  list<list<float>>  $bends  of each section the metres from its start at which it goes round a corner, up or down
      */
-    public function __construct(public array $sections, public array $lengths, public array $jumps) {}
+    public function __construct(
+        public array $sections,
+        public array $lengths,
+        public array $jumps,
+        public array $bends = [],
+    ) {}
 
     public function length(): float
     {

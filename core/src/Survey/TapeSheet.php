@@ -58,6 +58,7 @@ final readonly class TapeSheet
                         $leg->climbs ? $at : $at->go($from, $leg->heading),
                         $leg->climbs ? $at : $at->go($to, $leg->heading),
                         $to - $from,
+                        $leg->climbs ? null : $leg->heading,
                     );
                 }
                 if ($gap !== null) {

@@ -28,10 +28,14 @@ final class PartsListTest extends TestCase
     public function test_the_cove_is_counted_by_hand(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        // 18 m of strip from reels of 5 m: four, three joints of three cores; profile and diffuser from lengths of 2 m: nine.
+        // 18 m of strip from reels of 5 m: four, three joints of three cores. Profile and diffuser from lengths of 2 m, cut
+        // at four corners: nine would be 18 m without a millimetre for the saw, so ten.
         $strip = self::part($plan, 'strip-tunable-24');
         self::assertSame([18.0, 4.0], [round($strip->count, 6), $strip->buy]);
-        self::assertSame([9.0, 9.0], [self::part($plan, 'profile-flat')->buy, self::part($plan, 'diffuser-opal')->buy]);
+        self::assertSame(
+            [10.0, 10.0],
+            [self::part($plan, 'profile-flat')->buy, self::part($plan, 'diffuser-opal')->buy],
+        );
         // Two cables of 1.5 and 3.2 m with 0.15 m more at each end: 5.3 m, six are bought.
         self::assertSame(
             [5.3, 6.0],
@@ -46,9 +50,9 @@ final class PartsListTest extends TestCase
                 self::part($plan, 'connector-solder')->buy,
             ],
         );
-        // An anchor every 0.75 m and one at the end: 25, from bags of 20.
+        // An anchor every 0.75 m and one at the end of each wall: 8 + 7 + 8 + 7, from bags of 20.
         self::assertSame(
-            [25.0, 2.0],
+            [30.0, 2.0],
             [self::part($plan, 'consumable-clips')->count, self::part($plan, 'consumable-clips')->buy],
         );
         self::assertSame(6.0, self::part($plan, 'fixture-panel-010')->buy);

@@ -23,9 +23,9 @@ defineProps<{ lines: QuoteChange[]; title: string }>();
         <tbody>
             <tr v-for="line in lines" :key="line.what" class="border-b border-rule2">
                 <th scope="row" class="text-left font-normal">{{ line.what }}</th>
-                <td class="fig text-right">{{ line.then }}</td>
-                <td class="fig text-right">{{ line.now }}</td>
-                <td class="fig text-right">{{ line.difference }}</td>
+                <td class="fig whitespace-nowrap pl-3 text-right">{{ line.then }}</td>
+                <td class="fig whitespace-nowrap pl-3 text-right">{{ line.now }}</td>
+                <td class="fig pl-3 text-right">{{ line.difference }}</td>
             </tr>
         </tbody>
     </table>

@@ -60,6 +60,7 @@ function inWords(bar: StockCut['bars'][number]): string {
             <button type="button" class="act" @click="emit('join', piece.run)">Allow joints in {{ piece.what }}</button>
             or take longer stock.
         </p>
+        <p v-if="cut.shorter" class="my-1 border-l-4 border-lit pl-2 text-[13px]">{{ cut.shorter }}</p>
         <svg
             :width="width"
             :height="rows.length * ROW"

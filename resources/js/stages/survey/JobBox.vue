@@ -13,12 +13,7 @@ const form = ref({
     client: '',
     length: 'metric',
     wire: 'mm2',
-    currency: '',
-    hourRate: '',
     hoursADay: '',
-    markUp: '',
-    tax: '',
-    rates: '',
 });
 const refused = ref('');
 
@@ -31,65 +26,22 @@ watch(
             client: desk.value.client,
             length: t.length,
             wire: t.wire,
-            currency: t.currency,
-            hourRate: String(t.hourRate),
             hoursADay: String(t.hoursADay),
-            markUp: String(Math.round(1e4 * t.markUp) / 100),
-            tax: String(Math.round(1e4 * t.tax) / 100),
-            rates: t.rates.map((r) => `${r.currency} ${r.rate}`).join('; '),
         };
         refused.value = '';
     },
 );
 
-/** Rates as written: “USD 0.92; CHF 1,05”; the first that cannot be read when there is one. */
-function readRates(text: string): { currency: string; rate: number }[] | string {
-    const rates = [];
-    for (const part of text
-        .split(';')
-        .map((p) => p.trim())
-        .filter(Boolean)) {
-        const [, currency, number] = /^([a-z]{3})\s+(\S+)$/i.exec(part) ?? [];
-        const rate = readNumber(number ?? '');
-        if (!currency || !rate) {
-            return part;
-        }
-        rates.push({ currency: currency.toUpperCase(), rate });
-    }
-    return rates;
-}
-
 async function keep(): Promise<void> {
-    const { name, client, length, wire, currency } = form.value;
-    const [hourRate, hoursADay, markUp, tax] = [
-        readNumber(form.value.hourRate),
-        readNumber(form.value.hoursADay),
-        readNumber(form.value.markUp),
-        readNumber(form.value.tax),
-    ];
-    if (hourRate === null || hoursADay === null || markUp === null || tax === null) {
-        const { hourRate: a, hoursADay: b, markUp: c, tax: d } = form.value;
-        refused.value = `“${hourRate === null ? a : hoursADay === null ? b : markUp === null ? c : d}” is no number. Write one such as 40 or 4,5.`;
-        return;
-    }
-    const rates = readRates(form.value.rates);
-    if (typeof rates === 'string') {
-        refused.value = `“${rates}” is no rate. Write what one of the other currency is worth, such as USD 0.92; CHF 1.05.`;
+    const { name, client, length, wire } = form.value;
+    const hoursADay = readNumber(form.value.hoursADay);
+    if (hoursADay === null) {
+        refused.value = `“${form.value.hoursADay}” is no number. Write one such as 4 or 4,5.`;
         return;
     }
     const done =
         (await change({ kind: 'DescribeJob', name, client })) &&
-        (await change({
-            kind: 'SetTerms',
-            length,
-            wire,
-            currency: currency.toUpperCase(),
-            hourRate,
-            hoursADay,
-            markUp: markUp / 100,
-            tax: tax / 100,
-            rates,
-        }));
+        (await change({ kind: 'SetTerms', length, wire, hoursADay }));
     if (done) {
         emit('close');
     } else {
@@ -113,22 +65,12 @@ async function keep(): Promise<void> {
                 <label><input v-model="form.wire" type="radio" value="mm2" /> mm²</label>
                 <label><input v-model="form.wire" type="radio" value="awg" /> AWG</label>
             </fieldset>
-            <div class="grid grid-cols-3 gap-3">
-                <label class="block">Currency <input v-model="form.currency" class="fig field" maxlength="3" /></label>
-                <label class="block"
-                    >An hour costs <input v-model="form.hourRate" class="fig field" inputmode="decimal"
-                /></label>
-                <label class="block"
-                    >On parts, % <input v-model="form.markUp" class="fig field" inputmode="decimal"
-                /></label>
-                <label class="block">Tax, % <input v-model="form.tax" class="fig field" inputmode="decimal" /></label>
-                <label class="block"
-                    >Lit, hours a day <input v-model="form.hoursADay" class="fig field" inputmode="decimal"
-                /></label>
-                <label class="block"
-                    >One of others is <input v-model="form.rates" class="fig field" placeholder="USD 0.92"
-                /></label>
-            </div>
+            <label class="block"
+                >Lit, hours a day <input v-model="form.hoursADay" class="fig field" inputmode="decimal"
+            /></label>
+            <p class="text-[13px] text-ink2">
+                The price of an hour, mark-up, tax, currency and the way there are set where the quote is, at Parts.
+            </p>
             <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
             <button class="press">Keep</button>
         </form>

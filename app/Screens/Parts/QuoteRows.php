@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Parts;
+
+use EmberDusk\Costing\Quote;
+use EmberDusk\Costing\QuoteChange;
+use EmberDusk\Costing\QuoteLine;
+use EmberDusk\Plan\Terms;
+
+/** The quote line by line, with the terms that it is made by, and what something would change in it. */
+final readonly class QuoteRows
+{
+    /** @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/quoteState, without what was given */
+    public static function of(Quote $quote, Terms $terms): array
+    {
+        $rows = static fn(bool $work): array => array_values(
+            array_map(
+                static fn(QuoteLine $l): array => [
+                    'what' => $l->what,
+                    'count' => $l->count,
+                    'amount' => Quote::money($l->cents),
+                ],
+                array_filter(
+                    $quote->lines,
+                    static fn(string $key): bool => self::work($key) === $work,
+                    ARRAY_FILTER_USE_KEY,
+                ),
+            ),
+        );
+
+        return [
+            'total' => $quote->figure()->toArray(),
+            'parts' => $rows(false),
+            'work' => $rows(true),
+            'net' => Quote::money($quote->net),
+            'tax' => Quote::money($quote->tax),
+            'unpriced' => $quote->unpriced,
+            'terms' => $terms->write(),
+        ];
+    }
+
+    /** @return array{moves: array<string, mixed>, lines: list<array<string, string>>} as in app/Screens/Parts/parts.json, $defs/quoteMove */
+    public static function moved(QuoteChange $change): array
+    {
+        return ['moves' => $change->figure()->toArray(), 'lines' => $change->toArray()];
+    }
+
+    public static function work(string $key): bool
+    {
+        return str_starts_with($key, Quote::WORK) || $key === Quote::WAYS;
+    }
+}

@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Parts;
+
+/** Every way to fill one length after the other with no more than so many joints, until one holds all pieces. */
+final class JointSearch
+{
+    /** Ways that are looked at. */
+    private const MOST = 30_000;
+
+    /** @var array<int, int> how many lengths are left, by mm */
+    private array $stock;
+
+    /** @var array<string, array<int, int>> how many pieces are left by mm, longest first: whole ones and those that may be parted */
+    private array $left;
+
+    /**
+     * @var list<array{int, list<array{int, int, int}>}> lengths, and of each piece in them its mm, the mm of the
+     *     whole, and WHOLE, UNCUT or a number that the parts of one piece share
+     */
+    public array $filled = [];
+
+    public int $looked = 0;
+
+    /** The number that the parts of one piece share. */
+    private int $parts = Jointed::UNCUT;
+
+    /** @var array<string, true> what is left where no way goes on */
+    private array $dead = [];
+
+    /**
+     * @param  list<int>  $stock  mm
+     * @param  list<int>  $whole  mm
+     * @param  list<int>  $parted  mm
+     */
+    public function __construct(private readonly int $kerf, array $stock, array $whole, array $parted)
+    {
+        $this->stock = array_count_values($stock);
+        $this->left = ['whole' => array_count_values($whole), 'parted' => array_count_values($parted)];
+        krsort($this->stock);
+        krsort($this->left['whole']);
+        krsort($this->left['parted']);
+    }
+
+    /** Of what is filled: one fewer than the parts of each piece. */
+    public function joints(): int
+    {
+        $parts = [];
+        foreach ($this->filled as [, $cuts]) {
+            foreach ($cuts as [, , $number]) {
+                $parts[$number] = ($parts[$number] ?? -1) + 1;
+            }
+        }
+
+        return array_sum(array_diff_key($parts, [Jointed::WHOLE => 0, Jointed::UNCUT => 0]));
+    }
+
+    public function gaveUp(): bool
+    {
+        return $this->looked > self::MOST;
+    }
+
+    /** Lengths that nothing is carried into: the first holds the longest piece that is left. */
+    public function group(int $joints): bool
+    {
+        $whole = array_key_first($this->left['whole']) ?? 0;
+        $parted = array_key_first($this->left['parted']) ?? 0;
+        if ($whole + $parted === 0) {
+            return true;
+        }
+        if ($this->hopeless(0, $joints)) {
+            return false;
+        }
+        $longest = [max($whole, $parted), $parted > $whole ? Jointed::UNCUT : Jointed::WHOLE];
+        foreach (array_keys($this->stock) as $length) {
+            $this->open($length);
+            if ($this->fill(length: $length, carried: 0, of: [0, 0], joints: $joints, with: $longest)) {
+                return true;
+            }
+            $this->close($length);
+        }
+
+        return false;
+    }
+
+    /**
+     * Goes on with what is left of a piece in another length: all of it, or filled up with whole pieces and carried on.
+     *
+     * @param  array{int, int}  $of  mm of the whole and the number of its parts
+     */
+    private function carry(int $carried, array $of, int $joints): bool
+    {
+        if ($this->hopeless($carried, $joints)) {
+            return false;
+        }
+        foreach (array_keys($this->stock) as $length) {
+            $this->open($length);
+            if (
+                $carried <= $length &&
+                $this->fill(length: $length, carried: $carried, of: $of, joints: $joints, with: null)
+            ) {
+                return true;
+            }
+            foreach ($joints > 0 ? $this->ways($length, ['whole']) : [] as [$room, $way]) {
+                if ($room > $this->kerf && $room < $carried && $this->looked++ <= self::MOST) {
+                    $this->take($way);
+                    $this->filled[] = [$length, [[$room, ...$of], ...$way]];
+                    if ($this->carry($carried - $room + $this->kerf, $of, $joints - 1)) {
+                        return true;
+                    }
+                    array_pop($this->filled);
+                    $this->back($way);
+                }
+            }
+            $this->close($length);
+        }
+
+        return false;
+    }
+
+    /**
+     * Fills an open length behind what is carried into it: it ends there, or a piece is parted at its end.
+     *
+     * @param  array{int, int}  $of  mm of the whole and the number of its parts
+     * @param  array{int, int}|null  $with  mm of a piece that must be in it, and whether it may be parted
+     */
+    private function fill(int $length, int $carried, array $of, int $joints, ?array $with): bool
+    {
+        $slack = $this->slack() + $length - $carried;
+        foreach ($this->ways($length - $carried, ['whole', 'parted']) as [$room, $way]) {
+            if ($room > $slack && $joints === 0) {
+                break;
+            }
+            if ($this->looked++ > self::MOST) {
+                return false;
+            }
+            $has = $with === null || in_array([$with[0], $with[0], $with[1]], $way, true);
+            $this->take($way);
+            $cut = [...$carried > 0 ? [[$carried, ...$of]] : [], ...$way];
+            $this->filled[] = [$length, $cut];
+            if ($has && $room <= $slack && $this->group($joints)) {
+                return true;
+            }
+            array_pop($this->filled);
+            foreach ($room > $this->kerf && $joints > 0 ? array_keys($this->left['parted']) : [] as $mm) {
+                if ($mm <= $room || (!$has && $with !== [$mm, Jointed::UNCUT])) {
+                    continue;
+                }
+                $this->take([[$mm, $mm, Jointed::UNCUT]]);
+                $parts = [$mm, ++$this->parts];
+                $this->filled[] = [$length, [...$cut, [$room, ...$parts]]];
+                if ($this->carry($mm - $room + $this->kerf, $parts, $joints - 1)) {
+                    return true;
+                }
+                array_pop($this->filled);
+                $this->back([[$mm, $mm, Jointed::UNCUT]]);
+            }
+            $this->back($way);
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<'whole'|'parted'>  $lists
+     * @return list<array{int, list<array{int, int, int}>}> ways to put pieces into so much room, each with the room that is left, the fullest first
+     */
+    private function ways(int $room, array $lists): array
+    {
+        $sizes = [];
+        foreach ($lists as $list) {
+            foreach ($this->left[$list] as $mm => $count) {
+                $sizes[] = [$mm, $list === 'parted' ? Jointed::UNCUT : Jointed::WHOLE, $count];
+            }
+        }
+        $ways = [];
+        $open = [[0, $room, [], 0]];
+        while ($open !== [] && count($ways) < self::MOST) {
+            [$at, $rest, $way, $same] = array_pop($open);
+            $ways[] = [$rest, $way];
+            for ($n = $at; $n < count($sizes); $n++) {
+                [$mm, $parted, $count] = $sizes[$n];
+                $taken = $n === $at ? $same : 0;
+                if ($mm <= $rest && $taken < $count) {
+                    $open[] = [$n, $rest - $mm, [...$way, [$mm, $mm, $parted]], $taken + 1];
+                }
+            }
+        }
+        usort($ways, static fn(array $a, array $b): int => [$a[0], count($a[1])] <=> [$b[0], count($b[1])]);
+
+        return $ways;
+    }
+
+    /** Millimetres of all lengths that are left, without what is still to be cut. */
+    private function slack(): int
+    {
+        $slack = 0;
+        foreach ($this->stock as $mm => $count) {
+            $slack += $mm * $count;
+        }
+        foreach ($this->left as $pieces) {
+            foreach ($pieces as $mm => $count) {
+                $slack -= $mm * $count;
+            }
+        }
+
+        return $slack;
+    }
+
+    /** Whether what is left does not fit, was tried before, or too much was looked at. The same is not gone into twice. */
+    private function hopeless(int $carried, int $joints): bool
+    {
+        $key = json_encode([$this->stock, $this->left, $carried, $joints], JSON_THROW_ON_ERROR);
+        if ($this->looked > self::MOST || isset($this->dead[$key]) || $this->slack() < $carried) {
+            return true;
+        }
+        $this->dead[$key] = true;
+
+        return false;
+    }
+
+    private function open(int $length): void
+    {
+        if (--$this->stock[$length] === 0) {
+            unset($this->stock[$length]);
+        }
+    }
+
+    private function close(int $length): void
+    {
+        $this->stock[$length] = ($this->stock[$length] ?? 0) + 1;
+    }
+
+    /** @param  list<array{int, int, int}>  $way */
+    private function take(array $way): void
+    {
+        foreach ($way as [$mm, , $parted]) {
+            $list = $parted === Jointed::WHOLE ? 'whole' : 'parted';
+            if (--$this->left[$list][$mm] === 0) {
+                unset($this->left[$list][$mm]);
+            }
+        }
+    }
+
+    /** @param  list<array{int, int, int}>  $way */
+    private function back(array $way): void
+    {
+        foreach ($way as [$mm, , $parted]) {
+            $list = $parted === Jointed::WHOLE ? 'whole' : 'parted';
+            $this->left[$list][$mm] = ($this->left[$list][$mm] ?? 0) + 1;
+        }
+        krsort($this->left['whole']);
+        krsort($this->left['parted']);
+    }
+}

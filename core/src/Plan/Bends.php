@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Survey\TapeNotes;
+
+/** Where a run goes round corners, up or down: rigid lengths end there. */
+final readonly class Bends
+{
+    /** Metres from an end or another bend within which it is none. */
+    private const NONE = 0.001;
+
+    /**
+     * @return list<non-empty-list<float>> metres of the straight pieces of each section, in order
+     */
+    public static function pieces(Plan $plan, Run $run): array
+    {
+        $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
+        $bends = [];
+        $at = 0.0;
+        foreach ($path->lengths ?? [] as $n => $length) {
+            foreach ($path->bends[$n] ?? [] as $bend) {
+                $bends[] = $at + $bend;
+            }
+            $at += $length;
+        }
+        // A part begins where the equal parts before it end.
+        $from = ($at / $run->parts) * ($run->part - 1);
+        $pieces = [];
+        foreach ($run->sections as $length) {
+            $pieces[] = self::cut($length, array_map(static fn(float $b): float => $b - $from, $bends));
+            $from += $length;
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * @param  list<float>  $bends  metres from the section's start, some of them outside
+     * @return non-empty-list<float>
+     */
+    private static function cut(float $length, array $bends): array
+    {
+        $pieces = [];
+        $at = 0.0;
+        sort($bends);
+        foreach ($bends as $bend) {
+            if ($bend > $at + self::NONE && $bend < $length - self::NONE) {
+                $pieces[] = round($bend - $at, 4);
+                $at = $bend;
+            }
+        }
+
+        return [...$pieces, round($length - $at, 4)];
+    }
+}

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
+import { ask, inWords } from '@/lib/http';
+import { readNumber } from '@/lib/number';
+import { useScreen, type Payload } from '@/lib/screen';
+import type { QuoteMove, Terms } from '@/types/generated/responses';
+import FigureText from '@/ui/FigureText.vue';
+import QuoteLines from '@/ui/QuoteLines.vue';
+
+/** What the quote is made by. What another value would change is shown before it is kept. */
+const props = defineProps<{ job: number; terms: Terms }>();
+const emit = defineEmits<{ kept: [] }>();
+const { change, message } = useScreen();
+
+type Key = 'hourRate' | 'markUp' | 'tax' | 'travelMinutes' | 'travelCost';
+const FIELDS: { key: Key; name: string; unit: string; times: number }[] = [
+    { key: 'hourRate', name: 'An hour', unit: '', times: 1 },
+    { key: 'markUp', name: 'On parts', unit: '%', times: 100 },
+    { key: 'tax', name: 'Tax', unit: '%', times: 100 },
+    { key: 'travelMinutes', name: 'There and back', unit: 'min', times: 1 },
+    { key: 'travelCost', name: 'Each way costs', unit: '', times: 1 },
+];
+const typed = ref<Record<string, string>>({});
+const currency = ref('');
+const rates = ref('');
+const again = ref(true);
+const moved = ref<QuoteMove | null>(null);
+const refused = ref('');
+
+watch(
+    () => props.terms,
+    (t) => {
+        typed.value = Object.fromEntries(FIELDS.map((f) => [f.key, String(Number((t[f.key] * f.times).toFixed(4)))]));
+        currency.value = t.currency;
+        rates.value = t.rates.map((r) => `${r.currency} ${r.rate}`).join('; ');
+        again.value = t.again;
+        moved.value = null;
+        refused.value = '';
+    },
+    { immediate: true },
+);
+
+/** Rates as written: “USD 0.92; CHF 1,05”; the first that cannot be read when there is one. */
+function readRates(text: string): { currency: string; rate: number }[] | string {
+    const read = [];
+    for (const part of text
+        .split(';')
+        .map((p) => p.trim())
+        .filter(Boolean)) {
+        const [, code, number] = /^([a-z]{3})\s+(\S+)$/i.exec(part) ?? [];
+        const rate = readNumber(number ?? '');
+        if (!code || !rate) {
+            return part;
+        }
+        read.push({ currency: code.toUpperCase(), rate });
+    }
+    return read;
+}
+
+/** The change that the form asks for, or why it cannot be read. */
+const wanted = computed<Payload | string>(() => {
+    const terms: Payload = { kind: 'SetTerms', currency: currency.value.trim().toUpperCase(), again: again.value };
+    for (const field of FIELDS) {
+        const number = readNumber(typed.value[field.key] ?? '');
+        if (number === null) {
+            return `${field.name}: “${typed.value[field.key]}” is no number. Write one such as 40 or 4,5.`;
+        }
+        terms[field.key] = number / field.times;
+    }
+    const other = readRates(rates.value);
+    if (typeof other === 'string') {
+        return `“${other}” is no rate. Write what one of the other currency is worth, such as USD 0.92; CHF 1.05.`;
+    }
+    return { ...terms, rates: other };
+});
+const touched = computed(
+    () =>
+        again.value !== props.terms.again ||
+        currency.value !== props.terms.currency ||
+        rates.value !== props.terms.rates.map((r) => `${r.currency} ${r.rate}`).join('; ') ||
+        FIELDS.some((f) => readNumber(typed.value[f.key] ?? '') !== Number((props.terms[f.key] * f.times).toFixed(4))),
+);
+
+let round = 0;
+const look = useDebounceFn(async () => {
+    const mine = ++round;
+    if (!touched.value || typeof wanted.value === 'string') {
+        moved.value = null;
+        refused.value = typeof wanted.value === 'string' ? wanted.value : '';
+        return;
+    }
+    try {
+        const found = await ask<QuoteMove>('POST', `/jobs/${props.job}/quotes/preview`, {
+            stage: 'parts',
+            change: wanted.value,
+        });
+        if (mine === round) {
+            moved.value = found;
+            refused.value = '';
+        }
+    } catch (error) {
+        moved.value = mine === round ? null : moved.value;
+        refused.value = inWords(error);
+    }
+}, 250);
+watch([typed, currency, rates, again], () => void look(), { deep: true });
+
+async function keep(): Promise<void> {
+    if (typeof wanted.value === 'string') {
+        refused.value = wanted.value;
+    } else if (await change(wanted.value)) {
+        emit('kept');
+    } else {
+        refused.value = message.value;
+    }
+}
+</script>
+
+<template>
+    <form class="space-y-2" aria-label="What the quote is made by" @submit.prevent="keep()">
+        <h3 class="font-semibold">Made by</h3>
+        <label v-for="field in FIELDS" :key="field.key" class="grid grid-cols-[1fr_5rem_2.5rem] items-center gap-2">
+            {{ field.name }}
+            <input v-model="typed[field.key]" class="fig field" inputmode="decimal" :name="field.key" />
+            <span class="text-ink2">{{ field.unit || terms.currency }}</span>
+        </label>
+        <label class="grid grid-cols-[1fr_5rem_2.5rem] items-center gap-2"
+            >Currency <input v-model="currency" class="fig field" maxlength="3" name="currency"
+        /></label>
+        <label class="grid grid-cols-[1fr_8rem] items-center gap-2"
+            >One of others is <input v-model="rates" class="fig field" placeholder="USD 0.92" name="rates"
+        /></label>
+        <label class="flex items-center gap-2"
+            ><input v-model="again" type="checkbox" class="accent-ember" name="again" />with a visit to look
+            again</label
+        >
+        <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
+        <div v-if="moved" aria-live="polite" class="border-l-4 border-lit bg-sheet px-3 py-2">
+            <p v-if="moved.lines.length === 0">The quote would be the same.</p>
+            <template v-else>
+                <p>The quote would move by <FigureText :figure="moved.moves" signed right />.</p>
+                <QuoteLines :lines="moved.lines" title="Line by line" />
+            </template>
+        </div>
+        <button class="press" :disabled="!touched">Keep these</button>
+    </form>
+</template>
