@@ -17,6 +17,41 @@ $at = static fn(string $file, array ...$damages): array => array_map(
 
 return array_merge(
     $at(
+        'Checks/Parts/PriceFindings.php',
+        ['$terms->price($kit) === null &&', '$terms->price($kit) === 0.0 &&'],
+        ['isset($used[$id]) &&', '!isset($used[$id]) &&'],
+        ['$state->plan->terms->hourRate > 0 ||', '$state->plan->terms->hourRate >= 0 ||'],
+        ['            unset($idle[$part->key]);', '            unset($idle[$part->name]);'],
+        ['if ($foreign !== null)', 'if ($foreign === $terms->currency)'],
+    ),
+    $at(
+        'Parts/Shortening.php',
+        ['WORTH = 0.1;', 'WORTH = 0.05;', 'Parts/ShorteningTest.php'],
+        ['SMALL = [500.0, 0.1]', 'SMALL = [700.0, 0.2]', 'Parts/ShorteningTest.php'],
+    ),
+    $at('Parts/Lengths.php', ['SAW = 3;', 'SAW = 2;', 'Parts/CornersTest.php']),
+    $at('Plan/Bends.php', ['* ($run->part - 1);', '* $run->part;', 'Parts/CornersTest.php']),
+    $at(
+        'Rates/Joints.php',
+        ['($at[$cable->to] ?? $cores) +', '$cores +', 'Costing/MovingTest.php'],
+        ['FUSED = 2;', 'FUSED = 1;', 'Costing/MovingTest.php'],
+    ),
+    $at(
+        'Rates/UnitCosts.php',
+        ['return ceil(10 * $metres - 1e-9);', 'return round(10 * $metres);', 'Costing/MovingTest.php'],
+        ['this->work(\'cables\', $metres);', 'this->work(\'cables\', 0.0);', 'Planner/ProposalTest.php'],
+    ),
+    $at(
+        'Costing/Quote.php',
+        ['(1 + $terms->markUp)', '(1 - $terms->markUp)', 'Costing/QuoteTest.php'],
+        ['$net * $terms->tax', '$net * $terms->markUp', 'Costing/QuoteTest.php'],
+    ),
+    $at(
+        'Schedule/Labour.php',
+        ['$step->work * $people', '$step->minutes * $people', 'Costing/QuoteTest.php'],
+        ['$terms->travelMinutes * $arrangement->journeys()', '$terms->travelMinutes', 'Costing/QuoteTest.php'],
+    ),
+    $at(
         'Checks/Kit/Complete.php',
         ['if ($lacking !== [])', 'if ($lacking === [null])'],
         ["code: 'cores'", "code: 'channels'"],

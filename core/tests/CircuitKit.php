@@ -78,7 +78,8 @@ trait CircuitKit
     {
         $id = $kind . '-' . substr(hash('xxh64', (string) json_encode($entry)), 0, 8);
 
-        return ['kind' => $kind, 'id' => $id, 'name' => (string) ($entry['name'] ?? "a {$kind}")] + $entry;
+        return ['kind' => $kind, 'id' => $id, 'name' => (string) ($entry['name'] ?? "a {$kind}")] +
+            $entry + ['price' => 1.0];
     }
 
     /**

@@ -210,6 +210,7 @@ final class Circuits
             'system' => $awg ? 'awg' : 'mm2',
             'size' => $area,
             'make' => $awg || $kind === 'r' ? 'stranded' : 'flexible',
+            'price' => 1.0,
         ]);
         if ($fuse !== null) {
             $kept = $new->keep(self::written('fuse', ['amps' => $fuse, 'form' => 'blade']));

@@ -79,7 +79,7 @@ final class WorkTest extends BrowserTestCase
         $this->press(Key::ESCAPE);
         $this->open('/jobs/1/van');
         $this->see('Flat profile, 2 m');
-        $this->see('9 lengths');
+        $this->see('10 lengths');
         $this->open('/jobs/1/labels');
         $this->see('16 labels on 1 sheet');
         $this->eventually(

@@ -248,7 +248,7 @@ final class BuildTest extends TestCase
         $this->get("/jobs/{$this->job->id}/van")
             ->assertOk()
             ->assertSee('Flat profile, 2 m')
-            ->assertSee('9 lengths');
+            ->assertSee('10 lengths');
         foreach (['day-sheets', 'van'] as $sheet) {
             self::assertStringStartsWith(
                 '%PDF-',

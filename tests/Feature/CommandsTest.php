@@ -144,12 +144,12 @@ final class CommandsTest extends TestCase
     public function test_parts_prints_the_list_and_the_cuts(): void
     {
         self::assertStringContainsString(
-            'Profile,"Flat profile, 2 m",18,m,0,9,117.00',
+            'Profile,"Flat profile, 2 m",18,m,0,10,130.00',
             $this->printed('ember:parts', 0),
         );
         $json = json_decode($this->printed('ember:parts', 0, ['--json' => true]), true);
         self::assertIsArray($json);
-        self::assertSame('9', array_column($json['cuts'], 'bought', 'kit')['profile-flat']['text']);
+        self::assertSame('10', array_column($json['cuts'], 'bought', 'kit')['profile-flat']['text']);
         // 18 m of reels of five: with three metres and a half in the van three are enough.
         self::assertStringContainsString(
             '18,m,0,3,133.50',

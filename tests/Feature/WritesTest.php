@@ -19,7 +19,7 @@ final class WritesTest extends TestCase
     use DatabaseFiles;
 
     /** They write no row. */
-    private const SILENT = ['jobs.preview'];
+    private const SILENT = ['jobs.preview', 'quotes.preview'];
 
     private const WORKERS = 8;
 

@@ -51,6 +51,11 @@ final class ScreensTest extends TestCase
             ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
             ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 3.2],
             ['kind' => 'SetCable', 'cable' => 'k4', 'length' => 12.2],
+            // Its copies are from before the shelf had prices.
+            ...array_map(
+                static fn(string $id): array => ['kind' => 'RefreshKit', 'kit' => $id],
+                array_keys(Demo::plan()->kit),
+            ),
         );
     }
 

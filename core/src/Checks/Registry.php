@@ -24,6 +24,7 @@ use EmberDusk\Checks\Light\Evenness;
 use EmberDusk\Checks\Light\Meets;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Checks\Parts\PartFindings;
+use EmberDusk\Checks\Parts\PriceFindings;
 use EmberDusk\Checks\Protection\CableCapacity;
 use EmberDusk\Checks\Protection\Fusing;
 use EmberDusk\Checks\Protection\JointCapacity;
@@ -95,6 +96,7 @@ final readonly class Registry
             new TrialBoards(),
             new NotJoined(),
             new PartFindings(),
+            new PriceFindings(),
             new ScheduleFindings(),
         ];
     }

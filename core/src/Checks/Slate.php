@@ -52,6 +52,8 @@ final readonly class Slate
         'not-joined' => '%d controllers are not joined yet',
         'part-late' => '%d parts should be here',
         'currency' => '%d prices are in another currency',
+        'no-price' => '%d entries have no price',
+        'unused' => '%d entries are owned or to spare, and nothing uses them',
         'scene-evenness' => '%d runs are uneven in a scene',
         'too-long' => '%d pieces are longer than what is sold',
         'profile-heat' => '%d runs make more heat than their profile takes',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Checks\Parts\PartFindings;
+use EmberDusk\Checks\Findings;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
@@ -127,7 +127,7 @@ final class PricesTest extends TestCase
         $foreign = $plan->with(kit: ['strip-single-24' => $snapshot] + $plan->kit);
         $finding = array_values(
             array_filter(
-                PartFindings::of(new JobState($foreign, [], Demo::shelf(), [])),
+                Findings::of(new JobState($foreign, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'currency',
             ),
         )[0];

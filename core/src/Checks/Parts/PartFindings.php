@@ -12,7 +12,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What speaks against the parts: how runs are made up, what should be here, what has no rate. */
+/** What speaks against the parts: how runs are made up, what should be here. */
 final readonly class PartFindings implements Check
 {
     public function rules(): array
@@ -22,7 +22,6 @@ final readonly class PartFindings implements Check
             new Rule('glue-damp', 'run', 'no hot glue seals where it is damp', Rule::PRACTICE),
             new Rule('profile-heat', 'run', 'a profile takes the heat of its strip', Rule::LEAFLET),
             new Rule('part-late', 'part', 'what was ordered is here by its day', Rule::OWN),
-            new Rule('currency', 'part', 'every price is in the job’s currency or has a rate', Rule::OWN),
         ];
     }
 
@@ -44,19 +43,6 @@ final readonly class PartFindings implements Check
                     title: "{$name} should be here",
                     detail: "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.",
                     place: new Place('parts', $key),
-                );
-            }
-        }
-        foreach ($state->plan->kit as $id => $kit) {
-            $foreign = $state->plan->terms->foreign($kit);
-            if ($foreign !== null) {
-                $findings[] = new Finding(
-                    code: 'currency',
-                    severity: Severity::Watch,
-                    title: "{$kit->entry->name()} is priced in {$foreign}",
-                    detail: "The job reckons in {$state->plan->terms->currency}, so it counts nothing in any sum. Give the job a " .
-                        "rate for {$foreign}, or give the shelf a price in {$state->plan->terms->currency}.",
-                    place: new Place('parts', $id),
                 );
             }
         }

@@ -138,6 +138,26 @@ final readonly class JobCases
             ->run('r1', 2.0, [], 's1')
             ->state();
         yield 'currency' => ['currency', static fn(): array => [$foreign('USD'), $foreign('EUR')]];
+        $priced = static fn(?float $price): JobState => Circuits::in()
+            ->supply('s1', $price === null ? ['price' => null] : ['price' => $price])
+            ->run('r1', 2.0, [], 's1')
+            ->state();
+        yield 'no-price' => ['no-price', static fn(): array => [$priced(null), $priced(0.01)]];
+        $paid = static fn(float $rate): JobState => $state(
+            Demo::with($plan, ['kind' => 'SetTerms', 'hourRate' => $rate]),
+        );
+        yield 'free-work' => ['free-work', static fn(): array => [$paid(0.0), $paid(0.01)]];
+        $has = static fn(string $kit): JobState => $state(
+            Demo::with($plan, ['kind' => 'SetOwned', 'kit' => $kit, 'count' => 1]),
+        );
+        yield 'unused, owned' => ['unused', static fn(): array => [$has('supply-12-100'), $has('supply-24-240')]];
+        $spare = static fn(string $kit): JobState => $state(
+            Demo::with($plan, ['kind' => 'SetSpare', 'kit' => $kit, 'count' => 1]),
+        );
+        yield 'unused, to spare' => [
+            'unused',
+            static fn(): array => [$spare('cable-5x15'), $spare('consumable-clips')],
+        ];
         $owned = static fn(int $count): JobState => $state(
             Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'board-trial', 'count' => $count]),
         );

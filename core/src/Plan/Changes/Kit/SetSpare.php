@@ -10,6 +10,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Spare;
+use EmberDusk\Values\ChangePayload;
 
 /** How many of a part are taken along on top; null is as usual. */
 final readonly class SetSpare implements Change
@@ -24,6 +25,11 @@ final readonly class SetSpare implements Change
             $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”."),
             $f->has('count') && $f->numberOrNull('count') !== null ? $f->whole('count', 0, 10_000) : null,
         );
+    }
+
+    public static function payload(string $kit, ?int $count): ChangePayload
+    {
+        return ChangePayload::given('SetSpare', kit: $kit, count: $count);
     }
 
     public function apply(Plan $plan): Plan
