@@ -9,11 +9,14 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Costing;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\CutList;
 use EmberDusk\Parts\Jointed;
 use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Arrangement;
@@ -276,6 +279,21 @@ $row(
     'Parts of the 40-run job',
     sprintf('%.0f ms', $timed(static fn() => PartsList::of($whole, $shelf))),
     'median of 20, warm; at most 150 ms',
+);
+$basis = new Basis($shelf);
+$row(
+    'Price of the 40-run job',
+    sprintf('%.0f ms', $timed(static fn() => Costing::price($whole, $basis))),
+    'median of 20, warm, parts, cut lists, steps and lines; at most 60 ms',
+);
+$moved = static fn(int $n): Plan => Catalogue::read(
+    ['kind' => 'SetFeeds', 'run' => 'a0', 'shares' => [0.02 + $n / 40]],
+    $shelf,
+)->apply($whole);
+$row(
+    'What a change there moves',
+    sprintf('%.1f ms', $timed(static fn(int $n) => Costing::moving($moved($n), $basis, ['a0'])->cost())),
+    'median of 20, warm, a feed moved each time, the change with it; at most 2 ms',
 );
 $steps = array_slice(Steps::of($whole, PartsList::of($whole, $shelf), Productivity::of([])), 0, 300);
 $arrangement = new Arrangement([new Visit('2026-11-30', 0, 2)]);

@@ -83,7 +83,15 @@ final readonly class BuildScreen
                 unit: 'days',
                 decimals: 0,
                 formula: 'd',
-                inputs: [new Input('d', 'days with work left in them', (float) $days, '')],
+                inputs: [
+                    new Input(
+                        'd',
+                        'days with work left in them',
+                        (float) $days,
+                        '',
+                        path: 'schedule: days with work left',
+                    ),
+                ],
                 assumption: sprintf(
                     '%d hours a day%s.',
                     intdiv(Timetable::DAY, 60),
@@ -97,7 +105,7 @@ final readonly class BuildScreen
                 unit: sprintf('of %d', count($remaining->steps)),
                 decimals: 0,
                 formula: 'n',
-                inputs: [new Input('n', 'steps ticked off', $done, '')],
+                inputs: [new Input('n', 'steps ticked off', $done, '', path: 'ticks: steps done')],
                 assumption: 'As ticked here.',
             ),
         ];
@@ -178,6 +186,7 @@ final readonly class BuildScreen
                 $step->title . ($step->wait > 0 ? ', and it cures' : ''),
                 (float) ($step->minutes + $step->wait),
                 'min',
+                path: "schedule.steps.{$step->id}.minutes + wait",
             );
         }
 

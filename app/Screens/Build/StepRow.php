@@ -53,7 +53,7 @@ final readonly class StepRow
                 '',
                 path: 'plan: what the step is counted by',
             ),
-            new Input('t', 'minutes for one by the table', $each, 'min'),
+            new Input('t', 'minutes for one by the table', $each, 'min', path: "the table of times: {$step->kind}"),
             new Input(
                 'f',
                 $productivity === null
@@ -61,6 +61,7 @@ final readonly class StepRow
                     : "as this crew does it, from {$productivity['count']} timed",
                 $factor,
                 '',
+                path: 'ticks: steps of this kind, timed by this crew',
             ),
         ];
 

@@ -136,6 +136,7 @@ final readonly class KitScreen
                     $run->name(),
                     $of(RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, $label, $run->cap)),
                     $unit,
+                    path: "run.{$run->id}: its load",
                 );
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Parts;
 
+use EmberDusk\Costing\Quote;
 use EmberDusk\Job\JobState;
 use EmberDusk\Job\Schedule;
 use EmberDusk\Parts\Part;
@@ -91,7 +92,13 @@ final readonly class PartRows
         $inputs = [];
         [$per, $unit] = self::unit($terms, $part);
         foreach ($part->why as $words => $count) {
-            $inputs[] = new Input('a' . (count($inputs) + 1), $words, round($count * $per, 3), $unit);
+            $inputs[] = new Input(
+                'a' . (count($inputs) + 1),
+                $words,
+                round($count * $per, 3),
+                $unit,
+                path: "parts.{$part->key}.why",
+            );
         }
 
         return new Figure(
@@ -123,8 +130,14 @@ final readonly class PartRows
         $sold = ltrim(strpbrk($part->say($part->buy), ' ') ?: '');
         if ($part->cut) {
             $inputs = [
-                new Input('l', 'reels or lengths of the cut list', $part->buy - $part->spare, ''),
-                new Input('s', 'to spare', (float) $part->spare, ''),
+                new Input(
+                    'l',
+                    'reels or lengths of the cut list',
+                    $part->buy - $part->spare,
+                    '',
+                    path: "parts: the cut list of {$part->key}",
+                ),
+                new Input('s', 'to spare', (float) $part->spare, '', path: "parts.{$part->key}.spare"),
             ];
 
             return new Figure(
@@ -139,10 +152,16 @@ final readonly class PartRows
         }
         $exact = ($part->count + $part->spare) / $part->each;
         $inputs = [
-            new Input('n', 'that the plan asks for', round($part->count * $per, 3), $unit),
-            new Input('s', 'to spare', $part->spare * $per, $unit),
-            new Input('e', 'in one that is bought', $part->each * $per, $unit),
-            new Input('r', 'rounded up to whole ones', $part->buy - $exact, ''),
+            new Input(
+                'n',
+                'that the plan asks for',
+                round($part->count * $per, 3),
+                $unit,
+                path: "parts.{$part->key}.count",
+            ),
+            new Input('s', 'to spare', $part->spare * $per, $unit, path: "parts.{$part->key}.spare"),
+            new Input('e', 'in one that is bought', $part->each * $per, $unit, path: "parts.{$part->key}.each"),
+            new Input('r', 'rounded up to whole ones', $part->buy - $exact, '', path: 'parts: whole ones'),
         ];
 
         return new Figure(
@@ -173,16 +192,26 @@ final readonly class PartRows
             decimals: 2,
             formula: '(b - o) * p',
             inputs: [
-                new Input('b', 'bought', $part->buy, ''),
-                new Input('o', 'that the client has already, as far as it goes', $part->buy - $part->paid(), ''),
+                new Input('b', 'bought', $part->buy, '', path: "parts.{$part->key}.buy"),
+                new Input(
+                    'o',
+                    'that the client has already, as far as it goes',
+                    $part->buy - $part->paid(),
+                    '',
+                    path: "plan.owned.{$part->key}.count",
+                ),
                 new Input(
                     'p',
                     $part->priced === '' ? 'price of one' : "price of one, from {$part->priced} by the job’s rate",
                     $part->price ?? 0.0,
                     $currency,
+                    path: "shelf.{$part->key}.price",
                 ),
             ],
-            assumption: 'Without mark-up and tax.',
+            assumption: sprintf(
+                'What is paid for it, without mark-up and tax. In the quote it stands with %.2f.',
+                Quote::partCents($part, $state->plan->terms) / 100,
+            ),
             source: 'prices of the shelf',
         );
     }

@@ -73,6 +73,7 @@ final readonly class PartsScreen
                     },
                 $part->cost() ?? 0.0,
                 $state->plan->terms->currency,
+                path: "parts.{$part->key}.cost()",
             );
         }
         $count = static fn(callable $of): float => (float) count(array_filter($list->parts, $of));
@@ -96,7 +97,7 @@ final readonly class PartsScreen
                 unit: 'lines',
                 decimals: 0,
                 formula: 'm',
-                inputs: [new Input('m', 'lines to buy or on the way', $missing, '')],
+                inputs: [new Input('m', 'lines to buy or on the way', $missing, '', path: 'marks: to buy, ordered')],
                 assumption: 'As marked here.',
             ),
             new Figure(
@@ -105,7 +106,7 @@ final readonly class PartsScreen
                 unit: sprintf('of %d', count($list->parts)),
                 decimals: 0,
                 formula: 'k',
-                inputs: [new Input('k', 'lines marked as packed', $packed, '')],
+                inputs: [new Input('k', 'lines marked as packed', $packed, '', path: 'marks: packed')],
                 assumption: 'As marked here.',
             ),
             ...array_map(
@@ -123,6 +124,7 @@ final readonly class PartsScreen
                                 array_sum(array_map(static fn(Bar $b): int => $b->length, $c->bars)) / 1000,
                             ),
                             $state->plan->terms->unit(),
+                            path: "parts: the cut list of {$c->kit}",
                         ),
                         new Input(
                             'P',
@@ -131,6 +133,7 @@ final readonly class PartsScreen
                                 array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $c->bars)) / 1000,
                             ),
                             $state->plan->terms->unit(),
+                            path: "parts: the cut list of {$c->kit}",
                         ),
                     ],
                     assumption: $c->proven
@@ -179,10 +182,34 @@ final readonly class PartsScreen
             decimals: 0,
             formula: '(P - O) / L + r',
             inputs: [
-                new Input('P', 'to be cut, with what the saw takes', $terms->inUnit($all / 1000), $terms->unit()),
-                new Input('O', 'of it from offcuts', $terms->inUnit($offcuts / 1000), $terms->unit()),
-                new Input('L', 'one that is bought', $terms->inUnit($cut->stock / 1000), $terms->unit()),
-                new Input('r', 'more, as lengths are whole and pieces fit as they do', $cut->bought - $exact, ''),
+                new Input(
+                    'P',
+                    'to be cut, with what the saw takes',
+                    $terms->inUnit($all / 1000),
+                    $terms->unit(),
+                    path: "parts: the cut list of {$cut->kit}",
+                ),
+                new Input(
+                    'O',
+                    'of it from offcuts',
+                    $terms->inUnit($offcuts / 1000),
+                    $terms->unit(),
+                    path: "parts: the cut list of {$cut->kit}",
+                ),
+                new Input(
+                    'L',
+                    'one that is bought',
+                    $terms->inUnit($cut->stock / 1000),
+                    $terms->unit(),
+                    path: "parts: the cut list of {$cut->kit}",
+                ),
+                new Input(
+                    'r',
+                    'more, as lengths are whole and pieces fit as they do',
+                    $cut->bought - $exact,
+                    '',
+                    path: 'parts: whole lengths',
+                ),
             ],
             assumption: $cut->proven
                 ? 'No fewer would do: shown by a bound, or as every way to cut them was looked at.'

@@ -52,6 +52,7 @@ final readonly class SurveyScreen
                 $run->name(),
                 $state->plan->terms->inUnit($run->length()),
                 $state->plan->terms->unit(),
+                path: "plan.runs.{$run->id}.length()",
             );
         }
         $measured = count(array_filter($state->plan->places, static fn(Place $p): bool => trim($p->notes) !== ''));
@@ -61,7 +62,7 @@ final readonly class SurveyScreen
             unit: $of,
             decimals: 0,
             formula: 'n',
-            inputs: [new Input('n', $meaning, $value, '')],
+            inputs: [new Input('n', $meaning, $value, '', path: 'notes: counted in them')],
             assumption: 'Counted in the notes.',
         );
 
@@ -113,7 +114,15 @@ final readonly class SurveyScreen
             unit: $unit,
             decimals: 2,
             formula: 'd',
-            inputs: [new Input('d', 'straight line between the two ends', $apart, $unit)],
+            inputs: [
+                new Input(
+                    'd',
+                    'straight line between the two ends',
+                    $apart,
+                    $unit,
+                    path: "plan.runs.{$run->id}: its two ends on the tape sheet",
+                ),
+            ],
             assumption: 'Within 1 m the eye compares the two ends: the seam rule applies.',
             source: 'common practice, no source',
         );
@@ -204,6 +213,7 @@ final readonly class SurveyScreen
                 'section ' . ($n + 1) . ' (' . $plan->terms->say($length) . ')',
                 $plan->terms->inUnit($length),
                 $plan->terms->unit(),
+                path: "plan.runs.{$run->id}.sections.{$n}",
             );
         }
 

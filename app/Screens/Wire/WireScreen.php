@@ -131,7 +131,13 @@ final readonly class WireScreen
         foreach ($runs as $n => $run) {
             foreach (self::figures($state, $run) as $kind => $figure) {
                 if ($kind === self::LOAD) {
-                    $loads[] = new Input('P' . ($n + 1), $run->name(), $figure->value, 'W');
+                    $loads[] = new Input(
+                        'P' . ($n + 1),
+                        $run->name(),
+                        $figure->value,
+                        'W',
+                        path: "run.{$run->id}: its load",
+                    );
 
                     continue;
                 }

@@ -91,6 +91,7 @@ final readonly class CableFigures
                 $plan->cable($cable->kit)?->name() ?? '',
                 $cable->length,
                 'm',
+                path: "plan.cables.{$id}.length",
             );
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Costing;
 
+use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Terms;
 use EmberDusk\Rates\StepMinutes;
@@ -46,7 +47,7 @@ final readonly class Quote
                 $lines[$part->key] = new QuoteLine(
                     $part->name,
                     $part->say($part->paid()),
-                    (int) round(100 * $cost * (1 + $terms->markUp)),
+                    self::partCents($part, $terms),
                 );
             }
         }
@@ -71,6 +72,12 @@ final readonly class Quote
         $tax = (int) round($net * $terms->tax);
 
         return new self(terms: $terms, lines: $lines, net: $net, tax: $tax, total: $net + $tax, unpriced: $unpriced);
+    }
+
+    /** Hundredths of the currency that a part stands for in the quote. */
+    public static function partCents(Part $part, Terms $terms): int
+    {
+        return (int) round(100 * ($part->cost() ?? 0.0) * (1 + $terms->markUp));
     }
 
     /** Unrounded minutes of all people together. */

@@ -114,7 +114,15 @@ final readonly class Sheet
                             unit: 'V',
                             decimals: 2,
                             formula: 'V',
-                            inputs: [new \EmberDusk\Values\Input('V', 'solved, all full', $result->supplyVolts, 'V')],
+                            inputs: [
+                                new \EmberDusk\Values\Input(
+                                    'V',
+                                    'solved, all full',
+                                    $result->supplyVolts,
+                                    'V',
+                                    path: 'solver.supplyVolts',
+                                ),
+                            ],
                         ),
                         RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
                         RunFigures::darkest($result),

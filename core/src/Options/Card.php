@@ -53,8 +53,14 @@ final readonly class Card
             decimals: 0,
             formula: 'P * h * 365 / 1000',
             inputs: [
-                new Input('P', $of, $watts, 'W'),
-                new Input('h', 'lit a day, as the job says', $plan->terms->hoursADay, 'h'),
+                new Input('P', $of, $watts, 'W', path: 'solver: all supplies, or the box of a set'),
+                new Input(
+                    'h',
+                    'lit a day, as the job says',
+                    $plan->terms->hoursADay,
+                    'h',
+                    path: 'plan.terms.hoursADay',
+                ),
             ],
             assumption: 'Everything at full all that time; the supply’s own losses are not in it.',
         );
@@ -68,7 +74,7 @@ final readonly class Card
             unit: '',
             decimals: 0,
             formula: 'n',
-            inputs: [new Input('n', $meaning, $count, '')],
+            inputs: [new Input('n', $meaning, $count, '', path: 'plan: counted in it')],
             assumption: 'Counted.',
         );
     }
@@ -107,8 +113,14 @@ final readonly class Card
                     decimals: 0,
                     formula: 'w * L',
                     inputs: [
-                        new Input('w', 'strip, all channels', $watts, 'W/m'),
-                        new Input('L', 'lit length', $metres, 'm'),
+                        new Input(
+                            'w',
+                            'strip, all channels',
+                            $watts,
+                            'W/m',
+                            path: "shelf.{$kit->strip->entry->id()}.wattsPerMetre()",
+                        ),
+                        new Input('L', 'lit length', $metres, 'm', path: 'plan: cut marks of its parts'),
                     ],
                     assumption: 'Nominal.',
                 ),
@@ -119,7 +131,13 @@ final readonly class Card
                     decimals: 2,
                     formula: 'd',
                     inputs: [
-                        new Input('d', 'amps of the darkest group against its nominal ones', $trial->darkest(), ''),
+                        new Input(
+                            'd',
+                            'amps of the darkest group against its nominal ones',
+                            $trial->darkest(),
+                            '',
+                            path: 'solver: darkest of its parts',
+                        ),
                     ],
                     assumption: self::SOLVED,
                 ),
@@ -130,8 +148,8 @@ final readonly class Card
                     decimals: 2,
                     formula: 'd / b',
                     inputs: [
-                        new Input('d', 'darkest', $trial->darkest(), ''),
-                        new Input('b', 'brightest', $brightest, ''),
+                        new Input('d', 'darkest', $trial->darkest(), '', path: 'solver: darkest of its parts'),
+                        new Input('b', 'brightest', $brightest, '', path: 'solver: brightest of its parts'),
                     ],
                     assumption: self::SOLVED,
                     source: 'limits: common practice, no source',

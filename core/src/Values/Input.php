@@ -15,6 +15,6 @@ final readonly class Input
         public string $meaning,
         public float $value,
         public string $unit,
-        public string $path = '',
+        public string $path,
     ) {}
 }

@@ -25,8 +25,8 @@ final class ValuesTest extends TestCase
             decimals: 2,
             formula: 'd / b',
             inputs: [
-                new Input('d', 'darkest', 0.59123456789, 'of full'),
-                new Input('b', 'brightest', 0.9027, 'of full'),
+                new Input('d', 'darkest', 0.59123456789, 'of full', 'plan'),
+                new Input('b', 'brightest', 0.9027, 'of full', 'plan'),
             ],
             range: new Range(0.6312, 0.6799),
         );
@@ -34,7 +34,7 @@ final class ValuesTest extends TestCase
         self::assertSame('0.65', $array['text']);
         self::assertSame(['0.63', '0.68'], $array['range']);
         self::assertSame(
-            ['symbol' => 'd', 'meaning' => 'darkest', 'text' => '0.5912346', 'unit' => 'of full', 'path' => ''],
+            ['symbol' => 'd', 'meaning' => 'darkest', 'text' => '0.5912346', 'unit' => 'of full', 'path' => 'plan'],
             $array['inputs'][0] ?? null,
         );
     }
@@ -58,7 +58,7 @@ final class ValuesTest extends TestCase
                 unit: '',
                 decimals: 0,
                 formula: 'a',
-                inputs: [new Input('a', '', $value, '')],
+                inputs: [new Input('a', '', $value, '', 'plan')],
             ))->toArray()['inputs'];
             self::assertIsArray($shown);
             self::assertSame($text, $shown[0]['text']);

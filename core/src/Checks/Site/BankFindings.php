@@ -86,6 +86,7 @@ final readonly class BankFindings
                         'blocks in series' . ($blocks < $battery->blocks ? ', up to the tap' : ''),
                         $blocks,
                         '',
+                        path: 'notes: battery',
                     ),
                     new Input('b', 'one block by its name', $battery->blockVolts, 'V', path: 'notes: battery'),
                     new Input(
