@@ -91,9 +91,9 @@ final class WorkTest extends BrowserTestCase
         $this->see('Waits for 3 x 1.5 mm² flexible');
         $this->see('is on the way');
         $this->see('Meanwhile: ');
-        $this->working('[data-step="dry-cove"] [data-figure="Minutes"]', ['ceil(u * t / 5', 'not timed yet']);
+        $this->working('[data-step="dry-cove"] [data-figure="Minutes"]', ['u * t * f', 'not timed yet']);
         $this->click(fn() => $this->find('[data-step="isolate-lecture"] input[type=checkbox]'));
-        $this->see('1of 19');
+        $this->see('1of 20');
         $this->see('took');
         $this->assertAccessible('build');
         $this->open('/jobs/1/day-sheets');
