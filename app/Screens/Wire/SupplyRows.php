@@ -29,7 +29,7 @@ final readonly class SupplyRows
             $rows[] = [
                 'id' => $id,
                 'name' => $supply->name(),
-                'where' => $unit->where,
+                'where' => $unit->where(),
                 'battery' => $supply->battery(),
                 'series' => $unit->series,
                 'parallel' => $unit->parallel,

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Survey\Copper;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
@@ -78,6 +80,36 @@ final readonly class CableFigures
                 ),
             ],
             assumption: RunFigures::SOLVED,
+        );
+    }
+
+    /** How long a cable is that nobody has measured, from where its ends are; null where that is not known. */
+    public static function way(Plan $plan, LaidCable $cable): ?Figure
+    {
+        $way = $cable->reckoned && !$cable->existing ? CableWay::between($plan, $cable->from, $cable->to) : null;
+        if ($way === null || abs($way->metres() - $cable->length) > 0.005) {
+            return null;
+        }
+
+        return new Figure(
+            label: 'Length',
+            value: $cable->length,
+            unit: 'm',
+            decimals: 2,
+            formula: 'max(s, a + u + s)',
+            inputs: [
+                new Input('a', 'along the walls', $way->along, 'm', path: 'notes: the shorter way round'),
+                new Input(
+                    'u',
+                    $way->heights ? 'up or down' : 'up or down: a height is not known',
+                    $way->rise,
+                    'm',
+                    path: 'notes: up, of both ends',
+                ),
+                new Input('s', 'to work with at both ends', CableWay::SLACK, 'm', path: 'the trade: slack'),
+            ],
+            assumption: 'From where both ends are. What is measured and written in stays, wherever they go.',
+            source: 'common practice, no source',
         );
     }
 

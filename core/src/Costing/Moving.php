@@ -56,7 +56,7 @@ final class Moving
         foreach ($units as $unit => $kit) {
             $device = $plan->supplies[$unit] ?? $plan->controllers[$unit];
             $moving->unit($kit, $device->series * $device->parallel);
-            $moving->boxes[$device->where === '' ? $unit : $device->where] = true;
+            $moving->boxes[$device->where() === '' ? $unit : $device->where()] = true;
         }
         $moving->units = count($units);
         $moving->cables($cables);

@@ -35,7 +35,7 @@ final readonly class Labels
                         array_filter([
                             $plan->kit[$unit->kit]->entry->name(),
                             'for ' . implode(', ', $runs) . ($name === '' ? '' : ", said as “{$name}”"),
-                            $unit->where === '' ? '' : "in {$unit->where}",
+                            $unit->where() === '' ? '' : "at {$unit->where()}",
                         ]),
                     ),
                     'stage' => 'wire',

@@ -264,7 +264,7 @@ final readonly class PartsList
                     unit: 'piece',
                     why: strtoupper($id) .
                         ($names === '' ? '' : " for {$names}") .
-                        ($unit->where === '' ? '' : " in {$unit->where}"),
+                        ($unit->where() === '' ? '' : " at {$unit->where()}"),
                     runs: array_keys($on),
                 );
             }

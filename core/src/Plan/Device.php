@@ -15,7 +15,7 @@ final readonly class Device
      * @param  string|null  $setting  the kind of light that its switch or jumper is set to; null while nobody has looked
      * @param  int  $series  blocks of a battery
      * @param  int  $parallel  rows of a battery
-     * @param  string  $where  it is hidden, by the name of a surveyed box or outlet; empty while nobody has said
+     * @param  Standing|null  $stands  where; null while nobody has said
      */
     public function __construct(
         public string $id,
@@ -23,12 +23,12 @@ final readonly class Device
         public ?string $setting = null,
         public int $series = 1,
         public int $parallel = 1,
-        public string $where = '',
+        public ?Standing $stands = null,
     ) {}
 
     public function of(string $kit): self
     {
-        return new self($this->id, $kit, where: $this->where);
+        return new self($this->id, $kit, stands: $this->stands);
     }
 
     public function set(?string $setting): self
@@ -41,8 +41,14 @@ final readonly class Device
         return $this->withChanged(series: $series, parallel: $parallel);
     }
 
-    public function at(string $where): self
+    public function standing(?Standing $where): self
     {
-        return $this->withChanged(where: $where);
+        return $this->withChanged(stands: $where);
+    }
+
+    /** Where it is hidden, in words; empty while nobody has said. */
+    public function where(): string
+    {
+        return $this->stands?->words() ?? '';
     }
 }

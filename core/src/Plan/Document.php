@@ -45,7 +45,7 @@ final readonly class Document
             'setting' => $d->setting,
             'series' => $d->series,
             'parallel' => $d->parallel,
-            'where' => $d->where,
+            'stands' => $d->stands?->write(),
         ];
 
         return [

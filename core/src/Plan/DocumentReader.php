@@ -23,7 +23,7 @@ final readonly class DocumentReader
             setting: $d->stringOrNull('setting'),
             series: $d->whole('series', 1, 40),
             parallel: $d->whole('parallel', 1, 40),
-            where: $d->string('where', 80),
+            stands: $d->has('stands') ? Standing::read($d->object('stands')) : null,
         );
 
         return new Plan(

@@ -50,6 +50,11 @@ final readonly class LaidCable
         return $this->withChanged(length: $length, reckoned: false);
     }
 
+    public function reckonedAs(float $length): self
+    {
+        return $this->withChanged(length: $length, reckoned: true);
+    }
+
     public function laid(string $how): self
     {
         return $this->withChanged(laid: $how);

@@ -95,7 +95,7 @@ final readonly class Upgrades
     }
 
     /**
-     * 4 to 5: the way there and back, and the visit to look again, which older jobs did not reckon with: their price stays.
+     * 4 to 5: where units stand; the way there and back, and the visit to look again, which older jobs did not reckon with: their price stays.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>
@@ -104,9 +104,40 @@ final readonly class Upgrades
     {
         $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
 
+        // A box or outlet was known by its name alone: it is of the place of whatever hangs on the unit.
+        $places = [];
+        foreach (is_array($document['runs'] ?? null) ? $document['runs'] : [] as $run) {
+            if (!is_array($run)) {
+                continue;
+            }
+            foreach ([$run['supply'] ?? null, $run['controller'] ?? null] as $unit) {
+                if (is_string($unit)) {
+                    $places[$unit] ??= $run['place'] ?? '';
+                }
+            }
+        }
+        $stands = static function (mixed $device) use ($places): mixed {
+            if (!is_array($device)) {
+                return $device;
+            }
+            $spot = is_string($device['where'] ?? null) ? $device['where'] : '';
+            $place = $places[is_string($device['id'] ?? null) ? $device['id'] : ''] ?? null;
+            $known = $spot !== '' && is_string($place);
+
+            return ['stands' => $known ? (new Standing($place, $spot))->write() : null] +
+                array_diff_key($device, ['where' => 0]);
+        };
+
         return [
             'version' => 5,
             'terms' => $terms + ['travelMinutes' => 0.0, 'travelCost' => 0.0, 'again' => false],
+            ...array_map(
+                static fn(mixed $devices): array => array_map(
+                    $stands,
+                    is_array($devices) ? array_values($devices) : [],
+                ),
+                array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1, 'modules' => 1]),
+            ),
         ] + $document;
     }
 

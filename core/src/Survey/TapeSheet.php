@@ -103,6 +103,20 @@ final readonly class TapeSheet
         );
     }
 
+    /** A point so many metres along a leg; null where the notes have no such leg. */
+    public function along(int $leg, float $at): ?Point
+    {
+        $from = $this->corners[0];
+        foreach ($this->legs as $n => $of) {
+            if ($n === $leg) {
+                return $of->climbs ? $from : $from->go(min($at, $of->length), $of->heading);
+            }
+            $from = $of->climbs ? $from : $from->go($of->length, $of->heading);
+        }
+
+        return null;
+    }
+
     /** @param  list<Slip>  $slips */
     public function with(array $slips): self
     {

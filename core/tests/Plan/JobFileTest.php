@@ -125,7 +125,8 @@ final class JobFileTest extends TestCase
             [45.0, 12.5, true],
             [$five->terms->travelMinutes, $five->terms->travelCost, $five->terms->again],
         );
-        self::assertEquals($four->with(terms: $five->terms), $five);
+        self::assertEquals($four->with(terms: $five->terms, controllers: $five->controllers), $five);
+        self::assertSame('wall 3 at 1.25 m, 2.40 m up', $five->controllers['c1']->where());
     }
 
     /** Written by version 5, something in every list; never changed. As long as 5 is the newest it is written the same again. */

@@ -107,7 +107,7 @@ final class WireRunsTest extends TestCase
         );
         self::assertSame(
             ['supply-24-150', 'B1', 'rgbw'],
-            [$same->supplies['s1']->kit, $same->supplies['s1']->where, $same->controllers['c1']->setting],
+            [$same->supplies['s1']->kit, $same->supplies['s1']->where(), $same->controllers['c1']->setting],
         );
         $other = self::wired($plan, self::supply([self::fed('line', [0], 'cable-5x15')], 'controller-wifi-4'));
         self::assertNull($other->controllers['c1']->setting);
@@ -231,6 +231,6 @@ final class WireRunsTest extends TestCase
     {
         $made = self::wired(Demo::plan(), self::supply([self::fed('cove', [90, 270])], where: 'B1'));
         self::assertEquals($made, JobFile::read(JobFile::write($made)));
-        self::assertStringContainsString('"where": "B1"', JobFile::write($made));
+        self::assertStringContainsString('"spot": "B1"', JobFile::write($made));
     }
 }

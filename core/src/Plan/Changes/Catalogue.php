@@ -40,6 +40,7 @@ use EmberDusk\Plan\Changes\Scenes\SetScene;
 use EmberDusk\Plan\Changes\Wires\AddFeed;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Changes\Wires\MoveFeed;
+use EmberDusk\Plan\Changes\Wires\PlaceDevice;
 use EmberDusk\Plan\Changes\Wires\RemoveFeed;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
@@ -105,6 +106,7 @@ final readonly class Catalogue
             'SetBlocks' => SetBlocks::read($f),
             'PinRun' => PinRun::read($f),
             'WireRuns' => WireRuns::read($f, $shelf),
+            'PlaceDevice' => PlaceDevice::read($f),
             'NameLight' => NameLight::read($f),
             default => throw $f->invalid('kind', 'No change of that kind is known.'),
         };

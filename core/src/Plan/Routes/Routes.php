@@ -21,22 +21,19 @@ final class Routes
     public const NOW = 'now ';
 
     /** Metres more than the way along the walls, to work with, and the least that a cable is. */
-    private const SLACK = 0.3;
+    private const SLACK = CableWay::SLACK;
 
     /** Metres until somebody measures. */
     private const FIRST = 1.0;
 
     private readonly TapeSheet $sheet;
 
-    /** @var list<float> metres of wall up to each corner */
-    private array $walked = [0.0];
+    private readonly Walls $walls;
 
     public function __construct(private readonly Plan $plan, string $place)
     {
         $this->sheet = TapeNotes::read($plan->place($place)->notes);
-        foreach (array_slice($this->sheet->corners, 1) as $n => $corner) {
-            $this->walked[] = $this->walked[$n] + $this->sheet->corners[$n]->to($corner);
-        }
+        $this->walls = new Walls($this->sheet);
     }
 
     /**
@@ -82,13 +79,18 @@ final class Routes
                 ($this->laid($run) !== null && $this->plan->origin($now) === $this->plan->origin($run)))
         ) {
             if ($this->laid($run) === null) {
-                return round(self::FIRST + $this->along($this->at($run, 0), $this->at($run, $pad)), 2);
+                return round(self::FIRST + $this->walls->along($this->at($run, 0), $this->at($run, $pad)), 2);
             }
 
             return Tails::reckon($this->plan, $run, $pad);
         }
 
-        return round($this->reach($place) + $this->along($this->anchor($place), $this->at($run, $pad)), 2);
+        return round(
+            $this->reach($place) +
+                $this->walls->along($this->anchor($place), $this->at($run, $pad)) +
+                self::rise($this->up($place), $run->height),
+            2,
+        );
     }
 
     /** Metres from a supply's place to a controller's. */
@@ -111,7 +113,8 @@ final class Routes
                 $this->reach($supply) +
                     $this->reach($controller) -
                     self::SLACK +
-                    $this->along($this->anchor($supply), $this->anchor($controller)),
+                    $this->walls->along($this->anchor($supply), $this->anchor($controller)) +
+                    self::rise($this->up($supply), $this->up($controller)),
             ),
             2,
         );
@@ -169,6 +172,17 @@ final class Routes
         return $this->at($now, $this->laid($now)[1] ?? 0);
     }
 
+    /** Metres above the floor of a surveyed box or outlet; null where nobody has measured, or a unit stands where it stands. */
+    private function up(string $place): ?float
+    {
+        return $this->now($place) === null ? $this->sheet->site->spot($place)?->up : null;
+    }
+
+    private static function rise(?float $a, ?float $b): float
+    {
+        return $a === null || $b === null ? 0.0 : abs($a - $b);
+    }
+
     /** Metres from a place to its anchor. */
     private function reach(string $place): float
     {
@@ -191,47 +205,5 @@ final class Routes
         return $path->at(
             ($this->plan->cutMarks($run)?->position($pad) ?? 0.0) + ($path->length() * ($run->part - 1)) / $run->parts,
         );
-    }
-
-    private function along(Point $a, Point $b): float
-    {
-        if (count($this->sheet->corners) < 2) {
-            return $a->to($b);
-        }
-        [[$from, $off], [$to, $away]] = [$this->wall($a), $this->wall($b)];
-        $along = abs($from - $to);
-        $round = $this->walked[count($this->walked) - 1];
-
-        return ($this->sheet->closed ? min($along, $round - $along) : $along) + $off + $away;
-    }
-
-    /** @return array{float, float} metres of wall up to the nearest place on it, and metres from there */
-    private function wall(Point $p): array
-    {
-        $best = [0.0, INF];
-        foreach (array_slice($this->sheet->corners, 1) as $n => $end) {
-            $start = $this->sheet->corners[$n];
-            $length = $start->to($end);
-            if ($length > 0) {
-                $share = max(
-                    0.0,
-                    min(
-                        1.0,
-                        (($p->x - $start->x) * ($end->x - $start->x) + ($p->y - $start->y) * ($end->y - $start->y)) /
-                            $length ** 2,
-                    ),
-                );
-            } else {
-                $share = 0.0;
-            }
-            $away = $p->to(
-                new Point($start->x + $share * ($end->x - $start->x), $start->y + $share * ($end->y - $start->y)),
-            );
-            if ($away < $best[1] - 1e-9) {
-                $best = [$this->walked[$n] + $share * $length, $away];
-            }
-        }
-
-        return $best;
     }
 }

@@ -43,6 +43,17 @@ final readonly class Site
         return null;
     }
 
+    public function spot(string $name): ?Spot
+    {
+        foreach ($this->spots() as $spot) {
+            if ($spot->name === $name) {
+                return $spot;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<Spot> of everything that has a place of its own */
     public function spots(): array
     {

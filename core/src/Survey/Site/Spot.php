@@ -17,6 +17,7 @@ final readonly class Spot
      * @param  string  $where  in the writer's words
      * @param  int|null  $leg  number of the leg that it lies on; null inside the room
      * @param  float  $at  metres from that leg's start
+     * @param  float|null  $up  metres above the floor; null while nobody has measured
      */
     public function __construct(
         public Word $word,
@@ -24,10 +25,11 @@ final readonly class Spot
         public string $where,
         public ?int $leg,
         public float $at,
+        public ?float $up = null,
     ) {}
 
     /**
-     * Reads `NAME [where] [at LENGTH]`; the legs are those that stand before it.
+     * Reads `NAME [where] [at LENGTH [up LENGTH]]`; the legs are those that stand before it.
      *
      * @param  list<Leg>  $legs
      *
@@ -41,7 +43,7 @@ final readonly class Spot
             $where[] = $next->text;
             $clause->take();
         }
-        $at = $leg = null;
+        $at = $leg = $up = null;
         if ($clause->peek()?->is('at')) {
             $keyword = $clause->take();
             if ($legs === []) {
@@ -55,6 +57,7 @@ final readonly class Spot
             $leg = count($legs) - 1;
             $measured = $lengths->take($clause, 'the distance from the start of the leg before', nought: true);
             $at = $measured->metres;
+            $up = self::height($clause, $lengths);
             if ($at > $legs[$leg]->length + 1e-9) {
                 throw new SlipFound(
                     $clause->slip(
@@ -65,7 +68,25 @@ final readonly class Spot
             }
         }
 
-        return new self(word: $word, name: $word->text, where: implode(' ', $where), leg: $leg, at: $at ?? 0.0);
+        return new self(
+            word: $word,
+            name: $word->text,
+            where: implode(' ', $where),
+            leg: $leg,
+            at: $at ?? 0.0,
+            up: $up,
+        );
+    }
+
+    /** @throws SlipFound when no length follows “up” */
+    private static function height(Clause $clause, TapeLengths $lengths): ?float
+    {
+        if ($clause->peek()?->is('up') !== true) {
+            return null;
+        }
+        $clause->take();
+
+        return $lengths->take($clause, 'the height above the floor', nought: true)->metres;
     }
 
     /** @throws SlipFound when no name of one word stands there */

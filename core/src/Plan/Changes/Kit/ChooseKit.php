@@ -21,6 +21,7 @@ use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\ChangePayload;
@@ -59,7 +60,13 @@ final readonly class ChooseKit implements Change
     {
         $id = array_key_first($plan->hubs) ?? Plan::nextId('h', []);
 
-        return $plan->with(kit: $kit, hubs: [$id => new Device($id, $hub->id())]);
+        return $plan->with(kit: $kit, hubs: [$id => self::device($plan->hubs[$id] ?? null, $id, $hub->id())]);
+    }
+
+    /** Another model stands where the one before it stood. */
+    private static function device(?Device $old, string $id, string $kit): Device
+    {
+        return $old?->of($kit) ?? new Device($id, $kit);
     }
 
     /** No run: for the job, as its hub. */
@@ -152,7 +159,7 @@ final readonly class ChooseKit implements Change
     {
         $run = $plan->run($this->run);
         $id = $run->supply ?? Plan::nextId('s', $plan->supplies);
-        $device = new Device($id, $this->kit->entry->id());
+        $device = self::device($plan->supplies[$id] ?? null, $id, $entry->id());
         foreach (TapeNotes::read($plan->place($run->place)->notes)->site->batteries as $battery) {
             if ($entry instanceof Block && abs($battery->blockVolts - $entry->volts) < 1e-9) {
                 $device = $device->blocks((new Bank($battery))->tap ?? $battery->blocks, $battery->rows);
@@ -174,7 +181,9 @@ final readonly class ChooseKit implements Change
 
         return $plan->with(
             kit: $kit,
-            controllers: [$id => new Device($id, $this->kit->entry->id())] + $plan->controllers,
+            controllers: [
+                $id => self::device($plan->controllers[$id] ?? null, $id, $this->kit->entry->id()),
+            ] + $plan->controllers,
             runs: self::set($plan, $run->equipped(controller: $id)),
         );
     }
@@ -205,7 +214,7 @@ final readonly class ChooseKit implements Change
             );
         }
 
-        return $plan;
+        return CableWay::reckoned($plan, fn(LaidCable $c): bool => $c->kit === $this->kit->entry->id());
     }
 
     /** @return array<string, LaidCable> */

@@ -7,6 +7,7 @@ namespace EmberDusk\Plan\Changes\Places;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Runs\DropRun;
+use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
@@ -32,7 +33,16 @@ final readonly class RemovePlace implements Change
             }
         }
 
-        return $plan->with(places: array_diff_key($plan->places, [$place->id => true]));
+        // What stood there stands nowhere yet.
+        $lost = static fn(Device $d): Device => $d->stands?->place === $place->id ? $d->standing(null) : $d;
+
+        return $plan->with(
+            places: array_diff_key($plan->places, [$place->id => true]),
+            supplies: array_map($lost, $plan->supplies),
+            controllers: array_map($lost, $plan->controllers),
+            hubs: array_map($lost, $plan->hubs),
+            modules: array_map($lost, $plan->modules),
+        );
     }
 
     public function words(Plan $plan): string

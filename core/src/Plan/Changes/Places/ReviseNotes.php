@@ -7,8 +7,10 @@ namespace EmberDusk\Plan\Changes\Places;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Kit\Refit;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Slices;
 use EmberDusk\Survey\RunPath;
@@ -47,10 +49,13 @@ final readonly class ReviseNotes implements Change
         $places[$this->place] = new Place($place->id, $place->name, $this->text);
         $sheet = TapeNotes::read($this->text);
         if ($sheet->slips === []) {
-            return self::described(
-                self::measured($plan->with(places: $places), $place->id, $sheet->runs),
-                $place->id,
-                $sheet->site->runs,
+            return CableWay::reckoned(
+                self::described(
+                    self::measured($plan->with(places: $places), $place->id, $sheet->runs),
+                    $place->id,
+                    $sheet->site->runs,
+                ),
+                static fn(LaidCable $c): bool => true,
             );
         }
 

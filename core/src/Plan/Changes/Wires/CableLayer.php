@@ -12,6 +12,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Splice;
+use EmberDusk\Plan\Standing;
 
 /** Puts units, feeds and cables into a plan from which the wiring of some runs was taken, and gives back old ids where they still fit. */
 final class CableLayer
@@ -102,7 +103,8 @@ final class CableLayer
             $old->kit === $kit => $old,
             default => $old->of($kit),
         };
-        $this->devices[$list][$id] = $where === '' ? $device : $device->at($where);
+        $place = $this->old->runs[$runs[0] ?? '']->place ?? '';
+        $this->devices[$list][$id] = $where === '' ? $device : $device->standing(new Standing($place, $where));
         $this->given[$list][$id] = true;
 
         return $id;

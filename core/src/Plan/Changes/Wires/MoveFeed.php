@@ -7,7 +7,9 @@ namespace EmberDusk\Plan\Changes\Wires;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Values\InvalidInput;
 
 /** Moves a feed to another pad; its cable keeps its length. */
@@ -39,7 +41,10 @@ final readonly class MoveFeed implements Change
             }
         }
 
-        return $plan->with(feeds: [$feed->id => new Feed($feed->id, $feed->run, $pad)] + $plan->feeds);
+        return CableWay::reckoned(
+            $plan->with(feeds: [$feed->id => new Feed($feed->id, $feed->run, $pad)] + $plan->feeds),
+            static fn(LaidCable $c): bool => $c->to === $feed->id,
+        );
     }
 
     public function words(Plan $plan): string

@@ -7,6 +7,7 @@ namespace EmberDusk\Plan\Changes\Wires;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
 
 /** The cables from a controller, or from a supply of pixels, to the feeds: how long one must be reckoned, and which kind it is at first. */
@@ -60,10 +61,12 @@ final readonly class Tails
         }
         $id = Plan::nextId('k', $plan->cables);
 
-        return $plan->with(
+        $plan = $plan->with(
             cables: [
                 $id => new LaidCable(id: $id, kit: $kit, from: $from, to: $feed->id, length: $length, reckoned: true),
             ] + $plan->cables,
         );
+
+        return CableWay::reckoned($plan, static fn(LaidCable $c): bool => $c->id === $id);
     }
 }

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\CableWay;
+use EmberDusk\Plan\Standing;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\ChangePayload;
+use EmberDusk\Values\InvalidInput;
+
+/** Puts a supply, controller, hub or module where it stands; its cables that nobody has measured get their length from there. */
+final readonly class PlaceDevice implements Change
+{
+    private function __construct(private string $device, private ?Standing $stands) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('device', 40), $f->has('stands') ? Standing::read($f->object('stands')) : null);
+    }
+
+    /** Null: nobody knows any more where it is. */
+    public static function payload(string $device, ?Standing $stands): ChangePayload
+    {
+        return ChangePayload::given('PlaceDevice', device: $device, stands: $stands?->write());
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        if ($this->stands !== null) {
+            self::check($plan, $this->stands);
+        }
+        foreach (
+            [
+                'supplies' => $plan->supplies,
+                'controllers' => $plan->controllers,
+                'hubs' => $plan->hubs,
+                'modules' => $plan->modules,
+            ]
+            as $list => $devices
+        ) {
+            $device = $devices[$this->device] ?? null;
+            if ($device !== null) {
+                $moved = [$device->id => $device->standing($this->stands)] + $devices;
+
+                return CableWay::reckoned(
+                    self::with($plan, $list, $moved),
+                    static fn(LaidCable $c): bool => in_array($device->id, [$c->from, $c->to], true),
+                );
+            }
+        }
+
+        throw InvalidInput::at('/device', "The job has no “{$this->device}” to place. Reload the page.");
+    }
+
+    public function words(Plan $plan): string
+    {
+        $name = strtoupper($this->device);
+
+        return $this->stands === null
+            ? "{$name} stands nowhere yet"
+            : "{$name} placed at {$this->stands->words($plan->terms->length)}";
+    }
+
+    /** @param  array<string, Device>  $devices */
+    private static function with(Plan $plan, string $list, array $devices): Plan
+    {
+        return match ($list) {
+            'supplies' => $plan->with(supplies: $devices),
+            'controllers' => $plan->with(controllers: $devices),
+            'hubs' => $plan->with(hubs: $devices),
+            default => $plan->with(modules: $devices),
+        };
+    }
+
+    /** @throws InvalidInput where there is no such place, spot or wall */
+    private static function check(Plan $plan, Standing $stands): void
+    {
+        $place =
+            $plan->places[$stands->place] ??
+            throw InvalidInput::at('/stands/place', 'The job has no such place any more. Reload the page.');
+        $sheet = TapeNotes::read($place->notes);
+        if ($stands->wall === null) {
+            if ($sheet->site->spot($stands->spot) === null) {
+                throw InvalidInput::at(
+                    '/stands/spot',
+                    $stands->spot === ''
+                        ? 'Name an outlet or a box, or a wall and how far along it.'
+                        : "The notes of {$place->name} have no “{$stands->spot}”. Write it there first, such as “box {$stands->spot} at 1.20, 40x30x12”.",
+                );
+            }
+
+            return;
+        }
+        $leg = $sheet->legs[$stands->wall] ?? null;
+        if ($leg === null) {
+            throw InvalidInput::at('/stands/wall', "{$place->name} has no wall " . ($stands->wall + 1) . '.');
+        }
+        if ($stands->at > $leg->length + 1e-9) {
+            throw InvalidInput::at(
+                '/stands/at',
+                'Wall ' . ($stands->wall + 1) . " is {$plan->terms->say($leg->length)} long; that lies beyond it.",
+            );
+        }
+    }
+}

@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Plan;
+
+use EmberDusk\Plan\Changes\Wires\PlaceDevice;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\CableWay;
+use EmberDusk\Plan\Standing;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Values\Refusal;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Units where they stand, and cables as long as their way along the walls. Worked by hand. */
+final class PlacedTest extends TestCase
+{
+    /** A room of 4 by 3 m with a run along its first two walls, 2.40 m up; an outlet 0.30 m up, a box on the third wall. */
+    private static function plan(string $run = 'line, profile, up 2.40'): Plan
+    {
+        return Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            [
+                'kind' => 'ReviseNotes',
+                'place' => 'room',
+                'text' => "start door\ndry\n4.00 line\noutlet P1 at 1.00 up 0.30\nright 3.00 line\nright 4.00\nbox B1 at 1.00 up 1.80, 40x30x12, vented, hand\nright 3.00\nclose\nrun {$run}",
+            ],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'strip-single-24'],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'supply-24-100'],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'controller-zigbee-1'],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'cable-2x15'],
+        );
+    }
+
+    private static function placed(Plan $plan, string $device, Standing $stands): Plan
+    {
+        return Demo::with($plan, PlaceDevice::payload($device, $stands)->toArray());
+    }
+
+    public function test_cables_are_as_long_as_their_way(): void
+    {
+        $plan = self::plan();
+        self::assertSame([1.0, 1.0], [$plan->cables['k1']->length, $plan->cables['k2']->length], 'nobody knows yet');
+        $plan = self::placed($plan, 's1', new Standing('room', 'P1'));
+        $plan = self::placed($plan, 'c1', new Standing('room', wall: 1, at: 0.5, up: 2.0));
+        // From P1, 1.00 m along the first wall, 3.00 m to its end and 0.50 m of the second; 1.70 m up; 0.30 m to work with.
+        self::assertEqualsWithDelta(3.0 + 0.5 + 1.7 + 0.3, $plan->cables['k1']->length, 1e-9);
+        // The run begins at the door: 4.00 + 0.50 m back along the walls, 0.40 m up.
+        self::assertEqualsWithDelta(4.5 + 0.4 + 0.3, $plan->cables['k2']->length, 1e-9);
+        self::assertSame([true, true], [$plan->cables['k1']->reckoned, $plan->cables['k2']->reckoned]);
+        $way = CableWay::between($plan, 's1', 'c1');
+        self::assertSame([true, 3.5], [$way?->heights, round($way->along ?? 0.0, 6)]);
+        self::assertEqualsWithDelta(1.7, $way->rise ?? 0.0, 1e-9);
+    }
+
+    /** The room is closed: from the box on the third wall it is shorter round the other way. */
+    public function test_a_loop_leads_both_ways_round(): void
+    {
+        $plan = self::placed(self::plan(), 'c1', new Standing('room', 'B1'));
+        // Third wall at 1.00 m: 8.00 m from the door one way, 3.00 + 3.00 m the other; 0.60 m up.
+        self::assertEqualsWithDelta(6.0 + 0.6 + 0.3, $plan->cables['k2']->length, 1e-9);
+    }
+
+    public function test_what_was_measured_stays(): void
+    {
+        $plan = Demo::with(self::plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 2.22]);
+        $plan = self::placed($plan, 'c1', new Standing('room', 'B1'));
+        self::assertSame([2.22, false], [$plan->cables['k2']->length, $plan->cables['k2']->reckoned]);
+    }
+
+    public function test_nobody_knows_a_height_and_it_is_left_out(): void
+    {
+        $plan = self::placed(self::plan('line, profile'), 'c1', new Standing('room', wall: 0, at: 1.0, up: 2.0));
+        $way = CableWay::between($plan, 'c1', $plan->cables['k2']->to);
+        self::assertSame([false, 0.0], [$way?->heights, $way?->rise]);
+        self::assertEqualsWithDelta(1.3, $plan->cables['k2']->length, 1e-9);
+    }
+
+    public function test_a_feed_that_moves_and_walls_that_grow_take_the_cable_along(): void
+    {
+        $plan = self::placed(self::plan(), 'c1', new Standing('room', wall: 0, at: 0.0, up: 2.4));
+        self::assertEqualsWithDelta(0.3, $plan->cables['k2']->length, 1e-9);
+        $moved = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => $plan->cables['k2']->to, 'at' => 2.0]);
+        self::assertEqualsWithDelta(2.3, $moved->cables['k2']->length, 0.026, 'the mark nearest to two metres');
+        $plan = self::placed($plan, 's1', new Standing('room', wall: 1, at: 0.0, up: 2.4));
+        self::assertEqualsWithDelta(4.3, $plan->cables['k1']->length, 1e-9);
+        $notes = str_replace('4.00 line', '4.50 line', $plan->places['room']->notes);
+        $notes = str_replace('right 4.00', 'right 4.50', $notes);
+        $grown = Demo::with($plan, ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $notes]);
+        self::assertEqualsWithDelta(4.8, $grown->cables['k1']->length, 1e-9);
+    }
+
+    public function test_another_model_stands_where_the_one_before_it_stood(): void
+    {
+        $plan = self::placed(self::plan(), 's1', new Standing('room', 'P1'));
+        $plan = self::placed($plan, 'c1', new Standing('room', 'B1', up: 1.5));
+        $plan = Demo::with(
+            $plan,
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'supply-24-240'],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'controller-zigbee-2'],
+            ['kind' => 'ChooseKit', 'run' => null, 'kit' => 'hub-zigbee'],
+        );
+        self::assertSame(['P1', 'B1, 1.50 m up'], [$plan->supplies['s1']->where(), $plan->controllers['c1']->where()]);
+        $plan = self::placed($plan, 'h1', new Standing('room', wall: 2, at: 0.5));
+        $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => null, 'kit' => 'hub-zigbee-short']);
+        self::assertSame('wall 3 at 0.50 m', $plan->hubs['h1']->where());
+        self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
+        self::assertSame('', Demo::with($plan, ['kind' => 'PlaceDevice', 'device' => 's1'])->supplies['s1']->where());
+    }
+
+    public function test_a_place_that_goes_takes_nothing_with_it_but_where_things_stood(): void
+    {
+        $plan = Demo::with(self::plan(), ['kind' => 'AddPlace', 'name' => 'Hall']);
+        $hall = array_key_first(array_diff_key($plan->places, ['room' => true]));
+        $plan = Demo::with($plan, [
+            'kind' => 'ReviseNotes',
+            'place' => $hall,
+            'text' => "start door\n2.00\nbox B9 at 1",
+        ]);
+        $plan = self::placed($plan, 's1', new Standing((string) $hall, 'B9'));
+        $gone = Demo::with($plan, ['kind' => 'RemovePlace', 'place' => $hall]);
+        self::assertSame(['s1'], array_keys($gone->supplies));
+        self::assertNull($gone->supplies['s1']->stands);
+    }
+
+    public function test_the_height_of_a_spot_is_read_and_a_slip_is_told(): void
+    {
+        $sheet = TapeNotes::read(
+            "start door\n3.00\noutlet P1 dais at 1.20 up 0.30, circuit C2\nbox B1 at 2.00, vented",
+        );
+        self::assertSame([0.3, null], [$sheet->site->spot('P1')?->up, $sheet->site->spot('B1')?->up]);
+        self::assertSame('dais', $sheet->site->spot('P1')?->where);
+        $slips = TapeNotes::read("start door\n3.00\noutlet P1 at 1.20 up, circuit C2")->slips;
+        self::assertCount(1, $slips);
+        self::assertStringContainsString('height', $slips[0]->message);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function faults(): iterable
+    {
+        yield 'no such unit' => [['device' => 's9', 'stands' => ['place' => 'room', 'spot' => 'P1']], 's9'];
+        yield 'no such place' => [
+            ['device' => 's1', 'stands' => ['place' => 'attic', 'spot' => 'P1']],
+            'no such place',
+        ];
+        yield 'no such box' => [['device' => 's1', 'stands' => ['place' => 'room', 'spot' => 'B7']], 'box B7 at'];
+        yield 'no such wall' => [
+            ['device' => 's1', 'stands' => ['place' => 'room', 'wall' => 9, 'at' => 0]],
+            'no wall 10',
+        ];
+        yield 'past the wall' => [
+            ['device' => 's1', 'stands' => ['place' => 'room', 'wall' => 1, 'at' => 3.2]],
+            '3.00 m long',
+        ];
+        yield 'nothing named' => [['device' => 's1', 'stands' => ['place' => 'room']], 'Name an outlet or a box'];
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('faults')]
+    public function test_what_cannot_be_is_refused_with_what_to_do(array $change, string $said): void
+    {
+        $this->expectException(Refusal::class);
+        $this->expectExceptionMessage($said);
+        Demo::with(self::plan(), ['kind' => 'PlaceDevice', ...$change]);
+    }
+}
