@@ -52,6 +52,19 @@ return array_merge(
         ['$terms->travelMinutes * $arrangement->journeys()', '$terms->travelMinutes', 'Costing/QuoteTest.php'],
     ),
     $at(
+        'Checks/Site/StandingFindings.php',
+        ['->length ?? -1.0) < $stands->at - 1e-9', '->length ?? -1.0) < 0.9 * $stands->at'],
+        ['$sheet->site->spot($stands->spot) === null', 'false'],
+        ['$mains->there || $mains->outlet !== null', '$mains->there'],
+        ['$share <= BoxRoom::FULL + 1e-9', '$share <= 1.0'],
+    ),
+    $at('Plan/BoxRoom.php', ['        sort($size);', ''], ['FULL = 0.6;', 'FULL = 0.7;']),
+    $at(
+        'Plan/Routes/CableWay.php',
+        ['$this->along + $this->rise + self::SLACK', '$this->along + self::SLACK', 'Plan/PlacedTest.php'],
+        ['if ($cable->reckoned && !$cable->existing', 'if (!$cable->existing', 'Plan/PlacedTest.php'],
+    ),
+    $at(
         'Checks/Kit/Complete.php',
         ['if ($lacking !== [])', 'if ($lacking === [null])'],
         ["code: 'cores'", "code: 'channels'"],

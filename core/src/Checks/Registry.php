@@ -33,6 +33,7 @@ use EmberDusk\Checks\Protection\Touch;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Checks\Schedule\ScheduleFindings;
 use EmberDusk\Checks\Site\SiteFindings;
+use EmberDusk\Checks\Site\StandingFindings;
 use EmberDusk\Checks\Site\SurveyFindings;
 use EmberDusk\Checks\Solver\Solved;
 use EmberDusk\Checks\Supply\Cap;
@@ -97,6 +98,7 @@ final readonly class Registry
             new NotJoined(),
             new PartFindings(),
             new PriceFindings(),
+            new StandingFindings(),
             new ScheduleFindings(),
         ];
     }

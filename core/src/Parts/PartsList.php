@@ -119,7 +119,7 @@ final readonly class PartsList
                 runs: $runs[$cable->id] ?? [],
             );
         }
-        self::units($plan, $wanted);
+        UnitParts::add($plan, $uses, $wanted);
 
         return new self(
             parts: $wanted->parts($bought),
@@ -236,46 +236,6 @@ final readonly class PartsList
                 why: $why,
                 runs: $runs,
                 each: Uses::of($wire),
-            );
-        }
-    }
-
-    private static function units(Plan $plan, Wanted $wanted): void
-    {
-        foreach (
-            [
-                'Supply' => $plan->supplies,
-                'Controller' => $plan->controllers,
-                'Hub' => $plan->hubs,
-                'Module' => $plan->modules,
-            ]
-            as $group => $units
-        ) {
-            foreach ($units as $id => $unit) {
-                $on = array_filter(
-                    $plan->runs,
-                    static fn(Run $r): bool => $r->supply === $id || $r->controller === $id,
-                );
-                $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
-                $wanted->add(
-                    kit: $plan->kit[$unit->kit] ?? null,
-                    group: $group,
-                    count: (float) ($unit->series * $unit->parallel),
-                    unit: 'piece',
-                    why: strtoupper($id) .
-                        ($names === '' ? '' : " for {$names}") .
-                        ($unit->where() === '' ? '' : " at {$unit->where()}"),
-                    runs: array_keys($on),
-                );
-            }
-        }
-        foreach ($plan->fixtures as $id => $fitting) {
-            $wanted->add(
-                kit: $plan->kit[$fitting->kit] ?? null,
-                group: 'Fixture',
-                count: (float) $fitting->count,
-                unit: 'piece',
-                why: strtoupper($id) . ' at ' . ($plan->places[$fitting->place]->name ?? ''),
             );
         }
     }

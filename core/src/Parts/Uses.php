@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Parts;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
@@ -13,6 +14,9 @@ use EmberDusk\Plan\Run;
 /** What on a shelf serves a purpose: the first that does. */
 final readonly class Uses
 {
+    /** Sizes that supplies are connected with (common practice, no source). */
+    private const MAINS = ['1.5 mm²', '14 AWG'];
+
     public function __construct(private ShelfSource $shelf) {}
 
     /** A consumable by what it is used for. */
@@ -25,6 +29,23 @@ final readonly class Uses
     public function joint(): ?KitSnapshot
     {
         return $this->first('connector', static fn(Fields $f): bool => $f->string('joint') === 'solder');
+    }
+
+    /** Cable for mains: three cores of 1.5 mm² or AWG 14, the first on the shelf; local rules decide. */
+    public function mains(): ?KitSnapshot
+    {
+        foreach ($this->shelf->ofKind('cable') as $snapshot) {
+            $cable = $snapshot->entry;
+            if (
+                $cable instanceof Cable &&
+                $cable->cores === 3 &&
+                in_array($cable->conductor->label(), self::MAINS, true)
+            ) {
+                return $snapshot;
+            }
+        }
+
+        return null;
     }
 
     /** The profile that was chosen for a run; else the first for outdoors or indoors that takes the strip's heat, or the first for there that does not. */

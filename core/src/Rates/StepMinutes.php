@@ -7,12 +7,13 @@ namespace EmberDusk\Rates;
 /** The table of times, and what a kind of step is called. All times: common practice, no source. */
 final readonly class StepMinutes
 {
-    /** Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit. */
+    /** Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, supply that mains is laid to, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit. */
     public const MINUTES = [
         'isolate' => 10.0,
         'trace' => 5.0,
         'dry' => 2.0,
         'supply' => 20.0,
+        'mains' => 15.0,
         'cables' => 5.0,
         'loose' => 10.0,
         'cut' => 3.0,
@@ -34,6 +35,7 @@ final readonly class StepMinutes
         'trace' => 'tracing legs',
         'dry' => 'dry runs',
         'supply' => 'supplies and controllers',
+        'mains' => 'being there while mains is laid',
         'cables' => 'laying cables',
         'loose' => 'loose tests',
         'cut' => 'cutting',

@@ -7,6 +7,7 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Run;
 
 /** Steps that fix supplies and controllers and lay cables. What runs and fixtures share, the first of them brings. */
@@ -70,11 +71,41 @@ final class InstallSteps
                 caution: 'Leave air around a supply. Mains terminals are for a licensed person.',
                 after: $after,
             );
-            $this->fixed += array_fill_keys($new, $step);
+            foreach ($new as $unit) {
+                $this->fixed[$unit] = $this->mains($of, $unit, $step) ?? $step;
+            }
         }
         $there = array_values(array_unique(array_map(fn(string $u): string => $this->fixed[$u], $units)));
 
         return $there === [] ? $after : $there;
+    }
+
+    /** The step in which mains comes to a supply that does not stand at an outlet. */
+    private function mains(Run|Fitting $of, string $unit, string $after): ?string
+    {
+        $supply = $this->plan->supplies[$unit] ?? null;
+        $way = $supply === null ? null : MainsWay::of($this->plan, $supply);
+        if ($way?->outlet === null) {
+            return null;
+        }
+
+        return $this->list->add(
+            kind: 'mains',
+            of: $unit,
+            place: $this->plan->places[$of->place]->name ?? '',
+            title: sprintf(
+                '%s: mains from %s, %s of cable',
+                strtoupper($unit),
+                $way->outlet,
+                $this->plan->terms->say($way->metres),
+            ),
+            why: 'It does not stand at an outlet.',
+            units: 1.0,
+            people: 1,
+            tools: [],
+            caution: 'A licensed person lays and connects it, and local codes decide how. Our minutes are for being there.',
+            after: [$after],
+        );
     }
 
     /** @param  non-empty-list<string>  $new */

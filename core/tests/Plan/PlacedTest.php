@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Plan;
 
+use EmberDusk\Parts\Part;
+use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\BoxRoom;
 use EmberDusk\Plan\Changes\Wires\PlaceDevice;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
+use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Standing;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
@@ -125,6 +132,62 @@ final class PlacedTest extends TestCase
         $gone = Demo::with($plan, ['kind' => 'RemovePlace', 'place' => $hall]);
         self::assertSame(['s1'], array_keys($gone->supplies));
         self::assertNull($gone->supplies['s1']->stands);
+    }
+
+    /** Mains is at an outlet and where a leg leads from one; elsewhere a cable goes to it, in the parts and with a step. */
+    public function test_mains_comes_to_a_supply(): void
+    {
+        $at = static fn(Standing $where): Plan => self::placed(self::plan(), 's1', $where);
+        $way = static fn(Plan $p): ?MainsWay => MainsWay::of($p, $p->supplies['s1']);
+        self::assertTrue($way($at(new Standing('room', 'P1')))?->there);
+        self::assertNull($way(self::plan()), 'nobody has said where it stands');
+        // From P1, 3.00 m to the corner and 2.00 m of the second wall, 1.70 m up, 0.30 m to work with.
+        $far = $at(new Standing('room', wall: 1, at: 2.0, up: 2.0));
+        self::assertSame(['P1', 7.0, false], [$way($far)?->outlet, $way($far)?->metres, $way($far)?->there]);
+        $why = array_merge(
+            ...array_map(static fn(Part $p): array => array_keys($p->why), PartsList::of($far, Demo::shelf())->parts),
+        );
+        self::assertContains('S1: mains from P1, laid by a licensed person', $why);
+        $steps = Steps::of($far, PartsList::of($far, Demo::shelf()), Productivity::of([]));
+        $mains = array_values(array_filter($steps, static fn(Step $s): bool => $s->kind === 'mains'));
+        self::assertSame(['S1: mains from P1, 7.00 m of cable', ['supply-line']], [$mains[0]->title, $mains[0]->after]);
+        self::assertStringContainsString('licensed person', $mains[0]->caution);
+        $cables = array_values(array_filter($steps, static fn(Step $s): bool => $s->kind === 'cables'));
+        self::assertContains('mains-s1', $cables[0]->after);
+        // A leg from the outlet to the box brings it there.
+        $notes = self::plan()->places['room']->notes . "\nleg A P1 to B1 3x2.5 6.00, wall, traced";
+        $led = Demo::with($at(new Standing('room', 'B1')), [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' => $notes,
+        ]);
+        self::assertTrue($way($led)?->there);
+        self::assertFalse($way($at(new Standing('room', 'B1')))?->there);
+    }
+
+    /** A box of 40 x 30 x 12 cm holds 14.4 litres. */
+    public function test_a_box_knows_its_free_room(): void
+    {
+        $plan = self::placed(self::plan(), 's1', new Standing('room', 'B1'));
+        $box = TapeNotes::read($plan->places['room']->notes)->site->boxes[0];
+        $room = BoxRoom::of($plan, 'room', $box);
+        $entry = $plan->kit['supply-24-100']->written;
+        self::assertSame(['s1'], array_keys($room->units));
+        self::assertEqualsWithDelta(
+            ($entry['width'] * $entry['height'] * $entry['depth']) / (0.4 * 0.3 * 0.12),
+            $room->share(),
+            1e-9,
+        );
+        $hub = Demo::shelf()->find('hub-zigbee');
+        self::assertNotNull($hub);
+        self::assertTrue($room->fits($hub));
+        $tight = Demo::with($plan, [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' => str_replace('40x30x12', '40x30x2', $plan->places['room']->notes),
+        ]);
+        $box = TapeNotes::read($tight->places['room']->notes)->site->boxes[0];
+        self::assertFalse(BoxRoom::of($tight, 'room', $box)->holds($plan->kit['supply-24-100']));
     }
 
     public function test_the_height_of_a_spot_is_read_and_a_slip_is_told(): void

@@ -8,6 +8,7 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Standing;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Circuits;
@@ -138,6 +139,47 @@ final readonly class JobCases
             ->run('r1', 2.0, [], 's1')
             ->state();
         yield 'currency' => ['currency', static fn(): array => [$foreign('USD'), $foreign('EUR')]];
+        $room = "start door\ndry\n4.00\noutlet P1 at 1.00\nbox B1 at 2.00, 20x10x5, vented, hand";
+        $stands = static fn(string $notes, Standing $where, array $entry = []): JobState => Circuits::in($notes)
+            ->supply('s1', $entry)
+            ->put('supplies', 's1', Circuits::in()->supply('s1', $entry)->plan()->supplies['s1']->standing($where))
+            ->run('r1', 2.0, [], 's1')
+            ->state();
+        yield 'stands-lost, box' => [
+            'stands-lost',
+            static fn(): array => [
+                $stands($room, new Standing('room', 'B7')),
+                $stands($room, new Standing('room', 'B1')),
+            ],
+        ];
+        yield 'stands-lost, wall' => [
+            'stands-lost',
+            static fn(): array => [
+                $stands($room, new Standing('room', wall: 0, at: 4.01)),
+                $stands($room, new Standing('room', wall: 0, at: 4.0)),
+            ],
+        ];
+        $dark = "start door\ndry\n4.00\nbox B1 at 2.00, 40x30x12, vented, hand";
+        yield 'mains-reach' => [
+            'mains-reach',
+            static fn(): array => [
+                $stands($dark, new Standing('room', 'B1')),
+                $stands("{$dark}\noutlet P1 at 1.00", new Standing('room', 'B1')),
+            ],
+        ];
+        // 20 x 10 x 5 cm is a litre: 0.60 of it may be taken, and nothing longer than 20 cm goes in.
+        $sized = static fn(float $width): JobState => $stands($room, new Standing('room', 'B1'), [
+            'width' => $width,
+            'height' => 0.1,
+            'depth' => 0.05,
+        ]);
+        yield 'box-full' => ['box-full', static fn(): array => [$sized(0.1201), $sized(0.1199)]];
+        $long = static fn(float $width): JobState => $stands($room, new Standing('room', 'B1'), [
+            'width' => $width,
+            'height' => 0.02,
+            'depth' => 0.02,
+        ]);
+        yield 'box-full, too long' => ['box-full', static fn(): array => [$long(0.201), $long(0.2)]];
         $priced = static fn(?float $price): JobState => Circuits::in()
             ->supply('s1', $price === null ? ['price' => null] : ['price' => $price])
             ->run('r1', 2.0, [], 's1')

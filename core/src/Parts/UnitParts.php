@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Parts;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\MainsWay;
+use EmberDusk\Plan\Run;
+
+/** Supplies, controllers, hubs, modules and fixtures of the parts list, and mains cable to supplies. */
+final readonly class UnitParts
+{
+    public static function add(Plan $plan, Uses $uses, Wanted $wanted): void
+    {
+        self::units($plan, $wanted);
+        self::mains($plan, $uses, $wanted);
+    }
+
+    private static function units(Plan $plan, Wanted $wanted): void
+    {
+        foreach (
+            [
+                'Supply' => $plan->supplies,
+                'Controller' => $plan->controllers,
+                'Hub' => $plan->hubs,
+                'Module' => $plan->modules,
+            ]
+            as $group => $units
+        ) {
+            foreach ($units as $id => $unit) {
+                $on = array_filter(
+                    $plan->runs,
+                    static fn(Run $r): bool => $r->supply === $id || $r->controller === $id,
+                );
+                $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
+                $wanted->add(
+                    kit: $plan->kit[$unit->kit] ?? null,
+                    group: $group,
+                    count: (float) ($unit->series * $unit->parallel),
+                    unit: 'piece',
+                    why: strtoupper($id) .
+                        ($names === '' ? '' : " for {$names}") .
+                        ($unit->where() === '' ? '' : " at {$unit->where()}"),
+                    runs: array_keys($on),
+                );
+            }
+        }
+        foreach ($plan->fixtures as $id => $fitting) {
+            $wanted->add(
+                kit: $plan->kit[$fitting->kit] ?? null,
+                group: 'Fixture',
+                count: (float) $fitting->count,
+                unit: 'piece',
+                why: strtoupper($id) . ' at ' . ($plan->places[$fitting->place]->name ?? ''),
+            );
+        }
+    }
+
+    /** Cable from the nearest outlet to a supply that does not stand at one. */
+    private static function mains(Plan $plan, Uses $uses, Wanted $wanted): void
+    {
+        foreach ($plan->supplies as $id => $supply) {
+            $way = MainsWay::of($plan, $supply);
+            if ($way?->outlet !== null) {
+                $wanted->add(
+                    kit: $uses->mains(),
+                    group: 'Cable',
+                    count: $way->metres,
+                    unit: 'm',
+                    why: strtoupper($id) . ": mains from {$way->outlet}, laid by a licensed person",
+                );
+            }
+        }
+    }
+}
