@@ -31,6 +31,7 @@ final readonly class SurveyScreen
                 static fn(Place $p): array => self::place($state->plan, $p, TapeNotes::read($p->notes)),
                 array_values($state->plan->places),
             ),
+            'units' => StandingRows::units($state->plan),
             'terms' => $state->plan->terms->write(),
             'mountings' => RunNote::MOUNTINGS,
             'lights' => RunNote::LIGHTS,
@@ -169,6 +170,7 @@ final readonly class SurveyScreen
                 ],
                 $runs,
             ),
+            'boxes' => StandingRows::boxes($plan, $place, $sheet),
             'legs' => array_map(
                 static fn(CableLeg $l): array => [
                     'name' => $l->name,

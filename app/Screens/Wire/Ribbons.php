@@ -13,6 +13,7 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Channel;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Device;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
@@ -63,11 +64,13 @@ final readonly class Ribbons
                 $plan->supply($run->supply)?->name(),
                 $run->supply,
                 $result === null ? null : Judged::of($state)->supply((string) $run->supply)->figure(),
+                $plan->supplies[$run->supply ?? ''] ?? null,
             ),
             'controller' => self::device(
                 $plan->controller($run->controller)?->name(),
                 $run->controller,
                 $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
+                $plan->controllers[$run->controller ?? ''] ?? null,
             ),
             'trunk' => $trunk === null ? null : self::cable($state, $trunk, $result),
             'place' => $plan->places[$run->place]->name ?? '',
@@ -197,6 +200,7 @@ final readonly class Ribbons
             'label' => $kit === null ? '' : $kit->cores . ' x ' . $kit->conductor->label(),
             'length' => Figure::print($cable->length, 2),
             'reckoned' => $cable->reckoned,
+            'way' => CableFigures::way($state->plan, $cable)?->toArray(),
             'joint' => $cable->joint ?? '',
             'fuse' => $cable->fuse ?? '',
             'existing' => $cable->existing,
@@ -206,13 +210,13 @@ final readonly class Ribbons
     }
 
     /** @return array<string, mixed>|null */
-    private static function device(?string $name, ?string $id, ?Figure $figure): ?array
+    private static function device(?string $name, ?string $id, ?Figure $figure, ?Device $device): ?array
     {
         if ($name === null || $id === null) {
             return null;
         }
 
-        return ['id' => $id, 'name' => $name, 'figure' => $figure?->toArray()];
+        return ['id' => $id, 'name' => $name, 'figure' => $figure?->toArray(), 'where' => $device?->where() ?? ''];
     }
 
     /**

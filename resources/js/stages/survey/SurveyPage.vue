@@ -11,6 +11,7 @@ import PhotoStrip from './PhotoStrip.vue';
 import PlaceTabs from './PlaceTabs.vue';
 import RunMounting from './RunMounting.vue';
 import SiteFacts from './SiteFacts.vue';
+import StandingBox from './StandingBox.vue';
 import TraceBox from './TraceBox.vue';
 import { provideScreen } from '@/lib/screen';
 import TapeSheet from './TapeSheet.vue';
@@ -81,6 +82,9 @@ onBeforeUnmount(() => void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
 const tabs = ref<InstanceType<typeof PlaceTabs>>();
+const placing = ref<InstanceType<typeof StandingBox>>();
+/** Units that stand in the place that is open. */
+const here = computed(() => (desk.value.survey?.units ?? []).filter((u) => u.stands?.place === place.value?.id));
 const help = ref(false);
 const describing = ref(false);
 const near = ref('');
@@ -123,12 +127,17 @@ function beside(by: number): void {
     const n = places.value.findIndex((p) => p.id === at.value);
     at.value = places.value[(n + by + places.value.length) % places.value.length]?.id ?? at.value;
 }
+/** The first that stands nowhere yet, or the first. */
+const unplaced = computed(
+    () => (desk.value.survey?.units.find((u) => !u.stands) ?? desk.value.survey?.units[0])?.id ?? '',
+);
 const shortcuts = [
     { key: 'e', what: 'Edit the notes', act: () => editor.value?.goTo(1) },
     { key: 'w', what: 'Words of the notation', act: () => (help.value = true) },
     { key: 'n', what: 'Next place', act: () => beside(1) },
     { key: 'b', what: 'Place before', act: () => beside(-1) },
     { key: 'a', what: 'Add a place', act: () => tabs.value?.ask('add') },
+    { key: 'p', what: 'Place a unit', act: () => placing.value?.open(unplaced.value) },
     { key: 't', what: 'Trace the legs', act: () => (near.value = place.value?.near[0]?.near ?? '') },
 ];
 const things = computed(() => [
@@ -140,6 +149,11 @@ const things = computed(() => [
               { what: `Remove ${place.value.name}`, where: 'survey', act: () => tabs.value?.ask('remove') },
           ]
         : []),
+    ...(desk.value.survey?.units ?? []).map((u) => ({
+        what: `Place ${u.id.toUpperCase()}, ${u.name}`,
+        where: 'survey',
+        act: () => placing.value?.open(u.id),
+    })),
     ...places.value.map((p) => ({ what: p.name, where: 'place', act: () => (at.value = p.id) })),
 ]);
 </script>
@@ -194,7 +208,14 @@ const things = computed(() => [
                 </p>
             </section>
             <section aria-label="Tape sheet" class="min-w-0 space-y-5">
-                <TapeSheet :sheet="place.sheet" :title="place.name" :tall="470" @measure="measure" />
+                <TapeSheet
+                    :sheet="place.sheet"
+                    :title="place.name"
+                    :tall="470"
+                    :place="place.id"
+                    :units="here"
+                    @measure="measure"
+                />
                 <div class="grid gap-x-8 gap-y-5 xl:grid-cols-2">
                     <div v-if="place.runs.length" id="runs">
                         <h2 class="border-b border-rule pb-1 font-semibold">Runs and how they are mounted</h2>
@@ -210,6 +231,7 @@ const things = computed(() => [
                         <h2 class="border-b border-rule pb-1 font-semibold">Cable legs that are there</h2>
                         <LegTable :place="place" @trace="near = $event" @go="editor?.goTo($event)" />
                     </div>
+                    <StandingBox ref="placing" :places="places" :place="place" :units="desk.survey?.units ?? []" />
                     <SiteFacts v-if="place.batteries.length || place.radios.length" :place="place" />
                     <PhotoStrip :place="place.id" :name="place.name" />
                 </div>

@@ -3,9 +3,10 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { computed, ref } from 'vue';
 import { useWidth } from '@/lib/width';
-import type { Sheet } from '@/types/generated/responses';
+import SheetUnits from './SheetUnits.vue';
+import type { Sheet, StandingUnit } from '@/types/generated/responses';
 
-const props = defineProps<{ sheet: Sheet; title: string; tall: number }>();
+const props = defineProps<{ sheet: Sheet; title: string; tall: number; place: string; units: StandingUnit[] }>();
 const emit = defineEmits<{ measure: [leg: number, text: string] }>();
 const box = ref<HTMLElement>();
 /** Drawn at the size that it is shown in, so that its words are as large on a phone as on a desk. */
@@ -120,6 +121,11 @@ const roomy = computed(() => props.sheet.closed && metre.value * (extent.value.x
 const name = computed(() =>
     roomy.value ? { ...middle.value, anchor: 'middle' as const } : { x: 12, y: 34, anchor: 'start' as const },
 );
+/** Where a hand is on the sheet, in metres. */
+function metres(event: PointerEvent): [number, number] {
+    const at = box.value?.getBoundingClientRect();
+    return [px.value.invert(event.clientX - (at?.left ?? 0)), py.value.invert(event.clientY - (at?.top ?? 0))];
+}
 /** An arrow at a corner, up or down a wall. */
 function arrow(climb: Sheet['climbs'][number]): string {
     const [long, tip] = climb.down ? [18, 6] : [-18, -6];
@@ -231,6 +237,7 @@ function arrow(climb: Sheet['climbs'][number]): string {
                     v-for="spot in sheet.spots"
                     :key="spot.name"
                     :transform="`translate(${px(spot.at[0] ?? 0)} ${py(spot.at[1] ?? 0)})`"
+                    :data-spot="spot.name"
                 >
                     <rect
                         x="-17"
@@ -258,6 +265,14 @@ function arrow(climb: Sheet['climbs'][number]): string {
                         {{ spot.where || spot.kind }}
                     </text>
                 </g>
+                <SheetUnits
+                    :sheet="sheet"
+                    :units="units"
+                    :place="place"
+                    :px="(x) => px(x)"
+                    :py="(y) => py(y)"
+                    :metres="metres"
+                />
                 <circle
                     :cx="px(corners[0]?.[0] ?? 0)"
                     :cy="py(corners[0]?.[1] ?? 0)"

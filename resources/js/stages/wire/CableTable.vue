@@ -86,6 +86,9 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                         @change="setLength(cable, $event.target as HTMLInputElement)"
                     />
                     <span v-if="cable.existing" class="ml-2 text-[13px] text-ink2">in place</span>
+                    <span v-else-if="cable.way" class="ml-2 text-[13px] text-watch"
+                        >from where it goes: <FigureText :figure="cable.way"
+                    /></span>
                     <span v-else-if="cable.reckoned" class="ml-2 text-[13px] text-watch">reckoned</span>
                     <span v-if="refused[cable.id]" role="alert" class="ml-2 text-[13px] text-stop">{{
                         refused[cable.id]

@@ -43,15 +43,18 @@ const reading = ref<number | null>(null);
             <div v-if="run.supply" class="device left-0 w-[210px]">
                 <b class="fig">{{ run.supply.id.toUpperCase() }}</b> {{ run.supply.name }}
                 <span v-if="run.supply.figure" class="block text-[13px] text-ink2"
-                    >loaded to <FigureText :figure="run.supply.figure"
-                /></span>
+                    >loaded to <FigureText :figure="run.supply.figure" /><template v-if="run.supply.where"
+                        >, {{ run.supply.where }}</template
+                    ></span
+                >
             </div>
             <div v-if="run.controller" class="device left-[276px] w-[264px]">
                 <span class="block truncate" :title="run.controller.name"
                     ><b class="fig">{{ run.controller.id.toUpperCase() }}</b> {{ run.controller.name }}</span
                 >
                 <span v-if="run.controller.figure" class="block text-[13px] text-ink2"
-                    >carries <FigureText :figure="run.controller.figure"
+                    ><template v-if="run.controller.where">{{ run.controller.where }}, </template>carries
+                    <FigureText :figure="run.controller.figure"
                 /></span>
             </div>
             <svg :width="width" :height="ROW.all" :viewBox="`0 0 ${width} ${ROW.all}`" class="block overflow-visible">

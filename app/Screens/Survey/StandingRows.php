@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Survey;
+
+use EmberDusk\Plan\BoxRoom;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\Point;
+use EmberDusk\Survey\Site\Box;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeSheet;
+
+/** What stands where: the units of the job, what is free in each box, and where something can be put. */
+final readonly class StandingRows
+{
+    /** @return list<array<string, mixed>> as in app/Screens/Survey/survey.json, $defs/standingUnit */
+    public static function units(Plan $plan): array
+    {
+        return array_map(
+            static fn(Device $d): array => [
+                'id' => $d->id,
+                'name' => ($plan->kit[$d->kit] ?? null)?->entry->name() ?? $d->kit,
+                'words' => $d->stands?->words($plan->terms->length) ?? '',
+                'stands' => $d->stands?->write(),
+                'at' => self::at($plan, $d),
+            ],
+            array_values([...$plan->supplies, ...$plan->controllers, ...$plan->hubs, ...$plan->modules]),
+        );
+    }
+
+    /** @return list<array<string, mixed>> as in app/Screens/Survey/survey.json, $defs/boxRoom */
+    public static function boxes(Plan $plan, Place $place, TapeSheet $sheet): array
+    {
+        return array_map(static function (Box $box) use ($plan, $place): array {
+            $room = BoxRoom::of($plan, $place->id, $box);
+            $share = $room->share();
+            $still = [];
+            foreach ([...$plan->supplies, ...$plan->controllers, ...$plan->hubs, ...$plan->modules] as $device) {
+                $kit = $plan->kit[$device->kit] ?? null;
+                if ($kit !== null && !isset($room->units[$device->id]) && $room->fits($kit) === true) {
+                    $still[] = strtoupper($device->id);
+                }
+            }
+
+            return [
+                'name' => $box->spot->name,
+                'holds' => array_map(strtoupper(...), array_keys($room->units)),
+                'taken' => $share === null ? '' : sprintf('%.0f %%', 100 * $share),
+                'most' => sprintf('%.0f %%', 100 * BoxRoom::FULL),
+                'still' => $still,
+            ];
+        }, $sheet->site->boxes);
+    }
+
+    /** @return list<float>|null metres on the sheet of its place */
+    private static function at(Plan $plan, Device $device): ?array
+    {
+        $stands = $device->stands;
+        $place = $plan->places[$stands->place ?? ''] ?? null;
+        if ($stands === null || $place === null) {
+            return null;
+        }
+        $sheet = TapeNotes::read($place->notes);
+        $point =
+            $stands->wall === null ? $sheet->spots[$stands->spot] ?? null : $sheet->along($stands->wall, $stands->at);
+
+        return $point instanceof Point ? [$point->x, $point->y] : null;
+    }
+}
