@@ -65,6 +65,11 @@ return array_merge(
         ['if ($cable->reckoned && !$cable->existing', 'if (!$cable->existing', 'Plan/PlacedTest.php'],
     ),
     $at(
+        'Plan/Routes/ExistingLegs.php',
+        ['], $mains) === []', '], []) === []', 'Plan/LegsTest.php'],
+        ['$from->pad === $to->pad', '$from->pad > $to->pad + 99999', 'Plan/LegsTest.php'],
+    ),
+    $at(
         'Checks/Kit/Complete.php',
         ['if ($lacking !== [])', 'if ($lacking === [null])'],
         ["code: 'cores'", "code: 'channels'"],

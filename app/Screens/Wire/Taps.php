@@ -7,10 +7,11 @@ namespace App\Screens\Wire;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Changes\Wires\TapLeg;
+use EmberDusk\Plan\Changes\Wires\UseLeg;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Run;
 
-/** Surveyed legs that could run past a run, each as a change that taps it. */
+/** Surveyed legs that can carry the feed of a run, each as a change that uses it. */
 final readonly class Taps
 {
     /** @return list<array{label: string, change: array<string, mixed>}> */
@@ -34,19 +35,41 @@ final readonly class Taps
         if ($drop === null) {
             return [];
         }
+        $heavy = self::heavy($state, count($strip->channels) + 1);
+        if ($heavy !== null && count($state->plan->cutMarks($run)->groups ?? []) > 1) {
+            $taps[] = [
+                'label' => "Lay {$heavy->name()} past it, joined at both ends of each section",
+                'change' => TapLeg::payload(run: $run->id, leg: $heavy->id(), drop: $drop->id())->toArray(),
+            ];
+        }
         foreach (ExistingLegs::of($state->plan, $run, $state->shelf) as $name => $leg) {
             $taps[] = [
-                'label' => "Tap leg {$name} at both ends of each section",
-                'change' => TapLeg::payload(
-                    run: $run->id,
-                    leg: $leg->entry->id(),
-                    drop: $drop->id(),
-                    lead: ExistingLegs::LEAD,
-                    laid: ExistingLegs::laid($state->plan, $run, $name),
-                )->toArray(),
+                'label' => "Feed it by leg {$name}, {$state->plan->terms->say(
+                    $leg->length,
+                )} from {$leg->ends[0]->name} to {$leg->ends[1]->name}",
+                'change' => UseLeg::payload(run: $run->id, leg: $name, drop: $drop->id())->toArray(),
             ];
         }
 
         return $taps;
+    }
+
+    /** The thickest cable of the shelf with just so many cores. */
+    private static function heavy(JobState $state, int $cores): ?Cable
+    {
+        $best = null;
+        foreach ($state->shelf->ofKind('cable') as $snapshot) {
+            $cable = $snapshot->entry;
+            if (
+                $cable instanceof Cable &&
+                $cable->cores === $cores &&
+                $cable->conductor->capacity !== null &&
+                ($best === null || $cable->conductor->capacity > $best->conductor->capacity)
+            ) {
+                $best = $cable;
+            }
+        }
+
+        return $best;
     }
 }

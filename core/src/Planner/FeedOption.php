@@ -13,7 +13,7 @@ final readonly class FeedOption
      * @param  list<int>  $pads  of halves: one of each half
      * @param  list<KitSnapshot>  $tails  a cable for each pad
      * @param  list<float>  $lengths  metres, one for each pad
-     * @param  KitSnapshot|null  $leg  a leg that lies there already and is tapped at every pad
+     * @param  LegUse|null  $leg  a leg that lies there already and feeds both pads
      * @param  float  $capacity  amps of the thinnest of its cables
      */
     public function __construct(
@@ -22,7 +22,7 @@ final readonly class FeedOption
         public array $pads,
         public array $tails,
         public array $lengths,
-        public ?KitSnapshot $leg,
+        public ?LegUse $leg,
         public float $capacity,
         public int $cost,
         public int $joints,

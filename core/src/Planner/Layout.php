@@ -11,13 +11,13 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Wires\BlockWires;
+use EmberDusk\Plan\Changes\Wires\LegWire;
 use EmberDusk\Plan\Changes\Wires\RunWires;
 use EmberDusk\Plan\Changes\Wires\SupplyWires;
 use EmberDusk\Plan\Changes\Wires\TailWire;
 use EmberDusk\Plan\Changes\Wires\Wire;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Rates\Joints;
 
@@ -116,7 +116,7 @@ final readonly class Layout
                     $feed->tails,
                     $feed->lengths,
                 ),
-                leg: self::leg($tables, $block, $feed, $fuse),
+                leg: self::leg($block, $feed, $fuse),
             );
         }
         $length = $trunk ?? ($block->trunk === null ? 0.0 : $tables->routes->trunk($this->place, $block->place));
@@ -129,18 +129,22 @@ final readonly class Layout
         );
     }
 
-    private static function leg(Tables $tables, Block $block, FeedOption $feed, ?string $fuse): ?Wire
+    private static function leg(Block $block, FeedOption $feed, ?string $fuse): ?LegWire
     {
         if ($feed->leg === null) {
             return null;
         }
-        $name = substr($feed->pattern, strlen(Tables::LEG));
 
-        return new Wire(
-            $feed->leg->entry->id(),
-            ExistingLegs::LEAD,
-            $block->trunk === null ? $fuse : null,
-            ExistingLegs::laid($tables->plan, $tables->plan->run($feed->run), $name),
+        return new LegWire(
+            name: $feed->leg->leg->name,
+            kit: $feed->leg->leg->kit->entry->id(),
+            length: $feed->leg->leg->length,
+            measured: $feed->leg->leg->measured,
+            laid: $feed->leg->leg->laid,
+            with: $feed->tails[0]->entry->id(),
+            lead: $feed->leg->lead,
+            fuse: $block->trunk === null ? $fuse : null,
+            ends: [$feed->leg->near->name, $feed->leg->far->name],
         );
     }
 
@@ -184,7 +188,7 @@ final readonly class Layout
         foreach ($this->blocks as $block) {
             $runs = array_map(
                 static fn(FeedOption $f): string => $plan->run($f->run)->name() .
-                    ($f->leg === null ? ' fed at ' : ' tapped off ') .
+                    ($f->leg === null ? ' fed at ' : ' fed by ') .
                     $f->pattern .
                     ', ' .
                     $size($f->tails[0]),

@@ -16,6 +16,8 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\LegEnd;
+use EmberDusk\Plan\Routes\LegWay;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
@@ -182,7 +184,7 @@ final class Tables
                     run: $run,
                     place: $place,
                     pattern: self::LEG . $name,
-                    pads: ExistingLegs::pads($this->plan, $run),
+                    pads: [],
                     tails: [$tails[0]],
                     leg: $leg,
                 );
@@ -209,24 +211,35 @@ final class Tables
         string $pattern,
         array $pads,
         array $tails,
-        ?KitSnapshot $leg,
+        ?LegWay $leg,
     ): FeedOption {
         $lengths = [];
         [$cost, $joints] = $this->partCosts->of($run, $pattern === Feeding::HALVES);
+        $used = null;
+        if ($leg !== null) {
+            [$near, $far, $lead] = $leg->from(fn(LegEnd $e): float => $this->routes->lead($place, $e));
+            $used = new LegUse($leg, $near, $far, $lead);
+            $pads = [$near->pad, $far->pad];
+            // What leads to the leg is new cable and joined at both its ends; the leg itself at its far one.
+            $cost += $this->costs->cable($tails[0], $lead);
+            $joints += Joints::ofTail($this->partCosts->cores($run, $tails[0]));
+        }
         $each = [];
         foreach ($pads as $n => $pad) {
             $tail = $tails[$n] ?? $tails[0];
             $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->cutMarks($run)?->lastPad() ?? 0 : $pad;
-            $lengths[] = $leg === null ? $this->routes->tail($place, $run, $at) : ExistingLegs::DROP;
+            $lengths[] = $used === null ? $this->routes->tail($place, $run, $at) : $used->drops()[$n];
             $cost += $this->costs->cable($tail, $lengths[$n]);
             $each[] = $tail;
-            $joints += Joints::ofTail($this->partCosts->cores($run, $tail));
+            $joints +=
+                $leg === null
+                    ? Joints::ofTail($this->partCosts->cores($run, $tail))
+                    : $this->partCosts->cores($run, $tail);
         }
-        $joints += $leg === null ? 0 : $this->partCosts->cores($run, $leg);
+        $joints += $leg === null ? 0 : $this->partCosts->cores($run, $leg->kit);
         $conductors = array_map($this->carries(...), $each);
-        if ($leg !== null && $leg->entry instanceof Cable) {
-            $laid = ExistingLegs::laid($this->plan, $run, substr($pattern, strlen(self::LEG)));
-            $conductors[] = CableRating::laidIn($leg->entry, $this->air, $laid);
+        if ($leg !== null && $leg->kit->entry instanceof Cable) {
+            $conductors[] = CableRating::laidIn($leg->kit->entry, $this->air, $leg->laid);
         }
 
         return new FeedOption(
@@ -235,7 +248,7 @@ final class Tables
             pads: $pads,
             tails: $each,
             lengths: $lengths,
-            leg: $leg,
+            leg: $used,
             capacity: min([INF, ...$conductors]),
             cost: $cost + $this->costs->joints($joints),
             joints: $joints,

@@ -117,6 +117,27 @@ final readonly class TapeSheet
         return null;
     }
 
+    /** Where something that the notes name is: a spot, the start, an opening; null where it is only known to be somewhere. */
+    public function named(string $name): ?Point
+    {
+        $same = static fn(string $other): bool => $other !== '' && mb_strtolower($other) === mb_strtolower($name);
+        foreach ($this->spots as $spot => $point) {
+            if ($same($spot)) {
+                return $point;
+            }
+        }
+        if ($same($this->start)) {
+            return $this->corners[0];
+        }
+        foreach ($this->openings as $opening) {
+            if ($same($opening->what)) {
+                return new Point(($opening->from->x + $opening->to->x) / 2, ($opening->from->y + $opening->to->y) / 2);
+            }
+        }
+
+        return null;
+    }
+
     /** @param  list<Slip>  $slips */
     public function with(array $slips): self
     {

@@ -62,7 +62,7 @@ final class PartsListTest extends TestCase
         );
     }
 
-    public function test_what_is_owned_or_lies_there_already_costs_nothing(): void
+    public function test_what_is_owned_costs_nothing(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
         $price = self::part($plan, 'supply-24-240')->cost();
@@ -73,20 +73,6 @@ final class PartsListTest extends TestCase
                 Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-240', 'count' => 1]),
                 'supply-24-240',
             )->cost(),
-        );
-        $tapped = Demo::with($plan, [
-            'kind' => 'TapLeg',
-            'run' => 'cove',
-            'leg' => 'cable-3x25',
-            'drop' => 'cable-3x15',
-            'existing' => true,
-        ]);
-        self::assertSame(
-            [],
-            array_filter(
-                PartsList::of($tapped, Demo::shelf())->parts,
-                static fn(Part $p): bool => $p->key === 'cable-3x25',
-            ),
         );
     }
 

@@ -189,17 +189,36 @@ final class WireRunsTest extends TestCase
                     'kit' => null,
                     'where' => '',
                     'runs' => [
-                        ['leg' => ['kit' => 'cable-3x25', 'lead' => 1.0, 'fuse' => 'fuse-20']] +
-                        self::fed('band', [0, 90, 91, 181], 'cable-2x15', 0.2),
+                        [
+                            'leg' => [
+                                'name' => 'A',
+                                'kit' => 'cable-3x25',
+                                'length' => 3.2,
+                                'measured' => true,
+                                'laid' => 'wall',
+                                'with' => 'cable-2x15',
+                                'lead' => 0.8,
+                                'fuse' => 'fuse-20',
+                                'ends' => ['P1', 'B1'],
+                            ],
+                        ] + self::fed('band', [0, 181], 'cable-2x15', 0.2),
                     ],
                 ],
             ],
         ]);
-        $legs = array_values(array_filter($made->cables, static fn($c): bool => $c->existing));
-        self::assertSame([1.0, 1.5, 0.3, 1.5], array_map(static fn($c): float => round($c->length, 4), $legs));
-        self::assertSame(['fuse-20', null, null, null], array_map(static fn($c): ?string => $c->fuse, $legs));
-        self::assertCount(4, $made->splices);
-        self::assertSame('s1', $legs[0]->from);
+        $cables = array_values($made->cables);
+        usort($cables, static fn($a, $b): int => strnatcmp($a->id, $b->id));
+        self::assertSame(
+            [
+                ['s1', 'cable-2x15', 0.8, 'fuse-20', false],
+                ['j1', 'cable-2x15', 0.2, null, false],
+                ['j1', 'cable-3x25', 3.2, null, true],
+                ['j2', 'cable-2x15', 0.2, null, false],
+            ],
+            array_map(static fn($c): array => [$c->from, $c->kit, $c->length, $c->fuse, $c->existing], $cables),
+        );
+        self::assertSame('end of leg A at P1', $made->splices['j1']->where);
+        self::assertSame([false, 'wall'], [$cables[2]->reckoned, $cables[2]->laid], 'somebody measured it');
     }
 
     public function test_what_cannot_be_is_refused_at_its_place(): void

@@ -45,6 +45,7 @@ use EmberDusk\Plan\Changes\Wires\RemoveFeed;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
 use EmberDusk\Plan\Changes\Wires\TapLeg;
+use EmberDusk\Plan\Changes\Wires\UseLeg;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Refusal;
@@ -93,6 +94,7 @@ final readonly class Catalogue
             'SetZones' => SetZones::read($f),
             'AddSupply' => AddSupply::read($f, $shelf),
             'TapLeg' => TapLeg::read($f, $shelf),
+            'UseLeg' => UseLeg::read($f, $shelf),
             'AddFeed' => AddFeed::read($f),
             'MoveFeed' => MoveFeed::read($f),
             'RemoveFeed' => RemoveFeed::read($f),

@@ -36,6 +36,20 @@ final readonly class CableWay
         return new self($walls->along($a[1], $b[1]), $known ? abs($a[2] - $b[2]) : 0.0, $known);
     }
 
+    /** Metres of cable from a unit to an end of a leg; null where nobody knows where it stands, or it is elsewhere. */
+    public static function to(Plan $plan, string $unit, string $place, LegEnd $end): ?float
+    {
+        $from = self::where($plan, $unit);
+        if ($from === null || $from[0] !== $place) {
+            return null;
+        }
+        $rise = $from[2] === null || $end->up === null ? 0.0 : abs($from[2] - $end->up);
+
+        return (new Walls(TapeNotes::read($plan->place($place)->notes)))->along($from[1], $end->at) +
+            $rise +
+            self::SLACK;
+    }
+
     public function metres(): float
     {
         return round(max(self::SLACK, $this->along + $this->rise + self::SLACK), 2);

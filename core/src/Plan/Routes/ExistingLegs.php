@@ -9,52 +9,101 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Point;
+use EmberDusk\Survey\RunPath;
+use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\TapeSheet;
 
-/** Surveyed legs of a place that could run past a run and be tapped: sound ones with cores enough, as cables of the shelf of the same size. */
+/**
+ * Surveyed legs of a place that can carry the feed of a run: sound ones with cores enough whose two ends are known. A leg from
+ * an outlet or a spur is mains, and never carries anything else.
+ */
 final readonly class ExistingLegs
 {
-    /** Metres of a drop from the leg to the strip, and of leg before the first tap. */
-    public const DROP = 0.2;
-
+    /** Metres of new cable to a leg while nobody knows where from. */
     public const LEAD = 1.0;
 
-    /** @return array<string, KitSnapshot> by the leg's name */
+    /** Pads that are looked at for the one nearest to an end. */
+    private const PADS = 200;
+
+    /** @return array<string, LegWay> by the leg's name */
     public static function of(Plan $plan, Run $run, ShelfSource $shelf): array
     {
-        $cores = count($plan->strip($run->strip)->channels ?? []) + 1;
+        $strip = $plan->strip($run->strip);
+        $sheet = TapeNotes::read($plan->places[$run->place]->notes ?? '');
+        $path = $sheet->runs[$run->word] ?? null;
+        if ($strip === null || $path === null || $sheet->site->legs === []) {
+            return [];
+        }
         $legs = [];
-        foreach (TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->legs as $leg) {
-            if ($leg->cores >= $cores && !$leg->open && $leg->broken === [] && $leg->joined === null) {
-                $cable = self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size);
-            } else {
-                $cable = null;
-            }
-            if ($cable !== null) {
-                $legs[$leg->name] = $cable;
+        $mains = array_map(static fn(Outlet $o): string => mb_strtolower($o->spot->name), $sheet->site->outlets);
+        foreach ($sheet->site->legs as $leg) {
+            $sound =
+                !$leg->open &&
+                $leg->broken === [] &&
+                $leg->joined === null &&
+                array_intersect([mb_strtolower($leg->from), mb_strtolower($leg->to ?? '')], $mains) === [];
+            // Power alone: the plus and a return for each channel; data of pixels has a lead of its own.
+            $kit =
+                $sound && $leg->cores > count($strip->channels)
+                    ? self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size)
+                    : null;
+            $way = $kit === null ? null : self::way($plan, $run, $sheet, $path, $leg, $kit);
+            if ($way !== null) {
+                $legs[$leg->name] = $way;
             }
         }
 
         return $legs;
     }
 
-    /** How a leg lies, in the survey's words; empty where they do not say. */
-    public static function laid(Plan $plan, Run $run, string $leg): string
-    {
-        return TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->leg($leg)->laid ?? '';
+    private static function way(
+        Plan $plan,
+        Run $run,
+        TapeSheet $sheet,
+        RunPath $path,
+        CableLeg $leg,
+        KitSnapshot $kit,
+    ): ?LegWay {
+        $from = self::end($plan, $run, $sheet, $path, $leg->from);
+        $to = self::end($plan, $run, $sheet, $path, $leg->to ?? '');
+        if ($from === null || $to === null || $from->pad === $to->pad) {
+            return null;
+        }
+        $along = (new Walls($sheet))->along($from->at, $to->at) + CableWay::SLACK;
+
+        return new LegWay(
+            name: $leg->name,
+            kit: $kit,
+            length: round($leg->length ?? $along, 2),
+            measured: $leg->length !== null && !$leg->guessed,
+            laid: $leg->laid,
+            ends: [$from, $to],
+        );
     }
 
-    /** @return list<int> both ends of every section */
-    public static function pads(Plan $plan, Run $run): array
+    /** Null where the notes do not say where it is. */
+    private static function end(Plan $plan, Run $run, TapeSheet $sheet, RunPath $path, string $name): ?LegEnd
     {
-        $pads = [];
-        $pad = 0;
-        foreach ($plan->cutMarks($run)->groups ?? [] as $groups) {
-            array_push($pads, $pad, $pad + $groups);
-            $pad += $groups + 1;
+        $at = $sheet->named($name);
+        $marks = $plan->cutMarks($run);
+        if ($at === null || $marks === null) {
+            return null;
         }
+        $walls = new Walls($sheet);
+        $before = ($path->length() * ($run->part - 1)) / $run->parts;
+        $where = static fn(int $pad): Point => $path->at($before + $marks->position($pad));
+        $best = [INF, 0];
+        $step = max(1, intdiv($marks->lastPad(), self::PADS));
+        foreach ([...range(0, $marks->lastPad(), $step), $marks->lastPad()] as $pad) {
+            $best = min($best, [round($walls->along($at, $where($pad)), 6), $pad]);
+        }
+        $up = $sheet->site->spot($name)?->up;
+        $rise = $up === null || $run->height === null ? 0.0 : abs($up - $run->height);
 
-        return $pads;
+        return new LegEnd($name, $at, $up, $best[1], round($best[0] + $rise + CableWay::SLACK, 2));
     }
 
     /** The first cable of the shelf with just so many cores of a size. */

@@ -93,6 +93,14 @@ final class Routes
         );
     }
 
+    /** Metres of new cable from a place to an end of a leg. */
+    public function lead(string $place, LegEnd $end): float
+    {
+        return $this->reach($place) +
+            $this->walls->along($this->anchor($place), $end->at) +
+            self::rise($this->up($place), $end->up);
+    }
+
     /** Metres from a supply's place to a controller's. */
     public function trunk(string $supply, string $controller): float
     {

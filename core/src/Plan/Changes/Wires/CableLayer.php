@@ -141,7 +141,7 @@ final class CableLayer
 
     public function splice(string $where): string
     {
-        $id = Plan::nextId('p', $this->splices);
+        $id = Splice::nextId($this->old, $this->splices);
         $this->splices[$id] = new Splice($id, $where);
 
         return $id;
@@ -155,6 +155,7 @@ final class CableLayer
         ?string $fuse,
         bool $existing = false,
         string $laid = '',
+        bool $measured = false,
     ): void {
         $old = $this->old->cableTo($to);
         if ($old !== null && !isset($this->cables[$old->id])) {
@@ -162,7 +163,7 @@ final class CableLayer
         } else {
             $id = Plan::nextId('k', $this->cables + $this->old->cables);
         }
-        $measured = $old !== null && !$old->reckoned && abs($old->length - $length) < 0.005;
+        $measured = $measured || ($old !== null && !$old->reckoned && abs($old->length - $length) < 0.005);
         $this->cables[$id] = new LaidCable(
             id: $id,
             kit: $kit,

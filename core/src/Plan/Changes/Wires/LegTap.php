@@ -4,56 +4,45 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes\Wires;
 
-use EmberDusk\Plan\Run;
-
-/** A leg that lies there already and is tapped pad after pad: its pieces between the taps. Metres. */
+/** A leg that lies there and is used from end to end: new cable leads to its first end, and from both go the drops. */
 final class LegTap
 {
-    private float $before;
+    private ?string $first = null;
 
     public function __construct(
         private readonly CableLayer $layer,
-        private readonly string $kit,
-        private string $from,
-        float $lead,
-        private ?string $fuse,
-        private readonly string $laid = '',
-    ) {
-        $this->before = -$lead;
-    }
+        private readonly LegWire $leg,
+        private readonly string $from,
+    ) {}
 
-    /** The splice at a pad; pads come in their order. */
-    public function next(Run $run, int $pad): string
+    /** The splice at the next end. */
+    public function next(): string
     {
-        $metres = self::along($this->layer, $run, $pad);
-        $splice = $this->layer->splice(sprintf('at %.2f m of %s', $metres, $run->name()));
+        $leg = $this->leg;
+        if ($this->first === null) {
+            $this->first = $this->layer->splice("end of leg {$leg->name} at {$leg->ends[0]}");
+            $this->layer->cable(
+                kit: $leg->with,
+                from: $this->from,
+                to: $this->first,
+                length: $leg->lead,
+                fuse: $leg->fuse,
+            );
+
+            return $this->first;
+        }
+        $splice = $this->layer->splice("end of leg {$leg->name} at {$leg->ends[1]}");
         $this->layer->cable(
-            kit: $this->kit,
-            from: $this->from,
+            kit: $leg->kit,
+            from: $this->first,
             to: $splice,
-            length: round(max(0.01, $metres - $this->before), 4),
-            fuse: $this->fuse,
+            length: $leg->length,
+            fuse: null,
             existing: true,
-            laid: $this->laid,
+            laid: $leg->laid,
+            measured: $leg->measured,
         );
-        [$this->from, $this->before, $this->fuse] = [$splice, $metres, null];
 
         return $splice;
-    }
-
-    /** Metres from the run's start to a pad with the leads between the sections. */
-    private static function along(CableLayer $layer, Run $run, int $pad): float
-    {
-        $marks = $layer->plan->cutMarks($run);
-        $along = $marks?->position($pad) ?? 0.0;
-        foreach ($marks->groups ?? [] as $section => $groups) {
-            if ($pad <= $groups) {
-                break;
-            }
-            $pad -= $groups + 1;
-            $along += $marks->jumps[$section] ?? 0.0;
-        }
-
-        return $along;
     }
 }

@@ -9,9 +9,9 @@ final readonly class RunWires
 {
     /**
      * @param  list<TailWire>  $tails
-     * @param  Wire|null  $leg  its length is that of the lead to it
+     * @param  LegWire|null  $leg  whose first end the first tail goes from, and whose second the other
      */
-    public function __construct(public string $run, public bool $halves, public array $tails, public ?Wire $leg) {}
+    public function __construct(public string $run, public bool $halves, public array $tails, public ?LegWire $leg) {}
 
     /** @return array<string, mixed> */
     public function toArray(): array
@@ -22,12 +22,7 @@ final readonly class RunWires
             'tails' => array_map(static fn(TailWire $t): array => $t->toArray(), $this->tails),
         ];
         if ($this->leg !== null) {
-            $written['leg'] = [
-                'kit' => $this->leg->kit,
-                'lead' => $this->leg->length,
-                'fuse' => $this->leg->fuse,
-                'laid' => $this->leg->laid,
-            ];
+            $written['leg'] = $this->leg->toArray();
         }
 
         return $written;

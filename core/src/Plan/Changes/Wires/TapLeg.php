@@ -16,7 +16,7 @@ use EmberDusk\Plan\Splice;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 
-/** A heavy leg that runs past a run, with drops to both ends of each of its sections; what fed it before goes. Metres. */
+/** A heavy new cable that is laid past a run, with drops to both ends of each of its sections; what fed it before goes. Metres. */
 final readonly class TapLeg implements Change
 {
     private function __construct(
@@ -25,8 +25,6 @@ final readonly class TapLeg implements Change
         private KitSnapshot $drop,
         private float $lead,
         private float $dropLength,
-        private bool $existing,
-        private string $laid,
     ) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
@@ -46,15 +44,12 @@ final readonly class TapLeg implements Change
             drop: $cable('drop'),
             lead: $f->numberOr('lead', 1.0, 0.01, 1000),
             dropLength: $f->numberOr('dropLength', 0.2, 0.01, 100),
-            existing: $f->has('existing') && $f->flag('existing'),
-            laid: $f->has('laid') ? $f->oneOf('laid', LaidCable::LAID) : '',
         );
     }
 
-    /** @param  string  $laid  how the leg lies, in the survey's words */
-    public static function payload(string $run, string $leg, string $drop, float $lead, string $laid): ChangePayload
+    public static function payload(string $run, string $leg, string $drop): ChangePayload
     {
-        return ChangePayload::of('TapLeg', run: $run, leg: $leg, drop: $drop, lead: $lead, existing: true, laid: $laid);
+        return ChangePayload::of('TapLeg', run: $run, leg: $leg, drop: $drop);
     }
 
     public function apply(Plan $plan): Plan
@@ -76,7 +71,7 @@ final readonly class TapLeg implements Change
         $before = -$this->lead;
         foreach ($marks->groups as $section => $groups) {
             foreach ([[$pad, $along], [$pad + $groups, $along + $groups * $marks->pitch]] as [$at, $metres]) {
-                $splice = Plan::nextId('p', $splices);
+                $splice = Splice::nextId($plan, $splices);
                 $feed = Plan::nextId('f', $feeds);
                 $splices[$splice] = new Splice($splice, sprintf('at %.2f m of %s', $metres, $run->name()));
                 $feeds[$feed] = new Feed($feed, $run->id, $at);
@@ -88,8 +83,6 @@ final readonly class TapLeg implements Change
                     to: $splice,
                     length: round(max(0.01, $metres - $before), 4),
                     reckoned: true,
-                    existing: $this->existing,
-                    laid: $this->laid,
                 );
                 $drop = Plan::nextId('k', $cables);
                 $cables[$drop] = new LaidCable(
@@ -112,6 +105,7 @@ final readonly class TapLeg implements Change
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name() . " tapped off {$this->leg->entry->name()} at both ends of each section";
+        return $plan->run($this->run)->name() .
+            " fed past by {$this->leg->entry->name()}, at both ends of each section";
     }
 }

@@ -122,13 +122,21 @@ final readonly class WireRuns implements Change
         if ($leg === null) {
             $tap = null;
         } else {
+            $ends = $leg->strings('ends');
             $tap = new LegTap(
-                layer: $layer,
-                kit: $this->kit($layer, $leg, 'kit', Cable::class),
-                from: $from,
-                lead: $leg->number('lead', 0.01, 1000),
-                fuse: $this->fuse($layer, $leg),
-                laid: $leg->has('laid') ? $leg->oneOf('laid', LaidCable::LAID) : '',
+                $layer,
+                new LegWire(
+                    name: $leg->string('name', 40),
+                    kit: $this->kit($layer, $leg, 'kit', Cable::class),
+                    length: $leg->number('length', 0.01, 1000),
+                    measured: $leg->flag('measured'),
+                    laid: $leg->oneOf('laid', LaidCable::LAID),
+                    with: $this->kit($layer, $leg, 'with', Cable::class),
+                    lead: $leg->number('lead', 0.01, 1000),
+                    fuse: $this->fuse($layer, $leg),
+                    ends: [$ends[0] ?? '', $ends[1] ?? ''],
+                ),
+                $from,
             );
         }
         foreach ($of->objects('tails') as $n => $tail) {
@@ -139,7 +147,7 @@ final readonly class WireRuns implements Change
             $feed = $layer->feed($part, $pad);
             $layer->cable(
                 kit: $kit,
-                from: $tap?->next($part, $pad) ?? $from,
+                from: $tap?->next() ?? $from,
                 to: $feed,
                 length: $length,
                 fuse: $this->fuse($layer, $tail),

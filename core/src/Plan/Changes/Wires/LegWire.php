@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Wires;
+
+/** A leg that lies there, as it is asked for: the cable that it is, its length, what leads to it. Metres. */
+final readonly class LegWire
+{
+    /**
+     * @param  string  $kit  shelf id of what it is
+     * @param  string  $with  shelf id of the new cable that leads to it
+     * @param  float  $lead  metres of that
+     * @param  array{string, string}  $ends  names in the notes: where it is fed, where it ends
+     */
+    public function __construct(
+        public string $name,
+        public string $kit,
+        public float $length,
+        public bool $measured,
+        public string $laid,
+        public string $with,
+        public float $lead,
+        public ?string $fuse,
+        public array $ends,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'name' => $this->name,
+            'kit' => $this->kit,
+            'length' => $this->length,
+            'measured' => $this->measured,
+            'laid' => $this->laid,
+            'with' => $this->with,
+            'lead' => $this->lead,
+            'fuse' => $this->fuse,
+            'ends' => $this->ends,
+        ];
+    }
+}

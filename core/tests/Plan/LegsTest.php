@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Plan;
+
+use EmberDusk\Parts\Part;
+use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\Changes\Wires\PlaceDevice;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Standing;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Values\Refusal;
+use PHPUnit\Framework\TestCase;
+
+/** Cable that is there: used from end to end as it is; what leads to it and from it is new. Worked by hand. */
+final class LegsTest extends TestCase
+{
+    private const ROOM = "start door\ndry\n4.00 line\nbox B0 at 1.00 up 2.40\noutlet P1 at 3.00\nright 3.00 line\nbox B1 at 2.00 up 2.40, 40x30x12, vented, hand\nright 4.00\nright 3.00\nclose\nrun line, profile, up 2.40";
+
+    private static function plan(string $legs): Plan
+    {
+        return Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => self::ROOM . "\n{$legs}"],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'strip-single-24'],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'supply-24-100'],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'controller-zigbee-1'],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'cable-2x15'],
+        );
+    }
+
+    private static function used(Plan $plan, string $leg = 'A'): Plan
+    {
+        return Demo::with($plan, ['kind' => 'UseLeg', 'run' => 'line', 'leg' => $leg, 'drop' => 'cable-2x15']);
+    }
+
+    public function test_a_leg_is_used_as_it_is(): void
+    {
+        $plan = self::used(self::plan('leg A B0 to B1 2x2.5 3.20, wall, traced'));
+        $cables = [];
+        foreach ($plan->cables as $cable) {
+            $cables[$cable->to] = $cable;
+        }
+        // Nobody knows where the controller stands: a metre to the first end. The leg is 3.20 m and in place.
+        self::assertSame(['c1', 1.0, false], [$cables['j1']->from, $cables['j1']->length, $cables['j1']->existing]);
+        self::assertSame(
+            ['j1', 'cable-2x25', 3.2, true, false, 'wall'],
+            [
+                $cables['j2']->from,
+                $cables['j2']->kit,
+                $cables['j2']->length,
+                $cables['j2']->existing,
+                $cables['j2']->reckoned,
+                $cables['j2']->laid,
+            ],
+        );
+        self::assertSame(
+            ['end of leg A at B0', 'end of leg A at B1'],
+            [$plan->splices['j1']->where, $plan->splices['j2']->where],
+        );
+        // The run passes both ends: 1.00 m and 6.00 m along it, drops of 0.30 m to work with.
+        $feeds = $plan->feedsOf($plan->run('line'));
+        $marks = $plan->cutMarks($plan->run('line'));
+        self::assertEqualsWithDelta(
+            [1.0, 6.0],
+            array_map(static fn($f): float => (float) $marks?->position($f->pad), $feeds),
+            0.026,
+        );
+        self::assertSame([0.3, 0.3], array_map(static fn($f): float => $cables[$f->id]->length, $feeds));
+    }
+
+    /** Neither bought nor laid twice: the parts and the steps know the lead and the drops alone. */
+    public function test_nothing_is_bought_or_laid_twice(): void
+    {
+        $plan = self::used(self::plan('leg A B0 to B1 2x2.5 3.20, wall, traced'));
+        $list = PartsList::of($plan, Demo::shelf());
+        self::assertSame([], array_filter($list->parts, static fn(Part $p): bool => $p->key === 'cable-2x25'));
+        $steps = array_values(
+            array_filter(
+                Steps::of($plan, $list, Productivity::of([])),
+                static fn(Step $s): bool => $s->kind === 'cables',
+            ),
+        );
+        $trunk = $plan->cableTo('c1');
+        self::assertEqualsWithDelta(1.0 + 0.3 + 0.3 + ($trunk->length ?? 0.0), $steps[0]->units, 1e-9);
+    }
+
+    public function test_the_nearer_end_is_fed(): void
+    {
+        // From 2.50 m of the second wall it is 0.50 m to B1 and 5.50 m to B0.
+        $plan = Demo::with(
+            self::plan('leg A B0 to B1 2x2.5 3.20, wall, traced'),
+            PlaceDevice::payload('c1', new Standing('room', wall: 1, at: 2.5, up: 2.0))->toArray(),
+        );
+        $plan = self::used($plan);
+        self::assertSame('end of leg A at B1', $plan->splices['j1']->where);
+        self::assertEqualsWithDelta(0.5 + 0.4 + 0.3, $plan->cableTo('j1')->length ?? 0.0, 1e-9);
+    }
+
+    public function test_a_leg_that_nobody_measured_is_as_long_as_its_way(): void
+    {
+        $plan = self::used(self::plan('leg A B0 to B1 2x2.5, wall'));
+        // 3.00 m to the corner and 2.00 m of the second wall, 0.30 m to work with.
+        self::assertSame([5.3, true], [$plan->cableTo('j2')?->length, $plan->cableTo('j2')?->reckoned]);
+    }
+
+    public function test_it_is_offered_only_where_it_can_carry(): void
+    {
+        $of = static function (string $legs): array {
+            $plan = self::plan($legs);
+
+            return array_keys(ExistingLegs::of($plan, $plan->run('line'), Demo::shelf()));
+        };
+        self::assertSame(['A'], $of('leg A B0 to B1 2x2.5 3.20'));
+        self::assertSame(['A'], $of('leg A door to B1 2x2.5'), 'the start has a name too');
+        self::assertSame([], $of('leg A B0 to ? 2x2.5'), 'nobody knows where it ends');
+        self::assertSame([], $of('leg A B0 to attic 2x2.5'), 'the attic is not in the notes');
+        self::assertSame([], $of('leg A B0 to B0 2x2.5'), 'both ends at one place');
+        self::assertSame([], $of('leg A P1 to B1 2x2.5'), 'it brings mains from an outlet');
+        $rgb = Demo::with(self::plan('leg A B0 to B1 2x2.5'), [
+            'kind' => 'ChooseKit',
+            'run' => 'line',
+            'kit' => 'strip-rgb-24',
+        ]);
+        self::assertSame([], ExistingLegs::of($rgb, $rgb->run('line'), Demo::shelf()), 'too few cores');
+        $this->expectException(Refusal::class);
+        $this->expectExceptionMessage('both its ends must be known');
+        self::used(self::plan('leg A B0 to ? 2x2.5'));
+    }
+
+    public function test_splices_never_have_the_name_of_an_outlet(): void
+    {
+        $plan = self::plan('leg A B0 to B1 2x2.5');
+        $plan = Demo::with($plan, [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' => str_replace('outlet P1', "outlet J1 at 0.50\noutlet P1", $plan->places['room']->notes),
+        ]);
+        self::assertSame(['j2', 'j3'], array_keys(self::used($plan)->splices));
+    }
+}
