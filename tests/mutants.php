@@ -55,7 +55,7 @@ return array_merge(
         'Checks/Site/StandingFindings.php',
         ['->length ?? -1.0) < $stands->at - 1e-9', '->length ?? -1.0) < 0.9 * $stands->at'],
         ['$sheet->site->spot($stands->spot) === null', 'false'],
-        ['$mains->there || $mains->outlet !== null', '$mains->there'],
+        ['$mains->there || $mains->outlet !== null', '$mains->there || $sheet->slips !== []'],
         ['$share <= BoxRoom::FULL + 1e-9', '$share <= 1.0'],
     ),
     $at('Plan/BoxRoom.php', ['        sort($size);', ''], ['FULL = 0.6;', 'FULL = 0.7;']),

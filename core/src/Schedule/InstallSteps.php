@@ -93,12 +93,9 @@ final class InstallSteps
             kind: 'mains',
             of: $unit,
             place: $this->plan->places[$of->place]->name ?? '',
-            title: sprintf(
-                '%s: mains from %s, %s of cable',
-                strtoupper($unit),
-                $way->outlet,
-                $this->plan->terms->say($way->metres),
-            ),
+            title: strtoupper($unit) .
+                ": mains from {$way->outlet}" .
+                ($way->metres > 0 ? ", {$this->plan->terms->say($way->metres)} of cable" : ', length to be measured'),
             why: 'It does not stand at an outlet.',
             units: 1.0,
             people: 1,

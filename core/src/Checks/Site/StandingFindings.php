@@ -75,7 +75,8 @@ final readonly class StandingFindings implements Check
             ];
         }
         $mains = MainsWay::of($plan, $device);
-        if ($mains === null || $mains->there || $mains->outlet !== null) {
+        // Where there is a battery and no mains, the run says what its supply must be.
+        if ($mains === null || $mains->there || $mains->outlet !== null || $sheet->site->batteries !== []) {
             return [];
         }
 
