@@ -1,4 +1,4 @@
-// From a key on a feed's pin to the frame that shows another curve, so many times; run in the page by tests/bench.php.
+// Away from the feed in the middle. From a key on a feed's pin to the frame that shows another curve, so many times; run in the page by tests/bench.php.
 const done = arguments[arguments.length - 1];
 const times = [];
 const curve = () =>
@@ -10,7 +10,7 @@ const frame = () => new Promise((next) => requestAnimationFrame(next));
         pin.focus();
         const was = curve();
         const at = performance.now();
-        pin.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }));
+        pin.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowLeft', bubbles: true }));
         while (curve() === was && performance.now() - at < 3000) {
             await frame();
         }
