@@ -133,7 +133,8 @@ final readonly class BuildScreen
             decimals: 1,
             formula: '(' . self::sum($inputs) . ') / 60',
             inputs: $inputs,
-            assumption: 'All steps, done or not, by as many people as each takes and there are; from all going well to none. The calendar rounds each step up to five minutes, this does not.',
+            assumption: 'All steps, done or not, by as many people as each takes and there are; from all going ' .
+                'well to none. The calendar rounds each step up to five minutes, this does not.',
             source: 'common practice, no source; the crew’s own minutes where there are some',
             range: new Range($least / 60, $most / 60),
         );

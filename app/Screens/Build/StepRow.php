@@ -73,7 +73,8 @@ final readonly class StepRow
             formula: 'u * t * f',
             inputs: $inputs,
             assumption: $productivity === null
-                ? 'The calendar rounds it up to five minutes, the quote does not. At best and at worst as the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
+                ? 'The calendar rounds it up to five minutes, the quote does not. At best and at worst as ' .
+                    'the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
                 : 'The calendar rounds it up to five minutes, the quote does not. Four of five such steps lie in the range (log-normal, prediction interval).',
             source: 'common practice, no source',
             range: new Range((float) $step->range[0], (float) $step->range[1]),

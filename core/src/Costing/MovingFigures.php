@@ -83,7 +83,8 @@ final readonly class MovingFigures
                 ? '0'
                 : implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
             inputs: $inputs,
-            assumption: 'Prices of the shelf, cable by 0.1 m, unrounded minutes at the job’s rate. Whole reels, spares, what the client has, mark-up and tax show in the quote.',
+            assumption: 'Prices of the shelf, cable by 0.1 m, unrounded minutes at the job’s rate. Whole reels, ' .
+                'spares, what the client has, mark-up and tax show in the quote.',
             source: 'common practice, no source',
         );
     }

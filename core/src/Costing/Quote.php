@@ -13,7 +13,10 @@ use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
-/** What the client is asked for: parts with the mark-up, every kind of work by the hour, travel, tax. Whole hundredths of the currency, so that the lines add up. */
+/**
+ * What the client is asked for: parts with the mark-up, every kind of work by the hour, travel, tax. Whole
+ * hundredths of the currency, so that the lines add up.
+ */
 final readonly class Quote
 {
     /** What lines of work are called by. */

@@ -7,7 +7,10 @@ namespace EmberDusk\Rates;
 /** The table of times, and what a kind of step is called. All times: common practice, no source. */
 final readonly class StepMinutes
 {
-    /** Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, supply that mains is laid to, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit. */
+    /**
+     * Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, supply that
+     * mains is laid to, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit.
+     */
     public const MINUTES = [
         'isolate' => 10.0,
         'trace' => 5.0,

@@ -21,7 +21,10 @@ use PHPUnit\Framework\TestCase;
 /** Cable that is there: used from end to end as it is; what leads to it and from it is new. Worked by hand. */
 final class LegsTest extends TestCase
 {
-    private const ROOM = "start door\ndry\n4.00 line\nbox B0 at 1.00 up 2.40\noutlet P1 at 3.00\nright 3.00 line\nbox B1 at 2.00 up 2.40, 40x30x12, vented, hand\nright 4.00\nright 3.00\nclose\nrun line, profile, up 2.40";
+    private const ROOM =
+        "start door\ndry\n4.00 line\nbox B0 at 1.00 up 2.40\noutlet P1 at 3.00\nright 3.00 line\n" .
+        "box B1 at 2.00 up 2.40, 40x30x12, vented, hand\nright 4.00\nright 3.00\nclose\n" .
+        'run line, profile, up 2.40';
 
     private static function plan(string $legs): Plan
     {

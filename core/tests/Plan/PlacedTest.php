@@ -34,7 +34,9 @@ final class PlacedTest extends TestCase
             [
                 'kind' => 'ReviseNotes',
                 'place' => 'room',
-                'text' => "start door\ndry\n4.00 line\noutlet P1 at 1.00 up 0.30\nright 3.00 line\nright 4.00\nbox B1 at 1.00 up 1.80, 40x30x12, vented, hand\nright 3.00\nclose\nrun {$run}",
+                'text' =>
+                    "start door\ndry\n4.00 line\noutlet P1 at 1.00 up 0.30\nright 3.00 line\nright 4.00\n" .
+                    "box B1 at 1.00 up 1.80, 40x30x12, vented, hand\nright 3.00\nclose\nrun {$run}",
             ],
             ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'strip-single-24'],
             ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'supply-24-100'],

@@ -77,7 +77,8 @@ final readonly class PriceFindings implements Check
                 code: 'free-work',
                 severity: Severity::Watch,
                 title: 'An hour of work costs nothing',
-                detail: 'The quote asks for parts alone, and proposals make no difference between one joint and twenty. Set the price of an hour where the quote is.',
+                detail: 'The quote asks for parts alone, and proposals make no difference between one joint and ' .
+                    'twenty. Set the price of an hour where the quote is.',
                 place: new Place('parts'),
             ),
         ];

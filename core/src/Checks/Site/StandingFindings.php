@@ -85,7 +85,8 @@ final readonly class StandingFindings implements Check
                 code: 'mains-reach',
                 severity: Severity::Stop,
                 title: "{$name} needs mains, and {$place->name} has none",
-                detail: 'Write the outlet or spur that is there into the notes, place the supply where mains is, or feed this place from a battery. Mains is for a licensed person.',
+                detail: 'Write the outlet or spur that is there into the notes, place the supply where mains is, ' .
+                    'or feed this place from a battery. Mains is for a licensed person.',
                 place: new Place('survey', $place->id),
                 source: Rule::PRACTICE,
             ),

@@ -12,7 +12,9 @@ const emit = defineEmits<{ repair: [change: object] }>();
         <h3 class="font-semibold">As it is drawn</h3>
         <p>
             <FigureText :figure="drawn.cost" />, evenness <span class="fig">{{ drawn.evenness }}</span>.
-            <span v-if="drawn.broken.length" class="text-stop">It does not hold: {{ drawn.broken.join('; ') }}.</span>
+            <span v-if="drawn.broken.length" class="text-stop"
+                >It does not hold: {{ drawn.broken.map((b) => b.replace(/\.$/, '')).join('; ') }}.</span
+            >
             <span v-else-if="Number(drawn.dearer) > 0"
                 >It holds every limit and costs <span class="fig">{{ drawn.dearer }}</span> more.</span
             >

@@ -61,7 +61,9 @@ final readonly class UseLeg implements Change
             ExistingLegs::of($plan, $run, $this->shelf)[$this->leg] ??
             throw InvalidInput::at(
                 '/leg',
-                "Leg {$this->leg} cannot carry the feed of {$run->name()}: it must be sound, have cores enough, bring no mains, and both its ends must be known in the notes, at different places of the run.",
+                "Leg {$this->leg} cannot carry the feed of {$run->name()}: it must be sound, have cores " .
+                    'enough, bring no mains, and both its ends must be known in the notes, at different ' .
+                    'places of the run.',
             );
         [$near, $far, $lead] = $leg->from(static fn(LegEnd $e): ?float => CableWay::to($plan, $from, $run->place, $e));
         $plan = $plan->fedBy($run, []);
