@@ -27,7 +27,7 @@ final readonly class StandingRows
                 'stands' => $d->stands?->write(),
                 'at' => self::at($plan, $d),
             ],
-            array_values([...$plan->supplies, ...$plan->controllers, ...$plan->hubs, ...$plan->modules]),
+            $plan->devices(),
         );
     }
 
@@ -38,7 +38,7 @@ final readonly class StandingRows
             $room = BoxRoom::of($plan, $place->id, $box);
             $share = $room->share();
             $still = [];
-            foreach ([...$plan->supplies, ...$plan->controllers, ...$plan->hubs, ...$plan->modules] as $device) {
+            foreach ($plan->devices() as $device) {
                 $kit = $plan->kit[$device->kit] ?? null;
                 if ($kit !== null && !isset($room->units[$device->id]) && $room->fits($kit) === true) {
                     $still[] = strtoupper($device->id);

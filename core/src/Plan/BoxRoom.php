@@ -23,7 +23,7 @@ final readonly class BoxRoom
     public static function of(Plan $plan, string $place, Box $box): self
     {
         $units = [];
-        foreach ([...$plan->supplies, ...$plan->controllers, ...$plan->hubs, ...$plan->modules] as $device) {
+        foreach ($plan->devices() as $device) {
             $kit = $plan->kit[$device->kit] ?? null;
             if ($kit !== null && $device->stands?->place === $place && $device->stands->spot === $box->spot->name) {
                 $units[$device->id] = $kit;

@@ -19,6 +19,14 @@ use EmberDusk\Kit\Supply;
 /** The frozen copies that a plan's devices, cables and runs are of, each by its kind; null when it is another kind or none. */
 trait KitOfPlan
 {
+    /** @return list<Device> everything that stands somewhere */
+    public function devices(): array
+    {
+        return array_merge(
+            ...array_map(array_values(...), [$this->supplies, $this->controllers, $this->hubs, $this->modules]),
+        );
+    }
+
     public function strip(?string $kit): ?Strip
     {
         return $this->entry($kit, Strip::class);

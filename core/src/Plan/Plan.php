@@ -130,7 +130,7 @@ final readonly class Plan
             kit: $kit ?? $this->kit,
         );
 
-        return $plan->holding(array_intersect_key($plan->kit, $plan->usedKit()));
+        return $plan->holding(array_intersect_key($plan->kit, $plan->kitInUse() + $plan->owned + $plan->spares));
     }
 
     /** @param  array<string, KitSnapshot>  $kit */

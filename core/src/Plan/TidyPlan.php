@@ -71,14 +71,13 @@ trait TidyPlan
         );
     }
 
-    /** @return array<string, true> shelf ids in use */
-    private function usedKit(): array
+    /** @return array<string, true> shelf ids of what the plan itself is made of */
+    public function kitInUse(): array
     {
         $used = [];
         foreach ($this->runs as $run) {
             $used[$run->strip ?? ''] = true;
         }
-        $used += array_fill_keys(array_keys($this->owned + $this->spares), true);
         foreach ($this->makings as $making) {
             $used[$making->profile ?? ''] = $used[$making->diffuser ?? ''] = true;
         }

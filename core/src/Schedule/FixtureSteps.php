@@ -40,20 +40,7 @@ final readonly class FixtureSteps
             needs: array_values(array_filter([$fitting->kit, $module])),
         );
         $joints = RunJoints::of($this->plan, 0, $this->install->cables($fitting->id), $this->at);
-        if ($joints->count === 0) {
-            return $hung;
-        }
 
-        return $this->list->of(
-            of: $fitting,
-            kind: 'joints',
-            title: $joints->words(),
-            why: $joints->why(),
-            units: $joints->units(),
-            people: 1,
-            tools: $joints->tools(),
-            caution: $joints->caution(),
-            after: [$hung],
-        );
+        return $this->list->joints($fitting, $joints, $hung);
     }
 }

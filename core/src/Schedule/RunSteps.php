@@ -126,21 +126,7 @@ final readonly class RunSteps
             $this->install->cables($run->id),
             $this->at,
         );
-        if ($joints->count === 0) {
-            $made = $fixed;
-        } else {
-            $made = $this->list->of(
-                of: $run,
-                kind: 'joints',
-                title: $joints->words(),
-                why: $joints->why(),
-                units: $joints->units(),
-                people: 1,
-                tools: $joints->tools(),
-                caution: $joints->caution(),
-                after: [$fixed],
-            );
-        }
+        $made = $this->list->joints($run, $joints, $fixed);
         $last = $this->list->of(
             of: $run,
             kind: 'second',

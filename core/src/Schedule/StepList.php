@@ -82,6 +82,26 @@ final class StepList
         );
     }
 
+    /** The step that makes joints after another; that other where there are none. */
+    public function joints(Run|Fitting $of, RunJoints $joints, string $after): string
+    {
+        if ($joints->count === 0) {
+            return $after;
+        }
+
+        return $this->of(
+            of: $of,
+            kind: 'joints',
+            title: $joints->words(),
+            why: $joints->why(),
+            units: $joints->units(),
+            people: 1,
+            tools: $joints->tools(),
+            caution: $joints->caution(),
+            after: [$after],
+        );
+    }
+
     /**
      * @param  list<string>  $tools
      * @param  list<string>  $after

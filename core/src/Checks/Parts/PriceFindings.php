@@ -10,7 +10,6 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Plan\Changes\Kit\SetSpare;
-use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -39,7 +38,7 @@ final readonly class PriceFindings implements Check
     {
         $findings = [];
         $terms = $state->plan->terms;
-        $used = self::kit($state->plan);
+        $used = $state->plan->kitInUse();
         foreach ($state->plan->kit as $id => $kit) {
             $foreign = $terms->foreign($kit);
             if ($foreign !== null) {
@@ -88,7 +87,7 @@ final readonly class PriceFindings implements Check
     private static function unused(JobState $state): array
     {
         $plan = $state->plan;
-        $idle = array_diff_key($plan->owned + $plan->spares, self::kit($plan));
+        $idle = array_diff_key($plan->owned + $plan->spares, $plan->kitInUse());
         if ($idle === []) {
             return [];
         }
@@ -117,27 +116,5 @@ final readonly class PriceFindings implements Check
         }
 
         return $findings;
-    }
-
-    /** @return array<string, true> shelf ids that the plan itself uses */
-    private static function kit(Plan $plan): array
-    {
-        $used = [];
-        foreach ($plan->runs as $run) {
-            $used[$run->strip ?? ''] = true;
-        }
-        foreach ($plan->makings as $making) {
-            $used[$making->profile ?? ''] = $used[$making->diffuser ?? ''] = true;
-        }
-        foreach ($plan->cables as $cable) {
-            $used[$cable->kit] = $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = true;
-        }
-        foreach ([$plan->supplies, $plan->controllers, $plan->hubs, $plan->modules, $plan->fixtures] as $list) {
-            foreach ($list as $thing) {
-                $used[$thing->kit] = true;
-            }
-        }
-
-        return $used;
     }
 }

@@ -39,7 +39,7 @@ final readonly class StandingFindings implements Check
     {
         $plan = $job->plan;
         $findings = self::boxes($plan);
-        foreach ([...$plan->supplies, ...$plan->controllers, ...$plan->hubs, ...$plan->modules] as $device) {
+        foreach ($plan->devices() as $device) {
             $findings = [...$findings, ...self::device($plan, $device)];
         }
 
