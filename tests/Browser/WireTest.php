@@ -72,6 +72,20 @@ final class WireTest extends BrowserTestCase
         $this->undoKeys();
     }
 
+    public function test_a_run_is_split_and_put_back_together_by_keys(): void
+    {
+        $this->press('s');
+        $this->find('[data-split=second] button.press');
+        $this->assertAccessible('wire with the splits of a run');
+        $this->click(fn() => $this->find('[data-split=parts] button.press'));
+        $this->see('Cove 2 of 2');
+        $this->press('/');
+        $this->find('[role=dialog] input')->sendKeys(['back together cove 1', Key::ENTER]);
+        $this->click(fn() => $this->find('[data-split=whole] button.press'));
+        $this->dontSee('Cove 2 of 2');
+        $this->find('[data-feed=f1]');
+    }
+
     private function kept(string $label, string $value): void
     {
         $this->see('Kept ');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Facts\Bases;
+use EmberDusk\Costing\Costing;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
@@ -43,6 +45,30 @@ final class WireTest extends TestCase
         ];
         self::assertSame('e1', $wire['scene']);
         self::assertLessThan($wire['supplies'][0]['peak']['value'], $wire['supplies'][0]['average']['value']);
+    }
+
+    public function test_splits_are_answered_and_the_quote_does_what_they_said(): void
+    {
+        $ask = fn(string $run, string $more = ''): array => $this->answer(
+            $this->getJson("/jobs/{$this->job->id}/splits/{$run}{$more}"),
+            'splits',
+        )['ways'];
+        $ways = array_column($ask('cove'), null, 'how');
+        self::assertSame(['now', 'parts', 'second', 'repeater'], array_keys($ways));
+        $total = fn(): float => Costing::price($this->job->newest()->plan(), Bases::of($this->job))->total / 100;
+        $before = $total();
+        foreach (['parts', 'second', 'repeater'] as $n => $how) {
+            $this->changed(2 * $n + 1, $ways[$how]['take']);
+            self::assertEqualsWithDelta($ways[$how]['quote']['value'], $total() - $before, 0.005, $how);
+            $back = array_column($ask('cove-1'), null, 'how');
+            self::assertArrayNotHasKey($how, $back, 'as it is drawn');
+            self::assertEqualsWithDelta(-$ways[$how]['quote']['value'], $back['whole']['quote']['value'], 0.005);
+            $this->changed(2 * $n + 2, $back['whole']['take']);
+            self::assertEqualsWithDelta($before, $total(), 0.005);
+        }
+        self::assertCount(3, $ask('cove', '?parts=3')[1]['sketch']);
+        $this->getJson("/jobs/{$this->job->id}/splits/cove?parts=9")->assertStatus(422);
+        $this->getJson("/jobs/{$this->job->id}/splits/nowhere")->assertStatus(422);
     }
 
     public function test_an_earlier_state_stands_beside_the_newest(): void

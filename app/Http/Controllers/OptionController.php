@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Facts\Bases;
+use App\Http\Requests\SplitsRequest;
 use App\Models\Job;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
+use EmberDusk\Options\Splits;
 use Illuminate\Http\JsonResponse;
 
-/** The options of a run side by side, each solved. */
+/** The options of a run side by side, and the ways to split it, each solved. */
 final readonly class OptionController
 {
     public function show(Job $job, string $run): JsonResponse
@@ -23,6 +25,18 @@ final readonly class OptionController
             'name' => ucfirst($of->word),
             'asked' => Questions::all(),
             'options' => Options::of($plan, $of, Bases::of($job)),
+        ]);
+    }
+
+    public function splits(SplitsRequest $request, Job $job, string $run): JsonResponse
+    {
+        $plan = $job->newest()->plan();
+        $of = $plan->run($run);
+
+        return new JsonResponse([
+            'run' => $of->id,
+            'name' => ucfirst($of->word),
+            'ways' => Splits::of($plan, $of, $request->parts(), Bases::of($job)),
         ]);
     }
 }

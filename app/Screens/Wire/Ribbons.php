@@ -75,6 +75,7 @@ final readonly class Ribbons
             'trunk' => $trunk === null ? null : self::cable($state, $trunk, $result),
             'place' => $plan->places[$run->place]->name ?? '',
             'pins' => $run->pins,
+            'split' => $run->parts > 1 || $run->zones !== [],
             'cables' => self::ways($state, $run, $result),
             'taps' => Taps::of($state, $run),
             'load' =>

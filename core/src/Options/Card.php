@@ -66,6 +66,26 @@ final readonly class Card
         );
     }
 
+    /** Over all parts of the run, since the eye sees them side by side. */
+    public static function evenness(Trial $trial): Figure
+    {
+        $brightest = $trial->evenness() > 0 ? $trial->darkest() / $trial->evenness() : 0.0;
+
+        return new Figure(
+            label: count($trial->results) > 1 ? 'Evenness, all parts' : 'Evenness',
+            value: $trial->evenness(),
+            unit: '',
+            decimals: 2,
+            formula: 'd / b',
+            inputs: [
+                new Input('d', 'darkest', $trial->darkest(), '', path: 'solver: darkest of its parts'),
+                new Input('b', 'brightest', $brightest, '', path: 'solver: brightest of its parts'),
+            ],
+            assumption: self::SOLVED,
+            source: 'limits: common practice, no source',
+        );
+    }
+
     public static function count(string $label, int $count, string $meaning): Figure
     {
         return new Figure(
@@ -92,7 +112,6 @@ final readonly class Card
         $metres = array_sum(array_map(static fn(RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
         $watts = $strip instanceof Strip ? $strip->wattsPerMetre() : 0.0;
         $several = $requirement->controllers > 1 ? "{$requirement->controllers} x " : '';
-        $brightest = $trial->evenness() > 0 ? $trial->darkest() / $trial->evenness() : 0.0;
 
         return new OptionCard(
             requirement: $requirement,
@@ -141,19 +160,7 @@ final readonly class Card
                     ],
                     assumption: self::SOLVED,
                 ),
-                'evenness' => new Figure(
-                    label: 'Evenness',
-                    value: $trial->evenness(),
-                    unit: '',
-                    decimals: 2,
-                    formula: 'd / b',
-                    inputs: [
-                        new Input('d', 'darkest', $trial->darkest(), '', path: 'solver: darkest of its parts'),
-                        new Input('b', 'brightest', $brightest, '', path: 'solver: brightest of its parts'),
-                    ],
-                    assumption: self::SOLVED,
-                    source: 'limits: common practice, no source',
-                ),
+                'evenness' => self::evenness($trial),
                 'joints' => self::count('Joints', $moving->joints(), 'of one core'),
                 'boxes' => self::count('To hide', $moving->units(), 'supplies and controllers'),
                 'quote' => $promise->of($trial->plan)->figure(),

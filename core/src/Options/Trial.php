@@ -60,6 +60,16 @@ final readonly class Trial
         return $best;
     }
 
+    /**
+     * A plan as it is, solved on all parts of a run.
+     *
+     * @throws \EmberDusk\Values\Refusal when it cannot be solved
+     */
+    public static function drawn(Plan $plan, Run $run): self
+    {
+        return self::solved($plan, $run, [], 0);
+    }
+
     public function darkest(): float
     {
         return min(array_map(static fn(RunResult $r): float => $r->darkest(), $this->results) ?: [0.0]);

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Copies;
 
 /** How a run is made up, where that is not as usual: what may be joined, profile and diffuser, how its ends are sealed, when it is cut. The id is the run's. */
 final readonly class Assembly
 {
+    use Copies;
+
     /** Never a joint; only where a section is longer than any length; wherever that saves a length. */
     public const JOINTS = ['never', 'needed', 'saving'];
 
@@ -61,6 +64,12 @@ final readonly class Assembly
             'seal' => $this->seal,
             'cut' => $this->cut,
         ];
+    }
+
+    /** The same for another run. */
+    public function of(string $run): self
+    {
+        return $this->withChanged(id: $run);
     }
 
     /** Whether all is as usual. */

@@ -31,6 +31,12 @@ final readonly class Device
         return new self($this->id, $kit, stands: $this->stands);
     }
 
+    /** Another unit like it, beside it. */
+    public function as(string $id): self
+    {
+        return $this->withChanged(id: $id);
+    }
+
     public function set(?string $setting): self
     {
         return $this->withChanged(setting: $setting);

@@ -33,6 +33,7 @@ final readonly class Document
         'options',
         'makings',
         'spares',
+        'splits',
         'kit',
     ];
 
@@ -65,7 +66,7 @@ final readonly class Document
                 $plan->places,
                 static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name, 'notes' => $p->notes],
             ),
-            'runs' => self::each($plan->runs, self::run(...)),
+            'runs' => self::each($plan->runs, static fn(Run $r): array => $r->write()),
             'supplies' => self::each($plan->supplies, $device),
             'controllers' => self::each($plan->controllers, $device),
             'hubs' => self::each($plan->hubs, $device),
@@ -80,29 +81,9 @@ final readonly class Document
                     'module' => $f->module,
                 ],
             ),
-            'splices' => self::each(
-                $plan->splices,
-                static fn(Splice $s): array => ['id' => $s->id, 'where' => $s->where],
-            ),
-            'feeds' => self::each(
-                $plan->feeds,
-                static fn(Feed $f): array => ['id' => $f->id, 'run' => $f->run, 'pad' => $f->pad],
-            ),
-            'cables' => self::each(
-                $plan->cables,
-                static fn(LaidCable $c): array => [
-                    'id' => $c->id,
-                    'kit' => $c->kit,
-                    'from' => $c->from,
-                    'to' => $c->to,
-                    'length' => $c->length,
-                    'reckoned' => $c->reckoned,
-                    'joint' => $c->joint,
-                    'fuse' => $c->fuse,
-                    'existing' => $c->existing,
-                    'laid' => $c->laid,
-                ],
-            ),
+            'splices' => self::each($plan->splices, static fn(Splice $s): array => $s->write()),
+            'feeds' => self::each($plan->feeds, static fn(Feed $f): array => $f->write()),
+            'cables' => self::each($plan->cables, static fn(LaidCable $c): array => $c->write()),
             'lights' => self::each(
                 $plan->lights,
                 static fn(Light $l): array => ['id' => $l->id, 'name' => $l->name, 'room' => $l->room],
@@ -123,6 +104,7 @@ final readonly class Document
             'options' => self::each($plan->options, static fn(Requirement $w): array => $w->write()),
             'makings' => self::each($plan->makings, static fn(Assembly $m): array => $m->write()),
             'spares' => self::each($plan->spares, static fn(Spare $s): array => ['id' => $s->id, 'count' => $s->count]),
+            'splits' => self::each($plan->splits, static fn(Split $s): array => $s->write()),
             'kit' => self::each(
                 $plan->kit,
                 static fn(KitSnapshot $f): array => [
@@ -172,30 +154,6 @@ final readonly class Document
         }
 
         return $items;
-    }
-
-    /** @return array<string, mixed> */
-    private static function run(Run $r): array
-    {
-        return [
-            'id' => $r->id,
-            'place' => $r->place,
-            'word' => $r->word,
-            'sections' => $r->sections,
-            'jumps' => $r->jumps,
-            'mounting' => $r->mounting,
-            'light' => $r->light,
-            'height' => $r->height,
-            'part' => $r->part,
-            'parts' => $r->parts,
-            'cap' => $r->cap,
-            'capChecked' => $r->capChecked,
-            'zones' => $r->zones,
-            'pins' => $r->pins,
-            'strip' => $r->strip,
-            'supply' => $r->supply,
-            'controller' => $r->controller,
-        ];
     }
 
     /**

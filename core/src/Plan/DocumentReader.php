@@ -7,7 +7,6 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Shelf;
-use EmberDusk\Survey\Site\RunNote;
 
 /** A plan from plain data; what {@see Document} writes is read by it. */
 final readonly class DocumentReader
@@ -36,7 +35,7 @@ final readonly class DocumentReader
                 'places',
                 static fn(Fields $p): Place => new Place($p->string('id'), $p->string('name', 60), $p->string('notes')),
             ),
-            runs: self::keyed($f, 'runs', self::readRun(...)),
+            runs: self::keyed($f, 'runs', Run::read(...)),
             supplies: self::keyed($f, 'supplies', $device),
             controllers: self::keyed($f, 'controllers', $device),
             hubs: self::keyed($f, 'hubs', $device),
@@ -52,36 +51,9 @@ final readonly class DocumentReader
                     module: $x->stringOrNull('module'),
                 ),
             ),
-            splices: self::keyed(
-                $f,
-                'splices',
-                static fn(Fields $s): Splice => new Splice($s->string('id'), $s->string('where', 80)),
-            ),
-            feeds: self::keyed(
-                $f,
-                'feeds',
-                static fn(Fields $i): Feed => new Feed(
-                    $i->string('id'),
-                    $i->string('run'),
-                    $i->whole('pad', 0, 400_000),
-                ),
-            ),
-            cables: self::keyed(
-                $f,
-                'cables',
-                static fn(Fields $c): LaidCable => new LaidCable(
-                    id: $c->string('id'),
-                    kit: $c->string('kit'),
-                    from: $c->string('from'),
-                    to: $c->string('to'),
-                    length: $c->number('length', 0.01, 1000),
-                    reckoned: $c->flag('reckoned'),
-                    joint: $c->stringOrNull('joint'),
-                    fuse: $c->stringOrNull('fuse'),
-                    existing: $c->flag('existing'),
-                    laid: $c->oneOf('laid', LaidCable::LAID),
-                ),
-            ),
+            splices: self::keyed($f, 'splices', Splice::read(...)),
+            feeds: self::keyed($f, 'feeds', Feed::read(...)),
+            cables: self::keyed($f, 'cables', LaidCable::read(...)),
             lights: self::keyed(
                 $f,
                 'lights',
@@ -104,53 +76,9 @@ final readonly class DocumentReader
                 'spares',
                 static fn(Fields $s): Spare => new Spare($s->string('id'), $s->whole('count', 0, 10_000)),
             ),
+            splits: self::keyed($f, 'splits', Split::read(...)),
             kit: self::keyed($f, 'kit', self::readSnapshot(...)),
         );
-    }
-
-    private static function readRun(Fields $r): Run
-    {
-        $sections = $r->numbers('sections', 0.01, 1000);
-        if ($sections === [] || count($sections) > 200) {
-            throw $r->invalid('sections', 'A run has 1 to 200 sections.');
-        }
-        $jumps = $r->numbers('jumps', 0.0, 1000);
-        if (count($jumps) !== count($sections) - 1) {
-            throw $r->invalid('jumps', 'There is one jump fewer than sections.');
-        }
-
-        return new Run(
-            id: $r->string('id'),
-            place: $r->string('place'),
-            word: $r->string('word', 24),
-            sections: $sections,
-            jumps: $jumps,
-            strip: $r->stringOrNull('strip'),
-            supply: $r->stringOrNull('supply'),
-            controller: $r->stringOrNull('controller'),
-            mounting: self::mounting($r),
-            light: $r->string('light', 10),
-            height: $r->numberOrNull('height', 0, 1000),
-            part: $r->whole('part', 1, 8),
-            parts: $r->whole('parts', 1, 8),
-            cap: $r->number('cap', 0.2, 1),
-            capChecked: $r->flag('capChecked'),
-            zones: array_map(static fn(float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)),
-            pins: $r->strings('pins'),
-        );
-    }
-
-    /** @return list<string> */
-    private static function mounting(Fields $r): array
-    {
-        $mounting = $r->strings('mounting');
-        foreach ($mounting as $n => $one) {
-            if (!in_array($one, RunNote::MOUNTINGS, true)) {
-                throw $r->invalid("mounting/{$n}", "“{$one}” is none of " . implode(', ', RunNote::MOUNTINGS) . '.');
-            }
-        }
-
-        return $mounting;
     }
 
     private static function readScene(Fields $s): Scene

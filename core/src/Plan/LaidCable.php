@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Fields;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Values\Copies;
 
@@ -35,9 +36,48 @@ final readonly class LaidCable
         public string $laid = '',
     ) {}
 
+    public static function read(Fields $f): self
+    {
+        return new self(
+            id: $f->string('id'),
+            kit: $f->string('kit'),
+            from: $f->string('from'),
+            to: $f->string('to'),
+            length: $f->number('length', 0.01, 1000),
+            reckoned: $f->flag('reckoned'),
+            joint: $f->stringOrNull('joint'),
+            fuse: $f->stringOrNull('fuse'),
+            existing: $f->flag('existing'),
+            laid: $f->oneOf('laid', self::LAID),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function write(): array
+    {
+        return [
+            'id' => $this->id,
+            'kit' => $this->kit,
+            'from' => $this->from,
+            'to' => $this->to,
+            'length' => $this->length,
+            'reckoned' => $this->reckoned,
+            'joint' => $this->joint,
+            'fuse' => $this->fuse,
+            'existing' => $this->existing,
+            'laid' => $this->laid,
+        ];
+    }
+
     public function from(string $id): self
     {
         return $this->withChanged(from: $id);
+    }
+
+    /** The same cable elsewhere, or by another name. */
+    public function like(string $id, string $from, string $to): self
+    {
+        return $this->withChanged(id: $id, from: $from, to: $to);
     }
 
     public function of(string $kit): self

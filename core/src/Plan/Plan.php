@@ -34,6 +34,7 @@ final readonly class Plan
      * @param  array<string, Requirement>  $options
      * @param  array<string, Assembly>  $makings
      * @param  array<string, Spare>  $spares
+     * @param  array<string, Split>  $splits  by the id of the run that was split
      * @param  array<string, KitSnapshot>  $kit
      */
     public function __construct(
@@ -57,6 +58,7 @@ final readonly class Plan
         public array $options = [],
         public array $makings = [],
         public array $spares = [],
+        public array $splits = [],
         public array $kit = [],
     ) {}
 
@@ -79,6 +81,7 @@ final readonly class Plan
      * @param  array<string, Requirement>|null  $options
      * @param  array<string, Assembly>|null  $makings
      * @param  array<string, Spare>|null  $spares
+     * @param  array<string, Split>|null  $splits
      * @param  array<string, KitSnapshot>|null  $kit
      */
     public function with(
@@ -102,6 +105,7 @@ final readonly class Plan
         ?array $options = null,
         ?array $makings = null,
         ?array $spares = null,
+        ?array $splits = null,
         ?array $kit = null,
     ): self {
         $plan = new self(
@@ -127,6 +131,7 @@ final readonly class Plan
             options: self::inOrder($options ?? $this->options),
             makings: self::inOrder(array_intersect_key($makings ?? $this->makings, $runs ?? $this->runs)),
             spares: self::inOrder($spares ?? $this->spares),
+            splits: self::inOrder(self::parted($splits ?? $this->splits, $runs ?? $this->runs)),
             kit: $kit ?? $this->kit,
         );
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Fields;
 use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Values\Copies;
 
@@ -48,6 +49,75 @@ final readonly class Run
         public array $pins = [],
     ) {}
 
+    public static function read(Fields $r): self
+    {
+        $sections = $r->numbers('sections', 0.01, 1000);
+        if ($sections === [] || count($sections) > 200) {
+            throw $r->invalid('sections', 'A run has 1 to 200 sections.');
+        }
+        $jumps = $r->numbers('jumps', 0.0, 1000);
+        if (count($jumps) !== count($sections) - 1) {
+            throw $r->invalid('jumps', 'There is one jump fewer than sections.');
+        }
+
+        return new self(
+            id: $r->string('id'),
+            place: $r->string('place'),
+            word: $r->string('word', 24),
+            sections: $sections,
+            jumps: $jumps,
+            strip: $r->stringOrNull('strip'),
+            supply: $r->stringOrNull('supply'),
+            controller: $r->stringOrNull('controller'),
+            mounting: self::mounting($r),
+            light: $r->string('light', 10),
+            height: $r->numberOrNull('height', 0, 1000),
+            part: $r->whole('part', 1, 8),
+            parts: $r->whole('parts', 1, 8),
+            cap: $r->number('cap', 0.2, 1),
+            capChecked: $r->flag('capChecked'),
+            zones: array_map(static fn(float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)),
+            pins: $r->strings('pins'),
+        );
+    }
+
+    /** @return list<string> */
+    private static function mounting(Fields $r): array
+    {
+        $mounting = $r->strings('mounting');
+        foreach ($mounting as $n => $one) {
+            if (!in_array($one, RunNote::MOUNTINGS, true)) {
+                throw $r->invalid("mounting/{$n}", "“{$one}” is none of " . implode(', ', RunNote::MOUNTINGS) . '.');
+            }
+        }
+
+        return $mounting;
+    }
+
+    /** @return array<string, mixed> */
+    public function write(): array
+    {
+        return [
+            'id' => $this->id,
+            'place' => $this->place,
+            'word' => $this->word,
+            'sections' => $this->sections,
+            'jumps' => $this->jumps,
+            'mounting' => $this->mounting,
+            'light' => $this->light,
+            'height' => $this->height,
+            'part' => $this->part,
+            'parts' => $this->parts,
+            'cap' => $this->cap,
+            'capChecked' => $this->capChecked,
+            'zones' => $this->zones,
+            'pins' => $this->pins,
+            'strip' => $this->strip,
+            'supply' => $this->supply,
+            'controller' => $this->controller,
+        ];
+    }
+
     public function name(): string
     {
         return mb_strtoupper(mb_substr($this->word, 0, 1)) .
@@ -73,6 +143,12 @@ final readonly class Run
     public function described(?RunNote $note): self
     {
         return $this->withChanged(mounting: $note->mounting ?? [], light: $note->light ?? '', height: $note?->height);
+    }
+
+    /** With what the notes say of another part of it. */
+    public function notedAs(self $part): self
+    {
+        return $this->withChanged(mounting: $part->mounting, light: $part->light, height: $part->height);
     }
 
     public function equipped(?string $strip = null, ?string $supply = null, ?string $controller = null): self
@@ -112,6 +188,17 @@ final readonly class Run
             part: $part,
             parts: $parts,
         );
+    }
+
+    /**
+     * One of several equal parts, with all that was chosen for the whole.
+     *
+     * @param  non-empty-list<float>  $sections
+     * @param  list<float>  $jumps
+     */
+    public function slice(string $id, int $part, int $parts, array $sections, array $jumps): self
+    {
+        return $this->withChanged(id: $id, part: $part, parts: $parts, sections: $sections, jumps: $jumps, zones: []);
     }
 
     /** @param  list<int>  $zones */

@@ -27,6 +27,34 @@ trait TidyPlan
         return $plan;
     }
 
+    /**
+     * Without those of these supplies and controllers that nothing hangs on any more.
+     *
+     * @param  list<string>  $units  ids
+     */
+    public function without(array $units): self
+    {
+        $used = [];
+        foreach ($this->runs as $run) {
+            $used[$run->supply ?? ''] = $used[$run->controller ?? ''] = true;
+        }
+        foreach ($this->cables as $cable) {
+            // A cable to a unit that goes too holds nothing.
+            $used[$cable->from] = ($used[$cable->from] ?? false) || !in_array($cable->to, $units, true);
+        }
+        $gone = array_diff_key(array_fill_keys($units, true), array_filter($used));
+
+        return $this->with(
+            supplies: array_diff_key($this->supplies, $gone),
+            controllers: array_diff_key($this->controllers, $gone),
+            lights: array_diff_key($this->lights, $gone),
+            cables: array_filter(
+                $this->cables,
+                static fn(LaidCable $c): bool => !isset($gone[$c->to]) && !isset($gone[$c->from]),
+            ),
+        );
+    }
+
     /** Without modules that dim nothing any more. */
     public function tidied(): self
     {
@@ -71,12 +99,35 @@ trait TidyPlan
         );
     }
 
+    /**
+     * What runs were before they were split, of those that still are.
+     *
+     * @param  array<string, Split>  $splits
+     * @param  array<string, Run>  $runs
+     * @return array<string, Split>
+     */
+    private static function parted(array $splits, array $runs): array
+    {
+        return array_filter(
+            $splits,
+            static fn(Split $s): bool => isset($runs[$s->id]) &&
+                ($runs[$s->id]->parts > 1 || $runs[$s->id]->zones !== []),
+        );
+    }
+
     /** @return array<string, true> shelf ids of what the plan itself is made of */
     public function kitInUse(): array
     {
         $used = [];
         foreach ($this->runs as $run) {
             $used[$run->strip ?? ''] = true;
+        }
+        // What runs are put back together from is part of the plan.
+        foreach ($this->splits as $split) {
+            $used[$split->run->strip ?? ''] = true;
+            foreach ($split->cables as $cable) {
+                $used[$cable->kit] = $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = true;
+            }
         }
         foreach ($this->makings as $making) {
             $used[$making->profile ?? ''] = $used[$making->diffuser ?? ''] = true;

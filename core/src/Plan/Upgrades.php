@@ -95,7 +95,7 @@ final readonly class Upgrades
     }
 
     /**
-     * 4 to 5: where units stand; the way there and back, and the visit to look again, which older jobs did not reckon with: their price stays.
+     * 4 to 5: what runs were before they were split; where units stand; the way there and back, and the visit to look again, which older jobs did not reckon with: their price stays.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>
@@ -130,6 +130,7 @@ final readonly class Upgrades
 
         return [
             'version' => 5,
+            'splits' => [],
             'terms' => $terms + ['travelMinutes' => 0.0, 'travelCost' => 0.0, 'again' => false],
             ...array_map(
                 static fn(mixed $devices): array => array_map(

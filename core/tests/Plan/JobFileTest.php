@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Formats\Json;
+use EmberDusk\Plan\Changes\Splits\BackTogether;
 use EmberDusk\Plan\Document;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
@@ -125,7 +126,9 @@ final class JobFileTest extends TestCase
             [45.0, 12.5, true],
             [$five->terms->travelMinutes, $five->terms->travelCost, $five->terms->again],
         );
-        self::assertEquals($four->with(terms: $five->terms, controllers: $five->controllers), $five);
+        // Its cove is split by then.
+        $whole = BackTogether::of('cove')->apply($five);
+        self::assertEquals($four->with(terms: $five->terms, controllers: $whole->controllers), $whole);
         self::assertSame('wall 3 at 1.25 m, 2.40 m up', $five->controllers['c1']->where());
     }
 

@@ -37,6 +37,11 @@ use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Plan\Changes\Runs\SetZones;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Changes\Scenes\SetScene;
+use EmberDusk\Plan\Changes\Splits\BackTogether;
+use EmberDusk\Plan\Changes\Splits\SplitController;
+use EmberDusk\Plan\Changes\Splits\SplitParts;
+use EmberDusk\Plan\Changes\Splits\SplitRepeater;
+use EmberDusk\Plan\Changes\Splits\SplitZones;
 use EmberDusk\Plan\Changes\Wires\AddFeed;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Changes\Wires\MoveFeed;
@@ -83,6 +88,11 @@ final readonly class Catalogue
             'ChooseKit' => ChooseKit::read($f, $shelf),
             'RefreshKit' => RefreshKit::read($f, $shelf),
             'SplitRun' => SplitRun::read($f),
+            'SplitParts' => SplitParts::read($f),
+            'SplitController' => SplitController::read($f),
+            'SplitZones' => SplitZones::read($f),
+            'SplitRepeater' => SplitRepeater::read($f, $shelf),
+            'BackTogether' => BackTogether::read($f),
             'SetFeeds' => SetFeeds::read($f),
             'SetCap' => SetCap::read($f),
             'SetOptions' => SetOptions::read($f),

@@ -8,6 +8,7 @@ import JobFrame from '@/ui/JobFrame.vue';
 import LimitsBox from './LimitsBox.vue';
 import ProposalBox from './ProposalBox.vue';
 import SceneBox from './SceneBox.vue';
+import SplitBox from './SplitBox.vue';
 import SupplyTable from './SupplyTable.vue';
 import { provideScreen, type Payload } from '@/lib/screen';
 import LightKey from './LightKey.vue';
@@ -57,6 +58,13 @@ const pattern = (run: string | undefined, at: 'ends' | 'middle') =>
 const limits = ref(false);
 /** The run that a proposal is shown for. */
 const proposed = ref('');
+/** The run whose splits are shown, and the way that was asked for. */
+const splitting = ref('');
+const splitHow = ref('');
+function split(run: string | undefined, how = ''): void {
+    splitting.value = run ?? '';
+    splitHow.value = how;
+}
 /** A scene's dialog, and the scene in it. */
 const scening = ref(false);
 const edited = ref('');
@@ -77,6 +85,7 @@ function pin(run: { id: string; pins: string[] }, what: string): void {
 }
 function compare(with_: object | null): void {
     proposed.value = '';
+    splitting.value = '';
     besides.value = with_;
     beside.value = true;
 }
@@ -112,6 +121,7 @@ const shortcuts = computed(() => [
     { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
     { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
     { key: 'p', what: 'Propose the cheapest wiring', act: () => (proposed.value = current() ?? '') },
+    { key: 's', what: 'Split the run, or put it back together', act: () => split(current()) },
     { key: 't', what: 'Two layouts side by side', act: () => compare(null) },
     { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
@@ -121,11 +131,19 @@ const shortcuts = computed(() => [
         act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus(),
     },
 ]);
+const SPLITS = [
+    { how: 'parts', what: 'Split into halves or more parts' },
+    { how: 'second', what: 'Split onto a second controller' },
+    { how: 'zones', what: 'Split into zones, the + cut' },
+    { how: 'repeater', what: 'Split behind a repeater' },
+    { how: 'whole', what: 'Put back together' },
+];
 const things = computed(() => [
     { what: 'Limits of the job', where: 'wire', act: () => (limits.value = true) },
     ...wired.value.flatMap((r) => [
         { what: 'Feed both ends', where: r.name, act: () => pattern(r.id, 'ends') },
         { what: 'Feed the middle', where: r.name, act: () => pattern(r.id, 'middle') },
+        ...SPLITS.map((s) => ({ what: s.what, where: r.name, act: () => split(r.id, s.how) })),
     ]),
 ]);
 </script>
@@ -195,6 +213,9 @@ const things = computed(() => [
                 <button type="button" class="quiet" @click="proposed = run.id">
                     Propose the cheapest <kbd>P</kbd>
                 </button>
+                <button type="button" class="quiet" @click="split(run.id)">
+                    {{ run.split ? 'Split, back together' : 'Split' }} <kbd>S</kbd>
+                </button>
                 <button
                     v-for="tap in run.taps"
                     :key="tap.label"
@@ -236,6 +257,7 @@ const things = computed(() => [
             <Link :href="`/jobs/${store.answer.value.job}/kit`" class="act">Choose at Kit</Link>
         </p>
         <ProposalBox :run="proposed" :runs="wired" @close="proposed = ''" @beside="compare" />
+        <SplitBox :run="splitting" :how="splitHow" @close="splitting = ''" @beside="compare" />
         <BesideBox :open="beside" :proposed="besides" @close="beside = false" />
         <SceneBox v-if="desk.wire" :open="scening" :scene="edited" :wire="desk.wire" @close="scening = false" />
         <LimitsBox :open="limits" @close="limits = false" />

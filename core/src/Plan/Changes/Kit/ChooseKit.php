@@ -122,11 +122,13 @@ final readonly class ChooseKit implements Change
         }
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
-        // Pixels hang on the supply: a controller that switches channels has no place before them.
-        $run = $strip->switched() ? $run : $run->uncontrolled();
-        $plan = $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run));
+        // Pixels hang on the supply: a controller that switches channels has no place before them; one for data has.
+        $data = $plan->strip($plan->run($this->run)->strip)?->switched() === false;
+        $left = $strip->switched() || $data ? null : $run->controller;
+        $run = $left === null ? $run : $run->uncontrolled();
+        $plan = self::hung($plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run)), $run);
 
-        return self::hung($plan, $run);
+        return $left === null ? $plan : $plan->without([$left]);
     }
 
     /** Cables to feeds begin where they now must: pixels hang on the supply, other strips on the controller. */

@@ -86,7 +86,7 @@ final readonly class SplitRun implements Change
      * @param  list<Run>  $parts  in their order
      * @return array{list<float>, list<float>}
      */
-    private static function whole(array $parts): array
+    public static function whole(array $parts): array
     {
         $sections = $jumps = [];
         foreach ($parts as $part) {

@@ -14,7 +14,7 @@ use EmberDusk\Plan\Run;
 final readonly class Tails
 {
     /** Metres of the first tail until somebody measures. */
-    private const FIRST = 1.0;
+    public const FIRST = 1.0;
 
     /** Run ends that lie within so many metres are one place to a cable (the seam's distance, docs/model.md 6). */
     private const NEAR = 1.0;
@@ -49,13 +49,39 @@ final readonly class Tails
     /** The plan with a tail to a feed, of the kind that the run's other tails have; none when they have none. */
     public static function lay(Plan $plan, Run $run, Feed $feed): Plan
     {
-        $kit = null;
+        return self::led(
+            plan: $plan,
+            run: $run,
+            feed: $feed,
+            kit: self::kit($plan, $run),
+            length: self::reckon($plan, $run, $feed->pad),
+        );
+    }
+
+    /** The kind of cable that leads to the feeds of a run; null where none does. */
+    public static function kit(Plan $plan, Run $run): ?string
+    {
         foreach ($plan->feedsOf($run) as $other) {
-            $kit ??= $plan->cableTo($other->id)->kit ?? null;
+            $cable = $plan->cableTo($other->id);
+            if ($cable !== null) {
+                return $cable->kit;
+            }
         }
-        $length = self::reckon($plan, $run, $feed->pad);
+
+        return null;
+    }
+
+    /** The plan with a feed and its tail, from where the run's tails begin or from a unit that is named. */
+    public static function led(
+        Plan $plan,
+        Run $run,
+        Feed $feed,
+        ?string $kit,
+        float $length,
+        ?string $from = null,
+    ): Plan {
         $plan = $plan->with(feeds: [$feed->id => $feed] + $plan->feeds);
-        $from = $plan->origin($run);
+        $from ??= $plan->origin($run);
         if ($kit === null || $from === null) {
             return $plan;
         }

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Options;
+
+use EmberDusk\Circuit\CableFigures;
+use EmberDusk\Circuit\CableResult;
+use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Costing\Costing;
+use EmberDusk\Costing\MovingFigures;
+use EmberDusk\Costing\Promise;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
+
+/** A way to split a run as a row: what it does to amps, drop, light, joints and cost, and what then stops the job. */
+final readonly class SplitCard
+{
+    /**
+     * @param  array<string, Figure>  $figures  by column
+     * @param  list<string>  $stops
+     * @param  list<array{share: float, feeds: list<float>, unit: string}>  $sketch  parts from the run's start
+     */
+    private function __construct(
+        private SplitWay $way,
+        private array $figures,
+        private array $stops,
+        private array $sketch,
+        private string $refused,
+    ) {}
+
+    public static function refused(SplitWay $way, string $why): self
+    {
+        return new self($way, [], [], [], $why);
+    }
+
+    /** @throws \EmberDusk\Values\Refusal when it cannot be solved */
+    public static function of(Plan $plan, Run $run, SplitWay $way, Promise $promise): self
+    {
+        $trial = Trial::drawn($plan, $run);
+        $moving = Costing::moving($plan, $promise->basis, array_keys($trial->results));
+        $fullest = null;
+        $farthest = null;
+        foreach ($trial->results as $id => $result) {
+            foreach ($plan->feedsOf($plan->run($id)) as $feed) {
+                $cable = $result->cables[$plan->cableTo($feed->id)->id ?? ''] ?? null;
+                if ($cable !== null && ($fullest === null || $cable->openAmps > $fullest->openAmps)) {
+                    $fullest = $cable;
+                }
+            }
+            if ($farthest === null || $result->farthestFeed()->lost() > $farthest->farthestFeed()->lost()) {
+                $farthest = $result;
+            }
+        }
+
+        return new self(
+            way: $way,
+            figures: array_filter([
+                'amps' => self::amps($fullest),
+                'drop' => $farthest === null ? null : RunFigures::drop($farthest),
+                'evenness' => Card::evenness($trial),
+                'joints' => Card::count('Joints', $moving->joints(), 'of one core'),
+                'units' => Card::count('To hide', $moving->units(), 'supplies and controllers'),
+                'cost' => MovingFigures::cost($plan, $moving),
+                'quote' => $promise->of($plan)->figure(),
+            ]),
+            stops: array_values(
+                array_unique(
+                    array_map(
+                        static fn(Finding $f): string => $f->title,
+                        array_filter($trial->findings, static fn(Finding $f): bool => $f->severity === Severity::Stop),
+                    ),
+                ),
+            ),
+            sketch: self::sketch($plan, $trial->results),
+            refused: '',
+        );
+    }
+
+    /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/splitWay */
+    public function toArray(): array
+    {
+        $column = fn(string $name): ?array => isset($this->figures[$name]) ? $this->figures[$name]->toArray() : null;
+
+        return [
+            'how' => $this->way->how,
+            'label' => $this->way->label,
+            'amps' => $column('amps'),
+            'drop' => $column('drop'),
+            'evenness' => $column('evenness'),
+            'joints' => $column('joints'),
+            'units' => $column('units'),
+            'cost' => $column('cost'),
+            'quote' => $column('quote'),
+            'stops' => $this->stops,
+            'sketch' => $this->sketch,
+            'refused' => $this->refused === '' ? null : $this->refused,
+            'take' => $this->refused === '' ? $this->way->change?->toArray() : null,
+        ];
+    }
+
+    private static function amps(?CableResult $fullest): ?Figure
+    {
+        if ($fullest === null) {
+            return null;
+        }
+
+        return CableFigures::cableAmps($fullest)->named('Fullest tail, ' . strtoupper($fullest->id));
+    }
+
+    /**
+     * @param  array<string, RunResult>  $results  by part
+     * @return list<array{share: float, feeds: list<float>, unit: string}>
+     */
+    private static function sketch(Plan $plan, array $results): array
+    {
+        $runs = array_map($plan->run(...), array_keys($results));
+        usort($runs, static fn(Run $a, Run $b): int => $a->part <=> $b->part);
+        $sketch = [];
+        foreach ($runs as $run) {
+            $marks = $plan->cutMarks($run);
+            $cuts = [0, ...$run->zones, $marks?->lastPad() ?? 0];
+            foreach (array_slice($cuts, 0, -1) as $n => $from) {
+                $start = $marks?->position($from) ?? 0.0;
+                $metres = ($marks?->position($cuts[$n + 1]) ?? 0.0) - $start;
+                $last = $n === count($cuts) - 2;
+                $feeds = array_filter(
+                    $plan->feedsOf($run),
+                    static fn(Feed $f): bool => $f->pad >= $from && ($last || $f->pad < $cuts[$n + 1]),
+                );
+                $sketch[] = [
+                    'share' => $metres,
+                    'feeds' => array_values(
+                        array_map(
+                            static fn(Feed $f): float => $metres > 0
+                                ? round((($marks?->position($f->pad) ?? 0.0) - $start) / $metres, 4)
+                                : 0.0,
+                            $feeds,
+                        ),
+                    ),
+                    'unit' => strtoupper(
+                        (string) ($run->zones === []
+                            ? $plan->origin($run)
+                            : $plan->root($plan->cableTo(reset($feeds)->id ?? '')->from ?? '')),
+                    ),
+                ];
+            }
+        }
+        $whole = array_sum(array_column($sketch, 'share'));
+
+        return array_map(
+            static fn(array $s): array => ['share' => $whole > 0 ? round($s['share'] / $whole, 4) : 0.0] + $s,
+            $sketch,
+        );
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Splits;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
+use EmberDusk\Values\InvalidInput;
+
+/** Cuts a wired run in halves, the second on a controller of its own: the same model beside the first, from the same supply. */
+final readonly class SplitController implements Change
+{
+    private function __construct(private string $run) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('run'));
+    }
+
+    public static function payload(string $run): ChangePayload
+    {
+        return ChangePayload::of('SplitController', run: $run);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        if ($plan->strip($plan->run($this->run)->strip)?->switched() === false) {
+            throw InvalidInput::at(
+                '/run',
+                'Pixels take their power straight from the supply: a second controller is one for data, at Kit.',
+            );
+        }
+        $parting = Parting::of($plan, $this->run, 'second', 2);
+        $plan = $parting->plan;
+        [$first, $second] = $parting->parts;
+        $old = $plan->controllers[$first->controller ?? ''];
+        $id = Plan::nextId('c', $plan->controllers);
+        $plan = $plan->with(
+            controllers: $plan->controllers + [$id => $old->as($id)],
+            runs: [$second->id => $second->equipped(controller: $id)] + $plan->runs,
+        );
+        $trunk = $plan->cableTo($old->id);
+        if ($trunk !== null) {
+            $cable = Plan::nextId('k', $plan->cables);
+            $plan = $plan->with(cables: $plan->cables + [$cable => $trunk->like($cable, $trunk->from, $id)]);
+        }
+
+        return Parting::remembered(
+            Parting::played(Rehung::of($plan, $second, $id), $old->id, $id),
+            $parting->split->adding($id),
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        return ucfirst($plan->run($this->run)->word) . ' split, the second half on a controller of its own';
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Splits;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Changes\Wires\Tails;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
+use EmberDusk\Values\InvalidInput;
+
+/** Cuts a switched run in halves, + and every channel, the second behind a repeater with a supply of its own. */
+final readonly class SplitRepeater implements Change
+{
+    private function __construct(private string $run, private KitSnapshot $kit) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $id = $f->string('kit');
+        $kit = $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”.");
+        if (!($kit->entry instanceof Controller) || !$kit->entry->repeats) {
+            throw $f->invalid('kit', $kit->entry->name() . ' is no repeater.');
+        }
+
+        return new self($f->string('run'), $kit);
+    }
+
+    public static function payload(string $run, string $kit): ChangePayload
+    {
+        return ChangePayload::of('SplitRepeater', run: $run, kit: $kit);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        if ($plan->strip($plan->run($this->run)->strip)?->switched() === false) {
+            throw InvalidInput::at('/run', 'A repeater copies dimmed channels: pixels hand their data on themselves.');
+        }
+        $parting = Parting::of($plan, $this->run, 'repeater', 2);
+        $plan = $parting->plan;
+        [$first, $second] = $parting->parts;
+        $old = $plan->supplies[$first->supply ?? ''];
+        $supply = Plan::nextId('s', $plan->supplies);
+        $id = Plan::nextId('c', $plan->controllers);
+        $trunk = $plan->cableTo($first->controller ?? '');
+        $plan = $plan->with(
+            supplies: $plan->supplies + [$supply => $old->as($supply)->standing(null)],
+            controllers: $plan->controllers + [$id => new Device($id, $this->kit->entry->id())],
+            runs: [$second->id => $second->equipped(supply: $supply, controller: $id)] + $plan->runs,
+            kit: [$this->kit->entry->id() => $this->kit] + $plan->kit,
+        );
+        if ($trunk !== null) {
+            $cable = Plan::nextId('k', $plan->cables);
+            $plan = $plan->with(
+                cables: $plan->cables + [
+                    $cable => $trunk->like($cable, $supply, $id)->reckonedAs(Tails::FIRST),
+                ],
+            );
+        }
+        $plan = Rehung::of($plan, $second, $id);
+        // It stands at the cut: what leads to a feed there is a short lead.
+        $plan = $plan->with(
+            cables: array_map(
+                static fn(LaidCable $c): LaidCable => $c->from === $id && ($plan->feeds[$c->to]->pad ?? 1) === 0
+                    ? $c->reckonedAs(Tails::FIRST)
+                    : $c,
+                $plan->cables,
+            ),
+        );
+
+        return Parting::remembered($plan, $parting->split->adding($supply, $id));
+    }
+
+    public function words(Plan $plan): string
+    {
+        return ucfirst($plan->run($this->run)->word) . ' split, the second half behind a repeater';
+    }
+}

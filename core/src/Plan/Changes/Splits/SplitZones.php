@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Splits;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Changes\Wires\Tails;
+use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Split;
+use EmberDusk\Values\ChangePayload;
+use EmberDusk\Values\InvalidInput;
+
+/** Cuts the + of a pixel run in its middle and feeds the second zone from a supply of its own; minus and data go through. */
+final readonly class SplitZones implements Change
+{
+    private function __construct(private string $run) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self($f->string('run'));
+    }
+
+    public static function payload(string $run): ChangePayload
+    {
+        return ChangePayload::of('SplitZones', run: $run);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        if ($plan->strip($plan->run($this->run)->strip)?->switched() === true) {
+            throw InvalidInput::at(
+                '/run',
+                'Only pixels are parted so: a strip that is switched is cut whole, + and every channel.',
+            );
+        }
+        [$plan, $run, $marks] = Parting::whole($plan, $this->run);
+        $split = Split::of($plan, $run, 'zones');
+        $pad = $marks->nearest($marks->length() / 2);
+        if ($pad < 1 || $pad >= $marks->lastPad()) {
+            throw InvalidInput::at('/run', $run->name() . ' is too short for two zones.');
+        }
+        $old = $plan->supplies[$run->supply ?? ''];
+        $id = Plan::nextId('s', $plan->supplies);
+        $kit = Tails::kit($plan, $run);
+        $length = static fn(int $at): float => Tails::reckon($plan, $run, $at);
+        $lengths = ['first' => $length(0), 'last' => $length($marks->lastPad())];
+        $after = $plan->with(
+            supplies: $plan->supplies + [$id => $old->as($id)],
+            runs: [$run->id => $run->cut([$pad])] + $plan->runs,
+        );
+        $second = Rehung::from($after, $run, $pad);
+        $after = Rehung::of($after, $run, $id, $second);
+        $taken = $after->feeds;
+        if ($second === []) {
+            $feed = new Feed(Plan::nextId('f', $taken), $run->id, $marks->lastPad());
+            $after = Tails::led(plan: $after, run: $run, feed: $feed, kit: $kit, length: $lengths['last'], from: $id);
+        }
+        if (count($second) === count($plan->feedsOf($run))) {
+            $feed = new Feed(Plan::nextId('f', $after->feeds), $run->id, 0);
+            $after = Tails::led(plan: $after, run: $run, feed: $feed, kit: $kit, length: $lengths['first']);
+        }
+
+        return Parting::remembered($after, $split->adding($id));
+    }
+
+    public function words(Plan $plan): string
+    {
+        return ucfirst($plan->run($this->run)->word) . ' split in two zones, the + cut, a supply for each';
+    }
+}

@@ -1,0 +1,245 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Plan;
+
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Invariants;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\SeededJobs;
+use EmberDusk\Values\Refusal;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Splits of wired runs, and what putting them back together gives. */
+final class SplitsTest extends TestCase
+{
+    private const EDITS = [
+        ['kind' => 'FeedPattern', 'pattern' => 'ends'],
+        ['kind' => 'FeedPattern', 'pattern' => 'middle'],
+        ['kind' => 'SetCap', 'cap' => 0.5, 'checked' => true],
+        ['kind' => 'ChooseKit', 'kit' => 'cable-4x15'],
+        ['kind' => 'ShareKit', 'with' => 'own'],
+        ['kind' => 'SetMaking', 'strip' => 'never'],
+    ];
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        for ($from = 1; $from <= 200; $from += 25) {
+            yield "seeds from {$from}" => [$from];
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function test_back_together_is_the_document_that_it_was(int $from): void
+    {
+        $split = 0;
+        for ($seed = $from; $seed < $from + 25; $seed++) {
+            $plan = SeededJobs::of($seed);
+            foreach ($plan->runs as $run) {
+                if ($run->parts > 1 || $run->zones !== []) {
+                    continue;
+                }
+                foreach (self::ways($run) as $way) {
+                    $after = self::tried($plan, $way);
+                    if ($after !== null) {
+                        $split++;
+                        $where = "seed {$seed}, {$run->id}, {$way['kind']}";
+                        // As it is kept and opened again.
+                        $after = JobFile::read(JobFile::write($after));
+                        self::assertSame(JobFile::write($plan), JobFile::write(self::back($after, $run)), $where);
+                        $edited = self::edited($after, $run, $seed);
+                        $back = self::back($edited, $run);
+                        self::assertSame($plan->run($run->id)->write(), $back->run($run->id)->write(), $where);
+                        self::assertEquals($plan->feedsOf($run), $back->feedsOf($run), $where);
+                        foreach ($plan->feedsOf($run) as $feed) {
+                            self::assertEquals($plan->wayTo($feed->id), $back->wayTo($feed->id), $where);
+                        }
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(50, $split);
+    }
+
+    public function test_halves_keep_what_is_fed_and_feed_what_is_not(): void
+    {
+        // 10 m fed at its start by 2 m of cable: the second half begins 5 m on.
+        $plan = self::applied(self::job(), ['kind' => 'SplitParts', 'run' => 'cove', 'parts' => 2]);
+        self::assertSame([5.0], $plan->run('cove')->sections);
+        self::assertSame([5.0], $plan->run('cove-1')->sections);
+        self::assertSame($plan->run('cove')->controller, $plan->run('cove-1')->controller);
+        [$first, $second] = [$plan->feedsOf($plan->run('cove'))[0], $plan->feedsOf($plan->run('cove-1'))[0]];
+        self::assertSame([0, 0], [$first->pad, $second->pad]);
+        self::assertEqualsWithDelta(2.0, $plan->cableTo($first->id)->length ?? 0, 1e-9);
+        self::assertEqualsWithDelta(7.0, $plan->cableTo($second->id)->length ?? 0, 1e-9);
+    }
+
+    public function test_feeds_keep_their_metre(): void
+    {
+        $plan = self::applied(self::job(), ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [0, 0.3, 0.9]]);
+        $plan = self::applied($plan, ['kind' => 'SplitParts', 'run' => 'cove', 'parts' => 4]);
+        $metres = [];
+        foreach ($plan->runs as $run) {
+            foreach ($plan->feedsOf($run) as $feed) {
+                $metres[] = ($run->part - 1) * 2.5 + ($plan->cutMarks($run)?->position($feed->pad) ?? 0);
+            }
+        }
+        sort($metres);
+        // The third part has none: it is fed at 5.0 m or 7.5 m, and more cable leads to neither than 2 m and the way along.
+        self::assertCount(4, $metres);
+        self::assertEqualsWithDelta([0.0, 3.0, 9.0], [$metres[0], $metres[1], $metres[3]], 0.05);
+        self::assertEqualsWithDelta(5.0, $metres[2], 0.05);
+    }
+
+    public function test_a_second_controller_is_the_same_on_the_same_supply(): void
+    {
+        $plan = self::applied(self::job(), ['kind' => 'SplitController', 'run' => 'cove']);
+        $second = $plan->run('cove-1');
+        self::assertCount(2, $plan->controllers);
+        self::assertSame('s1', $second->supply);
+        self::assertSame($plan->controllers['c1']->kit, $plan->controllers[$second->controller ?? '']->kit);
+        self::assertSame('s1', $plan->cableTo($second->controller ?? '')?->from);
+        self::assertSame($second->controller, $plan->cableTo($plan->feedsOf($second)[0]->id)?->from);
+    }
+
+    public function test_a_repeater_has_a_supply_of_its_own_and_stands_at_the_cut(): void
+    {
+        $plan = self::applied(self::job(), ['kind' => 'SplitRepeater', 'run' => 'cove', 'kit' => 'repeater-4']);
+        $second = $plan->run('cove-1');
+        self::assertNotSame('s1', $second->supply);
+        self::assertSame('cove', $plan->repeated($second)?->id);
+        $tail = $plan->cableTo($plan->feedsOf($second)[0]->id);
+        self::assertSame($second->controller, $tail?->from);
+        self::assertEqualsWithDelta(1.0, $tail->length ?? 0, 1e-9);
+    }
+
+    public function test_zones_have_a_supply_each_and_no_feed_crosses(): void
+    {
+        $plan = self::job();
+        foreach (['pixels-5-rgb', 'supply-5-300', 'cable-2x15'] as $kit) {
+            $plan = self::applied($plan, ['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => $kit]);
+        }
+        $plan = self::applied($plan, ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [0, 0.5, 1]]);
+        $plan = self::applied($plan, ['kind' => 'SplitZones', 'run' => 'cove']);
+        $run = $plan->run('cove');
+        self::assertCount(1, $run->zones);
+        foreach ($plan->feedsOf($run) as $feed) {
+            $supply = $plan->cableTo($feed->id)?->from;
+            self::assertSame($feed->pad >= $run->zones[0], $supply !== $run->supply, "pad {$feed->pad}");
+        }
+    }
+
+    public function test_what_cannot_be_split_so_says_why(): void
+    {
+        $plan = self::job();
+        foreach (
+            [
+                [['kind' => 'SplitZones', 'run' => 'cove'], 'Only pixels'],
+                [['kind' => 'BackTogether', 'run' => 'cove'], 'is whole'],
+                [['kind' => 'SplitRepeater', 'run' => 'cove', 'kit' => 'controller-zigbee-4'], 'is no repeater'],
+                [['kind' => 'SplitParts', 'run' => 'cove', 'parts' => 1], 'parts'],
+            ]
+            as [$change, $words]
+        ) {
+            try {
+                self::applied($plan, $change);
+                self::fail($change['kind']);
+            } catch (Refusal $t) {
+                self::assertStringContainsString($words, $t->getMessage() . $t->pointer);
+            }
+        }
+    }
+
+    public function test_a_split_that_nobody_remembers_keeps_its_first_part(): void
+    {
+        $plan = self::applied(self::job(), ['kind' => 'SplitController', 'run' => 'cove'])->with(splits: []);
+        $back = self::back($plan, $plan->run('cove'));
+        self::assertSame(JobFile::write(self::job()), JobFile::write($back));
+    }
+
+    /** 10 m of strip, supply, controller, cable. */
+    private static function job(): Plan
+    {
+        $plan = new Plan('Split', 'Nobody', places: ['room' => new \EmberDusk\Plan\Place('room', 'Room', '')]);
+        $plan = self::applied($plan, [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' => "start door\n10 cove",
+        ]);
+        foreach (['strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x15'] as $kit) {
+            $plan = self::applied($plan, ['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => $kit]);
+        }
+        $tail = $plan->cableTo($plan->feedsOf($plan->run('cove'))[0]->id)->id ?? '';
+
+        return self::applied($plan, ['kind' => 'SetCable', 'cable' => $tail, 'length' => 2.0]);
+    }
+
+    /** @param  array<string, mixed>  $change */
+    private static function applied(Plan $plan, array $change): Plan
+    {
+        $after = Catalogue::read($change, Demo::shelf())->apply($plan);
+        Invariants::check($after);
+
+        return $after;
+    }
+
+    /** @param  array<string, mixed>  $change */
+    private static function tried(Plan $plan, array $change): ?Plan
+    {
+        try {
+            return self::applied($plan, $change);
+        } catch (Refusal $t) {
+            // What the plan's own rules forbid is a defect of the split.
+            self::assertMatchesRegularExpression(
+                '/Only pixels|too short|choose it at Kit|straight from the supply|hand their data on/',
+                $t->getMessage(),
+            );
+
+            return null;
+        }
+    }
+
+    private static function back(Plan $plan, Run $run): Plan
+    {
+        return self::applied($plan, ['kind' => 'BackTogether', 'run' => $run->id]);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function ways(Run $run): array
+    {
+        return [
+            ['kind' => 'SplitParts', 'run' => $run->id, 'parts' => 2],
+            ['kind' => 'SplitParts', 'run' => $run->id, 'parts' => 3],
+            ['kind' => 'SplitController', 'run' => $run->id],
+            ['kind' => 'SplitZones', 'run' => $run->id],
+            ['kind' => 'SplitRepeater', 'run' => $run->id, 'kit' => 'repeater-4'],
+        ];
+    }
+
+    /** Somebody works on the parts in between. */
+    private static function edited(Plan $plan, Run $run, int $seed): Plan
+    {
+        foreach ($plan->runs as $part) {
+            if ($part->place === $run->place && $part->word === $run->word) {
+                foreach (self::EDITS as $n => $edit) {
+                    if (($seed + $part->part + $n) % 3 === 0) {
+                        try {
+                            $plan = self::applied($plan, $edit + ['run' => $part->id]);
+                        } catch (Refusal) {
+                            // Not every edit fits every part.
+                            continue;
+                        }
+                    }
+                }
+            }
+        }
+
+        return $plan;
+    }
+}

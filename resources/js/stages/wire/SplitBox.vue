@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { ask, inWords } from '@/lib/http';
+import { useScreen, type Payload } from '@/lib/screen';
+import SplitSketch from './SplitSketch.vue';
+import type { SplitWay, Splits } from '@/types/generated/responses';
+import DialogBox from '@/ui/DialogBox.vue';
+import FigureText from '@/ui/FigureText.vue';
+
+/** The ways to split a run, each solved and priced before anything is kept. */
+const props = defineProps<{ run: string; how: string }>();
+const emit = defineEmits<{ close: []; beside: [change: object] }>();
+const { answer, change } = useScreen();
+const MOST = 8;
+const parts = ref(2);
+const found = ref<Splits | null>(null);
+const message = ref('');
+const COLUMNS = [
+    { id: 'amps', name: 'Fullest tail' },
+    { id: 'drop', name: 'Lost before the strip' },
+    { id: 'evenness', name: 'Evenness' },
+    { id: 'joints', name: 'Joints' },
+    { id: 'units', name: 'To hide' },
+    { id: 'quote', name: 'Quote' },
+] as const;
+
+/** The newest question is answered; an older answer that comes late is not shown. */
+let asked = 0;
+async function look(): Promise<void> {
+    const mine = ++asked;
+    message.value = '';
+    if (!props.run) {
+        found.value = null;
+        return;
+    }
+    try {
+        const now = await ask<Splits>('GET', `/jobs/${answer.value.job}/splits/${props.run}?parts=${parts.value}`);
+        if (mine === asked) {
+            found.value = now;
+        }
+    } catch (error) {
+        if (mine === asked) {
+            message.value = inWords(error);
+        }
+    }
+}
+watch(() => [props.run, parts.value], look);
+
+const title = computed(() => `Split ${found.value?.name ?? ''}`.trim());
+/** Figures of the run as it is drawn, so that what differs stands out. */
+const drawn = computed(() => found.value?.ways.find((w) => w.how === 'now'));
+const differs = (way: SplitWay, column: (typeof COLUMNS)[number]['id']) =>
+    way.how !== 'now' && way[column]?.text !== drawn.value?.[column]?.text;
+
+async function take(payload: object): Promise<void> {
+    if (await change(payload as Payload)) {
+        emit('close');
+    }
+}
+</script>
+
+<template>
+    <DialogBox :open="run !== ''" :title="title" wide @close="emit('close')">
+        <label class="mb-3 flex items-center gap-2"
+            >Parts side by side
+            <select v-model.number="parts" class="pick !w-20">
+                <option v-for="n in MOST - 1" :key="n" :value="n + 1">{{ n + 1 }}</option>
+            </select>
+            <span class="text-[13px] text-ink2"
+                >Solved at full, nominal values. Nothing is kept before you take it.</span
+            >
+        </label>
+        <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
+        <p v-else-if="!found" role="status">Solving each way …</p>
+        <div v-if="found" class="overflow-x-auto">
+            <table class="w-full text-left">
+                <thead>
+                    <tr class="border-b border-rule align-bottom text-[13px]">
+                        <th scope="col" class="py-1 pr-4 font-normal text-ink2">Way</th>
+                        <th
+                            v-for="column in COLUMNS"
+                            :key="column.id"
+                            scope="col"
+                            class="py-1 pr-4 font-normal text-ink2"
+                        >
+                            {{ column.name }}
+                        </th>
+                        <td></td>
+                    </tr>
+                </thead>
+                <tbody>
+                    <tr
+                        v-for="way in found.ways"
+                        :key="way.how"
+                        class="border-b border-rule2 align-top"
+                        :class="way.how === how ? 'bg-rule2' : ''"
+                        :data-split="way.how"
+                    >
+                        <th scope="row" class="py-2 pr-4 font-normal">
+                            <span :class="way.how === 'now' ? '' : 'font-semibold'">{{ way.label }}</span>
+                            <SplitSketch v-if="!way.refused" :parts="way.sketch" />
+                            <p v-for="stop in way.stops" :key="stop" class="text-[13px] text-stop">Stops: {{ stop }}</p>
+                        </th>
+                        <td v-if="way.refused" :colspan="COLUMNS.length + 1" class="py-2 text-ink2">
+                            {{ way.refused }}
+                        </td>
+                        <template v-else>
+                            <td
+                                v-for="column in COLUMNS"
+                                :key="column.id"
+                                class="py-2 pr-4"
+                                :class="differs(way, column.id) ? 'font-semibold' : ''"
+                            >
+                                <template v-if="column.id === 'quote' && way.how === 'now'">–</template>
+                                <FigureText
+                                    v-else-if="way[column.id]"
+                                    :figure="way[column.id]!"
+                                    :signed="column.id === 'quote'"
+                                />
+                                <template v-else>–</template>
+                            </td>
+                            <td class="whitespace-nowrap py-2 text-right">
+                                <template v-if="way.take">
+                                    <button type="button" class="press" @click="take(way.take)">Take it</button>
+                                    <button
+                                        type="button"
+                                        class="act mt-1 block w-full text-right text-[13px]"
+                                        @click="emit('beside', way.take)"
+                                    >
+                                        See it beside
+                                    </button>
+                                </template>
+                            </td>
+                        </template>
+                    </tr>
+                </tbody>
+            </table>
+        </div>
+    </DialogBox>
+</template>
