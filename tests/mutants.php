@@ -204,6 +204,19 @@ return array_merge(
         ['$before->supply === $run->supply', '$before->supply !== $run->supply'],
     ),
     $at('Checks/Supply/Swing.php', ['MOST = 1.15', 'MOST = 1.2'], ['MOST = 1.15', 'MOST = 1.1']),
+    $at(
+        'Checks/Supply/Banks.php',
+        ['$low >= $converter->inputLeast &&', ''],
+        ['$high <= $converter->inputMost) {', 'true) {'],
+        ['$least >= $converter->leastAmps', '$least >= 0'],
+        ['abs($v - $block->volts) < 1e-9', 'true'],
+        ['$bank === null', '$bank !== null'],
+    ),
+    $at(
+        'Checks/Protection/SwitchRating.php',
+        ['$amps > $switch->amps', '$amps > 2 * $switch->amps'],
+        ['$volts > $switch->volts', '$volts > 2 * $switch->volts'],
+    ),
     $at('Checks/Supply/NoMains.php', ['$site->batteries === [] ||', ''], ['$site->outlets !== [] ||', '']),
     $at(
         'Checks/Protection/Touch.php',

@@ -80,13 +80,18 @@ final class Circuits
     }
 
     /** @param  Written  $entry */
-    public function converter(string $id, array $entry): self
+    public function converter(string $id, array $entry, ?string $bank = null): self
     {
-        return $this->device(
+        $new = $this->device(
             'supplies',
             $id,
             self::written('converter', $entry + ['inputLeast' => 9, 'inputMost' => 60, 'efficiency' => 0.9]),
         );
+        $device = $new->lists['supplies'][$id];
+        assert($device instanceof Device);
+        $new->lists['supplies'][$id] = $device->on($bank);
+
+        return $new;
     }
 
     /** @param  Written  $entry */
@@ -185,6 +190,7 @@ final class Circuits
      * @param  string  $size  cores and size: "2x2.5", "3x14awg"; "r" behind it is rigid
      * @param  float|null  $fuse  amps at its start
      * @param  float|null  $joint  amps that its connectors carry
+     * @param  array{amps: float, volts: float}|array{}  $switch  in it
      */
     public function cable(
         string $id,
@@ -197,6 +203,7 @@ final class Circuits
         bool $existing = false,
         string $laid = '',
         bool $reckoned = false,
+        array $switch = [],
     ): self {
         $new = clone $this;
         $of = sscanf($size, '%dx%f%s');
@@ -229,6 +236,7 @@ final class Circuits
             fuse: $kept ?? null,
             existing: $existing,
             laid: $laid,
+            switch: $switch === [] ? null : $new->keep(self::written('switch', $switch)),
         );
 
         return $new;

@@ -25,7 +25,7 @@ final class ShelfTest extends TestCase
     public function test_it_is_searched_by_words_and_kind(): void
     {
         $all = $this->answer($this->getJson('/shelf/entries'), 'found');
-        self::assertSame([133, 3], [$all['total'], $all['pages']]);
+        self::assertSame([136, 3], [$all['total'], $all['pages']]);
         self::assertCount(60, $all['entries']);
         $found = $this->answer(
             $this->getJson('/shelf/entries?find=' . urlencode('24 V TUNABLE') . '&kind=strip'),
@@ -54,7 +54,7 @@ final class ShelfTest extends TestCase
         ];
         $kept = $this->answer($this->postJson('/shelf/entries', ['cells' => $cells]), 'entryAnswer');
         self::assertSame(['fuse-own-blade-fuse', '7.5'], [$kept['cells']['id'], $kept['cells']['amps']]);
-        self::assertSame(134, $this->crew->kitEntries()->count());
+        self::assertSame(137, $this->crew->kitEntries()->count());
         self::assertSame(
             'fuse-own-blade-fuse-2',
             $this->answer($this->postJson('/shelf/entries', ['cells' => $cells]), 'entryAnswer')['cells']['id'],
@@ -70,7 +70,7 @@ final class ShelfTest extends TestCase
             ->assertJson(['pointer' => '/kind']);
         $this->deleteJson('/shelf/entries/fuse-own-blade-fuse-2')->assertOk();
         $this->deleteJson('/shelf/entries/fuse-own-blade-fuse-2')->assertNotFound();
-        self::assertSame(134, $this->crew->kitEntries()->count());
+        self::assertSame(137, $this->crew->kitEntries()->count());
     }
 
     public function test_a_change_offers_an_update_and_shows_what_would_move(): void
@@ -129,7 +129,7 @@ final class ShelfTest extends TestCase
             ),
         );
         $json = (string) $this->get('/shelf/export.json')->assertOk()->getContent();
-        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 134], $this->answer($send($json), 'taken'));
+        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 137], $this->answer($send($json), 'taken'));
         $count = $this->crew->kitEntries()->count();
         foreach (
             [

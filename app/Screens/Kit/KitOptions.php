@@ -8,9 +8,11 @@ use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Block;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Facts;
+use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\Strip;
@@ -30,16 +32,14 @@ final readonly class KitOptions
     /**
      * What will do comes first, the least of it at the top; what is chosen is always there.
      *
+     * @param  list<string>  $kinds  of the shelf
      * @return list<array<string, mixed>>
      */
-    public static function options(JobState $state, ?Run $run, string $kind, ?string $chosen): array
+    public static function options(JobState $state, ?Run $run, array $kinds, ?string $chosen): array
     {
         $plan = $run === null ? $state->plan : self::alone($state->plan, $run);
         $ranked = [];
-        foreach (
-            [...$state->shelf->ofKind($kind), ...$kind === 'strip' ? $state->shelf->ofKind('pixels') : []]
-            as $n => $snapshot
-        ) {
+        foreach (array_merge(...array_map($state->shelf->ofKind(...), $kinds)) as $n => $snapshot) {
             $gauge = $run === null ? null : Gauge::of($state->plan, $run, $snapshot->entry);
             $ranked[] = [
                 $snapshot->entry->id() === $chosen ? 0 : 1,
@@ -103,7 +103,9 @@ final readonly class KitOptions
     {
         return match (true) {
             $entry instanceof Strip => $run->strip,
+            $entry instanceof Block => KitSlots::chosen($plan, $run, 'bank'),
             $entry instanceof Powers => $plan->supplies[(string) $run->supply]->kit ?? null,
+            $entry instanceof InlineSwitch => KitSlots::chosen($plan, $run, 'switch'),
             $entry instanceof Controller => $plan->controllers[(string) $run->controller]->kit ?? null,
             default => null,
         };

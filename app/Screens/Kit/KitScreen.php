@@ -18,9 +18,6 @@ use EmberDusk\Values\Input;
 /** The chain of kit of every run; of the one in hand also what the shelf has for each place in it, with what speaks against it here. */
 final readonly class KitScreen
 {
-    /** In the order of the current. */
-    private const SLOTS = ['supply', 'controller', 'cable', 'strip'];
-
     /** @return array<string, mixed> */
     public static function picture(JobState $state): array
     {
@@ -37,7 +34,7 @@ final readonly class KitScreen
                     'length' => $state->plan->terms->say($run->length()),
                     'slots' => array_map(
                         static fn(string $slot): array => self::slot($state, $run, $slot, $run->id === $hand),
-                        self::SLOTS,
+                        KitSlots::of($state->plan, $run),
                     ),
                 ],
                 array_values($state->plan->runs),
@@ -53,11 +50,12 @@ final readonly class KitScreen
             'hub' => [
                 'slot' => 'hub',
                 'label' => 'Hub',
+                'optional' => false,
                 'chosen' => $hub,
                 'name' => $state->plan->hub(array_key_first($state->plan->hubs))?->name(),
                 'facts' => self::chosenFacts($state, $hub),
                 'share' => [],
-                'options' => KitOptions::options($state, null, 'hub', $hub),
+                'options' => KitOptions::options($state, null, ['hub'], $hub),
             ],
         ];
     }
@@ -200,21 +198,19 @@ final readonly class KitScreen
      */
     private static function slot(JobState $state, Run $run, string $slot, bool $hand): array
     {
-        $kit = match ($slot) {
-            'strip' => $run->strip,
-            'supply' => $state->plan->supplies[$run->supply ?? '']->kit ?? null,
-            'controller' => $state->plan->controllers[$run->controller ?? '']->kit ?? null,
-            default => $state->plan->cableTo($run->controller ?? '')->kit ?? null,
-        };
+        $kit = KitSlots::chosen($state->plan, $run, $slot);
 
         return [
             'slot' => $slot,
-            'label' => ucfirst($slot),
+            'label' => KitSlots::label($state->plan, $run, $slot),
+            'optional' => KitSlots::optional($state->plan, $run, $slot),
             'chosen' => $kit,
             'name' => $kit === null ? null : ($state->plan->kit[$kit] ?? null)?->entry->name(),
             'facts' => self::chosenFacts($state, $kit),
             'share' => $hand ? self::share($state, $run, $slot) : [],
-            'options' => $hand ? KitOptions::options($state, $run, $slot, $kit) : [],
+            'options' => $hand
+                ? KitOptions::options($state, $run, KitSlots::kinds($state->plan, $run, $slot), $kit)
+                : [],
         ];
     }
 
@@ -227,7 +223,8 @@ final readonly class KitScreen
             default => null,
         };
         $mine = $of($run);
-        $share = [];
+        $straight = $slot === 'supply' ? KitSlots::straight($state->plan, $run) : null;
+        $share = $straight === null ? [] : [$straight['with'] => $straight];
         foreach ($state->plan->runs as $other) {
             $unit = $of($other);
             if ($other->id !== $run->id && $unit !== null && !isset($share[$unit])) {

@@ -174,6 +174,10 @@ final readonly class Ribbons
         foreach ($plan->feedsOf($run) as $feed) {
             $cables += array_reverse($plan->wayTo($feed->id), true);
         }
+        // From a bank to its converter comes before all.
+        foreach ($plan->suppliesOf($run) as $supply) {
+            $cables = array_reverse($plan->wayTo($supply), true) + $cables;
+        }
         $end = static fn(string $id): string => isset($plan->feeds[$id])
             ? sprintf('%.2f m', $marks?->position($plan->feeds[$id]->pad) ?? 0.0)
             : strtoupper($id);
@@ -193,7 +197,8 @@ final readonly class Ribbons
     private static function cable(JobState $state, LaidCable $cable, ?RunResult $result): array
     {
         $kit = $state->plan->cable($cable->kit);
-        $of = $result->cables[$cable->id] ?? null;
+        $input = isset($state->plan->supplies[$cable->to]);
+        $of = $input ? Judged::of($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
 
         return [
             'id' => $cable->id,
@@ -204,6 +209,7 @@ final readonly class Ribbons
             'way' => CableFigures::way($state->plan, $cable)?->toArray(),
             'joint' => $cable->joint ?? '',
             'fuse' => $cable->fuse ?? '',
+            'switch' => $cable->switch ?? '',
             'existing' => $cable->existing,
             'drop' => $of === null ? null : CableFigures::cableDrop($state->plan, $of)->toArray(),
             'amps' => $of === null ? null : CableFigures::cableAmps($of)->toArray(),

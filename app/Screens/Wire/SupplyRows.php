@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Screens\Wire;
 
+use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Protection\LimitedPower;
+use EmberDusk\Circuit\BankDraw;
+use EmberDusk\Circuit\BankStates;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\SupplyResult;
 use EmberDusk\Job\JobState;
@@ -36,9 +39,18 @@ final readonly class SupplyRows
                 'average' => $given === null ? null : self::figure($id, 'average', $given->amps, 'amps')->toArray(),
                 'peak' => $given === null ? null : self::figure($id, 'peak', $given->peakAmps, 'peakAmps')->toArray(),
                 'runTime' =>
-                    $given === null || $supply->ampHours === null || $given->amps <= 0
+                    $state->plan->block($id) === null
                         ? null
-                        : self::runTime($id, $supply, $given->amps)->toArray(),
+                        : BankStates::runTime(
+                            $state->plan,
+                            $id,
+                            BankStates::amps($state->plan, $id, $given),
+                        )?->toArray(),
+                'standby' =>
+                    $state->plan->block($id) === null ? null : BankStates::standby($state->plan, $id)?->toArray(),
+                'states' => self::states($state, $id),
+                'bank' => $unit->bank,
+                'draw' => self::draw($state, $id)?->toArray(),
                 'notes' => self::notes($supply),
             ];
         }
@@ -73,21 +85,34 @@ final readonly class SupplyRows
         );
     }
 
-    private static function runTime(string $id, Supply $battery, float $amps): Figure
+    /** @return list<array<string, mixed>> its volts, amps and the darkest light, empty, at rest and on charge */
+    private static function states(JobState $state, string $id): array
     {
-        return new Figure(
-            label: 'Run time',
-            value: ($battery->ampHours ?? 0.0) / $amps,
-            unit: 'h',
-            decimals: 1,
-            formula: 'C / I',
-            inputs: [
-                new Input('C', 'what the bank holds', $battery->ampHours ?? 0.0, 'Ah', path: "shelf.{$id}.ampHours"),
-                new Input('I', 'amps on average', $amps, 'A', path: "solver.supplies.{$id}.amps"),
-            ],
-            assumption: 'From full to empty at a steady load; lead blocks last longer when only half of it is taken.',
-            source: 'common practice, no source',
-        );
+        if ($state->plan->block($id) === null) {
+            return [];
+        }
+        try {
+            return array_map(
+                static fn(array $row): array => [
+                    'state' => $row['state'],
+                    'volts' => $row['volts']->toArray(),
+                    'amps' => $row['amps']?->toArray(),
+                    'darkest' => $row['darkest']?->toArray(),
+                ],
+                BankStates::of($state->plan, $id),
+            );
+        } catch (Refusal) {
+            // What has no solution is said on the slate.
+            return [];
+        }
+    }
+
+    private static function draw(JobState $state, string $id): ?Figure
+    {
+        $bank = $state->plan->supply($state->plan->supplies[$id]->bank);
+        $draw = $bank === null ? null : BankDraw::of($state->plan, $id, Judged::of($state)->supply($id)->watts());
+
+        return $bank === null ? null : $draw?->figure($bank->lowest ?? $bank->emf);
     }
 
     /** @return list<string> */

@@ -44,6 +44,7 @@ final readonly class WireScreen
             ),
             'joints' => self::options($state, 'connector'),
             'fuses' => self::options($state, 'fuse'),
+            'switches' => self::options($state, 'switch'),
             'supplies' => SupplyRows::of($state),
             'fixtures' => FixtureRows::of($state),
             'fixtureKit' => self::options($state, 'fixture'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks;
 
+use EmberDusk\Circuit\BankDraw;
 use EmberDusk\Circuit\CableResult;
 use EmberDusk\Circuit\ControllerLoad;
 use EmberDusk\Circuit\ControllerResult;
@@ -25,6 +26,9 @@ use EmberDusk\Values\Refusal;
  */
 final class Judged
 {
+    /** Amps below which nothing is lit: controllers that stand by. */
+    private const STANDBY = 0.05;
+
     /** @var array<string, CableResult>|null */
     private ?array $cables = null;
 
@@ -103,7 +107,7 @@ final class Judged
                 }
             }
             uksort($cables, strnatcmp(...));
-            $this->cables = array_intersect_key($cables, $this->plan->cables);
+            $this->cables = array_intersect_key($cables + $this->inputs(), $this->plan->cables);
         }
 
         return $this->cables;
@@ -128,6 +132,38 @@ final class Judged
             $this->supplies[$id] ?? null,
             $this->zones ??= SupplyLoad::parts($this->plan),
         );
+    }
+
+    /**
+     * The least that flows from a supply while anything on it is lit: at full and in every scene; null while nothing is solved.
+     */
+    public function leastAmps(string $id): ?float
+    {
+        $least = null;
+        foreach ($this->solved() as $result) {
+            $amps = $result->supplies[$id]->amps ?? 0.0;
+            // Standby alone is no light.
+            if ($amps > self::STANDBY) {
+                $least = min($least ?? INF, $amps);
+            }
+        }
+
+        return $least;
+    }
+
+    /** @return array<string, CableResult> what flows from banks to their converters when they are empty */
+    private function inputs(): array
+    {
+        $inputs = [];
+        foreach ($this->plan->supplies as $id => $unit) {
+            $bank = $this->plan->supply($unit->bank);
+            $draw = $bank === null ? null : BankDraw::of($this->plan, $id, $this->supply($id)->watts());
+            if ($bank !== null && $draw !== null) {
+                $inputs[$draw->cable->id] = $draw->result($bank->lowest ?? $bank->emf);
+            }
+        }
+
+        return $inputs;
     }
 
     /** What a controller has to carry, whatever hangs on it. */

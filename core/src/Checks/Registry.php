@@ -29,6 +29,7 @@ use EmberDusk\Checks\Protection\CableCapacity;
 use EmberDusk\Checks\Protection\Fusing;
 use EmberDusk\Checks\Protection\JointCapacity;
 use EmberDusk\Checks\Protection\RailCapacity;
+use EmberDusk\Checks\Protection\SwitchRating;
 use EmberDusk\Checks\Protection\Touch;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Checks\Schedule\ScheduleFindings;
@@ -36,6 +37,7 @@ use EmberDusk\Checks\Site\SiteFindings;
 use EmberDusk\Checks\Site\StandingFindings;
 use EmberDusk\Checks\Site\SurveyFindings;
 use EmberDusk\Checks\Solver\Solved;
+use EmberDusk\Checks\Supply\Banks;
 use EmberDusk\Checks\Supply\Cap;
 use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Checks\Supply\NoMains;
@@ -75,6 +77,8 @@ final readonly class Registry
             new Repeats(),
             new Swing(),
             new NoMains(),
+            new Banks(),
+            new SwitchRating(),
             new Touch(),
             new Sealing(),
             new Cooling(),

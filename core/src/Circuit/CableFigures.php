@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
+use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
@@ -34,7 +35,7 @@ final readonly class CableFigures
                     ? new Input(
                         'j',
                         'a soldered joint at each end',
-                        Wiring::SOLDER,
+                        Connector::SOLDERED,
                         'ohm',
                         path: 'the trade: a soldered joint',
                     )

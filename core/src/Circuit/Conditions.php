@@ -30,6 +30,18 @@ final readonly class Conditions
         };
     }
 
+    /** A battery that is empty, rails as they should be. */
+    public static function empty(): self
+    {
+        return new self(supply: 1 - self::SUPPLY);
+    }
+
+    /** A battery on charge, rails as they should be. */
+    public static function charging(): self
+    {
+        return new self(supply: 1 + self::SUPPLY);
+    }
+
     /** Thin rails and low volts. */
     public static function poor(): self
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 use EmberDusk\Circuit\Loads\GroupLoad;
+use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Copper;
@@ -145,7 +146,7 @@ final class StripWiring
      */
     private function jumper(string $run, WiredRun $parts, int $section, array $from, array $to, float $length): void
     {
-        $ohms = 2 * Wiring::SOLDER + $this->plan->copper($parts->tails[array_key_first($parts->tails)], $length);
+        $ohms = 2 * Connector::SOLDERED + $this->plan->copper($parts->tails[array_key_first($parts->tails)], $length);
         foreach ($from as $t => $node) {
             $this->network->resistor(
                 name: Wiring::prefix($run) . "_j{$section}_{$t}",

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 use EmberDusk\Circuit\Loads\ConstantPower;
+use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
@@ -16,9 +17,6 @@ use EmberDusk\Plan\Plan;
  */
 final class Wiring
 {
-    /** Ohm of a soldered or crimped joint (common practice, no source). */
-    public const SOLDER = 0.001;
-
     /** @var array<string, array<int, int>> nodes by terminal: what a cable can begin at, supplies, controllers, splices */
     private array $outputs = [];
 
@@ -218,7 +216,7 @@ final class Wiring
                     part: "{$run->controller}:in",
                     from: $this->inputs[(string) $run->controller][1],
                     to: $this->inputs[(string) $before->controller][1],
-                    ohms: self::SOLDER,
+                    ohms: Connector::SOLDERED,
                 );
             }
         }
@@ -232,8 +230,7 @@ final class Wiring
      */
     private function cores(LaidCable $cable, array $from, array $to): void
     {
-        $joint = $this->plan->connector($cable->joint)->ohms ?? self::SOLDER;
-        $ohms = 2 * $joint + $this->plan->copper($cable, $cable->length);
+        $ohms = $this->plan->core($cable);
         foreach (array_intersect_key($from, $to) as $t => $node) {
             $this->network->resistor(
                 name: self::name($cable->id) . '_' . ($t + 1),

@@ -145,11 +145,11 @@ final class Moving
     private function hangsOn(Run $run): array
     {
         $units = [];
-        foreach ([$run->supply, ...$this->plan->suppliesOf($run), $run->controller] as $id) {
-            $device = $this->plan->supplies[$id ?? ''] ?? ($this->plan->controllers[$id ?? ''] ?? null);
+        foreach ($this->plan->unitsOf($run) as $id) {
+            $device = $this->plan->supplies[$id] ?? ($this->plan->controllers[$id] ?? null);
             $kit = $this->plan->kit[$device->kit ?? ''] ?? null;
-            if ($kit !== null) {
-                $units[(string) $id] = $kit;
+            if ($kit !== null && $device?->there === false) {
+                $units[$id] = $kit;
             }
         }
 
@@ -186,12 +186,14 @@ final class Moving
                 );
                 $this->works('cables', $cable->length);
             }
-            $fuse = $this->plan->kit[$cable->fuse ?? ''] ?? null;
-            if ($fuse !== null) {
-                $this->add(
-                    $fuse->entry->id(),
-                    new MovingLine($fuse->entry->name(), 1.0, '', $this->costs->piece($fuse)),
-                );
+            foreach ([$cable->fuse, $cable->switch] as $fitting) {
+                $kit = $this->plan->kit[$fitting ?? ''] ?? null;
+                if ($kit !== null) {
+                    $this->add(
+                        $kit->entry->id(),
+                        new MovingLine($kit->entry->name(), 1.0, '', $this->costs->piece($kit)),
+                    );
+                }
             }
             $this->jointed($joints[$id], $this->plan->connector($cable->joint));
         }

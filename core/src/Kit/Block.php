@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 
 /**
  * A battery block: volts by its name, ampere-hours, ohm inside. A bank of 12 V lies at 11.0, 12.6 and 14.4 V
- * (docs/model.md 4, common practice, no source); other banks in proportion.
+ * (docs/model.md 4, common practice, no source); other banks in proportion, others than lead as their entry says.
  */
 final readonly class Block implements Powers
 {
@@ -27,11 +27,28 @@ final readonly class Block implements Powers
         public float $volts,
         public float $ampHours,
         private float $ohms,
+        public float $lowest,
+        public float $rest,
+        public float $charging,
+        public bool $lead,
     ) {}
 
     public static function read(Fields $f): self
     {
         $volts = $f->number('volts', 1, 60);
+        $own = array_map(static fn(string $key): ?float => $f->numberOrNull($key, 1, 20), [
+            'lowest' => 'lowestVolts',
+            'nominal' => 'restVolts',
+            'charging' => 'fullVolts',
+        ]);
+        $lead = array_filter($own, static fn(?float $v): bool => $v !== null) === [];
+        $at = array_map(static fn(float $twelve): float => ($twelve / Bank::OF) * $volts, Bank::TWELVE);
+        foreach ($own as $state => $given) {
+            $at[$state] = $given ?? ($lead ? $at[$state] : $volts);
+        }
+        if ($at['lowest'] > $at['nominal'] || $at['nominal'] > $at['charging']) {
+            throw $f->invalid('restVolts', 'A block lies between empty and on charge: empty, at rest, on charge rise.');
+        }
 
         return new self(
             id: $f->string('id'),
@@ -39,6 +56,10 @@ final readonly class Block implements Powers
             volts: $volts,
             ampHours: $f->number('ampHours', 0.5, 5000),
             ohms: $f->numberOr('sourceOhms', (self::OHMS * $volts) / 12, 0.0001, 10),
+            lowest: $at['lowest'],
+            rest: $at['nominal'],
+            charging: $at['charging'],
+            lead: $lead,
         );
     }
 
@@ -65,9 +86,9 @@ final readonly class Block implements Powers
             sourceOhms: max(0.001, ($this->ohms * $series) / $parallel),
             limitAmps: self::SHORT * $rated,
             overloadAmps: self::SHORT * $rated,
-            emf: (Bank::TWELVE['nominal'] / Bank::OF) * $named,
-            lowest: (Bank::TWELVE['lowest'] / Bank::OF) * $named,
-            charging: (Bank::TWELVE['charging'] / Bank::OF) * $named,
+            emf: $this->rest * $series,
+            lowest: $this->lowest * $series,
+            charging: $this->charging * $series,
             ampHours: $this->ampHours * $parallel,
         );
     }

@@ -9,6 +9,9 @@ use EmberDusk\Formats\Fields;
 /** A kind of joint: ohm of one contact, most amps, minutes to make one. */
 final readonly class Connector implements Entry
 {
+    /** Ohm of a soldered joint (common practice, no source). */
+    public const SOLDERED = 0.001;
+
     private function __construct(
         private string $id,
         private string $name,

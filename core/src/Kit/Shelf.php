@@ -51,6 +51,7 @@ final readonly class Shelf
             'battery' => Block::read($f),
             'connector' => Connector::read($f),
             'fuse' => Fuse::read($f),
+            'switch' => InlineSwitch::read($f),
             'fixture' => Fixture::read($f),
             'phasecut', 'analog', 'dali' => Dimmer::read($f),
             'hub' => Hub::read($f),

@@ -193,7 +193,9 @@ final readonly class PartsList
             wanted: $wanted,
             joint: $plan->kit[$cable->joint ?? ''] ?? $uses->joint(),
             count: $joints,
-            why: "{$name}{$for}, every core at its ends" . ($cable->fuse === null ? '' : ', and its fuse'),
+            why: "{$name}{$for}, every core at its ends" .
+                ($cable->fuse === null ? '' : ', and its fuse') .
+                ($cable->switch === null ? '' : ', and its switch'),
             runs: $runs,
         );
         $wanted->add(
@@ -204,6 +206,14 @@ final readonly class PartsList
             why: "at the start of {$name}{$for}",
             runs: $runs,
             spares: true,
+        );
+        $wanted->add(
+            kit: $plan->kit[$cable->switch ?? ''] ?? null,
+            group: 'Switch',
+            count: $cable->switch === null ? 0.0 : 1.0,
+            unit: 'piece',
+            why: "in {$name}{$for}",
+            runs: $runs,
         );
     }
 

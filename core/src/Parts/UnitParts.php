@@ -29,15 +29,12 @@ final readonly class UnitParts
             as $group => $units
         ) {
             foreach ($units as $id => $unit) {
-                $on = array_filter(
-                    $plan->runs,
-                    static fn(Run $r): bool => $r->supply === $id || $r->controller === $id,
-                );
+                $on = array_filter($plan->runs, static fn(Run $r): bool => in_array($id, $plan->unitsOf($r), true));
                 $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
                 $wanted->add(
                     kit: $plan->kit[$unit->kit] ?? null,
                     group: $group,
-                    count: (float) ($unit->series * $unit->parallel),
+                    count: $unit->there ? 0.0 : (float) ($unit->series * $unit->parallel),
                     unit: 'piece',
                     why: strtoupper($id) .
                         ($names === '' ? '' : " for {$names}") .

@@ -81,11 +81,12 @@ final readonly class CableInvariants
             $lamp =
                 isset($plan->supplies[$root ?? ''], $plan->fixtures[$cable->to]) &&
                 $plan->fixture($plan->fixtures[$cable->to]->kit)?->lowVoltage() === true;
+            $input = $root !== null && ($plan->supplies[$cable->to]->bank ?? null) === $root;
             Invariants::need(
-                $trunk || $tail || $lamp,
+                $trunk || $tail || $lamp || $input,
                 "/cables/{$n}/to",
-                'A cable goes from a run’s supply to its controller, from that to one of its feeds, or from a supply ' .
-                    "to fixtures, not from “{$cable->from}” to “{$cable->to}”.",
+                'A cable goes from a run’s supply to its controller, from that to one of its feeds, from a supply ' .
+                    "to fixtures or from a bank to its converter, not from “{$cable->from}” to “{$cable->to}”.",
             );
             Invariants::need(!isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
             $ends[$cable->to] = true;

@@ -16,6 +16,8 @@ final readonly class Device
      * @param  int  $series  blocks of a battery
      * @param  int  $parallel  rows of a battery
      * @param  Standing|null  $stands  where; null while nobody has said
+     * @param  string|null  $bank  of a converter: the bank that it takes its power from
+     * @param  bool  $there  it is there already: nobody buys it or fixes it
      */
     public function __construct(
         public string $id,
@@ -24,11 +26,13 @@ final readonly class Device
         public int $series = 1,
         public int $parallel = 1,
         public ?Standing $stands = null,
+        public ?string $bank = null,
+        public bool $there = false,
     ) {}
 
     public function of(string $kit): self
     {
-        return new self($this->id, $kit, stands: $this->stands);
+        return new self($this->id, $kit, stands: $this->stands, bank: $this->bank, there: $this->there);
     }
 
     /** Another unit like it, beside it. */
@@ -45,6 +49,16 @@ final readonly class Device
     public function blocks(int $series, int $parallel): self
     {
         return $this->withChanged(series: $series, parallel: $parallel);
+    }
+
+    public function already(bool $there): self
+    {
+        return $this->withChanged(there: $there);
+    }
+
+    public function on(?string $bank): self
+    {
+        return $this->withChanged(bank: $bank);
     }
 
     public function standing(?Standing $where): self

@@ -47,6 +47,8 @@ final readonly class Document
             'series' => $d->series,
             'parallel' => $d->parallel,
             'stands' => $d->stands?->write(),
+            'bank' => $d->bank,
+            'there' => $d->there,
         ];
 
         return [

@@ -23,6 +23,8 @@ final readonly class DocumentReader
             series: $d->whole('series', 1, 40),
             parallel: $d->whole('parallel', 1, 40),
             stands: $d->has('stands') ? Standing::read($d->object('stands')) : null,
+            bank: $d->stringOrNull('bank'),
+            there: $d->flag('there'),
         );
 
         return new Plan(

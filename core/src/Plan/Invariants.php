@@ -11,6 +11,7 @@ use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\Fixture;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Values\InvalidInput;
@@ -96,7 +97,9 @@ final readonly class Invariants
         foreach (array_values($plan->cables) as $n => $cable) {
             self::kit($plan, $cable->joint, Connector::class, "/cables/{$n}/joint");
             self::kit($plan, $cable->fuse, Fuse::class, "/cables/{$n}/fuse");
+            self::kit($plan, $cable->switch, InlineSwitch::class, "/cables/{$n}/switch");
         }
+        self::banks($plan);
         self::names($plan);
         self::fixtures($plan);
         self::scenes($plan);
@@ -116,6 +119,18 @@ final readonly class Invariants
     {
         foreach (array_values($units) as $n => $unit) {
             self::kit($plan, $unit->kit, $kind, "/{$list}/{$n}/kit");
+        }
+    }
+
+    /** A converter hangs on a bank of blocks, and on nothing else. */
+    private static function banks(Plan $plan): void
+    {
+        foreach (array_values($plan->supplies) as $n => $unit) {
+            self::need(
+                $unit->bank === null || ($plan->converter($unit->id) !== null && $plan->block($unit->bank) !== null),
+                "/supplies/{$n}/bank",
+                "A converter takes its power from a bank of the job, not “{$unit->id}” from “{$unit->bank}”.",
+            );
         }
     }
 

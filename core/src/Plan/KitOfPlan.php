@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Kit\Block;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Fixture;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
@@ -62,6 +65,23 @@ trait KitOfPlan
     public function fuse(?string $kit): ?Fuse
     {
         return $this->entry($kit, Fuse::class);
+    }
+
+    public function inlineSwitch(?string $kit): ?InlineSwitch
+    {
+        return $this->entry($kit, InlineSwitch::class);
+    }
+
+    /** The converter that a supply is; null where it is another kind. */
+    public function converter(?string $device): ?Converter
+    {
+        return $this->entry($this->supplies[$device ?? '']->kit ?? null, Converter::class);
+    }
+
+    /** The block that a bank is made of. */
+    public function block(?string $device): ?Block
+    {
+        return $this->entry($this->supplies[$device ?? '']->kit ?? null, Block::class);
     }
 
     public function fixture(?string $kit): ?Fixture

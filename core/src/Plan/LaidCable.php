@@ -21,6 +21,7 @@ final readonly class LaidCable
      * @param  string|null  $joint  connector at both ends, a shelf id; null where they are soldered
      * @param  string|null  $fuse  at its start, a shelf id
      * @param  string  $laid  of LAID
+     * @param  string|null  $switch  in-line switch in it, a shelf id
      * @param  bool  $existing  it is part of a leg that lies there already: nobody buys it
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class LaidCable
         public ?string $fuse = null,
         public bool $existing = false,
         public string $laid = '',
+        public ?string $switch = null,
     ) {}
 
     public static function read(Fields $f): self
@@ -49,6 +51,7 @@ final readonly class LaidCable
             fuse: $f->stringOrNull('fuse'),
             existing: $f->flag('existing'),
             laid: $f->oneOf('laid', self::LAID),
+            switch: $f->stringOrNull('switch'),
         );
     }
 
@@ -66,6 +69,7 @@ final readonly class LaidCable
             'fuse' => $this->fuse,
             'existing' => $this->existing,
             'laid' => $this->laid,
+            'switch' => $this->switch,
         ];
     }
 
@@ -100,8 +104,8 @@ final readonly class LaidCable
         return $this->withChanged(laid: $how);
     }
 
-    public function fitted(?string $joint, ?string $fuse): self
+    public function fitted(?string $joint, ?string $fuse, ?string $switch): self
     {
-        return $this->withChanged(joint: $joint, fuse: $fuse);
+        return $this->withChanged(joint: $joint, fuse: $fuse, switch: $switch);
     }
 }

@@ -37,6 +37,9 @@ trait TidyPlan
         $used = [];
         foreach ($this->runs as $run) {
             $used[$run->supply ?? ''] = $used[$run->controller ?? ''] = true;
+            foreach ($this->unitsOf($run) as $unit) {
+                $used[$unit] = true;
+            }
         }
         foreach ($this->cables as $cable) {
             // A cable to a unit that goes too holds nothing.
@@ -126,14 +129,15 @@ trait TidyPlan
         foreach ($this->splits as $split) {
             $used[$split->run->strip ?? ''] = true;
             foreach ($split->cables as $cable) {
-                $used[$cable->kit] = $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = true;
+                $used[$cable->kit] = $used[$cable->joint ?? ''] = true;
+                $used[$cable->fuse ?? ''] = $used[$cable->switch ?? ''] = true;
             }
         }
         foreach ($this->makings as $making) {
             $used[$making->profile ?? ''] = $used[$making->diffuser ?? ''] = true;
         }
         foreach ($this->cables as $cable) {
-            $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = true;
+            $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = $used[$cable->switch ?? ''] = true;
         }
         foreach (
             [$this->supplies, $this->controllers, $this->hubs, $this->modules, $this->fixtures, $this->cables]

@@ -124,13 +124,17 @@ final readonly class Upgrades
             $place = $places[is_string($device['id'] ?? null) ? $device['id'] : ''] ?? null;
             $known = $spot !== '' && is_string($place);
 
-            return ['stands' => $known ? (new Standing($place, $spot))->write() : null] +
-                array_diff_key($device, ['where' => 0]);
+            return [
+                'stands' => $known ? (new Standing($place, $spot))->write() : null,
+                'bank' => null,
+                'there' => false,
+            ] + array_diff_key($device, ['where' => 0]);
         };
 
         return [
             'version' => 5,
             'splits' => [],
+            'cables' => self::each($document['cables'] ?? null, ['switch' => null]),
             'terms' => $terms + ['travelMinutes' => 0.0, 'travelCost' => 0.0, 'again' => false],
             ...array_map(
                 static fn(mixed $devices): array => array_map(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Kit\Connector;
 use EmberDusk\Survey\TapeNotes;
 
 /** Which cables lead where, and what a run is made of. */
@@ -140,8 +141,39 @@ trait WaysOfPlan
         return 2 + $strip->pixels->dataWires;
     }
 
+    /** Whether all that a run hangs on are batteries and converters: nothing of it is near mains. */
+    public function onBattery(Run $run): bool
+    {
+        $supplies = array_filter(
+            $this->unitsOf($run),
+            fn(string $u): bool => isset($this->supplies[$u]) &&
+                $this->block($u) === null &&
+                $this->converter($u) === null,
+        );
+
+        return $run->supply !== null && $supplies === [];
+    }
+
     /**
-     * The cables that a run hangs on: those to its feeds and the one to its controller.
+     * The units that a run hangs on: its supplies, the banks of those that are converters, its controller.
+     *
+     * @return list<string> ids
+     */
+    public function unitsOf(Run $run): array
+    {
+        $units = [];
+        foreach ([$run->supply, ...$this->suppliesOf($run)] as $id) {
+            $units[] = $id;
+            $units[] = $this->supplies[$id ?? '']->bank ?? null;
+        }
+
+        return array_values(
+            array_unique(array_filter([...$units, $run->controller], static fn(?string $u): bool => $u !== null)),
+        );
+    }
+
+    /**
+     * The cables that a run hangs on: those to its feeds, to its controller and from a bank to its converter.
      *
      * @return array<string, LaidCable> by id
      */
@@ -151,8 +183,36 @@ trait WaysOfPlan
         foreach ($this->feedsOf($run) as $feed) {
             $ways += $this->wayTo($feed->id);
         }
+        foreach ($this->suppliesOf($run) as $supply) {
+            $ways += $this->wayTo($supply);
+        }
 
         return $ways;
+    }
+
+    /** The cable at the beginning of a run's way: from a bank to its converter, to its controller, or to its first feed. */
+    public function firstCable(Run $run): ?LaidCable
+    {
+        foreach ([$run->supply, $run->controller] as $unit) {
+            $cable = $unit === null ? null : $this->cableTo($unit);
+            if ($cable !== null) {
+                return $cable;
+            }
+        }
+        foreach ($this->feedsOf($run) as $feed) {
+            foreach (array_reverse($this->wayTo($feed->id)) as $cable) {
+                return $cable;
+            }
+        }
+
+        return null;
+    }
+
+    /** Ohm of one core of a cable, with the joints at both its ends. */
+    public function core(LaidCable $cable): float
+    {
+        return 2 * ($this->connector($cable->joint)->ohms ?? Connector::SOLDERED) +
+            $this->copper($cable, $cable->length);
     }
 
     /** Ohm of one core of so many metres of a cable's kind, at the job's cable temperature. */

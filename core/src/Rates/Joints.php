@@ -17,6 +17,9 @@ final readonly class Joints
     /** A fuse sits in one core and has two ends. */
     public const FUSED = 2;
 
+    /** So does an in-line switch. */
+    public const SWITCHED = 2;
+
     private const ENDS = 2;
 
     /** @return array<string, int> by cable; what meets at a splice counts with the cable that leads to it */
@@ -32,7 +35,8 @@ final readonly class Joints
             $joints[$id] =
                 ($at[$cable->to] ?? $cores) +
                 (isset($at[$cable->from]) ? 0 : $cores) +
-                ($cable->fuse === null ? 0 : self::FUSED);
+                ($cable->fuse === null ? 0 : self::FUSED) +
+                ($cable->switch === null ? 0 : self::SWITCHED);
         }
 
         return $joints;

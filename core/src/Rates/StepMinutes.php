@@ -8,7 +8,7 @@ namespace EmberDusk\Rates;
 final readonly class StepMinutes
 {
     /**
-     * Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, supply that
+     * Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, bank, thing that moves, supply that
      * mains is laid to, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit.
      */
     public const MINUTES = [
@@ -18,12 +18,16 @@ final readonly class StepMinutes
         'supply' => 20.0,
         'mains' => 15.0,
         'cables' => 5.0,
+        'posts' => 10.0,
+        'strain' => 10.0,
         'loose' => 10.0,
         'cut' => 3.0,
         'profile' => 6.0,
         'stick' => 4.0,
         'joints' => JointMinutes::SOLDERED,
         'second' => 10.0,
+        'shake' => 5.0,
+        'apart' => 5.0,
         'seal' => 5.0,
         'diffuser' => 1.0,
         'fixtures' => 20.0,
@@ -40,12 +44,16 @@ final readonly class StepMinutes
         'supply' => 'supplies and controllers',
         'mains' => 'being there while mains is laid',
         'cables' => 'laying cables',
+        'posts' => 'leads on battery posts',
+        'strain' => 'strain clamps',
         'loose' => 'loose tests',
         'cut' => 'cutting',
         'profile' => 'making up profile',
         'stick' => 'cleaning and sticking',
         'joints' => 'joints',
         'second' => 'second tests',
+        'shake' => 'shake tests',
+        'apart' => 'taking apart to charge',
         'seal' => 'sealing',
         'diffuser' => 'diffusers',
         'fixtures' => 'fixtures',

@@ -52,7 +52,7 @@ final class InstallSteps
         foreach ($devices as $device) {
             if (
                 $device !== null &&
-                (isset($this->plan->supplies[$device]) || isset($this->plan->controllers[$device]))
+                ($this->plan->supplies[$device] ?? ($this->plan->controllers[$device] ?? null))?->there === false
             ) {
                 $units[$device] = $device;
             }
@@ -68,7 +68,7 @@ final class InstallSteps
                 units: count($new),
                 people: 1,
                 tools: ['drill', 'screwdriver'],
-                caution: 'Leave air around a supply. Mains terminals are for a licensed person.',
+                caution: $this->caution($new),
                 after: $after,
             );
             foreach ($new as $unit) {
@@ -103,6 +103,24 @@ final class InstallSteps
             caution: 'A licensed person lays and connects it, and local codes decide how. Our minutes are for being there.',
             after: [$after],
         );
+    }
+
+    /** @param  non-empty-list<string>  $new */
+    private function caution(array $new): string
+    {
+        $mains = array_filter(
+            $new,
+            fn(string $u): bool => isset($this->plan->supplies[$u]) &&
+                $this->plan->block($u) === null &&
+                $this->plan->converter($u) === null,
+        );
+        $supplies = array_filter($new, fn(string $u): bool => isset($this->plan->supplies[$u]));
+
+        return match (true) {
+            $mains !== [] || $supplies === []
+                => 'Leave air around a supply. Mains terminals are for a licensed person.',
+            default => 'Leave air around a converter. ' . BatterySteps::CAUTION,
+        };
     }
 
     /** @param  non-empty-list<string>  $new */

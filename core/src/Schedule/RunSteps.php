@@ -29,6 +29,7 @@ final readonly class RunSteps
         private array $at,
         private StepList $list,
         private InstallSteps $install,
+        private BatterySteps $batteries,
     ) {}
 
     /** @param  list<string>  $before  Returns the run's last step. */
@@ -49,10 +50,11 @@ final readonly class RunSteps
         );
         $cables = $this->install->of(
             of: $run,
-            devices: [$run->supply, ...$this->plan->suppliesOf($run), $run->controller],
+            devices: $this->plan->unitsOf($run),
             ways: $this->plan->waysOf($run),
             after: [$dry, ...$before],
         );
+        $cables = $this->batteries->fed($run, $cables);
         $loose = $this->list->of(
             of: $run,
             kind: 'loose',
@@ -61,7 +63,8 @@ final readonly class RunSteps
             units: $units['loose'],
             people: 1,
             tools: ['meter', 'bench supply'],
-            caution: 'Volts and polarity by meter before the strip is on. Never connect strip to mains.',
+            caution: 'Volts and polarity by meter before the strip is on.' .
+                ($this->plan->onBattery($run) ? '' : ' Never connect strip to mains.'),
             after: [$dry, ...$cables],
         );
         $measured = $making->cut === '' ? $profile : $making->cut === 'before';
@@ -138,6 +141,7 @@ final readonly class RunSteps
             caution: 'At both-end feeds lift one at a time and compare.',
             after: [$made],
         );
+        $last = $this->batteries->proved($run, $last);
         if ($making->seal === 'glue') {
             $last = $this->list->of(
                 of: $run,

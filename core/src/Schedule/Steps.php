@@ -31,7 +31,14 @@ final class Steps
         $this->list = new StepList($plan, $parts, $productivity);
         $install = new InstallSteps($plan, $this->list);
         $at = Joints::atCables($plan);
-        $this->runs = new RunSteps(plan: $plan, joined: $parts->joined, at: $at, list: $this->list, install: $install);
+        $this->runs = new RunSteps(
+            plan: $plan,
+            joined: $parts->joined,
+            at: $at,
+            list: $this->list,
+            install: $install,
+            batteries: new BatterySteps($plan, $this->list),
+        );
         $this->fixtures = new FixtureSteps(plan: $plan, at: $at, list: $this->list, install: $install);
         $this->joins = new JoinSteps($plan, $this->list);
     }
@@ -68,14 +75,7 @@ final class Steps
         $battery =
             $runs !== [] &&
             $fixtures === [] &&
-            array_filter(
-                $runs,
-                fn(Run $r): bool => ($this->plan->kit[$this->plan->supplies[$r->supply ?? '']->kit ?? '']->written[
-                    'kind'
-                ] ??
-                    '') !==
-                    'battery',
-            ) === [];
+            array_filter($runs, fn(Run $r): bool => !$this->plan->onBattery($r)) === [];
         if ($battery) {
             $isolate = $this->list->add(
                 kind: 'isolate',
@@ -86,7 +86,7 @@ final class Steps
                 units: 1.0,
                 people: 1,
                 tools: ['meter'],
-                caution: 'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; never solder to a cell.',
+                caution: BatterySteps::CAUTION,
                 after: [],
             );
         } else {
@@ -135,7 +135,9 @@ final class Steps
             units: 1.0,
             people: 1,
             tools: ['ties'],
-            caution: 'Keep extra-low voltage apart from mains in every box.',
+            caution: $battery
+                ? 'Cover the posts; nothing that conducts lies loose near them.'
+                : 'Keep extra-low voltage apart from mains in every box.',
             after: [...$last, ...$joined],
         );
     }

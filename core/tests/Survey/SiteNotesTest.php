@@ -86,7 +86,7 @@ final class SiteNotesTest extends TestCase
         yield 'at without a wall' => ['outlet P1 at 0.40', 'at', 'here is none yet', null];
         yield 'beyond its wall' => ["2.00\noutlet P1 at 2.40", '2.40', 'lies beyond it', null];
         yield 'blocks' => ['battery E1, 200 Ah', '', 'how many in series', null];
-        yield 'a block of 7 V' => ['battery E1, 3 of 7 V', '7', '2, 4, 6, 8 or 12', null];
+        yield 'a block of 7 V' => ['battery E1, 3 of 7 V', '7', '2, 3.7, 4, 6, 8 or 12', null];
         yield 'volts without unit' => ['battery E1, 3 of 8 , want 12 V', ',', 'the unit is missing', null];
         yield 'leg without to' => ['leg A B1 window 3x2.5', 'window', 'stands “to”', null];
         yield 'leg of an unknown size' => ['leg A B1 to window 3x2.2', '3x2.2', 'No resistance is known', null];

@@ -45,6 +45,10 @@ final readonly class Guard
                 [$least, $at] = [$fuse, $on];
             }
             $root = $on->from;
+            // What lies before a converter is another circuit.
+            if (isset($plan->supplies[$root])) {
+                break;
+            }
         }
         $supply = $plan->supply($root);
 

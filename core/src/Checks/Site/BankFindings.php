@@ -27,6 +27,7 @@ final readonly class BankFindings
     {
         return [
             new Rule('bank-wants', 'place', 'it is known what volts a battery is to give', Rule::OWN),
+            new Rule('bank-mixed', 'place', 'the blocks of a row are of the same volts', Rule::PRACTICE),
             new Rule('unbalanced', 'place', 'a tap does not unbalance a bank', Rule::PRACTICE),
             new Rule('no-tap', 'place', 'a bank has a tap at the volts that the light needs', Rule::PRACTICE),
         ];
@@ -40,6 +41,17 @@ final readonly class BankFindings
             $bank = new Bank($battery);
             $at = new Place('survey', "{$place->id}:{$battery->spot->word->line}");
             $name = $battery->spot->name;
+            if ($battery->mixed) {
+                $findings[] = new Finding(
+                    code: 'bank-mixed',
+                    severity: Severity::Stop,
+                    title: "Blocks of different volts in one row of {$name}",
+                    detail: 'They are charged and drained unequally; the weakest fails and may vent. Make the row of blocks that are alike, of one age, before anything hangs on it. ' .
+                        self::CAUTION,
+                    place: $at,
+                    source: Rule::PRACTICE,
+                );
+            }
             if ($battery->wants === null) {
                 $findings[] = new Finding(
                     code: 'bank-wants',

@@ -27,6 +27,12 @@ final readonly class SupplyVolts extends RunCheck
                 'every supply of a run has the volts of its strip, within 0.5 V',
                 Rule::PRACTICE,
             ),
+            new Rule(
+                'cell-dim',
+                'supply',
+                'pixels on a cell of fewer volts than theirs are dim, and dimmer as it empties',
+                Rule::PRACTICE,
+            ),
         ];
     }
 
@@ -36,7 +42,9 @@ final readonly class SupplyVolts extends RunCheck
         $supplies = $case->plan->suppliesOf($case->run);
         foreach ($supplies as $id) {
             $supply = $case->plan->supply($id);
-            if ($case->strip !== null && $supply !== null && !self::suits($supply, $case->strip)) {
+            if ($case->strip !== null && $supply !== null && self::dims($supply, $case->strip)) {
+                $findings[] = self::dim($case, $case->strip, $supply);
+            } elseif ($case->strip !== null && $supply !== null && !self::suits($supply, $case->strip)) {
                 $findings[] = self::finding($case, $case->strip, $id, $supply, several: count($supplies) > 1);
             }
         }
@@ -48,6 +56,46 @@ final readonly class SupplyVolts extends RunCheck
     public static function suits(Supply $supply, Strip $strip): bool
     {
         return abs($strip->volts - $supply->volts) < 0.5;
+    }
+
+    /** A battery below the strip's volts that still turns its pixels on when it is empty. */
+    private static function dims(Supply $supply, Strip $strip): bool
+    {
+        return $strip->pixels !== null &&
+            $supply->lowest !== null &&
+            ($supply->charging ?? $supply->volts) < $strip->volts &&
+            $supply->lowest > $strip->pixels->turnOn;
+    }
+
+    private static function dim(JudgedRun $case, Strip $strip, Supply $supply): Finding
+    {
+        $at = array_map(static fn(array $light): float => min($light ?: [0.0]), $case->result->spread ?? [[], []]);
+
+        return new Finding(
+            code: 'cell-dim',
+            severity: Severity::Watch,
+            title: sprintf(
+                '%s: dim on %g to %g V',
+                $case->run->name(),
+                $supply->lowest ?? 0.0,
+                $supply->charging ?? 0.0,
+            ),
+            detail: sprintf(
+                'A %g V strip on a single cell%s. Its charger ends a charge by itself; never solder to the cell.',
+                $strip->volts,
+                $case->result === null
+                    ? ''
+                    : sprintf(
+                        ': %.2f of full when it is full, %.2f when it is empty, at the darkest pixel',
+                        $at[1],
+                        $at[0],
+                    ),
+            ),
+            place: new Place('kit', $case->run->id),
+            number: $supply->charging,
+            limit: $strip->volts,
+            source: Rule::PRACTICE,
+        );
     }
 
     private static function finding(JudgedRun $case, Strip $strip, string $id, Supply $supply, bool $several): Finding

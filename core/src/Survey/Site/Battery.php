@@ -9,11 +9,14 @@ use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 
-/** A bank of equal blocks: so many in series, so many such rows in parallel. Volts, ampere hours of one row. */
+/**
+ * A bank of equal blocks: so many in series, so many such rows in parallel. Volts, ampere hours of one row; whether blocks of
+ * other volts are in the row too, whether it is taken out to be charged.
+ */
 final readonly class Battery
 {
     /** Volts of the blocks that the trade meets. */
-    public const BLOCKS = [2.0, 4.0, 6.0, 8.0, 12.0];
+    public const BLOCKS = [2.0, 3.7, 4.0, 6.0, 8.0, 12.0];
 
     public function __construct(
         public Spot $spot,
@@ -22,6 +25,8 @@ final readonly class Battery
         public int $rows,
         public ?float $ampHours,
         public ?float $wants,
+        public bool $mixed = false,
+        public bool $elsewhere = false,
     ) {}
 
     public function volts(): float
@@ -30,7 +35,7 @@ final readonly class Battery
     }
 
     /**
-     * Reads `E1 [where] [at LENGTH], 6 of 8 V {, 2 rows | 200 Ah | want 12 V}`.
+     * Reads `E1 [where] [at LENGTH], 6 of 8 V {, 2 rows | 200 Ah | want 12 V | charged elsewhere}`.
      *
      * @param  list<Leg>  $legs  walls written before it
      *
@@ -43,6 +48,7 @@ final readonly class Battery
         $volts = 0.0;
         $rows = 1;
         $ampHours = $wants = null;
+        $mixed = $elsewhere = false;
         while (($word = $clause->attribute()) !== null) {
             if ($word->is('want')) {
                 $wants = $clause->quantity(
@@ -55,28 +61,36 @@ final readonly class Battery
 
                 continue;
             }
+            if ($word->is('charged') && $clause->peek()?->is('elsewhere', 'here')) {
+                $elsewhere = $clause->take()?->is('elsewhere') === true;
+
+                continue;
+            }
             if (preg_match('/^\d/', $word->text) !== 1) {
                 throw $clause->unknown(
                     $word,
                     'a battery',
-                    ['want'],
+                    ['want', 'charged'],
                     ', blocks such as “3 of 8 V”, “2 rows” or “200 Ah”',
                 );
             }
             if ($clause->peek()?->is('of')) {
-                $blocks = $clause->count($word, 'how many blocks are in series', 40);
+                $more = $clause->count($word, 'how many blocks are in series', 40);
                 $clause->take();
                 $at = $clause->take();
-                $volts = $clause->quantity(
+                $of = $clause->quantity(
                     word: $at,
                     units: ['v'],
                     expected: 'the volts of one block, such as 8 V',
                     least: 1,
                     most: 60,
                 );
-                if (!in_array($volts, self::BLOCKS, true)) {
-                    throw new SlipFound($clause->slip($at, 'A block has 2, 4, 6, 8 or 12 V by its name.'));
+                if (!in_array($of, self::BLOCKS, true)) {
+                    throw new SlipFound($clause->slip($at, 'A block has 2, 3.7, 4, 6, 8 or 12 V by its name.'));
                 }
+                $mixed = $mixed || ($blocks > 0 && $of !== $volts);
+                $volts = $blocks === 0 ? $of : $volts;
+                $blocks += $more;
             } elseif ($clause->peek()?->is('rows', 'row')) {
                 $rows = $clause->count($word, 'how many rows are side by side', 20);
                 $clause->take();
@@ -103,6 +117,8 @@ final readonly class Battery
             rows: $rows,
             ampHours: $ampHours,
             wants: $wants,
+            mixed: $mixed,
+            elsewhere: $elsewhere,
         );
     }
 }

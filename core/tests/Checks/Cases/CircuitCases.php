@@ -68,6 +68,7 @@ final readonly class CircuitCases
         yield from self::cables();
         yield from self::light();
         yield from FixtureCases::all();
+        yield from BankCases::all();
     }
 
     /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */

@@ -56,6 +56,10 @@ final readonly class JobCases
             'joined' => ["{$walls}\nleg A P1 to P2 3x2.5, joined B", "{$walls}\nleg A P1 to P2 3x2.5, traced"],
             'loose-end' => ["{$walls}\nleg A P1 to ? 3x2.5", "{$walls}\nleg A P1 to P2 3x2.5"],
             'bank-wants' => ["{$walls}\nbattery E1, 2 of 6 V", "{$walls}\nbattery E1, 2 of 6 V, want 12 V"],
+            'bank-mixed' => [
+                "{$walls}\nbattery E1, 2 of 6 V, 1 of 8 V, want 12 V",
+                "{$walls}\nbattery E1, 2 of 6 V, 1 of 6 V, want 12 V",
+            ],
             // Common practice, no source: 12 V taps on 6 V blocks, none on 8 V blocks.
             'no-tap' => ["{$walls}\nbattery E1, 6 of 8 V, want 12 V", "{$walls}\nbattery E1, 2 of 6 V, want 12 V"],
             'unbalanced' => ["{$walls}\nbattery E1, 6 of 6 V, want 12 V", "{$walls}\nbattery E1, 2 of 6 V, want 12 V"],

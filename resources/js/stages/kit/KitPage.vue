@@ -35,7 +35,7 @@ watch(
 const slots = computed<Slot[]>(() => (run.value && desk.value.kit ? [...run.value.slots, desk.value.kit.hub] : []));
 /** The strip decides what the rest must do, so it is chosen first. */
 function undecided(): number {
-    const free = slots.value.filter((s) => s.chosen === null);
+    const free = slots.value.filter((s) => s.chosen === null && !s.optional);
     return Math.max(
         0,
         slots.value.findIndex((s) => s.slot === (free.find((f) => f.slot === 'strip') ?? free[0])?.slot),
@@ -59,7 +59,15 @@ function go(place: string): void {
         open.value = undecided();
     }
 }
-const KEYS: Record<string, string> = { strip: 's', supply: 'p', controller: 'c', cable: 'b', hub: 'u' };
+const KEYS: Record<string, string> = {
+    strip: 's',
+    supply: 'p',
+    controller: 'c',
+    cable: 'b',
+    hub: 'u',
+    bank: 'a',
+    switch: 'i',
+};
 const view = ref<'side' | 'piece'>(
     run.value && slots.value.every((s) => s.chosen === null || s.slot === 'hub') ? 'side' : 'piece',
 );
@@ -140,7 +148,9 @@ function step(event: KeyboardEvent): void {
                             <button class="link" :class="{ selected, hub: slot.slot === 'hub' }">
                                 <span class="flex justify-between text-xs text-ink2"
                                     >{{ slot.label }}
-                                    <span v-if="!slot.chosen" class="font-semibold text-dusk">to choose</span></span
+                                    <span v-if="!slot.chosen && !slot.optional" class="font-semibold text-dusk"
+                                        >to choose</span
+                                    ><span v-else-if="!slot.chosen">if wanted</span></span
                                 >
                                 <span class="mt-0.5 block font-semibold leading-[18px]">{{
                                     slot.name ?? 'Nothing yet'

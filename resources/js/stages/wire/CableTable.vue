@@ -6,7 +6,13 @@ import { useScreen } from '@/lib/screen';
 import type { CableOption, WireCable, WireRun } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 
-defineProps<{ run: WireRun; options: CableOption[]; joints: CableOption[]; fuses: CableOption[] }>();
+defineProps<{
+    run: WireRun;
+    options: CableOption[];
+    joints: CableOption[];
+    fuses: CableOption[];
+    switches: CableOption[];
+}>();
 const { change } = useScreen();
 const refused = ref<Record<string, string>>({});
 
@@ -39,13 +45,13 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                 <th class="font-normal">Kind</th>
                 <th class="font-normal">One way, m</th>
                 <th class="font-normal">Joints</th>
-                <th class="font-normal">Fuse</th>
+                <th class="font-normal">Fuse, switch</th>
                 <th class="text-right font-normal">Fullest core</th>
                 <th class="text-right font-normal">Lost</th>
             </tr>
         </thead>
         <tbody>
-            <tr v-for="{ way, cable } in run.cables" :key="cable.id" class="border-b border-rule2">
+            <tr v-for="({ way, cable }, n) in run.cables" :key="cable.id" class="border-b border-rule2">
                 <th scope="row" class="fig py-1 font-semibold">{{ cable.id.toUpperCase() }}</th>
                 <td class="fig text-ink2">{{ way }}</td>
                 <td>
@@ -126,6 +132,23 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                     >
                         <option value="">none</option>
                         <option v-for="fuse in fuses" :key="fuse.id" :value="fuse.id">{{ fuse.label }}</option>
+                    </select>
+                    <!-- A switch sits at the beginning of the way. -->
+                    <select
+                        v-if="n === 0 || cable.switch"
+                        class="pick block w-28"
+                        :value="cable.switch"
+                        :aria-label="`Switch in ${cable.id.toUpperCase()}`"
+                        @change="
+                            change({
+                                kind: 'SetCable',
+                                cable: cable.id,
+                                switch: ($event.target as HTMLSelectElement).value,
+                            })
+                        "
+                    >
+                        <option value="">no switch</option>
+                        <option v-for="one in switches" :key="one.id" :value="one.id">{{ one.label }}</option>
                     </select>
                 </td>
                 <td class="text-right"><FigureText v-if="cable.amps" :figure="cable.amps" up right /></td>

@@ -6,6 +6,7 @@ import FigureText from '@/ui/FigureText.vue';
 /** The supplies of the job: average and peak, what their leaflets say, blocks of a battery. */
 defineProps<{ supplies: SupplyRow[]; words: string }>();
 const { change } = useScreen();
+const STATES: Record<string, string> = { lowest: 'empty', nominal: 'at rest', charging: 'on charge' };
 
 function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInputElement): void {
     const count = Number(field.value);
@@ -70,6 +71,52 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
                                 >lasts <FigureText :figure="supply.runTime" up right
                             /></span>
                         </p>
+                        <p v-if="supply.bank">
+                            Takes its power from <span class="fig">{{ supply.bank.toUpperCase() }}</span><template
+                                v-if="supply.draw"
+                                >: <FigureText :figure="supply.draw" up right /> when it is empty</template
+                            >.
+                        </p>
+                        <p v-if="supply.standby">
+                            Light off, controllers standing by: empty after
+                            <FigureText :figure="supply.standby" up right />.
+                        </p>
+                        <table v-if="supply.states.length" class="my-1">
+                            <caption class="sr-only">
+                                {{
+                                    supply.id.toUpperCase()
+                                }}
+                                at its three volts
+                            </caption>
+                            <thead>
+                                <tr>
+                                    <td></td>
+                                    <th v-for="of in supply.states" :key="of.state" class="pr-5 text-left font-normal">
+                                        {{ STATES[of.state] }}
+                                    </th>
+                                </tr>
+                            </thead>
+                            <tbody class="text-ink">
+                                <tr>
+                                    <th class="pr-4 text-left font-normal text-ink2">Volts</th>
+                                    <td v-for="of in supply.states" :key="of.state" class="pr-5">
+                                        <FigureText :figure="of.volts" up right />
+                                    </td>
+                                </tr>
+                                <tr v-if="supply.states.some((s) => s.amps)">
+                                    <th class="pr-4 text-left font-normal text-ink2">Gives</th>
+                                    <td v-for="of in supply.states" :key="of.state" class="pr-5">
+                                        <FigureText v-if="of.amps" :figure="of.amps" up right />
+                                    </td>
+                                </tr>
+                                <tr v-if="supply.states.some((s) => s.darkest)">
+                                    <th class="pr-4 text-left font-normal text-ink2">Darkest</th>
+                                    <td v-for="of in supply.states" :key="of.state" class="pr-5">
+                                        <FigureText v-if="of.darkest" :figure="of.darkest" up right />
+                                    </td>
+                                </tr>
+                            </tbody>
+                        </table>
                         <p v-for="note in supply.notes" :key="note">{{ note }}</p>
                     </td>
                 </tr>

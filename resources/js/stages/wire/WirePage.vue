@@ -245,6 +245,7 @@ const things = computed(() => [
                 :options="desk.wire?.cables ?? []"
                 :joints="desk.wire?.joints ?? []"
                 :fuses="desk.wire?.fuses ?? []"
+                :switches="desk.wire?.switches ?? []"
             />
         </article>
         <SupplyTable

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Kit\Bank;
 use EmberDusk\Kit\Block;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Powers;
 use EmberDusk\Kit\ShelfSource;
@@ -23,7 +24,6 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
@@ -86,6 +86,7 @@ final readonly class ChooseKit implements Change
             $entry instanceof Powers => $this->supply($plan, $entry, $kept),
             $entry instanceof Controller => $this->controller($plan, $kept),
             $entry instanceof Cable => $this->cable($plan, $kept),
+            $entry instanceof InlineSwitch => $this->switch($plan, $kept),
             default => throw InvalidInput::at('/kit', 'That kind of kit has no place in a job yet.'),
         };
     }
@@ -152,21 +153,20 @@ final readonly class ChooseKit implements Change
         return $plan->with(cables: $cables);
     }
 
-    /**
-     * A battery lies as it was surveyed where the run is.
-     *
-     * @param  array<string, KitSnapshot>  $kit
-     */
+    /** @param  array<string, KitSnapshot>  $kit */
     private function supply(Plan $plan, Powers $entry, array $kit): Plan
     {
         $run = $plan->run($this->run);
-        $id = $run->supply ?? Plan::nextId('s', $plan->supplies);
-        $device = self::device($plan->supplies[$id] ?? null, $id, $entry->id());
-        foreach (TapeNotes::read($plan->place($run->place)->notes)->site->batteries as $battery) {
-            if ($entry instanceof Block && abs($battery->blockVolts - $entry->volts) < 1e-9) {
-                $device = $device->blocks((new Bank($battery))->tap ?? $battery->blocks, $battery->rows);
-            }
+        if ($entry instanceof Converter) {
+            return ChosenSupply::converter($plan, $run, $entry, $kit);
         }
+        if ($entry instanceof Block) {
+            return ChosenSupply::bank($plan, $run, $entry, $kit);
+        }
+        $id = $run->supply ?? Plan::nextId('s', $plan->supplies);
+        $device = self::device($plan->supplies[$id] ?? null, $id, $entry->id())
+            ->on(null)
+            ->already(false);
 
         return $plan->with(
             kit: $kit,
@@ -191,6 +191,25 @@ final readonly class ChooseKit implements Change
     }
 
     /**
+     * In the cable at the beginning of the run's way.
+     *
+     * @param  array<string, KitSnapshot>  $kit
+     */
+    private function switch(Plan $plan, array $kit): Plan
+    {
+        $cable = $plan->firstCable($plan->run($this->run));
+        if ($cable === null) {
+            throw IncompletePlan::at('/kit', 'Choose a cable first: the switch sits in it.');
+        }
+
+        return $plan->with(
+            kit: $kit,
+            cables: [$cable->id => $cable->fitted($cable->joint, $cable->fuse, $this->kit->entry->id())] +
+                $plan->cables,
+        );
+    }
+
+    /**
      * This cable for the trunk and every tail of the run; lengths that are there stay.
      *
      * @param  array<string, KitSnapshot>  $kit
@@ -206,6 +225,13 @@ final readonly class ChooseKit implements Change
             $plan = $plan->with(
                 kit: $kit,
                 cables: [...$plan->cables, ...$this->laid($plan, $run->supply, $from, self::TRUNK)],
+            );
+        }
+        $bank = $plan->supplies[$run->supply]->bank ?? null;
+        if ($bank !== null) {
+            $plan = $plan->with(
+                kit: $kit,
+                cables: [...$plan->cables, ...$this->laid($plan, $bank, $run->supply, ChosenSupply::INPUT)],
             );
         }
         foreach ($plan->feedsOf($run) as $feed) {

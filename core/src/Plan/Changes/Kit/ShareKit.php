@@ -167,6 +167,7 @@ final readonly class ShareKit implements Change
     {
         $used = [];
         foreach ($plan->runs as $run) {
+            $used += array_fill_keys($plan->unitsOf($run), true);
             $used[$run->supply ?? ''] = $used[$run->controller ?? ''] = true;
         }
         foreach ($plan->cables as $cable) {

@@ -9,6 +9,7 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
@@ -18,12 +19,12 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
-/** Another kind, length, joint or fuse for one cable; a length that is given counts as measured. An empty joint is solder, an empty fuse none. */
+/** Another kind, length, joint, fuse or switch for one cable; a length that is given counts as measured. An empty joint is solder, an empty fuse or switch none. */
 final readonly class SetCable implements Change
 {
     private const SOLDER = 'soldered';
 
-    /** @param  array<string, KitSnapshot|null>  $fittings  joint and fuse as far as they are given */
+    /** @param  array<string, KitSnapshot|null>  $fittings  joint, fuse and switch as far as they are given */
     private function __construct(
         private string $cable,
         private ?KitSnapshot $kit,
@@ -35,7 +36,10 @@ final readonly class SetCable implements Change
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $fittings = [];
-        foreach (['joint' => Connector::class, 'fuse' => Fuse::class] as $key => $kind) {
+        foreach (
+            ['joint' => Connector::class, 'fuse' => Fuse::class, 'switch' => InlineSwitch::class]
+            as $key => $kind
+        ) {
             if ($f->has($key)) {
                 $fittings[$key] = ($f->stringOrNull($key) ?? '') === '' ? null : self::found($f, $key, $kind, $shelf);
             }
@@ -58,6 +62,7 @@ final readonly class SetCable implements Change
         ?string $joint = null,
         ?string $fuse = null,
         ?string $laid = null,
+        ?string $switch = null,
     ): ChangePayload {
         return ChangePayload::given(
             'SetCable',
@@ -67,6 +72,7 @@ final readonly class SetCable implements Change
             joint: $joint,
             fuse: $fuse,
             laid: $laid,
+            switch: $switch,
         );
     }
 
@@ -85,8 +91,13 @@ final readonly class SetCable implements Change
             : $now;
 
         return $plan->with(
-            cables: [$cable->id => $laid->fitted($given('joint', $laid->joint), $given('fuse', $laid->fuse))] +
-                $plan->cables,
+            cables: [
+                $cable->id => $laid->fitted(
+                    $given('joint', $laid->joint),
+                    $given('fuse', $laid->fuse),
+                    $given('switch', $laid->switch),
+                ),
+            ] + $plan->cables,
             kit: $kit,
         );
     }
@@ -112,6 +123,13 @@ final readonly class SetCable implements Change
                     : " fused, {$this->fittings['fuse']->entry->name()}");
         }
 
+        if (array_key_exists('switch', $this->fittings)) {
+            $words[] =
+                $name .
+                ($this->fittings['switch'] === null
+                    ? ' without a switch'
+                    : " switched by {$this->fittings['switch']->entry->name()}");
+        }
         if ($this->laid !== null) {
             $words[] = "{$name} is laid: " . ($this->laid === '' ? 'nobody knows' : $this->laid);
         }

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Kit;
+
+use EmberDusk\Kit\Block;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\SurveyedBanks;
+use EmberDusk\Survey\TapeNotes;
+
+/** The places in the chain of a run, in the order of the current: where there is a battery its bank, a converter and a switch too. */
+final readonly class KitSlots
+{
+    private const MAINS = ['supply', 'controller', 'cable', 'strip'];
+
+    private const BATTERY = ['bank', 'supply', 'switch', 'controller', 'cable', 'strip'];
+
+    private const LABELS = ['bank' => 'Bank', 'switch' => 'In-line switch'];
+
+    /** @return list<string> */
+    public static function of(Plan $plan, Run $run): array
+    {
+        return self::battery($plan, $run) ? self::BATTERY : self::MAINS;
+    }
+
+    public static function label(Plan $plan, Run $run, string $slot): string
+    {
+        return $slot === 'supply' && self::battery($plan, $run) ? 'Converter' : self::LABELS[$slot] ?? ucfirst($slot);
+    }
+
+    /** Whether a run is whole without it. */
+    public static function optional(Plan $plan, Run $run, string $slot): bool
+    {
+        return $slot === 'switch' || ($slot === 'supply' && self::bank($plan, $run) !== null);
+    }
+
+    /** The shelf id of what stands there. */
+    public static function chosen(Plan $plan, Run $run, string $slot): ?string
+    {
+        return match ($slot) {
+            'strip' => $run->strip,
+            'bank' => $plan->supplies[self::bank($plan, $run) ?? '']->kit ?? null,
+            'supply' => $plan->block($run->supply) === null ? $plan->supplies[$run->supply ?? '']->kit ?? null : null,
+            'switch' => $plan->firstCable($run)?->switch,
+            'controller' => $plan->controllers[$run->controller ?? '']->kit ?? null,
+            default => $plan->cableTo($run->controller ?? '')->kit ?? ($plan->firstCable($run)->kit ?? null),
+        };
+    }
+
+    /** @return list<string> kinds of the shelf that go there */
+    public static function kinds(Plan $plan, Run $run, string $slot): array
+    {
+        return match (true) {
+            $slot === 'strip' => ['strip', 'pixels'],
+            $slot === 'bank' => ['battery'],
+            $slot === 'supply' && self::battery($plan, $run) => self::outlets($plan)
+                ? ['converter', 'supply']
+                : ['converter'],
+            default => [$slot],
+        };
+    }
+
+    /** @return array{with: string, text: string}|null the way back from a converter */
+    public static function straight(Plan $plan, Run $run): ?array
+    {
+        $bank = $plan->supplies[$run->supply ?? '']->bank ?? null;
+
+        return $bank === null
+            ? null
+            : ['with' => $bank, 'text' => 'Straight on ' . strtoupper($bank) . ', without a converter'];
+    }
+
+    /** The bank that a run hangs on, through a converter or straight. */
+    private static function bank(Plan $plan, Run $run): ?string
+    {
+        foreach ($plan->unitsOf($run) as $unit) {
+            if ($plan->block($unit) instanceof Block) {
+                return $unit;
+            }
+        }
+
+        return null;
+    }
+
+    private static function battery(Plan $plan, Run $run): bool
+    {
+        return self::bank($plan, $run) !== null ||
+            $plan->converter($run->supply) !== null ||
+            SurveyedBanks::of($plan, $run) !== [];
+    }
+
+    private static function outlets(Plan $plan): bool
+    {
+        return array_filter(
+            $plan->places,
+            static fn(Place $p): bool => TapeNotes::read($p->notes)->site->outlets !== [],
+        ) !== [];
+    }
+}

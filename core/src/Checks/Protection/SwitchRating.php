@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Protection;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Kit\InlineSwitch;
+use EmberDusk\Plan\Changes\Wires\SetCable;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** A switch in a lead breaks what flows there, at the volts that are there: its contacts burn together otherwise. */
+final readonly class SwitchRating implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule('switch-amps', 'cable', 'an in-line switch is rated for what flows through it', Rule::LEAFLET),
+            new Rule(
+                'switch-volts',
+                'cable',
+                'an in-line switch is rated for the volts d.c. of its supply, on charge too',
+                Rule::LEAFLET,
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->cables as $id => $cable) {
+            $switch = $job->plan->inlineSwitch($cable->switch);
+            if ($switch === null) {
+                continue;
+            }
+            $amps = round($job->cables()[$id]->openAmps ?? 0.0, 4);
+            $root = $job->plan->root($cable->from) ?? '';
+            $supply = $job->plan->supply(
+                isset($job->plan->supplies[$root]) ? $root : $job->plan->root($job->plan->cableTo($root)->from ?? ''),
+            );
+            $volts = $supply === null ? 0.0 : $supply->charging ?? $supply->volts;
+            $right = $job->smallest(
+                InlineSwitch::class,
+                static fn(InlineSwitch $s): bool => $s->amps >= $amps && $s->volts >= $volts,
+                static fn(InlineSwitch $s): float => $s->amps,
+            );
+            $fixes =
+                $right === null
+                    ? []
+                    : [new Fix('Take ' . $right->name(), SetCable::payload(cable: $id, switch: $right->id()))];
+            $name = strtoupper($id);
+            if ($amps > $switch->amps) {
+                $findings[] = new Finding(
+                    code: 'switch-amps',
+                    severity: Severity::Stop,
+                    title: sprintf('The switch in %s breaks %g A, %.2f A flow', $name, $switch->amps, $amps),
+                    detail: 'Direct current keeps its arc: too small a switch welds or burns. One that is rated for it, at direct current.',
+                    place: new Place('wire', $id),
+                    number: $amps,
+                    limit: $switch->amps,
+                    source: Rule::LEAFLET,
+                    fixes: $fixes,
+                );
+            }
+            if ($volts > $switch->volts) {
+                $findings[] = new Finding(
+                    code: 'switch-volts',
+                    severity: Severity::Stop,
+                    title: sprintf(
+                        'The switch in %s is rated for %g V d.c., %.1f V are there',
+                        $name,
+                        $switch->volts,
+                        $volts,
+                    ),
+                    detail: 'Its rating for alternating current does not count: direct current keeps its arc.',
+                    place: new Place('wire', $id),
+                    number: $volts,
+                    limit: $switch->volts,
+                    source: Rule::LEAFLET,
+                    fixes: $fixes,
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Supply;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Circuit\BankDraw;
+use EmberDusk\Kit\Block;
+use EmberDusk\Kit\Converter;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Converters on their banks: whether there is one, its volts empty and on charge, the least load; blocks that are alike. */
+final readonly class Banks implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule('no-bank', 'supply', 'a converter hangs on a bank', Rule::OWN),
+            new Rule(
+                'converter-input',
+                'supply',
+                'what arrives at a converter, the bank empty and on charge, lies in its input range',
+                Rule::LEAFLET,
+            ),
+            new Rule(
+                'converter-least',
+                'supply',
+                'a converter gives at least its least load, in every scene that lights it',
+                Rule::LEAFLET,
+            ),
+            new Rule('bank-other', 'supply', 'a bank is of blocks of the volts that were surveyed', Rule::PRACTICE),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->supplies as $id => $unit) {
+            $converter = $job->plan->converter($id);
+            if ($converter !== null) {
+                array_push($findings, ...self::converter($job, $unit, $converter));
+            }
+            $block = $job->plan->block($id);
+            if ($block !== null) {
+                array_push($findings, ...self::other($job, $unit, $block));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function converter(Judged $job, Device $unit, Converter $converter): array
+    {
+        $name = strtoupper($unit->id);
+        $bank = $job->plan->supply($unit->bank);
+        if ($bank === null) {
+            return [
+                new Finding(
+                    code: 'no-bank',
+                    severity: Severity::Open,
+                    title: "{$name}, a converter, hangs on no bank yet",
+                    detail: sprintf(
+                        'Choose the blocks of its bank at Kit: it takes %g to %g V.',
+                        $converter->inputLeast,
+                        $converter->inputMost,
+                    ),
+                    place: new Place('kit', self::run($job, $unit->id)->id ?? ''),
+                    source: Rule::OWN,
+                ),
+            ];
+        }
+
+        return [...self::input($job, $unit, $converter, $bank), ...self::least($job, $unit, $converter)];
+    }
+
+    /** @return list<Finding> */
+    private static function input(Judged $job, Device $unit, Converter $converter, Supply $bank): array
+    {
+        $draw = BankDraw::of($job->plan, $unit->id, $job->supply($unit->id)->watts());
+        $empty = $bank->lowest ?? $bank->emf;
+        $low = $draw === null ? $empty : $draw->arrives($empty) ?? 0.0;
+        $high = $bank->charging ?? $bank->emf;
+        if ($low >= $converter->inputLeast && $high <= $converter->inputMost) {
+            return [];
+        }
+        $over = $high > $converter->inputMost;
+        $run = self::run($job, $unit->id);
+        $other = $job->smallest(
+            Converter::class,
+            static fn(Converter $c): bool => abs($c->volts - $converter->volts) < 0.5 &&
+                $c->ratedAmps >= $converter->ratedAmps &&
+                $c->inputLeast <= $low &&
+                $high <= $c->inputMost,
+            static fn(Converter $c): float => $c->ratedAmps,
+        );
+
+        return [
+            new Finding(
+                code: 'converter-input',
+                severity: Severity::Stop,
+                title: $over
+                    ? sprintf(
+                        '%s is charged at %.1f V, above what the converter takes',
+                        strtoupper((string) $unit->bank),
+                        $high,
+                    )
+                    : sprintf('Only %.1f V arrive at %s when its bank is empty', $low, strtoupper($unit->id)),
+                detail: sprintf(
+                    '%s takes %g to %g V. %s',
+                    $converter->name(),
+                    $converter->inputLeast,
+                    $converter->inputMost,
+                    $over ? 'It fails for good.' : 'Below that it switches off, or on and off without end.',
+                ),
+                place: new Place('kit', $run->id ?? ''),
+                number: $over ? $high : $low,
+                limit: $over ? $converter->inputMost : $converter->inputLeast,
+                source: Rule::LEAFLET,
+                fixes: $other === null || $run === null
+                    ? []
+                    : [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))],
+            ),
+        ];
+    }
+
+    /** @return list<Finding> */
+    private static function least(Judged $job, Device $unit, Converter $converter): array
+    {
+        $least = $job->leastAmps($unit->id);
+        if ($least === null || $least >= $converter->leastAmps) {
+            return [];
+        }
+        $run = self::run($job, $unit->id);
+        $other = $job->smallest(
+            Converter::class,
+            static fn(Converter $c): bool => abs($c->volts - $converter->volts) < 0.5 &&
+                $c->leastAmps <= $least &&
+                $c->ratedAmps >= $converter->ratedAmps &&
+                $c->inputLeast <= $converter->inputLeast &&
+                $c->inputMost >= $converter->inputMost,
+            static fn(Converter $c): float => $c->ratedAmps,
+        );
+
+        return [
+            new Finding(
+                code: 'converter-least',
+                severity: Severity::Stop,
+                title: sprintf('%s gives %.2f A, less than it needs to hold its volts', strtoupper($unit->id), $least),
+                detail: sprintf(
+                    '%s regulates from %g A on: below that its volts rise and harm the strip. Take one without a least ' .
+                        'load, or add a load that is always on.',
+                    $converter->name(),
+                    $converter->leastAmps,
+                ),
+                place: new Place('kit', $run->id ?? ''),
+                number: $least,
+                limit: $converter->leastAmps,
+                source: Rule::LEAFLET,
+                fixes: $other === null || $run === null
+                    ? []
+                    : [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))],
+            ),
+        ];
+    }
+
+    /** @return list<Finding> */
+    private static function other(Judged $job, Device $unit, Block $block): array
+    {
+        $place = $unit->stands->place ?? (self::run($job, $unit->id)->place ?? '');
+        $batteries = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site->batteries;
+        $volts = array_map(static fn($b): float => $b->blockVolts, $batteries);
+        if ($volts === [] || array_filter($volts, static fn(float $v): bool => abs($v - $block->volts) < 1e-9) !== []) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                code: 'bank-other',
+                severity: Severity::Stop,
+                title: sprintf(
+                    '%s has blocks of %g V, surveyed were %g V',
+                    strtoupper($unit->id),
+                    $block->volts,
+                    $volts[0],
+                ),
+                detail: 'Blocks of different volts in one row are charged and drained unequally; the weakest fails and may vent. Take blocks alike, or correct the notes.',
+                place: new Place('kit', self::run($job, $unit->id)->id ?? ''),
+                number: $block->volts,
+                limit: $volts[0],
+                source: Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    /** The first run that hangs on a unit. */
+    private static function run(Judged $job, string $unit): ?Run
+    {
+        foreach ($job->plan->runs as $run) {
+            if (in_array($unit, $job->plan->unitsOf($run), true)) {
+                return $run;
+            }
+        }
+
+        return null;
+    }
+}

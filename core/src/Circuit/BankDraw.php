@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+
+/**
+ * What a converter draws from its bank: the watts that it gives over its efficiency, through the bank's ohms and both cores
+ * of its cable: U I - R I^2 = P, the smaller root. Volts, amps, watts, ohms.
+ */
+final readonly class BankDraw
+{
+    private function __construct(
+        public string $bank,
+        public LaidCable $cable,
+        public float $given,
+        public float $efficiency,
+        public float $bankOhms,
+        public float $coreOhms,
+        private string $converter,
+    ) {}
+
+    /**
+     * Null while no cable leads from a bank to it.
+     *
+     * @param  float  $given  watts at its output
+     */
+    public static function of(Plan $plan, string $converter, float $given): ?self
+    {
+        $entry = $plan->converter($converter);
+        $bank = $plan->supplies[$converter]->bank ?? null;
+        $cable = $plan->cableTo($converter);
+        if ($entry === null || $bank === null || $cable === null) {
+            return null;
+        }
+
+        return new self(
+            bank: $bank,
+            cable: $cable,
+            given: $given,
+            efficiency: $entry->efficiency,
+            bankOhms: $plan->supply($bank)->sourceOhms ?? 0.0,
+            coreOhms: $plan->core($cable),
+            converter: $converter,
+        );
+    }
+
+    /** Watts at its input. */
+    public function watts(): float
+    {
+        return $this->given / $this->efficiency;
+    }
+
+    /** Amps from the bank at so many volts; null where it cannot give the watts at all. */
+    public function amps(float $volts): ?float
+    {
+        $ohms = $this->bankOhms + 2 * $this->coreOhms;
+        $square = $volts ** 2 - 4 * $ohms * $this->watts();
+        if ($square < 0) {
+            return null;
+        }
+
+        return (2 * $this->watts()) / ($volts + sqrt($square));
+    }
+
+    /** Volts that arrive at its input. */
+    public function arrives(float $volts): ?float
+    {
+        $amps = $this->amps($volts);
+
+        return $amps === null ? null : $volts - ($this->bankOhms + 2 * $this->coreOhms) * $amps;
+    }
+
+    /** What its cable carries at so many volts of the bank; where it cannot give the watts, what would flow without any ohms. */
+    public function result(float $volts): CableResult
+    {
+        $amps = $this->amps($volts) ?? $this->watts() / max(0.1, $volts);
+
+        return new CableResult(
+            id: $this->cable->id,
+            outAmps: $amps,
+            backAmps: $amps,
+            drop: 2 * $amps * $this->coreOhms,
+            openAmps: $amps,
+            coreOhms: $this->coreOhms,
+            cores: $amps,
+            when: 'lowest',
+        );
+    }
+
+    public function figure(float $volts): Figure
+    {
+        $converter = strtoupper($this->converter);
+
+        return new Figure(
+            label: "{$converter} draws",
+            value: $this->amps($volts) ?? 0.0,
+            unit: 'A',
+            decimals: 2,
+            formula: '(2 * P / e) / (U + sqrt(U * U - 4 * (Rs + 2 * R) * P / e))',
+            inputs: [
+                new Input('P', "given by {$converter}", $this->given, 'W', path: "solver.supplies.{$this->converter}"),
+                new Input('e', 'efficiency', $this->efficiency, '', path: "shelf.{$this->converter}.efficiency"),
+                new Input('U', 'of the bank', $volts, 'V', path: "shelf.{$this->bank}: its volts then"),
+                new Input('Rs', 'inside the bank', $this->bankOhms, 'ohm', path: "shelf.{$this->bank}.sourceOhms"),
+                new Input(
+                    'R',
+                    'of a core of its cable, joints with it',
+                    $this->coreOhms,
+                    'ohm',
+                    path: "plan.cables.{$this->cable->id}",
+                ),
+            ],
+            assumption: 'A converter takes the same watts at any volts: the emptier the bank, the more amps.',
+            source: 'common practice, no source',
+        );
+    }
+}

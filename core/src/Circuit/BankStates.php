@@ -1,0 +1,238 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Circuit;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Refusal;
+
+/**
+ * A bank empty, at rest and on charge side by side: its volts, what it gives with everything full, the darkest light on it;
+ * how long it lasts, lit and standing by. What hangs on converters keeps its light, and draws more the emptier it is.
+ */
+final readonly class BankStates
+{
+    public const STATES = ['lowest', 'nominal', 'charging'];
+
+    private const HOURS_A_DAY = 24;
+
+    /**
+     * @return list<array{state: string, volts: Figure, amps: Figure|null, darkest: Figure|null}>
+     *
+     * @throws Refusal when what hangs on it has no solution then
+     */
+    public static function of(Plan $plan, string $bank): array
+    {
+        $rows = [];
+        foreach (self::STATES as $state) {
+            $volts = self::volts($plan, $bank, $state);
+            [$amps, $darkest] = self::straight($plan, $bank, $state);
+            foreach (self::draws($plan, $bank) as $converter => $draw) {
+                $amps = ($amps ?? 0.0) + ($draw->amps($volts) ?? 0.0);
+            }
+            $rows[] = [
+                'state' => $state,
+                'volts' => new Figure(
+                    label: strtoupper($bank) . ' ' . self::word($state),
+                    value: $volts,
+                    unit: 'V',
+                    decimals: 1,
+                    formula: 'n * u',
+                    inputs: [
+                        new Input(
+                            'n',
+                            'blocks in series',
+                            $plan->supplies[$bank]->series,
+                            '',
+                            path: "plan.supplies.{$bank}.series",
+                        ),
+                        new Input(
+                            'u',
+                            'one block then',
+                            $volts / $plan->supplies[$bank]->series,
+                            'V',
+                            path: "shelf.{$bank}: one block, {$state}",
+                        ),
+                    ],
+                    assumption: 'A lead block in proportion to a bank of 12 V at 11.0, 12.6 and 14.4 V; others as their entry says.',
+                    source: 'common practice, no source',
+                ),
+                'amps' => $amps === null ? null : self::given($bank, $state, $amps),
+                'darkest' =>
+                    $darkest === null
+                        ? null
+                        : new Figure(
+                            label: 'Darkest light ' . self::word($state),
+                            value: $darkest,
+                            unit: 'of full',
+                            decimals: 2,
+                            formula: 'd',
+                            inputs: [
+                                new Input(
+                                    'd',
+                                    'amps of the darkest group against its nominal ones',
+                                    $darkest,
+                                    '',
+                                    path: "solver: {$state}",
+                                ),
+                            ],
+                            assumption: 'Solved at full light at the bank’s volts then, nominal rails.',
+                        ),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** Hours from full to empty at what it gives at rest; null while nothing on it is solved. */
+    public static function runTime(Plan $plan, string $bank, float $amps): ?Figure
+    {
+        $hold = $plan->supply($bank)->ampHours ?? null;
+        if ($hold === null || $amps <= 0) {
+            return null;
+        }
+
+        return new Figure(
+            label: 'Run time',
+            value: $hold / $amps,
+            unit: 'h',
+            decimals: 1,
+            formula: 'C / I',
+            inputs: [
+                new Input('C', 'what the bank holds', $hold, 'Ah', path: "shelf.{$bank}.ampHours"),
+                new Input('I', 'amps on average', $amps, 'A', path: "solver.supplies.{$bank}.amps"),
+            ],
+            assumption: 'From full to empty at a steady load; lead blocks last longer when only half of it is taken.',
+            source: 'common practice, no source',
+        );
+    }
+
+    /** Days until controllers that only stand by have emptied it; null where none do. */
+    public static function standby(Plan $plan, string $bank): ?Figure
+    {
+        $hold = $plan->supply($bank)->ampHours ?? null;
+        $inputs = [];
+        foreach ($plan->controllers as $id => $unit) {
+            $from = $plan->root($plan->cableTo($id)->from ?? '');
+            $amps = $plan->controller($id)->standbyAmps ?? 0.0;
+            $converter = $plan->converter($from);
+            if ($from !== $bank && ($plan->supplies[$from ?? '']->bank ?? null) !== $bank) {
+                continue;
+            }
+            if ($converter !== null) {
+                $amps *= $converter->volts / ($converter->efficiency * self::volts($plan, $bank, 'nominal'));
+            }
+            if ($amps > 0) {
+                $inputs[] = new Input(
+                    'I' . (count($inputs) + 1),
+                    strtoupper($id) . ' standing by' . ($converter === null ? '' : ', through its converter'),
+                    $amps,
+                    'A',
+                    path: "shelf.{$id}.standbyAmps",
+                );
+            }
+        }
+        $sum = array_sum(array_map(static fn(Input $i): float => $i->value, $inputs));
+        if ($hold === null || $sum <= 0) {
+            return null;
+        }
+
+        return new Figure(
+            label: 'Standing by',
+            value: $hold / $sum / self::HOURS_A_DAY,
+            unit: 'days',
+            decimals: 0,
+            formula: 'C / (' . implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) . ') / 24',
+            inputs: [new Input('C', 'what the bank holds', $hold, 'Ah', path: "shelf.{$bank}.ampHours"), ...$inputs],
+            assumption: 'Light off, switch on: an in-line switch saves it.',
+            source: 'common practice, no source',
+        );
+    }
+
+    /** Amps with everything full at rest: straight, and through converters. */
+    public static function amps(Plan $plan, string $bank, ?SupplyResult $straight, float $share = 1.0): float
+    {
+        $amps = $straight->amps ?? 0.0;
+        foreach (self::draws($plan, $bank, $share) as $draw) {
+            $amps += $draw->amps(self::volts($plan, $bank, 'nominal')) ?? 0.0;
+        }
+
+        return $amps;
+    }
+
+    private static function word(string $state): string
+    {
+        return ['lowest' => 'empty', 'nominal' => 'at rest', 'charging' => 'on charge'][$state] ?? $state;
+    }
+
+    private static function volts(Plan $plan, string $bank, string $state): float
+    {
+        $supply = $plan->supply($bank);
+
+        return match ($state) {
+            'lowest' => $supply->lowest ?? ($supply->emf ?? 0.0),
+            'charging' => $supply->charging ?? ($supply->emf ?? 0.0),
+            default => $supply->emf ?? 0.0,
+        };
+    }
+
+    private static function given(string $bank, string $state, float $amps): Figure
+    {
+        return new Figure(
+            label: strtoupper($bank) . ' gives ' . self::word($state),
+            value: $amps,
+            unit: 'A',
+            decimals: 2,
+            formula: 'I',
+            inputs: [new Input('I', 'solved, and what converters draw', $amps, 'A', path: "solver: {$bank}, {$state}")],
+            assumption: 'Everything at full.',
+        );
+    }
+
+    /** @return array<string, BankDraw> by converter on this bank, at full */
+    private static function draws(Plan $plan, string $bank, float $share = 1.0): array
+    {
+        $draws = [];
+        foreach ($plan->supplies as $id => $unit) {
+            $draw =
+                $unit->bank === $bank ? BankDraw::of($plan, $id, $share * SupplyLoad::of($plan, $id)->watts()) : null;
+            $draws += $draw === null ? [] : [$id => $draw];
+        }
+
+        return $draws;
+    }
+
+    /** @return array{float|null, float|null} amps that it gives to what hangs on it without a converter, and the darkest light there */
+    private static function straight(Plan $plan, string $bank, string $state): array
+    {
+        $conditions = match ($state) {
+            'lowest' => Conditions::empty(),
+            'charging' => Conditions::charging(),
+            default => new Conditions(),
+        };
+        foreach (Island::all($plan) as $island) {
+            if (!in_array($bank, $island->supplies, true)) {
+                continue;
+            }
+            $amps = null;
+            $lights = [];
+            foreach (Engine::scene($plan, $island, null, $conditions) as $id => $result) {
+                if ($result instanceof RunResult) {
+                    $amps = $result->supplies[$bank]->amps ?? $amps;
+                    if ($plan->run($id)->supply === $bank) {
+                        $lights[] = $result->darkest();
+                    }
+                } else {
+                    $amps = $result->supplies[$bank]->amps ?? $amps;
+                }
+            }
+
+            return [$amps, $lights === [] ? null : min($lights)];
+        }
+
+        return [null, null];
+    }
+}

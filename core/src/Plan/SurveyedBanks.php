@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\TapeNotes;
+
+/** The batteries that a run could hang on: those of its own place, else, where that has no mains, those of the other places. */
+final readonly class SurveyedBanks
+{
+    /** @return list<array{string, Battery}> each with the id of its place */
+    public static function of(Plan $plan, Run $run): array
+    {
+        $own = self::at($plan, $run->place);
+        if ($own !== [] || TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== []) {
+            return $own;
+        }
+        $others = [];
+        foreach (array_keys($plan->places) as $place) {
+            array_push($others, ...self::at($plan, (string) $place));
+        }
+
+        return $others;
+    }
+
+    /** @return list<array{string, Battery}> */
+    private static function at(Plan $plan, string $place): array
+    {
+        return array_map(
+            static fn(Battery $b): array => [$place, $b],
+            TapeNotes::read($plan->places[$place]->notes ?? '')->site->batteries,
+        );
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Schedule;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\SurveyedBanks;
+
+/** Steps of runs on a bank and of what moves: rings on the posts, a clamp where weight hangs, a shake test, taking apart to charge. */
+final class BatterySteps
+{
+    public const CAUTION = 'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; never solder to a cell.';
+
+    /** @var array<string, string> by bank, the step that puts rings on its posts */
+    private array $posts = [];
+
+    public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
+
+    /**
+     * Before the loose test: the leads of its bank, and what holds them on what moves.
+     *
+     * @param  list<string>  $after
+     * @return list<string> the steps after which all is held
+     */
+    public function fed(Run $run, array $after): array
+    {
+        $last = $after;
+        foreach ($this->plan->unitsOf($run) as $unit) {
+            if ($this->plan->block($unit) !== null) {
+                $this->posts[$unit] ??= $this->list->of(
+                    of: $run,
+                    kind: 'posts',
+                    title: 'crimp ring terminals, leads on the posts of ' . strtoupper($unit),
+                    why: 'A bare strand under a nut works loose; the fuse comes within 0.18 m of the post, its holder empty until the test.',
+                    units: 1.0,
+                    people: 1,
+                    tools: ['crimping tool', 'ring terminals', 'meter'],
+                    caution: self::CAUTION,
+                    after: $after,
+                );
+                $last = [...$last, $this->posts[$unit]];
+            }
+        }
+        if (in_array('moving', $run->mounting, true)) {
+            $last[] = $this->list->of(
+                of: $run,
+                kind: 'strain',
+                title: 'clamp the leads where weight hangs, run them inside hollow parts',
+                why: 'Joints carry current, not weight; what hangs free is torn off.',
+                units: 1.0,
+                people: 1,
+                tools: ['strain clamps', 'edge guards'],
+                caution: 'A drilled edge cuts a lead: guard every hole.',
+                after: $after,
+            );
+        }
+
+        return array_values(array_unique($last));
+    }
+
+    /** After the second test: shaken where it moves, taken apart where it is charged elsewhere. */
+    public function proved(Run $run, string $after): string
+    {
+        if (in_array('moving', $run->mounting, true)) {
+            $after = $this->list->of(
+                of: $run,
+                kind: 'shake',
+                title: 'shake test',
+                why: 'Through its whole way, lit: what flickers is loose now and off tomorrow.',
+                units: 1.0,
+                people: 1,
+                tools: [],
+                after: [$after],
+            );
+        }
+        if ($this->elsewhere($run)) {
+            $after = $this->list->of(
+                of: $run,
+                kind: 'apart',
+                title: 'take apart what is charged elsewhere, and put it back',
+                why: 'It has to come off by hand: plugs within reach, nothing under pull, which way round it goes is marked.',
+                units: 1.0,
+                people: 1,
+                tools: ['labels'],
+                caution: 'Switch off first. A plug that can be turned round burns the strip.',
+                after: [$after],
+            );
+        }
+
+        return $after;
+    }
+
+    private function elsewhere(Run $run): bool
+    {
+        return in_array('removable', $run->mounting, true) ||
+            ($this->plan->onBattery($run) &&
+                array_filter(
+                    SurveyedBanks::of($this->plan, $run),
+                    static fn(array $bank): bool => $bank[1]->elsewhere,
+                ) !== []);
+    }
+}
