@@ -205,6 +205,16 @@ return array_merge(
     ),
     $at('Checks/Supply/Swing.php', ['MOST = 1.15', 'MOST = 1.2'], ['MOST = 1.15', 'MOST = 1.1']),
     $at(
+        'Checks/Kit/Items.php',
+        ['$amps > $may', '$amps > 2 * $may'],
+        ['$pins < $cores', '$pins > $cores'],
+        ["=== 'none'", "!== 'none'"],
+        ['$metres >= $run->length() - 1e-9', 'true'],
+        ['$control->mains &&', 'false &&'],
+        ['$families !== [] &&', '$families === [] &&'],
+    ),
+    $at('Circuit/SupplyLoad.php', ['$item->count * $kit', '$kit'], ["=== 'rearranged'", "!== 'rearranged'"]),
+    $at(
         'Checks/Supply/Banks.php',
         ['$low >= $converter->inputLeast &&', ''],
         ['$high <= $converter->inputMost) {', 'true) {'],

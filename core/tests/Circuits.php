@@ -16,6 +16,7 @@ use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Item;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Limits;
@@ -179,6 +180,21 @@ final class Circuits
     public function module(string $id, array $entry): self
     {
         return $this->device('modules', $id, self::written((string) $entry['kind'], $entry));
+    }
+
+    /** @param  Written  $entry */
+    public function item(string $id, string $kind, array $entry, ?string $on, int $count = 1): self
+    {
+        $new = clone $this;
+        $new->lists['items'][$id] = new Item(
+            id: $id,
+            kit: $new->keep(self::written($kind, $entry)),
+            place: 'room',
+            count: $count,
+            on: $on,
+        );
+
+        return $new;
     }
 
     public function feed(string $id, string $run, int $pad): self

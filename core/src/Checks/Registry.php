@@ -17,6 +17,7 @@ use EmberDusk\Checks\Join\NotJoined;
 use EmberDusk\Checks\Kit\Complete;
 use EmberDusk\Checks\Kit\Cooling;
 use EmberDusk\Checks\Kit\HubAsked;
+use EmberDusk\Checks\Kit\Items;
 use EmberDusk\Checks\Kit\Sealing;
 use EmberDusk\Checks\Kit\TrialBoards;
 use EmberDusk\Checks\Light\ColourShift;
@@ -99,6 +100,7 @@ final readonly class Registry
             ...self::circuit(),
             new SceneFindings(),
             new TrialBoards(),
+            new Items(),
             new NotJoined(),
             new PartFindings(),
             new PriceFindings(),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 use EmberDusk\Kit\Supply;
+use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
@@ -49,6 +50,18 @@ final readonly class SupplyLoad
             $supply = $plan->root($plan->cableTo($of)->from ?? '');
             if ($supply !== null) {
                 $parts[$supply][$of] = $fitting->count * ($plan->fixture($fitting->kit)->watts ?? 0.0);
+            }
+        }
+
+        // Modules that the client rearranges count with the most that may hang there.
+        foreach ($plan->items as $of => $item) {
+            $kit = $plan->kit[$item->kit] ?? null;
+            if (
+                $kit?->entry instanceof Thing &&
+                $kit->entry->kind === 'rearranged' &&
+                isset($plan->supplies[$item->on ?? ''])
+            ) {
+                $parts[(string) $item->on][$of] = $item->count * $kit->entry->values->number('watts');
             }
         }
 

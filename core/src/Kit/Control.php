@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 
-/** What a hand works lights by: remote, panel, bridge, assistant or phone; the ways it speaks and the kinds of light it can set. */
+/** What a hand works lights by: remote, panel, bridge, assistant, phone or server; the ways it speaks and the kinds of light it can set. */
 final readonly class Control implements Entry
 {
     /**
@@ -20,6 +20,7 @@ final readonly class Control implements Entry
         public array $speaks,
         public array $sets,
         public bool $readsHub,
+        public bool $mains = false,
     ) {}
 
     public static function read(Fields $f): self
@@ -31,6 +32,7 @@ final readonly class Control implements Entry
             speaks: $f->strings('speaks'),
             sets: $f->strings('sets'),
             readsHub: $f->has('readsHub') && $f->flag('readsHub'),
+            mains: $f->has('mains') && $f->flag('mains'),
         );
     }
 

@@ -9,4 +9,10 @@ final readonly class KitSnapshot
 {
     /** @param  array<array-key, mixed>  $written */
     public function __construct(public string $hash, public array $written, public Entry $entry) {}
+
+    /** Its kind, as the shelf names it. */
+    public function kind(): string
+    {
+        return is_string($this->written['kind'] ?? null) ? $this->written['kind'] : '';
+    }
 }

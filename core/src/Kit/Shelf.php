@@ -56,7 +56,7 @@ final readonly class Shelf
             'phasecut', 'analog', 'dali' => Dimmer::read($f),
             'hub' => Hub::read($f),
             'converter' => Converter::read($f),
-            'remote', 'panel', 'bridge', 'assistant', 'phone' => Control::read($f),
+            'remote', 'panel', 'bridge', 'assistant', 'phone', 'server' => Control::read($f),
             default => Thing::read($f),
         };
     }

@@ -34,12 +34,12 @@ final readonly class Card
     {
         try {
             if ($requirement->source === 'set') {
-                return SetCard::of($plan, $run, $requirement, $promise->basis);
+                return SetCard::of($plan, $run, $requirement, $promise);
             }
 
             return self::solved($plan, $run, $requirement, $promise);
         } catch (Refusal $t) {
-            return OptionCard::refused($requirement, $t->getMessage());
+            return OptionCard::refused($requirement, $t->getMessage(), is_array($t->value) ? $t->value : null);
         }
     }
 
@@ -119,7 +119,9 @@ final readonly class Card
                 array_filter([
                     $kit->strip->entry->name(),
                     $several . $kit->supply->entry->name(),
-                    $several . $kit->controller->entry->name() . self::carries($kit),
+                    $kit->controller === null
+                        ? $kit->board?->entry->name()
+                        : $several . $kit->controller->entry->name() . self::carries($kit),
                     $kit->cable->entry->name(),
                     $kit->hub?->entry->name(),
                 ]),
@@ -195,7 +197,7 @@ final readonly class Card
     /** Metres of its strip that a controller carries: half the volts, half the metres. */
     private static function carries(Fulfilment $kit): string
     {
-        [$strip, $controller] = [$kit->strip->entry, $kit->controller->entry];
+        [$strip, $controller] = [$kit->strip->entry, $kit->controller?->entry];
         if (!($strip instanceof Strip) || !($controller instanceof Controller)) {
             return '';
         }

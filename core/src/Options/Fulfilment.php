@@ -8,14 +8,17 @@ use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
+use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
@@ -38,13 +41,17 @@ final readonly class Fulfilment
     /** W/m from which light is room light. */
     private const ROOM = 7.0;
 
-    /** @param  KitSnapshot|null  $hub  what phones reach the controllers through, where one is needed and none is there yet */
+    /**
+     * @param  KitSnapshot|null  $controller  none for pixels, which a board drives
+     * @param  KitSnapshot|null  $hub  what phones reach the controllers through, where one is needed and none is there yet
+     */
     private function __construct(
         public KitSnapshot $strip,
         public KitSnapshot $supply,
-        public KitSnapshot $controller,
+        public ?KitSnapshot $controller,
         public KitSnapshot $cable,
         public ?KitSnapshot $hub,
+        public ?KitSnapshot $board,
         public Requirement $requirement,
     ) {}
 
@@ -77,7 +84,7 @@ final readonly class Fulfilment
         $sheltered = array_intersect($run->mounting, ['profile']) !== [] || !in_array('outdoors', $run->mounting, true);
         $strip =
             $choice->least(
-                $shelf->ofKind('strip'),
+                [...$shelf->ofKind('strip'), ...$shelf->ofKind('pixels')],
                 Strip::class,
                 static fn(Strip $s): bool => $s->volts === $requirement->volts &&
                     $s->colours() === $requirement->colour &&
@@ -94,6 +101,11 @@ final readonly class Fulfilment
                     $requirement->colour,
                     $requirement->light,
                 ),
+                '',
+                [
+                    'kind' => $requirement->colour === 'pixels' ? 'pixels' : 'strip',
+                    'volts' => sprintf('%g', $requirement->volts),
+                ],
             );
         $of = $strip->entry;
         if (!($of instanceof Strip)) {
@@ -101,27 +113,8 @@ final readonly class Fulfilment
         }
         $metres = CutMarks::of($run, $of)->length() / $requirement->controllers;
         $watts = $of->wattsPerMetre() * $metres;
-        $channels = count($of->channels);
-        $controller =
-            $choice->least(
-                $shelf->ofKind('controller'),
-                Controller::class,
-                static fn(Controller $c): bool => $c->family === $requirement->control &&
-                    in_array($requirement->colour, $c->modes, true) &&
-                    $c->channels >= $channels &&
-                    $c->inputLeast <= $requirement->volts &&
-                    $requirement->volts <= $c->inputMost &&
-                    ControllerAmps::metres($of, $c) >= $metres - 1e-9,
-            ) ??
-            throw new NoSolution(
-                sprintf(
-                    'No %s controller on the shelf carries %.1f m of this strip (%.1f A at %g V). Cut the run into more parts.',
-                    \EmberDusk\Kit\Facts::way($requirement->control),
-                    $metres,
-                    $watts / $requirement->volts,
-                    $requirement->volts,
-                ),
-            );
+        $cores = $of->pixels === null ? count($of->channels) + 1 : 2 + $of->pixels->dataWires;
+        $controller = $of->pixels === null ? self::controller($choice, $requirement, $shelf, $of, $metres) : null;
         $supply =
             $choice->least(
                 $shelf->ofKind('supply'),
@@ -135,22 +128,33 @@ final readonly class Fulfilment
                     $requirement->volts,
                     $plan->limits->rating($watts * $requirement->cap),
                 ),
+                '',
+                [
+                    'kind' => 'supply',
+                    'volts' => sprintf('%g', $requirement->volts),
+                    'ratedAmps' => sprintf(
+                        '%.1f',
+                        $plan->limits->rating($watts * $requirement->cap) / $requirement->volts,
+                    ),
+                ],
             );
         $overload = $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0;
         $cable =
             $choice->least(
                 $shelf->ofKind('cable'),
                 Cable::class,
-                static fn(Cable $c): bool => $c->cores > $channels &&
+                static fn(Cable $c): bool => $c->cores >= $cores &&
                     $c->conductor->system === $plan->terms->wire &&
                     ($c->conductor->capacity ?? 0.0) >= $overload,
             ) ??
             throw new NoSolution(
                 sprintf(
                     'No cable on the shelf has %d cores that carry the %.1f A that the supply keeps up.',
-                    $channels + 1,
+                    $cores,
                     $overload,
                 ),
+                '',
+                ['kind' => 'cable', 'cores' => (string) $cores, 'system' => $plan->terms->wire],
             );
 
         return new self(
@@ -158,6 +162,7 @@ final readonly class Fulfilment
             supply: $supply,
             controller: $controller,
             cable: $cable,
+            board: $of->pixels === null ? null : self::board($choice, $shelf),
             hub: self::hub($plan, $requirement, $shelf, $choice),
             requirement: $requirement,
         );
@@ -177,13 +182,16 @@ final readonly class Fulfilment
             if ($part->place !== $run->place || $part->word !== $run->word) {
                 continue;
             }
-            foreach ([$this->strip, $this->supply, $this->controller, $this->cable] as $kit) {
+            foreach (array_filter([$this->strip, $this->supply, $this->controller, $this->cable]) as $kit) {
                 $changes[] = ChooseKit::payload(run: $part->id, kit: $kit->entry->id());
             }
             $changes[] = SetFeeds::payload(run: $part->id, shares: $shares);
             if ($requirement->cap < 1) {
                 $changes[] = SetCap::payload(run: $part->id, cap: $requirement->cap);
             }
+        }
+        if ($this->board !== null) {
+            $changes[] = SetItem::payload(kit: $this->board->entry->id(), place: $run->place, count: 1, on: $run->id);
         }
         if ($this->hub !== null) {
             $changes[] = ChooseKit::payload(run: null, kit: $this->hub->entry->id());
@@ -202,10 +210,61 @@ final readonly class Fulfilment
         return 1.0;
     }
 
+    /** @throws NoSolution where the shelf has none */
+    private static function controller(
+        Choice $choice,
+        Requirement $requirement,
+        ShelfSource $shelf,
+        Strip $strip,
+        float $metres,
+    ): KitSnapshot {
+        $channels = count($strip->channels);
+
+        return $choice->least(
+            $shelf->ofKind('controller'),
+            Controller::class,
+            static fn(Controller $c): bool => $c->family === $requirement->control &&
+                in_array($requirement->colour, $c->modes, true) &&
+                $c->channels >= $channels &&
+                $c->inputLeast <= $requirement->volts &&
+                $requirement->volts <= $c->inputMost &&
+                ControllerAmps::metres($strip, $c) >= $metres - 1e-9,
+        ) ??
+            throw new NoSolution(
+                sprintf(
+                    'No %s controller on the shelf carries %.1f m of this strip (%.1f A at %g V). Cut the run into more parts.',
+                    Facts::way($requirement->control),
+                    $metres,
+                    ($strip->wattsPerMetre() * $metres) / $requirement->volts,
+                    $requirement->volts,
+                ),
+                '',
+                [
+                    'kind' => 'controller',
+                    'channels' => (string) $channels,
+                    'totalAmps' => sprintf('%.1f', ($strip->wattsPerMetre() * $metres) / $requirement->volts),
+                ],
+            );
+    }
+
+    /** A board for the data of pixels; none where the shelf has none, the client's own then. */
+    private static function board(Choice $choice, ShelfSource $shelf): ?KitSnapshot
+    {
+        return $choice->least(
+            $shelf->ofKind('board'),
+            Thing::class,
+            static fn(Thing $t): bool => !$t->values->has('trial') || !$t->values->flag('trial'),
+        );
+    }
+
     private static function hub(Plan $plan, Requirement $requirement, ShelfSource $shelf, Choice $choice): ?KitSnapshot
     {
         $there = $plan->hub(array_key_first($plan->hubs));
-        if ($requirement->control !== 'zigbee' || ($there !== null && in_array('zigbee', $there->speaks, true))) {
+        if (
+            $requirement->control !== 'zigbee' ||
+            $requirement->colour === 'pixels' ||
+            ($there !== null && in_array('zigbee', $there->speaks, true))
+        ) {
             return null;
         }
 

@@ -31,6 +31,7 @@ final readonly class OptionCard
      * @param  list<array{label: string, reach: string, text: string}>  $reach
      * @param  list<Finding>  $findings
      * @param  ChangePayload|null  $take  the change that takes it over
+     * @param  array<array-key, mixed>|null  $prepare  cells of the shelf entry that is lacking, as far as they follow
      */
     public function __construct(
         public Requirement $requirement,
@@ -40,11 +41,21 @@ final readonly class OptionCard
         public array $findings,
         public ?ChangePayload $take = null,
         public string $refused = '',
+        public ?array $prepare = null,
     ) {}
 
-    public static function refused(Requirement $requirement, string $why): self
+    /** @param  array<array-key, mixed>|null  $prepare */
+    public static function refused(Requirement $requirement, string $why, ?array $prepare = null): self
     {
-        return new self(requirement: $requirement, kit: [], figures: [], reach: [], findings: [], refused: $why);
+        return new self(
+            requirement: $requirement,
+            kit: [],
+            figures: [],
+            reach: [],
+            findings: [],
+            refused: $why,
+            prepare: $prepare,
+        );
     }
 
     /**
@@ -77,6 +88,7 @@ final readonly class OptionCard
                 $this->findings,
             ),
             'refused' => $this->refused === '' ? null : $this->refused,
+            'prepare' => $this->prepare === null ? null : (string) json_encode($this->prepare),
             'take' => $this->take?->toArray(),
             'best' => $leads,
         ];

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
-use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Promise;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Thing;
+use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Changes\Job\Together;
+use EmberDusk\Plan\Changes\Kit\SetItem;
+use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\UnitCosts;
+use EmberDusk\Schedule\ItemSteps;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\NoSolution;
@@ -21,11 +26,12 @@ use EmberDusk\Values\Refusal;
 final readonly class SetCard
 {
     /** Supply and receiver are fixed; plugs take no more than the loose test. */
-    private const UNITS = 2.0;
+    private const UNITS = 1.0 * ItemSteps::UNITS;
 
     /** @throws Refusal when no set is long enough */
-    public static function of(Plan $plan, Run $run, Requirement $requirement, Basis $basis): OptionCard
+    public static function of(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
     {
+        $basis = $promise->basis;
         $best =
             (new Choice($plan, false))->least(
                 $basis->shelf->ofKind('set'),
@@ -40,6 +46,15 @@ final readonly class SetCard
                     Facts::way($requirement->colour),
                 ),
             );
+        $take = Together::payload(
+            words: "{$best->entry->name()} taken for " . ucfirst($run->word),
+            changes: [
+                // What was chosen for the run goes.
+                SplitRun::payload(run: $run->id, parts: 1),
+                SetItem::payload(kit: $best->entry->id(), place: $run->place, count: 1, on: $run->id),
+            ],
+        );
+        $after = Catalogue::make($take, $basis->shelf)->apply($plan);
         $f = new Fields($best->written);
         $watts = ($f->number('watts') * $run->length()) / $f->number('metres');
         $costs = new UnitCosts($plan->terms, $basis->crew);
@@ -81,6 +96,7 @@ final readonly class SetCard
                     ],
                     assumption: 'As its box says.',
                 ),
+                'quote' => $promise->of($after)->figure(),
                 'joints' => Card::count('Joints', 0, 'factory plugs only'),
                 'boxes' => Card::count('To hide', 2, 'supply and receiver'),
                 'cost' => new Figure(
@@ -102,7 +118,7 @@ final readonly class SetCard
                         new Input('t', 'plugging together and a test', $test, 'min', 'the table of times: loose'),
                         new Input('r', 'an hour', $plan->terms->hourRate, $currency, 'plan.terms.hourRate'),
                     ],
-                    assumption: 'Without mark-up and tax. It is not part of the plan, so the quote says nothing of it.',
+                    assumption: 'Without mark-up and tax, and without sticking, which no choice moves.',
                 ),
                 'hours' => new Figure(
                     label: 'Hours of what is chosen',
@@ -127,6 +143,7 @@ final readonly class SetCard
                 shelf: $basis->shelf,
             ),
             findings: [],
+            take: $take,
         );
     }
 }

@@ -15,6 +15,34 @@ final readonly class UnitParts
     {
         self::units($plan, $wanted);
         self::mains($plan, $uses, $wanted);
+        self::items($plan, $wanted);
+    }
+
+    private static function items(Plan $plan, Wanted $wanted): void
+    {
+        foreach ($plan->items as $id => $item) {
+            $kit = $plan->kit[$item->kit] ?? null;
+            $wanted->add(
+                kit: $kit,
+                group: match ($kit?->kind()) {
+                    'set' => 'Set',
+                    'board' => 'Controller',
+                    'plug', 'fork' => 'Plug',
+                    'rearranged' => 'Fixture',
+                    default => 'Control',
+                },
+                count: (float) $item->count,
+                unit: 'piece',
+                why: strtoupper((string) $id) .
+                    ' at ' .
+                    ($plan->places[$item->place]->name ?? '') .
+                    ($item->on === null
+                        ? ''
+                        : ', with ' .
+                            (isset($plan->runs[$item->on]) ? $plan->runs[$item->on]->name() : strtoupper($item->on))),
+                runs: isset($plan->runs[$item->on ?? '']) ? [(string) $item->on] : [],
+            );
+        }
     }
 
     private static function units(Plan $plan, Wanted $wanted): void

@@ -33,6 +33,7 @@ final readonly class Document
         'options',
         'makings',
         'spares',
+        'items',
         'splits',
         'kit',
     ];
@@ -106,6 +107,7 @@ final readonly class Document
             'options' => self::each($plan->options, static fn(Requirement $w): array => $w->write()),
             'makings' => self::each($plan->makings, static fn(Assembly $m): array => $m->write()),
             'spares' => self::each($plan->spares, static fn(Spare $s): array => ['id' => $s->id, 'count' => $s->count]),
+            'items' => self::each($plan->items, static fn(Item $i): array => $i->write()),
             'splits' => self::each($plan->splits, static fn(Split $s): array => $s->write()),
             'kit' => self::each(
                 $plan->kit,

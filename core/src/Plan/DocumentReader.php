@@ -78,6 +78,7 @@ final readonly class DocumentReader
                 'spares',
                 static fn(Fields $s): Spare => new Spare($s->string('id'), $s->whole('count', 0, 10_000)),
             ),
+            items: self::keyed($f, 'items', Item::read(...)),
             splits: self::keyed($f, 'splits', Split::read(...)),
             kit: self::keyed($f, 'kit', self::readSnapshot(...)),
         );

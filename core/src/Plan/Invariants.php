@@ -100,6 +100,14 @@ final readonly class Invariants
             self::kit($plan, $cable->switch, InlineSwitch::class, "/cables/{$n}/switch");
         }
         self::banks($plan);
+        foreach (array_values($plan->items) as $n => $item) {
+            self::need(isset($plan->places[$item->place]), "/items/{$n}/place", "There is no place “{$item->place}”.");
+            self::need(
+                in_array($plan->kit[$item->kit]->written['kind'] ?? '', Item::KINDS, true),
+                "/items/{$n}/kit",
+                "The job's kit has no “{$item->kit}” that stands beside the runs.",
+            );
+        }
         self::names($plan);
         self::fixtures($plan);
         self::scenes($plan);

@@ -34,6 +34,7 @@ final readonly class Plan
      * @param  array<string, Requirement>  $options
      * @param  array<string, Assembly>  $makings
      * @param  array<string, Spare>  $spares
+     * @param  array<string, Item>  $items
      * @param  array<string, Split>  $splits  by the id of the run that was split
      * @param  array<string, KitSnapshot>  $kit
      */
@@ -58,6 +59,7 @@ final readonly class Plan
         public array $options = [],
         public array $makings = [],
         public array $spares = [],
+        public array $items = [],
         public array $splits = [],
         public array $kit = [],
     ) {}
@@ -81,6 +83,7 @@ final readonly class Plan
      * @param  array<string, Requirement>|null  $options
      * @param  array<string, Assembly>|null  $makings
      * @param  array<string, Spare>|null  $spares
+     * @param  array<string, Item>|null  $items
      * @param  array<string, Split>|null  $splits
      * @param  array<string, KitSnapshot>|null  $kit
      */
@@ -105,6 +108,7 @@ final readonly class Plan
         ?array $options = null,
         ?array $makings = null,
         ?array $spares = null,
+        ?array $items = null,
         ?array $splits = null,
         ?array $kit = null,
     ): self {
@@ -131,6 +135,7 @@ final readonly class Plan
             options: self::inOrder($options ?? $this->options),
             makings: self::inOrder(array_intersect_key($makings ?? $this->makings, $runs ?? $this->runs)),
             spares: self::inOrder($spares ?? $this->spares),
+            items: self::inOrder($items ?? $this->items),
             splits: self::inOrder(self::parted($splits ?? $this->splits, $runs ?? $this->runs)),
             kit: $kit ?? $this->kit,
         );

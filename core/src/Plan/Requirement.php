@@ -12,7 +12,7 @@ final readonly class Requirement
 {
     use Copies;
 
-    public const COLOURS = ['single', 'tunable', 'rgb', 'rgbw'];
+    public const COLOURS = ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct', 'pixels'];
 
     public const LIGHTS = ['room', 'mood'];
 

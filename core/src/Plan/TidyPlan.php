@@ -140,7 +140,15 @@ trait TidyPlan
             $used[$cable->joint ?? ''] = $used[$cable->fuse ?? ''] = $used[$cable->switch ?? ''] = true;
         }
         foreach (
-            [$this->supplies, $this->controllers, $this->hubs, $this->modules, $this->fixtures, $this->cables]
+            [
+                $this->supplies,
+                $this->controllers,
+                $this->hubs,
+                $this->modules,
+                $this->fixtures,
+                $this->cables,
+                $this->items,
+            ]
             as $list
         ) {
             foreach ($list as $thing) {

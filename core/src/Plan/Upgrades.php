@@ -134,6 +134,7 @@ final readonly class Upgrades
         return [
             'version' => 5,
             'splits' => [],
+            'items' => [],
             'cables' => self::each($document['cables'] ?? null, ['switch' => null]),
             'terms' => $terms + ['travelMinutes' => 0.0, 'travelCost' => 0.0, 'again' => false],
             ...array_map(

@@ -141,6 +141,18 @@ trait WaysOfPlan
         return 2 + $strip->pixels->dataWires;
     }
 
+    /** The ready-made set that a run is made of. */
+    public function setOn(Run $run): ?Item
+    {
+        foreach ($this->items as $item) {
+            if ($item->on === $run->id && $this->kit[$item->kit]->kind() === 'set') {
+                return $item;
+            }
+        }
+
+        return null;
+    }
+
     /** Whether all that a run hangs on are batteries and converters: nothing of it is near mains. */
     public function onBattery(Run $run): bool
     {

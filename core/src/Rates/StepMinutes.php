@@ -8,7 +8,7 @@ namespace EmberDusk\Rates;
 final readonly class StepMinutes
 {
     /**
-     * Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, bank, thing that moves, supply that
+     * Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, set, remote, panel, plug, bank, thing that moves, supply that
      * mains is laid to, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit.
      */
     public const MINUTES = [
@@ -31,6 +31,7 @@ final readonly class StepMinutes
         'seal' => 5.0,
         'diffuser' => 1.0,
         'fixtures' => 20.0,
+        'item' => 10.0,
         'join' => 10.0,
         'tidy' => 10.0,
         'again' => 30.0,
@@ -57,6 +58,7 @@ final readonly class StepMinutes
         'seal' => 'sealing',
         'diffuser' => 'diffusers',
         'fixtures' => 'fixtures',
+        'item' => 'sets, remotes, panels, plugs',
         'join' => 'joining',
         'tidy' => 'tidying',
         'again' => 'the visit to look again',

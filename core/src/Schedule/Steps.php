@@ -6,6 +6,7 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
@@ -26,6 +27,8 @@ final class Steps
 
     private readonly JoinSteps $joins;
 
+    private readonly ItemSteps $items;
+
     private function __construct(private readonly Plan $plan, PartsList $parts, Productivity $productivity)
     {
         $this->list = new StepList($plan, $parts, $productivity);
@@ -41,6 +44,7 @@ final class Steps
         );
         $this->fixtures = new FixtureSteps(plan: $plan, at: $at, list: $this->list, install: $install);
         $this->joins = new JoinSteps($plan, $this->list);
+        $this->items = new ItemSteps($plan, $this->list);
     }
 
     /** @return list<Step> */
@@ -57,7 +61,8 @@ final class Steps
                 ),
             );
             $fixtures = array_values(array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->place === $id));
-            if ($runs !== [] || $fixtures !== []) {
+            $items = array_filter($plan->items, static fn(Item $i): bool => $i->place === $id);
+            if ($runs !== [] || $fixtures !== [] || $items !== []) {
                 $steps->place($id, $place->name, $runs, $fixtures);
             }
         }
@@ -125,6 +130,7 @@ final class Steps
         foreach ($fixtures as $fitting) {
             $last[] = $this->fixtures->of($fitting, $before);
         }
+        array_push($last, ...$this->items->of($id, $name, $before));
         $joined = $this->joins->of($id, $name, $runs);
         $this->list->add(
             kind: 'tidy',

@@ -126,8 +126,10 @@ final class JobFileTest extends TestCase
             [45.0, 12.5, true],
             [$five->terms->travelMinutes, $five->terms->travelCost, $five->terms->again],
         );
-        // Its cove is split by then.
+        // Its cove is split by then, and there are two remotes.
         $whole = BackTogether::of('cove')->apply($five);
+        $whole = $whole->with(items: []);
+        self::assertSame(2, $five->items['i1']->count);
         self::assertEquals($four->with(terms: $five->terms, controllers: $whole->controllers), $whole);
         self::assertSame('wall 3 at 1.25 m, 2.40 m up', $five->controllers['c1']->where());
     }

@@ -18,6 +18,7 @@ use EmberDusk\Plan\Changes\Kit\RefreshKit;
 use EmberDusk\Plan\Changes\Kit\SetAssembly;
 use EmberDusk\Plan\Changes\Kit\SetBlocks;
 use EmberDusk\Plan\Changes\Kit\SetFixture;
+use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Changes\Kit\SetOptions;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Plan\Changes\Kit\SetSpare;
@@ -110,6 +111,7 @@ final readonly class Catalogue
             'RemoveFeed' => RemoveFeed::read($f),
             'FeedPattern' => FeedPattern::read($f),
             'SetCable' => SetCable::read($f, $shelf),
+            'SetItem' => SetItem::read($f, $shelf),
             'SetFixture' => SetFixture::read($f, $shelf),
             'HangFixture' => HangFixture::read($f, $shelf),
             'ChooseModule' => ChooseModule::read($f, $shelf),

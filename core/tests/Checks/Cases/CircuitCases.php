@@ -69,6 +69,7 @@ final readonly class CircuitCases
         yield from self::light();
         yield from FixtureCases::all();
         yield from BankCases::all();
+        yield from ItemCases::all();
     }
 
     /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */

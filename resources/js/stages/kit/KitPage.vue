@@ -3,6 +3,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import OptionTable from './OptionTable.vue';
+import ItemsBox from './ItemsBox.vue';
 import OwnedBox from './OwnedBox.vue';
 import SeverityMark from '@/ui/SeverityMark.vue';
 import { provideScreen } from '@/lib/screen';
@@ -48,6 +49,10 @@ function choose(slot: Slot, kit: string): void {
 }
 
 function go(place: string): void {
+    if (desk.value.kit?.beside.items.some((i) => i.id === place)) {
+        besides.value = true;
+        return;
+    }
     if (place === 'hub') {
         open.value = slots.value.length - 1;
         view.value = 'piece';
@@ -72,10 +77,12 @@ const view = ref<'side' | 'piece'>(
     run.value && slots.value.every((s) => s.chosen === null || s.slot === 'hub') ? 'side' : 'piece',
 );
 const owning = ref(false);
+const besides = ref(false);
 const shortcuts = computed(() => [
     { key: 'o', what: 'Options side by side', act: () => (view.value = 'side') },
     { key: 'k', what: 'Piece by piece', act: () => (view.value = 'piece') },
     { key: 'w', what: 'What the client owns', act: () => (owning.value = true) },
+    { key: 'e', what: 'Also in the job: sets, remotes, panels, plugs', act: () => (besides.value = true) },
     { key: 'n', what: 'Next run', act: () => (at.value = (at.value + 1) % Math.max(1, runs.value.length)) },
     ...slots.value.map((s, n) => ({
         key: KEYS[s.slot] ?? '',
@@ -127,6 +134,9 @@ function step(event: KeyboardEvent): void {
                     </button>
                     <button type="button" class="chip" :aria-pressed="view === 'piece'" @click="view = 'piece'">
                         piece by piece <kbd>K</kbd>
+                    </button>
+                    <button type="button" class="act ml-2" @click="besides = true">
+                        Also in the job <span class="fig">{{ desk.kit?.beside.items.length ?? 0 }}</span> <kbd>E</kbd>
                     </button>
                     <button type="button" class="act ml-2" @click="owning = true">
                         The client owns <span class="fig">{{ desk.kit?.owned.length ?? 0 }}</span>
@@ -224,6 +234,7 @@ function step(event: KeyboardEvent): void {
                 </TabPanels>
             </TabGroup>
         </template>
+        <ItemsBox v-if="desk.kit" :open="besides" :beside="desk.kit.beside" @close="besides = false" />
         <OwnedBox :open="owning" :owned="desk.kit?.owned ?? []" @close="owning = false" />
     </JobFrame>
 </template>

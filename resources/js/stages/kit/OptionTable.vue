@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Link } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
 import { ask, inWords } from '@/lib/http';
 import { useScreen, type Payload } from '@/lib/screen';
@@ -139,6 +140,11 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                         <th scope="row">Kit</th>
                         <td v-for="(card, n) in cards" :key="n">
                             <p v-if="card.refused" class="text-stop">{{ card.refused }}</p>
+                            <p v-if="card.prepare">
+                                <Link :href="`/shelf?prepare=${encodeURIComponent(card.prepare)}`" class="act"
+                                    >Take one down on the shelf</Link
+                                >
+                            </p>
                             <p v-for="piece in card.kit" :key="piece">{{ piece }}</p>
                         </td>
                     </tr>

@@ -4,9 +4,9 @@ import { ask, Refusal, inWords } from '@/lib/http';
 import type { EntryAnswer, Kind, Shift, Use, Uses } from '@/types/generated/responses';
 
 /** An entry with all its fields, in the words of its CSV column; empty id for a new one. */
-const props = defineProps<{ id: string; kind: string; kinds: Kind[] }>();
+const props = defineProps<{ id: string; kind: string; kinds: Kind[]; prepared?: Record<string, string> }>();
 const emit = defineEmits<{ kept: [id: string]; gone: [] }>();
-const cells = ref<Record<string, string>>({ kind: props.kind, id: '', name: '' });
+const cells = ref<Record<string, string>>({ kind: props.kind, id: '', name: '', ...props.prepared });
 const uses = ref<Uses>({ total: 0, jobs: [] });
 /** What would move, by job, where somebody looked. */
 const shifts = ref<Record<number, Shift>>({});

@@ -17,6 +17,8 @@ const page = ref(1);
 const open = ref('');
 /** The kind of a new entry while its form is open. */
 const fresh = ref('');
+/** What an option lacked, as far as it follows from the run: the form begins with it. */
+const prepared = ref<Record<string, string>>({});
 const message = ref('');
 const said = ref('');
 const picker = ref<HTMLInputElement>();
@@ -31,6 +33,15 @@ const GROUPS = [
 ];
 const count = (of: string) => found.value.counts.find((c) => c.kind === of)?.count ?? 0;
 const plural = computed(() => Object.fromEntries(props.kinds.map((k) => [k.kind, k.plural])));
+try {
+    const asked: unknown = JSON.parse(new URLSearchParams(window.location.search).get('prepare') ?? '{}');
+    const cells = Object.entries(asked ?? {}).filter((c): c is [string, string] => typeof c[1] === 'string');
+    prepared.value = Object.fromEntries(cells);
+    fresh.value = props.kinds.some((k) => k.kind === prepared.value.kind) ? (prepared.value.kind ?? '') : '';
+} catch {
+    // An address that somebody has changed by hand prepares nothing.
+    prepared.value = {};
+}
 let round = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -67,6 +78,7 @@ function show(id: string): void {
 
 function begin(): void {
     open.value = '';
+    prepared.value = {};
     fresh.value = kind.value || 'strip';
 }
 
@@ -198,6 +210,7 @@ useKeys(() => [
             </section>
             <section aria-label="Entry" class="relative min-h-0 overflow-y-auto py-4" tabindex="-1">
                 <EntryForm
+                    :prepared="prepared"
                     v-if="open || fresh"
                     :key="open + fresh"
                     :id="open"

@@ -41,7 +41,9 @@ const reading = ref<number | null>(null);
         <p v-if="run.trouble" class="border-l-4 border-watch bg-sheet px-3 py-2">{{ run.trouble }}</p>
         <div class="relative">
             <div v-if="run.supply" class="device left-0 w-[210px]">
-                <b class="fig">{{ run.supply.id.toUpperCase() }}</b> {{ run.supply.name }}
+                <span class="block truncate" :title="run.supply.name"
+                    ><b class="fig">{{ run.supply.id.toUpperCase() }}</b> {{ run.supply.name }}</span
+                >
                 <span v-if="run.supply.figure" class="block text-[13px] text-ink2"
                     >loaded to <FigureText :figure="run.supply.figure" /><template v-if="run.supply.where"
                         >, {{ run.supply.where }}</template

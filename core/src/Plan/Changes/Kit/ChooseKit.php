@@ -20,6 +20,7 @@ use EmberDusk\Plan\Changes\Wires\Tails;
 use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
+use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
@@ -127,7 +128,16 @@ final readonly class ChooseKit implements Change
         $data = $plan->strip($plan->run($this->run)->strip)?->switched() === false;
         $left = $strip->switched() || $data ? null : $run->controller;
         $run = $left === null ? $run : $run->uncontrolled();
-        $plan = self::hung($plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run)), $run);
+        // Single parts take the place of a ready-made set; a board is for pixels.
+        $items = array_filter(
+            $plan->items,
+            static fn(Item $i): bool => $i->on !== $run->id ||
+                ($plan->kit[$i->kit]->kind() === 'board' && !$strip->switched()),
+        );
+        $plan = self::hung(
+            $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run), items: $items),
+            $run,
+        );
 
         return $left === null ? $plan : $plan->without([$left]);
     }

@@ -8,6 +8,9 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Runs\DropRun;
 use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Item;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
@@ -33,6 +36,16 @@ final readonly class RemovePlace implements Change
             }
         }
 
+        $fixtures = array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->place !== $place->id);
+        $gone = array_diff_key($plan->fixtures, $fixtures);
+        $plan = $plan
+            ->with(
+                fixtures: $fixtures,
+                items: array_filter($plan->items, static fn(Item $i): bool => $i->place !== $place->id),
+                cables: array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($gone[$c->to])),
+            )
+            ->pruned()
+            ->tidied();
         // What stood there stands nowhere yet.
         $lost = static fn(Device $d): Device => $d->stands?->place === $place->id ? $d->standing(null) : $d;
 

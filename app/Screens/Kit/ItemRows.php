@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Kit;
+
+use EmberDusk\Plan\Changes\Kit\SetItem;
+use EmberDusk\Plan\Item;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+
+/** What is in the job beside the chains of the runs, and what each kind may go with. */
+final readonly class ItemRows
+{
+    /** @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/itemsPicture */
+    public static function of(Plan $plan): array
+    {
+        $goes = [];
+        foreach (Item::KINDS as $kind) {
+            $with = self::named($plan, array_map(strval(...), array_keys(SetItem::allowed($plan, $kind))));
+            if ($with !== []) {
+                $goes[] = ['kind' => $kind, 'with' => $with];
+            }
+        }
+
+        return [
+            'kinds' => Item::KINDS,
+            'items' => array_values(
+                array_map(
+                    static fn(Item $i): array => [
+                        'id' => $i->id,
+                        'kit' => $i->kit,
+                        'kind' => $plan->kit[$i->kit]->kind(),
+                        'name' => $plan->kit[$i->kit]->entry->name(),
+                        'place' => $i->place,
+                        'count' => $i->count,
+                        'on' => $i->on ?? '',
+                    ],
+                    $plan->items,
+                ),
+            ),
+            'places' => array_values(
+                array_map(static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name], $plan->places),
+            ),
+            'goes' => $goes,
+        ];
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<array{id: string, name: string}>
+     */
+    private static function named(Plan $plan, array $ids): array
+    {
+        return array_map(
+            static fn(string $id): array => [
+                'id' => $id,
+                'name' => isset($plan->runs[$id])
+                    ? $plan->runs[$id]->name()
+                    : strtoupper($id) .
+                        (isset($plan->cables[$id])
+                            ? ', ' . strtoupper("{$plan->cables[$id]->from} to {$plan->cables[$id]->to}")
+                            : ''),
+            ],
+            $ids,
+        );
+    }
+}

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Kit;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Control;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Thing;
+use EmberDusk\Plan\Changes\Kit\SetItem;
+use EmberDusk\Plan\Item;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** What stands beside the chains of the runs: whether what it goes with is there, speaks its language, and is not too much for it. */
+final readonly class Items implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule('item-on', 'item', 'what a piece goes with is part of the job', Rule::OWN),
+            new Rule(
+                'item-speaks',
+                'item',
+                'a remote, panel, bridge, assistant or server speaks to a controller or a hub of the job',
+                Rule::LEAFLET,
+            ),
+            new Rule(
+                'panel-mains',
+                'item',
+                'a panel that needs mains has an outlet or spur in its place',
+                Rule::LEAFLET,
+            ),
+            new Rule('plug-amps', 'cable', 'a plug, and the stem of a fork, carries what flows there', Rule::LEAFLET),
+            new Rule('plug-pins', 'cable', 'a plug or fork has a pin for each core that is joined', Rule::LEAFLET),
+            new Rule('plug-open', 'cable', 'a plug is tight where water comes to it', Rule::LEAFLET),
+            new Rule('set-short', 'run', 'a ready-made set is as long as its run', Rule::LEAFLET),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->items as $item) {
+            $kit = $job->plan->kit[$item->kit];
+            $kind = $kit->kind();
+            if (self::lost($job, $item, $kind)) {
+                $findings[] = self::nowhere($item, $kit->entry);
+
+                continue;
+            }
+            array_push(
+                $findings,
+                ...match (true) {
+                    $kit->entry instanceof Control => self::control($job, $item, $kit->entry),
+                    $kind === 'plug', $kind === 'fork' => self::plug(
+                        $job,
+                        $item,
+                        $kit->entry,
+                        new Fields($kit->written),
+                    ),
+                    $kind === 'set' => self::set($job, $item, $kit->entry),
+                    default => [],
+                },
+            );
+        }
+
+        return $findings;
+    }
+
+    private static function lost(Judged $job, Item $item, string $kind): bool
+    {
+        $allowed = SetItem::allowed($job->plan, $kind);
+        $needs = in_array($kind, ['set', 'board', 'rearranged', 'plug', 'fork'], true);
+
+        return $needs && !isset($allowed[$item->on ?? '']);
+    }
+
+    private static function nowhere(Item $item, Entry $entry): Finding
+    {
+        return new Finding(
+            code: 'item-on',
+            severity: Severity::Open,
+            title: $entry->name() . ' goes with nothing',
+            detail: 'Say what it goes with, or take it out: a set goes with a run, modules with a supply, a plug with a cable.',
+            place: new Place('kit', $item->id),
+            source: Rule::OWN,
+            fixes: [
+                new Fix(
+                    'Take it out',
+                    SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $item->id),
+                ),
+            ],
+        );
+    }
+
+    /** @return list<Finding> */
+    private static function control(Judged $job, Item $item, Control $control): array
+    {
+        $findings = [];
+        $families = [];
+        foreach (array_keys($job->plan->controllers) as $id) {
+            $families[$job->plan->controller($id)->family ?? ''] = true;
+        }
+        foreach (array_keys($job->plan->hubs) as $id) {
+            $families += array_fill_keys($job->plan->hub($id)->speaks ?? [], true);
+        }
+        // What reads a hub needs no radio of its own.
+        $reads = $control->readsHub && $job->plan->hubs !== [];
+        if (
+            $families !== [] &&
+            !$reads &&
+            $control->kind !== 'phone' &&
+            array_intersect_key(array_fill_keys($control->speaks, true), $families) === []
+        ) {
+            $findings[] = new Finding(
+                code: 'item-speaks',
+                severity: Severity::Watch,
+                title: $control->name() . ' reaches nothing here',
+                detail: 'It speaks ' .
+                    implode(', ', $control->speaks) .
+                    '; the job speaks ' .
+                    implode(', ', array_filter(array_keys($families))) .
+                    '. Take one of the same kind, or a bridge between them.',
+                place: new Place('kit', $item->id),
+                source: Rule::LEAFLET,
+            );
+        }
+        $site = TapeNotes::read($job->plan->places[$item->place]->notes ?? '')->site;
+        if ($control->mains && $site->outlets === []) {
+            $findings[] = new Finding(
+                code: 'panel-mains',
+                severity: Severity::Watch,
+                title: $control->name() . ' needs mains, and none is known there',
+                detail: 'A spur for it is laid by a licensed person; write it down at Survey, or take a panel that runs on a cell.',
+                place: new Place('kit', $item->id),
+                source: Rule::LEAFLET,
+            );
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function plug(Judged $job, Item $item, Entry $entry, Fields $values): array
+    {
+        $cable = $job->plan->cables[(string) $item->on];
+        $name = strtoupper($cable->id);
+        $place = new Place('wire', $cable->id);
+        $amps = round($job->cables()[$cable->id]->openAmps ?? 0.0, 4);
+        $may = $values->number('amps', 0.1, 200);
+        $pins = $values->whole('pins', 2, 20);
+        $cores = \EmberDusk\Rates\Joints::cores($job->plan, $cable);
+        $findings = [];
+        if ($amps > $may) {
+            $findings[] = new Finding(
+                code: 'plug-amps',
+                severity: Severity::Stop,
+                title: sprintf('%s in %s carries %g A, %.2f A flow', $entry->name(), $name, $may, $amps),
+                detail: 'A fork carries on its stem what all its branches take. Take one that carries it, or feed the branches apart.',
+                place: $place,
+                number: $amps,
+                limit: $may,
+                source: Rule::LEAFLET,
+            );
+        }
+        if ($pins < $cores) {
+            $findings[] = new Finding(
+                code: 'plug-pins',
+                severity: Severity::Stop,
+                title: "{$entry->name()} in {$name} has {$pins} pins, {$cores} cores are joined",
+                detail: 'One pin for + and one for each return, in the same order on both halves.',
+                place: $place,
+                number: (float) $pins,
+                limit: (float) $cores,
+                source: Rule::LEAFLET,
+            );
+        }
+        $damp = array_filter(
+            $job->plan->placesOf($cable),
+            static fn(string $p): bool => TapeNotes::read($job->plan->places[$p]->notes ?? '')->site->damp === true,
+        );
+        if ($damp !== [] && $values->has('seal') && $values->string('seal', 10) === 'none') {
+            $findings[] = new Finding(
+                code: 'plug-open',
+                severity: Severity::Watch,
+                title: "{$entry->name()} in {$name} is open where it is damp",
+                detail: 'Water between its pins eats them. Take a tight one, or put it in a box.',
+                place: $place,
+                source: Rule::LEAFLET,
+            );
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function set(Judged $job, Item $item, Entry $entry): array
+    {
+        $run = $job->plan->runs[(string) $item->on];
+        $metres = $entry instanceof Thing ? $entry->values->number('metres', 0.1, 1000) : 0.0;
+        if ($metres >= $run->length() - 1e-9) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                code: 'set-short',
+                severity: Severity::Stop,
+                title: sprintf('%s is %.2f m short for %s', $entry->name(), $run->length() - $metres, $run->name()),
+                detail: 'Sets are not joined end to end: the second one dims. Take a longer one, or single parts.',
+                place: new Place('kit', $run->id),
+                number: $metres,
+                limit: $run->length(),
+                source: Rule::LEAFLET,
+            ),
+        ];
+    }
+}

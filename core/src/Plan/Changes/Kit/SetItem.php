@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Kit;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Item;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\ChangePayload;
+use EmberDusk\Values\InvalidInput;
+
+/** So many of a set, remote, panel, plug or the like in a place, and what it goes with; none takes it out. */
+final readonly class SetItem implements Change
+{
+    private function __construct(
+        private ?string $item,
+        private KitSnapshot $kit,
+        private string $place,
+        private int $count,
+        private ?string $on,
+    ) {}
+
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
+        if (!in_array($kit->written['kind'] ?? '', Item::KINDS, true)) {
+            throw $f->invalid('kit', $kit->entry->name() . ' is chosen in the chain of a run, not beside it.');
+        }
+
+        return new self(
+            $f->stringOrNull('item'),
+            $kit,
+            $f->string('place'),
+            $f->whole('count', 0, 200),
+            ($f->stringOrNull('on') ?? '') === '' ? null : $f->string('on', 40),
+        );
+    }
+
+    public static function payload(
+        string $kit,
+        string $place,
+        int $count,
+        ?string $on = null,
+        ?string $item = null,
+    ): ChangePayload {
+        return ChangePayload::given('SetItem', item: $item, kit: $kit, place: $place, count: $count, on: $on);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->item ?? Plan::nextId('i', $plan->items);
+        if ($this->item !== null && !isset($plan->items[$id])) {
+            throw InvalidInput::unknown('/item', 'item', $id);
+        }
+        if ($this->count === 0) {
+            return $plan->with(items: array_diff_key($plan->items, [$id => true]));
+        }
+        $kit = $this->kit->entry->id();
+        $item = new Item(id: $id, kit: $kit, place: $plan->place($this->place)->id, count: $this->count, on: $this->on);
+        $allowed = self::allowed($plan, $this->kit->kind());
+        if ($this->on !== null && !isset($allowed[$this->on])) {
+            throw InvalidInput::at(
+                '/on',
+                "{$this->kit->entry->name()} does not go with “{$this->on}”: " .
+                    ($allowed === [] ? 'it stands by itself.' : 'one of ' . implode(', ', array_keys($allowed)) . '.'),
+            );
+        }
+
+        return $plan->with(items: [$id => $item] + $plan->items, kit: [$kit => $this->kit] + $plan->kit);
+    }
+
+    /** @return array<string, mixed> what an item of a kind may go with, by id */
+    public static function allowed(Plan $plan, string $kind): array
+    {
+        return match ($kind) {
+            'set', 'board' => $plan->runs,
+            'rearranged' => $plan->supplies,
+            'plug', 'fork' => $plan->cables,
+            default => [],
+        };
+    }
+
+    public function words(Plan $plan): string
+    {
+        if ($this->count === 0) {
+            return $this->kit->entry->name() . ' taken out of the job';
+        }
+
+        return "{$this->count} x {$this->kit->entry->name()} at " . ($plan->places[$this->place]->name ?? $this->place);
+    }
+}

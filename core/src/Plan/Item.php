@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Copies;
+
+/**
+ * A piece of kit beside the chains of the runs: a ready-made set, a remote, a wall panel, a bridge, an assistant, a phone, a
+ * home-automation server, modules that the client rearranges, a plug, a lead that forks.
+ */
+final readonly class Item
+{
+    use Copies;
+
+    /** Kinds of the shelf that may be one. */
+    public const KINDS = [
+        'set',
+        'board',
+        'remote',
+        'panel',
+        'bridge',
+        'assistant',
+        'phone',
+        'server',
+        'rearranged',
+        'plug',
+        'fork',
+    ];
+
+    /**
+     * @param  string|null  $on  what it goes with: a run for a set or a board, a supply for modules, a cable for a plug or a fork
+     */
+    public function __construct(
+        public string $id,
+        public string $kit,
+        public string $place,
+        public int $count,
+        public ?string $on = null,
+    ) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(
+            id: $f->string('id'),
+            kit: $f->string('kit'),
+            place: $f->string('place'),
+            count: $f->whole('count', 1, 200),
+            on: $f->stringOrNull('on'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function write(): array
+    {
+        return [
+            'id' => $this->id,
+            'kit' => $this->kit,
+            'place' => $this->place,
+            'count' => $this->count,
+            'on' => $this->on,
+        ];
+    }
+}

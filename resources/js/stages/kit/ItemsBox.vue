@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { ask } from '@/lib/http';
+import { useScreen } from '@/lib/screen';
+import type { Found, ItemRow, ItemsPicture } from '@/types/generated/responses';
+import DialogBox from '@/ui/DialogBox.vue';
+
+/** What is in the job beside the chains of the runs: sets, remotes, panels, plugs and the like; what each goes with. */
+const props = defineProps<{ open: boolean; beside: ItemsPicture }>();
+const emit = defineEmits<{ close: [] }>();
+const { change, message } = useScreen();
+const words = ref('');
+const found = ref<Found['entries']>([]);
+let round = 0;
+
+watch(words, async (now) => {
+    const mine = ++round;
+    const answer =
+        now.trim() === ''
+            ? null
+            : await ask<Found>('GET', `/shelf/entries?find=${encodeURIComponent(now)}`).catch(() => null);
+    if (mine === round) {
+        found.value = answer?.entries.filter((e) => props.beside.kinds.includes(e.kind)).slice(0, 8) ?? [];
+    }
+});
+watch(
+    () => props.open,
+    () => (words.value = ''),
+);
+const set = (item: ItemRow, to: Partial<Pick<ItemRow, 'place' | 'count' | 'on'>>) =>
+    change({
+        kind: 'SetItem',
+        item: item.id,
+        kit: item.kit,
+        place: to.place ?? item.place,
+        count: to.count ?? item.count,
+        on: to.on ?? item.on,
+    });
+/** It goes with the first thing that it may go with; another is chosen in its line. */
+const add = (kit: string, kind: string) =>
+    change({
+        kind: 'SetItem',
+        kit,
+        place: props.beside.places[0]?.id ?? '',
+        count: 1,
+        on: props.beside.goes.find((g) => g.kind === kind)?.with[0]?.id ?? '',
+    });
+</script>
+
+<template>
+    <DialogBox :open="open" title="Also in the job" wide @close="emit('close')">
+        <p class="text-ink2">
+            Sets, remotes, panels, bridges, assistants, phones, servers, boards, modules that are rearranged, plugs and
+            leads that fork. Each has its line in Parts, its step in Build and its checks.
+        </p>
+        <table v-if="beside.items.length" class="mt-2 w-full text-left">
+            <thead class="text-xs text-ink2">
+                <tr class="border-b border-rule">
+                    <th class="py-1 font-normal">What</th>
+                    <th class="font-normal">How many</th>
+                    <th class="font-normal">Place</th>
+                    <th class="font-normal">Goes with</th>
+                    <td></td>
+                </tr>
+            </thead>
+            <tbody>
+                <tr v-for="item in beside.items" :key="item.id" class="border-b border-rule2" :data-item="item.id">
+                    <th scope="row" class="py-1 pr-3 font-normal">{{ item.name }}</th>
+                    <td>
+                        <input
+                            class="fig field !w-16 !py-0.5"
+                            inputmode="numeric"
+                            :value="item.count"
+                            :aria-label="`How many of ${item.name}`"
+                            @change="set(item, { count: Number(($event.target as HTMLInputElement).value) || 1 })"
+                        />
+                    </td>
+                    <td>
+                        <select
+                            class="pick"
+                            :value="item.place"
+                            :aria-label="`Place of ${item.name}`"
+                            @change="set(item, { place: ($event.target as HTMLSelectElement).value })"
+                        >
+                            <option v-for="place in beside.places" :key="place.id" :value="place.id">
+                                {{ place.name }}
+                            </option>
+                        </select>
+                    </td>
+                    <td>
+                        <select
+                            v-if="beside.goes.find((g) => g.kind === item.kind)"
+                            class="pick"
+                            :value="item.on"
+                            :aria-label="`What ${item.name} goes with`"
+                            @change="set(item, { on: ($event.target as HTMLSelectElement).value })"
+                        >
+                            <option value="">nothing yet</option>
+                            <option
+                                v-for="one in beside.goes.find((g) => g.kind === item.kind)?.with"
+                                :key="one.id"
+                                :value="one.id"
+                            >
+                                {{ one.name }}
+                            </option>
+                        </select>
+                        <span v-else class="text-ink2">–</span>
+                    </td>
+                    <td class="text-right">
+                        <button
+                            type="button"
+                            class="act"
+                            :aria-label="`Take out ${item.name}`"
+                            @click="set(item, { count: 0 })"
+                        >
+                            take out
+                        </button>
+                    </td>
+                </tr>
+            </tbody>
+        </table>
+        <label class="mt-3 block"
+            >Find it on the shelf <input v-model="words" class="field" placeholder="remote, plug, set"
+        /></label>
+        <ul>
+            <li v-for="entry in found" :key="entry.id" class="flex justify-between gap-3 border-b border-rule2 py-1">
+                <span>{{ entry.name }}</span>{{ ' '
+                }}<button type="button" class="act shrink-0" @click="add(entry.id, entry.kind)">put it in</button>
+            </li>
+        </ul>
+        <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
+    </DialogBox>
+</template>
