@@ -205,6 +205,13 @@ return array_merge(
     ),
     $at('Checks/Supply/Swing.php', ['MOST = 1.15', 'MOST = 1.2'], ['MOST = 1.15', 'MOST = 1.1']),
     $at(
+        'Checks/Site/PresentFindings.php',
+        ['$present->out !== null', '$present->out === null'],
+        ['$amps <= $present->count', '$amps > $present->count'],
+        ['$most >= $present->count - 1e-9', '$most >= 0'],
+        ['?->family === $present->family', '?->family !== $present->family'],
+    ),
+    $at(
         'Checks/Kit/Items.php',
         ['$amps > $may', '$amps > 2 * $may'],
         ['$pins < $cores', '$pins > $cores'],

@@ -55,6 +55,23 @@ final class ImportTest extends TestCase
         self::assertSame(0, Job::query()->count());
     }
 
+    public function test_a_job_begins_without_a_tape_at_kit(): void
+    {
+        $this->actingAs($this->user($this->crew()));
+        $said = ['name' => 'Cart', 'client' => '', 'place' => '', 'run' => 'rail', 'length' => '3,4', 'meets' => false];
+        $this->post('/jobs', $said + ['battery' => '6 of 7 V'])->assertSessionHasErrors('battery');
+        $this->post('/jobs', ['length' => 'long'] + $said)->assertSessionHasErrors('length');
+        $this->post('/jobs', ['run' => ''] + $said)->assertSessionHasErrors('run');
+        self::assertSame(0, Job::query()->count());
+        $this->post('/jobs', $said + ['battery' => '6 of 8 V'])->assertRedirect('/jobs/1/kit');
+        $plan = Job::query()->firstOrFail()->newest()->plan();
+        self::assertEqualsWithDelta(3.4, $plan->run('rail')->length(), 1e-9);
+        self::assertSame('First place', $plan->places['place1']->name);
+        $this->get('/jobs/1/kit')->assertInertia(
+            fn(AssertableInertia $page) => $page->where('answer.desk.kit.runs.0.slots.0.slot', 'bank'),
+        );
+    }
+
     public function test_a_new_job_begins_at_survey_with_its_place(): void
     {
         $this->actingAs($this->user($this->crew()));

@@ -21,9 +21,11 @@ use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
+use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -31,6 +33,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
@@ -97,12 +100,21 @@ final readonly class JobController
         $plan = new Plan(
             trim($request->string('name')->toString()),
             trim($request->string('client')->toString()),
-            places: ['place1' => new Place('place1', trim($request->string('place')->toString()), '')],
+            places: [
+                'place1' => new Place('place1', trim($request->string('place')->toString()) ?: 'First place', ''),
+            ],
         );
+        try {
+            $notes = $request->notes();
+        } catch (InvalidInput $t) {
+            throw ValidationException::withMessages([ltrim($t->pointer, '/') => $t->getMessage()]);
+        }
+        // What is only said is enough to choose kit; the tape comes later.
+        $plan = $notes === '' ? $plan : ReviseNotes::of('place1', $notes)->apply($plan);
 
         return redirect()->route('jobs.stage', [
             $this->revisions->begin($user->crew, $user, $plan, 'Job begun'),
-            'survey',
+            $notes === '' ? 'survey' : 'kit',
         ]);
     }
 

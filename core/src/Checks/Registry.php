@@ -34,6 +34,7 @@ use EmberDusk\Checks\Protection\SwitchRating;
 use EmberDusk\Checks\Protection\Touch;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Checks\Schedule\ScheduleFindings;
+use EmberDusk\Checks\Site\PresentFindings;
 use EmberDusk\Checks\Site\SiteFindings;
 use EmberDusk\Checks\Site\StandingFindings;
 use EmberDusk\Checks\Site\SurveyFindings;
@@ -96,6 +97,7 @@ final readonly class Registry
         return [
             new SurveyFindings(),
             new SiteFindings(),
+            new PresentFindings(),
             new HubAsked(),
             ...self::circuit(),
             new SceneFindings(),

@@ -15,6 +15,7 @@ final readonly class Slate
     private const MANY = [
         'slip' => '%d lines of notes cannot be read',
         'run-lost' => '%d runs are no longer in the notes',
+        'said' => 'Lengths of %d places are as somebody said them',
         'no-notes' => '%d places are not measured yet',
         'damp' => 'Are %d places dry or damp?',
         'mounting' => 'How are %d runs mounted?',
@@ -25,6 +26,10 @@ final readonly class Slate
         'cores' => '%d cables have too few cores',
         'channels' => '%d controllers have too few channels',
         'supply-volts' => '%d runs have a supply of other volts',
+        'now-open' => 'Of %d lots of lights it is not said whether they stay',
+        'listed' => 'The client’s hub knows %d units here already',
+        'spare' => '%d runs would fit on what is there',
+        'later' => '%d places have too little left for later',
         'item-on' => '%d pieces go with nothing',
         'item-speaks' => '%d pieces reach nothing here',
         'panel-mains' => '%d panels need mains',

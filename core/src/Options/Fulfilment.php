@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Options;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
-use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
@@ -14,7 +13,6 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
 use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
@@ -47,7 +45,7 @@ final readonly class Fulfilment
      */
     private function __construct(
         public KitSnapshot $strip,
-        public KitSnapshot $supply,
+        public OptionPower $power,
         public ?KitSnapshot $controller,
         public KitSnapshot $cable,
         public ?KitSnapshot $hub,
@@ -115,30 +113,15 @@ final readonly class Fulfilment
         $watts = $of->wattsPerMetre() * $metres;
         $cores = $of->pixels === null ? count($of->channels) + 1 : 2 + $of->pixels->dataWires;
         $controller = $of->pixels === null ? self::controller($choice, $requirement, $shelf, $of, $metres) : null;
-        $supply =
-            $choice->least(
-                $shelf->ofKind('supply'),
-                Supply::class,
-                static fn(Supply $s): bool => abs($s->volts - $requirement->volts) < 0.5 &&
-                    Headroom::enough($plan, $s, $watts * $requirement->cap),
-            ) ??
-            throw new NoSolution(
-                sprintf(
-                    'No %g V supply on the shelf is rated for %.0f W.',
-                    $requirement->volts,
-                    $plan->limits->rating($watts * $requirement->cap),
-                ),
-                '',
-                [
-                    'kind' => 'supply',
-                    'volts' => sprintf('%g', $requirement->volts),
-                    'ratedAmps' => sprintf(
-                        '%.1f',
-                        $plan->limits->rating($watts * $requirement->cap) / $requirement->volts,
-                    ),
-                ],
-            );
-        $overload = $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0;
+        $power = OptionPower::of(
+            plan: $plan,
+            run: $run,
+            volts: $requirement->volts,
+            watts: $watts * $requirement->cap,
+            shelf: $shelf,
+            choice: $choice,
+        );
+        $overload = $power->overload;
         $cable =
             $choice->least(
                 $shelf->ofKind('cable'),
@@ -159,7 +142,7 @@ final readonly class Fulfilment
 
         return new self(
             strip: $strip,
-            supply: $supply,
+            power: $power,
             controller: $controller,
             cable: $cable,
             board: $of->pixels === null ? null : self::board($choice, $shelf),
@@ -182,7 +165,17 @@ final readonly class Fulfilment
             if ($part->place !== $run->place || $part->word !== $run->word) {
                 continue;
             }
-            foreach (array_filter([$this->strip, $this->supply, $this->controller, $this->cable]) as $kit) {
+            foreach (
+                array_filter([
+                    $this->strip,
+                    $this->power->supply,
+                    $this->power->bank,
+                    $this->controller,
+                    $this->cable,
+                    $this->power->fuse,
+                ])
+                as $kit
+            ) {
                 $changes[] = ChooseKit::payload(run: $part->id, kit: $kit->entry->id());
             }
             $changes[] = SetFeeds::payload(run: $part->id, shares: $shares);

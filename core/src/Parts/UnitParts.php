@@ -7,6 +7,7 @@ namespace EmberDusk\Parts;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
 
 /** Supplies, controllers, hubs, modules and fixtures of the parts list, and mains cable to supplies. */
 final readonly class UnitParts
@@ -16,6 +17,25 @@ final readonly class UnitParts
         self::units($plan, $wanted);
         self::mains($plan, $uses, $wanted);
         self::items($plan, $wanted);
+        self::blanks($plan, $uses, $wanted);
+    }
+
+    /** A plate where something is taken out. */
+    private static function blanks(Plan $plan, Uses $uses, Wanted $wanted): void
+    {
+        foreach ($plan->places as $place) {
+            foreach (TapeNotes::read($place->notes)->site->present as $present) {
+                if ($present->kind === 'now' && $present->out === true) {
+                    $wanted->add(
+                        kit: $uses->consumable('blanks'),
+                        group: 'Fixing',
+                        count: $present->count,
+                        unit: 'piece',
+                        why: "where {$present->what} are taken out, {$place->name}",
+                    );
+                }
+            }
+        }
     }
 
     private static function items(Plan $plan, Wanted $wanted): void

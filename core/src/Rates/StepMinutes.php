@@ -8,11 +8,15 @@ namespace EmberDusk\Rates;
 final readonly class StepMinutes
 {
     /**
-     * Minutes: per metre laid out, of cable, made up, stuck, covered; per joint of one core; per unit, set, remote, panel, plug, bank, thing that moves, supply that
+     * Minutes: per metre laid out, of cable, of trim, made up, stuck, covered; per joint of one core; per unit, set, remote, panel, plug, bank, thing that moves, supply that
      * mains is laid to, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit.
      */
     public const MINUTES = [
+        'ask' => 10.0,
         'isolate' => 10.0,
+        'out' => 10.0,
+        'trim' => 2.0,
+        'back' => 3.0,
         'trace' => 5.0,
         'dry' => 2.0,
         'supply' => 20.0,
@@ -39,7 +43,11 @@ final readonly class StepMinutes
 
     /** What a kind of step is, in words. */
     public const WORDS = [
+        'ask' => 'asking the client',
         'isolate' => 'isolating',
+        'out' => 'taking out what is there',
+        'trim' => 'taking trim off',
+        'back' => 'putting trim back',
         'trace' => 'tracing legs',
         'dry' => 'dry runs',
         'supply' => 'supplies and controllers',

@@ -29,6 +29,8 @@ final class Steps
 
     private readonly ItemSteps $items;
 
+    private readonly PlaceSteps $places;
+
     private function __construct(private readonly Plan $plan, PartsList $parts, Productivity $productivity)
     {
         $this->list = new StepList($plan, $parts, $productivity);
@@ -45,6 +47,7 @@ final class Steps
         $this->fixtures = new FixtureSteps(plan: $plan, at: $at, list: $this->list, install: $install);
         $this->joins = new JoinSteps($plan, $this->list);
         $this->items = new ItemSteps($plan, $this->list);
+        $this->places = new PlaceSteps($plan, $this->list);
     }
 
     /** @return list<Step> */
@@ -108,7 +111,8 @@ final class Steps
                 after: [],
             );
         }
-        $before = [$isolate];
+        $this->places->ask($id, $name);
+        $before = $this->places->cleared($id, $name, [$isolate]);
         if ($legs !== []) {
             $before[] = $this->list->add(
                 kind: 'trace',
@@ -131,6 +135,7 @@ final class Steps
             $last[] = $this->fixtures->of($fitting, $before);
         }
         array_push($last, ...$this->items->of($id, $name, $before));
+        $last = $this->places->back($id, $name, $last);
         $joined = $this->joins->of($id, $name, $runs);
         $this->list->add(
             kind: 'tidy',

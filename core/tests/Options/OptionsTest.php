@@ -147,7 +147,8 @@ final class OptionsTest extends TestCase
         [$hubless] = self::cards($plan->with(hubs: []), []);
         // The least dear hub whose app sets a single colour costs 48, and ten minutes at 40 an hour join it.
         self::assertEqualsWithDelta(48.0 + 40 / 6, $hubless['cost']['value'] - $card['cost']['value'], 0.011);
-        self::assertEqualsWithDelta(48.0 + 40 / 6, $hubless['quote']['value'] - $card['quote']['value'], 0.011);
+        // In the quote the client is asked for network and account too, ten minutes more.
+        self::assertEqualsWithDelta(48.0 + 40 / 3, $hubless['quote']['value'] - $card['quote']['value'], 0.011);
         // Owned first: a larger supply than is needed, because it is there.
         [$first] = self::cards(Demo::with($plan, ['kind' => 'SetOwned', 'kit' => 'supply-24-320', 'count' => 1]), [
             'source' => 'owned',
@@ -205,7 +206,13 @@ final class OptionsTest extends TestCase
         );
         $titles = array_column($card['findings'], 'title');
         self::assertContains('Cove: an open strip where water comes to it', $titles);
-        self::assertContains('Cove: there is no mains here, the supply must be a converter on the bank', $titles);
         self::assertContains('C1: set its switch to RGBW', $titles);
+        // No mains here: three of the six blocks give 24 V, fused at the tap.
+        self::assertContains('Deep-cycle block 8 V, 165 Ah', $card['kit']);
+        self::assertNotContains('Cove: there is no mains here, the supply must be a converter on the bank', $titles);
+        $job = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $notes]);
+        $plan = Demo::with($job, $card['take']);
+        self::assertSame(3, $plan->supplies[$plan->run('cove')->supply ?? '']->series);
+        self::assertNotNull($plan->firstCable($plan->run('cove'))?->fuse);
     }
 }

@@ -221,7 +221,10 @@ final class RecountTest extends TestCase
     {
         $order = array_flip([
             'dry',
+            'ask',
             'isolate',
+            'out',
+            'trim',
             'trace',
             'supply',
             'cables',
@@ -238,6 +241,8 @@ final class RecountTest extends TestCase
             'seal',
             'join',
             'diffuser',
+            'item',
+            'back',
             'tidy',
         ]);
         for ($seed = 1; $seed <= 60; $seed++) {

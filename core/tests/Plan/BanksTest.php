@@ -132,7 +132,7 @@ final class BanksTest extends TestCase
     public function test_a_switch_needs_a_cable_to_sit_in(): void
     {
         $this->expectException(Refusal::class);
-        $this->expectExceptionMessage('the switch sits in it');
+        $this->expectExceptionMessage('the switch or fuse sits in it');
         self::chosen(self::cart(), 'strip-single-12', 'switch-inline-4');
     }
 

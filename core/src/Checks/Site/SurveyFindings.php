@@ -27,6 +27,7 @@ final readonly class SurveyFindings implements Check
             new Rule('slip', 'place', 'every line of the tape notes can be read', Rule::OWN),
             new Rule('run-lost', 'run', 'every run of the plan is in the notes', Rule::OWN),
             new Rule('no-notes', 'place', 'every place is measured', Rule::OWN),
+            new Rule('said', 'place', 'lengths are measured, not only said', Rule::OWN),
         ];
     }
 
@@ -44,6 +45,15 @@ final readonly class SurveyFindings implements Check
             $sheet = TapeNotes::read($place->notes);
             foreach (array_keys($sheet->runs) as $word) {
                 $words[$id][$word] = true;
+            }
+            if ($sheet->site->said) {
+                $findings[] = new Finding(
+                    code: 'said',
+                    severity: Severity::Open,
+                    title: "{$place->name}: lengths are as somebody said them",
+                    detail: 'Enough to choose and to plan. Measure before anything is ordered or cut: type what the tape says in its place, and take the line “said” out. What was decided stays.',
+                    place: new Place('survey', $id),
+                );
             }
             foreach ($sheet->slips as $slip) {
                 $findings[] = new Finding(

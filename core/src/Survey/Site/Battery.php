@@ -8,6 +8,7 @@ use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Values\Copies;
 
 /**
  * A bank of equal blocks: so many in series, so many such rows in parallel. Volts, ampere hours of one row; whether blocks of
@@ -15,6 +16,8 @@ use EmberDusk\Survey\TapeLengths;
  */
 final readonly class Battery
 {
+    use Copies;
+
     /** Volts of the blocks that the trade meets. */
     public const BLOCKS = [2.0, 3.7, 4.0, 6.0, 8.0, 12.0];
 
@@ -28,6 +31,12 @@ final readonly class Battery
         public bool $mixed = false,
         public bool $elsewhere = false,
     ) {}
+
+    /** The same, with the light wanting these volts of it. */
+    public function wanting(float $volts): self
+    {
+        return $this->withChanged(wants: $volts);
+    }
 
     public function volts(): float
     {

@@ -18,6 +18,8 @@ final readonly class Site
      * @param  list<CableLeg>  $legs
      * @param  list<Radio>  $radios
      * @param  array<string, RunNote>  $runs  by the run's word
+     * @param  list<Present>  $present  what is there already
+     * @param  bool  $said  whether lengths are as somebody said them: nobody has measured
      */
     public function __construct(
         public ?int $floor = null,
@@ -30,6 +32,8 @@ final readonly class Site
         public array $radios = [],
         public array $runs = [],
         public ?float $air = null,
+        public array $present = [],
+        public bool $said = false,
     ) {}
 
     public function leg(string $name): ?CableLeg

@@ -14,6 +14,7 @@ use EmberDusk\Survey\Word;
 final class SiteReader
 {
     public const KEYWORDS = [
+        'said',
         'floor',
         'high',
         'damp',
@@ -27,7 +28,13 @@ final class SiteReader
         'wifi',
         'hub',
         'run',
+        ...Present::KINDS,
     ];
+
+    /** @var list<Present> */
+    private array $present = [];
+
+    private bool $said = false;
 
     private ?int $floor = null;
 
@@ -69,6 +76,7 @@ final class SiteReader
     {
         $keyword = $clause->take();
         match (mb_strtolower($keyword->text ?? '')) {
+            'said' => ($this->said = true),
             'floor' => ($this->floor = $this->floor($clause)),
             'high' => ($this->height = $lengths->take($clause, 'the height from floor to ceiling')->metres),
             'damp', 'dry' => ($this->damp = $keyword?->is('damp')),
@@ -80,6 +88,12 @@ final class SiteReader
             'leg' => ($this->legs[] = $this->leg(CableLeg::read($clause, $lengths), $clause)),
             'wifi' => ($this->radios[] = Radio::read($clause, Radio::WIFI)),
             'hub' => ($this->radios[] = Radio::read($clause, Radio::HUB)),
+            'now', 'trim', 'listed', 'spare', 'later' => ($this->present[] = Present::read(
+                mb_strtolower($keyword->text ?? ''),
+                $clause->first(),
+                $clause,
+                $lengths,
+            )),
             default => $this->run(RunNote::read($clause, $lengths), $clause),
         };
         $clause->end('Nothing is expected after this.');
@@ -98,6 +112,8 @@ final class SiteReader
             radios: $this->radios,
             runs: $this->runs,
             air: $this->air,
+            present: $this->present,
+            said: $this->said,
         );
     }
 

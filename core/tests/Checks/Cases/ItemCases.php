@@ -77,6 +77,21 @@ final readonly class ItemCases
             )
             ->state();
         yield 'set-short' => ['set-short', static fn(): array => [$set(1.99), $set(2.0)]];
+        // What is there already, beside 3 A of one channel at 24 V on a zigbee controller and a supply of 10 A.
+        $present = static fn(string $line): JobState => $on('remote', $speaks('zigbee'), null, "{$walls}\n{$line}");
+        yield 'listed' => [
+            'listed',
+            static fn(): array => [$present('listed Hall zigbee'), $present('listed Hall rf')],
+        ];
+        yield 'spare amps' => [
+            'spare',
+            static fn(): array => [
+                $present('spare C9 zigbee, 1 channels, 3 A'),
+                $present('spare C9 zigbee, 1 channels, 2.99 A'),
+            ],
+        ];
+        // 0.8 of 10 A less 3 A leave 5 A: the job's own headroom.
+        yield 'later' => ['later', static fn(): array => [$present('later 5.01 A desk'), $present('later 5 A desk')]];
         // Tiles of 2 W: with a strip of 72 W, 61 of them ask a supply of 240 W for more than 0.8 of it, 60 do not.
         $tiles = static fn(int $count): JobState => Circuits::in()
             ->supply('s1')

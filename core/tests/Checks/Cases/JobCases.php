@@ -60,6 +60,8 @@ final readonly class JobCases
                 "{$walls}\nbattery E1, 2 of 6 V, 1 of 8 V, want 12 V",
                 "{$walls}\nbattery E1, 2 of 6 V, 1 of 6 V, want 12 V",
             ],
+            'said' => ["said\n{$walls}", $walls],
+            'now-open' => ["{$walls}\nnow 4 tubes", "{$walls}\nnow 4 tubes, stay"],
             // Common practice, no source: 12 V taps on 6 V blocks, none on 8 V blocks.
             'no-tap' => ["{$walls}\nbattery E1, 6 of 8 V, want 12 V", "{$walls}\nbattery E1, 2 of 6 V, want 12 V"],
             'unbalanced' => ["{$walls}\nbattery E1, 6 of 6 V, want 12 V", "{$walls}\nbattery E1, 2 of 6 V, want 12 V"],

@@ -40,7 +40,17 @@ onBeforeUnmount(() => clearTimeout(typing));
 const moved = () => router.reload({ onSuccess: () => heading.value?.focus() });
 const user = computed(person);
 const opened = ref(false);
-const form = useForm({ name: '', client: '', place: '' });
+const form = useForm({ name: '', client: '', place: '', run: '', length: '', meets: false, battery: '' });
+/** With the tape in hand, or with what somebody said on the phone. */
+const taped = ref(true);
+const power = ref<'mains' | 'battery'>('mains');
+function beginJob(): void {
+    form.transform((data) => ({
+        ...data,
+        ...(taped.value ? { run: '', length: '' } : {}),
+        battery: !taped.value && power.value === 'battery' ? data.battery || '1 of 12 V' : '',
+    })).post('/jobs');
+}
 const picker = ref<HTMLInputElement>();
 const refusal = ref('');
 const importing = ref(false);
@@ -165,7 +175,7 @@ useKeys(() => [
         </main>
     </div>
     <DialogBox :open="opened" title="New job" @close="opened = false">
-        <form class="space-y-3" @submit.prevent="form.post('/jobs')">
+        <form class="space-y-3" @submit.prevent="beginJob">
             <label class="block"
                 >Job <input v-model="form.name" class="field" required maxlength="80" placeholder="Lecture room cove"
             /></label>
@@ -174,12 +184,57 @@ useKeys(() => [
                 >Client <input v-model="form.client" class="field" maxlength="80" placeholder="Observatory"
             /></label>
             <p v-if="form.errors.client" role="alert" class="text-stop">{{ form.errors.client }}</p>
+            <fieldset class="flex gap-5">
+                <legend class="sr-only">How it begins</legend>
+                <label class="flex items-center gap-2"
+                    ><input v-model="taped" type="radio" :value="true" class="accent-ember" />the tape is in hand</label
+                >
+                <label class="flex items-center gap-2"
+                    ><input v-model="taped" type="radio" :value="false" class="accent-ember" />without a tape</label
+                >
+            </fieldset>
             <label class="block"
                 >First room or place
-                <input v-model="form.place" class="field" required maxlength="60" placeholder="Lecture room"
+                <input v-model="form.place" class="field" :required="taped" maxlength="60" placeholder="Lecture room"
             /></label>
             <p v-if="form.errors.place" role="alert" class="text-stop">{{ form.errors.place }}</p>
-            <button class="press" :disabled="form.processing">Begin the survey</button>
+            <template v-if="!taped">
+                <div class="grid grid-cols-2 gap-3">
+                    <label class="block"
+                        >Run, one word
+                        <input v-model="form.run" class="field" required maxlength="24" placeholder="cove"
+                    /></label>
+                    <label class="block"
+                        >About how long, m
+                        <input v-model="form.length" class="fig field" required inputmode="decimal" placeholder="5.20"
+                    /></label>
+                </div>
+                <p v-if="form.errors.run" role="alert" class="text-stop">{{ form.errors.run }}</p>
+                <p v-if="form.errors.length" role="alert" class="text-stop">{{ form.errors.length }}</p>
+                <label class="flex items-center gap-2"
+                    ><input v-model="form.meets" type="checkbox" class="accent-ember" />its ends meet</label
+                >
+                <fieldset class="flex flex-wrap items-center gap-x-5 gap-y-1">
+                    <legend class="sr-only">Power</legend>
+                    <label class="flex items-center gap-2"
+                        ><input v-model="power" type="radio" value="mains" class="accent-ember" />mains</label
+                    >
+                    <label class="flex items-center gap-2"
+                        ><input v-model="power" type="radio" value="battery" class="accent-ember" />battery</label
+                    >
+                    <input
+                        v-if="power === 'battery'"
+                        v-model="form.battery"
+                        class="fig field !w-40"
+                        aria-label="Its blocks"
+                        placeholder="6 of 8 V"
+                    />
+                </fieldset>
+                <p v-if="form.errors.battery" role="alert" class="text-stop">{{ form.errors.battery }}</p>
+            </template>
+            <button class="press" :disabled="form.processing">
+                {{ taped ? 'Begin the survey' : 'Choose the kit' }}
+            </button>
         </form>
     </DialogBox>
 </template>

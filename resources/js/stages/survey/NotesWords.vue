@@ -33,7 +33,15 @@ const WORDS: [string, string][] = [
         'leg A B1 to window 3x2.5 6.00, wall',
         'a cable that is there: from, to (or ?), cores and size, length; conduit, ceiling, surface, ground, free; guessed; 3x14awg',
     ],
-    ['battery E1, 6 of 8 V, 2 rows, 165 Ah, want 12 V', 'blocks in series, rows side by side, what the light needs'],
+    [
+        'battery E1, 6 of 8 V, 2 rows, 165 Ah, want 12 V',
+        'blocks in series, rows side by side, what the light needs; charged elsewhere',
+    ],
+    ['now 4 tubes, take out', 'what lights the place now; or “, stay”'],
+    ['trim skirting 3.20', 'what comes off before the work and goes back on after it'],
+    ['listed Hall zigbee', 'a unit that the client’s hub knows: name and radio'],
+    ['spare C9 zigbee, 2 channels, 3 A', 'what runs already and has room for more'],
+    ['later 3 A over the desk', 'amps that are kept for a later feed'],
     ['wifi 6 office · hub 15 loft', 'networks that are there, by channel; ? while not known'],
     [
         'run cove, profile, room light, up 2.55',

@@ -9,6 +9,7 @@ use EmberDusk\Kit\Block;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Converter;
+use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Kit\KitSnapshot;
@@ -87,7 +88,7 @@ final readonly class ChooseKit implements Change
             $entry instanceof Powers => $this->supply($plan, $entry, $kept),
             $entry instanceof Controller => $this->controller($plan, $kept),
             $entry instanceof Cable => $this->cable($plan, $kept),
-            $entry instanceof InlineSwitch => $this->switch($plan, $kept),
+            $entry instanceof InlineSwitch, $entry instanceof Fuse => $this->fitted($plan, $kept),
             default => throw InvalidInput::at('/kit', 'That kind of kit has no place in a job yet.'),
         };
     }
@@ -205,17 +206,21 @@ final readonly class ChooseKit implements Change
      *
      * @param  array<string, KitSnapshot>  $kit
      */
-    private function switch(Plan $plan, array $kit): Plan
+    private function fitted(Plan $plan, array $kit): Plan
     {
         $cable = $plan->firstCable($plan->run($this->run));
         if ($cable === null) {
-            throw IncompletePlan::at('/kit', 'Choose a cable first: the switch sits in it.');
+            throw IncompletePlan::at('/kit', 'Choose a cable first: the switch or fuse sits in it.');
         }
 
         return $plan->with(
             kit: $kit,
-            cables: [$cable->id => $cable->fitted($cable->joint, $cable->fuse, $this->kit->entry->id())] +
-                $plan->cables,
+            cables: [
+                $cable->id =>
+                    $this->kit->entry instanceof Fuse
+                        ? $cable->fitted($cable->joint, $this->kit->entry->id(), $cable->switch)
+                        : $cable->fitted($cable->joint, $cable->fuse, $this->kit->entry->id()),
+            ] + $plan->cables,
         );
     }
 

@@ -31,7 +31,8 @@ final readonly class ChosenSupply
     {
         $converter = $plan->converter($run->supply) === null ? null : $plan->supplies[$run->supply ?? ''];
         if ($converter === null) {
-            $id = $run->supply ?? Plan::nextId('s', $plan->supplies);
+            // Parts of a run, and runs of a place, share the bank that is there.
+            $id = $run->supply ?? (self::like($plan, $run, $block)->id ?? Plan::nextId('s', $plan->supplies));
 
             return $plan->with(
                 kit: $kit,
@@ -142,7 +143,8 @@ final readonly class ChosenSupply
             return $device;
         }
         [$place, $battery] = $surveyed;
-        $tap = $whole ? null : (new Bank($battery))->tap;
+        $wants = $plan->strip($run->strip)->volts ?? $battery->wants;
+        $tap = $whole || $wants === null ? null : (new Bank($battery->wanting($wants)))->tap;
 
         return $device
             ->blocks($tap ?? $battery->blocks, $battery->rows)

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Options;
+
+use EmberDusk\Checks\Protection\Guard;
+use EmberDusk\Checks\Supply\Headroom;
+use EmberDusk\Kit\Bank;
+use EmberDusk\Kit\Block;
+use EmberDusk\Kit\Converter;
+use EmberDusk\Kit\Fuse;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\SurveyedBanks;
+use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\NoSolution;
+use EmberDusk\Values\Refusal;
+
+/** What feeds an option: a supply where there is mains, else the bank that was surveyed, by its tap or through a converter. */
+final readonly class OptionPower
+{
+    /** Of a bank's nominal volts that it reaches on charge, and what resistor-limited strip then takes (common practice, no source). */
+    private const CHARGING = 1.35;
+
+    private function __construct(
+        public KitSnapshot $supply,
+        public ?KitSnapshot $bank,
+        public ?KitSnapshot $fuse,
+        public float $overload,
+    ) {}
+
+    /**
+     * @param  float  $watts  that the supply is sized for
+     *
+     * @throws Refusal that says what the shelf has none of
+     */
+    public static function of(
+        Plan $plan,
+        Run $run,
+        float $volts,
+        float $watts,
+        ShelfSource $shelf,
+        Choice $choice,
+    ): self {
+        $mains = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== [];
+        $bank = $mains ? null : SurveyedBanks::of($plan, $run)[0][1] ?? null;
+        if ($bank !== null) {
+            return self::battery($plan, $bank, $volts, $watts, $shelf, $choice);
+        }
+        $supply =
+            $choice->least(
+                $shelf->ofKind('supply'),
+                Supply::class,
+                static fn(Supply $s): bool => abs($s->volts - $volts) < 0.5 && Headroom::enough($plan, $s, $watts),
+            ) ??
+            throw new NoSolution(
+                sprintf('No %g V supply on the shelf is rated for %.0f W.', $volts, $plan->limits->rating($watts)),
+                '',
+                [
+                    'kind' => 'supply',
+                    'volts' => sprintf('%g', $volts),
+                    'ratedAmps' => sprintf('%.1f', $plan->limits->rating($watts) / $volts),
+                ],
+            );
+
+        return new self($supply, null, null, $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0);
+    }
+
+    private static function battery(
+        Plan $plan,
+        Battery $battery,
+        float $volts,
+        float $watts,
+        ShelfSource $shelf,
+        Choice $choice,
+    ): self {
+        $bank = new Bank($battery->wanting($volts));
+        $block =
+            $choice->least(
+                $shelf->ofKind('battery'),
+                Block::class,
+                static fn(Block $b): bool => abs($b->volts - $battery->blockVolts) < 1e-9,
+            ) ??
+            throw new NoSolution(
+                sprintf('No block of %g V is on the shelf, as the bank has.', $battery->blockVolts),
+                '',
+                ['kind' => 'battery', 'volts' => sprintf('%g', $battery->blockVolts)],
+            );
+        if ($bank->tap !== null) {
+            $fuse = self::fuse($shelf, $choice, (self::CHARGING * $watts) / $volts);
+
+            return new self($block, null, $fuse, self::amps($fuse));
+        }
+        [$lowest, , $charging] = $bank->volts();
+        $converter =
+            $choice->least(
+                $shelf->ofKind('converter'),
+                Converter::class,
+                static fn(Converter $c): bool => $bank->suits($c) && Headroom::enough($plan, $c->supply(1, 1), $watts),
+            ) ??
+            throw new NoSolution(
+                sprintf(
+                    'No converter on the shelf takes %.1f to %.1f V and gives %g V for %.0f W.',
+                    $lowest,
+                    $charging,
+                    $volts,
+                    $plan->limits->rating($watts),
+                ),
+                '',
+                [
+                    'kind' => 'converter',
+                    'inputLeast' => sprintf('%.1f', floor($lowest)),
+                    'inputMost' => sprintf('%.1f', ceil($charging)),
+                    'volts' => sprintf('%g', $volts),
+                    'ratedAmps' => sprintf('%.1f', $plan->limits->rating($watts) / $volts),
+                ],
+            );
+        $entry = $converter->entry;
+        $efficiency = $entry instanceof Converter ? $entry->efficiency : 1.0;
+        $fuse = self::fuse($shelf, $choice, $watts / $efficiency / $lowest);
+
+        return new self(
+            $converter,
+            $block,
+            $fuse,
+            max(self::amps($fuse), $entry instanceof Converter ? $entry->supply(1, 1)->overloadAmps : 0.0),
+        );
+    }
+
+    /** The smallest that carries so many amps for good. */
+    private static function fuse(ShelfSource $shelf, Choice $choice, float $amps): KitSnapshot
+    {
+        return $choice->least(
+            $shelf->ofKind('fuse'),
+            Fuse::class,
+            static fn(Fuse $f): bool => $f->amps >= Guard::needs($amps),
+            static fn(Fuse $f): array => [$f->amps],
+        ) ??
+            throw new NoSolution(sprintf('No fuse on the shelf carries %.1f A for good.', $amps), '', [
+                'kind' => 'fuse',
+                'amps' => sprintf('%.1f', Guard::needs($amps)),
+            ]);
+    }
+
+    private static function amps(KitSnapshot $fuse): float
+    {
+        return $fuse->entry instanceof Fuse ? $fuse->entry->amps : 0.0;
+    }
+}
