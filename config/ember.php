@@ -4,6 +4,8 @@ return [
     // In demo mode the sign-in page lets the demo user in with one press.
     'demo' => (bool) env('EMBER_DEMO', false),
     'demo_email' => 'demo@ember-dusk.example',
+    // Where the demo's job files are; tests have some of their own.
+    'demo_jobs' => env('EMBER_DEMO_JOBS', database_path('demo')),
     // Where the crew works: its days and hours are those on the paper and in the plan of work.
     'timezone' => env('EMBER_TIMEZONE', 'UTC'),
     // Megabytes of results that are kept so that they need not be worked out again.

@@ -91,8 +91,8 @@ $ask = static function (string $method, string $path, array $body = []) use ($ke
 };
 
 $jobs = [
-    'observatory' => JobFile::read((string) file_get_contents(database_path('demo/job-observatory.json'))),
-    'narrowboat' => JobFile::read((string) file_get_contents(database_path('demo/job-narrowboat.json'))),
+    'observatory' => JobFile::read((string) file_get_contents(base_path('core/tests/fixtures/job-observatory.json'))),
+    'narrowboat' => JobFile::read((string) file_get_contents(base_path('core/tests/fixtures/job-narrowboat.json'))),
 ];
 foreach (SeededJobs::all() as $seed => $plan) {
     $jobs["seed{$seed}"] = $plan;

@@ -11,7 +11,7 @@ require __DIR__ . '/../vendor/autoload.php';
 
 $directory = __DIR__ . '/../docs/screenshots';
 @mkdir($directory, 0777, true);
-$server = Server::start();
+$server = Server::start(shipped: true);
 $browser = Browser::start();
 $driver = $browser->driver;
 

@@ -7,13 +7,39 @@ namespace Database\Seeders;
 use App\History\Revisions;
 use App\Kit\Shelves;
 use App\Models\Crew;
+use App\Models\Job;
+use App\Time\Clock;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Schedule\Visit;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 
 /** The demo world: a crew, its user, its shelf, and every job file in database/demo. Done once. */
 final class DatabaseSeeder extends Seeder
 {
+    /** Days from today until the crew comes, by job file. */
+    private const VISITS = ['job-narrowboat' => [8, 15], 'job-hide' => [3]];
+
+    /** Visits lie around the day on which the demo is begun. */
+    private function arrange(Job $job, string $file): void
+    {
+        if (!isset(self::VISITS[$file]) || config('ember.demo_jobs') !== database_path('demo')) {
+            return;
+        }
+        $visits = array_map(
+            static fn(int $days): Visit => new Visit(
+                Clock::now()
+                    ->modify("+{$days} days")
+                    ->format('Y-m-d'),
+                1,
+                2,
+            ),
+            self::VISITS[$file],
+        );
+        $job->arrangement()->create(['document' => (new Arrangement($visits))->write()]);
+    }
+
     public function run(): void
     {
         $crew = Crew::query()->firstOrCreate(['name' => 'Saltmarsh Lighting']);
@@ -28,13 +54,14 @@ final class DatabaseSeeder extends Seeder
             );
         Shelves::stock($crew, database_path('demo/shelf.json'));
         // The observatory is the demo job: it comes first.
-        foreach (array_reverse(glob(database_path('demo/job-*.json')) ?: []) as $file) {
-            (new Revisions())->begin(
+        foreach (array_reverse(glob(config('ember.demo_jobs') . '/job-*.json') ?: []) as $file) {
+            $job = (new Revisions())->begin(
                 $crew,
                 $user,
                 JobFile::read((string) file_get_contents($file)),
                 'Taken from the demo job file',
             );
+            $this->arrange($job, basename($file, '.json'));
         }
     }
 }

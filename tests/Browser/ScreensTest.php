@@ -141,7 +141,7 @@ final class ScreensTest extends BrowserTestCase
             str_replace(
                 '"pad": 0',
                 '"pad": 999',
-                (string) file_get_contents(dirname(__DIR__, 2) . '/database/demo/job-observatory.json'),
+                (string) file_get_contents(dirname(__DIR__, 2) . '/core/tests/fixtures/job-observatory.json'),
             ),
         );
         $picker = $this->filePicker();
@@ -149,7 +149,7 @@ final class ScreensTest extends BrowserTestCase
         $this->see('ends at pad 360. At /feeds/0/pad.');
         file_put_contents(
             $file,
-            (string) file_get_contents(dirname(__DIR__, 2) . '/database/demo/job-observatory.json'),
+            (string) file_get_contents(dirname(__DIR__, 2) . '/core/tests/fixtures/job-observatory.json'),
         );
         $picker->sendKeys($file);
         $this->see('Tape notes');

@@ -23,7 +23,8 @@ final class Server
         private readonly array $env,
     ) {}
 
-    public static function start(): self
+    /** @param  bool  $shipped  whether with the jobs that ship as demo data, not those of the tests */
+    public static function start(bool $shipped = false): self
     {
         $root = dirname(__DIR__, 2);
         $directory = sys_get_temp_dir() . '/ember-server-' . bin2hex(random_bytes(6));
@@ -41,6 +42,7 @@ final class Server
             'APP_URL' => "http://127.0.0.1:{$port}",
             'DB_DATABASE' => $directory . '/ember.sqlite',
             'EMBER_DEMO' => 'true',
+            'EMBER_DEMO_JOBS' => $shipped ? "{$root}/database/demo" : "{$root}/core/tests/fixtures",
             'SESSION_DRIVER' => 'file',
             'CACHE_STORE' => 'file',
             'LARAVEL_STORAGE_PATH' => $directory . '/storage',

@@ -87,7 +87,7 @@ final class BadInputTest extends TestCase
     /** @return array<string, array{string, int, string}> file, status, message */
     public static function files(): array
     {
-        $job = (string) file_get_contents(dirname(__DIR__, 2) . '/database/demo/job-narrowboat.json');
+        $job = (string) file_get_contents(dirname(__DIR__, 2) . '/core/tests/fixtures/job-narrowboat.json');
 
         return [
             'an infinite limit' => [

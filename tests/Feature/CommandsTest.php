@@ -20,7 +20,7 @@ final class CommandsTest extends TestCase
 
     private function demo(): string
     {
-        return database_path('demo/job-observatory.json');
+        return base_path('core/tests/fixtures/job-observatory.json');
     }
 
     /** @param  array<string, mixed>  $with */
@@ -198,6 +198,6 @@ final class CommandsTest extends TestCase
     {
         $this->seed();
         $this->seed();
-        self::assertSame(count(glob(database_path('demo/job-*.json')) ?: []), Job::query()->count());
+        self::assertSame(count(glob(base_path('core/tests/fixtures/job-*.json')) ?: []), Job::query()->count());
     }
 }

@@ -68,7 +68,7 @@ final class Fuzzer
         $this->bodies = new Bodies(
             $this->values,
             $this->kinds,
-            (string) file_get_contents(database_path('demo/job-narrowboat.json')),
+            (string) file_get_contents(base_path('core/tests/fixtures/job-narrowboat.json')),
             (string) file_get_contents(database_path('demo/shelf.json')),
         );
         /** @var non-empty-list<Route> $routes */
