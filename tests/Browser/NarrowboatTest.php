@@ -139,7 +139,11 @@ final class NarrowboatTest extends BrowserTestCase
         $this->assertAccessible('kit, options of the cabin');
         // B is asked for at 24 V instead of 12, which its strip, supply and load follow.
         $this->find('select[aria-label="Volts of option B"] option[value="24"]')->click();
-        $this->eventually(fn(): bool => substr_count($this->text(), '24 V supply') >= 5, 'option B did not follow', 15);
+        $this->eventually(
+            fn(): bool => substr_count($this->text(), 'Single colour 24 V') === 2,
+            'option B did not follow',
+            15,
+        );
         $this->button('Take A over')->click();
         $this->dontSee('Port lacks a strip');
         $this->button('piece by piece')->click();

@@ -183,11 +183,11 @@ final class WalkTest extends BrowserTestCase
         $this->press('q');
         $this->see('1 ×');
         $this->press('s');
-        $this->see('Press PROG on C1 5 times');
+        $this->see('Press JOIN on C1 6 times');
         $this->press('P');
-        $this->see('Did the strip flash 3 quick, then 2 slow?');
+        $this->see('Did the strip flash 4 quick, then 1 slow?');
         $this->press('y');
-        $this->see('Look for 5 quick');
+        $this->see('Look for 4 quick');
         $this->press('q');
         $this->see('Switch “Light 1” in the app', 12);
         $this->press('t');
@@ -208,7 +208,7 @@ final class WalkTest extends BrowserTestCase
     private function handOver(): void
     {
         $this->see('“Cove” in Lecture room');
-        $this->see('Press PROG 5 times within 3 s');
+        $this->see('Press JOIN 6 times within 3.5 s');
         $this->see('Window missed');
         $this->assertAccessible('hand over');
         $this->press('h');

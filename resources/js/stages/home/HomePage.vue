@@ -184,6 +184,11 @@ useKeys(() => [
                 >Client <input v-model="form.client" class="field" maxlength="80" placeholder="Observatory"
             /></label>
             <p v-if="form.errors.client" role="alert" class="text-stop">{{ form.errors.client }}</p>
+            <label class="block"
+                >First room or place
+                <input v-model="form.place" class="field" :required="taped" maxlength="60" placeholder="Lecture room"
+            /></label>
+            <p v-if="form.errors.place" role="alert" class="text-stop">{{ form.errors.place }}</p>
             <fieldset class="flex gap-5">
                 <legend class="sr-only">How it begins</legend>
                 <label class="flex items-center gap-2"
@@ -193,11 +198,6 @@ useKeys(() => [
                     ><input v-model="taped" type="radio" :value="false" class="accent-ember" />without a tape</label
                 >
             </fieldset>
-            <label class="block"
-                >First room or place
-                <input v-model="form.place" class="field" :required="taped" maxlength="60" placeholder="Lecture room"
-            /></label>
-            <p v-if="form.errors.place" role="alert" class="text-stop">{{ form.errors.place }}</p>
             <template v-if="!taped">
                 <div class="grid grid-cols-2 gap-3">
                     <label class="block"
