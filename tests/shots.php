@@ -43,9 +43,7 @@ try {
     $shot('home');
     $open('/jobs/1/survey', 'textarea');
     $shot('survey');
-    $press('n');
-    $shot('survey-dome');
-    $open('/jobs/2/survey', 'textarea');
+    $open('/jobs/1/survey', 'textarea');
     $press('t');
     $driver
         ->wait(10)
@@ -57,6 +55,10 @@ try {
     usleep(400_000);
     $shot('survey-phone', 390, 844);
     $browser->size(1280, 800);
+    $open('/jobs/2/wire', '[data-feed]');
+    $driver->executeScript("document.querySelector('#supplies').scrollIntoView()");
+    usleep(400_000);
+    $shot('wire-bank');
     $open('/jobs/1/kit', 'button.row');
     $press('c');
     $shot('kit');
@@ -69,7 +71,13 @@ try {
     usleep(900_000);
     $shot('shelf');
     $open('/jobs/1/wire', '[data-feed]');
+    $driver->findElement(WebDriverBy::xpath('//button[normalize-space(.)="None"]'))->click();
+    $driver->findElement(WebDriverBy::xpath('//button[contains(normalize-space(.), "Cove")]'))->click();
+    usleep(1_500_000);
     $shot('wire-one-end');
+    $press('s', 1_500_000);
+    $shot('wire-split');
+    $press(Key::ESCAPE);
     $press('p', 900_000);
     $driver->findElement(WebDriverBy::xpath('//button[normalize-space(.)="Work it out"]'))->click();
     usleep(9_000_000);
@@ -79,8 +87,14 @@ try {
     $press('m', 1_200_000);
     $driver
         ->wait(10)
-        ->until(static fn(): bool => $driver->findElements(WebDriverBy::cssSelector('[data-feed=f3]')) !== []);
-    $driver->findElement(WebDriverBy::cssSelector('[data-feed=f3]'))->sendKeys([Key::ARROW_RIGHT]);
+        ->until(
+            static fn(): bool => count(
+                $driver->findElements(WebDriverBy::cssSelector('article[data-run=cove] [data-feed]')),
+            ) === 3,
+        );
+    $driver
+        ->findElements(WebDriverBy::cssSelector('article[data-run=cove] [data-feed]'))[1]
+        ->sendKeys([Key::ARROW_RIGHT]);
     usleep(900_000);
     $shot('wire');
     $driver->findElement(WebDriverBy::cssSelector('select[aria-label=Scene] option:nth-child(2)'))->click();
@@ -96,9 +110,6 @@ try {
     usleep(900_000);
     $shot('wire-beside');
     $press(Key::ESCAPE);
-    $driver->findElement(WebDriverBy::cssSelector('tr:nth-child(2) [data-figure^="Lost in"]'))->click();
-    usleep(300_000);
-    $shot('wire-working');
     $open('/jobs/1/parts', 'figure svg');
     $shot('parts');
     $open('/jobs/1/build', 'main svg');
