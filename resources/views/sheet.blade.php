@@ -85,6 +85,9 @@
     @if ($sheet['missing'] !== '')
         <p class="small">{{ $sheet['missing'] }}</p>
     @endif
+    @if ($sheet['also'] !== [])
+        <p class="small">Also in the job: {{ implode('; ', $sheet['also']) }}.</p>
+    @endif
     <h2>Join record{{ $sheet['joined'] === null ? '' : ', '.$sheet['joined'] }}</h2>
     <div class="small">
         {{ $sheet['hub'] === null ? 'No hub chosen.' : 'Hub: '.$sheet['hub'].'.' }}

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Checked;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -43,6 +44,7 @@ final readonly class Sheet
                 array_values(array_filter($plan->runs, self::planned(...))),
             ),
             'missing' => self::missing($plan),
+            'also' => self::also($plan),
             'hub' => $plan->hub(array_key_first($plan->hubs))?->name(),
             'join' => $joinLog,
             'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
@@ -81,8 +83,8 @@ final readonly class Sheet
             'place' => $plan->places[$run->place]->name,
             'strip' => $strip?->name(),
             'length' => Figure::print($plan->cutMarks($run)?->length() ?? $run->length(), 2) . ' m',
-            'supply' => self::named($run->supply, $plan->supply($run->supply)?->name()),
-            'controller' => self::named($run->controller, $controller?->name()),
+            'supply' => self::supply($plan, $run),
+            'controller' => self::named($run->controller, $controller?->name()) ?? self::board($plan, $run),
             'light' => $light?->name,
             'room' => $light?->room,
             'reset' =>
@@ -101,36 +103,76 @@ final readonly class Sheet
             'figures' =>
                 $result === null || $strip === null
                     ? []
-                    : array_map(static fn(Figure $f): array => $f->toArray(), [
-                        RunFigures::load(
-                            $strip,
-                            $plan->cutMarks($run)?->length() ?? 0.0,
-                            RunFigures::LOAD[(int) ($run->cap < 1)],
-                            $run->cap,
-                        ),
-                        new Figure(
-                            label: 'Volts at the supply',
-                            value: $result->supplyVolts,
-                            unit: 'V',
-                            decimals: 2,
-                            formula: 'V',
-                            inputs: [
-                                new \EmberDusk\Values\Input(
-                                    'V',
-                                    'solved, all full',
-                                    $result->supplyVolts,
-                                    'V',
-                                    path: 'solver.supplyVolts',
+                    : array_values(
+                        array_map(
+                            static fn(Figure $f): array => $f->toArray(),
+                            array_filter([
+                                RunFigures::load(
+                                    $strip,
+                                    $plan->cutMarks($run)?->length() ?? 0.0,
+                                    RunFigures::LOAD[(int) ($run->cap < 1)],
+                                    $run->cap,
                                 ),
-                            ],
+                                new Figure(
+                                    label: 'Volts at the supply',
+                                    value: $result->supplyVolts,
+                                    unit: 'V',
+                                    decimals: 2,
+                                    formula: 'V',
+                                    inputs: [
+                                        new \EmberDusk\Values\Input(
+                                            'V',
+                                            'solved, all full',
+                                            $result->supplyVolts,
+                                            'V',
+                                            path: 'solver.supplyVolts',
+                                        ),
+                                    ],
+                                ),
+                                $controller === null
+                                    ? null
+                                    : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
+                                RunFigures::darkest($result),
+                                RunFigures::evenness($result),
+                                RunFigures::drop($result),
+                                RunFigures::heat($result),
+                            ]),
                         ),
-                        RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
-                        RunFigures::darkest($result),
-                        RunFigures::evenness($result),
-                        RunFigures::drop($result),
-                        RunFigures::heat($result),
-                    ]),
+                    ),
         ];
+    }
+
+    /** Its supply, and the bank that a converter hangs on. */
+    private static function supply(Plan $plan, Run $run): ?string
+    {
+        $bank = $plan->supplies[$run->supply ?? '']->bank ?? null;
+        $named = self::named($run->supply, $plan->supply($run->supply)?->name());
+
+        return $bank === null ? $named : "{$named}, from " . self::named($bank, $plan->supply($bank)?->name());
+    }
+
+    /** What drives the data of pixels. */
+    private static function board(Plan $plan, Run $run): ?string
+    {
+        foreach ($plan->items as $item) {
+            if ($item->on === $run->id && $plan->kit[$item->kit]->kind() === 'board') {
+                return self::named($item->id, $plan->kit[$item->kit]->entry->name());
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> kit beside the chains of the runs */
+    private static function also(Plan $plan): array
+    {
+        return array_values(
+            array_map(
+                static fn(Item $i): string => "{$i->count} x {$plan->kit[$i->kit]->entry->name()}, " .
+                    ($plan->places[$i->place]->name ?? ''),
+                $plan->items,
+            ),
+        );
     }
 
     private static function named(?string $id, ?string $name): ?string
@@ -146,8 +188,8 @@ final readonly class Sheet
     private static function cables(Plan $plan, Run $run, ?RunResult $result): array
     {
         $rows = [];
-        $trunk = $plan->cableTo($run->controller ?? '');
-        if ($trunk !== null) {
+        // From a bank to its converter, then on to the controller.
+        foreach (array_filter([$plan->cableTo($run->supply ?? ''), $plan->cableTo($run->controller ?? '')]) as $trunk) {
             $rows[] = self::cable(
                 plan: $plan,
                 cable: $trunk,

@@ -86,6 +86,7 @@ const shortcuts = [
                 </template>
             </section>
             <p v-if="sheet.missing" class="mt-4 text-[13px] text-ink2">{{ sheet.missing }}</p>
+            <p v-if="sheet.also.length" class="mt-4 text-[13px]">Also in the job: {{ sheet.also.join('; ') }}.</p>
             <section class="mt-4">
                 <h3 class="font-semibold">Join record{{ sheet.joined ? `, ${sheet.joined}` : '' }}</h3>
                 <p class="text-[13px] text-ink2">
