@@ -13,6 +13,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Routes\MainsWay;
+use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Standing;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Step;
@@ -48,6 +49,23 @@ final class PlacedTest extends TestCase
     private static function placed(Plan $plan, string $device, Standing $stands): Plan
     {
         return Demo::with($plan, PlaceDevice::payload($device, $stands)->toArray());
+    }
+
+    public function test_a_proposal_begins_at_a_unit_that_was_placed_by_hand(): void
+    {
+        $bare = self::plan()->with(cables: []);
+        $plan = self::placed($bare, 's1', new Standing('room', 'P1'));
+        $plan = self::placed($plan, 'c1', new Standing('room', wall: 1, at: 0.5, up: 2.0));
+        $run = $plan->run('line');
+        $routes = new Routes($plan, 'room');
+        $now = Routes::NOW . 'line';
+        self::assertContains($now, $routes->places([$run], false));
+        // 0.50 m back along the second wall and 4.00 m along the first to the run's start; 0.40 m up; 0.30 m to work with.
+        self::assertEqualsWithDelta(0.5 + 4.0 + 0.4 + 0.3, $routes->tail($now, $run, 0), 1e-9);
+        // From P1, 3.00 m and 0.50 m; 1.70 m up.
+        self::assertEqualsWithDelta(3.5 + 1.7 + 0.3, $routes->trunk($now, $now), 1e-9);
+        // Nobody placed them: a metre until somebody measures.
+        self::assertEqualsWithDelta(1.0, (new Routes($bare, 'room'))->tail($now, $bare->run('line'), 0), 1e-9);
     }
 
     public function test_cables_are_as_long_as_their_way(): void

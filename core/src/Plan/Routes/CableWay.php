@@ -73,8 +73,12 @@ final readonly class CableWay
         return $cables === [] ? $plan : $plan->with(cables: $cables + $plan->cables);
     }
 
-    /** @return array{string, Point, float|null}|null the place, the point on its sheet, metres above the floor */
-    private static function where(Plan $plan, string $end): ?array
+    /**
+     * Where a feed is, or a unit stands: the place, the point on its sheet, metres above the floor.
+     *
+     * @return array{string, Point, float|null}|null null where nobody knows
+     */
+    public static function where(Plan $plan, string $end): ?array
     {
         $feed = $plan->feeds[$end] ?? null;
         if ($feed !== null) {

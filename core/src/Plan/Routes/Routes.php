@@ -61,7 +61,7 @@ final class Routes
             }
         }
         foreach ($runs as $run) {
-            if ($places === [] || $this->laid($run) !== null) {
+            if ($places === [] || $this->laid($run) !== null || $this->stands($run) !== null) {
                 $places[] = self::NOW . $run->id;
             }
         }
@@ -78,11 +78,13 @@ final class Routes
             ($now->id === $run->id ||
                 ($this->laid($run) !== null && $this->plan->origin($now) === $this->plan->origin($run)))
         ) {
-            if ($this->laid($run) === null) {
+            if ($this->laid($run) === null && $this->stands($run) === null) {
                 return round(self::FIRST + $this->walls->along($this->at($run, 0), $this->at($run, $pad)), 2);
             }
 
-            return Tails::reckon($this->plan, $run, $pad);
+            if ($this->laid($run) !== null) {
+                return Tails::reckon($this->plan, $run, $pad);
+            }
         }
 
         return round(
@@ -112,7 +114,9 @@ final class Routes
             $from !== null &&
             ($of->id === $from->id || ($laid !== null && $laid->from === $from->supply))
         ) {
-            return $laid->length ?? self::FIRST;
+            return $laid->length ??
+                (CableWay::between($this->plan, (string) $from->supply, (string) $of->controller)?->metres() ??
+                    self::FIRST);
         }
 
         return round(
@@ -169,6 +173,18 @@ final class Routes
         return $best;
     }
 
+    /**
+     * Where somebody has placed what a run's tails begin at, in this place.
+     *
+     * @return array{Point, float|null}|null
+     */
+    private function stands(Run $run): ?array
+    {
+        $where = CableWay::where($this->plan, (string) $this->plan->origin($run));
+
+        return $where === null || $where[0] !== $run->place ? null : [$where[1], $where[2]];
+    }
+
     /** The point on the sheet that a place's cables come past. */
     private function anchor(string $place): Point
     {
@@ -177,13 +193,22 @@ final class Routes
             return $this->sheet->spots[$place] ?? new Point(0.0, 0.0);
         }
 
+        if ($this->laid($now) === null && $this->stands($now) !== null) {
+            return $this->stands($now)[0];
+        }
+
         return $this->at($now, $this->laid($now)[1] ?? 0);
     }
 
-    /** Metres above the floor of a surveyed box or outlet; null where nobody has measured, or a unit stands where it stands. */
+    /** Metres above the floor of a surveyed box or outlet, or of a unit that was placed; null where nobody has measured, or a cable says it. */
     private function up(string $place): ?float
     {
-        return $this->now($place) === null ? $this->sheet->site->spot($place)?->up : null;
+        $now = $this->now($place);
+        if ($now === null) {
+            return $this->sheet->site->spot($place)?->up;
+        }
+
+        return $this->laid($now) === null ? $this->stands($now)[1] ?? null : null;
     }
 
     private static function rise(?float $a, ?float $b): float
@@ -199,7 +224,7 @@ final class Routes
             return self::SLACK;
         }
 
-        return $this->laid($now)[0] ?? self::FIRST;
+        return $this->laid($now)[0] ?? ($this->stands($now) === null ? self::FIRST : self::SLACK);
     }
 
     /** Where a pad lies. */
