@@ -154,7 +154,7 @@ const things = computed(() => [
             There is no run yet. Type tape notes at Survey, then choose a strip at Kit.
         </p>
         <div v-else class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-            <div role="group" aria-label="Show along the run" class="flex gap-4">
+            <div role="group" aria-label="Show along the run" class="flex flex-wrap gap-x-4 gap-y-1">
                 <button
                     v-for="v in views"
                     :key="v.id"

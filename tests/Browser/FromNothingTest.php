@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Key;
+
+/** A job that begins on the phone to the client: no tape, a battery, and a light curve a few actions later. */
+final class FromNothingTest extends BrowserTestCase
+{
+    public function test_a_cart_on_six_blocks_goes_from_a_name_to_its_light(): void
+    {
+        $this->signIn();
+        $this->press('n');
+        $this->find('[role=dialog] input')->sendKeys('Kiln cart');
+        $this->click(fn() => $this->radio('without a tape'));
+        $this->find('[placeholder=cove]')->sendKeys('rail');
+        $this->find('[placeholder="5.20"]')->sendKeys('3,4');
+        $this->click(fn() => $this->radio('battery'));
+        $this->find('[placeholder="6 of 8 V"]')->sendKeys('6 of 8 V');
+        $this->assertAccessible('a job without a tape');
+        $this->button('Choose the kit')->click();
+        $this->see('Converter 30-60 V to 12 V', 20);
+        $this->button('Take B over')->click();
+        $this->dontSee('Rail lacks');
+        $this->button('piece by piece')->click();
+        $this->see('In-line switch');
+        $this->press('e');
+        $this->find('[placeholder="remote, plug, set"]')->sendKeys('eight zones');
+        $this->click(fn() => $this->button('put it in'));
+        $this->find('[data-item=i1]');
+        $this->assertAccessible('kit, also in the job');
+        $this->press(Key::ESCAPE);
+        $this->open('/jobs/3/wire');
+        $this->find('[data-feed]');
+        $this->find('[data-figure="Evenness"]');
+        // Three volts of the bank side by side, the cable from it to its converter among the others.
+        $this->see('on charge');
+        $this->see('57.6');
+        $this->see('S2 to S1');
+    }
+
+    private function radio(string $label): \Facebook\WebDriver\Remote\RemoteWebElement
+    {
+        return $this->browser()->driver->findElement(
+            WebDriverBy::xpath("//label[contains(normalize-space(.), '{$label}')]/input[@type='radio']"),
+        );
+    }
+}
