@@ -95,7 +95,8 @@ final readonly class Upgrades
     }
 
     /**
-     * 4 to 5: what runs were before they were split; where units stand; the way there and back, and the visit to look again, which older jobs did not reckon with: their price stays.
+     * 4 to 5: what runs were before they were split; where units stand; the way there and back, and the visit to look
+     * again, which older jobs did not reckon with: their price stays.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>

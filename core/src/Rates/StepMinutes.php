@@ -8,7 +8,8 @@ namespace EmberDusk\Rates;
 final readonly class StepMinutes
 {
     /**
-     * Minutes: per metre laid out, of cable, of trim, made up, stuck, covered; per joint of one core; per unit, set, remote, panel, plug, bank, thing that moves, supply that
+     * Minutes: per metre laid out, of cable, of trim, made up, stuck, covered; per joint of one core; per unit, set,
+     * remote, panel, plug, bank, thing that moves, supply that
      * mains is laid to, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit.
      */
     public const MINUTES = [

@@ -46,7 +46,8 @@ final readonly class BankFindings
                     code: 'bank-mixed',
                     severity: Severity::Stop,
                     title: "Blocks of different volts in one row of {$name}",
-                    detail: 'They are charged and drained unequally; the weakest fails and may vent. Make the row of blocks that are alike, of one age, before anything hangs on it. ' .
+                    detail: 'They are charged and drained unequally; the weakest fails and may vent. ' .
+                        'Make the row of blocks that are alike, of one age, before anything hangs on it. ' .
                         self::CAUTION,
                     place: $at,
                     source: Rule::PRACTICE,

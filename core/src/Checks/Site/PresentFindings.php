@@ -110,7 +110,8 @@ final readonly class PresentFindings implements Check
                     $present,
                     "{$run->name()} would fit on {$present->what}, which is there",
                     sprintf(
-                        '%d channels and %g A are free, it asks for %d and %.2f A: one controller less to buy, if the volts and the lights that go together agree.',
+                        '%d channels and %g A are free, it asks for %d and %.2f A: one controller less to buy, ' .
+                            'if the volts and the lights that go together agree.',
                         $present->channels,
                         $present->count,
                         count($strip->channels),

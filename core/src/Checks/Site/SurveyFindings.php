@@ -51,7 +51,8 @@ final readonly class SurveyFindings implements Check
                     code: 'said',
                     severity: Severity::Open,
                     title: "{$place->name}: lengths are as somebody said them",
-                    detail: 'Enough to choose and to plan. Measure before anything is ordered or cut: type what the tape says in its place, and take the line “said” out. What was decided stays.',
+                    detail: 'Enough to choose and to plan. Measure before anything is ordered or cut: type what the ' .
+                        'tape says in its place, and take the line “said” out. What was decided stays.',
                     place: new Place('survey', $id),
                 );
             }

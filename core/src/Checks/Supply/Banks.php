@@ -195,7 +195,8 @@ final readonly class Banks implements Check
                     $block->volts,
                     $volts[0],
                 ),
-                detail: 'Blocks of different volts in one row are charged and drained unequally; the weakest fails and may vent. Take blocks alike, or correct the notes.',
+                detail: 'Blocks of different volts in one row are charged and drained unequally; the weakest ' .
+                    'fails and may vent. Take blocks alike, or correct the notes.',
                 place: new Place('kit', self::run($job, $unit->id)->id ?? ''),
                 number: $block->volts,
                 limit: $volts[0],

@@ -1,28 +1,16 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
-import { ask } from '@/lib/http';
+import { watch } from 'vue';
 import { useScreen } from '@/lib/screen';
-import type { Found, ItemRow, ItemsPicture } from '@/types/generated/responses';
+import { useShelfSearch } from './search';
+import type { ItemRow, ItemsPicture } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 
 /** What is in the job beside the chains of the runs: sets, remotes, panels, plugs and the like; what each goes with. */
 const props = defineProps<{ open: boolean; beside: ItemsPicture }>();
 const emit = defineEmits<{ close: [] }>();
 const { change, message } = useScreen();
-const words = ref('');
-const found = ref<Found['entries']>([]);
-let round = 0;
+const { words, found } = useShelfSearch((entry) => props.beside.kinds.includes(entry.kind));
 
-watch(words, async (now) => {
-    const mine = ++round;
-    const answer =
-        now.trim() === ''
-            ? null
-            : await ask<Found>('GET', `/shelf/entries?find=${encodeURIComponent(now)}`).catch(() => null);
-    if (mine === round) {
-        found.value = answer?.entries.filter((e) => props.beside.kinds.includes(e.kind)).slice(0, 8) ?? [];
-    }
-});
 watch(
     () => props.open,
     () => (words.value = ''),

@@ -1,27 +1,15 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
-import { ask } from '@/lib/http';
+import { watch } from 'vue';
 import { useScreen } from '@/lib/screen';
-import type { Found, OwnedKit } from '@/types/generated/responses';
+import { useShelfSearch } from './search';
+import type { OwnedKit } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 
 const props = defineProps<{ open: boolean; owned: OwnedKit[] }>();
 const emit = defineEmits<{ close: [] }>();
 const { change, message } = useScreen();
-const words = ref('');
-const found = ref<Found['entries']>([]);
-let round = 0;
+const { words, found } = useShelfSearch();
 
-watch(words, async (now) => {
-    const mine = ++round;
-    const answer =
-        now.trim() === ''
-            ? null
-            : await ask<Found>('GET', `/shelf/entries?find=${encodeURIComponent(now)}`).catch(() => null);
-    if (mine === round) {
-        found.value = answer?.entries.slice(0, 8) ?? [];
-    }
-});
 watch(
     () => props.open,
     () => (words.value = ''),

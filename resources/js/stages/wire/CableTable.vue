@@ -5,6 +5,7 @@ import { readNumber } from '@/lib/number';
 import { useScreen } from '@/lib/screen';
 import type { CableOption, WireCable, WireRun } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
+import FittingPick from './FittingPick.vue';
 
 defineProps<{
     run: WireRun;
@@ -101,55 +102,27 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                     }}</span>
                 </td>
                 <td>
-                    <select
-                        class="pick w-28"
-                        :value="cable.joint"
-                        :aria-label="`Joints of ${cable.id.toUpperCase()}`"
-                        @change="
-                            change({
-                                kind: 'SetCable',
-                                cable: cable.id,
-                                joint: ($event.target as HTMLSelectElement).value,
-                            })
-                        "
-                    >
-                        <option value="">soldered</option>
-                        <option v-for="joint in joints" :key="joint.id" :value="joint.id">{{ joint.label }}</option>
-                    </select>
+                    <FittingPick
+                        class="w-28"
+                        :cable="cable"
+                        what="joint"
+                        label="Joints of"
+                        none="soldered"
+                        :options="joints"
+                    />
                 </td>
                 <td>
-                    <select
-                        class="pick fig"
-                        :value="cable.fuse"
-                        :aria-label="`Fuse of ${cable.id.toUpperCase()}`"
-                        @change="
-                            change({
-                                kind: 'SetCable',
-                                cable: cable.id,
-                                fuse: ($event.target as HTMLSelectElement).value,
-                            })
-                        "
-                    >
-                        <option value="">none</option>
-                        <option v-for="fuse in fuses" :key="fuse.id" :value="fuse.id">{{ fuse.label }}</option>
-                    </select>
+                    <FittingPick class="fig" :cable="cable" what="fuse" label="Fuse of" none="none" :options="fuses" />
                     <!-- A switch sits at the beginning of the way. -->
-                    <select
+                    <FittingPick
                         v-if="n === 0 || cable.switch"
-                        class="pick block w-28"
-                        :value="cable.switch"
-                        :aria-label="`Switch in ${cable.id.toUpperCase()}`"
-                        @change="
-                            change({
-                                kind: 'SetCable',
-                                cable: cable.id,
-                                switch: ($event.target as HTMLSelectElement).value,
-                            })
-                        "
-                    >
-                        <option value="">no switch</option>
-                        <option v-for="one in switches" :key="one.id" :value="one.id">{{ one.label }}</option>
-                    </select>
+                        class="block w-28"
+                        :cable="cable"
+                        what="switch"
+                        label="Switch in"
+                        none="no switch"
+                        :options="switches"
+                    />
                 </td>
                 <td class="text-right"><FigureText v-if="cable.amps" :figure="cable.amps" up right /></td>
                 <td class="text-right"><FigureText v-if="cable.drop" :figure="cable.drop" up right /></td>

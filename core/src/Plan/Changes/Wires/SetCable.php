@@ -19,7 +19,10 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
-/** Another kind, length, joint, fuse or switch for one cable; a length that is given counts as measured. An empty joint is solder, an empty fuse or switch none. */
+/**
+ * Another kind, length, joint, fuse or switch for one cable; a length that is given counts as measured. An empty
+ * joint is solder, an empty fuse or switch none.
+ */
 final readonly class SetCable implements Change
 {
     private const SOLDER = 'soldered';
