@@ -89,6 +89,7 @@ final class SeededJobs
         $job->fixtures();
         $job->scenes();
         $job->terms();
+        $job->beside();
 
         return $job->plan;
     }
@@ -281,6 +282,50 @@ final class SeededJobs
                 ]);
             }
         }
+    }
+
+    /** Converters on banks, switches in leads, and what stands beside the runs: last, so that what is drawn before stays. */
+    private function beside(): void
+    {
+        foreach (array_keys($this->plan->runs) as $run) {
+            $supply = (string) $this->plan->run((string) $run)->supply;
+            if ($this->plan->block($supply) !== null && $this->below(2) === 0) {
+                $this->try(['kind' => 'ChooseKit', 'run' => (string) $run, 'kit' => 'converter-12-12']);
+            }
+        }
+        foreach (array_keys($this->plan->cables) as $cable) {
+            if ($this->below(8) === 0) {
+                $this->try([
+                    'kind' => 'SetCable',
+                    'cable' => (string) $cable,
+                    'switch' => $this->one(['switch-inline-4', 'switch-inline-10']),
+                ]);
+            }
+            if ($this->below(8) === 0) {
+                $this->item($this->one(['plug-2-open', 'plug-3-splash', 'fork-2']), (string) $cable);
+            }
+        }
+        foreach (['remote-zigbee-4', 'panel-rf', 'assistant-reads', 'server-own'] as $kit) {
+            if ($this->below(4) === 0) {
+                $this->item($kit, '');
+            }
+        }
+        foreach (array_keys($this->plan->supplies) as $supply) {
+            if ($this->below(6) === 0) {
+                $this->item('tile-24', (string) $supply);
+            }
+        }
+    }
+
+    private function item(string $kit, string $on): void
+    {
+        $this->try([
+            'kind' => 'SetItem',
+            'kit' => $kit,
+            'place' => (string) array_key_first($this->plan->places),
+            'count' => $this->below(3) + 1,
+            'on' => $on,
+        ]);
     }
 
     /** @param  array<string, mixed>  $change */

@@ -19,10 +19,12 @@ final readonly class Checked
         'joint' => 'Joints',
         'fixture' => 'Fixtures',
         'module' => 'Dimming modules',
+        'item' => 'Kit beside the runs',
         'scene' => 'Scenes',
         'place' => 'Places',
         'part' => 'Parts',
         'step' => 'Plan of work',
+        'job' => 'The job',
     ];
 
     /**
@@ -77,6 +79,7 @@ final readonly class Checked
             'joint' => array_filter($plan->cables, static fn($c): bool => $c->joint !== null) !== [],
             'fixture' => $plan->fixtures !== [],
             'module' => $plan->modules !== [],
+            'item' => $plan->items !== [],
             'scene' => $plan->scenes !== [],
             default => true,
         };

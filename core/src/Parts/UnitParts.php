@@ -67,6 +67,12 @@ final readonly class UnitParts
 
     private static function units(Plan $plan, Wanted $wanted): void
     {
+        $hangs = [];
+        foreach ($plan->runs as $run) {
+            foreach ($plan->unitsOf($run) as $unit) {
+                $hangs[$unit][$run->id] = $run;
+            }
+        }
         foreach (
             [
                 'Supply' => $plan->supplies,
@@ -77,7 +83,7 @@ final readonly class UnitParts
             as $group => $units
         ) {
             foreach ($units as $id => $unit) {
-                $on = array_filter($plan->runs, static fn(Run $r): bool => in_array($id, $plan->unitsOf($r), true));
+                $on = $hangs[$id] ?? [];
                 $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
                 $wanted->add(
                     kit: $plan->kit[$unit->kit] ?? null,
