@@ -109,7 +109,6 @@ final readonly class Planner
     private static function unready(Plan $plan, Run $run, array $keep): ?string
     {
         $strip = $plan->strip($run->strip);
-        $supply = $plan->supply($run->supply);
         $spliced = array_filter(
             $plan->feedsOf($run),
             static fn($f): bool => isset($plan->splices[$plan->cableTo($f->id)->from ?? '']),
@@ -117,7 +116,7 @@ final readonly class Planner
 
         return match (true) {
             $strip === null => 'has no strip yet',
-            $supply?->battery() === true && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
+            $plan->onBattery($run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
                 => 'runs from a battery: keep its kit to plan its feeds and cables',
             $plan->controller($run->controller)?->repeats === true => 'is driven by a repeater',
             array_filter($plan->runs, static fn(Run $r): bool => $plan->repeated($r)?->id === $run->id) !== []

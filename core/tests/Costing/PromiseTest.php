@@ -34,7 +34,7 @@ final class PromiseTest extends TestCase
         foreach (['observatory', 'narrowboat'] as $name) {
             yield $name => [$name];
         }
-        // Those of the first ten for which something is found that soon; EMBER_SEEDS=60 takes all, in half an hour.
+        // Those of the first ten for which something is found that soon; EMBER_SEEDS=60 takes all, in a few minutes.
         $all = (int) getenv('EMBER_SEEDS');
         foreach ($all > 0 ? range(1, $all) : [1, 2, 3, 5, 8, 9, 10] as $seed) {
             yield "seed {$seed}" => [$seed];
@@ -84,8 +84,8 @@ final class PromiseTest extends TestCase
                 'line by line it comes to the same',
             );
         }
-        // A job without strip has nothing to propose for; one that was stopped early may have found nothing yet.
-        self::assertTrue($taken > 0 || $runs === [] || $answer['stopped']);
+        // Where all runs are left as they are nothing is proposed; one that was stopped early may have found nothing yet.
+        self::assertTrue($taken > 0 || count($answer['left']) === count($runs) || $answer['stopped']);
     }
 
     private static function plan(string|int $job): Plan

@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Circuit\BankDraw;
 use EmberDusk\Circuit\BankStates;
+use EmberDusk\Costing\Basis;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Changes\Catalogue;
@@ -13,6 +14,7 @@ use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Planner\Planner;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
@@ -127,6 +129,20 @@ final class BanksTest extends TestCase
         foreach ($steps as $step) {
             self::assertStringNotContainsString('ains', $step->caution . $step->title . $step->why, $step->id);
         }
+    }
+
+    /** Banks are nobody's choice: no mains supply takes the place of a converter, and kit that is kept keeps its bank. */
+    public function test_a_proposal_leaves_a_converter_on_its_bank(): void
+    {
+        $kit = ['strip-single-12', 'battery-8', 'converter-48-12', 'controller-rf-4', 'cable-2x15', 'fuse-3'];
+        $plan = self::chosen(self::cart(), ...$kit);
+        $left = Planner::of($plan, ['rail'], new Basis(Demo::shelf()))->toArray();
+        self::assertStringContainsString('from a battery', $left['left'][0]['why']);
+        self::assertNull($left['found']);
+        $kept = Planner::of($plan, ['rail'], new Basis(Demo::shelf()), ['kit'])->toArray();
+        $after = self::applied($plan, (array) ($kept['found'] ?? $kept['nearest'])['take']);
+        self::assertSame('s1', $after->supplies[$after->run('rail')->supply ?? '']->bank);
+        self::assertSame('fuse-3', $after->cableTo($after->run('rail')->supply ?? '')?->fuse);
     }
 
     public function test_a_switch_needs_a_cable_to_sit_in(): void

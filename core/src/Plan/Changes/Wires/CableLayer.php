@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes\Wires;
 
+use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Device;
@@ -101,7 +102,9 @@ final class CableLayer
         $device = match (true) {
             $old === null => new Device($id, $kit),
             $old->kit === $kit => $old,
-            default => $old->of($kit),
+            // What is no converter hangs on no bank, and is not there yet.
+            ($this->kit[$kit]->entry ?? null) instanceof Converter => $old->of($kit),
+            default => $old->of($kit)->on(null)->already(false),
         };
         $place = $this->old->runs[$runs[0] ?? '']->place ?? '';
         $this->devices[$list][$id] = $where === '' ? $device : $device->standing(new Standing($place, $where));
