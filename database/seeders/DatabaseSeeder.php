@@ -18,8 +18,8 @@ use Illuminate\Support\Str;
 /** The demo world: a crew, its user, its shelf, and every job file in database/demo. Done once. */
 final class DatabaseSeeder extends Seeder
 {
-    /** Days from today until the crew comes, by job file. */
-    private const VISITS = ['job-narrowboat' => [8, 15], 'job-hide' => [3]];
+    /** Days from today until the crew comes, and for how many days (0: as many as it takes), by job file. */
+    private const VISITS = ['job-narrowboat' => [[9, 1], [23, 0]], 'job-hide' => [[3, 0]]];
 
     /** Visits lie around the day on which the demo is begun. */
     private function arrange(Job $job, string $file): void
@@ -28,11 +28,11 @@ final class DatabaseSeeder extends Seeder
             return;
         }
         $visits = array_map(
-            static fn(int $days): Visit => new Visit(
+            static fn(array $visit): Visit => new Visit(
                 Clock::now()
-                    ->modify("+{$days} days")
+                    ->modify("+{$visit[0]} days")
                     ->format('Y-m-d'),
-                1,
+                $visit[1],
                 2,
             ),
             self::VISITS[$file],
