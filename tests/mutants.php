@@ -227,6 +227,7 @@ return array_merge(
         ['$high <= $converter->inputMost) {', 'true) {'],
         ['$least >= $converter->leastAmps', '$least >= 0'],
         ['abs($v - $block->volts) < 1e-9', 'true'],
+        ['$unit->series < $battery->blocks', '$unit->series > $battery->blocks'],
         ['$bank === null', '$bank !== null'],
     ),
     $at(

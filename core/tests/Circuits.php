@@ -66,7 +66,7 @@ final class Circuits
     }
 
     /** @param  Written  $entry */
-    public function bank(string $id, array $entry = [], int $series = 1, int $parallel = 1): self
+    public function bank(string $id, array $entry = [], int $series = 1, int $parallel = 1, string $at = ''): self
     {
         $new = $this->device(
             'supplies',
@@ -75,7 +75,9 @@ final class Circuits
         );
         $device = $new->lists['supplies'][$id];
         assert($device instanceof Device);
-        $new->lists['supplies'][$id] = $device->blocks($series, $parallel);
+        $new->lists['supplies'][$id] = $device
+            ->blocks($series, $parallel)
+            ->standing($at === '' ? null : new \EmberDusk\Plan\Standing('room', $at));
 
         return $new;
     }

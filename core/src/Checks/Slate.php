@@ -40,6 +40,7 @@ final readonly class Slate
         'no-bank' => '%d converters hang on no bank yet',
         'converter-input' => '%d converters do not take their bank’s volts',
         'converter-least' => '%d converters give less than they need to',
+        'bank-tapped' => '%d banks are tapped at some of their blocks',
         'bank-other' => '%d banks are of other blocks than were surveyed',
         'bank-mixed' => '%d banks have blocks of different volts in a row',
         'cell-dim' => '%d runs are dim on a cell',

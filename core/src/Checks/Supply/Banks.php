@@ -39,6 +39,7 @@ final readonly class Banks implements Check
                 'a converter gives at least its least load, in every scene that lights it',
                 Rule::LEAFLET,
             ),
+            new Rule('bank-tapped', 'supply', 'what hangs on a bank hangs on all its blocks', Rule::PRACTICE),
             new Rule('bank-other', 'supply', 'a bank is of blocks of the volts that were surveyed', Rule::PRACTICE),
         ];
     }
@@ -53,7 +54,7 @@ final readonly class Banks implements Check
             }
             $block = $job->plan->block($id);
             if ($block !== null) {
-                array_push($findings, ...self::other($job, $unit, $block));
+                array_push($findings, ...self::other($job, $unit, $block), ...self::tapped($job, $unit, $block));
             }
         }
 
@@ -203,6 +204,43 @@ final readonly class Banks implements Check
                 source: Rule::PRACTICE,
             ),
         ];
+    }
+
+    /** @return list<Finding> where fewer blocks are taken than the bank has; what the notes want of it is told at Survey */
+    private static function tapped(Judged $job, Device $unit, Block $block): array
+    {
+        foreach (
+            TapeNotes::read($job->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->batteries
+            as $battery
+        ) {
+            if (
+                $battery->spot->name === $unit->stands?->spot &&
+                $battery->wants === null &&
+                abs($battery->blockVolts - $block->volts) < 1e-9 &&
+                $unit->series < $battery->blocks
+            ) {
+                return [
+                    new Finding(
+                        code: 'bank-tapped',
+                        severity: Severity::Watch,
+                        title: sprintf(
+                            '%s taps %d of %d blocks: that unbalances the bank',
+                            strtoupper($unit->id),
+                            $unit->series,
+                            $battery->blocks,
+                        ),
+                        detail: 'The tapped blocks are drained more and charged no better. ' .
+                            'Take the light from the whole bank through a converter, or move the tap round at each charge.',
+                        place: new Place('kit', self::run($job, $unit->id)->id ?? ''),
+                        number: (float) $unit->series,
+                        limit: (float) $battery->blocks,
+                        source: Rule::PRACTICE,
+                    ),
+                ];
+            }
+        }
+
+        return [];
     }
 
     /** The first run that hangs on a unit. */

@@ -59,6 +59,11 @@ final readonly class BankCases
             ->run('r1', 1.0, ['volts' => 12.0], 's1')
             ->state();
         yield 'bank-other' => ['bank-other', static fn(): array => [$blocks(8.0), $blocks(6.0)]];
+        $taps = static fn(int $series): JobState => Circuits::in("start\n2 r1\ndry\nbattery E1, 4 of 6 V")
+            ->bank('s1', ['volts' => 6.0], $series, 1, 'E1')
+            ->run('r1', 1.0, ['volts' => 6.0 * $series], 's1')
+            ->state();
+        yield 'bank-tapped' => ['bank-tapped', static fn(): array => [$taps(2), $taps(4)]];
         // A lithium cell from 3.0 to 4.2 V (common practice, no source); pixels that turn on below or above 3.0 V.
         $cell = static fn(float $turnOn): JobState => Circuits::in()
             ->bank('s1', ['volts' => 3.7, 'lowestVolts' => 3.0, 'restVolts' => 3.7, 'fullVolts' => 4.2])
