@@ -42,6 +42,12 @@ final readonly class Conditions
         return new self(supply: 1 + self::SUPPLY);
     }
 
+    /** Rails as thin as they may be, volts as they should be. */
+    public static function rails(): self
+    {
+        return new self(1 + self::RAIL);
+    }
+
     /** Thin rails and low volts. */
     public static function poor(): self
     {

@@ -10,6 +10,9 @@ use EmberDusk\Kit\Profiles\ControllerProfile;
 /** A dimming controller with switched returns: its limits, its resistances, how it resets and joins. */
 final readonly class Controller implements Entry
 {
+    /** What a hand has to set before power comes on. */
+    public const SET_BY_HAND = ['switch', 'jumper'];
+
     private const MODES = ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'];
 
     /**

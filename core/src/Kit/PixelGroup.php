@@ -16,6 +16,7 @@ final readonly class PixelGroup
         public float $full,
         public int $dataWires,
         public int $pixels,
+        public int $colours,
     ) {}
 
     /** @throws \EmberDusk\Values\Refusal */
@@ -29,6 +30,7 @@ final readonly class PixelGroup
             full: $f->number('fullVolts', 0.1, 60),
             dataWires: $f->whole('dataWires', 1, 2),
             pixels: $f->whole('pixelsPerCut', 1, 60),
+            colours: $colours,
         );
         if ($group->full <= $group->turnOn) {
             throw $f->invalid('fullVolts', 'Full current comes at more volts than the turn-on.');

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use EmberDusk\Bench\Faults\BenchRun;
+use EmberDusk\Bench\Faults\Fault;
+use EmberDusk\Bench\Faults\FaultDraw;
+use EmberDusk\Bench\Faults\FaultWords;
+use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Formats\Json;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\InvalidInput;
+use Illuminate\Console\Command;
+
+final class BenchCommand extends Command
+{
+    use ReadsJobFile;
+
+    protected $signature =
+        'ember:bench {file : a job file, - for standard input} {--seed=1} {--fault= : KIND@PLACE to put in, list for ' .
+        'all that the job can have, nothing for good wiring} {--json : print the run as JSON}';
+
+    protected $description = 'Put a fault into a job’s wiring and find it with the meter that stands in';
+
+    public function handle(): int
+    {
+        return $this->answering(function (): int {
+            $plan = $this->plan();
+            $name = (string) $this->option('fault');
+            if ($name === 'list') {
+                return $this->listed($plan);
+            }
+            [$island, $predictions, $fault] = $this->found($plan, $name, (int) $this->option('seed'));
+            $run = BenchRun::of($plan, $island, $predictions, $fault, (int) $this->option('seed'));
+            $this->told($plan, $run, $fault);
+
+            return $run->named() === ($fault === null ? 'none' : $fault->class()) ? 0 : 1;
+        });
+    }
+
+    private function listed(Plan $plan): int
+    {
+        $classes = [];
+        foreach (Island::all($plan) as $island) {
+            foreach (Predictions::of($plan, $island)->faults as ['fault' => $fault]) {
+                $classes[$fault->name()] = $fault->class();
+            }
+            foreach (array_keys(FaultDraw::all(Predictions::of($plan, $island))) as $name) {
+                $this->line($name . ($classes[$name] === $name ? '' : "  ({$classes[$name]})"));
+            }
+        }
+
+        return 0;
+    }
+
+    /**
+     * @return array{Island, Predictions, Fault|null}
+     *
+     * @throws InvalidInput when no island can have it
+     */
+    private function found(Plan $plan, string $name, int $seed): array
+    {
+        foreach (Island::all($plan) as $island) {
+            $predictions = Predictions::of($plan, $island);
+            $fault = $name === '' ? null : FaultDraw::named($predictions, $name, $seed);
+            if ($name === '' || $fault !== null) {
+                return [$island, $predictions, $fault];
+            }
+        }
+        throw new InvalidInput(
+            $name === ''
+                ? 'Nothing in this job is wired yet.'
+                : "This job cannot have the fault {$name}; --fault=list prints those that it can.",
+        );
+    }
+
+    private function told(Plan $plan, BenchRun $run, ?Fault $fault): void
+    {
+        $words = new FaultWords($plan);
+        $found = $run->belief->fault($run->named());
+        if ($this->option('json')) {
+            $this->output->write(
+                Json::pretty([
+                    'fault' => $fault?->name(),
+                    'readings' => array_map(
+                        static fn($r): array => [
+                            'spot' => $r->spot->id,
+                            'command' => $r->command->key,
+                            'value' => $r->value,
+                            'unit' => $r->spot->unit,
+                        ],
+                        $run->readings,
+                    ),
+                    'belief' => array_slice($run->belief->classes, 0, 5),
+                    'named' => $run->named(),
+                    'size' => $found?->size,
+                ]),
+            );
+
+            return;
+        }
+        foreach ($run->readings as $n => $r) {
+            $this->line(sprintf('%d  %s, %s: %.4g %s', $n + 1, $r->spot->words, $r->command->words(), $r->value, $r->spot->unit));
+        }
+        foreach (array_slice($run->belief->classes, 0, 5) as $class => $share) {
+            $this->line(sprintf('   %.2f  %s', $share, $words->class($run->belief, $class)));
+        }
+        $size = $found === null ? '' : $words->size($found);
+        $this->line(ucfirst($words->class($run->belief, $run->named())) . ($size === '' ? '' : ", {$size}") . '.');
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Channels;
+
+/**
+ * What the colours that were commanded alone, and what then lit, leave possible; and which single colour tells most next.
+ * A colour is never asked twice, and nothing is asked once only one class is left: no tree of questions needs fewer at its deepest.
+ */
+final readonly class ChannelFinder
+{
+    /** @param  list<Explanation>  $left  what fits every answer; none when they contradict each other */
+    private function __construct(public array $left, public array $asked, private int $colours) {}
+
+    /**
+     * @param  non-empty-list<Explanation>  $space
+     * @param  array<int, int>  $seen  colours that lit, by the one that was commanded
+     */
+    public static function of(array $space, array $seen): self
+    {
+        $left = array_values(
+            array_filter($space, static function (Explanation $e) use ($seen): bool {
+                foreach ($seen as $commanded => $colours) {
+                    if (($e->shows[$commanded] ?? null) !== $colours) {
+                        return false;
+                    }
+                }
+
+                return true;
+            }),
+        );
+
+        return new self($left, array_keys($seen), count($space[0]->shows));
+    }
+
+    /** The one class that is left; null while there are several, or none. */
+    public function found(): ?Explanation
+    {
+        return count($this->left) === 1 ? $this->left[0] : null;
+    }
+
+    /** The colour to command next: the one whose answers part what is left most evenly; null when nothing is left to ask. */
+    public function next(): ?int
+    {
+        if (count($this->left) < 2) {
+            return null;
+        }
+        $best = null;
+        $most = -1.0;
+        foreach (array_diff(range(0, $this->colours - 1), $this->asked) as $colour) {
+            $bits = $this->information($colour);
+            if ($bits > $most + 1e-9) {
+                [$best, $most] = [$colour, $bits];
+            }
+        }
+
+        return $best;
+    }
+
+    /** Bits that commanding a colour is expected to tell. */
+    private function information(int $colour): float
+    {
+        $by = [];
+        foreach ($this->left as $e) {
+            $by[$e->shows[$colour]] = ($by[$e->shows[$colour]] ?? 0.0) + $e->weight();
+        }
+        $all = array_sum($by);
+
+        return -array_sum(array_map(static fn(float $w): float => ($w / $all) * log($w / $all, 2), $by));
+    }
+}

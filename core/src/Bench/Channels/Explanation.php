@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Channels;
+
+/**
+ * Ways of standing that no single colour tells apart: one class. What is said of it is of the outputs and colours concerned; where
+ * several kinds of fault look alike, all are named, the one that is looked at first ahead.
+ */
+final readonly class Explanation
+{
+    /**
+     * @param  list<int>  $shows  what each colour commanded alone shows
+     * @param  non-empty-list<Leads|Pixels>  $ways  fewest faults first
+     */
+    public function __construct(public array $shows, public array $ways) {}
+
+    public function right(): bool
+    {
+        $way = $this->ways[0];
+
+        return $way instanceof Pixels
+            ? !$way->wrongKind && $way->order === range(0, count($way->order) - 1)
+            : $way->faults() === 0;
+    }
+
+    /** How likely it is before anything is seen, to a factor: each thing that is wrong is a tenth as likely as none (common practice, no source). */
+    public function weight(): float
+    {
+        $weight = 0.0;
+        foreach ($this->ways as $way) {
+            $faults = $way instanceof Leads ? $way->faults() : ($this->right() ? 0 : 1);
+            $weight = max($weight, 0.1 ** $faults);
+        }
+
+        return $weight;
+    }
+}

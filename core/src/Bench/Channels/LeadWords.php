@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Channels;
+
+/** What is wrong with the leads, and which to move or what to set, in words. */
+final readonly class LeadWords
+{
+    private const KINDS = [
+        'single' => 'single colour',
+        'tunable' => 'tunable white',
+        'rgb' => 'RGB',
+        'rgbw' => 'RGBW',
+        'rgbcct' => 'RGB and tunable white',
+    ];
+
+    /**
+     * @param  non-empty-list<string>  $colours  names of the strip's channels
+     * @param  string  $kind  of the strip
+     */
+    public function __construct(private array $colours, private string $kind) {}
+
+    /** “Blue and white are exchanged; red is loose.” All that look alike are named. */
+    public function verdict(Explanation $class): string
+    {
+        if ($class->right()) {
+            return 'Every colour comes as it is commanded.';
+        }
+        $said = array_map($this->said(...), $this->simplest($class));
+
+        return ucfirst(implode('; or ', array_unique($said))) . '.';
+    }
+
+    /** @return list<string> what to do, in order, supply off */
+    public function moves(Explanation $class): array
+    {
+        $moves = [];
+        foreach ($this->simplest($class) as $way) {
+            array_push($moves, ...$this->of($way));
+        }
+
+        return array_values(array_unique($moves));
+    }
+
+    /** A set of colours: “red and white”, “nothing”, “many colours at once”. */
+    public function seen(int $set): string
+    {
+        if ($set === Pixels::MANY) {
+            return 'many colours at once';
+        }
+        $names = [];
+        foreach ($this->colours as $n => $name) {
+            if (($set & (1 << $n)) !== 0) {
+                $names[] = $name;
+            }
+        }
+
+        return $names === [] ? 'nothing' : self::listed($names);
+    }
+
+    /**
+     * One way for each kind of fault that looks like this: a wrong setting before leads that are loose, since it is looked at in a moment.
+     *
+     * @return list<Leads|Pixels>
+     */
+    private function simplest(Explanation $class): array
+    {
+        $least = INF;
+        $ways = [];
+        foreach ($class->ways as $way) {
+            $faults = $way instanceof Leads ? $way->faults() : 1;
+            if ($faults > $least) {
+                break;
+            }
+            $least = $faults;
+            $ways[] = $way;
+        }
+        usort(
+            $ways,
+            static fn(Leads|Pixels $a, Leads|Pixels $b): int => ($b instanceof Leads && $b->setting !== null ? 1 : 0) <=>
+                ($a instanceof Leads && $a->setting !== null ? 1 : 0),
+        );
+
+        return $ways;
+    }
+
+    private function said(Leads|Pixels $way): string
+    {
+        if ($way instanceof Pixels) {
+            return $way->wrongKind
+                ? 'the fourth channel is set wrong: bytes meant for one pixel reach the next'
+                : 'the order of the colours is set wrong';
+        }
+        if ($way->dead) {
+            return 'nothing lights: the common lead is loose or exchanged with another, the strip has its common on the other side, or no volts come';
+        }
+        $said = [];
+        if ($way->setting !== null) {
+            $said[] = 'the switch is left at ' . self::KINDS[$way->setting];
+        }
+        if ($way->short !== null) {
+            $said[] = self::listed([$this->lead($way, $way->short[0]), $this->lead($way, $way->short[1])]) . ' touch';
+        }
+        foreach ($this->cycles($way) as $cycle) {
+            $said[] = $this->misplaced($way, $cycle);
+        }
+        if ($way->loose !== []) {
+            $loose = $way->setting === null ? array_values($this->meant($way)) : $way->loose;
+            $names = array_map(fn(int $c): string => $this->colours[$c], $loose);
+            $said[] = self::listed($names) . (count($names) === 1 ? ' is' : ' are') . ' loose';
+        }
+
+        return implode(', ', $said);
+    }
+
+    /** @return list<string> */
+    private function of(Leads|Pixels $way): array
+    {
+        if ($way instanceof Pixels) {
+            if ($way->wrongKind) {
+                return ['Set the number of channels of these pixels to ' . count($this->colours) . ', then ask the colours again.'];
+            }
+
+            return [
+                'Set the order to ' .
+                implode(', ', array_map(fn(int $c): string => $this->colours[$c], $way->order)) .
+                ': that is how they light when the controller sends ' .
+                implode(', ', $this->colours) .
+                '.',
+            ];
+        }
+        if ($way->dead) {
+            return [
+                'Read the volts at the strip’s first pads, + against each return.',
+                'Look for the lead of the strip’s common: it belongs in the common output, whatever its colour.',
+            ];
+        }
+        $moves = [];
+        if ($way->setting !== null) {
+            $moves[] = 'Set the switch to ' . self::KINDS[$this->kind] . ', then ask the colours again: the leads are not told before.';
+        }
+        if ($way->short !== null) {
+            $moves[] = 'Part the leads in outputs ' . self::listed([$this->colours[$way->short[0]], $this->colours[$way->short[1]]]) . '.';
+        }
+        foreach ($this->cycles($way) as $cycle) {
+            foreach ($cycle as $output) {
+                $moves[] = "Move the lead in output {$this->colours[$output]} to output {$this->colours[$way->order[$output]]}.";
+            }
+        }
+        foreach ($way->setting === null ? $this->meant($way) : [] as $output => $to) {
+            $moves[] =
+                $to === $output
+                    ? "Seat the lead of {$this->colours[$to]} at both ends."
+                    : "Seat the lead of {$this->colours[$to]}: it hangs loose at output {$this->colours[$output]} and belongs in output {$this->colours[$to]}.";
+        }
+        if (count($way->loose) === 2 && $way->setting === null) {
+            $moves[] = 'Which of the two is which is not told yet: ask the colours again.';
+        }
+
+        return $moves;
+    }
+
+    /**
+     * The colours whose leads hang loose, by output: each is taken for its own output's where that one is missing.
+     *
+     * @return array<int, int>
+     */
+    private function meant(Leads $way): array
+    {
+        $missing = array_map(static fn(int $o): int => $way->order[$o], $way->loose);
+        $own = array_values(array_intersect($way->loose, $missing));
+        $rest = array_values(array_diff($missing, $own));
+        sort($rest);
+        $meant = array_combine($own, $own);
+        foreach (array_values(array_diff($way->loose, $own)) as $n => $output) {
+            $meant[$output] = $rest[$n];
+        }
+        ksort($meant);
+
+        return $meant;
+    }
+
+    /** @param  non-empty-list<int>  $cycle  outputs */
+    private function misplaced(Leads $way, array $cycle): string
+    {
+        if ($way->order[$cycle[count($cycle) - 1]] === $cycle[0]) {
+            $names = array_map(fn(int $o): string => $this->colours[$o], $cycle);
+
+            return self::listed($names) . (count($names) === 2 ? ' are exchanged' : ' each sit one output on');
+        }
+
+        return self::listed(
+            array_map(
+                fn(int $o): string => "the lead of {$this->colours[$way->order[$o]]} is in output {$this->colours[$o]}",
+                $cycle,
+            ),
+        );
+    }
+
+    private function lead(Leads $way, int $output): string
+    {
+        return $this->colours[$way->order[$output]];
+    }
+
+    /** @return list<non-empty-list<int>> outputs whose leads go round, none of them loose */
+    private function cycles(Leads $way): array
+    {
+        $cycles = [];
+        $done = array_fill_keys($way->loose, true);
+        // A chain that ends at a loose lead is told from its head.
+        $heads = array_diff(array_keys($way->order), array_diff_key($way->order, $done));
+        foreach ([...$heads, ...array_keys($way->order)] as $output) {
+            if (isset($done[$output]) || $way->order[$output] === $output) {
+                continue;
+            }
+            $cycle = [];
+            for ($at = $output; !isset($done[$at]); $at = $way->order[$at]) {
+                $done[$at] = true;
+                $cycle[] = $at;
+            }
+            $cycles[] = $cycle;
+        }
+
+        return $cycles;
+    }
+
+    /** @param  non-empty-list<string>  $names */
+    private static function listed(array $names): string
+    {
+        $last = array_pop($names);
+
+        return $names === [] ? $last : implode(', ', $names) . ' and ' . $last;
+    }
+}

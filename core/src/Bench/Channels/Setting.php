@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Channels;
+
+/**
+ * What a controller does whose switch says another kind than its strip's: it falls back to the light that it takes itself for
+ * (common practice, no source). Outputs from 0.
+ */
+final readonly class Setting
+{
+    /** Outputs by kind. */
+    public const OUTPUTS = ['single' => 1, 'tunable' => 2, 'rgb' => 3, 'rgbw' => 4, 'rgbcct' => 5];
+
+    /** Colours and whites of each kind: a white is commanded as a white, whatever its number. */
+    private const COLOURED = ['single' => 0, 'tunable' => 0, 'rgb' => 3, 'rgbw' => 3, 'rgbcct' => 3];
+
+    /** @return list<string> settings other than the strip's own */
+    public static function others(string $kind, array $modes): array
+    {
+        return array_values(
+            array_filter(array_keys(self::OUTPUTS), static fn(string $m): bool => $m !== $kind && in_array($m, $modes, true)),
+        );
+    }
+
+    /** @return list<int> outputs that it drives when the strip's colour of that number is commanded alone */
+    public static function drives(string $setting, string $kind, int $commanded): array
+    {
+        $coloured = self::COLOURED[$kind];
+        $white = $commanded >= $coloured ? $commanded - $coloured : null;
+
+        return match (true) {
+            // One light: all outputs together, whatever is asked.
+            $setting === 'single' => range(0, 4),
+            // A white light takes a colour for “on”: both of its whites.
+            $setting === 'tunable' => $kind === 'rgbcct' && $white !== null ? [$white] : [0, 1],
+            $white === null => [$commanded],
+            // White is mixed where there is no white output.
+            $setting === 'rgb' => [0, 1, 2],
+            $setting === 'rgbw' => [3],
+            default => [3 + $white],
+        };
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Faults;
+
+use EmberDusk\Bench\Meter\Reading;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+
+/**
+ * A fault put into an island and looked for with the meter that stands in: rails and supplies as far off as they may be, by seed. The
+ * finder sees readings only.
+ */
+final readonly class BenchRun
+{
+    public const MOST = 6;
+
+    /** One reading alone proves nothing. */
+    public const LEAST = 2;
+
+    /** Belief at which no more is read. */
+    public const SURE = 0.985;
+
+    /** @param  list<Reading>  $readings */
+    private function __construct(public array $readings, public Belief $belief) {}
+
+    /** @throws \EmberDusk\Values\Refusal when the faulty circuit has no solution */
+    public static function of(
+        Plan $plan,
+        Island $island,
+        Predictions $predictions,
+        ?Fault $fault,
+        int $seed,
+        Chooses $chooses = new NextReading(),
+    ): self {
+        $meter = new StandInMeter($plan, $island, $fault, $seed);
+        $readings = [];
+        $belief = Belief::of($predictions, []);
+        while (count($readings) < self::MOST && !self::enough($belief, $readings)) {
+            $next = $chooses->next($belief, $readings);
+            if ($next === null) {
+                break;
+            }
+            $readings[] = $meter->read($next[0], $next[1]);
+            $belief = Belief::of($predictions, $readings);
+        }
+
+        return new self($readings, $belief);
+    }
+
+    /** @param  list<Reading>  $readings */
+    public static function enough(Belief $belief, array $readings): bool
+    {
+        return count($readings) >= self::LEAST && $belief->classes[$belief->top()] >= self::SURE;
+    }
+
+    /** The class that is named; what is believed of it. */
+    public function named(): string
+    {
+        return $this->belief->top();
+    }
+
+    public function sure(): float
+    {
+        return $this->belief->classes[$this->named()];
+    }
+}

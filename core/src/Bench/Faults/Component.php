@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Faults;
+
+/**
+ * One possibility that readings are held against: all is well, or one fault between two of its sizes. What is not known beside it (rails
+ * and supplies within their tolerance, where between the two sizes) is a Gaussian that every reading narrows: a Kalman filter without time.
+ */
+final class Component
+{
+    /** Volts or amps, and share of a value, that even the right model may be off. */
+    private const FLOOR = [0.0015, 0.0008];
+
+    /** @var array{float, float, float} rails and supplies in tolerances, place between the sizes */
+    private array $mean;
+
+    /** @var array<int, array{float, float, float}> */
+    private array $cov;
+
+    public float $log;
+
+    /**
+     * @param  array<string, float>  $from  values at the smaller size
+     * @param  array<string, float>|null  $to  at the larger one; null where there is nothing between
+     * @param  array<string, float>  $rail  what rails that are off by their whole tolerance add
+     * @param  array<string, float>  $supply  what supplies that are off by theirs add
+     */
+    public function __construct(
+        public readonly string $class,
+        public readonly ?Fault $fault,
+        private readonly array $from,
+        private readonly ?array $to,
+        private readonly float $least,
+        private readonly float $most,
+        private readonly array $rail,
+        private readonly array $supply,
+        float $prior,
+    ) {
+        $this->log = log($prior);
+        // A tolerance is a width that all values in it share alike: its deviation is a third root of it.
+        $third = 1 / 3;
+        $this->mean = [0.0, 0.0, $to === null ? 0.0 : 0.5];
+        $this->cov = [[$third, 0.0, 0.0], [0.0, $third, 0.0], [0.0, 0.0, $to === null ? 0.0 : 1 / 12]];
+    }
+
+    /**
+     * What a meter is expected to show, and the variance of that.
+     *
+     * @param  array<string, float>  $shares  by key
+     * @return array{float, float, array{float, float, float}}
+     */
+    public function expects(array $shares, float $meter): array
+    {
+        $value = 0.0;
+        $g = [0.0, 0.0, 0.0];
+        foreach ($shares as $key => $share) {
+            $at = $this->from[$key] ?? 0.0;
+            $value += $share * $at;
+            $g[0] += $share * ($this->rail[$key] ?? 0.0);
+            $g[1] += $share * ($this->supply[$key] ?? 0.0);
+            $g[2] += $share * (($this->to[$key] ?? $at) - $at);
+        }
+        $floor = self::FLOOR[0] + self::FLOOR[1] * abs($value);
+        $value += $g[0] * $this->mean[0] + $g[1] * $this->mean[1] + $g[2] * $this->mean[2];
+        $variance = $meter ** 2 / 3 + $floor ** 2;
+        for ($i = 0; $i < 3; $i++) {
+            for ($j = 0; $j < 3; $j++) {
+                $variance += $g[$i] * $this->cov[$i][$j] * $g[$j];
+            }
+        }
+
+        return [$value, $variance, $g];
+    }
+
+    /** @param  array<string, float>  $shares */
+    public function take(array $shares, float $value, float $meter): void
+    {
+        [$expected, $variance, $g] = $this->expects($shares, $meter);
+        $off = $value - $expected;
+        $this->log -= 0.5 * (log(2 * M_PI * $variance) + $off ** 2 / $variance);
+        $gain = [];
+        for ($i = 0; $i < 3; $i++) {
+            $gain[$i] = ($this->cov[$i][0] * $g[0] + $this->cov[$i][1] * $g[1] + $this->cov[$i][2] * $g[2]) / $variance;
+        }
+        for ($i = 0; $i < 3; $i++) {
+            $this->mean[$i] += $gain[$i] * $off;
+        }
+        $old = $this->cov;
+        for ($i = 0; $i < 3; $i++) {
+            for ($j = 0; $j < 3; $j++) {
+                $this->cov[$i][$j] -=
+                    $gain[$i] * ($g[0] * $old[0][$j] + $g[1] * $old[1][$j] + $g[2] * $old[2][$j]);
+            }
+        }
+    }
+
+    /** How large the fault is, by where between its sizes the readings put it. */
+    public function size(): float
+    {
+        $t = min(1.0, max(0.0, $this->mean[2]));
+
+        return $this->least + $t * ($this->most - $this->least);
+    }
+
+    /** @return array{float, float, float, float} rails' and supplies' deviation in tolerances, each with its standard deviation */
+    public function nuisance(): array
+    {
+        return [$this->mean[0], sqrt(max(0.0, $this->cov[0][0])), $this->mean[1], sqrt(max(0.0, $this->cov[1][1]))];
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Faults;
+
+use EmberDusk\Bench\Meter\Multimeter;
+use EmberDusk\Joining\Dice;
+
+/** Faults that are large enough to be met: each moves some reading at a terminal or a pad by three times what the meter may be off. */
+final readonly class FaultDraw
+{
+    private const TIMES = 3.0;
+
+    /** @return array<string, list<float>> sizes that are large enough, by KIND@PLACE */
+    public static function all(Predictions $of): array
+    {
+        $all = [];
+        foreach ($of->faults as ['fault' => $fault, 'sizes' => $sizes, 'values' => $values]) {
+            foreach ($sizes as $n => $size) {
+                if (self::moves($of, $values[$n])) {
+                    $all[$fault->name()][] = $size;
+                }
+            }
+        }
+
+        return $all;
+    }
+
+    /** One by chance: a kind, then a place, then a size of at least what is met. Null where the island can have none. */
+    public static function of(Predictions $of, int $seed): ?Fault
+    {
+        $dice = new Dice($seed);
+        $kinds = [];
+        foreach (self::all($of) as $name => $sizes) {
+            $kinds[explode('@', $name)[0]][] = $name;
+        }
+        if ($kinds === []) {
+            return null;
+        }
+        $names = self::pick($dice, array_values($kinds), 'kind');
+
+        return self::named($of, self::pick($dice, $names, 'place'), $seed);
+    }
+
+    /** That fault, as large as chance has it; null where this island cannot have it large enough to be met. */
+    public static function named(Predictions $of, string $name, int $seed): ?Fault
+    {
+        $sizes = self::all($of)[$name] ?? [];
+        if ($sizes === []) {
+            return null;
+        }
+        $dice = new Dice($seed);
+        foreach ($of->faults as ['fault' => $fault]) {
+            if ($fault->name() === $name) {
+                $n = (int) $dice->between(0, count($sizes) - 1e-9, 'size');
+                $next = $sizes[$n + 1] ?? $sizes[$n];
+                $size = $fault->kind->gradual() && self::beside($fault->kind, $sizes[$n], $next)
+                    ? $dice->between($sizes[$n], $next, 'between')
+                    : $sizes[$n];
+
+                return $fault->of($size);
+            }
+        }
+
+        return null;
+    }
+
+    /** Sizes on either side of what is right are not drawn between: there all is well. */
+    private static function beside(FaultKind $kind, float $a, float $b): bool
+    {
+        return $kind !== FaultKind::Strip || ($a - 1) * ($b - 1) > 0;
+    }
+
+    /** @param  array<string, float>  $values */
+    private static function moves(Predictions $of, array $values): bool
+    {
+        foreach ($values as $key => $value) {
+            $spot = $of->spots[explode(' ', $key)[1]];
+            if (!$spot->fine && abs($value - $of->base[$key]) > self::TIMES * Multimeter::tolerance($of->base[$key])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  non-empty-list<T>  $of
+     * @return T
+     */
+    private static function pick(Dice $dice, array $of, string $occasion): mixed
+    {
+        return $of[(int) $dice->between(0, count($of) - 1e-9, $occasion)];
+    }
+}

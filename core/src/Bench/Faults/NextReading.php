@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Faults;
+
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Multimeter;
+use EmberDusk\Bench\Meter\Reading;
+use EmberDusk\Bench\Meter\Spot;
+
+/**
+ * The reading that is expected to tell most: the mutual information of what the meter would show and which class it is, over what is
+ * still likely, with what it would show under each of them gathered into steps as wide as the meter can tell apart.
+ */
+final readonly class NextReading implements Chooses
+{
+    /** Possibilities that are looked at, and the share below which one is not. */
+    private const MOST = 160;
+
+    private const LEAST = 2e-4;
+
+    /** A Gaussian as three values with their shares. */
+    private const POINTS = [[-1.3, 0.27], [0.0, 0.46], [1.3, 0.27]];
+
+    /** Meter's deviations that a step is wide. */
+    private const STEP = 2.5;
+
+    /** Bits that lamps off costs: somebody has to command it, and again back. */
+    private const TROUBLE = 0.05;
+
+    public function next(Belief $belief, array $readings): ?array
+    {
+        $read = [];
+        foreach ($readings as $reading) {
+            $read["{$reading->command->key} {$reading->spot->id}"] = true;
+        }
+        $likely = self::likely($belief);
+        $best = null;
+        $most = 0.0;
+        foreach (Predictions::COMMANDS as $command) {
+            foreach ($belief->predictions->spots as $spot) {
+                $key = "{$command} {$spot->id}";
+                if (isset($read[$key]) || !isset($belief->predictions->base[$key])) {
+                    continue;
+                }
+                $bits = self::information($belief, $likely, $key) - ($command === Command::DARK ? self::TROUBLE : 0.0);
+                if ($bits > $most + 1e-6) {
+                    [$best, $most] = [[$spot, Command::read($command)], $bits];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return array<int, float> shares by component */
+    private static function likely(Belief $belief): array
+    {
+        $likely = array_filter(
+            array_slice($belief->weights, 0, count($belief->components), true),
+            static fn(float $w): bool => $w > self::LEAST,
+        );
+        arsort($likely);
+
+        return array_slice($likely, 0, self::MOST, true);
+    }
+
+    /** @param  array<int, float>  $likely */
+    private static function information(Belief $belief, array $likely, string $key): float
+    {
+        $of = $belief->predictions;
+        $shares = [$key => 1.0];
+        $tolerance = Multimeter::tolerance($of->base[$key]);
+        $step = (self::STEP * $tolerance) / sqrt(3);
+        $bins = $classes = [];
+        foreach ($likely as $n => $weight) {
+            $component = $belief->components[$n];
+            [$value, $variance] = $component->expects($shares, $tolerance);
+            $deviation = sqrt($variance);
+            $classes[$component->class] = ($classes[$component->class] ?? 0.0) + $weight;
+            foreach (self::POINTS as [$at, $share]) {
+                $bin = (int) round(($value + $at * $deviation) / $step);
+                $bins[$bin][$component->class] = ($bins[$bin][$component->class] ?? 0.0) + $weight * $share;
+            }
+        }
+        $left = 0.0;
+        foreach ($bins as $bin) {
+            $left += self::entropy($bin);
+        }
+
+        return self::entropy($classes) - $left;
+    }
+
+    /** @param  array<string, float>  $weights  Bits, times their sum. */
+    private static function entropy(array $weights): float
+    {
+        $all = array_sum($weights);
+        $bits = 0.0;
+        foreach ($weights as $w) {
+            $bits -= $w > 0 ? $w * log($w / $all, 2) : 0.0;
+        }
+
+        return $bits;
+    }
+}

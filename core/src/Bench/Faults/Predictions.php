@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Faults;
+
+use EmberDusk\Bench\Meter\BenchCircuit;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Bench\Meter\Spots;
+use EmberDusk\Circuit\Conditions;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Refusal;
+
+/**
+ * What a meter would show at every offered spot of an island, wired well and with each fault at each of its sizes. Faults are solved
+ * with the strip in a few lumps; what they change is added to the exact circuit's volts. Keys are "command spot".
+ */
+final readonly class Predictions
+{
+    /** Commands under which faults are solved: what a meter is mostly held under. */
+    public const COMMANDS = [Command::FULL, Command::DARK];
+
+    /**
+     * @param  array<string, Spot>  $spots
+     * @param  array<string, float>  $base  wired well
+     * @param  array<string, float>  $rail  what rails that are off by their whole tolerance add
+     * @param  array<string, float>  $supply  what supplies that are off by theirs add
+     * @param  list<array{fault: Fault, sizes: list<float>, values: list<array<string, float>>, rail: array<string, float>, supply: array<string, float>}>  $faults  with what rails and supplies add at the fault's largest size
+     */
+    private function __construct(
+        public array $spots,
+        public array $base,
+        public array $rail,
+        public array $supply,
+        public array $faults,
+    ) {}
+
+    /** @throws Refusal when the circuit has no solution even without a fault */
+    public static function of(Plan $plan, Island $island): self
+    {
+        $spots = Spots::of($plan, $island);
+        $exact = BenchCircuit::of($plan, $island);
+        $lumped = BenchCircuit::lumped($plan, $island);
+        $base = self::read($exact, $spots);
+        $rail = self::less(self::read($exact, $spots, Conditions::rails()), $base);
+        $supply = self::less(self::read($exact, $spots, Conditions::charging()), $base);
+        $like = self::read($lumped, $spots);
+        $faults = [];
+        foreach (FaultList::of($plan, $island) as $fault) {
+            $sizes = $values = [];
+            foreach (self::sizes($fault, $base) as $size) {
+                try {
+                    $shift = self::less(self::read($lumped, $spots, fault: $fault->of($size)), $like);
+                } catch (Refusal) {
+                    // So large that the circuit has no volts at all: nobody needs a meter for it.
+                    continue;
+                }
+                $sizes[] = $size;
+                $values[] = self::sum($base, $shift);
+            }
+            if ($sizes !== []) {
+                $largest = $fault->of($sizes[count($sizes) - 1]);
+                $at = self::read($lumped, $spots, fault: $largest);
+                $faults[] = [
+                    'fault' => $fault,
+                    'sizes' => $sizes,
+                    'values' => $values,
+                    'rail' => self::less(self::read($lumped, $spots, Conditions::rails(), $largest), $at),
+                    'supply' => self::less(self::read($lumped, $spots, Conditions::charging(), $largest), $at),
+                ];
+            }
+        }
+
+        return new self(array_column($spots, null, 'id'), $base, $rail, $supply, $faults);
+    }
+
+    /**
+     * A spot as shares of those that were solved: any pad lies on the parabola through three of them.
+     *
+     * @return array<string, float> share by spot; none where it is no pad of this island
+     */
+    public function shares(Spot $spot): array
+    {
+        if (isset($this->spots[$spot->id])) {
+            return [$spot->id => 1.0];
+        }
+        $near = [];
+        foreach ($this->spots as $other) {
+            if ($spot->pad !== null && $other->pad !== null && $other->pad[0] === $spot->pad[0] && $other->pad[2] === $spot->pad[2]) {
+                $near[$other->id] = $other->pad[1];
+            }
+        }
+        $at = $spot->pad[1] ?? 0.0;
+        uasort($near, static fn(float $a, float $b): int => abs($a - $at) <=> abs($b - $at));
+        $near = array_slice($near, 0, 3, true);
+        $shares = [];
+        foreach ($near as $id => $x) {
+            $share = 1.0;
+            foreach ($near as $other => $y) {
+                $share *= $other === $id ? 1.0 : ($at - $y) / ($x - $y);
+            }
+            $shares[$id] = $share;
+        }
+
+        return $shares;
+    }
+
+    /**
+     * A limit of a supply is written as amps: a share of what it gives when all is well.
+     *
+     * @param  array<string, float>  $base
+     * @return list<float>
+     */
+    private static function sizes(Fault $fault, array $base): array
+    {
+        if ($fault->kind === FaultKind::Overload) {
+            $gives = $base[Command::FULL . " {$fault->place}:amps"] ?? 0.0;
+
+            return $gives < 0.01 ? [] : array_map(static fn(float $s): float => $s * $gives, $fault->kind->sizes());
+        }
+
+        return $fault->kind->sizes() === [1.0] ? [$fault->size] : $fault->kind->sizes();
+    }
+
+    /**
+     * @param  list<Spot>  $spots
+     * @return array<string, float>
+     */
+    private static function read(
+        BenchCircuit $circuit,
+        array $spots,
+        Conditions $conditions = new Conditions(),
+        ?Fault $fault = null,
+    ): array {
+        $read = [];
+        foreach (self::COMMANDS as $key) {
+            foreach ($circuit->read($spots, Command::read($key), $conditions, $fault) as $spot => $value) {
+                $read["{$key} {$spot}"] = $value;
+            }
+        }
+
+        return $read;
+    }
+
+    /**
+     * @param  array<string, float>  $a
+     * @param  array<string, float>  $b
+     * @return array<string, float>
+     */
+    private static function less(array $a, array $b): array
+    {
+        foreach ($b as $key => $value) {
+            $b[$key] = ($a[$key] ?? $value) - $value;
+        }
+
+        return $b;
+    }
+
+    /**
+     * @param  array<string, float>  $a
+     * @param  array<string, float>  $b
+     * @return array<string, float>
+     */
+    private static function sum(array $a, array $b): array
+    {
+        foreach ($b as $key => $value) {
+            $a[$key] = ($a[$key] ?? 0.0) + $value;
+        }
+
+        return $a;
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Faults;
+
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Scaled;
+use EmberDusk\Circuit\Load;
+use EmberDusk\Circuit\Loads\GroupLoad;
+use EmberDusk\Circuit\Network;
+use EmberDusk\Circuit\Resistor;
+use EmberDusk\Circuit\Source;
+use EmberDusk\Circuit\Stretch;
+use EmberDusk\Circuit\Wiring;
+use EmberDusk\Plan\Plan;
+
+/** Puts a fault into a network, as it would be in the wires: more ohms, less volts, other strip, ends crossed, pixels without data. */
+final readonly class Put
+{
+    /** Ohm of what hardly conducts: enough that its ends keep volts of their own that can be told. */
+    private const OPEN = 1e5;
+
+    public static function into(Network $network, Fault $fault, Plan $plan, Command $command): void
+    {
+        $run = explode(':', $fault->place)[0];
+        match ($fault->kind) {
+            FaultKind::Joint => self::ohms($network, $fault, static fn(float $r): float => $r + $fault->size),
+            FaultKind::Feed, FaultKind::Switch => self::ohms($network, $fault, static fn(): float => self::OPEN),
+            FaultKind::Size, FaultKind::Length => self::ohms(
+                $network,
+                $fault,
+                static fn(float $r): float => $r * $fault->size,
+            ),
+            FaultKind::Low => self::source(
+                $network,
+                $fault->place,
+                static fn(Source $s): Source => self::like($s, $s->emf * $fault->size, $s->limit),
+            ),
+            FaultKind::Overload => self::source(
+                $network,
+                $fault->place,
+                static fn(Source $s): Source => self::like($s, $s->emf, $fault->size),
+            ),
+            FaultKind::Rail => self::strip($network, $run, static fn(Stretch $s): Stretch => self::railed($s, $fault->size)),
+            FaultKind::Strip => self::strip(
+                $network,
+                $run,
+                static fn(Stretch $s): Stretch => self::loaded($s, array_map(
+                    static fn(Load $l): Load => new Scaled($l, $fault->size),
+                    $s->loads,
+                )),
+            ),
+            FaultKind::Reversed => self::cross($network, $run, (int) explode(':', $fault->place)[1], $plan),
+            FaultKind::Limit => $command->key === Command::DARK
+                ? null
+                : self::strip($network, $run, static fn(Stretch $s): Stretch => self::loaded(
+                    $s,
+                    self::pixels($plan, $run, $fault->size),
+                )),
+            FaultKind::Kind, FaultKind::Count, FaultKind::Data => self::undriven($network, $run, $fault->size, $plan),
+        };
+    }
+
+    /** @param  callable(float): float  $ohms */
+    private static function ohms(Network $network, Fault $fault, callable $ohms): void
+    {
+        $network->resistors = array_map(
+            static fn(Resistor $r): Resistor => in_array($r->name, $fault->resistors, true)
+                ? new Resistor($r->name, $r->part, $r->from, $r->to, $ohms($r->ohms))
+                : $r,
+            $network->resistors,
+        );
+    }
+
+    /** @param  callable(Source): Source  $change */
+    private static function source(Network $network, string $id, callable $change): void
+    {
+        $network->sources = array_map(
+            static fn(Source $s): Source => $s->name === Wiring::name($id) ? $change($s) : $s,
+            $network->sources,
+        );
+    }
+
+    private static function like(Source $s, float $emf, float $limit): Source
+    {
+        return new Source(name: $s->name, plus: $s->plus, emf: $emf, ohms: $s->ohms, limit: $limit, minus: $s->minus);
+    }
+
+    /** @param  callable(Stretch): Stretch  $change */
+    private static function strip(Network $network, string $run, callable $change): void
+    {
+        $network->stretches = array_map(
+            static fn(Stretch $s): Stretch => $s->run === $run ? $change($s) : $s,
+            $network->stretches,
+        );
+    }
+
+    private static function railed(Stretch $s, float $factor): Stretch
+    {
+        return self::made($s, $s->loads, $s->first, $s->groups, $s->start, $s->end, $factor);
+    }
+
+    /** @param  non-empty-list<Load>  $loads */
+    private static function loaded(Stretch $s, array $loads): Stretch
+    {
+        return self::made($s, $loads, $s->first, $s->groups, $s->start, $s->end);
+    }
+
+    /** @return non-empty-list<Load> */
+    private static function pixels(Plan $plan, string $run, float $level): array
+    {
+        $strip = $plan->strip($plan->run($run)->strip);
+        assert($strip !== null);
+
+        return array_map(static fn($channel): Load => GroupLoad::of($strip, $channel, $level), $strip->channels);
+    }
+
+    /** Pixels past a share of the run get no data: they idle. */
+    private static function undriven(Network $network, string $run, float $share, Plan $plan): void
+    {
+        $all = 0;
+        foreach ($network->stretches as $s) {
+            $all += $s->run === $run ? $s->groups : 0;
+        }
+        $last = (int) round($share * $all);
+        $idle = self::pixels($plan, $run, 0.0);
+        $stretches = [];
+        foreach ($network->stretches as $s) {
+            $lit = $last - $s->first;
+            if ($s->run !== $run || $lit >= $s->groups) {
+                $stretches[] = $s;
+            } elseif ($lit <= 0) {
+                $stretches[] = self::loaded($s, $idle);
+            } else {
+                $middle = [];
+                foreach ($s->start as $t => $node) {
+                    $middle[] = $network->node("{$s->prefix}_d{$last}_{$t}", $network->guesses[$node]);
+                }
+                $stretches[] = self::made($s, $s->loads, $s->first, $lit, $s->start, $middle);
+                $stretches[] = self::made($s, $idle, $s->first + $lit, $s->groups - $lit, $middle, $s->end);
+            }
+        }
+        $network->stretches = $stretches;
+    }
+
+    /** A section laid the other way round: its first terminal meets the last of what comes before it, and again behind it. */
+    private static function cross(Network $network, string $run, int $section, Plan $plan): void
+    {
+        $groups = $plan->cutMarks($plan->run($run))->groups ?? [];
+        $first = array_sum(array_slice($groups, 0, $section - 1));
+        $next = $first + ($groups[$section - 1] ?? 0);
+        self::strip(
+            $network,
+            $run,
+            static fn(Stretch $s): Stretch => $s->first >= $first && $s->first < $next
+                ? self::made($s, $s->loads, $s->first, $s->groups, array_reverse($s->start), array_reverse($s->end))
+                : $s,
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Load>  $loads
+     * @param  non-empty-list<int>  $start
+     * @param  non-empty-list<int>  $end
+     */
+    private static function made(
+        Stretch $s,
+        array $loads,
+        int $first,
+        int $groups,
+        array $start,
+        array $end,
+        float $rails = 1.0,
+    ): Stretch {
+        return new Stretch(
+            run: $s->run,
+            prefix: $s->prefix,
+            first: $first,
+            groups: $groups,
+            pitch: $s->pitch,
+            plusRail: $s->plusRail * $rails,
+            returnRail: $s->returnRail * $rails,
+            loads: $loads,
+            start: $start,
+            end: $end,
+            numbers: $s->numbers,
+        );
+    }
+}

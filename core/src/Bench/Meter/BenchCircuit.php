@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Meter;
+
+use EmberDusk\Bench\Faults\Fault;
+use EmberDusk\Bench\Faults\Put;
+use EmberDusk\Circuit\Conditions;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\Network;
+use EmberDusk\Circuit\Phase;
+use EmberDusk\Circuit\Resistor;
+use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Circuit\Wiring;
+use EmberDusk\Kit\Connector;
+use EmberDusk\Plan\Plan;
+
+/**
+ * An island as a meter meets it: every joint is a resistor of its own, so that volts can be read on both its sides; with a fault put in,
+ * where there is one. Dimmed phases are averaged, as a meter does.
+ */
+final readonly class BenchCircuit
+{
+    /** Lumps that a stretch is taken as where a circuit is only compared with its like. */
+    private const LUMPS = 10;
+
+    private function __construct(private Plan $plan, private Island $island, private bool $lumped) {}
+
+    public static function of(Plan $plan, Island $island): self
+    {
+        return new self($plan, $island, false);
+    }
+
+    /** The same with each stretch of strip as a few large groups: off by little, and by the same in circuits that are compared. */
+    public static function lumped(Plan $plan, Island $island): self
+    {
+        return new self($plan, $island, true);
+    }
+
+    /** @return list<Network> one a phase of what is commanded */
+    public function networks(Command $command, Conditions $conditions = new Conditions(), ?Fault $fault = null): array
+    {
+        return array_map(
+            fn(Phase $p): Network => $this->network($command, $conditions, $p, $fault),
+            $command->phases($this->plan, $this->island),
+        );
+    }
+
+    /**
+     * True volts and amps, by spot; those where nothing conducts are not in it.
+     *
+     * @param  list<Spot>  $spots
+     * @return array<string, float>
+     *
+     * @throws \EmberDusk\Values\Refusal when it has no solution
+     */
+    public function read(
+        array $spots,
+        Command $command,
+        Conditions $conditions = new Conditions(),
+        ?Fault $fault = null,
+    ): array {
+        $read = [];
+        foreach ($command->phases($this->plan, $this->island) as $phase) {
+            $network = $this->network($command, $conditions, $phase, $fault);
+            $counts = array_map(static fn($s): int => $s->groups, $network->stretches);
+            if ($this->lumped) {
+                $network->stretches = array_map(
+                    static fn($s) => Scaled::lumps($s, self::LUMPS),
+                    $network->stretches,
+                );
+            }
+            $readout = new Readout($network, Newton::solve($network), $counts);
+            foreach ($spots as $spot) {
+                $value = $readout->at($spot);
+                if ($value !== null) {
+                    $read[$spot->id] = ($read[$spot->id] ?? 0.0) + $phase->share * $value;
+                }
+            }
+        }
+
+        return $read;
+    }
+
+    private function network(Command $command, Conditions $conditions, Phase $phase, ?Fault $fault): Network
+    {
+        $network = Wiring::of($this->plan, $this->island, $command->conditions($conditions), $phase);
+        $this->part($network);
+        if ($fault !== null) {
+            Put::into($network, $fault, $this->plan, $command);
+        }
+
+        return $network;
+    }
+
+    /** Each core becomes joint, copper, joint. */
+    private function part(Network $network): void
+    {
+        $resistors = [];
+        foreach ($network->resistors as $r) {
+            $cable = $this->plan->cables[$r->part] ?? null;
+            if ($cable === null && $r->part !== 'jumper') {
+                $resistors[] = $r;
+
+                continue;
+            }
+            $joint = $cable === null ? Connector::SOLDERED : $this->plan->connector($cable->joint)->ohms ?? Connector::SOLDERED;
+            $a = $network->node("{$r->name}_a", $network->guesses[$r->from]);
+            $b = $network->node("{$r->name}_b", $network->guesses[$r->to]);
+            $resistors[] = new Resistor("{$r->name}_a", $r->part, $r->from, $a, $joint);
+            $resistors[] = new Resistor($r->name, $r->part, $a, $b, max(1e-6, $r->ohms - 2 * $joint));
+            $resistors[] = new Resistor("{$r->name}_b", $r->part, $b, $r->to, $joint);
+        }
+        $network->resistors = $resistors;
+    }
+}

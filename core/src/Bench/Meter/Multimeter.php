@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Meter;
+
+use EmberDusk\Joining\Dice;
+
+/**
+ * The meter that stands in for a real one, and what any reading may be off: ranges of 0.2, 2, 20 and 200 (volts, or amps by its clamp)
+ * at 2,000 counts, ±(0.5 % + 2 digits) (common practice, no source).
+ */
+final readonly class Multimeter
+{
+    public const RANGES = [0.2, 2.0, 20.0, 200.0];
+
+    public const COUNTS = 2000;
+
+    public const SHARE = 0.005;
+
+    public const DIGITS = 2;
+
+    public function __construct(private Dice $dice) {}
+
+    /** The least of its ranges that holds a value. */
+    public static function range(float $value): float
+    {
+        foreach (self::RANGES as $range) {
+            if (abs($value) < $range) {
+                return $range;
+            }
+        }
+
+        return self::RANGES[count(self::RANGES) - 1];
+    }
+
+    /** One digit of the range that a value is read in. */
+    public static function digit(float $value): float
+    {
+        return self::range($value) / self::COUNTS;
+    }
+
+    /** How far from the truth a reading may lie, either way. */
+    public static function tolerance(float $value): float
+    {
+        return self::SHARE * abs($value) + self::DIGITS * self::digit($value);
+    }
+
+    /** What it shows of a true value: as far off as chance has it, to its last digit. */
+    public function shows(float $true, string $occasion): float
+    {
+        $off = $this->dice->between(-1.0, 1.0, "meter {$occasion}") * self::tolerance($true);
+        $digit = self::digit($true);
+
+        return round(($true + $off) / $digit) * $digit;
+    }
+}

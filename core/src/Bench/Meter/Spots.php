@@ -1,0 +1,305 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Meter;
+
+use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\WiredRun;
+use EmberDusk\Circuit\Wiring;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\InvalidInput;
+
+/** Every place of an island where a meter can be held: terminals, ends of cables before their joints, across joints, pads, through cores. */
+final readonly class Spots
+{
+    /** Places along a stretch of strip that are offered; any other pad can be named. */
+    private const ALONG = 4;
+
+    private function __construct(private Plan $plan, private Island $island) {}
+
+    /** @return list<Spot> that are offered */
+    public static function of(Plan $plan, Island $island): array
+    {
+        $spots = new self($plan, $island);
+        $all = [];
+        foreach ($island->supplies as $id) {
+            $all[] = $spots->supply($id, 'V');
+            $all[] = $spots->supply($id, 'A');
+        }
+        foreach ($island->controllers as $id) {
+            array_push($all, ...$spots->controller($id));
+        }
+        foreach ($island->cables($plan) as $cable) {
+            array_push($all, ...$spots->cable($cable));
+        }
+        foreach ($island->parts as $parts) {
+            array_push($all, ...$spots->run($parts));
+        }
+
+        return array_values(array_filter($all));
+    }
+
+    /**
+     * One by its id; a pad lies at the mark nearest to the metres that are named.
+     *
+     * @throws InvalidInput when there is no such place (any more)
+     */
+    public static function named(Plan $plan, Island $island, string $id): Spot
+    {
+        if (preg_match('/^([a-z0-9-]+)@([0-9]+(?:\.[0-9]+)?):([1-6])$/', $id, $m) === 1) {
+            $parts = $island->parts[$m[1]] ?? null;
+            if ($parts !== null && (int) $m[3] <= count($parts->strip->channels)) {
+                return self::pad($parts, (float) $m[2], (int) $m[3]);
+            }
+        }
+        foreach (self::of($plan, $island) as $spot) {
+            if ($spot->id === $id) {
+                return $spot;
+            }
+        }
+        throw new InvalidInput("There is no place {$id} in the wiring as it is planned now.", '/spot');
+    }
+
+    private function supply(string $id, string $unit): Spot
+    {
+        $name = Wiring::name($id);
+        $minus = $id === $this->island->supplies[0] ? '0' : "{$name}_m";
+        $says = strtoupper($id);
+
+        return $unit === 'V'
+            ? new Spot(id: $id, unit: 'V', of: $id, words: "{$says}, its terminals", nodes: ["{$name}_p", $minus])
+            : new Spot(id: "{$id}:amps", unit: 'A', of: $id, words: "what {$says} gives", through: $name);
+    }
+
+    /** @return list<Spot> */
+    private function controller(string $id): array
+    {
+        $name = Wiring::name($id);
+        $says = strtoupper($id);
+        $spots = [
+            new Spot(id: "{$id}:in", unit: 'V', of: $id, words: "{$says}, its input", nodes: ["{$name}_p", "{$name}_m"]),
+        ];
+        foreach ($this->channels($id) as $n => $colour) {
+            $spots[] = new Spot(
+                id: "{$id}:out:{$n}",
+                unit: 'V',
+                of: $id,
+                words: "{$says}, + to output {$n} ({$colour})",
+                nodes: ["{$name}_com", "{$name}_{$n}"],
+            );
+        }
+
+        return $spots;
+    }
+
+    /** @return array<int, string> names of the colours of a controller's outputs, from 1 */
+    private function channels(string $controller): array
+    {
+        $names = [];
+        foreach ($this->island->parts as $parts) {
+            if ($parts->run->controller === $controller && $parts->controller !== null) {
+                foreach ($parts->strip->channels as $n => $channel) {
+                    $names[$n + 1] ??= $channel->name;
+                }
+            }
+        }
+
+        return $names;
+    }
+
+    /** @return list<Spot> */
+    private function cable(LaidCable $cable): array
+    {
+        $name = Wiring::name($cable->id);
+        $says = strtoupper($cable->id);
+        $ends = ['from' => strtoupper($cable->from), 'to' => strtoupper($cable->to)];
+        $letter = ['from' => 'a', 'to' => 'b'];
+        $spots = [];
+        for ($core = 1; $core <= $this->cores($cable); $core++) {
+            $of = $core === 1 ? '+' : 'return ' . ($core - 1);
+            $spots[] = new Spot(
+                id: "{$cable->id}:amps:{$core}",
+                unit: 'A',
+                of: $cable->id,
+                words: "{$says}, through its core of {$of}",
+                through: "{$name}_{$core}",
+            );
+            $spots[] = new Spot(
+                id: "{$cable->id}:drop:{$core}",
+                unit: 'V',
+                of: $cable->id,
+                words: "{$says}, along its core of {$of} from {$ends['from']} to {$ends['to']}, terminal to terminal",
+                fine: true,
+                along: ["{$name}_{$core}_a", "{$name}_{$core}", "{$name}_{$core}_b"],
+            );
+            foreach ($ends as $end => $at) {
+                $wire = "{$name}_{$core}_{$letter[$end]}";
+                $spots[] = new Spot(
+                    id: "{$cable->id}:{$end}:{$core}",
+                    unit: 'V',
+                    of: $cable->id,
+                    words: "across the joint of {$of} of {$says} at {$at}",
+                    fine: true,
+                    along: [$wire],
+                );
+                if ($core > 1) {
+                    $spots[] = new Spot(
+                        id: "{$cable->id}:{$end}-wire:{$core}",
+                        unit: 'V',
+                        of: $cable->id,
+                        words: "{$says}, bare wire at {$at} before its joints, + to {$of}",
+                        nodes: ["{$name}_1_{$letter[$end]}", $wire],
+                    );
+                }
+            }
+        }
+
+        return $spots;
+    }
+
+    /** Cores that conduct: as many as what it ends at has terminals. */
+    private function cores(LaidCable $cable): int
+    {
+        foreach ($this->island->parts as $parts) {
+            foreach (array_keys($parts->tails) as $feed) {
+                if (isset($this->plan->wayTo($feed)[$cable->id]) && $this->plan->root($cable->from) !== null) {
+                    $root = $this->plan->root($cable->from);
+
+                    return isset($this->plan->controllers[$root ?? '']) ? count($parts->strip->channels) + 1 : 2;
+                }
+            }
+        }
+
+        return 2;
+    }
+
+    /** @return list<Spot> */
+    private function run(WiredRun $parts): array
+    {
+        $at = [];
+        $before = 0;
+        $fed = array_map(fn(string $f): int => $this->plan->feeds[$f]->pad, array_keys($parts->tails));
+        $ends = [0];
+        foreach ($parts->marks->groups as $count) {
+            $before += $count;
+            $ends[] = $before;
+        }
+        foreach ($fed as $pad) {
+            $ends[] = self::group($parts, $pad);
+        }
+        $ends = array_values(array_unique($ends));
+        sort($ends);
+        foreach ($ends as $n => $end) {
+            $at[$end] = true;
+            $next = $ends[$n + 1] ?? null;
+            for ($k = 1; $next !== null && $k < self::ALONG; $k++) {
+                $at[(int) round($end + (($next - $end) * $k) / self::ALONG)] = true;
+            }
+        }
+        $spots = [];
+        foreach (array_keys($at) as $group) {
+            foreach (array_keys($parts->strip->channels) as $c) {
+                $spots[] = self::pad($parts, $group * $parts->strip->pitch, $c + 1);
+            }
+        }
+
+        $prefix = Wiring::prefix($parts->run->id);
+        array_push($spots, ...$this->rails($parts, $ends));
+        foreach (array_keys($parts->marks->jumps) as $section) {
+            for ($core = 0; $core <= count($parts->strip->channels); $core++) {
+                foreach (['from' => 'a', 'to' => 'b'] as $side => $letter) {
+                    $of = $core === 0 ? '+' : "return {$core}";
+                    $piece = $side === 'from' ? $section + 1 : $section + 2;
+                    $spots[] = new Spot(
+                        id: sprintf('%s:%s%d:%d', $parts->run->id, $side, $section + 1, $core + 1),
+                        unit: 'V',
+                        of: $parts->run->id,
+                        words: "{$parts->run->name()}, across the joint of {$of} at piece {$piece}",
+                        fine: true,
+                        along: ["{$prefix}_j{$section}_{$core}_{$letter}"],
+                    );
+                }
+            }
+        }
+
+        return $spots;
+    }
+
+    /**
+     * Along the + rail, from one pad with something on it to the next.
+     *
+     * @param  list<int>  $ends  groups before each
+     * @return list<Spot>
+     */
+    private function rails(WiredRun $parts, array $ends): array
+    {
+        $spots = [];
+        $prefix = Wiring::prefix($parts->run->id);
+        foreach (array_slice($ends, 0, -1) as $n => $from) {
+            $to = $ends[$n + 1];
+            $section = self::section($parts, $from);
+            $spots[] = new Spot(
+                id: sprintf('%s:rail%d', $parts->run->id, $n + 1),
+                unit: 'V',
+                of: $parts->run->id,
+                words: sprintf(
+                    '%s, along its + rail from %.2f m to %.2f m',
+                    $parts->run->name(),
+                    $from * $parts->strip->pitch,
+                    $to * $parts->strip->pitch,
+                ),
+                nodes: [sprintf('%s_a%d_p', $prefix, $from + $section), sprintf('%s_a%d_p', $prefix, $to + $section)],
+                metres: $from * $parts->strip->pitch,
+                fine: true,
+            );
+        }
+
+        return $spots;
+    }
+
+    /** The section, from 0, that begins at or holds a group: pads count one more for each cut before it. */
+    private static function section(WiredRun $parts, int $group): int
+    {
+        $before = 0;
+        foreach ($parts->marks->groups as $section => $count) {
+            $before += $count;
+            if ($group < $before) {
+                return $section;
+            }
+        }
+
+        return count($parts->marks->groups) - 1;
+    }
+
+    /** Groups before a pad: where a strip is cut, two pads lie at one place. */
+    private static function group(WiredRun $parts, int $pad): int
+    {
+        $before = 0;
+        foreach ($parts->marks->groups as $section => $count) {
+            if ($pad - $section <= $before + $count) {
+                return $pad - $section;
+            }
+            $before += $count;
+        }
+
+        return $before;
+    }
+
+    private static function pad(WiredRun $parts, float $metres, int $channel): Spot
+    {
+        $group = min((int) round($metres / $parts->strip->pitch), array_sum($parts->marks->groups));
+        $at = $group * $parts->strip->pitch;
+        $colour = $parts->strip->channels[$channel - 1]->name;
+
+        return new Spot(
+            id: sprintf('%s@%.2f:%d', $parts->run->id, $at, $channel),
+            unit: 'V',
+            of: $parts->run->id,
+            words: sprintf('%s, pads at %.2f m, + to %s', $parts->run->name(), $at, $colour),
+            pad: [$parts->run->id, (float) $group, $channel],
+            metres: $at,
+        );
+    }
+}
