@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\HandoverController;
@@ -59,6 +60,11 @@ Route::middleware('auth')->group(static function (): void {
             Route::post('back', [JobController::class, 'back'])->name('jobs.back');
             Route::delete('/', [JobController::class, 'destroy'])->name('jobs.destroy');
             Route::get('join', [JoinController::class, 'show'])->name('jobs.join');
+            Route::get('bench', [BenchController::class, 'show'])->name('jobs.bench');
+            Route::get('bench/look', [BenchController::class, 'look'])->name('bench.look');
+            Route::post('bench/log', [BenchController::class, 'log'])->name('bench.log');
+            Route::post('bench/practices', [BenchController::class, 'practise'])->name('bench.practise');
+            Route::post('bench/practices/{benchPractice}', [BenchController::class, 'ask'])->name('bench.ask');
             Route::get('handover', [HandoverController::class, 'show'])->name('jobs.handover');
             Route::get('sheet', [HandoverController::class, 'html'])->name('jobs.sheet');
             Route::get('sheet.pdf', [HandoverController::class, 'pdf'])->name('jobs.pdf');

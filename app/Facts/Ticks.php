@@ -7,22 +7,36 @@ namespace App\Facts;
 use App\Models\Job;
 use App\Models\Tick;
 use App\Time\Clock;
+use EmberDusk\Bench\Tests\Tests;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Press;
+use EmberDusk\Schedule\TestTicks;
 use EmberDusk\Schedule\Tick as Done;
 use Illuminate\Database\Eloquent\Builder;
 
-/** What the ticks say: which steps of a job are done, and how fast the crew is. */
+/** What the ticks say: which steps and tests of a job are done, and how fast the crew is. */
 final readonly class Ticks
 {
-    /** @return array<string, Done> by step */
-    public static function of(Job $job): array
+    /** @return array<string, Done> by step and by test */
+    public static function of(Job $job, Plan $plan): array
     {
-        $done = [];
-        foreach (self::standing(Tick::query()->where('job_id', $job->id)) as $tick) {
-            $done[$tick->step] = new Done($tick->step, $tick->minutes, Clock::local($tick->at)->format('Y-m-d H:i'));
-        }
+        $presses = Tick::query()
+            ->where('job_id', $job->id)
+            ->orderBy('at')
+            ->orderBy('id')
+            ->get()
+            ->map(
+                static fn(Tick $t): Press => new Press(
+                    $t->step,
+                    $t->done,
+                    $t->minutes,
+                    Clock::local($t->at)->format('Y-m-d H:i'),
+                ),
+            )
+            ->all();
 
-        return $done;
+        return $presses === [] ? [] : TestTicks::of(array_values($presses), Tests::of($plan));
     }
 
     /** From the crew's other jobs, so that an estimate does not move under the hand while the job is done. */
@@ -30,7 +44,8 @@ final readonly class Ticks
     {
         $others = Job::query()->where('crew_id', $job->crew_id)->whereKeyNot($job->id)->select('id');
         $timed = [];
-        foreach (self::standing(Tick::query()->whereIn('job_id', $others)) as $tick) {
+        // A test is part of a step: only whole steps are held against the table.
+        foreach (self::standing(Tick::query()->whereIn('job_id', $others)->where('step', 'not like', '%/%')) as $tick) {
             $timed[] = ['kind' => $tick->kind, 'table' => $tick->table_minutes, 'taken' => $tick->minutes];
         }
 

@@ -67,6 +67,18 @@ final class Job extends Model
         return $this->hasMany(Tick::class);
     }
 
+    /** @return HasMany<LogEntry, $this> */
+    public function logEntries(): HasMany
+    {
+        return $this->hasMany(LogEntry::class);
+    }
+
+    /** @return HasMany<BenchPractice, $this> */
+    public function benchPractices(): HasMany
+    {
+        return $this->hasMany(BenchPractice::class);
+    }
+
     /** @return HasOne<Arrangement, $this> */
     public function arrangement(): HasOne
     {

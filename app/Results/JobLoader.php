@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Results;
 
+use App\Facts\LogBook;
 use App\Facts\Offcuts;
 use App\Facts\Ticks;
 use App\History\OwnChanges;
@@ -15,6 +16,7 @@ use App\Models\Revision;
 use App\Models\User;
 use App\Screens\Screen;
 use App\Time\Clock;
+use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
@@ -23,7 +25,7 @@ use EmberDusk\Schedule\Arrangement;
 /** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
 final readonly class JobLoader
 {
-    public function __construct(private ResultCache $results) {}
+    public function __construct(private ResultCache $results, private BenchCache $bench) {}
 
     /** @param  list<string>  $open  runs that are shown large */
     public function load(
@@ -50,10 +52,12 @@ final readonly class JobLoader
                 ->all(),
             today: Clock::day(),
             arrangement: $job->arrangement()->first()?->read() ?? new Arrangement(),
-            ticks: Ticks::of($job),
+            ticks: Ticks::of($job, $plan),
             productivity: Ticks::productivity($job),
             offcuts: Offcuts::of($job),
             time: Clock::hour(),
+            bench: new BenchFacts(LogBook::entries($job)),
+            solver: $this->bench,
         );
     }
 

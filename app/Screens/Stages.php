@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
+use App\Screens\Bench\BenchStage;
 use App\Screens\Build\BuildStage;
 use App\Screens\Handover\HandoverStage;
 use App\Screens\Join\JoinStage;
@@ -28,6 +29,7 @@ final readonly class Stages
             new WireStage(),
             new PartsStage(),
             new BuildStage(),
+            new BenchStage(),
             new JoinStage(),
             new HandoverStage(),
         ];

@@ -103,7 +103,16 @@ final class BenchCommand extends Command
             return;
         }
         foreach ($run->readings as $n => $r) {
-            $this->line(sprintf('%d  %s, %s: %.4g %s', $n + 1, $r->spot->words, $r->command->words(), $r->value, $r->spot->unit));
+            $this->line(
+                sprintf(
+                    '%d  %s, %s: %.4g %s',
+                    $n + 1,
+                    $r->spot->words,
+                    $r->command->words(),
+                    $r->value,
+                    $r->spot->unit,
+                ),
+            );
         }
         foreach (array_slice($run->belief->classes, 0, 5) as $class => $share) {
             $this->line(sprintf('   %.2f  %s', $share, $words->class($run->belief, $class)));

@@ -16,6 +16,7 @@ use App\Screens\Build\MoveCost;
 use App\Screens\Build\StepCalendar;
 use App\Screens\Known;
 use App\Time\Clock;
+use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\CriticalPath;
@@ -42,9 +43,15 @@ final readonly class BuildController
             'Somebody else has signed in on this device. It is sent when whoever pressed it signs in again.',
         );
         $id = $request->string('step')->toString();
+        // A test is ticked by its own id; its kind and time are its step's.
+        $of = explode('/', $id)[0];
+        $known = $of === $id || in_array($id, array_column(Tests::of($job->newest()->plan()), 'id'), true);
         $step =
             array_values(
-                array_filter($this->state($job)->schedule()->steps, static fn(Step $s): bool => $s->id === $id),
+                array_filter(
+                    $this->state($job)->schedule()->steps,
+                    static fn(Step $s): bool => $known && $s->id === $of,
+                ),
             )[0] ??
             throw InvalidInput::at(
                 '/step',

@@ -16,7 +16,7 @@ final class TickRequest extends FormRequest
         return [
             'uuid' => ['required', 'uuid'],
             'by' => ['nullable', 'integer', 'min:1'],
-            'step' => ['bail', 'required', 'string', 'max:60', 'regex:/^[a-z][a-z0-9-]*$/'],
+            'step' => ['bail', 'required', 'string', 'max:60', 'regex:/^[a-z][a-z0-9-]*(\/[a-z]+)?$/'],
             'done' => ['required', 'boolean'],
             'minutes' => ['required', 'integer', 'min:1', 'max:6000'],
             'known' => ['nullable', 'string', 'max:40000'],

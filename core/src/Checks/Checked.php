@@ -24,6 +24,7 @@ final readonly class Checked
         'place' => 'Places',
         'part' => 'Parts',
         'step' => 'Plan of work',
+        'test' => 'Tests and readings',
         'job' => 'The job',
     ];
 
@@ -81,6 +82,8 @@ final readonly class Checked
             'module' => $plan->modules !== [],
             'item' => $plan->items !== [],
             'scene' => $plan->scenes !== [],
+            // What was read and seen stands on the sheet by itself, with what was not tested.
+            'test' => false,
             default => true,
         };
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks;
 
+use EmberDusk\Checks\Bench\ReadingFindings;
+use EmberDusk\Checks\Bench\SeenFindings;
 use EmberDusk\Checks\Cable\Drop;
 use EmberDusk\Checks\Cable\Lengths;
 use EmberDusk\Checks\Controller\ControllerAmps;
@@ -103,6 +105,8 @@ final readonly class Registry
             ...self::circuit(),
             new SceneFindings(),
             new TrialBoards(),
+            new ReadingFindings(),
+            new SeenFindings(),
             new NotJoined(),
             new PartFindings(),
             new PriceFindings(),

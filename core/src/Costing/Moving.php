@@ -166,6 +166,9 @@ final class Moving
         if (UnitCosts::joins($kit)) {
             $this->works('join', 1.0);
         }
+        if (UnitCosts::setByHand($kit)) {
+            $this->works('settings', 1.0);
+        }
     }
 
     /** @param  array<string, \EmberDusk\Plan\LaidCable>  $cables */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Job;
 
+use EmberDusk\Bench\BenchSolver;
+use EmberDusk\Bench\Log\BenchFacts;
+use EmberDusk\Bench\SolvesNow;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Costing\Basis;
@@ -31,7 +34,7 @@ final class JobState
      * @param  array<string, Mark>  $marks  how far parts are, by the part's key
      * @param  string  $today  YYYY-MM-DD
      * @param  string  $time  HH:MM of today; empty is before work
-     * @param  array<string, Tick>  $ticks  steps that are done
+     * @param  array<string, Tick>  $ticks  steps and tests that are done
      * @param  list<Offcut>  $offcuts  that lie in the van
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
@@ -51,6 +54,8 @@ final class JobState
         public readonly ?Productivity $productivity = null,
         public readonly array $offcuts = [],
         public readonly string $time = '',
+        public readonly BenchFacts $bench = new BenchFacts(),
+        public readonly BenchSolver $solver = new SolvesNow(),
     ) {}
 
     /** Parts, steps and what is left of them, worked out once and only where it is asked for. */

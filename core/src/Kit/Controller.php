@@ -11,7 +11,7 @@ use EmberDusk\Kit\Profiles\ControllerProfile;
 final readonly class Controller implements Entry
 {
     /** What a hand has to set before power comes on. */
-    public const SET_BY_HAND = ['switch', 'jumper'];
+    private const SET_BY_HAND = ['switch', 'jumper'];
 
     private const MODES = ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'];
 
@@ -106,6 +106,12 @@ final readonly class Controller implements Entry
     public function joins(): bool
     {
         return !$this->repeats;
+    }
+
+    /** Whether a switch or a jumper tells it the kind of light. */
+    public function setByHand(): bool
+    {
+        return in_array($this->setBy, self::SET_BY_HAND, true);
     }
 
     /** Watts that it can carry at so many volts: its total amps count, whatever the volts. */

@@ -11,17 +11,19 @@ use EmberDusk\Plan\Run;
 final readonly class RunUnits
 {
     /** Kinds of step that a choice of wiring moves: each part of a run is tested, cut and sealed by itself. */
-    public const MOVED = ['loose', 'cut', 'second', 'seal'];
+    public const MOVED = ['settings', 'loose', 'cut', 'second', 'seal'];
 
     /** @return array<string, float> by kind of StepMinutes::MINUTES; joints, units and cables are counted where they are */
     public static function of(Plan $plan, Run $run): array
     {
         $metres = $run->length();
         $sections = (float) count($run->sections);
+        $pixels = BenchSettings::ofRun($plan, $run);
         $sealed = $plan->making($run)->seal !== '' || $plan->damp($run);
 
         return [
             'dry' => $metres,
+            ...$pixels === [] ? [] : ['settings' => (float) count($pixels)],
             'loose' => 1.0,
             'cut' => $sections,
             'second' => 1.0,

@@ -8,7 +8,7 @@ namespace EmberDusk\Rates;
 final readonly class StepMinutes
 {
     /**
-     * Minutes: per metre laid out, of cable, of trim, made up, stuck, covered; per joint of one core; per unit, set,
+     * Minutes: per metre laid out, of cable, of trim, made up, stuck, covered; per joint of one core; per setting, unit, set,
      * remote, panel, plug, bank, thing that moves, supply that
      * mains is laid to, fixture, end, section, leg, test, controller or hub that is reset and joined, place, visit.
      */
@@ -20,6 +20,7 @@ final readonly class StepMinutes
         'back' => 3.0,
         'trace' => 5.0,
         'dry' => 2.0,
+        'settings' => 3.0,
         'supply' => 20.0,
         'mains' => 15.0,
         'cables' => 5.0,
@@ -51,6 +52,7 @@ final readonly class StepMinutes
         'back' => 'putting trim back',
         'trace' => 'tracing legs',
         'dry' => 'dry runs',
+        'settings' => 'settings on the bench',
         'supply' => 'supplies and controllers',
         'mains' => 'being there while mains is laid',
         'cables' => 'laying cables',

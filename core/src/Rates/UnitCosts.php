@@ -60,15 +60,23 @@ final readonly class UnitCosts
         return JointMinutes::of($connector) * $this->crew->factor('joints');
     }
 
-    /** Of a supply or controller that is fixed, and joined where that has to be. */
+    /** Of a supply or controller that is fixed, set and joined where that has to be. */
     public function unit(KitSnapshot $kit): int
     {
-        return $this->piece($kit) + $this->work('supply', 1.0) + (self::joins($kit) ? $this->work('join', 1.0) : 0);
+        return $this->piece($kit) +
+            $this->work('supply', 1.0) +
+            (self::joins($kit) ? $this->work('join', 1.0) : 0) +
+            (self::setByHand($kit) ? $this->work('settings', 1.0) : 0);
     }
 
     public static function joins(KitSnapshot $kit): bool
     {
         return $kit->entry instanceof Controller && $kit->entry->joins();
+    }
+
+    public static function setByHand(KitSnapshot $kit): bool
+    {
+        return $kit->entry instanceof Controller && $kit->entry->setByHand();
     }
 
     /** Of a new cable that is laid, without its joints. */

@@ -60,6 +60,7 @@ final class InstallSteps
         $units = array_values($units);
         $new = array_values(array_filter($units, fn(string $u): bool => !isset($this->fixed[$u])));
         if ($new !== []) {
+            $set = array_values(array_filter(array_map(fn(string $u): ?string => $this->set($of, $u), $new)));
             $step = $this->list->of(
                 of: $of,
                 kind: 'supply',
@@ -69,7 +70,7 @@ final class InstallSteps
                 people: 1,
                 tools: ['drill', 'screwdriver'],
                 caution: $this->caution($new),
-                after: $after,
+                after: [...$after, ...$set],
             );
             foreach ($new as $unit) {
                 $this->fixed[$unit] = $this->mains($of, $unit, $step) ?? $step;
@@ -78,6 +79,30 @@ final class InstallSteps
         $there = array_values(array_unique(array_map(fn(string $u): string => $this->fixed[$u], $units)));
 
         return $there === [] ? $after : $there;
+    }
+
+    /** The step in which a controller's switch or jumper is set, before it is mounted; null where it has none. */
+    private function set(Run|Fitting $of, string $unit): ?string
+    {
+        $controller = $this->plan->controller($unit);
+        if ($controller?->setByHand() !== true) {
+            return null;
+        }
+
+        return $this->list->add(
+            kind: 'settings',
+            of: $unit,
+            place: $this->plan->places[$of->place]->name ?? '',
+            title: strtoupper($unit) . ": set its {$controller->setBy} on the bench",
+            why: 'On a bench supply of the strip’s volts, before it is mounted: its lamps cannot be seen afterwards.',
+            units: 1.0,
+            people: 1,
+            tools: ['bench supply'],
+            caution: 'Set it before power comes on.',
+            after: [],
+            wait: 0,
+            needs: [$this->plan->controllers[$unit]->kit],
+        );
     }
 
     /** The step in which mains comes to a supply that does not stand at an outlet. */

@@ -7,11 +7,12 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Parts\Fixings;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Rates\BenchSettings;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\RunUnits;
 
 /**
- * The steps of one run after another: dry run, supply, cables, loose test, profile or sticking, joints, second test, sealing,
+ * The steps of one run after another: dry run, settings, supply, cables, loose test, profile or sticking, joints, second test, sealing,
  * curing, diffuser.
  */
 final readonly class RunSteps
@@ -48,11 +49,26 @@ final readonly class RunSteps
             tools: ['tape measure'],
             after: [],
         );
+        $settings = BenchSettings::ofRun($this->plan, $run);
+        $set = [];
+        if ($settings !== []) {
+            $set[] = $this->list->of(
+                of: $run,
+                kind: 'settings',
+                title: 'set on the bench: ' . BenchSettings::said($settings),
+                why: 'On a bench supply of the strip’s volts, before anything is mounted: its lamps cannot be seen afterwards.',
+                units: $units['settings'] ?? 0.0,
+                people: 1,
+                tools: ['bench supply', 'phone'],
+                after: [$dry],
+                caution: 'The strip’s own volts, through a small fuse.',
+            );
+        }
         $cables = $this->install->of(
             of: $run,
             devices: $this->plan->unitsOf($run),
             ways: $this->plan->waysOf($run),
-            after: [$dry, ...$before],
+            after: [$dry, ...$set, ...$before],
         );
         $cables = $this->batteries->fed($run, $cables);
         $loose = $this->list->of(

@@ -10,6 +10,18 @@ import { person } from './person';
  * A press on a step's tick, with the name by which the server knows it when it comes twice, and who pressed. Presses of
  * earlier versions of this page do not say who: whoever is signed in sends them.
  */
+/** What was read, seen, mended or remarked, as the log takes it. */
+export type Note = {
+    kind: 'reading' | 'colour' | 'count' | 'mend' | 'remark';
+    place: string;
+    command: string;
+    value: number | null;
+    text: string;
+    by: string;
+    sure: boolean;
+    practice: number | null;
+};
+
 export type Press = {
     uuid: string;
     job: number;
@@ -20,6 +32,8 @@ export type Press = {
     by?: number;
     who?: string;
     refused?: string;
+    /** An entry of the log instead of a tick. */
+    note?: Note;
 };
 
 interface Box extends DBSchema {
@@ -95,15 +109,17 @@ export async function sendPresses(): Promise<void> {
             try {
                 const page = pages.get(next.job)?.();
                 const { uuid, step, done, minutes, at, by } = next;
-                const answer = await ask('POST', `/jobs/${next.job}/build/tick`, {
-                    uuid,
-                    step,
-                    done,
-                    minutes,
-                    at,
-                    by,
-                    known: page?.known,
-                });
+                const answer = next.note
+                    ? await ask('POST', `/jobs/${next.job}/bench/log`, { ...next.note, uuid, at, byUser: by })
+                    : await ask('POST', `/jobs/${next.job}/build/tick`, {
+                          uuid,
+                          step,
+                          done,
+                          minutes,
+                          at,
+                          by,
+                          known: page?.known,
+                      });
                 reached.value = true;
                 trouble.value = '';
                 await drop(next);
@@ -168,16 +184,14 @@ export function useOutbox<Answer>(job: number, page: () => Page<Answer>) {
     onBeforeUnmount(() => pages.delete(job));
     const here = computed(() => presses.value.filter((p) => p.job === job));
 
-    async function press(step: string, done: boolean, minutes: number): Promise<void> {
+    async function keep(what: Pick<Press, 'step' | 'done' | 'minutes' | 'note'>): Promise<void> {
         // Later than the press before, whatever the clock was set to in between.
         const last = Math.max(0, ...here.value.map((p) => Date.parse(p.at)));
         const me = person();
         await write({
             uuid: uuid(),
             job,
-            step,
-            done,
-            minutes,
+            ...what,
             at: new Date(Math.max(serverNow(), last + 1)).toISOString(),
             by: me?.id,
             who: me?.name,
@@ -185,9 +199,15 @@ export function useOutbox<Answer>(job: number, page: () => Page<Answer>) {
         await sendPresses();
     }
 
+    const press = (step: string, done: boolean, minutes: number) => keep({ step, done, minutes });
+    const note = (entry: Note) => keep({ step: '', done: true, minutes: 0, note: entry });
+
     return {
         press,
+        note,
         drop,
+        /** Entries of the log that have not arrived yet. */
+        notes: computed(() => here.value.filter((p) => p.note && !p.refused && own(p))),
         refused: computed(() => here.value.filter((p) => p.refused && own(p))),
         /** What a step is after the presses that have not arrived yet; undefined where there is none. */
         last: (step: string) => here.value.filter((p) => p.step === step && !p.refused && own(p)).at(-1),

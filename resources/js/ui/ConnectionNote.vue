@@ -8,7 +8,9 @@ import { useWaiting } from '@/lib/outbox';
 /** What waits on this device to be sent, whose it is, and why a page did not come. On every page. */
 defineProps<{ job?: number }>();
 const { reached, trouble, mine, others, refused } = useWaiting();
-const ticks = (n: number) => (n === 1 ? 'one tick' : `${n} ticks`);
+/** Ticks, and whatever else was written down. */
+const word = computed(() => (mine.value.some((p) => p.note) ? ['entry', 'entries'] : ['tick', 'ticks']));
+const ticks = (n: number) => (n === 1 ? `one ${word.value[0]}` : `${n} ${word.value[1]}`);
 const whose = computed(() => {
     const count = new Map<string, number>();
     others.value.forEach((p) => count.set(p.who ?? 'somebody', (count.get(p.who ?? 'somebody') ?? 0) + 1));
@@ -25,9 +27,9 @@ const whose = computed(() => {
         <p v-if="mine.length && !reached" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
             {{
                 trouble === IN_BETWEEN ? 'No way to the server (a network may want you to sign in first)' : 'No signal'
-            }}: {{ mine.length === 1 ? 'one tick waits' : `${mine.length} ticks wait` }} on this device and
+            }}: {{ `${ticks(mine.length)} ${mine.length === 1 ? 'waits' : 'wait'}` }} on this device and
             {{ mine.length === 1 ? 'goes' : 'go' }} off by {{ mine.length === 1 ? 'itself' : 'themselves' }} when there
-            is one. Go on ticking; leave this page open. While the screen sleeps nothing is sent.
+            is one. Go on; leave this page open. While the screen sleeps nothing is sent.
         </p>
         <p v-else-if="mine.length && trouble" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
             {{ ticks(mine.length) }} not kept yet: {{ trouble }}
@@ -42,8 +44,10 @@ const whose = computed(() => {
             role="alert"
             class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1"
         >
-            A tick was not taken: {{ one.refused }}
-            <Link class="act" :href="`/jobs/${one.job}/build`">Go to its Build</Link>
+            {{ one.note ? 'An entry' : 'A tick' }} was not taken: {{ one.refused }}
+            <Link class="act" :href="`/jobs/${one.job}/${one.note ? 'bench' : 'build'}`"
+                >Go to its {{ one.note ? 'Bench' : 'Build' }}</Link
+            >
         </p>
     </div>
 </template>

@@ -10,7 +10,10 @@ namespace EmberDusk\Bench\Channels;
  */
 final readonly class ChannelFinder
 {
-    /** @param  list<Explanation>  $left  what fits every answer; none when they contradict each other */
+    /**
+     * @param  list<Explanation>  $left  what fits every answer; none when they contradict each other
+     * @param  list<int>  $asked  colours that were commanded
+     */
     private function __construct(public array $left, public array $asked, private int $colours) {}
 
     /**

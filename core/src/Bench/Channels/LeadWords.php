@@ -4,17 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Channels;
 
+use EmberDusk\Kit\Facts;
+
 /** What is wrong with the leads, and which to move or what to set, in words. */
 final readonly class LeadWords
 {
-    private const KINDS = [
-        'single' => 'single colour',
-        'tunable' => 'tunable white',
-        'rgb' => 'RGB',
-        'rgbw' => 'RGBW',
-        'rgbcct' => 'RGB and tunable white',
-    ];
-
     /**
      * @param  non-empty-list<string>  $colours  names of the strip's channels
      * @param  string  $kind  of the strip
@@ -78,8 +72,9 @@ final readonly class LeadWords
         }
         usort(
             $ways,
-            static fn(Leads|Pixels $a, Leads|Pixels $b): int => ($b instanceof Leads && $b->setting !== null ? 1 : 0) <=>
-                ($a instanceof Leads && $a->setting !== null ? 1 : 0),
+            static fn(Leads|Pixels $a, Leads|Pixels $b): int => ($b instanceof Leads && $b->setting !== null
+                ? 1
+                : 0) <=> ($a instanceof Leads && $a->setting !== null ? 1 : 0),
         );
 
         return $ways;
@@ -97,7 +92,7 @@ final readonly class LeadWords
         }
         $said = [];
         if ($way->setting !== null) {
-            $said[] = 'the switch is left at ' . self::KINDS[$way->setting];
+            $said[] = 'the switch is left at ' . Facts::way($way->setting);
         }
         if ($way->short !== null) {
             $said[] = self::listed([$this->lead($way, $way->short[0]), $this->lead($way, $way->short[1])]) . ' touch';
@@ -119,7 +114,11 @@ final readonly class LeadWords
     {
         if ($way instanceof Pixels) {
             if ($way->wrongKind) {
-                return ['Set the number of channels of these pixels to ' . count($this->colours) . ', then ask the colours again.'];
+                return [
+                    'Set the number of channels of these pixels to ' .
+                    count($this->colours) .
+                    ', then ask the colours again.',
+                ];
             }
 
             return [
@@ -138,10 +137,16 @@ final readonly class LeadWords
         }
         $moves = [];
         if ($way->setting !== null) {
-            $moves[] = 'Set the switch to ' . self::KINDS[$this->kind] . ', then ask the colours again: the leads are not told before.';
+            $moves[] =
+                'Set the switch to ' .
+                Facts::way($this->kind) .
+                ', then ask the colours again: the leads are not told before.';
         }
         if ($way->short !== null) {
-            $moves[] = 'Part the leads in outputs ' . self::listed([$this->colours[$way->short[0]], $this->colours[$way->short[1]]]) . '.';
+            $moves[] =
+                'Part the leads in outputs ' .
+                self::listed([$this->colours[$way->short[0]], $this->colours[$way->short[1]]]) .
+                '.';
         }
         foreach ($this->cycles($way) as $cycle) {
             foreach ($cycle as $output) {
@@ -181,7 +186,7 @@ final readonly class LeadWords
         return $meant;
     }
 
-    /** @param  non-empty-list<int>  $cycle  outputs */
+    /** @param  list<int>  $cycle  outputs */
     private function misplaced(Leads $way, array $cycle): string
     {
         if ($way->order[$cycle[count($cycle) - 1]] === $cycle[0]) {
@@ -203,7 +208,7 @@ final readonly class LeadWords
         return $this->colours[$way->order[$output]];
     }
 
-    /** @return list<non-empty-list<int>> outputs whose leads go round, none of them loose */
+    /** @return list<list<int>> outputs whose leads go round, none of them loose */
     private function cycles(Leads $way): array
     {
         $cycles = [];
@@ -225,10 +230,10 @@ final readonly class LeadWords
         return $cycles;
     }
 
-    /** @param  non-empty-list<string>  $names */
+    /** @param  list<string>  $names */
     private static function listed(array $names): string
     {
-        $last = array_pop($names);
+        $last = (string) array_pop($names);
 
         return $names === [] ? $last : implode(', ', $names) . ' and ' . $last;
     }

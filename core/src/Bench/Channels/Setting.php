@@ -16,11 +16,17 @@ final readonly class Setting
     /** Colours and whites of each kind: a white is commanded as a white, whatever its number. */
     private const COLOURED = ['single' => 0, 'tunable' => 0, 'rgb' => 3, 'rgbw' => 3, 'rgbcct' => 3];
 
-    /** @return list<string> settings other than the strip's own */
+    /**
+     * @param  list<string>  $modes  that the controller has
+     * @return list<string> settings other than the strip's own
+     */
     public static function others(string $kind, array $modes): array
     {
         return array_values(
-            array_filter(array_keys(self::OUTPUTS), static fn(string $m): bool => $m !== $kind && in_array($m, $modes, true)),
+            array_filter(
+                array_keys(self::OUTPUTS),
+                static fn(string $m): bool => $m !== $kind && in_array($m, $modes, true),
+            ),
         );
     }
 

@@ -37,7 +37,10 @@ final class Space
     {
         return self::$known["pixels {$colours}"] ??= self::classes(
             [
-                ...array_map(static fn(array $order): Pixels => new Pixels($order), self::orders(range(0, $colours - 1))),
+                ...array_map(
+                    static fn(array $order): Pixels => new Pixels($order),
+                    self::orders(range(0, $colours - 1)),
+                ),
                 new Pixels(range(0, $colours - 1), true),
             ],
             $colours,
@@ -60,15 +63,19 @@ final class Space
             $classes[implode(' ', $seen)][] = $way;
         }
 
-        return array_map(static function (string $seen, array $ways): Explanation {
-            usort(
-                $ways,
-                static fn(Leads|Pixels $a, Leads|Pixels $b): int => ($a instanceof Leads ? $a->faults() : 0) <=>
-                    ($b instanceof Leads ? $b->faults() : 0),
-            );
+        return array_map(
+            static function (string $seen, array $ways): Explanation {
+                usort(
+                    $ways,
+                    static fn(Leads|Pixels $a, Leads|Pixels $b): int => ($a instanceof Leads ? $a->faults() : 0) <=>
+                        ($b instanceof Leads ? $b->faults() : 0),
+                );
 
-            return new Explanation(array_map(intval(...), explode(' ', $seen)), $ways);
-        }, array_map(strval(...), array_keys($classes)), array_values($classes));
+                return new Explanation(array_map(intval(...), explode(' ', $seen)), $ways);
+            },
+            array_map(strval(...), array_keys($classes)),
+            array_values($classes),
+        );
     }
 
     /**

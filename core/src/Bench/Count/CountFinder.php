@@ -59,7 +59,11 @@ final readonly class CountFinder
         return new self('asking', self::between($low, $high, $expected));
     }
 
-    /** Fewer light than the count that was set, and nothing runs off: the data does not reach the rest. */
+    /**
+     * Fewer light than the count that was set, and nothing runs off: the data does not reach the rest.
+     *
+     * @param  non-empty-list<int>  $sections
+     */
     private static function early(array $sections, bool $fourChannels, int $set, int $lit): self
     {
         if ($fourChannels && abs($lit - (int) floor(0.75 * $set)) <= 1 && !self::boundary($sections, $lit)) {

@@ -84,7 +84,7 @@ final readonly class Belief
             }
         }
 
-        return $best?->fault?->of($best->size());
+        return $best === null ? null : $best->fault?->of($best->size());
     }
 
     /**

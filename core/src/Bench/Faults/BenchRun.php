@@ -34,7 +34,7 @@ final readonly class BenchRun
         int $seed,
         Chooses $chooses = new NextReading(),
     ): self {
-        $meter = new StandInMeter($plan, $island, $fault, $seed);
+        $meter = new StandInMeter($plan, $island, $fault === null ? [] : [$fault], $seed);
         $readings = [];
         $belief = Belief::of($predictions, []);
         while (count($readings) < self::MOST && !self::enough($belief, $readings)) {

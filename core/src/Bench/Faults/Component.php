@@ -90,8 +90,7 @@ final class Component
         $old = $this->cov;
         for ($i = 0; $i < 3; $i++) {
             for ($j = 0; $j < 3; $j++) {
-                $this->cov[$i][$j] -=
-                    $gain[$i] * ($g[0] * $old[0][$j] + $g[1] * $old[1][$j] + $g[2] * $old[2][$j]);
+                $this->cov[$i][$j] -= $gain[$i] * ($g[0] * $old[0][$j] + $g[1] * $old[1][$j] + $g[2] * $old[2][$j]);
             }
         }
     }

@@ -8,7 +8,6 @@ namespace EmberDusk\Bench\Faults;
 final readonly class Fault
 {
     /**
-     * @param  string  $kind  of {@see FaultKind}
      * @param  string  $place  "w3:to:1", "k2", "w3", "s1", "c1", "cove", "band:2"
      * @param  float  $size  ohms, a factor, volts as a share, amps, or a share of the run: as its kind has it
      * @param  list<string>  $resistors  that it changes, by name, where it changes any

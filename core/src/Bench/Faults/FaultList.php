@@ -11,7 +11,6 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\Resistor;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Circuit\Wiring;
-use EmberDusk\Kit\Controller;
 use EmberDusk\Plan\Plan;
 
 /** Every fault that an island can have: each joint, feed, cable, supply, strip, section, switch, count. */
@@ -39,13 +38,21 @@ final readonly class FaultList
                 }
             }
             $copper = array_values(
-                array_filter($cores[$cable->id] ?? [], static fn(Resistor $r): bool => !str_ends_with($r->name, '_a') && !str_ends_with($r->name, '_b')),
+                array_filter(
+                    $cores[$cable->id] ?? [],
+                    static fn(Resistor $r): bool => !str_ends_with($r->name, '_a') && !str_ends_with($r->name, '_b'),
+                ),
             );
             $names = array_map(static fn(Resistor $r): string => $r->name, $copper);
             $faults[] = new Fault(FaultKind::Size, $cable->id, 1.0, $names);
             $faults[] = new Fault(FaultKind::Length, $cable->id, 1.0, $names);
             if (isset($plan->feeds[$cable->to])) {
-                $faults[] = new Fault(FaultKind::Feed, $cable->to, 1.0, array_map(static fn(string $n): string => "{$n}_b", $names));
+                $faults[] = new Fault(
+                    FaultKind::Feed,
+                    $cable->to,
+                    1.0,
+                    array_map(static fn(string $n): string => "{$n}_b", $names),
+                );
             }
         }
         foreach ($island->supplies as $id) {
@@ -72,17 +79,16 @@ final readonly class FaultList
             if (str_starts_with($r->name, $prefix) && preg_match('/_j(\d+)_(\d+)_([ab])$/', $r->name, $m) === 1) {
                 // Joints of a lead between two sections: told by section, core and side.
                 $side = $m[3] === 'a' ? 'from' : 'to';
-                $faults[] = new Fault(FaultKind::Joint, "{$id}:{$side}" . ($m[1] + 1) . ':' . ($m[2] + 1), 1.0, [$r->name]);
+                $faults[] = new Fault(FaultKind::Joint, "{$id}:{$side}" . ($m[1] + 1) . ':' . ($m[2] + 1), 1.0, [
+                    $r->name,
+                ]);
             }
         }
         foreach (array_keys($parts->marks->groups) as $n) {
             $faults[] = new Fault(FaultKind::Reversed, "{$id}:" . ($n + 1));
         }
 
-        return [
-            ...$faults,
-            ...$parts->strip->pixels === null ? self::switches($parts) : self::pixels($plan, $parts),
-        ];
+        return [...$faults, ...$parts->strip->pixels === null ? self::switches($parts) : self::pixels($plan, $parts)];
     }
 
     /** @return list<Fault> */
@@ -108,7 +114,7 @@ final readonly class FaultList
     {
         $faults = [];
         $controller = $parts->controller;
-        if ($controller === null || !in_array($controller->setBy, Controller::SET_BY_HAND, true)) {
+        if ($controller === null || !$controller->setByHand()) {
             return [];
         }
         $name = Wiring::name((string) $parts->run->controller);

@@ -45,19 +45,27 @@ final readonly class FaultWords
     public function mend(Fault $fault): string
     {
         return match ($fault->kind) {
-            FaultKind::Joint => 'Make that joint anew: both sides tinned, pulled on when it is cold; a screw is tightened, a plug seated.',
-            FaultKind::Feed => 'Seat or solder the feed’s leads, then lift the other feed: this one alone has to light the strip.',
-            FaultKind::Size, FaultKind::Length => 'Measure the cable and read its size on the sheath; put what is there into the plan, or lay what was planned.',
-            FaultKind::Low => 'Set the supply to the strip’s volts at its own screw, with nothing on it. Mains terminals are for a licensed person.',
-            FaultKind::Overload => 'Look for a supply smaller than planned or one that is too warm; less light, a limit, or a larger supply.',
-            FaultKind::Rail => 'The strip’s copper is thinner than its entry says: feed it at one more point, or measure the reel and take its rails.',
+            FaultKind::Joint
+                => 'Make that joint anew: both sides tinned, pulled on when it is cold; a screw is tightened, a plug seated.',
+            FaultKind::Feed
+                => 'Seat or solder the feed’s leads, then lift the other feed: this one alone has to light the strip.',
+            FaultKind::Size,
+            FaultKind::Length
+                => 'Measure the cable and read its size on the sheath; put what is there into the plan, or lay what was planned.',
+            FaultKind::Low
+                => 'Set the supply to the strip’s volts at its own screw, with nothing on it. Mains terminals are for a licensed person.',
+            FaultKind::Overload
+                => 'Look for a supply smaller than planned or one that is too warm; less light, a limit, or a larger supply.',
+            FaultKind::Rail
+                => 'The strip’s copper is thinner than its entry says: feed it at one more point, or measure the reel and take its rails.',
             FaultKind::Strip => 'Read the label on the reel: watts per metre and volts. Change the strip or the plan.',
             FaultKind::Reversed => 'Turn that piece round: + to +, and by the arrow where there is one.',
             FaultKind::Limit => 'Set the limit in the controller, then read again at full white.',
             FaultKind::Switch => 'Set the switch to the strip’s kind, then test colour by colour.',
             FaultKind::Kind => 'Set four channels to a pixel, then the order, then count.',
             FaultKind::Count => 'Find the count: step until the last pixel just lights.',
-            FaultKind::Data => 'Make the data joint before that piece anew; see that its arrow points on, and that a leg has a core for data.',
+            FaultKind::Data
+                => 'Make the data joint before that piece anew; see that its arrow points on, and that a leg has a core for data.',
         };
     }
 

@@ -6,6 +6,7 @@ namespace EmberDusk\Bench\Faults;
 
 use EmberDusk\Bench\Meter\BenchCircuit;
 use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Expected;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Circuit\Conditions;
@@ -41,18 +42,16 @@ final readonly class Predictions
     public static function of(Plan $plan, Island $island): self
     {
         $spots = Spots::of($plan, $island);
-        $exact = BenchCircuit::of($plan, $island);
+        $good = Expected::of($plan, $island, $spots, array_map(Command::read(...), self::COMMANDS));
         $lumped = BenchCircuit::lumped($plan, $island);
-        $base = self::read($exact, $spots);
-        $rail = self::less(self::read($exact, $spots, Conditions::rails()), $base);
-        $supply = self::less(self::read($exact, $spots, Conditions::charging()), $base);
+        $base = $good->base;
         $like = self::read($lumped, $spots);
         $faults = [];
         foreach (FaultList::of($plan, $island) as $fault) {
             $sizes = $values = [];
             foreach (self::sizes($fault, $base) as $size) {
                 try {
-                    $shift = self::less(self::read($lumped, $spots, fault: $fault->of($size)), $like);
+                    $shift = self::less(self::read($lumped, $spots, faults: [$fault->of($size)]), $like);
                 } catch (Refusal) {
                     // So large that the circuit has no volts at all: nobody needs a meter for it.
                     continue;
@@ -62,18 +61,18 @@ final readonly class Predictions
             }
             if ($sizes !== []) {
                 $largest = $fault->of($sizes[count($sizes) - 1]);
-                $at = self::read($lumped, $spots, fault: $largest);
+                $at = self::read($lumped, $spots, faults: [$largest]);
                 $faults[] = [
                     'fault' => $fault,
                     'sizes' => $sizes,
                     'values' => $values,
-                    'rail' => self::less(self::read($lumped, $spots, Conditions::rails(), $largest), $at),
-                    'supply' => self::less(self::read($lumped, $spots, Conditions::charging(), $largest), $at),
+                    'rail' => self::less(self::read($lumped, $spots, Conditions::rails(), [$largest]), $at),
+                    'supply' => self::less(self::read($lumped, $spots, Conditions::charging(), [$largest]), $at),
                 ];
             }
         }
 
-        return new self(array_column($spots, null, 'id'), $base, $rail, $supply, $faults);
+        return new self(array_column($spots, null, 'id'), $base, $good->rail, $good->supply, $faults);
     }
 
     /**
@@ -88,7 +87,12 @@ final readonly class Predictions
         }
         $near = [];
         foreach ($this->spots as $other) {
-            if ($spot->pad !== null && $other->pad !== null && $other->pad[0] === $spot->pad[0] && $other->pad[2] === $spot->pad[2]) {
+            if (
+                $spot->pad !== null &&
+                $other->pad !== null &&
+                $other->pad[0] === $spot->pad[0] &&
+                $other->pad[2] === $spot->pad[2]
+            ) {
                 $near[$other->id] = $other->pad[1];
             }
         }
@@ -126,17 +130,18 @@ final readonly class Predictions
 
     /**
      * @param  list<Spot>  $spots
+     * @param  list<Fault>  $faults
      * @return array<string, float>
      */
     private static function read(
         BenchCircuit $circuit,
         array $spots,
         Conditions $conditions = new Conditions(),
-        ?Fault $fault = null,
+        array $faults = [],
     ): array {
         $read = [];
         foreach (self::COMMANDS as $key) {
-            foreach ($circuit->read($spots, Command::read($key), $conditions, $fault) as $spot => $value) {
+            foreach ($circuit->read($spots, Command::read($key), $conditions, $faults) as $spot => $value) {
                 $read["{$key} {$spot}"] = $value;
             }
         }

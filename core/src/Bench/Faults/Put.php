@@ -42,22 +42,27 @@ final readonly class Put
                 $fault->place,
                 static fn(Source $s): Source => self::like($s, $s->emf, $fault->size),
             ),
-            FaultKind::Rail => self::strip($network, $run, static fn(Stretch $s): Stretch => self::railed($s, $fault->size)),
+            FaultKind::Rail => self::strip(
+                $network,
+                $run,
+                static fn(Stretch $s): Stretch => self::railed($s, $fault->size),
+            ),
             FaultKind::Strip => self::strip(
                 $network,
                 $run,
-                static fn(Stretch $s): Stretch => self::loaded($s, array_map(
-                    static fn(Load $l): Load => new Scaled($l, $fault->size),
-                    $s->loads,
-                )),
+                static fn(Stretch $s): Stretch => self::loaded(
+                    $s,
+                    array_map(static fn(Load $l): Load => new Scaled($l, $fault->size), $s->loads),
+                ),
             ),
             FaultKind::Reversed => self::cross($network, $run, (int) explode(':', $fault->place)[1], $plan),
             FaultKind::Limit => $command->key === Command::DARK
                 ? null
-                : self::strip($network, $run, static fn(Stretch $s): Stretch => self::loaded(
-                    $s,
-                    self::pixels($plan, $run, $fault->size),
-                )),
+                : self::strip(
+                    $network,
+                    $run,
+                    static fn(Stretch $s): Stretch => self::loaded($s, self::pixels($plan, $run, $fault->size)),
+                ),
             FaultKind::Kind, FaultKind::Count, FaultKind::Data => self::undriven($network, $run, $fault->size, $plan),
         };
     }

@@ -23,7 +23,8 @@ final readonly class StandInMeter
 
     private BenchCircuit $circuit;
 
-    public function __construct(Plan $plan, Island $island, private ?Fault $fault, int $seed)
+    /** @param  list<Fault>  $faults */
+    public function __construct(Plan $plan, Island $island, private array $faults, int $seed)
     {
         $dice = new Dice($seed);
         $rail = Conditions::rails()->rail - 1;
@@ -39,7 +40,7 @@ final readonly class StandInMeter
     /** @throws \EmberDusk\Values\Refusal when the faulty circuit has no solution */
     public function read(Spot $spot, Command $command): Reading
     {
-        $true = $this->circuit->read([$spot], $command, $this->conditions, $this->fault)[$spot->id] ?? 0.0;
+        $true = $this->circuit->read([$spot], $command, $this->conditions, $this->faults)[$spot->id] ?? 0.0;
 
         return new Reading($spot, $command, $this->meter->shows($true, "{$command->key} {$spot->id}"));
     }

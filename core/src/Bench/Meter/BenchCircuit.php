@@ -38,11 +38,14 @@ final readonly class BenchCircuit
         return new self($plan, $island, true);
     }
 
-    /** @return list<Network> one a phase of what is commanded */
-    public function networks(Command $command, Conditions $conditions = new Conditions(), ?Fault $fault = null): array
+    /**
+     * @param  list<Fault>  $faults
+     * @return list<Network> one a phase of what is commanded
+     */
+    public function networks(Command $command, Conditions $conditions = new Conditions(), array $faults = []): array
     {
         return array_map(
-            fn(Phase $p): Network => $this->network($command, $conditions, $p, $fault),
+            fn(Phase $p): Network => $this->network($command, $conditions, $p, $faults),
             $command->phases($this->plan, $this->island),
         );
     }
@@ -51,6 +54,7 @@ final readonly class BenchCircuit
      * True volts and amps, by spot; those where nothing conducts are not in it.
      *
      * @param  list<Spot>  $spots
+     * @param  list<Fault>  $faults
      * @return array<string, float>
      *
      * @throws \EmberDusk\Values\Refusal when it has no solution
@@ -59,17 +63,14 @@ final readonly class BenchCircuit
         array $spots,
         Command $command,
         Conditions $conditions = new Conditions(),
-        ?Fault $fault = null,
+        array $faults = [],
     ): array {
         $read = [];
         foreach ($command->phases($this->plan, $this->island) as $phase) {
-            $network = $this->network($command, $conditions, $phase, $fault);
+            $network = $this->network($command, $conditions, $phase, $faults);
             $counts = array_map(static fn($s): int => $s->groups, $network->stretches);
             if ($this->lumped) {
-                $network->stretches = array_map(
-                    static fn($s) => Scaled::lumps($s, self::LUMPS),
-                    $network->stretches,
-                );
+                $network->stretches = array_map(static fn($s) => Scaled::lumps($s, self::LUMPS), $network->stretches);
             }
             $readout = new Readout($network, Newton::solve($network), $counts);
             foreach ($spots as $spot) {
@@ -83,11 +84,12 @@ final readonly class BenchCircuit
         return $read;
     }
 
-    private function network(Command $command, Conditions $conditions, Phase $phase, ?Fault $fault): Network
+    /** @param  list<Fault>  $faults */
+    private function network(Command $command, Conditions $conditions, Phase $phase, array $faults): Network
     {
         $network = Wiring::of($this->plan, $this->island, $command->conditions($conditions), $phase);
         $this->part($network);
-        if ($fault !== null) {
+        foreach ($faults as $fault) {
             Put::into($network, $fault, $this->plan, $command);
         }
 
@@ -105,7 +107,10 @@ final readonly class BenchCircuit
 
                 continue;
             }
-            $joint = $cable === null ? Connector::SOLDERED : $this->plan->connector($cable->joint)->ohms ?? Connector::SOLDERED;
+            $joint =
+                $cable === null
+                    ? Connector::SOLDERED
+                    : $this->plan->connector($cable->joint)->ohms ?? Connector::SOLDERED;
             $a = $network->node("{$r->name}_a", $network->guesses[$r->from]);
             $b = $network->node("{$r->name}_b", $network->guesses[$r->to]);
             $resistors[] = new Resistor("{$r->name}_a", $r->part, $r->from, $a, $joint);

@@ -22,11 +22,7 @@ final readonly class Command
      * @param  int|null  $colour  number from 1 of the channel that is on alone
      * @param  string|null  $lifted  feed that is off
      */
-    private function __construct(
-        public string $key,
-        private ?int $colour = null,
-        public ?string $lifted = null,
-    ) {}
+    private function __construct(public string $key, private ?int $colour = null, public ?string $lifted = null) {}
 
     public static function full(): self
     {

@@ -35,6 +35,13 @@ final class Readout
     /** Volts or amps; null where nothing conducts there now. */
     public function at(Spot $spot): ?float
     {
+        $value = $this->value($spot);
+
+        return $value === null ? null : $spot->sign * $value;
+    }
+
+    private function value(Spot $spot): ?float
+    {
         if ($spot->pad !== null) {
             return $this->pad(...$spot->pad);
         }
@@ -42,7 +49,9 @@ final class Readout
             $plus = $this->nodes[$spot->nodes[0]] ?? null;
             $minus = $this->nodes[$spot->nodes[1]] ?? null;
 
-            return $plus === null || $minus === null ? null : $this->solution->volt($plus) - $this->solution->volt($minus);
+            return $plus === null || $minus === null
+                ? null
+                : $this->solution->volt($plus) - $this->solution->volt($minus);
         }
         foreach ($this->network->sources as $source) {
             if ($source->name === $spot->through) {

@@ -16,6 +16,7 @@ final readonly class Spot
      * @param  string|null  $through  the resistor or source whose amps are read
      * @param  list<string>  $along  resistors in a row, between whose outer ends volts are read
      * @param  array{string, float, int}|null  $pad  run, pads from its start, channel from 1
+     * @param  float  $sign  -1 on the way back, so that what flows as it should reads plus
      * @param  float|null  $metres  along the run, where it lies on one
      * @param  bool  $fine  whether both ends are of one conductor: a few millivolts where all is well
      */
@@ -30,5 +31,6 @@ final readonly class Spot
         public ?float $metres = null,
         public bool $fine = false,
         public array $along = [],
+        public float $sign = 1.0,
     ) {}
 }

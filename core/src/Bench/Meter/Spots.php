@@ -7,7 +7,6 @@ namespace EmberDusk\Bench\Meter;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Circuit\Wiring;
-use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
@@ -32,13 +31,13 @@ final readonly class Spots
             array_push($all, ...$spots->controller($id));
         }
         foreach ($island->cables($plan) as $cable) {
-            array_push($all, ...$spots->cable($cable));
+            array_push($all, ...CableSpots::of($plan, $island, $cable));
         }
         foreach ($island->parts as $parts) {
             array_push($all, ...$spots->run($parts));
         }
 
-        return array_values(array_filter($all));
+        return $all;
     }
 
     /**
@@ -79,7 +78,13 @@ final readonly class Spots
         $name = Wiring::name($id);
         $says = strtoupper($id);
         $spots = [
-            new Spot(id: "{$id}:in", unit: 'V', of: $id, words: "{$says}, its input", nodes: ["{$name}_p", "{$name}_m"]),
+            new Spot(
+                id: "{$id}:in",
+                unit: 'V',
+                of: $id,
+                words: "{$says}, its input",
+                nodes: ["{$name}_p", "{$name}_m"],
+            ),
         ];
         foreach ($this->channels($id) as $n => $colour) {
             $spots[] = new Spot(
@@ -107,72 +112,6 @@ final readonly class Spots
         }
 
         return $names;
-    }
-
-    /** @return list<Spot> */
-    private function cable(LaidCable $cable): array
-    {
-        $name = Wiring::name($cable->id);
-        $says = strtoupper($cable->id);
-        $ends = ['from' => strtoupper($cable->from), 'to' => strtoupper($cable->to)];
-        $letter = ['from' => 'a', 'to' => 'b'];
-        $spots = [];
-        for ($core = 1; $core <= $this->cores($cable); $core++) {
-            $of = $core === 1 ? '+' : 'return ' . ($core - 1);
-            $spots[] = new Spot(
-                id: "{$cable->id}:amps:{$core}",
-                unit: 'A',
-                of: $cable->id,
-                words: "{$says}, through its core of {$of}",
-                through: "{$name}_{$core}",
-            );
-            $spots[] = new Spot(
-                id: "{$cable->id}:drop:{$core}",
-                unit: 'V',
-                of: $cable->id,
-                words: "{$says}, along its core of {$of} from {$ends['from']} to {$ends['to']}, terminal to terminal",
-                fine: true,
-                along: ["{$name}_{$core}_a", "{$name}_{$core}", "{$name}_{$core}_b"],
-            );
-            foreach ($ends as $end => $at) {
-                $wire = "{$name}_{$core}_{$letter[$end]}";
-                $spots[] = new Spot(
-                    id: "{$cable->id}:{$end}:{$core}",
-                    unit: 'V',
-                    of: $cable->id,
-                    words: "across the joint of {$of} of {$says} at {$at}",
-                    fine: true,
-                    along: [$wire],
-                );
-                if ($core > 1) {
-                    $spots[] = new Spot(
-                        id: "{$cable->id}:{$end}-wire:{$core}",
-                        unit: 'V',
-                        of: $cable->id,
-                        words: "{$says}, bare wire at {$at} before its joints, + to {$of}",
-                        nodes: ["{$name}_1_{$letter[$end]}", $wire],
-                    );
-                }
-            }
-        }
-
-        return $spots;
-    }
-
-    /** Cores that conduct: as many as what it ends at has terminals. */
-    private function cores(LaidCable $cable): int
-    {
-        foreach ($this->island->parts as $parts) {
-            foreach (array_keys($parts->tails) as $feed) {
-                if (isset($this->plan->wayTo($feed)[$cable->id]) && $this->plan->root($cable->from) !== null) {
-                    $root = $this->plan->root($cable->from);
-
-                    return isset($this->plan->controllers[$root ?? '']) ? count($parts->strip->channels) + 1 : 2;
-                }
-            }
-        }
-
-        return 2;
     }
 
     /** @return list<Spot> */
@@ -219,6 +158,7 @@ final readonly class Spots
                         words: "{$parts->run->name()}, across the joint of {$of} at piece {$piece}",
                         fine: true,
                         along: ["{$prefix}_j{$section}_{$core}_{$letter}"],
+                        sign: $core === 0 ? 1.0 : -1.0,
                     );
                 }
             }

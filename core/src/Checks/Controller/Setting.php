@@ -7,7 +7,6 @@ namespace EmberDusk\Checks\Controller;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
-use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Kit\SetSwitch;
 use EmberDusk\Values\Finding;
@@ -41,7 +40,7 @@ final readonly class Setting extends RunCheck
             $controller === null ||
             $strip === null ||
             !$strip->switched() ||
-            !in_array($controller->setBy, Controller::SET_BY_HAND, true) ||
+            !$controller->setByHand() ||
             self::told($case, $strip)
         ) {
             return [];

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Facts\LogBook;
+use App\Http\Requests\BenchRequest;
+use App\Http\Requests\LogRequest;
+use App\Http\Requests\PracticeRequest;
+use App\Http\Requests\StandInRequest;
+use App\Models\BenchPractice;
+use App\Models\Job;
+use App\Models\User;
+use App\Results\BenchCache;
+use App\Results\JobLoader;
+use App\Screens\Bench\BenchScreen;
+use App\Time\Clock;
+use EmberDusk\Bench\Log\BenchFacts;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Practice\Practice;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Values\InvalidInput;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
+use Inertia\Inertia;
+use Inertia\Response as Page;
+
+/** The Bench stage: tests, what was seen and read, and a practice with faults put in. */
+final readonly class BenchController
+{
+    public function __construct(private JobLoader $loader, private BenchCache $solver) {}
+
+    public function show(BenchRequest $request, Job $job, #[CurrentUser] User $user): Page
+    {
+        return Inertia::render('Bench', [
+            'answer' => $this->loader->answer($job, $user, $job->newest(), 'bench'),
+            'looked' => $this->picture($job, $request->string('run')->toString(), $this->practice($job, $request)),
+        ]);
+    }
+
+    public function look(BenchRequest $request, Job $job): JsonResponse
+    {
+        return new JsonResponse(
+            $this->picture($job, $request->string('run')->toString(), $this->practice($job, $request)),
+        );
+    }
+
+    /** Keeps what was read, seen, mended or remarked; what comes twice is one. */
+    public function log(LogRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        // The page still shows who used it; meanwhile somebody else signed in beside it.
+        abort_if(
+            $request->filled('byUser') && $request->integer('byUser') !== $user->id,
+            403,
+            'Somebody else has signed in on this device. It is sent when whoever wrote it signs in again.',
+        );
+        $practice = $this->practice($job, $request);
+        $entry = $request->entry($user, Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
+        DB::transaction(
+            static fn() => $job->logEntries()->firstOrCreate(
+                ['uuid' => $entry->uuid],
+                [
+                    'practice_id' => $practice?->id,
+                    'user_id' => $user->id,
+                    'who' => $entry->who,
+                    'kind' => $entry->kind,
+                    'place' => $entry->place,
+                    'command' => $entry->command,
+                    'value' => $entry->value,
+                    'text' => $entry->text,
+                    'by' => $entry->by,
+                    'sure' => $entry->sure,
+                    'at' => $entry->at,
+                ],
+            ),
+        );
+
+        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'bench'));
+    }
+
+    public function practise(PracticeRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        $faults = $request->faults();
+        if ($faults === []) {
+            $faults = Practice::drawn($job->newest()->plan(), $this->solver, $request->integer('seed'));
+        }
+        $practice = DB::transaction(
+            static fn(): BenchPractice => $job->benchPractices()->create([
+                'user_id' => $user->id,
+                'seed' => $request->integer('seed'),
+                'faults' => $faults,
+                'created_at' => Clock::now(),
+            ]),
+        );
+
+        return new JsonResponse($this->picture($job, '', $practice), 201);
+    }
+
+    /** What the lamps or the meter of a practice show. */
+    public function ask(StandInRequest $request, Job $job, BenchPractice $benchPractice): JsonResponse
+    {
+        $plan = $job->newest()->plan();
+        $run = $plan->run($request->string('run')->toString());
+        $standIn = $this->standIn($job, $benchPractice);
+        $shows = match ($request->string('ask')->toString()) {
+            'colour' => $standIn->colour($run->id, $request->integer('number')),
+            'count' => $standIn->count($run->id, $request->integer('number')),
+            default => $standIn->read(
+                Island::of($plan, $run) ?? throw InvalidInput::at('/run', "{$run->name()} is not wired yet."),
+                $request->string('spot')->toString(),
+                Command::read($request->string('command')->toString()),
+            ),
+        };
+
+        return new JsonResponse(['shows' => $shows]);
+    }
+
+    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchAnswer */
+    private function picture(Job $job, string $run, ?BenchPractice $practice): array
+    {
+        $state = $this->loader->load($job, $job->newest()->plan());
+        $facts = $practice === null ? $state->bench : $this->facts($job, $practice);
+
+        return [
+            'bench' => BenchScreen::of($state, $facts, $run),
+            'practice' =>
+                $practice === null
+                    ? null
+                    : ['id' => $practice->id, 'whole' => $this->standIn($job, $practice)->whole()],
+        ];
+    }
+
+    private function practice(Job $job, BenchRequest|LogRequest $request): ?BenchPractice
+    {
+        return $request->filled('practice') ? $job->benchPractices()->findOrFail($request->integer('practice')) : null;
+    }
+
+    private function facts(Job $job, BenchPractice $practice): BenchFacts
+    {
+        return new BenchFacts(LogBook::entries($job, $practice->id));
+    }
+
+    private function standIn(Job $job, BenchPractice $practice): Practice
+    {
+        return Practice::of(
+            plan: $job->newest()->plan(),
+            facts: $this->facts($job, $practice),
+            solver: $this->solver,
+            faults: $practice->faults,
+            seed: $practice->seed,
+        );
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\User;
+use EmberDusk\Bench\Log\LogEntry;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** Something that was read, seen, mended or remarked, as the device tells it that was used. */
+final class LogRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'uuid' => ['required', 'uuid'],
+            'byUser' => ['nullable', 'integer', 'min:1'],
+            'practice' => ['nullable', 'integer', 'min:1'],
+            'kind' => ['required', 'string', Rule::in(LogEntry::KINDS)],
+            'place' => ['present', 'nullable', 'string', 'max:80', 'regex:/^[a-z0-9@.:-]*$/'],
+            'command' => ['present', 'nullable', 'string', 'max:80'],
+            'value' => ['nullable', 'numeric'],
+            'text' => ['present', 'nullable', 'string', 'max:500'],
+            'by' => ['present', 'nullable', 'string', 'max:20', 'regex:/^[a-z]*$/'],
+            'sure' => ['required', 'boolean'],
+            'at' => ['bail', 'required', 'string', 'date_format:Y-m-d\TH:i:s.v\Z'],
+        ];
+    }
+
+    /**
+     * @param  string  $now  that no device is ahead of
+     *
+     * @throws \EmberDusk\Values\InvalidInput with the field and what is expected
+     */
+    public function entry(User $user, string $now): LogEntry
+    {
+        return (new LogEntry(
+            uuid: $this->string('uuid')->toString(),
+            kind: $this->string('kind')->toString(),
+            place: $this->string('place')->toString(),
+            command: $this->string('command')->toString(),
+            value: $this->filled('value') ? $this->float('value') : null,
+            text: trim($this->string('text')->toString()),
+            by: $this->string('by')->toString(),
+            sure: $this->boolean('sure'),
+            at: min($this->string('at')->toString(), $now),
+            who: $user->name,
+        ))->check();
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'value.*' => 'Say what was read: a number, such as 23.4.',
+            'place.*' => 'Say where: pick it in the picture of the wiring.',
+            'kind.*' => 'This page is of another version. Reload it.',
+        ];
+    }
+}

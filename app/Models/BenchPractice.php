@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A bench to learn on: a job with faults that nobody sees.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property int $seed
+ * @property list<string> $faults
+ */
+final class BenchPractice extends Model
+{
+    protected $table = 'bench_practices';
+
+    public $timestamps = false;
+
+    protected $fillable = ['user_id', 'seed', 'faults', 'created_at'];
+
+    protected $casts = ['faults' => 'array'];
+}

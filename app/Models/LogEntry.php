@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use EmberDusk\Bench\Log\LogEntry as Fact;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A line of a job's log that was read, seen, mended or remarked. A fact: never changed, never undone.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property int|null $practice_id
+ * @property string $uuid given by the phone, so that one that is sent twice is one
+ * @property string $who
+ * @property string $kind
+ * @property string $place
+ * @property string $command
+ * @property float|null $value
+ * @property string $text
+ * @property string $by
+ * @property bool $sure
+ * @property string $at YYYY-MM-DDTHH:MM:SS.sssZ
+ */
+final class LogEntry extends Model
+{
+    protected $table = 'log_entries';
+
+    public $timestamps = false;
+
+    protected $fillable = [
+        'uuid',
+        'practice_id',
+        'user_id',
+        'who',
+        'kind',
+        'place',
+        'command',
+        'value',
+        'text',
+        'by',
+        'sure',
+        'at',
+    ];
+
+    protected $casts = ['value' => 'float', 'sure' => 'boolean'];
+
+    public function fact(): Fact
+    {
+        return new Fact(
+            uuid: $this->uuid,
+            kind: $this->kind,
+            place: $this->place,
+            command: $this->command,
+            value: $this->value,
+            text: $this->text,
+            by: $this->by,
+            sure: $this->sure,
+            at: $this->at,
+            who: $this->who,
+        );
+    }
+}

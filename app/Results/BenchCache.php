@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Results;
+
+use EmberDusk\Bench\BenchSolver;
+use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Circuit\Fingerprint;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+
+/** What is expected at the bench, kept by the island's fingerprint: the next reading of the same wiring asks for nothing to be solved. */
+final readonly class BenchCache implements BenchSolver
+{
+    /** Goes up whenever the same island may be expected to show something else. */
+    private const VERSION = 1;
+
+    public function __construct(private ResultStore $store) {}
+
+    public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected
+    {
+        $of = implode(' ', [
+            ...array_map(static fn(Spot $s): string => $s->id, $spots),
+            ...array_map(static fn(Command $c): string => $c->key, $commands),
+        ]);
+        $key = self::key('expected', $plan, $island) . hash('xxh64', $of);
+        $kept = $this->store->get($key);
+        if ($kept instanceof Expected) {
+            return $kept;
+        }
+        $expected = Expected::of($plan, $island, $spots, $commands);
+        $this->store->put($key, $expected);
+
+        return $expected;
+    }
+
+    public function predictions(Plan $plan, Island $island): Predictions
+    {
+        $key = self::key('predictions', $plan, $island);
+        $kept = $this->store->get($key);
+        if ($kept instanceof Predictions) {
+            return $kept;
+        }
+        $predictions = Predictions::of($plan, $island);
+        $this->store->put($key, $predictions);
+
+        return $predictions;
+    }
+
+    /** Names are in what is told of a spot: they play a part here. */
+    private static function key(string $what, Plan $plan, Island $island): string
+    {
+        $names = array_map(static fn($p): string => $p->run->name(), $island->parts);
+
+        return "bench.{$what}." .
+            self::VERSION .
+            '.' .
+            Fingerprint::of($plan, $island) .
+            hash('xxh64', implode(' ', $names));
+    }
+}

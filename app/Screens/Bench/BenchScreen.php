@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Bench;
+
+use EmberDusk\Bench\Log\BenchFacts;
+use EmberDusk\Bench\Seen;
+use EmberDusk\Bench\Tests\BenchTest;
+use EmberDusk\Bench\Tests\Commander;
+use EmberDusk\Bench\Tests\Tests;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Run;
+use EmberDusk\Schedule\Step;
+
+/** The bench of one run: its tests, colours, count, and the readings of the island that it hangs in. */
+final readonly class BenchScreen
+{
+    /**
+     * @param  BenchFacts  $facts  of the job, or of a practice
+     * @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchPicture
+     */
+    public static function of(JobState $state, BenchFacts $facts, string $chosen): array
+    {
+        $tests = Tests::of($state->plan);
+        $runs = array_filter(
+            $state->plan->runs,
+            static fn(Run $r): bool => array_filter($tests, static fn(BenchTest $t): bool => $t->of === $r->id) !== [],
+        );
+        $run = $runs[$chosen] ?? (array_values($runs)[0] ?? null);
+
+        return [
+            'run' => $run->id ?? '',
+            'runs' => array_values(array_map(static fn(Run $r): array => self::row($state, $facts, $r, $tests), $runs)),
+            'tests' => $run === null ? [] : self::tests($state, $run),
+            'commander' => $run === null ? '' : Commander::of($state->plan, $run)->value,
+            'commanders' => array_map(
+                static fn(string $key, string $words): array => ['key' => $key, 'words' => $words],
+                array_keys(Commander::choices()),
+                array_values(Commander::choices()),
+            ),
+            'colours' =>
+                $run === null ? null : SeenRows::colours($state->plan, $run, Seen::of($state->plan, $run, $facts)),
+            'count' => $run === null ? null : SeenRows::count($run, Seen::of($state->plan, $run, $facts)),
+            'meter' => self::meter($state, $facts, $run),
+        ];
+    }
+
+    /**
+     * @param  list<BenchTest>  $tests
+     * @return array<string, mixed>
+     */
+    private static function row(JobState $state, BenchFacts $facts, Run $run, array $tests): array
+    {
+        $mine = array_filter(
+            $tests,
+            static fn(BenchTest $t): bool => $t->of === $run->id || $t->of === $run->controller,
+        );
+        $seen = Seen::of($state->plan, $run, $facts);
+        $found = $seen->finder?->found();
+
+        return [
+            'id' => $run->id,
+            'name' => $run->name(),
+            'place' => $state->plan->places[$run->place]->name,
+            'tests' => count($mine),
+            'done' => count(array_filter($mine, static fn(BenchTest $t): bool => isset($state->ticks[$t->id]))),
+            'says' => match (true) {
+                $found !== null && !$found->right() && $seen->words !== null => $seen->words->verdict($found),
+                $seen->count !== null && !in_array($seen->count->verdict, ['asking', 'count'], true) => ucfirst(
+                    $seen->says(),
+                ),
+                default => '',
+            },
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function tests(JobState $state, Run $run): array
+    {
+        $tests = Tests::ofRun($state->plan, $run);
+        $steps = [];
+        foreach ($state->schedule()->steps as $step) {
+            $steps[$step->id] = $step;
+        }
+        $of = array_count_values(array_column($tests, 'step'));
+
+        return array_map(
+            static fn(BenchTest $t): array => [
+                'id' => $t->id,
+                'step' => $t->step,
+                'stepTitle' => $steps[$t->step]->title ?? '',
+                'title' => ucfirst((string) preg_replace('/^.*?: /', '', $t->title)),
+                'asks' => $t->asks,
+                'by' => $t->by,
+                'do' => $t->do,
+                'see' => $t->see,
+                'otherwise' => $t->otherwise,
+                'caution' => $t->caution,
+                'done' => isset($state->ticks[$t->id]),
+                'at' => $state->ticks[$t->id]->at ?? '',
+                'minutes' => self::minutes($steps[$t->step] ?? null, $of[$t->step]),
+            ],
+            $tests,
+        );
+    }
+
+    /** A test's share of its step. */
+    private static function minutes(?Step $step, int $tests): int
+    {
+        return max(1, (int) ceil(($step->work ?? 1.0) / max(1, $tests)));
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function meter(JobState $state, BenchFacts $facts, ?Run $run): ?array
+    {
+        if ($run === null) {
+            return null;
+        }
+        foreach (Island::all($state->plan) as $island) {
+            if (isset($island->parts[$run->id])) {
+                return MeterPicture::of($state, $facts, $island, $run);
+            }
+        }
+
+        return null;
+    }
+}

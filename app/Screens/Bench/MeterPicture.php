@@ -1,0 +1,273 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Bench;
+
+use App\Time\Clock;
+use EmberDusk\Bench\Faults\Belief;
+use EmberDusk\Bench\Faults\BenchRun;
+use EmberDusk\Bench\Faults\FaultWords;
+use EmberDusk\Bench\Faults\NextReading;
+use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Log\BenchFacts;
+use EmberDusk\Bench\Log\Calibration;
+use EmberDusk\Bench\Log\Evidence;
+use EmberDusk\Bench\Log\Row;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Multimeter;
+use EmberDusk\Bench\Meter\Reading;
+use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Bench\Meter\Spots;
+use EmberDusk\Checks\Bench\Verdict;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
+use EmberDusk\Values\Range;
+use EmberDusk\Values\Refusal;
+
+/** The wiring where a meter is held, its readings against their bands, what is believed of them and what to read next. */
+final readonly class MeterPicture
+{
+    /** Classes that are told, and the least share of one that is. */
+    private const MOST = 4;
+
+    private const LEAST = 0.02;
+
+    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchMeter */
+    public static function of(JobState $state, BenchFacts $facts, Island $island, Run $run): array
+    {
+        $plan = $state->plan;
+        $evidence = Evidence::of($plan, $island, $facts, $state->solver);
+        $readings = $evidence->readings();
+        $calibration = $evidence->expected === null ? null : Calibration::of($evidence->expected, $readings);
+        $said = ['belief' => [], 'next' => null, 'sure' => false, 'refused' => ''];
+        if ($readings !== []) {
+            try {
+                $said = self::belief($plan, $state->solver->predictions($plan, $island), $readings);
+            } catch (Refusal $refusal) {
+                $said['refused'] = $refusal->getMessage();
+            }
+        }
+
+        return [
+            'wiring' => WiringRows::of($plan, $island, $run),
+            'spots' => array_map(self::spot(...), Spots::of($plan, $island)),
+            'commands' => self::commands($plan, $island),
+            'rows' => array_map(static fn(Row $r): array => self::row($r, $calibration), $evidence->rows),
+            'most' => BenchRun::MOST,
+            'calibrated' =>
+                $calibration === null
+                    ? null
+                    : [
+                        'rails' => self::percent($calibration->rails()),
+                        'supplies' => self::percent($calibration->supplies()),
+                    ],
+        ] + $said;
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @return array{belief: list<array<string, mixed>>, next: array<string, mixed>|null, sure: bool, refused: string}
+     */
+    private static function belief(Plan $plan, Predictions $predictions, array $readings): array
+    {
+        // Faults are solved under full and dark: what was read with a feed lifted has its band, and tells no fault apart.
+        $told = array_values(
+            array_filter(
+                $readings,
+                static fn(Reading $r): bool => in_array($r->command->key, Predictions::COMMANDS, true),
+            ),
+        );
+        $belief = Belief::of($predictions, $told);
+        $words = new FaultWords($plan);
+        $sure = BenchRun::enough($belief, $told);
+        $rows = [];
+        foreach (array_slice($belief->classes, 0, self::MOST) as $class => $share) {
+            $fault = $belief->fault($class);
+            if ($share >= self::LEAST) {
+                $rows[] = [
+                    'class' => $class,
+                    'words' => ucfirst($words->class($belief, $class)),
+                    'share' => $share,
+                    'size' => $fault === null ? '' : $words->size($fault),
+                    'mend' => $fault === null ? '' : $words->mend($fault),
+                ];
+            }
+        }
+        $next = $sure ? null : (new NextReading())->next($belief, $told);
+
+        return [
+            'belief' => $rows,
+            'next' => $next === null ? null : self::next($belief, $words, $next[0], $next[1]),
+            'sure' => $sure,
+            'refused' => '',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function next(Belief $belief, FaultWords $words, Spot $spot, Command $command): array
+    {
+        $key = "{$command->key} {$spot->id}";
+        $expects = [];
+        foreach (array_slice($belief->classes, 0, 3) as $class => $share) {
+            $best = null;
+            foreach ($belief->components as $n => $component) {
+                if (
+                    $component->class === $class &&
+                    ($best === null || $belief->weights[$n] > $belief->weights[$best])
+                ) {
+                    $best = $n;
+                }
+            }
+            if ($best !== null && $share >= self::LEAST) {
+                [$value] = $belief->components[$best]->expects([$key => 1.0], 0.0);
+                $expects[] = [
+                    'words' => $words->class($belief, $class),
+                    'text' => self::print($value) . " {$spot->unit}",
+                ];
+            }
+        }
+
+        return [
+            'spot' => $spot->id,
+            'command' => $command->key,
+            'words' => "{$spot->words}, {$command->words()}",
+            'expects' => $expects,
+        ];
+    }
+
+    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchSpot */
+    private static function spot(Spot $spot): array
+    {
+        return [
+            'id' => $spot->id,
+            'of' => $spot->of,
+            'words' => $spot->words,
+            'unit' => $spot->unit,
+            'metres' => $spot->metres,
+        ];
+    }
+
+    /** @return list<array{key: string, words: string}> */
+    private static function commands(Plan $plan, Island $island): array
+    {
+        $keys = [Command::FULL, Command::DARK];
+        foreach ($island->parts as $parts) {
+            foreach (count($parts->tails) > 1 ? array_keys($parts->tails) : [] as $feed) {
+                $keys[] = "lifted:{$feed}";
+            }
+            for (
+                $n = 1;
+                $parts->controller !== null &&
+                $n <= count($parts->strip->channels) &&
+                count($parts->strip->channels) > 1;
+                $n++
+            ) {
+                $keys[] = "colour:{$n}";
+            }
+        }
+
+        return array_map(
+            static fn(string $key): array => ['key' => $key, 'words' => Command::read($key)->words()],
+            array_values(array_unique($keys)),
+        );
+    }
+
+    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchReading */
+    private static function row(Row $row, ?Calibration $calibration): array
+    {
+        $e = $row->entry;
+        $key = "{$e->command} {$e->place}";
+        $new = $row->spot === null ? null : $calibration?->range($key);
+
+        return [
+            'uuid' => $e->uuid,
+            'at' => Clock::local($e->at)->format('Y-m-d H:i'),
+            'who' => $e->who,
+            'spot' => $e->place,
+            'command' => $e->command,
+            'words' => $row->spot->words ?? "{$e->place}, which is not in the plan any more",
+            'commandWords' => Command::read($e->command)->words(),
+            'value' => (float) $e->value,
+            'text' => self::print((float) $e->value),
+            'unit' => $row->spot->unit ?? '',
+            'low' => $row->range?->low,
+            'high' => $row->range?->high,
+            'newLow' => $new?->low,
+            'newHigh' => $new?->high,
+            'meter' => Multimeter::tolerance((float) $e->value),
+            'verdict' => Verdict::of($row)->value,
+            'stands' => $row->stands,
+            'asks' => $row->doubt->asks ?? '',
+            'meant' => $row->doubt?->meant,
+            'against' => $row->against === null ? '' : self::print((float) $row->against->value),
+            'band' =>
+                $row->range === null || $row->spot === null ? null : self::figure($row->range, $row, $new)->toArray(),
+        ];
+    }
+
+    private static function figure(Range $range, Row $row, ?Range $new): Figure
+    {
+        $middle = ($range->low + $range->high) / 2;
+        $off = ($range->high - $range->low) / 2;
+
+        return new Figure(
+            label: 'Good wiring gives at most',
+            value: $range->high,
+            unit: $row->spot->unit ?? 'V',
+            decimals: abs($range->high) < 0.2 ? 4 : (abs($range->high) < 2 ? 3 : 2),
+            formula: 'b + t',
+            inputs: [
+                new Input(
+                    'b',
+                    'solved, as planned',
+                    $middle,
+                    $row->spot->unit ?? 'V',
+                    path: 'solver.' . ($row->spot->id ?? ''),
+                ),
+                new Input(
+                    't',
+                    'rails ±10 % and supply ±1 % carried through',
+                    $off,
+                    $row->spot->unit ?? 'V',
+                    path: 'solver.tolerance',
+                ),
+            ],
+            assumption: ($new === null
+                ? 'From shelf: the strip’s entry. '
+                : 'From readings of this job the band is narrower. ') .
+                sprintf(
+                    'Doubtful within ±%s of it: what the meter may be off, 0.5 %% and 2 digits.',
+                    self::print(Multimeter::tolerance((float) $row->entry->value)),
+                ),
+            source: 'common practice, no source',
+            range: $range,
+        );
+    }
+
+    /** @return array{low: string, high: string} against what the shelf or the plan says */
+    private static function percent(Range $factor): array
+    {
+        return [
+            'low' => sprintf('%+.1f %%', 100 * ($factor->low - 1)),
+            'high' => sprintf('%+.1f %%', 100 * ($factor->high - 1)),
+        ];
+    }
+
+    /** As a meter of 2,000 counts shows it. */
+    private static function print(float $value): string
+    {
+        $digits = match (Multimeter::range($value)) {
+            0.2 => 4,
+            2.0 => 3,
+            20.0 => 2,
+            default => 1,
+        };
+
+        return Figure::print($value, $digits);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Bench;
+
+use EmberDusk\Bench\Channels\Explanation;
+use EmberDusk\Bench\Channels\Leads;
+use EmberDusk\Bench\Channels\Pixels;
+use EmberDusk\Bench\Seen;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** Colours and counts as they were asked and answered, with what they come to. */
+final readonly class SeenRows
+{
+    private const PIXELS = ['#d0342c', '#2f8f46', '#2f5fc4', '#f3ead2'];
+
+    /** @return array<string, mixed>|null as in app/Screens/Bench/bench.json, $defs/benchColours */
+    public static function colours(Plan $plan, Run $run, Seen $seen): ?array
+    {
+        $finder = $seen->finder;
+        $words = $seen->words;
+        if ($finder === null || $words === null) {
+            return null;
+        }
+        $strip = $plan->strip($run->strip);
+        $css =
+            $strip?->pixels === null
+                ? array_map(static fn($c): string => $c->colour, $strip->channels ?? [])
+                : self::PIXELS;
+        $found = $finder->found();
+
+        return [
+            'pixels' => $strip?->pixels !== null,
+            'names' => $seen->colours,
+            'css' => array_slice($css, 0, count($seen->colours)),
+            'asked' => array_map(
+                static fn(int $c, int $set): array => [
+                    'colour' => $c,
+                    'seen' => $set,
+                    'words' => $words->seen($set),
+                    'right' => $set === 1 << $c,
+                ],
+                array_keys($seen->answers),
+                array_values($seen->answers),
+            ),
+            'next' => $finder->next(),
+            'left' => count($finder->left),
+            'found' => $found !== null,
+            'right' => $found?->right() === true,
+            'verdict' => $found === null ? '' : $words->verdict($found),
+            'moves' => $found === null ? [] : $words->moves($found),
+            'leads' => $found === null ? [] : self::leads($found),
+            'mends' => ($strip?->pixels === null ? 'leads@' : 'pixels@') . $run->id,
+        ];
+    }
+
+    /** @return array<string, mixed>|null as in app/Screens/Bench/bench.json, $defs/benchCount */
+    public static function count(Run $run, Seen $seen): ?array
+    {
+        $count = $seen->count;
+        if ($count === null) {
+            return null;
+        }
+
+        return [
+            'verdict' => $count->verdict,
+            'says' => ucfirst($seen->says()),
+            'todo' => $seen->todo(),
+            'set' => $count->set,
+            'expected' => array_sum($seen->sections ?? []),
+            'sections' => $seen->sections ?? [],
+            'tries' => array_map(static fn(array $t): array => ['set' => $t[0], 'lit' => $t[1]], $seen->counts),
+            'mends' => match ($count->verdict) {
+                'kind' => "kind@{$run->id}",
+                'joint' => "data@{$run->id}:" . (($count->section ?? 0) + 1),
+                default => "count@{$run->id}",
+            },
+        ];
+    }
+
+    /** @return list<array{output: int, to: int, state: string}> where the lead in each output belongs */
+    private static function leads(Explanation $found): array
+    {
+        $way = $found->ways[0];
+        if ($way instanceof Pixels || $way->dead) {
+            return [];
+        }
+        $rows = [];
+        foreach ($way->order as $output => $colour) {
+            $rows[] = ['output' => $output, 'to' => $colour, 'state' => self::state($way, $output)];
+        }
+
+        return $rows;
+    }
+
+    private static function state(Leads $way, int $output): string
+    {
+        return match (true) {
+            in_array($output, $way->loose, true) => 'loose',
+            $way->short !== null && in_array($output, $way->short, true) => 'touches',
+            $way->setting !== null => 'open',
+            $way->order[$output] !== $output => 'moved',
+            default => 'right',
+        };
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench;
+
+use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Refusal;
+
+/** Where what is expected of an island comes from: solved now, or kept from before. */
+interface BenchSolver
+{
+    /**
+     * @param  list<Spot>  $spots
+     * @param  list<Command>  $commands
+     *
+     * @throws Refusal when the circuit has no solution
+     */
+    public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected;
+
+    /** @throws Refusal when the circuit has no solution */
+    public function predictions(Plan $plan, Island $island): Predictions;
+}

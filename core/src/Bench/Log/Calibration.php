@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Log;
+
+use EmberDusk\Bench\Faults\Belief;
+use EmberDusk\Bench\Faults\Component;
+use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\Multimeter;
+use EmberDusk\Bench\Meter\Reading;
+use EmberDusk\Circuit\Conditions;
+use EmberDusk\Values\Range;
+
+/**
+ * What readings on good wiring tell of this job's rails and supplies: factors on both, narrower than the tolerances that they began with
+ * (twice the standard deviation of what is left). Predictions then go by them.
+ */
+final readonly class Calibration
+{
+    private const LEAST = 2;
+
+    private const DEVIATIONS = 2.0;
+
+    /**
+     * @param  array{float, float, float, float}  $nuisance  as {@see Component::nuisance()}
+     */
+    private function __construct(private Expected $expected, private array $nuisance) {}
+
+    /**
+     * Null with fewer than two readings, or where one of them is not of good wiring.
+     *
+     * @param  list<Reading>  $readings
+     */
+    public static function of(Expected $expected, array $readings): ?self
+    {
+        $none = new Component(
+            class: Belief::NONE,
+            fault: null,
+            from: $expected->base,
+            to: null,
+            least: 1.0,
+            most: 1.0,
+            rail: $expected->rail,
+            supply: $expected->supply,
+            prior: 1.0,
+        );
+        foreach ($readings as $r) {
+            $key = "{$r->command->key} {$r->spot->id}";
+            $range = $expected->range($key);
+            $meter = Multimeter::tolerance($r->value);
+            if ($range === null || $r->value < $range->low - $meter || $r->value > $range->high + $meter) {
+                return null;
+            }
+            $none->take([$key => 1.0], $r->value, $meter);
+        }
+
+        return count($readings) < self::LEAST ? null : new self($expected, $none->nuisance());
+    }
+
+    /** Factor on the rails of the shelf. */
+    public function rails(): Range
+    {
+        return self::factor($this->nuisance[0], $this->nuisance[1], Conditions::rails()->rail - 1);
+    }
+
+    /** Factor on the volts of the supplies. */
+    public function supplies(): Range
+    {
+        return self::factor($this->nuisance[2], $this->nuisance[3], Conditions::charging()->supply - 1);
+    }
+
+    /** Where a reading is expected now. */
+    public function range(string $key): ?Range
+    {
+        if (!isset($this->expected->base[$key])) {
+            return null;
+        }
+        [$rail, $railOff, $supply, $supplyOff] = $this->nuisance;
+        $middle =
+            $this->expected->base[$key] + $rail * $this->expected->rail[$key] + $supply * $this->expected->supply[$key];
+        $off =
+            self::DEVIATIONS *
+            ($railOff * abs($this->expected->rail[$key]) + $supplyOff * abs($this->expected->supply[$key]));
+        $shelf = $this->expected->range($key);
+
+        return new Range(max($middle - $off, $shelf->low ?? -INF), min($middle + $off, $shelf->high ?? INF));
+    }
+
+    private static function factor(float $mean, float $deviation, float $tolerance): Range
+    {
+        return new Range(
+            1 + $tolerance * max(-1.0, $mean - self::DEVIATIONS * $deviation),
+            1 + $tolerance * min(1.0, $mean + self::DEVIATIONS * $deviation),
+        );
+    }
+}

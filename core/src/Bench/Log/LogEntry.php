@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Log;
+
+use EmberDusk\Bench\Channels\Pixels;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Values\InvalidInput;
+
+/** What was read, seen, mended or remarked, with its time and person: a fact that is never changed. */
+final readonly class LogEntry
+{
+    public const KINDS = ['reading', 'colour', 'count', 'mend', 'remark'];
+
+    /**
+     * @param  string  $kind  of KINDS
+     * @param  string  $place  a spot, a run, a device, a place of the job
+     * @param  string  $command  what was commanded: of {@see Command}; of a count its number
+     * @param  float|null  $value  volts, amps, a set of colours, the last pixel
+     * @param  string  $by  what commanded it: of {@see \EmberDusk\Bench\Tests\Commander}
+     * @param  bool  $sure  whether a value that looked wrong was said again
+     * @param  string  $at  UTC, YYYY-MM-DDTHH:MM:SS.sssZ
+     */
+    public function __construct(
+        public string $uuid,
+        public string $kind,
+        public string $place,
+        public string $command,
+        public ?float $value,
+        public string $text,
+        public string $by,
+        public bool $sure,
+        public string $at,
+        public string $who,
+    ) {}
+
+    /**
+     * What an entry has to have, whatever the job looks like by now.
+     *
+     * @throws InvalidInput with the field and what is expected
+     */
+    public function check(): self
+    {
+        if (!in_array($this->kind, self::KINDS, true)) {
+            throw new InvalidInput("“{$this->kind}” is none of " . implode(', ', self::KINDS) . '.', '/kind');
+        }
+        if ($this->kind === 'reading' || $this->kind === 'colour') {
+            Command::read($this->command);
+        }
+        if ($this->kind === 'count' && preg_match('/^count:[1-9][0-9]{0,4}$/', $this->command) !== 1) {
+            throw new InvalidInput('Say which count was set: a whole number from 1.', '/command');
+        }
+        if (
+            in_array($this->kind, ['reading', 'colour', 'count'], true) &&
+            ($this->value === null || !is_finite($this->value))
+        ) {
+            throw new InvalidInput('Say what was read or seen: a number.', '/value');
+        }
+        $whole = $this->kind !== 'reading' && $this->value !== null;
+        if ($whole && ((float) (int) $this->value !== $this->value || $this->value < Pixels::MANY)) {
+            throw new InvalidInput('What was seen is told by a whole number.', '/value');
+        }
+        if ($this->kind === 'remark' && trim($this->text) === '') {
+            throw new InvalidInput('A remark has words.', '/text');
+        }
+
+        return $this;
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Log;
+
+use EmberDusk\Bench\Meter\Reading;
+use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Values\Range;
+
+/** A reading as it stands against good wiring. */
+final readonly class Row
+{
+    /**
+     * @param  Spot|null  $spot  null where the plan has no such place any more
+     * @param  Range|null  $range  where good wiring lies; null where nothing conducts
+     * @param  Doubt|null  $doubt  what is asked back, where it was not said again
+     * @param  bool  $stands  whether it is the last one there and counts
+     * @param  LogEntry|null  $against  an earlier one at the same place that it contradicts
+     */
+    public function __construct(
+        public LogEntry $entry,
+        public ?Spot $spot,
+        public ?Reading $reading,
+        public ?Range $range,
+        public ?Doubt $doubt,
+        public bool $stands,
+        public ?LogEntry $against,
+    ) {}
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Meter;
+
+use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\Wiring;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+
+/** Where a meter is held to a cable: through its cores and along them, across its joints, at its bare wires. */
+final readonly class CableSpots
+{
+    /** @return list<Spot> */
+    public static function of(Plan $plan, Island $island, LaidCable $cable): array
+    {
+        $name = Wiring::name($cable->id);
+        $says = strtoupper($cable->id);
+        $ends = ['from' => strtoupper($cable->from), 'to' => strtoupper($cable->to)];
+        $letter = ['from' => 'a', 'to' => 'b'];
+        $spots = [];
+        for ($core = 1; $core <= self::cores($plan, $island, $cable); $core++) {
+            $of = $core === 1 ? '+' : 'return ' . ($core - 1);
+            $sign = $core === 1 ? 1.0 : -1.0;
+            $spots[] = new Spot(
+                id: "{$cable->id}:amps:{$core}",
+                unit: 'A',
+                of: $cable->id,
+                words: "{$says}, through its core of {$of}",
+                through: "{$name}_{$core}",
+                sign: $sign,
+            );
+            $spots[] = new Spot(
+                id: "{$cable->id}:drop:{$core}",
+                unit: 'V',
+                of: $cable->id,
+                words: "{$says}, along its core of {$of} from {$ends['from']} to {$ends['to']}, terminal to terminal",
+                fine: true,
+                along: ["{$name}_{$core}_a", "{$name}_{$core}", "{$name}_{$core}_b"],
+                sign: $sign,
+            );
+            foreach ($ends as $end => $at) {
+                $wire = "{$name}_{$core}_{$letter[$end]}";
+                $spots[] = new Spot(
+                    id: "{$cable->id}:{$end}:{$core}",
+                    unit: 'V',
+                    of: $cable->id,
+                    words: "across the joint of {$of} of {$says} at {$at}",
+                    fine: true,
+                    along: [$wire],
+                    sign: $sign,
+                );
+                if ($core > 1) {
+                    $spots[] = new Spot(
+                        id: "{$cable->id}:{$end}-wire:{$core}",
+                        unit: 'V',
+                        of: $cable->id,
+                        words: "{$says}, bare wire at {$at} before its joints, + to {$of}",
+                        nodes: ["{$name}_1_{$letter[$end]}", $wire],
+                    );
+                }
+            }
+        }
+
+        return $spots;
+    }
+
+    /** Cores that conduct: as many as what it ends at has terminals. */
+    private static function cores(Plan $plan, Island $island, LaidCable $cable): int
+    {
+        foreach ($island->parts as $parts) {
+            foreach (array_keys($parts->tails) as $feed) {
+                if (isset($plan->wayTo($feed)[$cable->id]) && $plan->root($cable->from) !== null) {
+                    $root = $plan->root($cable->from);
+
+                    return isset($plan->controllers[$root]) ? count($parts->strip->channels) + 1 : 2;
+                }
+            }
+        }
+
+        return 2;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Meter;
+
+use EmberDusk\Circuit\Conditions;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Range;
+use EmberDusk\Values\Refusal;
+
+/**
+ * What good wiring shows at the spots of an island, and what rails and supplies add that are off by their whole tolerance (rails ±10 %,
+ * supply ±1 %). Keys are "command spot".
+ */
+final readonly class Expected
+{
+    /**
+     * @param  array<string, float>  $base
+     * @param  array<string, float>  $rail
+     * @param  array<string, float>  $supply
+     */
+    private function __construct(public array $base, public array $rail, public array $supply) {}
+
+    /**
+     * @param  list<Spot>  $spots
+     * @param  list<Command>  $commands
+     *
+     * @throws Refusal when the circuit has no solution
+     */
+    public static function of(Plan $plan, Island $island, array $spots, array $commands): self
+    {
+        $circuit = BenchCircuit::of($plan, $island);
+        $base = $rail = $supply = [];
+        foreach ($commands as $command) {
+            $thin = $circuit->read($spots, $command, Conditions::rails());
+            $high = $circuit->read($spots, $command, Conditions::charging());
+            foreach ($circuit->read($spots, $command) as $id => $value) {
+                $key = "{$command->key} {$id}";
+                $base[$key] = $value;
+                $rail[$key] = ($thin[$id] ?? $value) - $value;
+                $supply[$key] = ($high[$id] ?? $value) - $value;
+            }
+        }
+
+        return new self($base, $rail, $supply);
+    }
+
+    /** Where a reading of good wiring lies, before what the meter adds; null where nothing conducts there. */
+    public function range(string $key): ?Range
+    {
+        if (!isset($this->base[$key])) {
+            return null;
+        }
+        $off = abs($this->rail[$key]) + abs($this->supply[$key]);
+
+        return new Range($this->base[$key] - $off, $this->base[$key] + $off);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench;
+
+use EmberDusk\Bench\Channels\ChannelFinder;
+use EmberDusk\Bench\Channels\LeadWords;
+use EmberDusk\Bench\Channels\Setting;
+use EmberDusk\Bench\Channels\Space;
+use EmberDusk\Bench\Count\CountFinder;
+use EmberDusk\Bench\Log\BenchFacts;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/** What lit at a run, and what that leaves possible: colours one at a time, and the count of pixels. */
+final readonly class Seen
+{
+    private const PIXELS = ['red', 'green', 'blue', 'white'];
+
+    /**
+     * @param  list<string>  $colours  names, in the strip's order
+     * @param  array<int, int>  $answers  colours that lit, by the one that was commanded
+     * @param  non-empty-list<int>|null  $sections  pixels of each
+     * @param  list<array{int, int}>  $counts
+     */
+    private function __construct(
+        public array $colours,
+        public array $answers,
+        public ?ChannelFinder $finder,
+        public ?LeadWords $words,
+        public ?array $sections,
+        public array $counts,
+        public ?CountFinder $count,
+    ) {}
+
+    public static function of(Plan $plan, Run $run, BenchFacts $facts): self
+    {
+        $strip = $plan->strip($run->strip);
+        $pixels = $strip?->pixels;
+        $names = match (true) {
+            $strip === null => [],
+            $pixels !== null => array_slice(self::PIXELS, 0, $pixels->colours),
+            default => array_map(static fn($c): string => $c->name, $strip->channels),
+        };
+        $kind = $pixels === null ? $strip?->colours() ?? 'single' : 'pixels';
+        $told =
+            count($names) > 1 && count($names) <= 5 && ($pixels !== null || count($names) === Setting::OUTPUTS[$kind]);
+        $controller = $plan->controller($run->controller);
+        $modes = $controller?->setByHand() === true ? $controller->modes : [];
+        $space = match (true) {
+            !$told => [],
+            $pixels !== null => Space::pixels(count($names)),
+            default => Space::leads($kind, $modes),
+        };
+        $answers = $facts->colours($run->id);
+        $counts = $facts->counts($run->id);
+        $sections = $pixels === null ? null : PixelCount::sections($plan, $run);
+
+        return new self(
+            colours: $names,
+            answers: $answers,
+            finder: $space === [] ? null : ChannelFinder::of($space, $answers),
+            words: $names === [] ? null : new LeadWords($names, $kind),
+            sections: $sections,
+            counts: $counts,
+            count: $sections === null ? null : CountFinder::of($sections, ($pixels->colours ?? 3) === 4, $counts),
+        );
+    }
+
+    /** Whether a colour of that number is one of this run's. */
+    public function has(int $colour): bool
+    {
+        return isset($this->colours[$colour]);
+    }
+
+    /** What the count comes to, in words. */
+    public function says(): string
+    {
+        $n = ($this->count->section ?? 0) + 1;
+
+        return match ($this->count->verdict ?? '') {
+            'count' => "{$this->count?->set} pixels",
+            'kind' => "three quarters light, to pixel {$this->count?->pixel}: the fourth channel is not set",
+            'joint' => "dark from the first pixel of piece {$n} on: data joint, arrow or leg, not the count",
+            'stops'
+                => "dark after pixel {$this->count?->pixel}, inside a piece: that pixel, or the next, does not pass the data on",
+            'contradiction' => 'the counts that were tried contradict each other',
+            default => "set the count to {$this->count?->set}",
+        };
+    }
+
+    /** What to do about it. */
+    public function todo(): string
+    {
+        $n = ($this->count->section ?? 0) + 1;
+
+        return match ($this->count->verdict ?? '') {
+            'count' => 'Keep that count: the last pixel lights, and nothing runs off the end.',
+            'kind' => 'Set four channels to a pixel before anything is counted, then the order, then count again.',
+            'joint'
+                => "Supply off. Make the data joint before piece {$n} anew; see that its arrow points on, and that the leg before it has a core for data.",
+            'stops' => 'Supply off. Bridge the data past that pixel, or cut it out at the marks beside it.',
+            'contradiction' => 'They are kept. Say once more where the light ends with the count that was reckoned.',
+            default => 'Say which pixel is the last that lights, or that effects run off the end.',
+        };
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench;
+
+use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+
+/** Solves what is asked for, each time. */
+final readonly class SolvesNow implements BenchSolver
+{
+    public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected
+    {
+        return Expected::of($plan, $island, $spots, $commands);
+    }
+
+    public function predictions(Plan $plan, Island $island): Predictions
+    {
+        return Predictions::of($plan, $island);
+    }
+}

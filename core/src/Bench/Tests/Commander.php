@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Tests;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/**
+ * What can command a run while it is tested: unjoined, a controller only lights, which is enough for volts and not for colours
+ * (common practice, no source).
+ */
+enum Commander: string
+{
+    case Nothing = 'nothing';
+    case Itself = 'itself';
+    case Remote = 'remote';
+    case Hub = 'hub';
+    case Phone = 'phone';
+    case Own = 'own';
+    case Board = 'board';
+    case Before = 'before';
+
+    /** What is mostly taken for a run. */
+    public static function of(Plan $plan, Run $run): self
+    {
+        $controller = $plan->controller($run->controller);
+
+        return match (true) {
+            $plan->strip($run->strip)?->pixels !== null => self::Board,
+            $controller === null => self::Nothing,
+            $controller->repeats => self::Before,
+            $controller->family === 'zigbee' => self::Remote,
+            $controller->family === 'rf' => self::Own,
+            default => self::Phone,
+        };
+    }
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Nothing => 'nothing: it lights when it has power',
+            self::Itself => 'nothing: unjoined, it lights by itself',
+            self::Remote => 'a bench remote, and a reset afterwards',
+            self::Hub => 'a bench hub, and a reset afterwards',
+            self::Phone => 'the phone and account that stay: its first join comes before this test',
+            self::Own => 'its own remote',
+            self::Board => 'the board’s own page, or its app on the phone that stays',
+            self::Before => 'the controller that it repeats',
+        };
+    }
+
+    /** Whether what commanded it has to be forgotten again before it is joined for good. */
+    public function resetAfter(): bool
+    {
+        return $this === self::Remote || $this === self::Hub;
+    }
+
+    /** @return array<string, string> what can be picked for a run whose controller joins something */
+    public static function choices(): array
+    {
+        $choices = [];
+        foreach ([self::Remote, self::Hub, self::Phone, self::Own, self::Board] as $one) {
+            $choices[$one->value] = $one->words();
+        }
+
+        return $choices;
+    }
+}

@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Tests;
+
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/**
+ * What each test says (common practice, no source). Dark, then bare ends, controller alone, strip, single channels, white, one mix; after
+ * the joints once more, with each feed lifted, flicker, signal wires, and the soak last.
+ *
+ * @phpstan-type Card array{title: string, asks: string, by: string, do: string, see: string, otherwise: string, caution: string}
+ */
+final readonly class TestCards
+{
+    private const OFF = 'Supply off before a lead is moved.';
+
+    private const BATTERY = 'A battery can short and burn: its fuse out, tools insulated, posts covered.';
+
+    private const MAINS = 'Extra-low volts only: mains terminals are for a licensed person, and local rules decide. Never connect strip to mains.';
+
+    /** @return list<string> tests of a step, in their order */
+    public static function keys(Plan $plan, Run $run, string $step): array
+    {
+        $strip = $plan->strip($run->strip);
+        $switched = $strip?->switched() ?? true;
+        $colours = count($strip->channels ?? []) > 1;
+        if ($step === 'loose') {
+            return [
+                'dead',
+                'ends',
+                ...$switched && $run->controller === null ? [] : ['alone'],
+                'strip',
+                ...$switched ? ($colours ? ['colours', 'white', 'mix'] : ['white']) : ['pixels', 'white', 'mix'],
+            ];
+        }
+
+        return [
+            'again',
+            ...$colours && $switched ? ['recoloured'] : [],
+            'readings',
+            ...count($plan->feedsOf($run)) > 1 ? ['feeds'] : [],
+            'flicker',
+            ...$plan->onBattery($run) && in_array('moving', $run->mounting, true) ? ['signals'] : [],
+            'soak',
+        ];
+    }
+
+    /** @return Card */
+    public static function of(Plan $plan, Run $run, string $key): array
+    {
+        $strip = $plan->strip($run->strip);
+        $volts = sprintf('%g V', $strip->volts ?? 0.0);
+        $supply = strtoupper((string) $run->supply);
+        $battery = $plan->onBattery($run);
+        $safe = $battery ? self::BATTERY : self::MAINS;
+
+        return match ($key) {
+            'dead' => self::card(
+                title: 'dead test',
+                do: 'Nothing connected to a supply: ohms from + to every return at the strip’s first pads. Then first power, through a small fuse or a limited bench supply.',
+                see: 'No short: some kilohms or more, both ways round. The small fuse holds.',
+                otherwise: 'A few ohms is a short: a strand across two pads, solder between them, a screw through the strip.',
+                caution: "Ohms only with no supply on it. {$safe}",
+                by: Commander::Nothing->words(),
+            ),
+            'ends' => self::card(
+                title: 'volts and polarity at the bare ends',
+                do: "{$supply} on, its leads bare: the meter on + and - before anything hangs on them. A fused lead is mostly +, a strip’s black lead is often its common +: go by meter and pads, never by colour.",
+                see: "{$volts} within 1 %, and not minus that.",
+                otherwise: 'A minus sign: the leads are exchanged. Too low or too high: the supply is not the one that was planned, or is set wrong: it dims the strip, or burns it.',
+                caution: "Bare ends apart, taped when they are let go of. {$safe}",
+                by: Commander::Nothing->words(),
+                asks: 'read',
+            ),
+            'alone' => self::card(
+                title: $strip?->switched() === false ? 'board alone' : 'controller alone',
+                do: 'Power it with no strip on its outputs.',
+                see: 'Its lamp lights; volts at its input as at the supply; hardly any amps.',
+                otherwise: 'Dark: + and - exchanged, or it wants other volts. Warm at once: take the power off.',
+                caution: self::OFF,
+                by: Commander::Itself->words(),
+                asks: 'read',
+            ),
+            'strip' => self::card(
+                title: 'strip loose in place',
+                do: 'Lay the strip where it goes, on its reel no longer than a minute; connect it; power on.',
+                see: $strip?->switched() === false
+                    ? 'Its first pixel answers; the arrow points away from the board.'
+                    : 'It lights over its whole length: unjoined, mostly at white or at what it did last.',
+                otherwise: 'Dark from a place on: the joint before it. All dark: the common lead.',
+                caution: self::OFF . ' A strip that is lit on its reel gets hot.',
+                by: Commander::Itself->words(),
+            ),
+            'colours', 'recoloured' => self::card(
+                title: $key === 'colours' ? 'colour by colour' : 'colour by colour once more',
+                do: 'Command one colour alone, say what lights; the next is asked for.',
+                see: 'Each colour lights alone, over the whole run.',
+                otherwise: 'Nothing is a loose lead, another colour leads that are exchanged, two at once leads that touch; always the same light is the switch.',
+                caution: self::OFF,
+                asks: 'colours',
+            ),
+            'pixels' => self::card(
+                title: 'one moving effect',
+                do: 'Run one pixel along the whole run.',
+                see: 'It passes over every piece, in the order of the arrows, and ends at the last pixel.',
+                otherwise: 'It stops at the first pixel of a piece: data joint, arrow or leg. It stops inside a piece: a dead pixel, or the count.',
+                caution: self::OFF,
+            ),
+            'white' => self::card(
+                title: $strip !== null && count($strip->channels) === 1 && $strip->switched()
+                    ? 'full'
+                    : 'white at full',
+                do: 'Everything full. Read at the supply’s terminals first, then at the pads: dimmed outputs fool a meter.',
+                see: 'Even light from end to end; volts inside the shaded band.',
+                otherwise: 'Dull towards one end: read where it is asked for, the next reading tells most.',
+                caution: 'Look beside it, not into it. ' . self::OFF,
+                asks: 'read',
+            ),
+            'mix' => self::card(
+                title: 'one mix',
+                do: 'Command one mixed colour, such as orange, at half.',
+                see: 'The same colour from end to end.',
+                otherwise: 'It turns red towards the far end: too few volts there.',
+                caution: self::OFF,
+            ),
+            'again' => self::card(
+                title: 'dead test after the joints',
+                do: 'Nothing powered: ohms from + to every return at both ends; pull at every joint.',
+                see: 'As before the joints were made.',
+                otherwise: 'Less than before: flux or a strand between two pads.',
+                caution: 'Ohms only with no supply on it. ' . $safe,
+                by: Commander::Nothing->words(),
+            ),
+            'readings' => self::card(
+                title: 'readings at full',
+                do: 'Everything full, loaded for a minute: supply, feeds, ends.',
+                see: 'Every reading inside its band.',
+                otherwise: 'Outside: the fault is looked for reading by reading, six at most.',
+                caution: self::OFF,
+                asks: 'read',
+            ),
+            'feeds' => self::card(
+                title: 'each feed lifted',
+                do: 'Lift one feed, look and read, put it back; then the next. Feeds at both ends hide a dead one.',
+                see: 'The run still lights from the feeds that are left; as dull as the band says.',
+                otherwise: 'Nothing changes: the feed that was lifted was dead. It goes dark: one of the others is.',
+                caution: self::OFF,
+                asks: 'read',
+            ),
+            'flicker' => self::card(
+                title: 'flicker',
+                do: 'Look at 5 %, 20 %, full and during a change, by eye and through a camera.',
+                see: 'Steady, and no steps in the change.',
+                otherwise: 'Flicker low down: a load below the least, or a slow dimming frequency. At full only: supply or joint gives way.',
+                caution: 'Nothing that flashes above three a second near people, none near turning machines.',
+            ),
+            'signals' => self::card(
+                title: 'signal wires, one at a time',
+                do: 'Touch each signal wire (key, brake, left, right) to plus, one at a time.',
+                see: 'Only the output that was planned for it answers.',
+                otherwise: 'Two answer: wires that touch, or a plug turned.',
+                caution: 'Through a fuse of 1 A. Vehicles keep legal lamp colours and never flash them on the road.',
+                by: 'plus, by hand',
+            ),
+            default => self::card(
+                title: 'soak',
+                do: 'White at full for 30 to 60 minutes; then volts and warmth again.',
+                see: 'Volts as before; nothing too hot to keep a hand on.',
+                otherwise: 'Volts fall: a joint or a supply that warms up. One place hot: that joint.',
+                caution: 'Somebody stays beside it.',
+                asks: 'read',
+            ),
+        };
+    }
+
+    /** @return Card */
+    public static function setting(Plan $plan, Run $run, string $key): array
+    {
+        $pixels = $plan->cutMarks($run)?->groupCount() * ($plan->strip($run->strip)->pixels->pixels ?? 1);
+
+        return match ($key) {
+            'kind' => self::card(
+                title: 'kind of pixel',
+                do: 'Choose the pixel’s kind by its wires (data, or data and clock) and its volts.',
+                see: 'The first pixel answers at once.',
+                otherwise: 'Nothing, or wild colours: another kind, or the clock on the data’s pin.',
+                caution: self::OFF,
+            ),
+            'fourth' => self::card(
+                title: 'fourth channel',
+                do: 'Set four channels to a pixel; then command one colour alone.',
+                see: 'One colour everywhere.',
+                otherwise: 'Many colours at once, or three quarters lit: the fourth channel is not set. It comes before the count.',
+                caution: self::OFF,
+                asks: 'colours',
+            ),
+            'order' => self::card(
+                title: 'order of the colours',
+                do: 'Command one colour alone, say what lights; the next is asked for.',
+                see: 'Each colour comes as it is commanded.',
+                otherwise: 'Another colour: the order. Many colours at once: the number of channels.',
+                caution: self::OFF,
+                asks: 'colours',
+            ),
+            'count' => self::card(
+                title: "count, {$pixels} reckoned",
+                do: 'Set the count that is asked for, say which pixel is the last that lights.',
+                see: 'The last pixel just lights, and nothing runs off the end.',
+                otherwise: 'Dark from a piece’s first pixel on is its data joint, arrow or leg before it is a count.',
+                caution: self::OFF,
+                asks: 'count',
+            ),
+            default => self::card(
+                title: sprintf('limit, %.0f %%', 100 * $run->cap),
+                do: 'Set the limit in the controller, bring everything to white, read the supply’s amps.',
+                see: 'At most what the plan counts on.',
+                otherwise: 'More: it is not set, or did not survive a cut of the power.',
+                caution: 'The supply counts on it. ' . self::OFF,
+                asks: 'read',
+            ),
+        };
+    }
+
+    /** @return Card */
+    private static function card(
+        string $title,
+        string $do,
+        string $see,
+        string $otherwise,
+        string $caution,
+        string $by = '',
+        string $asks = 'tick',
+    ): array {
+        return [
+            'title' => $title,
+            'asks' => $asks,
+            'by' => $by,
+            'do' => $do,
+            'see' => $see,
+            'otherwise' => $otherwise,
+            'caution' => $caution,
+        ];
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Tests;
+
+use EmberDusk\Kit\Facts;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Rates\BenchSettings;
+
+/** The tests of a job in their order, from plan and kit: settings before mounting, the loose test, the test after the joints. */
+final readonly class Tests
+{
+    /** @return list<BenchTest> */
+    public static function of(Plan $plan): array
+    {
+        $tests = $set = [];
+        foreach ($plan->runs as $run) {
+            if ($plan->cutMarks($run) === null || $plan->feedsOf($run) === []) {
+                continue;
+            }
+            $id = (string) $run->controller;
+            if ($plan->controller($id)?->setByHand() === true && !isset($set[$id])) {
+                $set[$id] = true;
+                $tests[] = self::switch($plan, $run);
+            }
+            array_push($tests, ...self::pixelSettings($plan, $run), ...self::run($plan, $run));
+        }
+
+        return $tests;
+    }
+
+    /** @return list<BenchTest> of one run, and of the controller that it hangs on */
+    public static function ofRun(Plan $plan, Run $run): array
+    {
+        return array_values(
+            array_filter(
+                self::of($plan),
+                static fn(BenchTest $t): bool => $t->of === $run->id || $t->of === $run->controller,
+            ),
+        );
+    }
+
+    private static function switch(Plan $plan, Run $run): BenchTest
+    {
+        $controller = $plan->controller($run->controller);
+        $kind = $plan->strip($run->strip)?->colours() ?? '';
+        $says = strtoupper((string) $run->controller);
+
+        return new BenchTest(
+            id: "settings-{$run->controller}/switch",
+            step: "settings-{$run->controller}",
+            of: (string) $run->controller,
+            title: "{$says}: " . ($controller->setBy ?? 'switch'),
+            asks: 'tick',
+            by: Commander::Nothing->words(),
+            do: 'Set it to ' . Facts::way($kind) . '. ' . ucfirst($controller->setting ?? ''),
+            see: 'Its mark stands at the strip’s kind; say so at Kit too.',
+            otherwise: 'Channels stay dark or follow the wrong colour.',
+            caution: 'Before power comes on.',
+        );
+    }
+
+    /** @return list<BenchTest> */
+    private static function pixelSettings(Plan $plan, Run $run): array
+    {
+        $tests = [];
+        foreach (BenchSettings::ofRun($plan, $run) as $key) {
+            $test = TestCards::setting($plan, $run, $key);
+            $tests[] = new BenchTest(
+                id: "settings-{$run->id}/{$key}",
+                step: "settings-{$run->id}",
+                of: $run->id,
+                title: "{$run->name()}: {$test['title']}",
+                asks: $test['asks'],
+                by: Commander::of($plan, $run)->words(),
+                do: $test['do'],
+                see: $test['see'],
+                otherwise: $test['otherwise'],
+                caution: $test['caution'],
+            );
+        }
+
+        return $tests;
+    }
+
+    /** @return list<BenchTest> */
+    private static function run(Plan $plan, Run $run): array
+    {
+        $tests = [];
+        $by = Commander::of($plan, $run);
+        foreach (['loose', 'second'] as $step) {
+            foreach (TestCards::keys($plan, $run, $step) as $key) {
+                $test = TestCards::of($plan, $run, $key);
+                $commander = match (true) {
+                    $test['by'] === '' => $by->words(),
+                    default => $test['by'],
+                };
+                $tests[] = new BenchTest(
+                    id: "{$step}-{$run->id}/{$key}",
+                    step: "{$step}-{$run->id}",
+                    of: $run->id,
+                    title: "{$run->name()}: {$test['title']}",
+                    asks: $test['asks'],
+                    by: $commander,
+                    do: $test['do'],
+                    see: $test['see'],
+                    otherwise: $test['otherwise'],
+                    caution: $test['caution'],
+                );
+            }
+        }
+
+        return $tests;
+    }
+}

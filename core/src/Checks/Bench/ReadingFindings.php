@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Bench;
+
+use EmberDusk\Bench\Log\Evidence;
+use EmberDusk\Bench\Log\IslandIds;
+use EmberDusk\Bench\Log\LogEntry;
+use EmberDusk\Bench\Log\Row;
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Readings that good wiring does not give, and those that have to be asked back: none is dropped in silence. */
+final readonly class ReadingFindings implements Check
+{
+    private const SOURCE = 'the solved circuit with rails ±10 %, supply ±1 % and the meter’s own error';
+
+    public function rules(): array
+    {
+        return [
+            new Rule('reading', 'test', 'every reading lies where good wiring puts it', self::SOURCE),
+            new Rule('reading-asked', 'test', 'no reading looks as if it was written down wrong', Rule::PRACTICE),
+            new Rule('reading-against', 'test', 'two readings at one place agree', Rule::PRACTICE),
+            new Rule('reading-gone', 'test', 'every place that was read is still in the plan', Rule::OWN),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $facts = $job->state->bench;
+        if (array_filter($facts->entries, static fn(LogEntry $e): bool => $e->kind === 'reading') === []) {
+            return [];
+        }
+        $findings = $ids = [];
+        foreach (Island::all($job->plan) as $island) {
+            $ids[] = $of = IslandIds::of($job->plan, $island);
+            $run = (string) (array_key_first($island->parts) ?? array_key_first($island->fixtures));
+            if ($facts->readings($island, $of) === []) {
+                continue;
+            }
+            foreach (Evidence::of($job->plan, $island, $facts, $job->state->solver)->rows as $row) {
+                array_push(
+                    $findings,
+                    ...self::row($row, isset($island->parts[$row->spot->of ?? '']) ? $row->spot->of ?? $run : $run),
+                );
+            }
+        }
+        foreach ($facts->gone($ids) as $entry) {
+            $findings[] = self::gone($entry, '');
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function row(Row $row, string $run): array
+    {
+        $spot = $row->spot;
+        if ($spot === null) {
+            return [self::gone($row->entry, $run)];
+        }
+        $place = new Place('bench', $run);
+        $read = Figure::print((float) $row->entry->value, 3) . " {$spot->unit}";
+        if ($row->doubt !== null) {
+            return [
+                new Finding(
+                    code: 'reading-asked',
+                    severity: Severity::Open,
+                    title: ucfirst($spot->words) . ": {$read}?",
+                    detail: "{$row->doubt->asks} It is kept, and counts nothing until that is said.",
+                    place: $place,
+                    source: Rule::PRACTICE,
+                ),
+            ];
+        }
+        $findings = [];
+        if ($row->against !== null) {
+            $findings[] = new Finding(
+                code: 'reading-against',
+                severity: Severity::Open,
+                title: ucfirst($spot->words) . ' was read twice, and differently',
+                detail: sprintf(
+                    '%s %s, then %s, which is more than a meter may be off. Read it a third time: something moves, such as a joint under a hand.',
+                    Figure::print((float) $row->against->value, 3),
+                    $spot->unit,
+                    $read,
+                ),
+                place: $place,
+                source: Rule::PRACTICE,
+            );
+        }
+        if ($row->stands && Verdict::of($row) === Verdict::Outside && $row->range !== null) {
+            $findings[] = new Finding(
+                code: 'reading',
+                severity: Severity::Watch,
+                title: sprintf(
+                    '%s: %s, %s to %s expected',
+                    ucfirst($spot->words),
+                    $read,
+                    Figure::print($row->range->low, 3),
+                    Figure::print($row->range->high, 3),
+                ),
+                detail: 'Good wiring does not give that. The next reading that tells most is asked for at Bench.',
+                place: $place,
+                number: $row->entry->value,
+                limit: (float) $row->entry->value < $row->range->low ? $row->range->low : $row->range->high,
+                source: self::SOURCE,
+            );
+        }
+
+        return $findings;
+    }
+
+    private static function gone(LogEntry $entry, string $run): Finding
+    {
+        return new Finding(
+            code: 'reading-gone',
+            severity: Severity::Open,
+            title: "A reading at {$entry->place}, which is not in the plan any more",
+            detail: 'The plan was changed after it was read. It is kept in the log and counts nothing; read where the wiring is now.',
+            place: new Place('bench', $run),
+            source: Rule::OWN,
+        );
+    }
+}

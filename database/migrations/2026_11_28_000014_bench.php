@@ -1,0 +1,45 @@
+<?php
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration {
+    public function up(): void
+    {
+        // A job with faults put in, to learn on: what is read and seen there is never the job's.
+        Schema::create('bench_practices', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('job_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
+            $table->unsignedInteger('seed');
+            $table->json('faults');
+            $table->timestamp('created_at');
+        });
+        // What was read, seen, mended and remarked: facts, never changed; one that comes twice is one.
+        Schema::create('log_entries', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('uuid');
+            $table->foreignId('job_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('practice_id')->nullable()->constrained('bench_practices')->cascadeOnDelete();
+            $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
+            $table->string('who', 120);
+            $table->string('kind', 10);
+            $table->string('place', 80);
+            $table->string('command', 80);
+            $table->double('value')->nullable();
+            $table->string('text', 500);
+            $table->string('by', 20);
+            $table->boolean('sure');
+            $table->string('at', 24);
+            $table->unique(['job_id', 'uuid']);
+            $table->index(['job_id', 'practice_id', 'at']);
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::dropIfExists('log_entries');
+        Schema::dropIfExists('bench_practices');
+    }
+};

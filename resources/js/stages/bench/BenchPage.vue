@@ -1,0 +1,258 @@
+<script setup lang="ts">
+import { router } from '@inertiajs/vue3';
+import { computed, ref, watch } from 'vue';
+import JobFrame from '@/ui/JobFrame.vue';
+import { provideScreen } from '@/lib/screen';
+import type { Answer, BenchAnswer } from '@/types/generated/responses';
+import { useBench } from './bench';
+import ColourTest from './ColourTest.vue';
+import CountTest from './CountTest.vue';
+import MeterPanel from './MeterPanel.vue';
+import PracticeBox from './PracticeBox.vue';
+import TestList from './TestList.vue';
+
+const props = defineProps<{ answer: Answer; looked: BenchAnswer }>();
+const store = provideScreen(props.answer);
+const { bench, practice, refused, busy, box, choose, note, practise, leave, standIn, isDone } = useBench(
+    props.answer.job,
+    store,
+    props.looked,
+);
+const tests = computed(() => bench.value.tests);
+const chosen = ref('');
+const by = ref('');
+const practising = ref(false);
+const remark = ref('');
+const panel = ref<InstanceType<typeof MeterPanel>>();
+const run = computed(() => bench.value.runs.find((r) => r.id === bench.value.run));
+const at = computed(() =>
+    Math.max(
+        0,
+        tests.value.findIndex((t) => t.id === chosen.value),
+    ),
+);
+const test = computed(() => tests.value[at.value]);
+const waiting = computed(() => box.notes.value.filter((p) => p.note!.place.startsWith(bench.value.run)));
+const waitingReadings = computed(() => box.notes.value.filter((p) => p.note!.kind === 'reading').length);
+watch(
+    () => bench.value.run,
+    () => {
+        chosen.value = (tests.value.find((t) => !isDone(t)) ?? tests.value[0])?.id ?? '';
+        by.value = bench.value.commander;
+    },
+    { immediate: true },
+);
+
+function step(by: number): void {
+    chosen.value = tests.value[Math.min(Math.max(at.value + by, 0), tests.value.length - 1)]?.id ?? '';
+}
+function tick(done: boolean): void {
+    if (test.value) {
+        const { id, minutes } = test.value;
+        // A practice is nobody's work: nothing of it is ticked.
+        if (!practice.value) {
+            void box.press(id, done, minutes);
+        }
+        if (done) {
+            step(1);
+        }
+    }
+}
+const seen = (colour: number, set: number) =>
+    note({ kind: 'colour', place: bench.value.run, command: `colour:${colour + 1}`, value: set, by: by.value });
+async function askColour(colour: number): Promise<void> {
+    const shows = await standIn({ ask: 'colour', number: colour });
+    if (shows !== null) {
+        await seen(colour, shows);
+    }
+}
+const lit = (set: number, last: number) =>
+    note({ kind: 'count', place: bench.value.run, command: `count:${set}`, value: last, by: by.value });
+async function askCount(set: number): Promise<void> {
+    const shows = await standIn({ ask: 'count', number: set });
+    if (shows !== null) {
+        await lit(set, shows);
+    }
+}
+async function askMeter(spot: string, command: string, take: (value: number) => void): Promise<void> {
+    const shows = await standIn({ ask: 'reading', spot, command });
+    if (shows !== null) {
+        take(shows);
+    }
+}
+const mended = (fault: string, words: string, place = bench.value.run) =>
+    note({ kind: 'mend', place, command: fault, text: words });
+async function remarked(): Promise<void> {
+    if (remark.value.trim()) {
+        await note({
+            kind: 'remark',
+            place: bench.value.run,
+            command: test.value?.id ?? '',
+            text: remark.value.trim(),
+        });
+        remark.value = '';
+    }
+}
+const shortcuts = [
+    { key: '[', what: 'The test before', act: () => step(-1) },
+    { key: ']', what: 'The next test', act: () => step(1) },
+    { key: 't', what: 'Tick: as it should', act: () => tick(true) },
+    { key: 'r', what: 'The reading that tells most', act: () => panel.value?.goNext() },
+    { key: 'p', what: 'Practise on stand-ins', act: () => (practising.value = true) },
+    { key: 'l', what: 'Log of the job', act: () => router.visit(`/jobs/${props.answer.job}/log`) },
+];
+const things = computed(() =>
+    tests.value.map((t) => ({ what: t.title, where: run.value?.name ?? '', act: () => (chosen.value = t.id) })),
+);
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts" :things="things" @go="(place) => place && choose(place)">
+        <p v-if="bench.runs.length === 0" class="text-ink2">
+            Nothing to test yet: feed a run at Wire, then its tests stand here in their order.
+        </p>
+        <template v-else>
+            <nav aria-label="Runs" class="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+                <button
+                    v-for="one in bench.runs"
+                    :key="one.id"
+                    type="button"
+                    class="border-b-2 pb-0.5"
+                    :class="one.id === bench.run ? 'border-ember font-semibold' : 'border-transparent text-ink2'"
+                    :aria-current="one.id === bench.run ? 'true' : undefined"
+                    :title="one.says || one.place"
+                    @click="choose(one.id)"
+                >
+                    {{ one.name }} <span class="fig text-[12.5px] text-ink2">{{ one.done }}/{{ one.tests }}</span
+                    ><span v-if="one.says" class="text-stop">
+                        ▲<span class="sr-only">{{ one.says }}</span></span
+                    >
+                </button>
+                <span class="ml-auto flex gap-x-4">
+                    <button type="button" class="act" @click="practising = true">Practise <kbd>P</kbd></button>
+                    <a class="act" :href="`/jobs/${answer.job}/log`">Log <kbd>L</kbd></a>
+                </span>
+            </nav>
+            <p v-if="practice" role="status" class="mt-2 border-l-4 border-dusk bg-sheet px-3 py-1.5">
+                <b>Practice.</b>
+                {{
+                    practice.whole
+                        ? 'Everything that was put in is found and mended.'
+                        : 'Something is wrong in here. Nothing you read or press is the job’s.'
+                }}
+                <button type="button" class="act ml-2" @click="leave()">Leave the practice</button>
+            </p>
+            <p v-if="refused" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ refused }}</p>
+            <p
+                v-for="one in box.refused.value.filter((p) => p.note || p.step.includes('/'))"
+                :key="one.uuid"
+                role="alert"
+                class="mt-2 text-stop"
+            >
+                {{ one.note ? `${one.note.place}: ` : '' }}{{ one.refused }}
+                <button type="button" class="act" @click="box.drop(one)">Let go of it</button>
+            </p>
+            <div class="mt-3 grid gap-x-7 lg:grid-cols-[188px_minmax(0,1fr)]">
+                <TestList
+                    class="max-lg:hidden"
+                    :tests="tests"
+                    :chosen="test?.id ?? ''"
+                    :is-done="isDone"
+                    @choose="(id) => (chosen = id)"
+                />
+                <div v-if="test" class="min-w-0">
+                    <div class="flex flex-wrap items-baseline gap-x-4">
+                        <h2 class="font-head text-2xl font-semibold">
+                            {{ run?.name }}, {{ test.title.toLowerCase() }}
+                        </h2>
+                        <span class="text-ink2">test {{ at + 1 }} of {{ tests.length }}</span>
+                        <span class="ml-auto flex gap-x-3 text-ink2 max-sm:hidden">
+                            <button type="button" @click="step(-1)">earlier <kbd>[</kbd></button>
+                            <button type="button" @click="step(1)">next <kbd>]</kbd></button>
+                        </span>
+                    </div>
+                    <p class="mt-1 border-l-4 border-watch pl-2 text-[14px]">{{ test.caution }}</p>
+                    <dl class="mt-2 grid gap-x-4 gap-y-0.5 sm:grid-cols-[92px_minmax(0,1fr)]">
+                        <dt class="text-ink2">do</dt>
+                        <dd>{{ test.do }}</dd>
+                        <dt class="text-ink2">see</dt>
+                        <dd>{{ test.see }}</dd>
+                        <dt class="text-ink2">if not</dt>
+                        <dd class="text-ink2">{{ test.otherwise }}</dd>
+                        <dt class="text-ink2">commanded by</dt>
+                        <dd>
+                            <select
+                                v-if="['colours', 'order', 'count'].includes(test.asks)"
+                                v-model="by"
+                                class="field py-0.5"
+                                aria-label="What commands it"
+                            >
+                                <option v-for="c in bench.commanders" :key="c.key" :value="c.key">{{ c.words }}</option>
+                            </select>
+                            <template v-else>{{ test.by }}</template>
+                        </dd>
+                    </dl>
+                    <ColourTest
+                        v-if="test.asks === 'colours' && bench.colours"
+                        class="mt-3"
+                        :colours="bench.colours"
+                        :practice="practice !== null"
+                        :waits="waiting.map((p) => p.note!.command)"
+                        @seen="seen"
+                        @ask="askColour"
+                        @mended="mended(bench.colours!.mends, bench.colours!.verdict)"
+                        @anew="mended('anew', 'asked anew')"
+                    />
+                    <CountTest
+                        v-if="test.asks === 'count' && bench.count"
+                        class="mt-3"
+                        :count="bench.count"
+                        :practice="practice !== null"
+                        :waits="waiting.some((p) => p.note!.kind === 'count')"
+                        @lit="lit"
+                        @ask="askCount"
+                        @mended="mended(bench.count!.mends, bench.count!.says)"
+                    />
+                    <div class="mt-3 flex flex-wrap items-center gap-3">
+                        <button type="button" class="press" @click="tick(true)">As it should <kbd>T</kbd></button>
+                        <button v-if="isDone(test)" type="button" class="quiet" @click="tick(false)">
+                            Not done after all
+                        </button>
+                        <span v-if="isDone(test)" class="text-lit">✓ done {{ test.at }}</span>
+                        <form class="flex min-w-0 flex-1 gap-2" @submit.prevent="remarked()">
+                            <input
+                                v-model="remark"
+                                class="field min-w-0 flex-1"
+                                placeholder="Remark for the log"
+                                aria-label="Remark for the log"
+                                maxlength="500"
+                            />
+                            <button type="submit" class="quiet" :disabled="!remark.trim()">Note it</button>
+                        </form>
+                    </div>
+                    <div class="mt-3 flex justify-between sm:hidden">
+                        <button type="button" class="quiet" @click="step(-1)">Earlier</button>
+                        <button type="button" class="quiet" @click="step(1)">Next</button>
+                    </div>
+                    <MeterPanel
+                        v-if="bench.meter"
+                        ref="panel"
+                        class="mt-5 border-t border-rule pt-3"
+                        :class="{ 'max-sm:hidden': test.asks !== 'read' && test.asks !== 'tick' }"
+                        :meter="bench.meter"
+                        :practice="practice !== null"
+                        :waits="waitingReadings"
+                        @read="
+                            (spot, command, value, sure) =>
+                                note({ kind: 'reading', place: spot, command, value, sure, by })
+                        "
+                        @ask="askMeter"
+                        @mended="(fault, words) => mended(fault, words)"
+                    />
+                    <p v-if="busy" class="mt-2 text-[13px] text-ink2" role="status">Reckoning …</p>
+                </div>
+            </div>
+        </template>
+        <PracticeBox :open="practising" @close="practising = false" @begin="practise" />
+    </JobFrame>
+</template>

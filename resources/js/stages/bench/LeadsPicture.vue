@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { BenchColours } from '@/types/generated/responses';
+
+/** Outputs above, the strip's leads below: where each lead is now, and which hang loose. */
+const props = defineProps<{ colours: BenchColours }>();
+const STEP = 56;
+const x = (n: number) => 30 + n * STEP;
+const width = computed(() => 60 + (props.colours.names.length - 1) * STEP);
+const said = computed(() =>
+    props.colours.leads
+        .map((l) => {
+            const of = `output ${props.colours.names[l.output]}`;
+            return l.state === 'loose' || l.state === 'open'
+                ? `${of}: ${l.state === 'loose' ? 'loose' : 'not told yet'}`
+                : `${of}: lead of ${props.colours.names[l.to]}${l.state === 'touches' ? ', touches another' : ''}`;
+        })
+        .join('; '),
+);
+</script>
+
+<template>
+    <figure>
+        <svg :viewBox="`0 0 ${width} 150`" class="w-full max-w-72" role="img" :aria-label="said">
+            <g v-for="lead in colours.leads" :key="lead.output">
+                <template v-if="lead.state === 'loose'">
+                    <path :d="`M${x(lead.output)} 34V62`" stroke="var(--stop)" stroke-width="4" />
+                    <path
+                        :d="`M${x(lead.output) - 7} 68l14 14m0 -14l-14 14`"
+                        stroke="var(--stop)"
+                        stroke-width="2"
+                        fill="none"
+                    />
+                </template>
+                <path
+                    v-else
+                    :d="`M${x(lead.output)} 34C${x(lead.output)} 78 ${x(lead.to)} 72 ${x(lead.to)} 116`"
+                    fill="none"
+                    :stroke="
+                        lead.state === 'right'
+                            ? 'var(--ink-2)'
+                            : lead.state === 'open'
+                              ? 'var(--ink-3)'
+                              : 'var(--ember)'
+                    "
+                    :stroke-width="lead.state === 'moved' || lead.state === 'touches' ? 4 : 3"
+                    :stroke-dasharray="lead.state === 'open' ? '3 5' : undefined"
+                />
+            </g>
+            <g v-for="(name, n) in colours.names" :key="name" class="fig" text-anchor="middle" font-size="10.5">
+                <rect :x="x(n) - 24" y="12" width="48" height="22" fill="var(--sheet)" stroke="var(--ink)" />
+                <text :x="x(n)" y="27" fill="var(--ink)">{{ name.slice(0, 8) }}</text>
+                <rect :x="x(n) - 20" y="116" width="40" height="18" fill="var(--copper)" />
+                <text :x="x(n)" y="129" fill="#2a1a22">{{ name.slice(0, 7) }}</text>
+            </g>
+        </svg>
+        <figcaption class="text-[13px] text-ink2">
+            {{
+                colours.leads.some((l) => l.state === 'open')
+                    ? 'Leads are told once the switch is right.'
+                    : 'Outputs above, the strip’s pads below.'
+            }}
+        </figcaption>
+    </figure>
+</template>

@@ -1,0 +1,254 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { BenchMeter } from '@/types/generated/responses';
+
+/** Supplies, controllers, cables and runs as they hang together: every part is where a probe can be held. */
+const props = defineProps<{ meter: BenchMeter; part: string; metres: number | null }>();
+const emit = defineEmits<{ hold: [part: string, metres: number | null] }>();
+const LEFT = 268;
+const WIDE = 372;
+const ROW = 74;
+const wiring = computed(() => props.meter.wiring);
+const tails = computed(() =>
+    wiring.value.runs.map((run) =>
+        wiring.value.cables.filter((c) => c.run === run.id).sort((a, b) => (a.at ?? 0) - (b.at ?? 0)),
+    ),
+);
+const tops = computed(() => {
+    let y = 26;
+    return wiring.value.runs.map((_, n) => {
+        const top = y;
+        y += ROW + Math.max(0, (tails.value[n]?.length ?? 0) - 2) * 10;
+        return top;
+    });
+});
+const height = computed(() =>
+    Math.max(
+        (tops.value.at(-1) ?? 0) + ROW + Math.max(0, (tails.value.at(-1)?.length ?? 0) - 2) * 10,
+        ...['supply', 'controller'].map((k) => wiring.value.devices.filter((d) => d.kind === k).length * ROW + 10),
+    ),
+);
+const places = computed(() => {
+    const at = new Map<string, { x: number; y: number }>();
+    (['supply', 'controller'] as const).forEach((kind) =>
+        wiring.value.devices
+            .filter((d) => d.kind === kind)
+            .forEach((d, n) => at.set(d.id, { x: kind === 'supply' ? 8 : 132, y: 14 + n * ROW })),
+    );
+    return at;
+});
+const along = (run: { length: number }, metres: number) => LEFT + (metres / Math.max(run.length, 0.01)) * WIDE;
+const cables = computed(() =>
+    wiring.value.cables.map((cable) => {
+        const from = places.value.get(cable.from);
+        const x = from ? from.x + 84 : 240;
+        const y = from ? from.y + 17 : 30;
+        const n = wiring.value.runs.findIndex((r) => r.id === cable.run);
+        const run = wiring.value.runs[n];
+        if (run && cable.at !== null) {
+            const k = tails.value[n]?.findIndex((c) => c.id === cable.id) ?? 0;
+            const below = (tops.value[n] ?? 0) + 34 + k * 12;
+            const end = along(run, cable.at);
+            const turn = 244 + (k % 3) * 6;
+            return {
+                cable,
+                d: `M${x} ${y}H${turn}V${below}H${end}V${(tops.value[n] ?? 0) + 18}`,
+                at: { x: Math.min(Math.max(end, LEFT + 4), LEFT + WIDE - 20), y: below },
+            };
+        }
+        const to = places.value.get(cable.to);
+        const end = to ?? { x: 232, y: y - 17 };
+        return {
+            cable,
+            d: `M${x} ${y}H${(x + end.x) / 2}V${end.y + 17}H${end.x}`,
+            at: { x: (x + end.x) / 2, y: (y + end.y + 17) / 2 },
+        };
+    }),
+);
+const pads = computed(() =>
+    wiring.value.runs.flatMap((run, n) =>
+        [...new Set(props.meter.spots.filter((s) => s.of === run.id && s.metres !== null).map((s) => s.metres!))].map(
+            (m) => ({
+                run: run.id,
+                metres: m,
+                x: along(run, m),
+                y: (tops.value[n] ?? 0) + 10,
+                verdict: props.meter.rows
+                    .filter((r) => r.stands && r.spot.startsWith(`${run.id}@${m.toFixed(2)}`))
+                    .at(-1)?.verdict,
+            }),
+        ),
+    ),
+);
+const held = (part: string, metres: number | null = null) =>
+    props.part === part && (metres === null || props.metres === metres);
+const INK = { inside: 'var(--lit)', doubtful: 'var(--watch)', outside: 'var(--stop)', open: 'var(--ink-3)' };
+</script>
+
+<template>
+    <svg
+        :viewBox="`0 0 660 ${height}`"
+        class="w-full max-w-3xl select-none"
+        aria-label="Wiring: pick where the meter is held"
+        role="group"
+    >
+        <path
+            v-for="one in cables"
+            :key="one.cable.id"
+            :d="one.d"
+            fill="none"
+            :stroke="held(one.cable.id) ? 'var(--ember)' : 'var(--ink-3)'"
+            :stroke-width="held(one.cable.id) ? 3 : 1.6"
+        />
+        <g v-for="(run, n) in wiring.runs" :key="run.id">
+            <text :x="LEFT" :y="tops[n]! - 4" font-size="12" fill="var(--ink-2)">
+                {{ run.name }} · {{ run.length.toFixed(2) }} m
+            </text>
+            <rect
+                v-for="(piece, k) in run.pieces"
+                :key="k"
+                :x="
+                    along(
+                        run,
+                        run.pieces.slice(0, k).reduce((a, b) => a + b, 0),
+                    ) + (k ? 2 : 0)
+                "
+                :y="tops[n]! + 2"
+                :width="(piece / run.length) * WIDE - (k ? 2 : 0)"
+                height="16"
+                fill="var(--glow)"
+                stroke="var(--ink-3)"
+                stroke-width="0.8"
+            />
+            <g
+                tabindex="0"
+                role="button"
+                class="hold"
+                :aria-label="`${run.name}, rails and joints of the strip`"
+                :aria-pressed="held(run.id) && metres === null"
+                @click="emit('hold', run.id, null)"
+                @keydown.enter.space.prevent="emit('hold', run.id, null)"
+            >
+                <rect :x="LEFT + WIDE - 92" :y="tops[n]! - 15" width="92" height="14" fill="transparent" />
+                <text :x="LEFT + WIDE" :y="tops[n]! - 4" text-anchor="end" font-size="11.5" fill="var(--ember)">
+                    rails, joints
+                </text>
+            </g>
+        </g>
+        <g
+            v-for="device in wiring.devices"
+            :key="device.id"
+            tabindex="0"
+            role="button"
+            class="hold"
+            :aria-label="`${device.id.toUpperCase()}, ${device.kind}`"
+            :aria-pressed="held(device.id)"
+            @click="emit('hold', device.id, null)"
+            @keydown.enter.space.prevent="emit('hold', device.id, null)"
+        >
+            <rect
+                :x="places.get(device.id)!.x"
+                :y="places.get(device.id)!.y"
+                width="84"
+                height="34"
+                rx="2"
+                fill="var(--sheet)"
+                :stroke="held(device.id) ? 'var(--ember)' : 'var(--ink)'"
+                :stroke-width="held(device.id) ? 2.5 : 1.2"
+            />
+            <text
+                :x="places.get(device.id)!.x + 42"
+                :y="places.get(device.id)!.y + 15"
+                class="fig"
+                text-anchor="middle"
+                font-size="12.5"
+                fill="var(--ink)"
+            >
+                {{ device.id.toUpperCase() }}
+            </text>
+            <text
+                :x="places.get(device.id)!.x + 42"
+                :y="places.get(device.id)!.y + 28"
+                text-anchor="middle"
+                font-size="10.5"
+                fill="var(--ink-2)"
+            >
+                {{ device.kind }}
+            </text>
+        </g>
+        <g
+            v-for="one in cables"
+            :key="`chip-${one.cable.id}`"
+            tabindex="0"
+            role="button"
+            class="hold"
+            :aria-label="`${one.cable.id.toUpperCase()}, cable and its joints`"
+            :aria-pressed="held(one.cable.id)"
+            @click="emit('hold', one.cable.id, null)"
+            @keydown.enter.space.prevent="emit('hold', one.cable.id, null)"
+        >
+            <rect
+                :x="one.at.x - 15"
+                :y="one.at.y - 8"
+                width="30"
+                height="16"
+                rx="8"
+                fill="var(--paper)"
+                :stroke="held(one.cable.id) ? 'var(--ember)' : 'var(--copper)'"
+            />
+            <text :x="one.at.x" :y="one.at.y + 4" class="fig" text-anchor="middle" font-size="10.5" fill="var(--ink)">
+                {{ one.cable.id.toUpperCase() }}
+            </text>
+        </g>
+        <g
+            v-for="pad in pads"
+            :key="`${pad.run}@${pad.metres}`"
+            tabindex="0"
+            role="button"
+            class="hold"
+            :aria-label="`pads at ${pad.metres.toFixed(2)} m of ${pad.run}${pad.verdict ? `, read, ${pad.verdict}` : ''}`"
+            :aria-pressed="held(pad.run, pad.metres)"
+            @click="emit('hold', pad.run, pad.metres)"
+            @keydown.enter.space.prevent="emit('hold', pad.run, pad.metres)"
+        >
+            <rect :x="pad.x - 8" :y="pad.y - 12" width="16" height="24" fill="transparent" />
+            <path v-if="pad.verdict === 'doubtful'" :d="`M${pad.x} ${pad.y - 6}l6 11h-12z`" :fill="INK.doubtful" />
+            <rect
+                v-else-if="pad.verdict === 'outside'"
+                :x="pad.x - 5"
+                :y="pad.y - 5"
+                width="10"
+                height="10"
+                :fill="INK.outside"
+            />
+            <circle
+                v-else
+                :cx="pad.x"
+                :cy="pad.y"
+                :r="pad.verdict ? 5 : 4"
+                :fill="pad.verdict ? INK[pad.verdict] : 'var(--copper)'"
+                stroke="#2a1a22"
+                stroke-width="0.6"
+            />
+            <circle
+                v-if="held(pad.run, pad.metres)"
+                :cx="pad.x"
+                :cy="pad.y"
+                r="9"
+                fill="none"
+                stroke="var(--ember)"
+                stroke-width="2"
+            />
+        </g>
+    </svg>
+</template>
+
+<style scoped>
+.hold {
+    cursor: pointer;
+}
+.hold:focus-visible {
+    outline: 2px solid var(--ember);
+    outline-offset: 1px;
+}
+</style>

@@ -1,0 +1,94 @@
+import { computed, ref, shallowRef, watch } from 'vue';
+import { ask, inWords } from '@/lib/http';
+import { useOutbox, type Note } from '@/lib/outbox';
+import type { ScreenStore } from '@/lib/screen';
+import type { Answer, BenchAnswer, BenchTest } from '@/types/generated/responses';
+
+/** What neighbours of different colours are told as. */
+export const MANY = -1;
+/** What is told where effects run on past the last pixel. */
+export const OFF_THE_END = -1;
+
+/** The bench of one run: what the core said of it, and the ways to tell it what was seen, read and mended. */
+export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
+    const looked = shallowRef(first);
+    const refused = ref('');
+    const busy = ref(false);
+    const bench = computed(() => looked.value.bench);
+    const practice = computed(() => looked.value.practice);
+    const box = useOutbox<Answer>(job, () => ({ known: undefined, take: () => void refresh() }));
+    const query = (run: string) => `run=${run}${practice.value ? `&practice=${practice.value.id}` : ''}`;
+
+    async function look(run = bench.value.run): Promise<void> {
+        busy.value = true;
+        try {
+            looked.value = await ask<BenchAnswer>('GET', `/jobs/${job}/bench/look?${query(run)}`);
+            refused.value = '';
+        } catch (error) {
+            refused.value = inWords(error);
+        } finally {
+            busy.value = false;
+        }
+    }
+    async function refresh(): Promise<void> {
+        await Promise.all([look(), store.reload()]);
+    }
+    async function choose(run: string): Promise<void> {
+        await look(run);
+        const at = new URL(window.location.href);
+        at.searchParams.set('run', run);
+        history.replaceState(history.state, '', at);
+    }
+    const note = (what: Partial<Note> & Pick<Note, 'kind' | 'place'>) =>
+        box.note({
+            command: '',
+            value: null,
+            text: '',
+            by: '',
+            sure: false,
+            practice: practice.value?.id ?? null,
+            ...what,
+        });
+
+    /** Faults are put in: by chance, or those that are written down. */
+    async function practise(seed: number, faults: string[]): Promise<void> {
+        busy.value = true;
+        try {
+            const run = bench.value.run;
+            looked.value = await ask<BenchAnswer>('POST', `/jobs/${job}/bench/practices`, { seed, faults });
+            await look(run);
+        } catch (error) {
+            refused.value = inWords(error);
+        } finally {
+            busy.value = false;
+        }
+    }
+    async function leave(): Promise<void> {
+        looked.value = { ...looked.value, practice: null };
+        await look();
+    }
+    /** What lamps or meter of the practice show. */
+    async function standIn(body: object): Promise<number | null> {
+        try {
+            const said = await ask<{ shows: number }>('POST', `/jobs/${job}/bench/practices/${practice.value?.id}`, {
+                run: bench.value.run,
+                ...body,
+            });
+            refused.value = '';
+            return said.shows;
+        } catch (error) {
+            refused.value = inWords(error);
+            return null;
+        }
+    }
+    const isDone = (test: BenchTest) => box.last(test.id)?.done ?? box.last(test.step)?.done ?? test.done;
+    // Undo, or another person's change, may have moved the wiring under the readings.
+    watch(
+        () => store.answer.value.revision,
+        () => void look(),
+    );
+
+    return { bench, practice, refused, busy, box, look, choose, note, practise, leave, standIn, isDone };
+}
+
+export type Bench = ReturnType<typeof useBench>;
