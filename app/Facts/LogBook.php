@@ -7,11 +7,29 @@ namespace App\Facts;
 use App\Models\Job;
 use App\Models\LogEntry;
 use EmberDusk\Bench\Log\LogEntry as Fact;
+use EmberDusk\Bench\Log\LogWords;
+use EmberDusk\Plan\Plan;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 
-/** A job's log as the bench asks for it. What was done in a practice is apart, always. */
+/**
+ * A job's log: what was read, seen, mended and remarked, the ticks, the photos and what was joined, in one line of time. What was done in
+ * a practice is apart, always.
+ */
 final readonly class LogBook
 {
-    /** @return list<Fact> in the order of time */
+    public const KINDS = [
+        'tick' => 'ticks',
+        'reading' => 'readings',
+        'colour' => 'colours',
+        'count' => 'counts',
+        'mend' => 'mends',
+        'remark' => 'remarks',
+        'photo' => 'photos',
+        'join' => 'joins',
+    ];
+
+    /** @return list<Fact> what the bench goes by, in the order of time */
     public static function entries(Job $job, ?int $practice = null): array
     {
         return array_values(
@@ -25,5 +43,89 @@ final readonly class LogBook
                 ->map(static fn(LogEntry $e): Fact => $e->fact())
                 ->all(),
         );
+    }
+
+    /** Keeps an entry with its words as the plan has them now; one that comes twice is one. Whether it is new. */
+    public static function keep(Job $job, Plan $plan, Fact $entry, ?int $user, ?int $practice): bool
+    {
+        return $job->logEntries()->firstOrCreate(
+            ['uuid' => $entry->uuid],
+            [
+                'practice_id' => $practice,
+                'user_id' => $user,
+                'who' => $entry->who,
+                'kind' => $entry->kind,
+                'place' => $entry->place,
+                'command' => $entry->command,
+                'value' => $entry->value,
+                'text' => $entry->text,
+                'words' => LogWords::of($plan, $entry),
+                'by' => $entry->by,
+                'sure' => $entry->sure,
+                'at' => $entry->at,
+            ],
+        )->wasRecentlyCreated;
+    }
+
+    /** Everything, newest first: rows with id, at, who, kind, place, part, words, photo and what an entry has beside them. */
+    public static function lines(Job $job, string $words = '', string $kind = '', string $part = ''): Builder
+    {
+        $none = "'' as command, null as value, '' as text, '' as by, 0 as sure, '' as uuid";
+        $utc = "strftime('%Y-%m-%dT%H:%M:%S.000Z', %s)";
+        $entries = DB::table('log_entries')
+            ->where('job_id', $job->id)
+            ->whereNull('practice_id')
+            ->selectRaw(
+                "'e' || id as id, at, who, kind, place, case when instr(place, '@') > 0 then substr(place, 1, instr(place, '@') - 1) " .
+                    "when instr(place, ':') > 0 then substr(place, 1, instr(place, ':') - 1) else place end as part, " .
+                    "words, '' as photo, command, value, text, by, sure, uuid",
+            );
+        $ticks = DB::table('ticks')
+            ->leftJoin('users', 'users.id', '=', 'ticks.user_id')
+            ->where('ticks.job_id', $job->id)
+            ->selectRaw(
+                "'t' || ticks.id as id, ticks.at, coalesce(users.name, '') as who, 'tick' as kind, step as place, " .
+                    "case when instr(step, '/') > 0 then substr(step, instr(step, '-') + 1, instr(step, '/') - instr(step, '-') - 1) " .
+                    "else substr(step, instr(step, '-') + 1) end as part, " .
+                    "case when words = '' then step else words end || case when done then ': done' else ': not done after all' end as words, " .
+                    "'' as photo, {$none}",
+            );
+        $photos = DB::table('photos')
+            ->leftJoin('users', 'users.id', '=', 'photos.user_id')
+            ->where('photos.job_id', $job->id)
+            ->selectRaw(
+                "'p' || photos.id as id, " .
+                    str_replace('%s)', 'photos.created_at)', $utc) .
+                    " as at, coalesce(users.name, '') as who, 'photo' as kind, place, place as part, " .
+                    "case when caption = '' then 'photo' else caption end as words, cast(photos.id as text) as photo, {$none}",
+            );
+        $joins = DB::table('join_events')
+            ->join('join_runs', 'join_runs.id', '=', 'join_events.join_run_id')
+            ->leftJoin('users', 'users.id', '=', 'join_runs.user_id')
+            ->where('join_runs.job_id', $job->id)
+            ->where('join_events.kind', 'named')
+            ->selectRaw(
+                "'j' || join_events.id as id, " .
+                    str_replace('%s)', 'join_events.created_at)', $utc) .
+                    " as at, coalesce(users.name, '') as who, 'join' as kind, device as place, device as part, " .
+                    "upper(device) || ' joined and named ' || join_events.text as words, '' as photo, {$none}",
+            );
+        $all = DB::query()->fromSub($entries->unionAll($ticks)->unionAll($photos)->unionAll($joins), 'log');
+        foreach (preg_split('/\s+/', trim($words)) ?: [] as $word) {
+            if ($word !== '') {
+                $like = '%' . addcslashes($word, '%_\\') . '%';
+                $all->where(
+                    static fn(Builder $q) => $q
+                        ->whereRaw("words like ? escape '\\'", [$like])
+                        ->orWhereRaw("who like ? escape '\\'", [$like]),
+                );
+            }
+        }
+
+        return $all
+            ->when($kind !== '', static fn(Builder $q) => $q->where('kind', $kind))
+            ->when($part !== '', static fn(Builder $q) => $q->where('part', $part))
+            ->orderByDesc('at')
+            ->orderByDesc('id');
     }
 }

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $command
  * @property float|null $value
  * @property string $text
+ * @property string $words as the plan called things when it was written
  * @property string $by
  * @property bool $sure
  * @property string $at YYYY-MM-DDTHH:MM:SS.sssZ
@@ -40,6 +41,7 @@ final class LogEntry extends Model
         'command',
         'value',
         'text',
+        'words',
         'by',
         'sure',
         'at',

@@ -16,13 +16,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $done
  * @property float $table_minutes by the table of times when it was ticked
  * @property int $minutes that it took
+ * @property string $words what the step or test was called then
  * @property string $at when it was pressed, YYYY-MM-DDTHH:MM:SS.sssZ
  */
 final class Tick extends Model
 {
     protected $table = 'ticks';
 
-    protected $fillable = ['uuid', 'step', 'kind', 'done', 'table_minutes', 'minutes', 'at', 'user_id'];
+    protected $fillable = ['uuid', 'step', 'kind', 'done', 'table_minutes', 'minutes', 'at', 'user_id', 'words'];
 
     protected $casts = ['done' => 'boolean', 'minutes' => 'integer', 'table_minutes' => 'float'];
 }

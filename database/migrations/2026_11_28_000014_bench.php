@@ -29,16 +29,22 @@ return new class extends Migration {
             $table->string('command', 80);
             $table->double('value')->nullable();
             $table->string('text', 500);
+            // As the plan called things when it was written.
+            $table->string('words', 700);
             $table->string('by', 20);
             $table->boolean('sure');
             $table->string('at', 24);
             $table->unique(['job_id', 'uuid']);
             $table->index(['job_id', 'practice_id', 'at']);
         });
+        Schema::table('ticks', function (Blueprint $table): void {
+            $table->string('words', 300)->default('');
+        });
     }
 
     public function down(): void
     {
+        Schema::table('ticks', fn(Blueprint $table) => $table->dropColumn('words'));
         Schema::dropIfExists('log_entries');
         Schema::dropIfExists('bench_practices');
     }

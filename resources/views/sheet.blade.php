@@ -102,6 +102,34 @@
             @endforeach
         </ul>
     @endif
+    <h2>Tests and readings</h2>
+    @if ($sheet['tested'] === [])
+        <div>Nothing is wired yet that could be tested.</div>
+    @endif
+    @foreach ($sheet['tested'] as $run)
+        <h3>{{ $run['name'] }}, {{ $run['place'] }}</h3>
+        <div class="small">{{ $run['done'] === [] ? 'Nothing was tested.' : 'Tested: '.implode('; ', $run['done']).'.' }}</div>
+        @if ($run['untested'] !== [] && $run['done'] !== [])
+            <div class="small">Not tested: {{ implode('; ', $run['untested']) }}.</div>
+        @endif
+        @if ($run['seen'] !== '')
+            <div class="small">Seen: {{ $run['seen'] }}</div>
+        @endif
+        @if ($run['readings'] !== [])
+            <table>
+                <tr><th>Reading</th><th class="right">Read</th><th class="right">Predicted</th><th>Lies</th></tr>
+                @foreach ($run['readings'] as $reading)
+                    <tr>
+                        <td>{{ $reading['where'] }}</td>
+                        <td class="right"><b>{{ $reading['read'] }}</b></td>
+                        <td class="right">{{ $reading['expected'] }}</td>
+                        <td>{{ $reading['verdict'] }}</td></tr>
+                @endforeach
+            </table>
+        @elseif ($run['done'] !== [])
+            <div class="small">No readings.</div>
+        @endif
+    @endforeach
     <h2>Open when this was printed</h2>
     @if ($sheet['open'] === [])
         <div>Nothing.</div>

@@ -58,24 +58,8 @@ final readonly class BenchController
         );
         $practice = $this->practice($job, $request);
         $entry = $request->entry($user, Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
-        DB::transaction(
-            static fn() => $job->logEntries()->firstOrCreate(
-                ['uuid' => $entry->uuid],
-                [
-                    'practice_id' => $practice?->id,
-                    'user_id' => $user->id,
-                    'who' => $entry->who,
-                    'kind' => $entry->kind,
-                    'place' => $entry->place,
-                    'command' => $entry->command,
-                    'value' => $entry->value,
-                    'text' => $entry->text,
-                    'by' => $entry->by,
-                    'sure' => $entry->sure,
-                    'at' => $entry->at,
-                ],
-            ),
-        );
+        $plan = $job->newest()->plan();
+        DB::transaction(static fn(): bool => LogBook::keep($job, $plan, $entry, $user->id, $practice?->id));
 
         return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'bench'));
     }

@@ -45,7 +45,8 @@ final readonly class BuildController
         $id = $request->string('step')->toString();
         // A test is ticked by its own id; its kind and time are its step's.
         $of = explode('/', $id)[0];
-        $known = $of === $id || in_array($id, array_column(Tests::of($job->newest()->plan()), 'id'), true);
+        $tests = array_column($of === $id ? [] : Tests::of($job->newest()->plan()), 'title', 'id');
+        $known = $of === $id || isset($tests[$id]);
         $step =
             array_values(
                 array_filter(
@@ -57,6 +58,7 @@ final readonly class BuildController
                 '/step',
                 'The job has no such step any more: the plan was changed. What you ticked cannot be kept.',
             );
+        $title = mb_substr($tests[$id] ?? "{$step->place}: {$step->title}", 0, 300);
         // A clock that runs ahead must not win over every press to come.
         $at = min($request->string('at')->toString(), Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
         DB::transaction(
@@ -70,6 +72,7 @@ final readonly class BuildController
                     'minutes' => $request->integer('minutes'),
                     'at' => $at,
                     'user_id' => $user->id,
+                    'words' => $title,
                 ],
             ),
         );

@@ -12,6 +12,7 @@ use App\Results\JobLoader;
 use App\Time\Clock;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Handover\Sheet;
+use EmberDusk\Handover\Tested;
 use EmberDusk\Joining\Words;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -70,6 +71,7 @@ final readonly class HandoverController
                 joinLog: $log,
                 findings: Findings::of($state),
                 revision: $revision->number,
+                tested: Tested::of($state),
             );
     }
 }

@@ -11,6 +11,7 @@ use EmberDusk\Bench\Tests\Commander;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Run;
 use EmberDusk\Schedule\Step;
 
@@ -43,6 +44,7 @@ final readonly class BenchScreen
             'colours' =>
                 $run === null ? null : SeenRows::colours($state->plan, $run, Seen::of($state->plan, $run, $facts)),
             'count' => $run === null ? null : SeenRows::count($run, Seen::of($state->plan, $run, $facts)),
+            'strips' => self::strips($state),
             'meter' => self::meter($state, $facts, $run),
         ];
     }
@@ -110,6 +112,19 @@ final readonly class BenchScreen
     private static function minutes(?Step $step, int $tests): int
     {
         return max(1, (int) ceil(($step->work ?? 1.0) / max(1, $tests)));
+    }
+
+    /** @return list<array{id: string, name: string}> strips of the job, whose reel may be measured */
+    private static function strips(JobState $state): array
+    {
+        $strips = [];
+        foreach ($state->plan->kit as $id => $kit) {
+            if ($kit->entry instanceof Strip) {
+                $strips[] = ['id' => (string) $id, 'name' => $kit->entry->name()];
+            }
+        }
+
+        return $strips;
     }
 
     /** @return array<string, mixed>|null */

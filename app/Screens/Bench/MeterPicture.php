@@ -65,6 +65,16 @@ final readonly class MeterPicture
                     : [
                         'rails' => self::percent($calibration->rails()),
                         'supplies' => self::percent($calibration->supplies()),
+                        'joints' => array_map(
+                            static fn(array $j): string => sprintf(
+                                '%s: %.1f to %.1f mΩ (was %.1f)',
+                                $j['words'],
+                                1000 * $j['now']->low,
+                                1000 * $j['now']->high,
+                                1000 * $j['was'],
+                            ),
+                            $calibration->joints(),
+                        ),
                     ],
         ] + $said;
     }
@@ -127,7 +137,7 @@ final readonly class MeterPicture
                 [$value] = $belief->components[$best]->expects([$key => 1.0], 0.0);
                 $expects[] = [
                     'words' => $words->class($belief, $class),
-                    'text' => self::print($value) . " {$spot->unit}",
+                    'text' => Multimeter::print($value, $spot->unit),
                 ];
             }
         }
@@ -193,7 +203,7 @@ final readonly class MeterPicture
             'words' => $row->spot->words ?? "{$e->place}, which is not in the plan any more",
             'commandWords' => Command::read($e->command)->words(),
             'value' => (float) $e->value,
-            'text' => self::print((float) $e->value),
+            'text' => Multimeter::print((float) $e->value, $row->spot->unit ?? ''),
             'unit' => $row->spot->unit ?? '',
             'low' => $row->range?->low,
             'high' => $row->range?->high,
@@ -204,7 +214,8 @@ final readonly class MeterPicture
             'stands' => $row->stands,
             'asks' => $row->doubt->asks ?? '',
             'meant' => $row->doubt?->meant,
-            'against' => $row->against === null ? '' : self::print((float) $row->against->value),
+            'against' =>
+                $row->against === null ? '' : Multimeter::print((float) $row->against->value, $row->spot->unit ?? ''),
             'band' =>
                 $row->range === null || $row->spot === null ? null : self::figure($row->range, $row, $new)->toArray(),
         ];
@@ -242,7 +253,7 @@ final readonly class MeterPicture
                 : 'From readings of this job the band is narrower. ') .
                 sprintf(
                     'Doubtful within ±%s of it: what the meter may be off, 0.5 %% and 2 digits.',
-                    self::print(Multimeter::tolerance((float) $row->entry->value)),
+                    Multimeter::print(Multimeter::tolerance((float) $row->entry->value), $row->spot->unit ?? ''),
                 ),
             source: 'common practice, no source',
             range: $range,
@@ -256,18 +267,5 @@ final readonly class MeterPicture
             'low' => sprintf('%+.1f %%', 100 * ($factor->low - 1)),
             'high' => sprintf('%+.1f %%', 100 * ($factor->high - 1)),
         ];
-    }
-
-    /** As a meter of 2,000 counts shows it. */
-    private static function print(float $value): string
-    {
-        $digits = match (Multimeter::range($value)) {
-            0.2 => 4,
-            2.0 => 3,
-            20.0 => 2,
-            default => 1,
-        };
-
-        return Figure::print($value, $digits);
     }
 }

@@ -53,6 +53,7 @@ final readonly class Seen
             $pixels !== null => Space::pixels(count($names)),
             default => Space::leads($kind, $modes),
         };
+        $four = $pixels !== null && $pixels->colours === 4;
         $answers = $facts->colours($run->id);
         $counts = $facts->counts($run->id);
         $sections = $pixels === null ? null : PixelCount::sections($plan, $run);
@@ -64,7 +65,7 @@ final readonly class Seen
             words: $names === [] ? null : new LeadWords($names, $kind),
             sections: $sections,
             counts: $counts,
-            count: $sections === null ? null : CountFinder::of($sections, ($pixels->colours ?? 3) === 4, $counts),
+            count: $sections === null ? null : CountFinder::of($sections, $four, $counts),
         );
     }
 

@@ -26,10 +26,17 @@ final readonly class Sheet
      * @param  array<string, RunResult|mixed>  $results  by run
      * @param  list<string>  $joinLog  the last join run in words, with its times
      * @param  list<Finding>  $findings  what was still wrong or undecided, worst first
+     * @param  list<array<string, mixed>>  $tested  as {@see Tested}
      * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
-    public static function of(Plan $plan, array $results, array $joinLog, array $findings, int $revision): array
-    {
+    public static function of(
+        Plan $plan,
+        array $results,
+        array $joinLog,
+        array $findings,
+        int $revision,
+        array $tested,
+    ): array {
         return [
             'job' => $plan->name,
             'client' => $plan->client,
@@ -47,6 +54,7 @@ final readonly class Sheet
             'also' => self::also($plan),
             'hub' => $plan->hub(array_key_first($plan->hubs))?->name(),
             'join' => $joinLog,
+            'tested' => $tested,
             'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
             'checked' => Checked::of($plan, $findings),
             'caution' => self::CAUTION,

@@ -19,7 +19,7 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
         >
             <StageLamp :state="stage.state" />
             <span class="words">
-                <span class="whitespace-nowrap">{{ stage.name }}</span>
+                <span class="sm:whitespace-nowrap">{{ stage.name }}</span>
                 <span class="state">{{ stage.open ? `${stage.open} open` : said[stage.state] }}</span>
             </span>
             <kbd v-if="!small" class="ml-auto">{{ stage.number }}</kbd>
@@ -123,14 +123,16 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
 }
 @media (max-width: 760px) {
     .strip {
-        height: 48px;
+        height: 54px;
     }
     .seg {
         flex-direction: column;
         justify-content: center;
         gap: 2px;
-        padding: 0 4px;
+        padding: 0 2px;
         font-size: 11px;
+        line-height: 1.05;
+        text-align: center;
         letter-spacing: -0.02em;
     }
     .state {

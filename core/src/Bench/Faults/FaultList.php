@@ -6,7 +6,6 @@ namespace EmberDusk\Bench\Faults;
 
 use EmberDusk\Bench\Meter\BenchCircuit;
 use EmberDusk\Bench\Meter\Command;
-use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\Resistor;
 use EmberDusk\Circuit\WiredRun;

@@ -7,7 +7,6 @@ namespace EmberDusk\Bench\Faults;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
-use EmberDusk\Bench\Meter\Spot;
 
 /**
  * The reading that is expected to tell most: the mutual information of what the meter would show and which class it is, over what is

@@ -24,8 +24,9 @@ final readonly class Calibration
 
     /**
      * @param  array{float, float, float, float}  $nuisance  as {@see Component::nuisance()}
+     * @param  list<Reading>  $readings
      */
-    private function __construct(private Expected $expected, private array $nuisance) {}
+    private function __construct(private Expected $expected, private array $nuisance, private array $readings) {}
 
     /**
      * Null with fewer than two readings, or where one of them is not of good wiring.
@@ -55,7 +56,7 @@ final readonly class Calibration
             $none->take([$key => 1.0], $r->value, $meter);
         }
 
-        return count($readings) < self::LEAST ? null : new self($expected, $none->nuisance());
+        return count($readings) < self::LEAST ? null : new self($expected, $none->nuisance(), $readings);
     }
 
     /** Factor on the rails of the shelf. */
@@ -85,6 +86,34 @@ final readonly class Calibration
         $shelf = $this->expected->range($key);
 
         return new Range(max($middle - $off, $shelf->low ?? -INF), min($middle + $off, $shelf->high ?? INF));
+    }
+
+    /**
+     * Ohms of joints that volts were read across at full, by what flows through them: as they were taken, and as they are now.
+     *
+     * @return list<array{words: string, was: float, now: Range}>
+     */
+    public function joints(): array
+    {
+        $joints = [];
+        foreach ($this->readings as $r) {
+            if (preg_match('/^([a-z0-9-]+):(?:from|to):([1-6])$/', $r->spot->id, $m) !== 1) {
+                continue;
+            }
+            $amps = $this->expected->base["{$r->command->key} {$m[1]}:amps:{$m[2]}"] ?? 0.0;
+            $flows = $this->range("{$r->command->key} {$m[1]}:amps:{$m[2]}");
+            if ($flows === null || $flows->low <= 0) {
+                continue;
+            }
+            $meter = Multimeter::tolerance($r->value);
+            $joints[] = [
+                'words' => $r->spot->words,
+                'was' => $this->expected->base["{$r->command->key} {$r->spot->id}"] / $amps,
+                'now' => new Range(max(0.0, $r->value - $meter) / $flows->high, ($r->value + $meter) / $flows->low),
+            ];
+        }
+
+        return $joints;
     }
 
     private static function factor(float $mean, float $deviation, float $tolerance): Range

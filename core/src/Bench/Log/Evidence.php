@@ -34,26 +34,40 @@ final readonly class Evidence
                 continue;
             }
         }
+        // What flows through a joint that volts were read across tells its ohms.
+        foreach ($spots as $id => $spot) {
+            if (preg_match('/^([a-z0-9-]+):(?:from|to):([1-6])$/', $id, $m) === 1 && isset($plan->cables[$m[1]])) {
+                $through = "{$m[1]}:amps:{$m[2]}";
+                $spots[$through] ??= Spots::named($plan, $island, $through);
+            }
+        }
         try {
             $expected =
                 $spots === [] ? null : $solver->expected($plan, $island, array_values($spots), array_values($commands));
         } catch (Refusal) {
             $expected = null;
         }
+        $ranges = $doubts = [];
+        foreach ($entries as $n => $e) {
+            $spot = $spots[$e->place] ?? null;
+            $ranges[$n] = isset($commands[$e->command]) ? $expected?->range("{$e->command} {$spot?->id}") : null;
+            $doubts[$n] = $e->sure || $spot === null ? null : Doubt::of((float) $e->value, $spot->unit, $ranges[$n]);
+        }
+        // What was read without a doubt, the last of it at each place: that stands, and settles what was doubted there.
+        $sound = array_diff_key($entries, array_filter($doubts));
         $rows = [];
         foreach ($entries as $n => $e) {
             $spot = $spots[$e->place] ?? null;
             $command = $commands[$e->command] ?? null;
-            $range = $spot === null || $command === null ? null : $expected?->range("{$command->key} {$spot->id}");
-            $doubt = $e->sure || $spot === null ? null : Doubt::of((float) $e->value, $spot->unit, $range);
+            $later = self::later($sound, $n, $e);
             $rows[] = new Row(
                 entry: $e,
                 spot: $spot,
                 reading: $spot === null || $command === null ? null : new Reading($spot, $command, (float) $e->value),
-                range: $range,
-                doubt: $doubt,
-                stands: $doubt === null && $range !== null && self::last($entries, $n),
-                against: $doubt === null ? self::against($entries, $n) : null,
+                range: $ranges[$n],
+                doubt: $later ? null : $doubts[$n],
+                stands: !$later && $doubts[$n] === null && $ranges[$n] !== null,
+                against: $later || $doubts[$n] !== null ? null : self::against($sound, $n, $e),
             );
         }
 
@@ -68,28 +82,31 @@ final readonly class Evidence
         );
     }
 
-    /** @param  list<LogEntry>  $entries */
-    private static function last(array $entries, int $n): bool
+    /**
+     * Whether something was read at the same place after it.
+     *
+     * @param  array<int, LogEntry>  $sound
+     */
+    private static function later(array $sound, int $n, LogEntry $e): bool
     {
-        foreach (array_slice($entries, $n + 1) as $later) {
-            if ($later->place === $entries[$n]->place && $later->command === $entries[$n]->command) {
-                return false;
+        foreach ($sound as $k => $other) {
+            if ($k > $n && $other->place === $e->place && $other->command === $e->command) {
+                return true;
             }
         }
 
-        return true;
+        return false;
     }
 
     /**
      * The one before at the same place that differs by more than two meters may.
      *
-     * @param  list<LogEntry>  $entries
+     * @param  array<int, LogEntry>  $sound
      */
-    private static function against(array $entries, int $n): ?LogEntry
+    private static function against(array $sound, int $n, LogEntry $now): ?LogEntry
     {
-        $now = $entries[$n];
-        foreach (array_reverse(array_slice($entries, 0, $n)) as $e) {
-            if ($e->place === $now->place && $e->command === $now->command) {
+        foreach (array_reverse($sound, true) as $k => $e) {
+            if ($k < $n && $e->place === $now->place && $e->command === $now->command) {
                 $may = Multimeter::tolerance((float) $e->value) + Multimeter::tolerance((float) $now->value);
 
                 return !$now->sure && abs((float) $e->value - (float) $now->value) > $may ? $e : null;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Meter;
 
 use EmberDusk\Joining\Dice;
+use EmberDusk\Values\Figure;
 
 /**
  * The meter that stands in for a real one, and what any reading may be off: ranges of 0.2, 2, 20 and 200 (volts, or amps by its clamp)
@@ -44,6 +45,17 @@ final readonly class Multimeter
     public static function tolerance(float $value): float
     {
         return self::SHARE * abs($value) + self::DIGITS * self::digit($value);
+    }
+
+    /** A value as it shows it, with its unit: thousandths in its lowest range. */
+    public static function print(float $value, string $unit): string
+    {
+        return match (self::range($value)) {
+            0.2 => Figure::print(1000 * $value, 1) . " m{$unit}",
+            2.0 => Figure::print($value, 3) . " {$unit}",
+            20.0 => Figure::print($value, 2) . " {$unit}",
+            default => Figure::print($value, 1) . " {$unit}",
+        };
     }
 
     /** What it shows of a true value: as far off as chance has it, to its last digit. */

@@ -8,11 +8,11 @@ use EmberDusk\Bench\Log\Evidence;
 use EmberDusk\Bench\Log\IslandIds;
 use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Bench\Log\Row;
+use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\Island;
-use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
@@ -67,7 +67,7 @@ final readonly class ReadingFindings implements Check
             return [self::gone($row->entry, $run)];
         }
         $place = new Place('bench', $run);
-        $read = Figure::print((float) $row->entry->value, 3) . " {$spot->unit}";
+        $read = Multimeter::print((float) $row->entry->value, $spot->unit);
         if ($row->doubt !== null) {
             return [
                 new Finding(
@@ -87,9 +87,8 @@ final readonly class ReadingFindings implements Check
                 severity: Severity::Open,
                 title: ucfirst($spot->words) . ' was read twice, and differently',
                 detail: sprintf(
-                    '%s %s, then %s, which is more than a meter may be off. Read it a third time: something moves, such as a joint under a hand.',
-                    Figure::print((float) $row->against->value, 3),
-                    $spot->unit,
+                    '%s, then %s, which is more than a meter may be off. Read it a third time: something moves, such as a joint under a hand.',
+                    Multimeter::print((float) $row->against->value, $spot->unit),
                     $read,
                 ),
                 place: $place,
@@ -104,8 +103,8 @@ final readonly class ReadingFindings implements Check
                     '%s: %s, %s to %s expected',
                     ucfirst($spot->words),
                     $read,
-                    Figure::print($row->range->low, 3),
-                    Figure::print($row->range->high, 3),
+                    Multimeter::print($row->range->low, $spot->unit),
+                    Multimeter::print($row->range->high, $spot->unit),
                 ),
                 detail: 'Good wiring does not give that. The next reading that tells most is asked for at Bench.',
                 place: $place,

@@ -9,6 +9,7 @@ import ColourTest from './ColourTest.vue';
 import CountTest from './CountTest.vue';
 import MeterPanel from './MeterPanel.vue';
 import PracticeBox from './PracticeBox.vue';
+import ReelBox from './ReelBox.vue';
 import TestList from './TestList.vue';
 
 const props = defineProps<{ answer: Answer; looked: BenchAnswer }>();
@@ -22,6 +23,7 @@ const tests = computed(() => bench.value.tests);
 const chosen = ref('');
 const by = ref('');
 const practising = ref(false);
+const measuring = ref(false);
 const remark = ref('');
 const panel = ref<InstanceType<typeof MeterPanel>>();
 const run = computed(() => bench.value.runs.find((r) => r.id === bench.value.run));
@@ -99,6 +101,7 @@ const shortcuts = [
     { key: 't', what: 'Tick: as it should', act: () => tick(true) },
     { key: 'r', what: 'The reading that tells most', act: () => panel.value?.goNext() },
     { key: 'p', what: 'Practise on stand-ins', act: () => (practising.value = true) },
+    { key: 'm', what: 'Measure a reel', act: () => (measuring.value = true) },
     { key: 'l', what: 'Log of the job', act: () => router.visit(`/jobs/${props.answer.job}/log`) },
 ];
 const things = computed(() =>
@@ -129,8 +132,13 @@ const things = computed(() =>
                     >
                 </button>
                 <span class="ml-auto flex gap-x-4">
-                    <button type="button" class="act" @click="practising = true">Practise <kbd>P</kbd></button>
-                    <a class="act" :href="`/jobs/${answer.job}/log`">Log <kbd>L</kbd></a>
+                    <button type="button" class="act" @click="practising = true">
+                        Practise <kbd class="max-sm:hidden">P</kbd>
+                    </button>
+                    <button type="button" class="act" @click="measuring = true">
+                        Measure a reel <kbd class="max-sm:hidden">M</kbd>
+                    </button>
+                    <a class="act" :href="`/jobs/${answer.job}/log`">Log <kbd class="max-sm:hidden">L</kbd></a>
                 </span>
             </nav>
             <p v-if="practice" role="status" class="mt-2 border-l-4 border-dusk bg-sheet px-3 py-1.5">
@@ -166,25 +174,35 @@ const things = computed(() =>
                             {{ run?.name }}, {{ test.title.toLowerCase() }}
                         </h2>
                         <span class="text-ink2">test {{ at + 1 }} of {{ tests.length }}</span>
+                        <select
+                            class="field w-full py-0.5 lg:hidden"
+                            aria-label="Test"
+                            :value="test.id"
+                            @change="chosen = ($event.target as HTMLSelectElement).value"
+                        >
+                            <option v-for="t in tests" :key="t.id" :value="t.id">
+                                {{ isDone(t) ? '✓ ' : '' }}{{ t.title }}
+                            </option>
+                        </select>
                         <span class="ml-auto flex gap-x-3 text-ink2 max-sm:hidden">
                             <button type="button" @click="step(-1)">earlier <kbd>[</kbd></button>
                             <button type="button" @click="step(1)">next <kbd>]</kbd></button>
                         </span>
                     </div>
                     <p class="mt-1 border-l-4 border-watch pl-2 text-[14px]">{{ test.caution }}</p>
-                    <dl class="mt-2 grid gap-x-4 gap-y-0.5 sm:grid-cols-[92px_minmax(0,1fr)]">
+                    <dl class="mt-2 grid gap-x-4 gap-y-0.5 sm:grid-cols-[64px_minmax(0,1fr)]">
                         <dt class="text-ink2">do</dt>
                         <dd>{{ test.do }}</dd>
                         <dt class="text-ink2">see</dt>
                         <dd>{{ test.see }}</dd>
                         <dt class="text-ink2">if not</dt>
                         <dd class="text-ink2">{{ test.otherwise }}</dd>
-                        <dt class="text-ink2">commanded by</dt>
+                        <dt class="text-ink2">by</dt>
                         <dd>
                             <select
                                 v-if="['colours', 'order', 'count'].includes(test.asks)"
                                 v-model="by"
-                                class="field py-0.5"
+                                class="field max-w-full py-0.5"
                                 aria-label="What commands it"
                             >
                                 <option v-for="c in bench.commanders" :key="c.key" :value="c.key">{{ c.words }}</option>
@@ -214,7 +232,9 @@ const things = computed(() =>
                         @mended="mended(bench.count!.mends, bench.count!.says)"
                     />
                     <div class="mt-3 flex flex-wrap items-center gap-3">
-                        <button type="button" class="press" @click="tick(true)">As it should <kbd>T</kbd></button>
+                        <button type="button" class="press" @click="tick(true)">
+                            As it should <kbd class="max-sm:hidden">T</kbd>
+                        </button>
                         <button v-if="isDone(test)" type="button" class="quiet" @click="tick(false)">
                             Not done after all
                         </button>
@@ -253,6 +273,7 @@ const things = computed(() =>
                 </div>
             </div>
         </template>
+        <ReelBox :open="measuring" :job="answer.job" :strips="bench.strips" @close="measuring = false" />
         <PracticeBox :open="practising" @close="practising = false" @begin="practise" />
     </JobFrame>
 </template>

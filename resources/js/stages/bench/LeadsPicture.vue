@@ -7,6 +7,14 @@ const props = defineProps<{ colours: BenchColours }>();
 const STEP = 56;
 const x = (n: number) => 30 + n * STEP;
 const width = computed(() => 60 + (props.colours.names.length - 1) * STEP);
+/** “warm white” as “w. white”. */
+const brief = (name: string) =>
+    name.length <= 7
+        ? name
+        : name
+              .split(' ')
+              .map((word, n, all) => (n < all.length - 1 ? `${word[0]}.` : word.slice(0, 6)))
+              .join(' ');
 const said = computed(() =>
     props.colours.leads
         .map((l) => {
@@ -49,9 +57,9 @@ const said = computed(() =>
             </g>
             <g v-for="(name, n) in colours.names" :key="name" class="fig" text-anchor="middle" font-size="10.5">
                 <rect :x="x(n) - 24" y="12" width="48" height="22" fill="var(--sheet)" stroke="var(--ink)" />
-                <text :x="x(n)" y="27" fill="var(--ink)">{{ name.slice(0, 8) }}</text>
+                <text :x="x(n)" y="27" fill="var(--ink)">{{ brief(name) }}</text>
                 <rect :x="x(n) - 20" y="116" width="40" height="18" fill="var(--copper)" />
-                <text :x="x(n)" y="129" fill="#2a1a22">{{ name.slice(0, 7) }}</text>
+                <text :x="x(n)" y="129" fill="#2a1a22">{{ brief(name) }}</text>
             </g>
         </svg>
         <figcaption class="text-[13px] text-ink2">

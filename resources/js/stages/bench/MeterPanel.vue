@@ -162,7 +162,8 @@ defineExpose({ goNext });
             </template>
             <p v-else-if="meter.next" class="mt-1">
                 Next, the reading that tells most:
-                <button type="button" class="act" @click="goNext()">{{ meter.next.words }}</button> <kbd>R</kbd>
+                <button type="button" class="act" @click="goNext()">{{ meter.next.words }}</button>
+                <kbd class="max-sm:hidden">R</kbd>
                 <span class="block text-[14px] text-ink2">{{
                     meter.next.expects.map((e) => `${e.text} if ${e.words}`).join('; ')
                 }}</span>
@@ -176,6 +177,7 @@ defineExpose({ goNext });
                 >{{ meter.calibrated.supplies.low }} to {{ meter.calibrated.supplies.high }}</span
             >
             (was −1 to +1 %). Outlined: the band from readings.
+            <span v-for="joint in meter.calibrated.joints" :key="joint" class="block">{{ joint }}</span>
         </p>
         <p v-else class="mt-2 text-[14px] text-ink2">Predicted from shelf.</p>
     </section>

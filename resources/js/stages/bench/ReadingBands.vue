@@ -52,8 +52,7 @@ const short = (v: number | null) =>
                     <button type="button" class="act" @click="emit('sure', row)">It is as I wrote</button></span
                 >
                 <span v-if="row.against" class="mt-1 block border-l-4 border-watch pl-2 text-[14px]"
-                    >It was {{ row.against }} {{ row.unit }} before: more apart than a meter is off. Read it a third
-                    time.</span
+                    >It was {{ row.against }} before: more apart than a meter is off. Read it a third time.</span
                 >
             </span>
             <svg v-if="row.low !== null" viewBox="0 0 200 30" class="hidden h-8 w-52 md:block" aria-hidden="true">
@@ -94,9 +93,9 @@ const short = (v: number | null) =>
             </svg>
             <span v-else class="hidden md:block" />
             <span class="whitespace-nowrap text-right">
-                <span class="fig">{{ row.text }} {{ row.unit }}</span>
+                <span class="fig">{{ row.text }}</span>
                 <span class="ml-2 inline-block w-16 text-left font-semibold" :class="INK[row.verdict]">{{
-                    row.stands || row.asks ? SAID[row.verdict] : 'read again'
+                    row.stands || row.asks ? SAID[row.verdict] : 'again'
                 }}</span>
                 <span v-if="row.band" class="block text-[13px] text-ink2"
                     >at most <FigureText :figure="row.band" right

@@ -1,67 +1,80 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import type { BenchMeter } from '@/types/generated/responses';
 
 /** Supplies, controllers, cables and runs as they hang together: every part is where a probe can be held. */
 const props = defineProps<{ meter: BenchMeter; part: string; metres: number | null }>();
 const emit = defineEmits<{ hold: [part: string, metres: number | null] }>();
-const LEFT = 268;
-const WIDE = 372;
+const narrow = useMediaQuery('(max-width: 639px)');
+const LEFT = computed(() => (narrow.value ? 12 : 268));
+const WIDE = computed(() => (narrow.value ? 336 : 372));
 const ROW = 74;
+const BOX = 84;
+/** Metres of copper have no scale here: tails turn in lanes, so that none crosses another's mark. */
+const LANE = 14;
 const wiring = computed(() => props.meter.wiring);
+const of = (kind: string) => wiring.value.devices.filter((d) => d.kind === kind);
 const tails = computed(() =>
     wiring.value.runs.map((run) =>
         wiring.value.cables.filter((c) => c.run === run.id).sort((a, b) => (a.at ?? 0) - (b.at ?? 0)),
     ),
 );
+const devicesHigh = computed(() => Math.max(of('supply').length, of('controller').length) * (narrow.value ? 48 : ROW));
 const tops = computed(() => {
-    let y = 26;
+    let y = narrow.value ? devicesHigh.value + 12 : 26;
     return wiring.value.runs.map((_, n) => {
-        const top = y;
-        y += ROW + Math.max(0, (tails.value[n]?.length ?? 0) - 2) * 10;
+        const lanes = (tails.value[n]?.length ?? 0) * LANE;
+        const top = narrow.value ? y + lanes + 16 : y;
+        y += (narrow.value ? 52 : 44) + lanes + 16;
         return top;
     });
 });
 const height = computed(() =>
     Math.max(
-        (tops.value.at(-1) ?? 0) + ROW + Math.max(0, (tails.value.at(-1)?.length ?? 0) - 2) * 10,
-        ...['supply', 'controller'].map((k) => wiring.value.devices.filter((d) => d.kind === k).length * ROW + 10),
+        (tops.value.at(-1) ?? 0) + 34 + (narrow.value ? 0 : (tails.value.at(-1)?.length ?? 0) * LANE),
+        devicesHigh.value + 4,
     ),
 );
 const places = computed(() => {
     const at = new Map<string, { x: number; y: number }>();
     (['supply', 'controller'] as const).forEach((kind) =>
-        wiring.value.devices
-            .filter((d) => d.kind === kind)
-            .forEach((d, n) => at.set(d.id, { x: kind === 'supply' ? 8 : 132, y: 14 + n * ROW })),
+        of(kind).forEach((d, n) =>
+            at.set(d.id, {
+                x: (kind === 'supply' ? 8 : 132) + (narrow.value && kind === 'controller' ? 40 : 0),
+                y: narrow.value ? 4 + n * 48 : 14 + n * ROW,
+            }),
+        ),
     );
     return at;
 });
-const along = (run: { length: number }, metres: number) => LEFT + (metres / Math.max(run.length, 0.01)) * WIDE;
+const along = (run: { length: number }, metres: number) =>
+    LEFT.value + (metres / Math.max(run.length, 0.01)) * WIDE.value;
 const cables = computed(() =>
     wiring.value.cables.map((cable) => {
         const from = places.value.get(cable.from);
-        const x = from ? from.x + 84 : 240;
+        const x = from ? from.x + BOX : 240;
         const y = from ? from.y + 17 : 30;
         const n = wiring.value.runs.findIndex((r) => r.id === cable.run);
         const run = wiring.value.runs[n];
         if (run && cable.at !== null) {
             const k = tails.value[n]?.findIndex((c) => c.id === cable.id) ?? 0;
-            const below = (tops.value[n] ?? 0) + 34 + k * 12;
+            const top = tops.value[n] ?? 0;
             const end = along(run, cable.at);
-            const turn = 244 + (k % 3) * 6;
+            const lane = narrow.value ? top - 16 - (k + 1) * LANE + 6 : top + 34 + k * LANE;
+            const chip = Math.min(Math.max(end, LEFT.value + 12), LEFT.value + WIDE.value - 16);
+            const turn = narrow.value ? Math.min(x + 10 + k * 5, 352) : 244 + (k % 3) * 6;
             return {
                 cable,
-                d: `M${x} ${y}H${turn}V${below}H${end}V${(tops.value[n] ?? 0) + 18}`,
-                at: { x: Math.min(Math.max(end, LEFT + 4), LEFT + WIDE - 20), y: below },
+                d: `M${x} ${y}H${turn}V${lane}H${end}V${top + (narrow.value ? 2 : 18)}`,
+                at: { x: chip, y: lane },
             };
         }
-        const to = places.value.get(cable.to);
-        const end = to ?? { x: 232, y: y - 17 };
+        const to = places.value.get(cable.to) ?? { x: 232, y: y - 17 };
         return {
             cable,
-            d: `M${x} ${y}H${(x + end.x) / 2}V${end.y + 17}H${end.x}`,
-            at: { x: (x + end.x) / 2, y: (y + end.y + 17) / 2 },
+            d: `M${x} ${y}H${(x + to.x) / 2}V${to.y + 17}H${to.x}`,
+            at: { x: (x + to.x) / 2, y: (y + to.y + 17) / 2 },
         };
     }),
 );
@@ -87,7 +100,7 @@ const INK = { inside: 'var(--lit)', doubtful: 'var(--watch)', outside: 'var(--st
 
 <template>
     <svg
-        :viewBox="`0 0 660 ${height}`"
+        :viewBox="`0 0 ${narrow ? 360 : 660} ${height}`"
         class="w-full max-w-3xl select-none"
         aria-label="Wiring: pick where the meter is held"
         role="group"

@@ -99,6 +99,35 @@ const shortcuts = [
                 </ol>
             </section>
             <section class="mt-4">
+                <h3 class="font-semibold">Tests and readings</h3>
+                <p v-if="sheet.tested.length === 0" class="text-[13px]">Nothing is wired yet that could be tested.</p>
+                <div v-for="run in sheet.tested" :key="run.name + run.place" class="mt-1 text-[13px]">
+                    <h4 class="font-semibold">{{ run.name }}, {{ run.place }}</h4>
+                    <p>{{ run.done.length ? `Tested: ${run.done.join('; ')}.` : 'Nothing was tested.' }}</p>
+                    <p v-if="run.done.length && run.untested.length">Not tested: {{ run.untested.join('; ') }}.</p>
+                    <p v-if="run.seen">Seen: {{ run.seen }}</p>
+                    <table v-if="run.readings.length" class="w-full text-[12.5px]">
+                        <thead>
+                            <tr class="text-left text-ink2">
+                                <th class="font-normal">Reading</th>
+                                <th class="text-right font-normal">Read</th>
+                                <th class="text-right font-normal">Predicted</th>
+                                <th class="pl-3 font-normal">Lies</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            <tr v-for="(r, n) in run.readings" :key="n" class="border-t border-rule2">
+                                <td>{{ r.where }}</td>
+                                <td class="fig text-right">{{ r.read }}</td>
+                                <td class="fig text-right">{{ r.expected }}</td>
+                                <td class="pl-3">{{ r.verdict }}</td>
+                            </tr>
+                        </tbody>
+                    </table>
+                    <p v-else-if="run.done.length">No readings.</p>
+                </div>
+            </section>
+            <section class="mt-4">
                 <h3 class="font-semibold">Open when this was printed</h3>
                 <p v-if="sheet.open.length === 0" class="text-[13px]">Nothing.</p>
                 <ul class="list-disc pl-5 text-[13px]">

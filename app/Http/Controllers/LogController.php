@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Facts\LogBook;
+use App\Http\Requests\LogFileRequest;
+use App\Http\Requests\LogSearchRequest;
+use App\Models\Job;
+use App\Models\User;
+use App\Papers\Download;
+use App\Results\JobLoader;
+use App\Screens\Bench\LogPage;
+use App\Time\Clock;
+use EmberDusk\Bench\Log\LogCsv;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Inertia\Inertia;
+use Inertia\Response as Page;
+
+/** The log of a job: looked through, written as CSV, read in again. */
+final readonly class LogController
+{
+    public function __construct(private JobLoader $loader) {}
+
+    public function show(LogSearchRequest $request, Job $job, #[CurrentUser] User $user): Page
+    {
+        return Inertia::render('Log', [
+            'answer' => $this->loader->answer($job, $user, $job->newest(), 'bench'),
+            'log' => $this->page($request, $job),
+        ]);
+    }
+
+    public function search(LogSearchRequest $request, Job $job): JsonResponse
+    {
+        return new JsonResponse($this->page($request, $job));
+    }
+
+    public function csv(Job $job): Response
+    {
+        $rows = [];
+        foreach (LogBook::lines($job)->get() as $row) {
+            $rows[] = array_map(static fn(mixed $v): string => is_scalar($v) ? (string) $v : '', (array) $row);
+        }
+
+        return Download::of(LogCsv::write(array_reverse($rows)), Str::slug($job->name) . '-log.csv', Download::CSV);
+    }
+
+    public function import(LogFileRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        $read = LogCsv::read($request->text(), Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
+        $plan = $job->newest()->plan();
+        $new = DB::transaction(static function () use ($read, $job, $plan, $user): int {
+            $new = 0;
+            foreach ($read['entries'] as $entry) {
+                $new += LogBook::keep($job, $plan, $entry, $user->id, null) ? 1 : 0;
+            }
+
+            return $new;
+        });
+
+        return new JsonResponse([
+            'new' => $new,
+            'same' => count($read['entries']) - $new,
+            'elsewhere' => $read['elsewhere'],
+        ]);
+    }
+
+    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/logPage */
+    private function page(LogSearchRequest $request, Job $job): array
+    {
+        return LogPage::of(
+            job: $job,
+            plan: $job->newest()->plan(),
+            words: $request->string('q')->toString(),
+            kind: $request->string('kind')->toString(),
+            part: $request->string('part')->toString(),
+            page: max(1, $request->integer('page', 1)),
+        );
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ReelRequest;
+use App\Kit\Shelves;
+use App\Models\Job;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\MeasuredReel;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Values\InvalidInput;
+use Illuminate\Http\JsonResponse;
+
+/** A reel that was measured: its rails, offered to the crew's shelf. Jobs keep the entry that they have until somebody takes the new one. */
+final class ReelController
+{
+    public function __invoke(ReelRequest $request, Job $job): JsonResponse
+    {
+        $id = $request->string('kit')->toString();
+        $kit = Shelves::ofCrew($job->crew)->find($id) ?? ($job->newest()->plan()->kit[$id] ?? null);
+        if (!($kit instanceof KitSnapshot) || !($kit->entry instanceof Strip)) {
+            throw InvalidInput::at('/kit', 'Choose a strip that is on the shelf.');
+        }
+        $reel = MeasuredReel::of(
+            written: $kit->written,
+            length: $request->float('length'),
+            amps: $request->float('amps'),
+            startVolts: $request->float('startVolts'),
+            endVolts: $request->float('endVolts'),
+        );
+        if ($request->boolean('keep')) {
+            Shelves::put($job->crew, [$id => $reel->written]);
+        }
+
+        return new JsonResponse([
+            'kit' => $kit->entry->name(),
+            'plus' => $reel->strip->plusRail,
+            'wasPlus' => $kit->entry->plusRail,
+            'returnRail' => $reel->strip->returnRail,
+            'wasReturn' => $kit->entry->returnRail,
+            'kept' => $request->boolean('keep'),
+        ]);
+    }
+}

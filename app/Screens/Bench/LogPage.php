@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Bench;
+
+use App\Facts\LogBook;
+use App\Models\Job;
+use App\Time\Clock;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Schedule\Arrangement;
+
+/** A page of a job's log as it is looked through: newest first, under the visits. */
+final readonly class LogPage
+{
+    public const LINES = 60;
+
+    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/logPage */
+    public static function of(Job $job, Plan $plan, string $words, string $kind, string $part, int $page): array
+    {
+        $query = LogBook::lines($job, $words, $kind, $part);
+        $arrangement = $job->arrangement()->first()?->read() ?? new Arrangement();
+        $lines = [];
+        foreach (
+            (clone $query)
+                ->limit(self::LINES)
+                ->offset(($page - 1) * self::LINES)
+                ->get()
+            as $row
+        ) {
+            $row = (array) $row;
+            $at = Clock::local(self::text($row['at']));
+            $lines[] = [
+                'id' => self::text($row['id']),
+                'day' => $at->format('Y-m-d'),
+                'at' => $at->format('H:i'),
+                'visit' => self::visit($arrangement, $at->format('Y-m-d')),
+                'who' => self::text($row['who']),
+                'kind' => self::text($row['kind']),
+                'part' => self::text($row['part']),
+                'words' => self::text($row['words']),
+                'photo' =>
+                    self::text($row['photo']) === ''
+                        ? ''
+                        : route('photos.show', [$job, self::text($row['photo'])], false),
+            ];
+        }
+
+        return [
+            'lines' => $lines,
+            'total' => $query->count(),
+            'kinds' => array_map(
+                static fn(string $key, string $name): array => ['key' => $key, 'words' => $name],
+                array_keys(LogBook::KINDS),
+                array_values(LogBook::KINDS),
+            ),
+            'parts' => self::parts($plan),
+        ];
+    }
+
+    /** The number of the visit that a day lies in; 0 outside. */
+    private static function visit(Arrangement $arrangement, string $day): int
+    {
+        $number = 0;
+        foreach ($arrangement->visits as $n => $visit) {
+            $number = $visit->from <= $day ? $n + 1 : $number;
+        }
+
+        return $number;
+    }
+
+    /** @return list<array{key: string, words: string}> places, runs and devices that lines may be of */
+    private static function parts(Plan $plan): array
+    {
+        $parts = [];
+        foreach ($plan->places as $id => $place) {
+            $parts[] = ['key' => (string) $id, 'words' => $place->name];
+        }
+        foreach ($plan->runs as $id => $run) {
+            $parts[] = ['key' => (string) $id, 'words' => $run->name()];
+        }
+        foreach (
+            [...array_keys($plan->supplies), ...array_keys($plan->controllers), ...array_keys($plan->cables)]
+            as $id
+        ) {
+            $parts[] = ['key' => $id, 'words' => strtoupper($id)];
+        }
+
+        return $parts;
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_scalar($value) ? (string) $value : '';
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Handover;
+
+use EmberDusk\Bench\Log\Evidence;
+use EmberDusk\Bench\Log\IslandIds;
+use EmberDusk\Bench\Log\Row;
+use EmberDusk\Bench\Meter\Multimeter;
+use EmberDusk\Bench\Seen;
+use EmberDusk\Bench\Tests\BenchTest;
+use EmberDusk\Bench\Tests\Tests;
+use EmberDusk\Checks\Bench\Verdict;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Run;
+
+/** What was tested of each run and what was not, and its readings beside what was predicted. */
+final readonly class Tested
+{
+    /** @return list<array<string, mixed>> as in app/Screens/Handover/handover.json, $defs/sheetTested */
+    public static function of(JobState $state): array
+    {
+        $readings = self::readings($state);
+        $rows = [];
+        foreach ($state->plan->runs as $id => $run) {
+            $tests = Tests::ofRun($state->plan, $run);
+            if ($tests === []) {
+                continue;
+            }
+            $done = array_filter($tests, static fn(BenchTest $t): bool => isset($state->ticks[$t->id]));
+            $rows[] = [
+                'name' => $run->name(),
+                'place' => $state->plan->places[$run->place]->name,
+                'done' => array_values(
+                    array_map(
+                        static fn(BenchTest $t): string => self::title($t) . ', ' . $state->ticks[$t->id]->at,
+                        $done,
+                    ),
+                ),
+                'untested' => array_values(
+                    array_map(
+                        self::title(...),
+                        array_filter($tests, static fn(BenchTest $t): bool => !isset($state->ticks[$t->id])),
+                    ),
+                ),
+                'seen' => self::seen($state, $run),
+                'readings' => $readings[$id] ?? [],
+            ];
+        }
+
+        return $rows;
+    }
+
+    private static function title(BenchTest $test): string
+    {
+        return (string) preg_replace('/^.*?: /', '', $test->title);
+    }
+
+    /** What colours and count came to; empty where nobody asked. */
+    private static function seen(JobState $state, Run $run): string
+    {
+        $seen = Seen::of($state->plan, $run, $state->bench);
+        $found = $seen->finder?->found();
+        $said = [];
+        if ($found !== null && $seen->answers !== []) {
+            $said[] = $seen->words?->verdict($found) ?? '';
+        }
+        if ($seen->counts !== []) {
+            $said[] = ucfirst($seen->says()) . '.';
+        }
+
+        return implode(' ', $said);
+    }
+
+    /** @return array<string, list<array{where: string, read: string, expected: string, verdict: string}>> by the first run of an island */
+    private static function readings(JobState $state): array
+    {
+        $by = [];
+        foreach (Island::all($state->plan) as $island) {
+            if ($state->bench->readings($island, IslandIds::of($state->plan, $island)) === []) {
+                continue;
+            }
+            $first = (string) array_key_first($island->parts);
+            foreach (Evidence::of($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
+                if ($row->stands && $row->spot !== null && $row->range !== null) {
+                    $of = isset($island->parts[$row->spot->of]) ? $row->spot->of : $first;
+                    $by[$of][] = self::reading(
+                        $row,
+                        $row->spot->words,
+                        $row->spot->unit,
+                        $row->range->low,
+                        $row->range->high,
+                    );
+                }
+            }
+        }
+
+        return $by;
+    }
+
+    /** @return array{where: string, read: string, expected: string, verdict: string} */
+    private static function reading(Row $row, string $words, string $unit, float $low, float $high): array
+    {
+        return [
+            'where' => ucfirst($words) . ', ' . ($row->reading?->command->words() ?? ''),
+            'read' => Multimeter::print((float) $row->entry->value, $unit),
+            'expected' => Multimeter::print($low, $unit) . ' to ' . Multimeter::print($high, $unit),
+            'verdict' => Verdict::of($row)->value,
+        ];
+    }
+}
