@@ -13,6 +13,7 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
 use EmberDusk\Handover\Sheet;
+use EmberDusk\Handover\Tested;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
@@ -209,6 +210,7 @@ final class ScreensTest extends TestCase
                     joinLog: ['0:01  C1 switched on'],
                     findings: Findings::of(self::work($plan)),
                     revision: 7,
+                    tested: Tested::of(self::work($plan)),
                 );
             Responses::check($sheet, 'sheetPicture');
         }
@@ -267,7 +269,14 @@ final class ScreensTest extends TestCase
         ]);
         $sheet = json_decode(
             Json::compact(
-                Sheet::of(plan: $plan, results: self::work($plan)->results, joinLog: [], findings: [], revision: 12),
+                Sheet::of(
+                    plan: $plan,
+                    results: self::work($plan)->results,
+                    joinLog: [],
+                    findings: [],
+                    revision: 12,
+                    tested: [],
+                ),
             ),
             true,
         );

@@ -206,7 +206,8 @@ final class RecountTest extends TestCase
                             array_filter(
                                 $part->group === 'Hub' ? array_keys($plan->runs) : $part->runs,
                                 static fn(string $r): bool => str_ends_with($step->id, "-{$r}") ||
-                                    $step->id === "join-{$plan->run($r)->place}",
+                                    $step->id === "join-{$plan->run($r)->place}" ||
+                                    $step->id === "settings-{$plan->run($r)->controller}",
                             ),
                             "seed {$seed}: {$step->id} needs {$part->name}",
                         );
@@ -222,6 +223,7 @@ final class RecountTest extends TestCase
         $order = array_flip([
             'dry',
             'ask',
+            'settings',
             'isolate',
             'out',
             'trim',

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Bench;
+
+use EmberDusk\Bench\Faults\Belief;
+use EmberDusk\Bench\Faults\Chooses;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Spot;
+
+/** What people do: volts from the supply outwards, terminal after terminal, then pad after pad. */
+final readonly class EndToEnd implements Chooses
+{
+    public function next(Belief $belief, array $readings): ?array
+    {
+        $spot = self::way($belief)[count($readings)] ?? null;
+
+        return $spot === null ? null : [$spot, Command::full()];
+    }
+
+    /** @return list<Spot> volts between + and the first return, from the supply outwards */
+    public static function way(Belief $belief): array
+    {
+        $way = [];
+        foreach ($belief->predictions->spots as $spot) {
+            $first = preg_match('/:(out:)?[2-6]$/', $spot->id) === 1 && !str_contains($spot->id, '-wire:2');
+            if (
+                $spot->unit === 'V' &&
+                !$spot->fine &&
+                !$first &&
+                isset($belief->predictions->base["full {$spot->id}"])
+            ) {
+                $way[] = $spot;
+            }
+        }
+
+        return $way;
+    }
+}
