@@ -141,6 +141,37 @@ final class Writes
                 'after' => 'isolate-lecture',
                 'on' => $n % 2 === 0,
             ]),
+            'bench.log' => fn() => $this->ask('POST', "{$at}/bench/log", $this->remark()),
+            'bench.practise' => fn(int $n) => $this->ask('POST', "{$at}/bench/practices", [
+                'seed' => $n,
+                'faults' => ['low@s1'],
+            ]),
+            'bench.ask' => fn() => $this->ask(
+                'POST',
+                "{$at}/bench/practices/" .
+                    DB::transaction(
+                        fn(): int => $this->job->benchPractices()->create([
+                            'seed' => 1,
+                            'faults' => ['low@s1'],
+                            'created_at' => now(),
+                        ])->id,
+                    ),
+                ['ask' => 'colour', 'run' => 'cove', 'number' => 0],
+            ),
+            'bench.reel' => fn() => $this->ask('POST', "{$at}/bench/reel", [
+                'kit' => 'strip-tunable-24',
+                'length' => 5,
+                'amps' => 2,
+                'startVolts' => 24,
+                'endVolts' => 22,
+                'keep' => true,
+            ]),
+            'log.import' => fn(int $n) => $this->ask('POST', "{$at}/log/import", [
+                'file' => UploadedFile::fake()->createWithContent(
+                    'log.csv',
+                    "at,kind,place,text\n2026-11-28,remark,lecture,{$this->who} {$n}\n",
+                ),
+            ]),
             'parts.mark' => fn(int $n) => $this->ask('POST', "{$at}/parts", [
                 'part' => 'cable-3x15',
                 'state' => $n % 2 === 0 ? 'here' : 'packed',
@@ -184,6 +215,22 @@ final class Writes
                         ])->id,
                     ),
             ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function remark(): array
+    {
+        return [
+            'uuid' => (string) Str::uuid(),
+            'kind' => 'remark',
+            'place' => 'lecture',
+            'command' => '',
+            'value' => null,
+            'text' => $this->who,
+            'by' => '',
+            'sure' => false,
+            'at' => '2026-11-25T09:00:00.000Z',
         ];
     }
 

@@ -17,6 +17,59 @@ $at = static fn(string $file, array ...$damages): array => array_map(
 
 return array_merge(
     $at(
+        'Checks/Bench/ReadingFindings.php',
+        ['Verdict::of($row) === Verdict::Outside', 'Verdict::of($row) === Verdict::Doubtful'],
+        ['if ($row->against !== null)', 'if ($row->against === $row->entry)'],
+        ['foreach ($facts->gone($ids) as $entry)', 'foreach ([] as $entry)'],
+        ['if ($row->doubt !== null)', 'if ($row->doubt === $row->against)'],
+    ),
+    $at(
+        'Checks/Bench/SeenFindings.php',
+        ['!$found->right()', '$found->right()'],
+        ["['asking', 'count']", "['asking', 'joint']"],
+        ['if ($foreign !== [])', 'if ($foreign === [])'],
+    ),
+    $at(
+        'Bench/Log/BenchFacts.php',
+        ['?->resetAfter() === true', '?->resetAfter() === false'],
+        ['&& $ids->has($e->place)) {', ') {', 'Bench/LogTest.php'],
+    ),
+    $at(
+        'Bench/Meter/Multimeter.php',
+        ['SHARE = 0.005;', 'SHARE = 0.01;', 'Bench/MeterTest.php'],
+        ['DIGITS = 2;', 'DIGITS = 3;', 'Bench/MeterTest.php'],
+    ),
+    $at('Circuit/Conditions.php', ['RAIL = 0.1;', 'RAIL = 0.2;', 'Bench/MeterTest.php']),
+    $at(
+        'Bench/Channels/Leads.php',
+        [
+            'if (isset($this->order[$output]) && !in_array',
+            'if (isset($this->order[$output]) && in_array',
+            'Bench/ChannelsTest.php',
+        ],
+        ['array_push($driven, ...$this->short);', 'array_push($driven, $this->short[0]);', 'Bench/ChannelsTest.php'],
+    ),
+    $at(
+        'Bench/Channels/Setting.php',
+        ['=> range(0, 4),', '=> range(0, 0),', 'Bench/ChannelsTest.php'],
+        ['=> [0, 1, 2],', '=> [0],', 'Bench/ChannelsTest.php'],
+    ),
+    $at(
+        'Bench/Count/CountFinder.php',
+        ['floor(0.75 * $set)', 'floor(0.8 * $set)', 'Bench/CountTest.php'],
+        ['&& !self::boundary($sections, $lit)', '', 'Bench/CountTest.php'],
+    ),
+    $at(
+        'Bench/Faults/Put.php',
+        ['$r + $fault->size)', '$r * $fault->size)', 'Bench/MeterTest.php'],
+        ['array_reverse($s->end)', '$s->end', 'Bench/MeterTest.php'],
+    ),
+    $at(
+        'Schedule/TestTicks.php',
+        ['if (count($done) === count($of))', 'if ($done !== [])', 'Bench/TestsTest.php'],
+        ['> ($order[$test->step] ?? -1)', '< ($order[$test->step] ?? -1)', 'Bench/TestsTest.php'],
+    ),
+    $at(
         'Checks/Parts/PriceFindings.php',
         ['$terms->price($kit) === null &&', '$terms->price($kit) === 0.0 &&'],
         ['isset($used[$id]) &&', '!isset($used[$id]) &&'],

@@ -88,6 +88,9 @@ final class RoutesTest extends TestCase
                 ->create(['place' => 'lecture', 'near' => 'B1', 'legs' => [['A', 'X', 2]], 'answers' => []])->id,
             '{proposal}' => (string) $job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'waiting'])
                 ->id,
+            '{benchPractice}' => (string) $job
+                ->benchPractices()
+                ->create(['seed' => 1, 'faults' => ['low@s1'], 'created_at' => now()])->id,
             '{offcut}' => (string) $job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id,
             '{run}' => (string) array_key_first($plan->runs),
             '{place}' => 'lecture',

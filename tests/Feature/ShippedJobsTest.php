@@ -45,6 +45,7 @@ final class ShippedJobsTest extends TestCase
                 ['ember:export', ['--as' => 'spice'], 0],
                 ['ember:join', [], 0],
                 ['ember:rehearse', [], 0],
+                ['ember:bench', [], 0],
                 ['ember:advise', ['--keep' => ['kit']], 0],
             ]
             as [$command, $options, $exit]

@@ -30,6 +30,11 @@ final readonly class SeenRows
                 ? array_map(static fn($c): string => $c->colour, $strip->channels ?? [])
                 : self::PIXELS;
         $found = $finder->found();
+        $known = array_filter(
+            $seen->answers,
+            static fn(int $set, int $c): bool => $seen->knows($c, $set),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return [
             'pixels' => $strip?->pixels !== null,
@@ -42,8 +47,8 @@ final readonly class SeenRows
                     'words' => $words->seen($set),
                     'right' => $set === 1 << $c,
                 ],
-                array_keys($seen->answers),
-                array_values($seen->answers),
+                array_keys($known),
+                array_values($known),
             ),
             'next' => $finder->next(),
             'left' => count($finder->left),

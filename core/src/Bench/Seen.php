@@ -61,7 +61,7 @@ final readonly class Seen
         return new self(
             colours: $names,
             answers: $answers,
-            finder: $space === [] ? null : ChannelFinder::of($space, $answers),
+            finder: $space === [] ? null : ChannelFinder::of($space, self::known($answers, count($names))),
             words: $names === [] ? null : new LeadWords($names, $kind),
             sections: $sections,
             counts: $counts,
@@ -69,10 +69,25 @@ final readonly class Seen
         );
     }
 
-    /** Whether a colour of that number is one of this run's. */
-    public function has(int $colour): bool
+    /**
+     * Answers about colours that the run has: others are asked back.
+     *
+     * @param  array<int, int>  $answers
+     * @return array<int, int>
+     */
+    private static function known(array $answers, int $colours): array
     {
-        return isset($this->colours[$colour]);
+        return array_filter(
+            $answers,
+            static fn(int $set, int $commanded): bool => $commanded < $colours && $set < 1 << $colours,
+            ARRAY_FILTER_USE_BOTH,
+        );
+    }
+
+    /** Whether the colour that was commanded, and all that lit, are colours of this run. */
+    public function knows(int $commanded, int $set): bool
+    {
+        return isset($this->colours[$commanded]) && $set < 1 << count($this->colours);
     }
 
     /** What the count comes to, in words. */

@@ -183,6 +183,44 @@ final class MeterTest extends TestCase
         }
     }
 
+    /** Rails of the shelf are within ±10 %, supplies within ±1 % (docs/model.md 5): each is solved at its edge here. */
+    public function test_the_band_is_ten_percent_of_rails_and_one_of_the_supply(): void
+    {
+        $plan = JobFile::read(Demo::shipped('hide'));
+        $island = Island::all($plan)[0];
+        $spots = [Spots::named($plan, $island, 'shelf@3.10:1')];
+        $at = static fn(float $rail, float $supply): float => BenchCircuit::of($plan, $island)->read(
+            $spots,
+            Command::full(),
+            new Conditions($rail, $supply),
+        )[$spots[0]->id];
+        $range = Expected::of($plan, $island, $spots, [Command::full()])->range("full {$spots[0]->id}");
+        self::assertNotNull($range);
+        self::assertEqualsWithDelta($at(1.0, 1.0), ($range->low + $range->high) / 2, 1e-9);
+        $off = abs($at(1.1, 1.0) - $at(1.0, 1.0)) + abs($at(1.0, 1.01) - $at(1.0, 1.0));
+        self::assertEqualsWithDelta($off, ($range->high - $range->low) / 2, 1e-9);
+    }
+
+    /** LEDs the wrong way round block: nothing flows, and the piece’s own pads read all of the supply with a minus, at both its ends. */
+    public function test_a_piece_the_wrong_way_round_blocks_and_reads_minus(): void
+    {
+        $plan = JobFile::read(Demo::shipped('hide'));
+        [$island, $fault] = self::fault($plan, 'reversed@shelf:1');
+        $read = BenchCircuit::of($plan, $island)->read(Spots::of($plan, $island), Command::full(), faults: [$fault]);
+        self::assertEqualsWithDelta(0.0, $read['k2:amps:1'], 1e-3);
+        $volts = $plan->supply('s1')->emf ?? 0.0;
+        foreach (['shelf@0.00:2', 'shelf@3.10:2'] as $pad) {
+            self::assertEqualsWithDelta(-$volts, $read[$pad], 0.05, $pad);
+        }
+        // A piece in the middle hands both poles on: the one behind it lights as it should.
+        $band = JobFile::read(Demo::shipped('observatory'));
+        [$island, $fault] = self::fault($band, 'reversed@band:2');
+        $spots = array_map(static fn(string $id) => Spots::named($band, $island, $id), ['band@2.20:1', 'band@3.70:1']);
+        $read = BenchCircuit::of($band, $island)->read($spots, Command::full(), faults: [$fault]);
+        self::assertLessThan(-18.0, $read[$spots[0]->id]);
+        self::assertGreaterThan(18.0, $read[$spots[1]->id]);
+    }
+
     /** Any pad can be named: it lies at the mark nearest to the metres, and its volts between those of its neighbours. */
     public function test_any_pad_can_be_read(): void
     {

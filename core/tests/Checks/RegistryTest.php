@@ -8,6 +8,7 @@ use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
+use EmberDusk\Tests\Checks\Cases\BenchCases;
 use EmberDusk\Tests\Checks\Cases\CircuitCases;
 use EmberDusk\Tests\Checks\Cases\JobCases;
 use EmberDusk\Values\Finding;
@@ -22,6 +23,7 @@ final class RegistryTest extends TestCase
     {
         yield from CircuitCases::all();
         yield from JobCases::all();
+        yield from BenchCases::all();
     }
 
     /** @param  callable(): array{JobState, JobState}  $jobs */

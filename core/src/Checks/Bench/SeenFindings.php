@@ -52,6 +52,23 @@ final readonly class SeenFindings implements Check
                     source: Rule::PRACTICE,
                 );
             }
+            $foreign = array_filter(
+                $seen->answers,
+                static fn(int $set, int $colour): bool => !$seen->knows($colour, $set),
+                ARRAY_FILTER_USE_BOTH,
+            );
+            if ($foreign !== []) {
+                $findings[] = new Finding(
+                    code: 'colours',
+                    severity: Severity::Open,
+                    title: "{$run->name()}: a colour was noted that it does not have",
+                    detail: 'Its strip has ' .
+                        implode(', ', $seen->colours) .
+                        '. It is kept in the log and counts nothing; ask the colours again, or choose the strip that is there.',
+                    place: new Place('bench', $id),
+                    source: Rule::PRACTICE,
+                );
+            }
             if ($seen->count !== null && !in_array($seen->count->verdict, ['asking', 'count'], true)) {
                 $findings[] = new Finding(
                     code: 'pixel-count',

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Bench;
+
+use EmberDusk\Bench\BenchSolver;
+use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Circuit\Fingerprint;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+
+/** Solves each island once for all tests of a process. */
+final class KeptSolver implements BenchSolver
+{
+    /** @var array<string, Predictions> */
+    private static array $kept = [];
+
+    public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected
+    {
+        return Expected::of($plan, $island, $spots, $commands);
+    }
+
+    public function predictions(Plan $plan, Island $island): Predictions
+    {
+        return self::$kept[Fingerprint::of($plan, $island)] ??= Predictions::of($plan, $island);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Checks\Cases;
+
+use EmberDusk\Bench\Log\BenchFacts;
+use EmberDusk\Bench\Log\LogEntry;
+use EmberDusk\Job\JobState;
+use EmberDusk\Kit\NoShelf;
+use EmberDusk\Tests\Bench\BenchJob;
+use EmberDusk\Tests\Bench\LogTest;
+
+/** Readings, colours and counts: for each code a log that fires it and its neighbour that does not. */
+final readonly class BenchCases
+{
+    /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */
+    public static function all(): iterable
+    {
+        $reads = static fn(string $place, float ...$values): array => array_map(
+            static fn(float $v): LogEntry => LogTest::entry('reading', $place, 'full', $v),
+            array_values($values),
+        );
+        $lit = static fn(int ...$sets): array => array_map(
+            static fn(int $set, int $n): LogEntry => LogTest::entry(
+                'colour',
+                'bar',
+                'colour:' . ($n + 1),
+                $set,
+                by: 'phone',
+            ),
+            array_values($sets),
+            array_keys(array_values($sets)),
+        );
+        $ends = static fn(int $last): array => [LogTest::entry('count', 'star', 'count:96', $last)];
+        $borrowed = static fn(string $by): array => [LogTest::entry('colour', 'bar', 'colour:1', 1, by: $by)];
+        $cases = [
+            'reading' => [$reads('s1', 22.0), $reads('s1', 24.0)],
+            'reading outside one joint' => [$reads('k2:from:1', 0.09), $reads('s1', 24.0)],
+            'reading-asked' => [$reads('s1', 24000.0), $reads('s1', 24.0)],
+            'reading-against' => [$reads('s1', 24.0, 20.0), $reads('s1', 24.0, 23.9)],
+            'reading-gone' => [$reads('k99:drop:1', 0.1), $reads('s1', 24.0)],
+            'colours' => [$lit(1, 2, 8, 4), $lit(1, 2, 4, 8)],
+            'colours contradicting' => [$lit(1, 1), $lit(1, 2)],
+            'colours that it has not' => [[LogTest::entry('colour', 'bar', 'colour:6', 1)], $lit(1)],
+            'pixel-count' => [$ends(52), $ends(96)],
+            'bench-remote' => [$borrowed('remote'), $borrowed('phone')],
+        ];
+        foreach ($cases as $name => [$fires, $not]) {
+            yield "bench: {$name}" => [
+                explode(' ', $name)[0],
+                static fn(): array => [self::job($fires), self::job($not)],
+            ];
+        }
+    }
+
+    /** @param  list<LogEntry>  $entries */
+    public static function job(array $entries): JobState
+    {
+        return new JobState(plan: BenchJob::plan(), results: [], shelf: new NoShelf(), bench: new BenchFacts($entries));
+    }
+}

@@ -1,0 +1,401 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Crew;
+use App\Models\Job;
+use App\Models\User;
+use App\Results\JobLoader;
+use EmberDusk\Bench\Faults\FaultDraw;
+use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Faults\StandInMeter;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Spots;
+use EmberDusk\Checks\Findings;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Bench\BenchJob;
+use EmberDusk\Tests\Responses;
+use EmberDusk\Values\Finding;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Str;
+use Tests\TestCase;
+
+/** The bench over HTTP: what is noted comes once and stays, practices stay apart, the log is searched, written and read in. */
+final class BenchTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private Job $job;
+
+    private User $user;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo('2026-11-28 10:00:00');
+        $crew = Crew::query()->create(['name' => 'One']);
+        $this->user = $crew
+            ->users()
+            ->create(['name' => 'Ann', 'email' => 'a@firm.example', 'password' => 'long enough'])
+            ->refresh();
+        $this->actingAs($this->user);
+        $this->postJson('/jobs/import', [
+            'file' => UploadedFile::fake()->createWithContent('job.json', BenchJob::file()),
+        ])->assertSuccessful();
+        $this->job = $crew->jobs()->firstOrFail();
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    private static function entry(string $kind, string $place, string $command, ?float $value, array $more = []): array
+    {
+        return $more + [
+            'uuid' => (string) Str::uuid(),
+            'kind' => $kind,
+            'place' => $place,
+            'command' => $command,
+            'value' => $value,
+            'text' => '',
+            'by' => '',
+            'sure' => false,
+            'at' => '2026-11-28T09:30:00.000Z',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function look(string $run, ?int $practice = null): array
+    {
+        $answer = $this->getJson(
+            "/jobs/{$this->job->id}/bench/look?run={$run}" . ($practice ? "&practice={$practice}" : ''),
+        )
+            ->assertOk()
+            ->json();
+        self::assertIsArray($answer);
+        Responses::check($answer, 'benchAnswer');
+
+        return $answer;
+    }
+
+    /** @param  array<string, mixed>  $entry */
+    private function note(array $entry): void
+    {
+        $this->postJson("/jobs/{$this->job->id}/bench/log", $entry)->assertOk();
+    }
+
+    /** @return list<string> titles at a stage */
+    private function slate(string $stage): array
+    {
+        $state = app(JobLoader::class)->load($this->job, $this->job->newest()->plan());
+
+        return array_values(
+            array_map(
+                static fn(Finding $f): string => $f->title,
+                array_filter(Findings::of($state), static fn(Finding $f): bool => $f->place->stage === $stage),
+            ),
+        );
+    }
+
+    public function test_the_page_opens_with_its_tests_and_wiring(): void
+    {
+        $this->get("/jobs/{$this->job->id}/bench")->assertOk();
+        $bench = $this->look('bar')['bench'];
+        self::assertSame('bar', $bench['run']);
+        self::assertEqualsCanonicalizing(['bar', 'star', 'cove', 'rail'], array_column($bench['runs'], 'id'));
+        self::assertSame('settings-c1/switch', $bench['tests'][0]['id']);
+        self::assertSame(['red', 'green', 'blue', 'warm white'], $bench['colours']['names']);
+        self::assertSame('remote', $bench['commander']);
+        self::assertSame([], $bench['meter']['belief'], 'nothing was read: nothing is believed');
+        self::assertNull($this->look('rail')['bench']['colours'], 'a single colour has nothing to tell apart');
+        self::assertSame([52, 44], $this->look('star')['bench']['count']['sections']);
+    }
+
+    public function test_what_is_noted_twice_is_one_and_a_clock_that_runs_ahead_does_not_win(): void
+    {
+        $entry = self::entry('reading', 's1', 'full', 23.9, ['at' => '2027-01-01T00:00:00.000Z']);
+        $this->note($entry);
+        $this->note($entry);
+        self::assertSame(1, $this->job->logEntries()->count());
+        $kept = $this->job->logEntries()->firstOrFail();
+        self::assertSame(
+            ['2026-11-28T10:00:00.000Z', 'Ann', 'S1, its terminals, at full: 23.9 V'],
+            [$kept->at, $kept->who, $kept->words],
+        );
+    }
+
+    public function test_readings_lead_to_a_fault_and_the_next_reading_and_a_mend_begins_anew(): void
+    {
+        $plan = $this->job->newest()->plan();
+        $tail = BenchJob::tail($plan, 'cove');
+        $island = Island::of($plan, $plan->run('cove')) ?? self::fail();
+        $fault = FaultDraw::named(Predictions::of($plan, $island), "joint@{$tail}:to:1", 3) ?? self::fail();
+        $meter = new StandInMeter($plan, $island, [$fault], 3);
+        $reads = fn(string $spot): float => $meter->read(Spots::named($plan, $island, $spot), Command::full())->value;
+        $this->note(self::entry('reading', 's3', 'full', $reads('s3')));
+        $looked = $this->look('cove')['bench']['meter'];
+        self::assertNotContains('outside', array_column($looked['rows'], 'verdict'));
+        self::assertNotNull($looked['next']);
+        $this->note(self::entry('reading', "{$tail}:drop:1", 'full', $reads("{$tail}:drop:1")));
+        $this->note(self::entry('reading', "{$tail}:to:1", 'full', $reads("{$tail}:to:1")));
+        $looked = $this->look('cove')['bench']['meter'];
+        self::assertTrue($looked['sure']);
+        self::assertSame("joint@{$tail}:to:1", $looked['belief'][0]['class']);
+        self::assertStringContainsString('Make that joint anew', $looked['belief'][0]['mend']);
+        self::assertNotSame([], $this->slate('bench'));
+        $this->note(
+            self::entry('mend', 'cove', "joint@{$tail}:to:1", null, [
+                'text' => 'joint',
+                'at' => '2026-11-28T09:40:00.000Z',
+            ]),
+        );
+        self::assertSame([], $this->look('cove')['bench']['meter']['rows']);
+        self::assertSame([], $this->slate('bench'));
+        self::assertSame(4, $this->job->logEntries()->count(), 'nothing is taken out of the log');
+    }
+
+    public function test_slips_are_asked_back_and_kept(): void
+    {
+        $this->note(self::entry('reading', 's1', 'full', 23900.0));
+        $this->note(self::entry('reading', 'k99:drop:1', 'full', 0.2));
+        $this->note(self::entry('colour', 'bar', 'colour:6', 1));
+        $slate = implode("\n", $this->slate('bench'));
+        self::assertStringContainsString('S1, its terminals: 23900.0 V?', $slate);
+        self::assertStringContainsString('A reading at k99:drop:1, which is not in the plan any more', $slate);
+        self::assertStringContainsString('Bar: a colour was noted that it does not have', $slate);
+        self::assertSame(23.9, $this->look('bar')['bench']['meter']['rows'][0]['meant']);
+        foreach (
+            [
+                [self::entry('reading', 's1', 'full', null), 'value'],
+                [self::entry('reading', 's1', 'louder', 1.0), 'command'],
+                [self::entry('count', 'star', 'count:none', 3.0), 'command'],
+                [self::entry('remark', 'bar', '', null), 'text'],
+                [self::entry('guess', 'bar', '', null), 'kind'],
+                [self::entry('reading', 'S 1', 'full', 1.0), 'place'],
+            ]
+            as [$entry, $field]
+        ) {
+            $said = $this->postJson("/jobs/{$this->job->id}/bench/log", $entry)
+                ->assertStatus(422)
+                ->json();
+            self::assertIsArray($said);
+            self::assertStringContainsString($field, json_encode($said) ?: '');
+        }
+        self::assertSame(3, $this->job->logEntries()->count());
+    }
+
+    public function test_a_bench_remote_is_to_be_reset_before_it_is_joined(): void
+    {
+        $this->note(self::entry('colour', 'bar', 'colour:1', 1, ['by' => 'remote']));
+        self::assertContains('C1 was commanded by a bench remote: reset it first', $this->slate('join'));
+        $this->note(self::entry('colour', 'cove', 'colour:1', 1, ['by' => 'phone']));
+        self::assertCount(1, preg_grep('/bench remote/', $this->slate('join')) ?: []);
+    }
+
+    public function test_a_tick_at_the_bench_is_one_at_build_and_the_other_way_round(): void
+    {
+        $tick = fn(string $step, bool $done, string $at) => $this->postJson("/jobs/{$this->job->id}/build/tick", [
+            'uuid' => (string) Str::uuid(),
+            'step' => $step,
+            'done' => $done,
+            'minutes' => 2,
+            'at' => $at,
+        ])->assertOk();
+        $done = fn(): array => array_column(
+            array_filter($this->look('bar')['bench']['tests'], static fn(array $t): bool => $t['done']),
+            'id',
+        );
+        $tick('settings-c1', true, '2026-11-28T09:00:00.000Z');
+        self::assertSame(['settings-c1/switch'], $done());
+        foreach ($this->look('bar')['bench']['tests'] as $n => $test) {
+            if (str_starts_with($test['id'], 'loose-bar/')) {
+                $tick($test['id'], true, sprintf('2026-11-28T09:%02d:00.000Z', 10 + $n));
+            }
+        }
+        $state = app(JobLoader::class)->load($this->job, $this->job->newest()->plan());
+        self::assertArrayHasKey('loose-bar', $state->ticks);
+        self::assertArrayNotHasKey('second-bar', $state->ticks);
+        $this->postJson("/jobs/{$this->job->id}/build/tick", [
+            'uuid' => (string) Str::uuid(),
+            'step' => 'loose-bar/nonsense',
+            'done' => true,
+            'minutes' => 2,
+            'at' => '2026-11-28T09:00:00.000Z',
+        ])->assertStatus(422);
+    }
+
+    public function test_a_practice_is_found_through_its_lamps_and_never_counts_for_the_job(): void
+    {
+        $said = $this->postJson("/jobs/{$this->job->id}/bench/practices", [
+            'seed' => 5,
+            'faults' => BenchJob::faults($this->job->newest()->plan()),
+        ])
+            ->assertCreated()
+            ->json();
+        self::assertIsArray($said);
+        $id = $said['practice']['id'];
+        $ask = fn(array $body): mixed => $this->postJson("/jobs/{$this->job->id}/bench/practices/{$id}", $body)
+            ->assertOk()
+            ->json('shows');
+        self::assertSame(2, $ask(['ask' => 'colour', 'run' => 'bar', 'number' => 2]));
+        self::assertSame(52, $ask(['ask' => 'count', 'run' => 'star', 'number' => 96]));
+        self::assertEqualsWithDelta(
+            24.0,
+            $ask(['ask' => 'reading', 'run' => 'cove', 'spot' => 's3', 'command' => 'full']),
+            0.5,
+        );
+        $this->note(self::entry('count', 'star', 'count:96', 52, ['practice' => $id]));
+        self::assertSame('joint', $this->look('star', $id)['bench']['count']['verdict']);
+        self::assertSame('asking', $this->look('star')['bench']['count']['verdict']);
+        self::assertSame([], $this->slate('bench'));
+        self::assertSame(0, $this->getJson("/jobs/{$this->job->id}/log/lines")->json('total'));
+        $this->postJson("/jobs/{$this->job->id}/bench/practices", ['seed' => 1, 'faults' => ['broken']])->assertStatus(
+            422,
+        );
+        $this->getJson("/jobs/{$this->job->id}/bench/look?practice=999")->assertNotFound();
+    }
+
+    public function test_the_log_is_searched_written_and_read_in_without_doubles(): void
+    {
+        $this->note(self::entry('reading', 's1', 'full', 23.9));
+        $this->note(self::entry('remark', 'hall', '', null, ['text' => 'Damp behind the shelf']));
+        $this->postJson("/jobs/{$this->job->id}/build/tick", [
+            'uuid' => (string) Str::uuid(),
+            'step' => 'dry-bar',
+            'done' => true,
+            'minutes' => 5,
+            'at' => '2026-11-28T09:10:00.000Z',
+        ])->assertOk();
+        $this->get("/jobs/{$this->job->id}/log")->assertOk();
+        $find = function (string $query): array {
+            $page = $this->getJson("/jobs/{$this->job->id}/log/lines?{$query}")
+                ->assertOk()
+                ->json();
+            self::assertIsArray($page);
+            Responses::check($page, 'logPage');
+
+            return array_column($page['lines'], 'words');
+        };
+        self::assertCount(3, $find(''));
+        self::assertSame(['Hall: Damp behind the shelf'], $find('q=damp%20shelf'));
+        self::assertSame([], $find('q=100%25'), 'a percent sign is a percent sign');
+        self::assertSame(['S1, its terminals, at full: 23.9 V'], $find('part=s1'));
+        self::assertSame(['Hall: Bar: dry run: done'], $find('kind=tick'));
+        self::assertCount(3, $find('q=ann'));
+        $csv = (string) $this->get("/jobs/{$this->job->id}/log.csv")
+            ->assertOk()
+            ->getContent();
+        $again = $this->post("/jobs/{$this->job->id}/log/import", [
+            'file' => UploadedFile::fake()->createWithContent('log.csv', $csv),
+        ]);
+        self::assertSame(['new' => 0, 'same' => 2, 'elsewhere' => 1], $again->assertOk()->json());
+        $this->job->logEntries()->delete();
+        $back = $this->post("/jobs/{$this->job->id}/log/import", [
+            'file' => UploadedFile::fake()->createWithContent('log.csv', $csv),
+        ]);
+        self::assertSame(2, $back->json('new'));
+        self::assertCount(3, $find(''));
+        $this->postJson("/jobs/{$this->job->id}/log/import", [
+            'file' => UploadedFile::fake()->createWithContent('log.csv', "at,kind,place\nsoon,remark,x\n"),
+        ])->assertStatus(422);
+    }
+
+    public function test_the_sheet_shows_readings_beside_predictions_and_what_was_not_tested(): void
+    {
+        $sheet = fn(): string => html_entity_decode(
+            strip_tags((string) $this->get("/jobs/{$this->job->id}/sheet")->getContent()),
+        );
+        self::assertStringContainsString('Nothing was tested.', $sheet());
+        $this->note(self::entry('reading', 's1', 'full', 23.9));
+        $this->postJson("/jobs/{$this->job->id}/build/tick", [
+            'uuid' => (string) Str::uuid(),
+            'step' => 'loose-bar/dead',
+            'done' => true,
+            'minutes' => 2,
+            'at' => '2026-11-28T09:00:00.000Z',
+        ])->assertOk();
+        $text = (string) preg_replace('/\s+/', ' ', $sheet());
+        self::assertMatchesRegularExpression('/Tested: dead test, 2026-11-28 \d\d:00\. Not tested: switch;/', $text);
+        self::assertMatchesRegularExpression('/S1, its terminals, at full 23\.9 V 23\.\d V to 24\.\d V inside/', $text);
+    }
+
+    /** One reel of ten metres, 1.9 A, 24.0 and 20.6 V at its ends: its rails go to the shelf only when that is said. */
+    public function test_a_measured_reel_is_offered_to_the_shelf_and_never_forced(): void
+    {
+        $entry = fn(): ?array => $this->job->crew->kitEntries()->where('entry_id', 'strip-single-24')->first()
+            ?->document;
+        $ask = fn(bool $keep) => $this->postJson("/jobs/{$this->job->id}/bench/reel", [
+            'kit' => 'strip-single-24',
+            'length' => 10,
+            'amps' => 1.9,
+            'startVolts' => 24.0,
+            'endVolts' => 20.6,
+            'keep' => $keep,
+        ]);
+        $said = $ask(false)->assertOk()->json();
+        self::assertIsArray($said);
+        Responses::check($said, 'benchReel');
+        self::assertSame($said['wasPlus'] !== $said['plus'], true);
+        self::assertArrayNotHasKey('reel', (array) $entry());
+        $ask(true)->assertOk();
+        self::assertSame(20.6, (float) (((array) $entry())['reel']['endVolts'] ?? 0));
+        $plan = $this->job->newest()->plan();
+        self::assertArrayNotHasKey(
+            'reel',
+            $plan->kit['strip-single-24']->written,
+            'the job keeps what it was planned with',
+        );
+        $this->postJson("/jobs/{$this->job->id}/bench/reel", [
+            'kit' => 'strip-single-24',
+            'length' => 10,
+            'amps' => 1.9,
+            'startVolts' => 20.0,
+            'endVolts' => 24.0,
+            'keep' => true,
+        ])->assertStatus(422);
+    }
+
+    public function test_the_command_lists_finds_and_refuses(): void
+    {
+        $file = tempnam(sys_get_temp_dir(), 'bench') ?: self::fail();
+        file_put_contents($file, JobFile::write(BenchJob::plan()));
+        self::assertSame(0, Artisan::call('ember:bench', ['file' => $file, '--fault' => 'list']));
+        $list = Artisan::output();
+        foreach (['data@star:2', 'switch@c1:tunable', 'feed@', 'joint@star:to1:1', '(cable@'] as $part) {
+            self::assertStringContainsString($part, $list);
+        }
+        self::assertSame(
+            0,
+            Artisan::call('ember:bench', ['file' => $file, '--fault' => 'switch@c1:tunable', '--seed' => 2]),
+        );
+        self::assertStringContainsString('C1: its switch is left at tunable', Artisan::output());
+        self::assertSame(0, Artisan::call('ember:bench', ['file' => $file]), 'good wiring is left alone');
+        self::assertSame(2, Artisan::call('ember:bench', ['file' => $file, '--fault' => 'joint@nowhere']));
+        unlink($file);
+    }
+
+    public function test_another_crew_reaches_none_of_it(): void
+    {
+        $other = Crew::query()
+            ->create(['name' => 'Two'])
+            ->users()
+            ->create(['name' => 'Bob', 'email' => 'b@firm.example', 'password' => 'long enough'])
+            ->refresh();
+        $this->actingAs($other);
+        foreach (['bench', 'bench/look', 'log', 'log/lines', 'log.csv'] as $path) {
+            self::assertContains($this->getJson("/jobs/{$this->job->id}/{$path}")->getStatusCode(), [403, 404], $path);
+        }
+        foreach (['bench/log', 'bench/practices', 'bench/reel', 'log/import'] as $path) {
+            self::assertContains(
+                $this->postJson("/jobs/{$this->job->id}/{$path}", [])->getStatusCode(),
+                [403, 404],
+                $path,
+            );
+        }
+    }
+}
