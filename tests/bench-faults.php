@@ -6,7 +6,6 @@ declare(strict_types=1);
 // reading; how long a log of 10,000 entries is searched.
 
 use App\Models\Crew;
-use App\Models\Job;
 use App\Screens\Bench\LogPage;
 use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\BenchRun;
@@ -126,7 +125,6 @@ config([
 Illuminate\Support\Facades\Artisan::call('migrate', ['--force' => true]);
 $crew = Crew::query()->create(['name' => 'One']);
 $job = $crew->jobs()->create(['name' => 'Job', 'client' => '', 'kit' => []]);
-assert($job instanceof Job);
 foreach (array_chunk(range(1, 10_000), 500) as $chunk) {
     $job->logEntries()->insert(
         array_map(

@@ -4,12 +4,21 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Facts\LogBook;
 use App\History\Revisions;
 use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\Job;
+use App\Models\User;
 use App\Time\Clock;
+use EmberDusk\Bench\Faults\StandInMeter;
+use EmberDusk\Bench\Log\LogEntry;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Spots;
+use EmberDusk\Bench\Tests\Tests;
+use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Visit;
 use Illuminate\Database\Seeder;
@@ -40,6 +49,68 @@ final class DatabaseSeeder extends Seeder
         $job->arrangement()->create(['document' => (new Arrangement($visits))->write()]);
     }
 
+    /** The small job was tried in the workshop the day before: its loose tests, readings of good wiring, a remark. */
+    private function bench(Job $job, User $user, string $file): void
+    {
+        if ($file !== 'job-hide' || config('ember.demo_jobs') !== database_path('demo')) {
+            return;
+        }
+        $plan = $job->newest()->plan();
+        $at = Clock::now()->modify('-1 day')->setTime(15, 0);
+        $time = static function (int $minutes) use ($at): string {
+            return $at->modify("+{$minutes} minutes")->format('Y-m-d\TH:i:s.v\Z');
+        };
+        $minute = 0;
+        foreach (Tests::of($plan) as $test) {
+            if (str_starts_with($test->step, 'loose-')) {
+                $job->ticks()->create([
+                    'uuid' => (string) Str::uuid(),
+                    'step' => $test->id,
+                    'kind' => 'loose',
+                    'done' => true,
+                    'table_minutes' => StepMinutes::MINUTES['loose'],
+                    'minutes' => 2,
+                    'at' => $time($minute += 2),
+                    'user_id' => $user->id,
+                    'words' => $test->title,
+                ]);
+            }
+        }
+        $note = static function (string $kind, string $place, ?float $value, string $text) use (
+            $job,
+            $plan,
+            $user,
+            $time,
+            &$minute,
+        ): void {
+            LogBook::keep(
+                $job,
+                $plan,
+                new LogEntry(
+                    uuid: (string) Str::uuid(),
+                    kind: $kind,
+                    place: $place,
+                    command: $kind === 'reading' ? Command::FULL : '',
+                    value: $value,
+                    text: $text,
+                    by: '',
+                    sure: false,
+                    at: $time($minute += 2),
+                    who: $user->name,
+                ),
+                $user->id,
+                null,
+            );
+        };
+        foreach (Island::all($plan) as $island) {
+            $meter = new StandInMeter($plan, $island, [], 4);
+            foreach (['s1', 'c1:in', 'k2:drop:1', 'shelf@0.00:1', 'shelf@3.10:1'] as $spot) {
+                $note('reading', $spot, $meter->read(Spots::named($plan, $island, $spot), Command::full())->value, '');
+            }
+        }
+        $note('remark', 'shelf', null, 'Lead of warm white marked with tape at the strip.');
+    }
+
     public function run(): void
     {
         $crew = Crew::query()->firstOrCreate(['name' => 'Saltmarsh Lighting']);
@@ -62,6 +133,7 @@ final class DatabaseSeeder extends Seeder
                 'Taken from the demo job file',
             );
             $this->arrange($job, basename($file, '.json'));
+            $this->bench($job, $user, basename($file, '.json'));
         }
     }
 }

@@ -44,17 +44,18 @@ final readonly class BenchJob
     /** The cable that ends at the last feed of a run. */
     public static function tail(Plan $plan, string $run): string
     {
-        $feeds = $plan->feedsOf($plan->run($run));
-
-        return $plan->cableTo($feeds[array_key_last($feeds)]->id)->id ?? '';
+        return $plan->cableTo(self::feed($plan, $run))->id ?? '';
     }
 
     /** The last feed of a run. */
     public static function feed(Plan $plan, string $run): string
     {
-        $feeds = $plan->feedsOf($plan->run($run));
+        $id = '';
+        foreach ($plan->feedsOf($plan->run($run)) as $feed) {
+            $id = $feed->id;
+        }
 
-        return $feeds[array_key_last($feeds)]->id;
+        return $id;
     }
 
     /** @return list<string> the faults by their names in this plan */

@@ -72,7 +72,7 @@ final class ChannelsTest extends TestCase
         foreach ($space as $e) {
             self::assertSame($e, $leaves[implode(' ', $e->shows)][0]);
         }
-        $deepest = max(array_column($leaves, 1));
+        $deepest = max([0, ...array_column($leaves, 1)]);
         $signatures = array_map(static fn(Explanation $e): array => $e->shows, $space);
         self::assertSame(self::depth($signatures, range(0, $n - 1)), $deepest);
     }
@@ -182,7 +182,7 @@ final class ChannelsTest extends TestCase
     }
 
     /**
-     * @param  non-empty-list<Explanation>  $space
+     * @param  list<Explanation>  $space
      * @param  callable(int): int  $light
      * @return array{ChannelFinder, int} the finder at its end, and how often it asked
      */

@@ -76,6 +76,8 @@ final class LogTest extends TestCase
         yield 'millivolts as volts the other way round' => [0.0239, $supply, 23.9];
         yield 'millivolts of a joint as volts' => [1.2, $joint, 0.0012];
         yield 'a bad joint is no slip' => [0.2, $joint, null];
+        yield 'nor is one that reads five hundred times too much' => [0.552, $joint, null];
+        yield 'a dead feed of no volts is no slip' => [0.0, $joint, null];
     }
 
     #[DataProvider('written')]

@@ -247,8 +247,7 @@ final class MeterTest extends TestCase
         $spots = Spots::of($plan, $island);
         $circuit = BenchCircuit::of($plan, $island);
         $all = $circuit->read($spots, Command::full());
-        $feed = array_key_first($plan->feedsOf($plan->run('jetty')));
-        $feed = $plan->feedsOf($plan->run('jetty'))[$feed]->id;
+        $feed = BenchJob::feed($plan, 'jetty');
         $tail = $plan->cableTo($feed)->id ?? '';
         $lifted = $circuit->read($spots, Command::read("lifted:{$feed}"));
         self::assertGreaterThan(0.05, $all["{$tail}:amps:1"]);

@@ -17,7 +17,7 @@ final readonly class ChannelFinder
     private function __construct(public array $left, public array $asked, private int $colours) {}
 
     /**
-     * @param  non-empty-list<Explanation>  $space
+     * @param  list<Explanation>  $space  at least one
      * @param  array<int, int>  $seen  colours that lit, by the one that was commanded
      */
     public static function of(array $space, array $seen): self
@@ -34,7 +34,7 @@ final readonly class ChannelFinder
             }),
         );
 
-        return new self($left, array_keys($seen), count($space[0]->shows));
+        return new self($left, array_keys($seen), count($space[0]->shows ?? []));
     }
 
     /** The one class that is left; null while there are several, or none. */

@@ -10,7 +10,7 @@ use EmberDusk\Kit\Facts;
 final readonly class LeadWords
 {
     /**
-     * @param  non-empty-list<string>  $colours  names of the strip's channels
+     * @param  list<string>  $colours  names of the strip's channels
      * @param  string  $kind  of the strip
      */
     public function __construct(private array $colours, private string $kind) {}

@@ -10,8 +10,8 @@ use EmberDusk\Values\Range;
 /** A reading that looks as if it was written down wrong: what is asked back, and what it may have been meant to be. */
 final readonly class Doubt
 {
-    /** How many times too large a value looks that was read in thousandths, about. */
-    private const THOUSAND = [300.0, 3000.0];
+    /** Below this nothing is told: a meter of 0.1 mV sees nothing there. */
+    private const LEAST = 3e-4;
 
     /** How near a value of the wrong sign has to be to the right one. */
     private const NEAR = 0.25;
@@ -22,22 +22,35 @@ final readonly class Doubt
     public static function of(float $value, string $unit, ?Range $expected): ?self
     {
         $most = Multimeter::RANGES[count(Multimeter::RANGES) - 1];
-        $middle = $expected === null ? 0.0 : ($expected->low + $expected->high) / 2;
-        $times = abs($middle) < 1e-4 ? 0.0 : $value / $middle;
-        if (abs($value) >= $most || (abs($times) >= self::THOUSAND[0] && abs($times) <= self::THOUSAND[1])) {
-            return new self("{$value} {$unit}: is it in m{$unit}?", $value / 1000);
+        if (abs($value) >= $most || self::fits($value / 1000, $expected)) {
+            return new self(sprintf('%.5g %s: is it in m%s?', $value, $unit, $unit), $value / 1000);
         }
-        if (abs($middle) > 1e-4 && abs($value + $middle) < self::NEAR * abs($middle)) {
+        $middle = $expected === null ? 0.0 : ($expected->low + $expected->high) / 2;
+        if (abs($middle) > self::LEAST && abs($value + $middle) < self::NEAR * abs($middle)) {
             return new self(
                 'The other sign than expected: are the probes the wrong way round? If they are not, two leads are exchanged.',
                 -$value,
             );
         }
-        $between = 1000 * $value;
-        if ($times > 0 && $times < 0.003 && $times > 0.0003 && abs($between) > 1) {
-            return new self("{$value} {$unit}: was it " . sprintf('%g', $between) . " {$unit}?", $between);
+        if (self::fits(1000 * $value, $expected)) {
+            return new self(sprintf('%.5g %s: was it %.5g %s?', $value, $unit, 1000 * $value, $unit), 1000 * $value);
         }
 
         return null;
+    }
+
+    /** Whether good wiring gives such a value, so that a slip of a thousand explains the other: a bad joint reads hundreds of times too much. */
+    private static function fits(float $value, ?Range $expected): bool
+    {
+        if (
+            $expected === null ||
+            abs($value) < self::LEAST ||
+            max(abs($expected->low), abs($expected->high)) < self::LEAST
+        ) {
+            return false;
+        }
+        $meter = Multimeter::tolerance($value);
+
+        return $value >= $expected->low - $meter && $value <= $expected->high + $meter;
     }
 }

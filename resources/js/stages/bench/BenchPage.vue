@@ -256,6 +256,7 @@ const things = computed(() =>
                     </div>
                     <MeterPanel
                         v-if="bench.meter"
+                        :key="bench.run"
                         ref="panel"
                         class="mt-5 border-t border-rule pt-3"
                         :class="{ 'max-sm:hidden': test.asks !== 'read' && test.asks !== 'tick' }"

@@ -55,7 +55,7 @@ const told = computed(() => [...picked.value].reduce((set, c) => set | (1 << c),
                     <span>{{ answers.get(n)!.words }} lit</span>
                     <button type="button" class="act" @click="asking = n">Ask again</button>
                 </span>
-                <span v-else-if="waits.includes(`colour:${n + 1}`)" class="text-watch">waits for a signal</span>
+                <span v-else-if="waits.includes(`colour:${n + 1}`)" class="text-watch">not kept yet</span>
                 <div
                     v-else-if="n === now"
                     class="flex flex-wrap items-end gap-1.5"
@@ -92,7 +92,7 @@ const told = computed(() => [...picked.value].reduce((set, c) => set | (1 << c),
                     <button v-if="picked.size > 0" type="button" class="press ml-2" @click="emit('seen', n, told)">
                         That lit
                     </button>
-                    <button v-if="practice" type="button" class="quiet ml-2" @click="emit('ask', n)">
+                    <button v-if="practice" type="button" class="quiet ml-2" data-stand-in @click="emit('ask', n)">
                         Command {{ name }} on the stand-in
                     </button>
                 </div>

@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use EmberDusk\Tests\Bench\BenchJob;
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Key;
+use Facebook\WebDriver\WebDriverSelect;
+
+/**
+ * A hall with five faults in it, found on a phone through the screen alone; then readings of the job itself without a signal, which
+ * come once when there is one.
+ */
+final class BenchTest extends BrowserTestCase
+{
+    public function test_five_faults_are_found_on_a_phone_and_named_apart(): void
+    {
+        $this->hall();
+        $this->browser()->size(390, 844);
+        $this->bench('bar');
+        $this->practise();
+        $this->test('Colour by colour');
+        $this->colours();
+        $this->see('The switch is left at tunable white, red is loose.');
+        $this->assertAccessible('colours of the bench on a phone');
+        $this->button('Done: ask the colours again')->click();
+        $this->dontSee('The switch is left');
+        $this->colours();
+        $this->see('Blue and warm white are exchanged, red is loose.');
+        $this->see('Move the lead in output blue to output warm white.');
+        $this->button('Done: ask the colours again')->click();
+        $this->dontSee('Blue and warm white are exchanged');
+        $this->colours();
+        $this->see('Every colour comes as it is commanded.');
+        $this->button('Star')->click();
+        $this->see('Star, ');
+        $this->test('Count');
+        $this->see('Set the count to 96');
+        $this->button('Set 96 on the stand-in')->click();
+        $this->see('Dark from the first pixel of piece 2 on: data joint, arrow or leg, not the count.');
+        $this->assertAccessible('count of the bench on a phone');
+        $this->button('Done: count again')->click();
+        $this->see('Set the count to 96');
+        $this->test('White at full');
+        $this->meter();
+        $this->see('Star: limit still at its default');
+        $this->button('Mended: read anew')->click();
+        $this->button('Cove')->click();
+        $this->see('Cove, ');
+        $this->test('White at full');
+        $this->meter();
+        $this->see('Bad joint of + of K5 at F3');
+        $this->assertAccessible('readings of the bench on a phone');
+        $this->button('Mended: read anew')->click();
+        $this->button('Rail')->click();
+        $this->see('Rail, ');
+        $this->test('Each feed lifted');
+        $this->meter();
+        $this->see('Feed F5 dead or loose');
+        $this->button('Mended: read anew')->click();
+        $this->see('Everything that was put in is found and mended.');
+        $this->button('Leave the practice')->click();
+        $this->dontSee('Leave the practice');
+        self::assertStringNotContainsString('Something is wrong in here', $this->text());
+        self::assertStringNotContainsString('outside', $this->text(), 'nothing of the practice is the job’s');
+    }
+
+    public function test_what_is_read_without_a_signal_arrives_once_and_is_in_the_log(): void
+    {
+        $this->hall();
+        $this->browser()->size(390, 844);
+        $this->bench('bar');
+        $this->test('White at full');
+        $this->signal(false);
+        $this->reading('23.9');
+        $this->see('No signal');
+        $this->reading('23900');
+        $this->see('2 entries wait');
+        $this->signal(true);
+        $this->see('is it in mV?', 20);
+        $this->dontSee('No signal');
+        $this->see('23.9 V');
+        $this->button('It is 23.90 V')->click();
+        $this->dontSee('is it in mV?');
+        $this->browser()->size(1280, 800);
+        $this->press('l');
+        $this->see('3 entries');
+        $this->see('S1, its terminals, at full: 23900.0 V');
+        $this->assertAccessible('log');
+        $this->find('input[type=search]')->sendKeys('23900');
+        $this->see('1 entry');
+        $this->find('input[type=search]')->sendKeys(array_fill(0, 5, Key::BACKSPACE));
+        $this->see('3 entries');
+        $this->find('input[aria-label=Remark]')->sendKeys('Damp behind the shelf' . Key::ENTER);
+        $this->see('Damp behind the shelf');
+        $this->find('a[href$="/handover"]')->click();
+        $this->see('Tests and readings');
+        $this->see('S1, its terminals, at full');
+        $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];
+    }
+
+    /** By keys alone: tests forward and back, a tick that is one at Build too. */
+    public function test_tests_are_gone_through_by_keys_and_a_tick_here_is_one_there(): void
+    {
+        $this->hall();
+        $this->bench('cove');
+        $this->see('test 1 of');
+        $this->press(']');
+        $this->see('test 2 of');
+        $this->press('[');
+        $this->see('test 1 of');
+        $this->press('t');
+        $this->see('test 2 of');
+        $this->see('1/12');
+        foreach (range(1, 6) as $n) {
+            $this->press('t');
+            $this->see('test ' . ($n + 2) . ' of');
+        }
+        $this->see('7/12');
+        $this->press('5');
+        $this->see('Cove: loose test');
+        self::assertTrue($this->find('[data-step=loose-cove] input')->isSelected(), 'all its tests are ticked');
+        self::assertFalse($this->find('[data-step=second-cove] input')->isSelected());
+    }
+
+    private function hall(): void
+    {
+        $this->signIn();
+        $file = tempnam(sys_get_temp_dir(), 'hall') . '.json';
+        file_put_contents($file, BenchJob::file());
+        $this->filePicker()->sendKeys($file);
+        $this->see('Tape notes');
+        unlink($file);
+    }
+
+    private function bench(string $run): void
+    {
+        $job = explode('/', $this->path())[2];
+        $this->open("/jobs/{$job}/bench?run={$run}");
+        $this->find('#meter');
+    }
+
+    private function practise(): void
+    {
+        $this->button('Practise')->click();
+        // The number of a practice is its chance: the same faults, sizes and meter each time.
+        $this->find('[role=dialog] input')->sendKeys([Key::CONTROL . 'a' . Key::NULL, '5']);
+        $this->find('[role=dialog] textarea')->sendKeys(implode("\n", BenchJob::faults(BenchJob::plan())));
+        $this->button('Put the faults in')->click();
+        $this->see('Something is wrong in here.', 20);
+    }
+
+    /** A test, by how its title begins. */
+    private function test(string $title): void
+    {
+        $select = new WebDriverSelect($this->find('select[aria-label=Test]'));
+        $select->selectByVisiblePartialText($title);
+        $this->see(mb_strtolower($title));
+    }
+
+    /** Every colour that is asked for is commanded on the stand-in, until something is found. */
+    private function colours(): void
+    {
+        $this->eventually(
+            function (): bool {
+                if (
+                    preg_match('/Done: ask the colours again|Every colour comes as it is commanded/', $this->text()) ===
+                    1
+                ) {
+                    return true;
+                }
+                foreach ($this->buttons('//button[@data-stand-in]') as $button) {
+                    $button->click();
+                }
+
+                return false;
+            },
+            'no verdict on the colours',
+            20,
+        );
+    }
+
+    /** The supply first, then what tells most, six readings at most, by the stand-in’s meter. */
+    private function meter(): void
+    {
+        for ($n = 1; $n <= 6; $n++) {
+            $before = count(
+                $this->browser()->driver->findElements(
+                    WebDriverBy::cssSelector('section[aria-labelledby=meter] li.grid'),
+                ),
+            );
+            $this->button('Hold the stand-in')->click();
+            $this->eventually(
+                fn(): bool => $this->find('[data-read]')->getAttribute('value') !== '',
+                'the meter shows nothing',
+            );
+            $this->button('Keep the reading')->click();
+            $this->eventually(
+                fn(): bool => count(
+                    $this->browser()->driver->findElements(
+                        WebDriverBy::cssSelector('section[aria-labelledby=meter] li.grid'),
+                    ),
+                ) > $before,
+                'the reading is not there',
+                20,
+            );
+            $this->eventually(
+                fn(): bool => $this->buttons('//button[contains(., "Mended: read anew")]') !== [] ||
+                    str_contains($this->text(), 'the reading that tells most'),
+                'nothing is believed',
+                20,
+            );
+            if ($this->buttons('//button[contains(., "Mended: read anew")]') !== []) {
+                return;
+            }
+            $this->click(fn() => $this->find('section[aria-labelledby=meter] [role=status] button.act'));
+        }
+        self::fail('Six readings, and no fault is named: ' . $this->text());
+    }
+
+    private function reading(string $value): void
+    {
+        $this->find('[data-read]')->sendKeys($value . Key::ENTER);
+    }
+
+    /** @return list<\Facebook\WebDriver\Remote\RemoteWebElement> */
+    private function buttons(string $xpath): array
+    {
+        return array_values($this->browser()->driver->findElements(WebDriverBy::xpath($xpath)));
+    }
+
+    private function signal(bool $there): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser()->driver);
+        $tools->execute('Network.enable');
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => !$there,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
+    }
+}
