@@ -74,7 +74,6 @@ try {
     $driver->findElement(WebDriverBy::xpath('//button[normalize-space(.)="None"]'))->click();
     $driver->findElement(WebDriverBy::xpath('//button[contains(normalize-space(.), "Cove")]'))->click();
     usleep(1_500_000);
-    $shot('wire-one-end');
     $press('s', 1_500_000);
     $shot('wire-split');
     $press(Key::ESCAPE);
@@ -104,12 +103,42 @@ try {
     $shot('wire-scene');
     $driver->findElement(WebDriverBy::cssSelector('select[aria-label=Scene] option:nth-child(1)'))->click();
     usleep(600_000);
-    $driver->executeScript('document.activeElement.blur()');
-    $press('t', 1_200_000);
-    $driver->findElement(WebDriverBy::cssSelector('[role=dialog] select option:last-child'))->click();
-    usleep(900_000);
-    $shot('wire-beside');
-    $press(Key::ESCAPE);
+    // A practice with faults put in: the meter on the cove, the colours of the path on a phone.
+    $open('/jobs/1/bench?run=cove', '#meter');
+    $press('p');
+    $driver
+        ->findElement(WebDriverBy::cssSelector('[role=dialog] input'))
+        ->sendKeys([Key::CONTROL . 'a' . Key::NULL, '5']);
+    $driver->findElement(WebDriverBy::cssSelector('[role=dialog] textarea'))->sendKeys("feed@f1\nleads@path:1243:1:-");
+    $driver->findElement(WebDriverBy::cssSelector('[role=dialog] button.press'))->click();
+    usleep(3_000_000);
+    $click = static function (string $xpath) use ($driver): void {
+        $found = $driver->findElements(WebDriverBy::xpath($xpath));
+        if ($found !== []) {
+            $driver->executeScript('arguments[0].click()', [$found[0]]);
+        }
+        usleep(1_500_000);
+    };
+    $meter = '//section[@aria-labelledby="meter"]';
+    for ($n = 0; $n < 3; $n++) {
+        $click("{$meter}//button[starts-with(normalize-space(.), 'Hold')]");
+        $click("{$meter}//button[normalize-space(.)='Keep the reading']");
+        $click("{$meter}//div[@role='status']//button[contains(@class, 'act')]");
+    }
+    $driver->executeScript("document.getElementById('meter').scrollIntoView()");
+    usleep(500_000);
+    $shot('bench');
+    $click('//nav[@aria-label="Runs"]//button[starts-with(normalize-space(.), "Path")]');
+    $click('//nav[@aria-label="Tests"]//button[starts-with(normalize-space(.), "Colour by colour")]');
+    for ($n = 0; $n < 4; $n++) {
+        $click('//button[@data-stand-in]');
+    }
+    $browser->size(390, 844);
+    usleep(600_000);
+    $driver->executeScript("document.querySelector('ol svg, ol .swatch, main ol')?.closest('.grid')?.scrollIntoView()");
+    usleep(300_000);
+    $shot('bench-phone', 390, 844);
+    $browser->size(1280, 800);
     $open('/jobs/1/parts', 'figure svg');
     $shot('parts');
     $open('/jobs/1/build', 'main svg');

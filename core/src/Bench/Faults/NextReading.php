@@ -22,8 +22,13 @@ final readonly class NextReading implements Chooses
     /** A Gaussian as three values with their shares. */
     private const POINTS = [[-1.3, 0.27], [0.0, 0.46], [1.3, 0.27]];
 
-    /** Meter's deviations that a step is wide. */
+    /** Deviations that a step is wide; meter's tolerances that a single possibility is taken to be wide at most. */
     private const STEP = 2.5;
+
+    private const WIDE = 6.0;
+
+    /** Bits below which a reading is not worth the walk: nothing tells apart what is left. */
+    private const WORTH = 0.01;
 
     /** Bits that lamps off costs: somebody has to command it, and again back. */
     private const TROUBLE = 0.05;
@@ -36,7 +41,7 @@ final readonly class NextReading implements Chooses
         }
         $likely = self::likely($belief);
         $best = null;
-        $most = 0.0;
+        $most = self::WORTH;
         foreach (Predictions::COMMANDS as $command) {
             foreach ($belief->predictions->spots as $spot) {
                 $key = "{$command} {$spot->id}";
@@ -71,16 +76,23 @@ final readonly class NextReading implements Chooses
         $of = $belief->predictions;
         $shares = [$key => 1.0];
         $tolerance = Multimeter::tolerance($of->base[$key]);
-        $step = (self::STEP * $tolerance) / sqrt(3);
-        $bins = $classes = [];
+        $expects = $classes = [];
+        $spread = $all = 0.0;
         foreach ($likely as $n => $weight) {
             $component = $belief->components[$n];
             [$value, $variance] = $component->expects($shares, $tolerance);
-            $deviation = sqrt($variance);
+            $expects[] = [$component->class, $weight, $value, sqrt($variance)];
             $classes[$component->class] = ($classes[$component->class] ?? 0.0) + $weight;
+            $spread += $weight * min(sqrt($variance), self::WIDE * $tolerance);
+            $all += $weight;
+        }
+        // No finer than what is known of rails and supplies: steps below that would tell apart what nobody can.
+        $step = self::STEP * max($tolerance / sqrt(3), $spread / $all);
+        $bins = [];
+        foreach ($expects as [$class, $weight, $value, $deviation]) {
             foreach (self::POINTS as [$at, $share]) {
                 $bin = (int) round(($value + $at * $deviation) / $step);
-                $bins[$bin][$component->class] = ($bins[$bin][$component->class] ?? 0.0) + $weight * $share;
+                $bins[$bin][$class] = ($bins[$bin][$class] ?? 0.0) + $weight * $share;
             }
         }
         $left = 0.0;

@@ -4,9 +4,9 @@ import type { BenchColours } from '@/types/generated/responses';
 
 /** Outputs above, the strip's leads below: where each lead is now, and which hang loose. */
 const props = defineProps<{ colours: BenchColours }>();
-const STEP = 56;
-const x = (n: number) => 30 + n * STEP;
-const width = computed(() => 60 + (props.colours.names.length - 1) * STEP);
+const STEP = 66;
+const x = (n: number) => 34 + n * STEP;
+const width = computed(() => 68 + (props.colours.names.length - 1) * STEP);
 /** “warm white” as “w. white”. */
 const brief = (name: string) =>
     name.length <= 7
@@ -56,9 +56,9 @@ const said = computed(() =>
                 />
             </g>
             <g v-for="(name, n) in colours.names" :key="name" class="fig" text-anchor="middle" font-size="10.5">
-                <rect :x="x(n) - 24" y="12" width="48" height="22" fill="var(--sheet)" stroke="var(--ink)" />
+                <rect :x="x(n) - 30" y="12" width="60" height="22" fill="var(--sheet)" stroke="var(--ink)" />
                 <text :x="x(n)" y="27" fill="var(--ink)">{{ brief(name) }}</text>
-                <rect :x="x(n) - 20" y="116" width="40" height="18" fill="var(--copper)" />
+                <rect :x="x(n) - 28" y="116" width="56" height="18" fill="var(--copper)" />
                 <text :x="x(n)" y="129" fill="#2a1a22">{{ brief(name) }}</text>
             </g>
         </svg>

@@ -150,7 +150,10 @@ defineExpose({ goNext });
                     }}
                 </li>
             </ol>
-            <template v-if="meter.sure && meter.belief[0]!.mend">
+            <template v-if="(meter.sure || !meter.next) && meter.belief[0]!.mend">
+                <p v-if="!meter.sure" class="mt-1">
+                    Nothing that can be read tells these apart any better: the likeliest first.
+                </p>
                 <p class="mt-1">Supply off. {{ meter.belief[0]!.mend }}</p>
                 <button
                     type="button"
