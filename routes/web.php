@@ -91,6 +91,7 @@ Route::middleware('auth')->group(static function (): void {
             Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
             Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
             Route::post('join/{joinRun}/pace', [JoinController::class, 'speed'])->name('join.pace');
+            Route::post('join/{joinRun}/skip', [JoinController::class, 'skip'])->name('join.skip');
             Route::post('proposals', [ProposalController::class, 'store'])->name('proposals.store');
             Route::get('proposals/{proposal}', [ProposalController::class, 'show'])->name('proposals.show');
             Route::post('proposals/{proposal}/stop', [ProposalController::class, 'stop'])->name('proposals.stop');

@@ -100,6 +100,10 @@ final class Writes
             'join.look' => fn() => $this->ask('GET', $this->joinRun()),
             'join.act' => fn() => $this->ask('POST', $this->joinRun(), ['kind' => 'search', 'device' => 'h1']),
             'join.pace' => fn() => $this->ask('POST', $this->joinRun() . '/pace', ['speed' => 20]),
+            'join.skip' => fn() => $this->after('POST', $this->joinRun(), ['kind' => 'search', 'device' => 'h1'])->ask(
+                'POST',
+                $this->joinRun() . '/skip',
+            ),
             'proposals.store' => fn() => $this->ask('POST', "{$at}/proposals", ['runs' => ['cove'], 'keep' => []]),
             'proposals.stop' => fn() => $this->ask(
                 'POST',

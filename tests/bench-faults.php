@@ -36,8 +36,8 @@ printf("%-22s %-22s %-22s %-22s\n", '', 'most information', 'end to end', 'halvi
 $sums = [];
 foreach (['observatory', 'narrowboat', 'hide'] as $job) {
     $plan = JobFile::read(Demo::shipped($job));
-    foreach (Island::all($plan) as $island) {
-        $predictions = Predictions::of($plan, $island);
+    foreach (array_filter(Island::all($plan), static fn(Island $i): bool => $i->parts !== []) as $island) {
+        $predictions = Predictions::of($plan, $island, array_values($island->parts)[0]->run);
         $cells = [];
         foreach ([new NextReading(), new EndToEnd(), new Halving()] as $n => $way) {
             $right = $wrong = $readings = 0;
@@ -87,9 +87,16 @@ foreach (
     as $name => $plan
 ) {
     $worst = $cold = 0.0;
-    foreach (array_slice(Island::all($plan), 0, 8) as $island) {
+    foreach (
+        array_slice(
+            array_values(array_filter(Island::all($plan), static fn(Island $i): bool => $i->parts !== [])),
+            0,
+            8,
+        )
+        as $island
+    ) {
         $began = microtime(true);
-        $predictions = Predictions::of($plan, $island);
+        $predictions = Predictions::of($plan, $island, array_values($island->parts)[0]->run);
         $cold = max($cold, 1000 * (microtime(true) - $began));
         $meter = new StandInMeter($plan, $island, [], 1);
         $readings = [];

@@ -104,6 +104,7 @@ final readonly class LogBook
             ->leftJoin('users', 'users.id', '=', 'join_runs.user_id')
             ->where('join_runs.job_id', $job->id)
             ->where('join_events.kind', 'named')
+            ->where('join_runs.site', true)
             ->selectRaw(
                 "'j' || join_events.id as id, " .
                     str_replace('%s)', 'join_events.created_at)', $utc) .

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -12,6 +13,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property int $id
  * @property int $job_id
+ * @property bool $site with real devices, not a rehearsal
+ * @property string $hand the device in the hand
  * @property int $revision
  * @property int $seed
  * @property float $clock_seconds
@@ -22,9 +25,10 @@ final class JoinRun extends Model
 {
     protected $table = 'join_runs';
 
-    protected $fillable = ['user_id', 'revision', 'seed', 'clock_seconds', 'clock_since', 'speed'];
+    protected $fillable = ['user_id', 'site', 'hand', 'revision', 'seed', 'clock_seconds', 'clock_since', 'speed'];
 
     protected $casts = [
+        'site' => 'boolean',
         'clock_seconds' => 'float',
         'clock_since' => 'float',
         'speed' => 'integer',
@@ -36,6 +40,12 @@ final class JoinRun extends Model
     public function events(): HasMany
     {
         return $this->hasMany(JoinEvent::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
     }
 
     /** Run seconds at a moment of the wall clock, in seconds. */

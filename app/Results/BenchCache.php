@@ -12,12 +12,13 @@ use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Circuit\Fingerprint;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 
 /** What is expected at the bench, kept by the island's fingerprint: the next reading of the same wiring asks for nothing to be solved. */
 final readonly class BenchCache implements BenchSolver
 {
     /** Goes up whenever the same island may be expected to show something else. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     public function __construct(private ResultStore $store) {}
 
@@ -38,14 +39,14 @@ final readonly class BenchCache implements BenchSolver
         return $expected;
     }
 
-    public function predictions(Plan $plan, Island $island): Predictions
+    public function predictions(Plan $plan, Island $island, Run $run): Predictions
     {
-        $key = self::key('predictions', $plan, $island);
+        $key = self::key('predictions', $plan, $island) . $run->id;
         $kept = $this->store->get($key);
         if ($kept instanceof Predictions) {
             return $kept;
         }
-        $predictions = Predictions::of($plan, $island);
+        $predictions = Predictions::of($plan, $island, $run);
         $this->store->put($key, $predictions);
 
         return $predictions;

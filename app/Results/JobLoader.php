@@ -86,12 +86,12 @@ final readonly class JobLoader
         ];
     }
 
-    /** @return list<string> controllers that a run has named */
+    /** @return list<string> controllers that a run on site has named: a rehearsal joins nothing */
     private static function joined(Job $job): array
     {
         return array_values(
             JoinEvent::query()
-                ->whereIn('join_run_id', $job->joinRuns()->select('id'))
+                ->whereIn('join_run_id', $job->joinRuns()->where('site', true)->select('id'))
                 ->where('kind', 'named')
                 ->distinct()
                 ->pluck('device')

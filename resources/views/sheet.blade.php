@@ -91,10 +91,11 @@
     <h2>Join record{{ $sheet['joined'] === null ? '' : ', '.$sheet['joined'] }}</h2>
     <div class="small">
         {{ $sheet['hub'] === null ? 'No hub chosen.' : 'Hub: '.$sheet['hub'].'.' }}
-        Run against stand-ins; the joins on site follow the same order.
+        {{ $sheet['by'] === '' ? '' : 'Joined by '.$sheet['by'].'.' }}
+        {{ $sheet['rehearsed'] === null ? '' : 'Rehearsed against stand-ins on '.$sheet['rehearsed'].'; that joins nothing.' }}
     </div>
     @if ($sheet['join'] === [])
-        <div>Nothing has been joined yet.</div>
+        <div>Nothing has been joined on site yet.</div>
     @else
         <ul class="log">
             @foreach ($sheet['join'] as $line)

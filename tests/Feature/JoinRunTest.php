@@ -83,7 +83,53 @@ final class JoinRunTest extends TestCase
             ['power-on', 'press', 'missed', 'search', 'press', 'saw-reset', 'found', 'toggle', 'identified', 'named'],
             array_column($done['picture']['log'], 'kind'),
         );
+        // A rehearsal joins nothing: on the slate, in the log, on the sheet.
+        $this->getJson("/jobs/{$this->job->id}/state?stage=wire")->assertJsonFragment(['code' => 'not-joined']);
+        self::assertSame(0, $this->getJson("/jobs/{$this->job->id}/log/lines")->json('total'));
+        $sheet = (string) $this->get("/jobs/{$this->job->id}/sheet")->getContent();
+        self::assertStringContainsString('Nothing has been joined on site yet.', $sheet);
+        self::assertStringContainsString('Rehearsed against stand-ins on 2026-11-25', $sheet);
+        self::assertStringNotContainsString('C1 switched on', $sheet);
+    }
+
+    /** The same steps with real devices: nothing is known but what is said, and that joins. */
+    public function test_a_run_on_site_goes_by_what_is_said_and_joins(): void
+    {
+        $begin = fn(array $with): TestResponse => $this->postJson("/jobs/{$this->job->id}/join", $with);
+        $begin(['speed' => 20, 'site' => true])
+            ->assertStatus(422)
+            ->assertJsonPath('pointer', '/speed');
+        $answer = $this->answer($begin(['speed' => 1, 'site' => true, 'hand' => 'the client’s phone']), 'joinAnswer');
+        $this->run = $answer['run'];
+        self::assertSame([true, 'the client’s phone'], [$answer['site'], $answer['hand']]);
+        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 20])->assertStatus(422);
+        $this->act('power-on')->assertOk();
+        $this->act('search', 'h1')->assertOk();
+        $this->act('found', more: ['name' => 'Light 1'])->assertStatus(422);
+        $this->act('press', more: ['presses' => 5])->assertOk();
+        $this->pass(3);
+        $this->act('saw-reset')->assertOk();
+        $this->pass(8);
+        $this->act('saw-joined')->assertOk();
+        $this->pass(60);
+        self::assertSame([], $this->look()['list'], 'nothing comes into the list by itself');
+        $this->act('found', more: ['name' => ' '])->assertStatus(422)->assertJsonPath('pointer', '/name');
+        $this->act('found', more: ['name' => 'Light 1'])->assertOk()->assertJsonPath('picture.list.0.name', 'Light 1');
+        $this->act('toggle')->assertOk();
+        $this->act('identified')->assertOk();
+        self::assertTrue(
+            $this->answer($this->act('named', more: ['name' => 'Cove', 'room' => 'Hall']), 'joinAnswer')['picture'][
+                'done'
+            ],
+        );
         $this->getJson("/jobs/{$this->job->id}/state?stage=wire")->assertJsonMissing(['code' => 'not-joined']);
+        self::assertSame(
+            ['C1 joined and named Cove, Hall'],
+            array_column((array) $this->getJson("/jobs/{$this->job->id}/log/lines")->json('lines'), 'words'),
+        );
+        $sheet = html_entity_decode((string) $this->get("/jobs/{$this->job->id}/sheet")->getContent());
+        self::assertStringContainsString('with the client’s phone', $sheet);
+        self::assertStringContainsString('C1 switched on', $sheet);
     }
 
     public function test_twenty_times_as_fast_and_a_pause(): void
@@ -99,6 +145,32 @@ final class JoinRunTest extends TestCase
         $this->pass(1);
         self::assertEqualsWithDelta(41, $this->look()['now'], 0.01);
         $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 3])->assertStatus(422);
+    }
+
+    /** The clock of a rehearsal goes to what shows next; on site nothing can be skipped. */
+    public function test_waiting_is_skipped_to_the_next_thing_that_shows(): void
+    {
+        $this->act('power-on')->assertOk();
+        $this->act('search', 'h1')->assertOk();
+        $this->pass(1);
+        $this->act('press', more: ['presses' => 5])->assertOk();
+        $before = $this->look();
+        $skip = fn(): array => $this->answer(
+            $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/skip"),
+            'joinAnswer',
+        )['picture'];
+        for ($n = 0; $n < 6 && $skip()['list'] === []; $n++) {
+            continue;
+        }
+        $after = $this->look();
+        self::assertSame('Light 1', $after['list'][0]['name']);
+        self::assertGreaterThan($before['now'] + 1, $after['now'], 'seconds of the run, none of the wall');
+        self::assertSame(0, $after['missed']);
+        $site = $this->answer(
+            $this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1, 'site' => true]),
+            'joinAnswer',
+        )['run'];
+        $this->postJson("/jobs/{$this->job->id}/join/{$site}/skip")->assertStatus(422);
     }
 
     public function test_a_name_that_is_refused_leaves_plan_and_log_as_they_were(): void
@@ -117,6 +189,10 @@ final class JoinRunTest extends TestCase
 
     public function test_the_sheet_holds_the_record_and_prints_as_pdf(): void
     {
+        $this->run = $this->answer(
+            $this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1, 'site' => true]),
+            'joinAnswer',
+        )['run'];
         $this->act('power-on')->assertOk();
         $html = (string) $this->get("/jobs/{$this->job->id}/sheet")
             ->assertOk()

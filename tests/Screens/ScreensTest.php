@@ -206,7 +206,7 @@ final class ScreensTest extends TestCase
                 Responses::check(Screen::of($stage, self::work($plan)), 'desk');
             }
             $sheet =
-                ['printed' => '', 'joined' => null] +
+                ['printed' => '', 'joined' => null, 'rehearsed' => null, 'by' => ''] +
                 Sheet::of(
                     plan: $plan,
                     results: self::work($plan)->results,

@@ -9,6 +9,7 @@ use EmberDusk\Bench\Faults\Fault;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\FaultWords;
 use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Meter\Near;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Plan;
@@ -43,15 +44,17 @@ final class BenchCommand extends Command
 
     private function listed(Plan $plan): int
     {
-        $classes = [];
-        foreach (Island::all($plan) as $island) {
-            foreach (Predictions::of($plan, $island)->faults as ['fault' => $fault]) {
+        $told = [];
+        foreach (self::places($plan) as [, $predictions]) {
+            $classes = [];
+            foreach ($predictions->faults as ['fault' => $fault]) {
                 $classes[$fault->name()] = $fault->class();
             }
-            foreach (array_keys(FaultDraw::all(Predictions::of($plan, $island))) as $name) {
-                $this->line($name . ($classes[$name] === $name ? '' : "  ({$classes[$name]})"));
+            foreach (array_keys(FaultDraw::all($predictions)) as $name) {
+                $told[$name] = $name . ($classes[$name] === $name ? '' : "  ({$classes[$name]})");
             }
         }
+        array_map($this->line(...), array_values($told));
 
         return 0;
     }
@@ -63,8 +66,7 @@ final class BenchCommand extends Command
      */
     private function found(Plan $plan, string $name, int $seed): array
     {
-        foreach (Island::all($plan) as $island) {
-            $predictions = Predictions::of($plan, $island);
+        foreach (self::places($plan) as [$island, $predictions]) {
             $fault = $name === '' ? null : FaultDraw::named($predictions, $name, $seed);
             if ($name === '' || $fault !== null) {
                 return [$island, $predictions, $fault];
@@ -75,6 +77,25 @@ final class BenchCommand extends Command
                 ? 'Nothing in this job is wired yet.'
                 : "This job cannot have the fault {$name}; --fault=list prints those that it can.",
         );
+    }
+
+    /**
+     * Each run with the island that it hangs in; one of few runs is looked at once.
+     *
+     * @return iterable<array{Island, Predictions}>
+     */
+    private static function places(Plan $plan): iterable
+    {
+        foreach (Island::all($plan) as $island) {
+            $before = null;
+            foreach ($island->parts as $parts) {
+                $near = Near::of($plan, $island, $parts->run);
+                if ($near != $before) {
+                    yield [$island, Predictions::of($plan, $island, $parts->run)];
+                }
+                $before = $near;
+            }
+        }
     }
 
     private function told(Plan $plan, BenchRun $run, ?Fault $fault): void

@@ -50,7 +50,9 @@ final readonly class HandoverController
         $revision = $job->newest();
         $plan = $revision->plan();
         $log = [];
-        $run = $job->joinRuns()->latest('id')->first();
+        // What was joined on site; a rehearsal is told as one.
+        $run = $job->joinRuns()->where('site', true)->latest('id')->first();
+        $rehearsed = $job->joinRuns()->where('site', false)->latest('id')->first()?->created_at;
         if ($run !== null) {
             $live = $this->runs->live($job, $run);
             $log = array_map(
@@ -63,6 +65,11 @@ final readonly class HandoverController
 
         return [
             'printed' => Clock::day(),
+            'rehearsed' => $rehearsed === null ? null : Clock::local($rehearsed)->format('Y-m-d H:i'),
+            'by' =>
+                $run === null
+                    ? ''
+                    : trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand)),
             'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i'),
         ] +
             Sheet::of(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\JoinActRequest;
+use App\Http\Requests\JoinBeginRequest;
 use App\Http\Requests\JoinSpeedRequest;
 use App\Joining\Runs;
 use App\Models\Job;
@@ -16,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
-/** The Join stage: live runs against the stand-ins that ship with the tool. */
+/** The Join stage: live runs on site, and rehearsals against the stand-ins that ship with the tool. */
 final readonly class JoinController
 {
     public function __construct(private Runs $runs, private JobLoader $loader) {}
@@ -31,10 +32,19 @@ final readonly class JoinController
         ]);
     }
 
-    public function begin(JoinSpeedRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    public function begin(JoinBeginRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse(
-            $this->runs->look($job, $this->runs->begin($job, $user, $request->integer('speed'))),
+            $this->runs->look(
+                $job,
+                $this->runs->begin(
+                    job: $job,
+                    user: $user,
+                    speed: $request->integer('speed'),
+                    site: $request->boolean('site'),
+                    hand: trim($request->string('hand')->toString()),
+                ),
+            ),
             201,
         );
     }
@@ -58,6 +68,11 @@ final readonly class JoinController
                 room: $request->string('room')->toString(),
             ),
         );
+    }
+
+    public function skip(Job $job, JoinRun $joinRun): JsonResponse
+    {
+        return new JsonResponse($this->runs->skip($job, $joinRun));
     }
 
     public function speed(JoinSpeedRequest $request, Job $job, JoinRun $joinRun): JsonResponse

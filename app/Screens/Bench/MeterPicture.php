@@ -47,7 +47,7 @@ final readonly class MeterPicture
         $said = ['belief' => [], 'next' => null, 'sure' => false, 'refused' => ''];
         if ($readings !== []) {
             try {
-                $said = self::belief($plan, $state->solver->predictions($plan, $island), $readings);
+                $said = self::belief($plan, $state->solver->predictions($plan, $island, $run), $readings);
             } catch (Refusal $refusal) {
                 $said['refused'] = $refusal->getMessage();
             }

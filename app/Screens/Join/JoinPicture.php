@@ -19,7 +19,6 @@ final readonly class JoinPicture
         $site = $run->site($now);
         $log = $run->log();
         $step = $run->next($now);
-        $closes = $step->window[1] ?? null;
 
         return [
             'now' => $now,
@@ -49,9 +48,17 @@ final readonly class JoinPicture
             'log' => Words::lines($log, $run->kit),
             'missed' => count(array_filter($log, static fn(Event $e): bool => $e->kind === 'missed')),
             'named' => count(array_filter($log, static fn(Event $e): bool => $e->kind === 'named')),
-            'nextAt' => self::soonest($now, [$site->nextChange(), $closes === null ? null : $closes + 0.05]),
+            'nextAt' => self::nextAt($run, $now),
             'done' => $step->kind === 'done',
         ];
+    }
+
+    /** When something shows or closes by itself next, in run seconds; null when nothing will. */
+    public static function nextAt(LiveRun $run, float $now): ?float
+    {
+        $closes = $run->next($now)->window[1] ?? null;
+
+        return self::soonest($now, [$run->site($now)->nextChange(), $closes === null ? null : $closes + 0.05]);
     }
 
     /** @return array<string, mixed> */

@@ -10,6 +10,7 @@ use EmberDusk\Bench\Meter\Expected;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Values\Refusal;
 
 /** Where what is expected of an island comes from: solved now, or kept from before. */
@@ -23,6 +24,10 @@ interface BenchSolver
      */
     public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected;
 
-    /** @throws Refusal when the circuit has no solution */
-    public function predictions(Plan $plan, Island $island): Predictions;
+    /**
+     * @param  Run  $run  near to which a fault is looked for
+     *
+     * @throws Refusal when the circuit has no solution
+     */
+    public function predictions(Plan $plan, Island $island, Run $run): Predictions;
 }

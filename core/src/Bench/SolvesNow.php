@@ -8,6 +8,7 @@ use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Meter\Expected;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 
 /** Solves what is asked for, each time. */
 final readonly class SolvesNow implements BenchSolver
@@ -17,8 +18,8 @@ final readonly class SolvesNow implements BenchSolver
         return Expected::of($plan, $island, $spots, $commands);
     }
 
-    public function predictions(Plan $plan, Island $island): Predictions
+    public function predictions(Plan $plan, Island $island, Run $run): Predictions
     {
-        return Predictions::of($plan, $island);
+        return Predictions::of($plan, $island, $run);
     }
 }

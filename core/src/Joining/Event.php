@@ -14,7 +14,15 @@ final readonly class Event
 {
     public const HANDS = ['power-on', 'power-off', 'press', 'search', 'toggle'];
 
-    public const SAID = ['saw-reset', 'saw-joined', 'saw-nothing', 'saw-other', 'identified', 'not-identified'];
+    public const SAID = [
+        'saw-reset',
+        'saw-joined',
+        'saw-nothing',
+        'saw-other',
+        'found',
+        'identified',
+        'not-identified',
+    ];
 
     public function __construct(
         public float $at,

@@ -8,14 +8,22 @@ use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
 use EmberDusk\Values\Refusal;
 
-/** A join run against the stand-ins: its log so far, what may be done next, and what the clock adds to the log. */
+/**
+ * A join run: its log so far, what may be done next, and what the clock adds to the log. In a rehearsal stand-ins answer; on site the hands
+ * are real, and what is seen is what somebody says.
+ */
 final class LiveRun
 {
     /** Seconds between the presses of a gesture that is done in one action. */
     private const BEAT = 0.35;
 
     /** @param  list<Event>  $log in the order of time */
-    public function __construct(public readonly Kit $kit, private readonly int $seed, private array $log) {}
+    public function __construct(
+        public readonly Kit $kit,
+        private readonly int $seed,
+        private array $log,
+        public readonly bool $onSite = false,
+    ) {}
 
     /** @return list<Event> */
     public function log(): array
@@ -31,7 +39,7 @@ final class LiveRun
     public function settle(float $now): array
     {
         $new = $this->kit->family->notices($this->kit, $this->log, $now);
-        foreach ($this->site($now)->list() as $device => $listed) {
+        foreach ($this->onSite ? [] : $this->site($now)->list() as $device => $listed) {
             if ($this->kit->family->listedAs($device, $this->kit, [...$this->log, ...$new]) === null) {
                 $new[] = new Event($now, 'found', $device, $listed);
             }
@@ -55,6 +63,12 @@ final class LiveRun
             throw InvalidInput::at('/device', "“{$device}” is no device of this run.");
         }
         $hand = in_array($kind, Event::HANDS, true);
+        if ($kind === 'found' && !$this->onSite) {
+            throw InvalidInput::at('/kind', 'In a rehearsal a light comes into the list by itself.');
+        }
+        if ($kind === 'found' && trim($text) === '') {
+            throw InvalidInput::at('/name', 'Say as what the app lists it, such as “Light 1”.');
+        }
         if (!$hand && !in_array($kind, Event::SAID, true) && $kind !== 'named') {
             throw InvalidInput::at('/kind', "“{$kind}” is nothing that is done or said here.");
         }
@@ -77,7 +91,23 @@ final class LiveRun
 
     public function site(float $now): StandIns
     {
+        if ($this->onSite) {
+            return new Unseen($this->listed());
+        }
+
         return $this->kit->family->standIns($this->kit, $this->seed, $this->log, $now);
+    }
+
+    /** @return array<string, string> as what the app lists devices, as far as somebody said */
+    private function listed(): array
+    {
+        $list = [];
+        foreach (array_keys($this->kit->controllers) as $device) {
+            $listed = $this->kit->family->listedAs($device, $this->kit, $this->log);
+            $list += $listed === null ? [] : [$device => $listed];
+        }
+
+        return $list;
     }
 
     public function next(float $now): Step

@@ -93,10 +93,9 @@ final class ChannelsTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{string, array<int, int>, string, list<string>}> colours lit by the colour commanded; verdict; moves that are among those told */
+    /** @return iterable<string, array{string, array<int, int>, string, list<string>}> lit by the colour commanded; verdict; moves among those told */
     public static function worked(): iterable
     {
-        $all = ['red' => 1, 'green' => 2, 'blue' => 4, 'white' => 8];
         yield 'as it should' => ['rgbw', [1, 2, 4, 8], 'Every colour comes as it is commanded.', []];
         yield 'blue and white exchanged, red loose' => [
             'rgbw',
@@ -138,7 +137,6 @@ final class ChannelsTest extends TestCase
             'Nothing lights: the common lead is loose or exchanged with another, the strip has its common on the other side, or no volts come.',
             ['Read the volts at the strip’s first pads, + against each return.'],
         ];
-        unset($all);
     }
 
     /**

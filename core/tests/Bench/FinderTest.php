@@ -206,7 +206,7 @@ final class FinderTest extends TestCase
             $plan = JobFile::read(Demo::shipped($job));
             $island = Island::of($plan, $plan->run($run));
             assert($island !== null);
-            $kept["{$job} {$run}"] = [$plan, $island, Predictions::of($plan, $island)];
+            $kept["{$job} {$run}"] = [$plan, $island, Predictions::of($plan, $island, $plan->run($run))];
         }
 
         return $kept["{$job} {$run}"];

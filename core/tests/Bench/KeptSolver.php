@@ -10,6 +10,7 @@ use EmberDusk\Bench\Meter\Expected;
 use EmberDusk\Circuit\Fingerprint;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 
 /** Solves each island once for all tests of a process. */
 final class KeptSolver implements BenchSolver
@@ -22,8 +23,8 @@ final class KeptSolver implements BenchSolver
         return Expected::of($plan, $island, $spots, $commands);
     }
 
-    public function predictions(Plan $plan, Island $island): Predictions
+    public function predictions(Plan $plan, Island $island, Run $run): Predictions
     {
-        return self::$kept[Fingerprint::of($plan, $island)] ??= Predictions::of($plan, $island);
+        return self::$kept[$run->id . Fingerprint::of($plan, $island)] ??= Predictions::of($plan, $island, $run);
     }
 }

@@ -151,7 +151,7 @@ final class PracticeTest extends TestCase
     {
         $island = Island::of($plan, $plan->run($run));
         self::assertNotNull($island);
-        $predictions = (new KeptSolver())->predictions($plan, $island);
+        $predictions = (new KeptSolver())->predictions($plan, $island, $plan->run($run));
         $next = [Spots::named($plan, $island, $island->supplies[0]), Command::full()];
         $readings = [];
         do {

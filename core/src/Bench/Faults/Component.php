@@ -64,12 +64,15 @@ final class Component
         }
         $floor = self::FLOOR[0] + self::FLOOR[1] * abs($value);
         $value += $g[0] * $this->mean[0] + $g[1] * $this->mean[1] + $g[2] * $this->mean[2];
-        $variance = $meter ** 2 / 3 + $floor ** 2;
-        for ($i = 0; $i < 3; $i++) {
-            for ($j = 0; $j < 3; $j++) {
-                $variance += $g[$i] * $this->cov[$i][$j] * $g[$j];
-            }
-        }
+        [[$rr, $rs, $rt], [, $ss, $st], [, , $tt]] = $this->cov;
+        [$r, $u, $t] = $g;
+        // Symmetric: each pair counts twice.
+        $variance =
+            ($meter * $meter) / 3 +
+            $floor * $floor +
+            $r * ($rr * $r + 2 * ($rs * $u + $rt * $t)) +
+            $u * ($ss * $u + 2 * $st * $t) +
+            $t * $t * $tt;
 
         return [$value, $variance, $g];
     }

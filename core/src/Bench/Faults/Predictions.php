@@ -7,16 +7,26 @@ namespace EmberDusk\Bench\Faults;
 use EmberDusk\Bench\Meter\BenchCircuit;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\Near;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Values\Refusal;
 
 /**
  * What a meter would show at every offered spot of an island, wired well and with each fault at each of its sizes. Faults are solved
- * with the strip in a few lumps; what they change is added to the exact circuit's volts. Keys are "command spot".
+ * with the strip in a few lumps; what those are off in good wiring is taken out. Keys are "command spot".
+ *
+ * @phpstan-type Solved array{
+ *     fault: Fault,
+ *     sizes: list<float>,
+ *     values: list<array<string, float>>,
+ *     rail: array<string, float>,
+ *     supply: array<string, float>,
+ * }
  */
 final readonly class Predictions
 {
@@ -28,7 +38,7 @@ final readonly class Predictions
      * @param  array<string, float>  $base  wired well
      * @param  array<string, float>  $rail  what rails that are off by their whole tolerance add
      * @param  array<string, float>  $supply  what supplies that are off by theirs add
-     * @param  list<array{fault: Fault, sizes: list<float>, values: list<array<string, float>>, rail: array<string, float>, supply: array<string, float>}>  $faults  with what rails and supplies add at the fault's largest size
+     * @param  list<Solved>  $faults  with what rails and supplies add at the fault's largest size
      */
     private function __construct(
         public array $spots,
@@ -38,26 +48,34 @@ final readonly class Predictions
         public array $faults,
     ) {}
 
-    /** @throws Refusal when the circuit has no solution even without a fault */
-    public static function of(Plan $plan, Island $island): self
+    /**
+     * @param  Run  $run  near to which a fault is looked for
+     *
+     * @throws Refusal when the circuit has no solution even without a fault
+     */
+    public static function of(Plan $plan, Island $island, Run $run): self
     {
-        $spots = Spots::of($plan, $island);
+        $near = Near::of($plan, $island, $run);
+        $spots = array_values(array_filter(Spots::of($plan, $island), static fn(Spot $s): bool => $near->has($s->of)));
         $good = Expected::of($plan, $island, $spots, array_map(Command::read(...), self::COMMANDS));
         $lumped = BenchCircuit::lumped($plan, $island);
         $base = $good->base;
         $like = self::read($lumped, $spots);
         $faults = [];
         foreach (FaultList::of($plan, $island) as $fault) {
+            if (!$near->has(explode(':', $fault->place)[0])) {
+                continue;
+            }
             $sizes = $values = [];
             foreach (self::sizes($fault, $base) as $size) {
                 try {
-                    $shift = self::less(self::read($lumped, $spots, faults: [$fault->of($size)]), $like);
+                    $read = self::read($lumped, $spots, faults: [$fault->of($size)]);
                 } catch (Refusal) {
                     // So large that the circuit has no volts at all: nobody needs a meter for it.
                     continue;
                 }
                 $sizes[] = $size;
-                $values[] = self::sum($base, $shift);
+                $values[] = self::corrected($read, $like, $base);
             }
             if ($sizes !== []) {
                 $largest = $fault->of($sizes[count($sizes) - 1]);
@@ -164,16 +182,25 @@ final readonly class Predictions
     }
 
     /**
-     * @param  array<string, float>  $a
-     * @param  array<string, float>  $b
+     * What lumps are off in good wiring is taken out of what they show with a fault: as a share where it is a drop or amps, so that
+     * nothing stays nothing; as volts elsewhere.
+     *
+     * @param  array<string, float>  $read  lumped, with the fault
+     * @param  array<string, float>  $like  lumped, wired well
+     * @param  array<string, float>  $base  exact, wired well
      * @return array<string, float>
      */
-    private static function sum(array $a, array $b): array
+    private static function corrected(array $read, array $like, array $base): array
     {
-        foreach ($b as $key => $value) {
-            $a[$key] = ($a[$key] ?? 0.0) + $value;
+        foreach ($base as $key => $exact) {
+            $lumped = $like[$key] ?? $exact;
+            $value = $read[$key] ?? $lumped;
+            $base[$key] =
+                abs($value) < abs($lumped) && $exact * $lumped > 0
+                    ? ($value * $exact) / $lumped
+                    : $value + $exact - $lumped;
         }
 
-        return $a;
+        return $base;
     }
 }

@@ -36,6 +36,16 @@ final readonly class Spots
         foreach ($island->parts as $parts) {
             array_push($all, ...$spots->run($parts));
         }
+        foreach (array_keys($island->fixtures) as $id) {
+            $name = Wiring::name($id);
+            $all[] = new Spot(
+                id: $id,
+                unit: 'V',
+                of: $id,
+                words: strtoupper($id) . ', the terminals of its fixtures',
+                nodes: ["{$name}_p", "{$name}_m"],
+            );
+        }
 
         return $all;
     }

@@ -14,6 +14,7 @@ use EmberDusk\Bench\Faults\FaultKind;
 use EmberDusk\Bench\Faults\StandInMeter;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Near;
 use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Bench\PixelCount;
 use EmberDusk\Circuit\Island;
@@ -50,7 +51,12 @@ final readonly class Practice
     {
         $faults = [];
         foreach (Island::all($plan) as $n => $island) {
-            $fault = FaultDraw::of($solver->predictions($plan, $island), $seed + $n);
+            $runs = array_values($island->parts);
+            if ($runs === []) {
+                continue;
+            }
+            $run = $runs[$seed % count($runs)]->run;
+            $fault = FaultDraw::of($solver->predictions($plan, $island, $run), $seed + $n);
             $faults = $fault === null ? $faults : [...$faults, $fault->name()];
         }
 
@@ -114,11 +120,14 @@ final readonly class Practice
     /** @return list<Fault> */
     private function wiring(Island $island): array
     {
-        $predictions = $this->solver->predictions($this->plan, $island);
         $faults = [];
         foreach ($this->standing() as $fault) {
-            $put = $fault->way === null ? FaultDraw::named($predictions, $fault->name, $this->seed) : null;
-            $faults = $put === null ? $faults : [...$faults, $put];
+            $run = $fault->way === null ? Near::run($this->plan, $island, explode(':', $fault->place)[0]) : null;
+            if ($run !== null) {
+                $predictions = $this->solver->predictions($this->plan, $island, $run);
+                $put = FaultDraw::named($predictions, $fault->name, $this->seed);
+                $faults = $put === null ? $faults : [...$faults, $put];
+            }
         }
 
         return $faults;

@@ -60,7 +60,8 @@ final readonly class TestCards
         return match ($key) {
             'dead' => self::card(
                 title: 'dead test',
-                do: 'Nothing connected to a supply: ohms from + to every return at the strip’s first pads. Then first power, through a small fuse or a limited bench supply.',
+                do: 'Nothing connected to a supply: ohms from + to every return at the strip’s first pads. ' .
+                    'Then first power, through a small fuse or a limited bench supply.',
                 see: 'No short: some kilohms or more, both ways round. The small fuse holds.',
                 otherwise: 'A few ohms is a short: a strand across two pads, solder between them, a screw through the strip.',
                 caution: "Ohms only with no supply on it. {$safe}",
@@ -68,9 +69,11 @@ final readonly class TestCards
             ),
             'ends' => self::card(
                 title: 'volts and polarity at the bare ends',
-                do: "{$supply} on, its leads bare: the meter on + and - before anything hangs on them. A fused lead is mostly +, a strip’s black lead is often its common +: go by meter and pads, never by colour.",
+                do: "{$supply} on, its leads bare: the meter on + and - before anything hangs on them. " .
+                    'A fused lead is mostly +, a strip’s black lead is often its common +: go by meter and pads, never by colour.',
                 see: "{$volts} within 1 %, and not minus that.",
-                otherwise: 'A minus sign: the leads are exchanged. Too low or too high: the supply is not the one that was planned, or is set wrong: it dims the strip, or burns it.',
+                otherwise: 'A minus sign: the leads are exchanged. Too low or too high: ' .
+                    'the supply is not the one that was planned, or is set wrong: it dims the strip, or burns it.',
                 caution: "Bare ends apart, taped when they are let go of. {$safe}",
                 by: Commander::Nothing->words(),
                 asks: 'read',
@@ -98,7 +101,8 @@ final readonly class TestCards
                 title: $key === 'colours' ? 'colour by colour' : 'colour by colour once more',
                 do: 'Command one colour alone, say what lights; the next is asked for.',
                 see: 'Each colour lights alone, over the whole run.',
-                otherwise: 'Nothing is a loose lead, another colour leads that are exchanged, two at once leads that touch; always the same light is the switch.',
+                otherwise: 'Nothing is a loose lead, another colour leads that are exchanged, ' .
+                    'two at once leads that touch; always the same light is the switch.',
                 caution: self::OFF,
                 asks: 'colours',
             ),
@@ -207,7 +211,7 @@ final readonly class TestCards
             ),
             'count' => self::card(
                 title: "count, {$pixels} reckoned",
-                do: 'Set the count that is asked for, say which pixel is the last that lights.',
+                do: 'Set the count that is asked for, say which pixel is the last that lights. Outputs that are split mirror each other: count one branch.',
                 see: 'The last pixel just lights, and nothing runs off the end.',
                 otherwise: 'Dark from a piece’s first pixel on is its data joint, arrow or leg before it is a count.',
                 caution: self::OFF,

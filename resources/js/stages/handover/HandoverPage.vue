@@ -90,10 +90,13 @@ const shortcuts = [
             <section class="mt-4">
                 <h3 class="font-semibold">Join record{{ sheet.joined ? `, ${sheet.joined}` : '' }}</h3>
                 <p class="text-[13px] text-ink2">
-                    {{ sheet.hub ? `Hub: ${sheet.hub}.` : 'No hub chosen.' }} Run against stand-ins; the joins on site
-                    follow the same order.
+                    {{ sheet.hub ? `Hub: ${sheet.hub}.` : 'No hub chosen.' }}
+                    {{ sheet.by ? `Joined by ${sheet.by}.` : '' }}
+                    {{
+                        sheet.rehearsed ? `Rehearsed against stand-ins on ${sheet.rehearsed}; that joins nothing.` : ''
+                    }}
                 </p>
-                <p v-if="sheet.join.length === 0" class="text-[13px]">Nothing has been joined yet.</p>
+                <p v-if="sheet.join.length === 0" class="text-[13px]">Nothing has been joined on site yet.</p>
                 <ol class="fig mt-1 columns-2 gap-6 text-[12px] leading-[18px]">
                     <li v-for="(line, n) in sheet.join" :key="n">{{ line }}</li>
                 </ol>

@@ -12,12 +12,14 @@ import { since } from '@/lib/hours';
 
 const props = defineProps<{ answer: Answer; live: JoinAnswer | null }>();
 const { desk, reload } = provideScreen(props.answer);
-const { live, now, message, pointer, picture, begin, pace, act } = useLive(props.answer.job, props.live);
+const { live, now, message, pointer, picture, begin, pace, skip, act, leave } = useLive(props.answer.job, props.live);
 const speed = computed(() => live.value?.speed ?? 1);
 const ready = computed(() => desk.value.joinable);
 /** A name or room that was refused is told at its field. */
 const atField = computed(() => picture.value?.step.kind === 'name' && ['/name', '/room'].includes(pointer.value));
 const last = ref(1);
+const phone = ref('');
+const site = computed(() => live.value?.site ?? false);
 const device = computed(() => {
     const p = picture.value;
     return (
@@ -42,6 +44,10 @@ function pauseOrGo(): void {
         last.value = speed.value;
     }
     void pace(speed.value > 0 ? 0 : last.value);
+}
+/** Back to where a run begins; this one stays in the record. */
+function anew(): void {
+    leave();
 }
 async function name(given: { name: string; room: string }): Promise<void> {
     if (await act({ kind: 'named', device: picture.value?.step.device ?? '', ...given })) {
@@ -70,9 +76,9 @@ const shortcuts = computed<Shortcut[]>(() => {
         ...(step.answers.includes('saw-other')
             ? [{ key: 'x', what: 'Saw another pattern', act: () => hand('saw-other') }]
             : []),
-        { key: 'q', what: 'Real time or 20 times as fast', act: () => void pace(speed.value === 20 ? 1 : 20) },
+        ...(site.value ? [] : [{ key: 'q', what: 'Skip the wait', act: () => void skip() }]),
         { key: ' ', what: 'Pause or go on', act: pauseOrGo },
-        { key: 'b', what: 'Begin a new run', act: () => void begin(speed.value || 1) },
+        { key: 'b', what: 'Leave this run for another', act: anew },
     ];
 });
 const clock = computed(() => since(now.value));
@@ -92,20 +98,42 @@ watch(
             {{ message }}
         </p>
         <div v-if="!picture" class="max-w-xl">
-            <h2 class="text-2xl font-semibold">Join against stand-ins</h2>
+            <h2 class="text-2xl font-semibold">Join on site, or rehearse it first</h2>
             <p class="mt-2 text-ink2">
                 The controllers and the hub of this job, as simulated devices that behave as their leaflets say. Each
-                window runs out as it will on site. Rehearse once before the visit: it costs two minutes.
+                window runs out as it will on site, and waiting can be skipped. Rehearse once before the visit: it costs
+                two minutes.
             </p>
             <p v-if="!ready" class="mt-3 border-l-4 border-watch bg-sheet px-3 py-2">
                 Choose a controller and a hub at Kit first: their leaflets say how they join.
             </p>
-            <div v-else class="mt-4 flex gap-3">
-                <button type="button" class="press" @click="begin(1)">Begin in real time <kbd>B</kbd></button>
-                <button type="button" class="quiet" @click="begin(20)">Begin 20 times as fast</button>
+            <form v-if="ready" class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="begin(1, true, phone)">
+                <label
+                    >Phone in the hand
+                    <input v-model="phone" class="field w-56" maxlength="80" placeholder="whose, which" />
+                </label>
+                <button type="submit" class="press">Join on site</button>
+                <span class="basis-full text-[13px] text-ink2"
+                    >You do it on the real thing and say what you saw. Only this joins anything.</span
+                >
+            </form>
+            <div v-if="ready" class="mt-4 flex flex-wrap gap-3">
+                <button type="button" class="quiet" @click="begin(1)">Rehearse <kbd>B</kbd></button>
             </div>
         </div>
-        <div v-else class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,400px)_minmax(0,1fr)]">
+        <p
+            v-if="picture"
+            class="mb-3 border-l-4 bg-sheet px-3 py-1.5"
+            :class="site ? 'border-ember' : 'border-dusk'"
+            role="status"
+        >
+            <template v-if="site"
+                ><b>On site</b>{{ live?.hand ? `, with ${live.hand}` : '' }}. Do it on the real thing, say what you
+                saw.</template
+            >
+            <template v-else><b>Rehearsal</b> against stand-ins. Nothing that happens here is joined.</template>
+        </p>
+        <div v-if="picture" class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,400px)_minmax(0,1fr)]">
             <JoinStepCard
                 :picture="picture"
                 :now="now"
@@ -114,11 +142,13 @@ watch(
                 @press="press(device?.presses ?? 1)"
                 @power="power(true)"
                 @name="name"
+                @listed="(as) => act({ kind: 'found', device: picture?.step.device ?? '', name: as })"
+                :site="site"
             />
             <div class="min-w-0">
                 <Lanes :lanes="picture.lanes" :now="now" />
                 <div class="mt-3 grid gap-4 border-t border-rule pt-3 md:grid-cols-[minmax(0,1fr)_190px]">
-                    <section aria-label="Drawn kit">
+                    <section v-if="!site" aria-label="Drawn kit">
                         <h3 class="mb-1 text-[13px] text-ink2">The kit, as stand-ins</h3>
                         <StandIn
                             v-for="d in picture.devices"
@@ -179,18 +209,15 @@ watch(
                 <div>
                     <span class="block text-xs text-ink2">Run clock</span><b class="fig text-xl">{{ clock }}</b>
                 </div>
-                <div>
-                    <span class="block text-xs text-ink2">Pace</span
-                    ><b class="fig text-xl">{{ speed === 0 ? 'paused' : `${speed} ×` }}</b>
+                <div v-if="speed === 0">
+                    <span class="block text-xs text-ink2">Pace</span><b class="fig text-xl">paused</b>
                 </div>
                 <div class="flex gap-2">
                     <button type="button" class="quiet" @click="pauseOrGo()">
                         {{ speed === 0 ? 'Go on' : 'Pause' }} <kbd>Space</kbd>
                     </button>
-                    <button type="button" class="quiet" @click="pace(speed === 20 ? 1 : 20)">
-                        {{ speed === 20 ? 'Real time' : '20 times as fast' }} <kbd>Q</kbd>
-                    </button>
-                    <button type="button" class="quiet" @click="begin(speed || 1)">New run <kbd>B</kbd></button>
+                    <button v-if="!site" type="button" class="quiet" @click="skip()">Skip the wait <kbd>Q</kbd></button>
+                    <button type="button" class="quiet" @click="anew()">Other run <kbd>B</kbd></button>
                 </div>
             </footer>
         </template>

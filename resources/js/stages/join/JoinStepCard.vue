@@ -8,6 +8,8 @@ import SignalBars from './SignalBars.vue';
 const props = defineProps<{
     picture: JoinPicture;
     now: number;
+    /** With real devices: what comes into the list is said. */
+    site: boolean;
     refused?: { at: string; message: string };
 }>();
 const emit = defineEmits<{
@@ -15,12 +17,14 @@ const emit = defineEmits<{
     press: [];
     power: [];
     name: [given: { name: string; room: string }];
+    listed: [as: string];
 }>();
 const { answer } = useScreen();
 const step = computed(() => props.picture.step);
 const left = computed(() => (step.value.to === null ? null : step.value.to - props.now));
 const given = ref({ name: '', room: '' });
 const first = ref<HTMLInputElement>();
+const listedAs = ref('');
 
 watch(
     () => step.value.kind,
@@ -90,6 +94,12 @@ const window = {
                     {{ step.kind === 'identify' ? 'No, another one' : 'Saw nothing' }} <kbd>N</kbd>
                 </button>
             </template>
+            <form v-if="site && step.kind === 'appear'" class="space-y-2" @submit.prevent="emit('listed', listedAs)">
+                <label class="block"
+                    >The app lists it as <input v-model="listedAs" class="field" name="listed" placeholder="Light 1" />
+                </label>
+                <button class="press big w-full" :disabled="!listedAs.trim()">It is in the list</button>
+            </form>
             <form v-if="step.kind === 'name'" class="space-y-2" @submit.prevent="emit('name', given)">
                 <label class="block"
                     >Name that people will say, at most {{ picture.letters }} letters

@@ -57,7 +57,9 @@ export function useLive(job: number, first: JoinAnswer | null) {
         message,
         pointer,
         picture: computed(() => live.value?.picture ?? null),
-        begin: (speed: number) => say('POST', `/jobs/${job}/join`, { speed }),
+        begin: (speed: number, site = false, hand = '') => say('POST', `/jobs/${job}/join`, { speed, site, hand }),
+        skip: () => say('POST', `/jobs/${job}/join/${live.value?.run}/skip`),
+        leave: () => (live.value = null),
         pace: (speed: number) => say('POST', `/jobs/${job}/join/${live.value?.run}/pace`, { speed }),
         act: (body: { kind: string; device: string; presses?: number; name?: string; room?: string }) =>
             say('POST', `/jobs/${job}/join/${live.value?.run}`, body),

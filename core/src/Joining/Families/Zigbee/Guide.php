@@ -206,11 +206,11 @@ final readonly class Guide
         if ($a->joinedSeen) {
             return new Step(
                 kind: 'appear',
-                device: $kit->hubId,
+                device: $device,
                 where: 'phone, hub’s app',
                 title: 'Wait for the light in the app’s list',
                 why: sprintf('The list lags behind by up to %g s. Lights come numbered.', $kit->hub->lagMost),
-                answers: [],
+                answers: ['found'],
                 window: [$now, $now + $kit->hub->lagMost],
             );
         }

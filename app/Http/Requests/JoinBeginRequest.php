@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Joining\Runs;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** How a join run begins: a rehearsal at some pace, or on site with a device in the hand. */
+final class JoinBeginRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'speed' => ['required', 'integer', Rule::in(Runs::SPEEDS)],
+            'site' => ['boolean'],
+            'hand' => ['nullable', 'string', 'max:80'],
+        ];
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Meter;
+
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+
+/**
+ * The parts of an island that a run hangs on: its supplies, controller, cables, feeds, itself. Where many runs share a supply a fault is
+ * looked for there, and not in what feeds the others.
+ */
+final readonly class Near
+{
+    /** Runs of an island that is still looked at as a whole. */
+    private const WHOLE = 3;
+
+    /** @param  array<string, true>|null  $ids  null for all */
+    private function __construct(private ?array $ids) {}
+
+    public static function of(Plan $plan, Island $island, Run $run): self
+    {
+        if (count($island->parts) <= self::WHOLE) {
+            return new self(null);
+        }
+        $ways = $plan->waysOf($run);
+        $ids = [$run->id, ...array_filter($plan->unitsOf($run)), ...array_keys($ways)];
+        foreach ($ways as $cable) {
+            array_push($ids, $cable->from, $cable->to);
+        }
+
+        return new self(array_fill_keys($ids, true));
+    }
+
+    public function has(string $part): bool
+    {
+        return $this->ids === null || isset($this->ids[$part]);
+    }
+
+    /** The run of an island that a part is near to; null where it is of another island. */
+    public static function run(Plan $plan, Island $island, string $part): ?Run
+    {
+        foreach ($island->parts as $parts) {
+            $near = self::of($plan, $island, $parts->run);
+            if ($near->ids === null ? self::whole($plan, $island, $part) : $near->has($part)) {
+                return $parts->run;
+            }
+        }
+
+        return null;
+    }
+
+    private static function whole(Plan $plan, Island $island, string $part): bool
+    {
+        $ids = [...$island->supplies, ...$island->controllers, ...array_keys($island->parts)];
+        foreach ($island->cables($plan) as $cable) {
+            array_push($ids, $cable->id, $cable->to);
+        }
+
+        return in_array($part, $ids, true);
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Bench;
+
+use EmberDusk\Bench\Faults\BenchRun;
+use EmberDusk\Bench\Faults\FaultDraw;
+use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\Near;
+use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Bench\Meter\Spots;
+use EmberDusk\Bench\Tests\Tests;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Tests\SeededJobs;
+use EmberDusk\Values\Refusal;
+use PHPUnit\Framework\TestCase;
+
+/** The bench on jobs that no demo has: two supplies, zones, repeaters, batteries, shared kit, fixtures, legs. */
+final class SeededTest extends TestCase
+{
+    private const SEEDS = 14;
+
+    public function test_every_place_can_be_named_and_a_fault_is_never_named_wrong_and_believed(): void
+    {
+        $looked = $right = 0;
+        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+            $plan = SeededJobs::of($seed);
+            Tests::of($plan);
+            foreach (Island::all($plan) as $island) {
+                $spots = Spots::of($plan, $island);
+                self::assertCount(count($spots), array_unique(array_column($spots, 'id')), "seed {$seed}");
+                foreach ($spots as $spot) {
+                    self::assertEquals($spot, Spots::named($plan, $island, $spot->id), "seed {$seed}");
+                }
+                if ($island->parts === []) {
+                    continue;
+                }
+                $run = array_values($island->parts)[0]->run;
+                try {
+                    $good = Expected::of($plan, $island, $spots, [Command::full()]);
+                    $predictions = Predictions::of($plan, $island, $run);
+                    $fault = FaultDraw::of($predictions, $seed);
+                    $found = $fault === null ? null : BenchRun::of($plan, $island, $predictions, $fault, $seed);
+                } catch (Refusal) {
+                    // A seeded job need not be a good one: this island has no solution.
+                    continue;
+                }
+                self::assertSame([], array_filter($good->base, static fn(float $v): bool => !is_finite($v)));
+                $near = Near::of($plan, $island, $run);
+                self::assertSame(
+                    [],
+                    array_filter($predictions->spots, static fn(Spot $s): bool => !$near->has($s->of)),
+                    'a fault is looked for where the run hangs',
+                );
+                if ($fault !== null && $found !== null) {
+                    $looked++;
+                    $named = $found->named() === $fault->class();
+                    $right += $named ? 1 : 0;
+                    self::assertTrue(
+                        $named || $found->sure() < 0.9,
+                        "seed {$seed}, {$run->id}: {$fault->name()} of {$fault->size} was named {$found->named()} and believed",
+                    );
+                }
+            }
+        }
+        self::assertGreaterThan(15, $looked);
+        self::assertGreaterThanOrEqual(0.85, $right / $looked);
+    }
+}
