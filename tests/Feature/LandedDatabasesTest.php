@@ -68,6 +68,8 @@ final class LandedDatabasesTest extends TestCase
                     'wire',
                     'parts',
                     'build',
+                    'bench',
+                    'log',
                     'join',
                     'handover',
                     'sheet',

@@ -15,6 +15,7 @@ use EmberDusk\Checks\Bench\Verdict;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
 
 /** What was tested of each run and what was not, and its readings beside what was predicted. */
 final readonly class Tested
@@ -100,13 +101,21 @@ final readonly class Tested
         return $by;
     }
 
+    /** An end of the band, a digit finer than a meter shows: what lies on it is told from what lies beside it. */
+    private static function band(float $value, string $unit): string
+    {
+        return abs($value) < Multimeter::RANGES[0]
+            ? Figure::print(1000 * $value, 2) . " m{$unit}"
+            : Figure::print($value, 2) . " {$unit}";
+    }
+
     /** @return array{where: string, read: string, expected: string, verdict: string} */
     private static function reading(Row $row, string $words, string $unit, float $low, float $high): array
     {
         return [
             'where' => ucfirst($words) . ', ' . ($row->reading?->command->words() ?? ''),
             'read' => Multimeter::print((float) $row->entry->value, $unit),
-            'expected' => Multimeter::print($low, $unit) . ' to ' . Multimeter::print($high, $unit),
+            'expected' => self::band($low, $unit) . ' to ' . self::band($high, $unit),
             'verdict' => Verdict::of($row)->value,
         ];
     }
