@@ -36,7 +36,7 @@ final class BenchTest extends BrowserTestCase
         $this->colours();
         $this->see('Every colour comes as it is commanded.');
         $this->button('Star')->click();
-        $this->see('Star, ');
+        $this->see('Star, ', 20);
         $this->test('Count');
         $this->see('Set the count to 96');
         $this->button('Set 96 on the stand-in')->click();
@@ -49,14 +49,14 @@ final class BenchTest extends BrowserTestCase
         $this->see('Star: limit still at its default');
         $this->button('Mended: read anew')->click();
         $this->button('Cove')->click();
-        $this->see('Cove, ');
+        $this->see('Cove, ', 20);
         $this->test('White at full');
         $this->meter();
         $this->see('Bad joint of + of K5 at F3');
         $this->assertAccessible('readings of the bench on a phone');
         $this->button('Mended: read anew')->click();
         $this->button('Rail')->click();
-        $this->see('Rail, ');
+        $this->see('Rail, ', 20);
         $this->test('Each feed lifted');
         $this->meter();
         $this->see('Feed F5 dead or loose');
