@@ -248,8 +248,8 @@ return array_merge(
     $at(
         'Checks/Controller/Setting.php',
         ['$set === $wants ||', '$set !== $wants ||'],
-        ["['switch', 'jumper']", "['jumper']"],
     ),
+    $at('Kit/Controller.php', ["SET_BY_HAND = ['switch', 'jumper'];", "SET_BY_HAND = ['jumper'];"]),
     $at(
         'Checks/Controller/Repeats.php',
         ['if ($before === null)', 'if ($before !== null)'],

@@ -323,7 +323,10 @@ final class BenchTest extends TestCase
         ])->assertOk();
         $text = (string) preg_replace('/\s+/', ' ', $sheet());
         self::assertMatchesRegularExpression('/Tested: dead test, 2026-11-28 \d\d:00\. Not tested: switch;/', $text);
-        self::assertMatchesRegularExpression('/S1, its terminals, at full 23\.9 V 23\.\d\d V to 24\.\d\d V inside/', $text);
+        self::assertMatchesRegularExpression(
+            '/S1, its terminals, at full 23\.9 V 23\.\d\d V to 24\.\d\d V inside/',
+            $text,
+        );
     }
 
     /** One reel of ten metres, 1.9 A, 24.0 and 20.6 V at its ends: its rails go to the shelf only when that is said. */

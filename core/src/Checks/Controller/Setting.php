@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Controller;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
+use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Kit\SetSwitch;
 use EmberDusk\Values\Finding;
@@ -17,14 +18,6 @@ use EmberDusk\Values\Severity;
 /** A controller that learns the kind of light from a switch or a jumper is set to the strip that hangs on it (the controller's leaflet). */
 final readonly class Setting extends RunCheck
 {
-    private const WORDS = [
-        'single' => 'single colour',
-        'tunable' => 'tunable white',
-        'rgb' => 'RGB',
-        'rgbw' => 'RGBW',
-        'rgbcct' => 'RGB and tunable white',
-    ];
-
     public function rules(): array
     {
         return [
@@ -55,7 +48,7 @@ final readonly class Setting extends RunCheck
         $how = $controller->setting === '' ? '' : ' ' . ucfirst($controller->setting) . '.';
         $fix = [
             new Fix(
-                sprintf('%s is set to %s', $id, self::WORDS[$wants] ?? $wants),
+                sprintf('%s is set to %s', $id, Facts::way($wants)),
                 SetSwitch::payload(controller: (string) $case->run->controller, setting: $wants),
             ),
         ];
@@ -64,7 +57,7 @@ final readonly class Setting extends RunCheck
                 new Finding(
                     code: 'setting',
                     severity: Severity::Open,
-                    title: "{$id}: set its {$controller->setBy} to " . (self::WORDS[$wants] ?? $wants),
+                    title: "{$id}: set its {$controller->setBy} to " . Facts::way($wants),
                     detail: "Do it before power comes on, then say so here.{$how}",
                     place: $place,
                     source: 'the controller’s leaflet, on the shelf',
@@ -77,12 +70,7 @@ final readonly class Setting extends RunCheck
             new Finding(
                 code: 'setting',
                 severity: Severity::Stop,
-                title: sprintf(
-                    '%s is set to %s, the strip is %s',
-                    $id,
-                    self::WORDS[$set] ?? $set,
-                    self::WORDS[$wants] ?? $wants,
-                ),
+                title: sprintf('%s is set to %s, the strip is %s', $id, Facts::way($set), Facts::way($wants)),
                 detail: "Channels stay dark or follow the wrong colour.{$how}",
                 place: $place,
                 source: 'the controller’s leaflet, on the shelf',
