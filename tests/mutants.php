@@ -245,10 +245,7 @@ return array_merge(
         ['USUAL = 5.0', 'USUAL = 4.9'],
         ['$stated ?? self::USUAL', 'self::USUAL', $flows],
     ),
-    $at(
-        'Checks/Controller/Setting.php',
-        ['$set === $wants ||', '$set !== $wants ||'],
-    ),
+    $at('Checks/Controller/Setting.php', ['$set === $wants ||', '$set !== $wants ||']),
     $at('Kit/Controller.php', ["SET_BY_HAND = ['switch', 'jumper'];", "SET_BY_HAND = ['jumper'];"]),
     $at(
         'Checks/Controller/Repeats.php',

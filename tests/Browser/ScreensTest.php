@@ -183,7 +183,7 @@ final class ScreensTest extends BrowserTestCase
 
     public function test_every_screen_is_accessible_by_night_and_on_a_phone(): void
     {
-        foreach (['survey', 'kit', 'wire', 'parts', 'build', 'join', 'handover'] as $stage) {
+        foreach (['survey', 'kit', 'wire', 'parts', 'build', 'bench', 'log', 'join', 'handover'] as $stage) {
             $this->browser()->size(1280, 800);
             $this->open("/jobs/1/{$stage}");
             $this->find('main');

@@ -42,7 +42,9 @@ final readonly class BenchScreen
                 array_values(Commander::choices()),
             ),
             'colours' =>
-                $run === null ? null : SeenRows::colours($state->plan, $run, Seen::of($state->plan, $run, $facts)),
+                $run === null
+                    ? null
+                    : SeenRows::colours($state->plan, $run, Seen::of($state->plan, $run, $facts, true)),
             'count' => $run === null ? null : SeenRows::count($run, Seen::of($state->plan, $run, $facts)),
             'strips' => self::strips($state),
             'meter' => self::meter($state, $facts, $run),

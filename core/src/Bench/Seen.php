@@ -34,7 +34,8 @@ final readonly class Seen
         public ?CountFinder $count,
     ) {}
 
-    public static function of(Plan $plan, Run $run, BenchFacts $facts): self
+    /** @param  bool  $ask  whether it is asked what to command, also where nothing was commanded yet */
+    public static function of(Plan $plan, Run $run, BenchFacts $facts, bool $ask = false): self
     {
         $strip = $plan->strip($run->strip);
         $pixels = $strip?->pixels;
@@ -48,13 +49,14 @@ final readonly class Seen
             count($names) > 1 && count($names) <= 5 && ($pixels !== null || count($names) === Setting::OUTPUTS[$kind]);
         $controller = $plan->controller($run->controller);
         $modes = $controller?->setByHand() === true ? $controller->modes : [];
+        $answers = $facts->colours($run->id);
+        // Thousands of ways with five colours: they are listed where somebody looks.
         $space = match (true) {
-            !$told => [],
+            !$told, !$ask && $answers === [] => [],
             $pixels !== null => Space::pixels(count($names)),
             default => Space::leads($kind, $modes),
         };
         $four = $pixels !== null && $pixels->colours === 4;
-        $answers = $facts->colours($run->id);
         $counts = $facts->counts($run->id);
         $sections = $pixels === null ? null : PixelCount::sections($plan, $run);
 

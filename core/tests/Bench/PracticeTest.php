@@ -121,7 +121,7 @@ final class PracticeTest extends TestCase
     private function colours(Plan $plan, string $run, bool $wrong): void
     {
         for ($n = 0; $n < 5; $n++) {
-            $seen = Seen::of($plan, $plan->run($run), new BenchFacts($this->log));
+            $seen = Seen::of($plan, $plan->run($run), new BenchFacts($this->log), true);
             $next = $seen->finder?->next();
             if ($next === null) {
                 break;
