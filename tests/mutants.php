@@ -124,7 +124,7 @@ return array_merge(
     ),
     $at(
         'Checks/Kit/Complete.php',
-        ['if ($lacking !== [])', 'if ($lacking === [null])'],
+        ['if ($lacking !== [] &&', 'if ($lacking === [null] &&'],
         ["code: 'cores'", "code: 'channels'"],
     ),
     $at(
@@ -336,11 +336,7 @@ return array_merge(
         ['$makes > $takes + 1e-9', '$makes > 1.3 * $takes'],
         ["=== 'glue' &&", "!== 'glue' &&"],
     ),
-    $at(
-        'Checks/Parts/PartFindings.php',
-        ['$mark->late($state->today)', '!$mark->late($state->today)'],
-        ['if ($foreign !== null)', 'if ($foreign === null)'],
-    ),
+    $at('Checks/Parts/PartFindings.php', ['$mark->late($state->today)', '!$mark->late($state->today)']),
     $at(
         'Checks/Schedule/ScheduleFindings.php',
         ['if ($schedule->circle() === null)', 'if (true)'],

@@ -71,7 +71,7 @@ final readonly class LogBook
     public static function lines(Job $job, string $words = '', string $kind = '', string $part = ''): Builder
     {
         $none = "'' as command, null as value, '' as text, '' as by, 0 as sure, '' as uuid";
-        $utc = "strftime('%Y-%m-%dT%H:%M:%S.000Z', %s)";
+        $utc = static fn(string $column): string => "strftime('%Y-%m-%dT%H:%M:%S.000Z', {$column})";
         $entries = DB::table('log_entries')
             ->where('job_id', $job->id)
             ->whereNull('practice_id')
@@ -95,7 +95,7 @@ final readonly class LogBook
             ->where('photos.job_id', $job->id)
             ->selectRaw(
                 "'p' || photos.id as id, " .
-                    str_replace('%s)', 'photos.created_at)', $utc) .
+                    $utc('photos.created_at') .
                     " as at, coalesce(users.name, '') as who, 'photo' as kind, place, place as part, " .
                     "case when caption = '' then 'photo' else caption end as words, cast(photos.id as text) as photo, {$none}",
             );
@@ -107,7 +107,7 @@ final readonly class LogBook
             ->where('join_runs.site', true)
             ->selectRaw(
                 "'j' || join_events.id as id, " .
-                    str_replace('%s)', 'join_events.created_at)', $utc) .
+                    $utc('join_events.created_at') .
                     " as at, coalesce(users.name, '') as who, 'join' as kind, device as place, device as part, " .
                     "upper(device) || ' joined and named ' || join_events.text as words, '' as photo, {$none}",
             );

@@ -30,6 +30,7 @@ final readonly class BenchScreen
             static fn(Run $r): bool => array_filter($tests, static fn(BenchTest $t): bool => $t->of === $r->id) !== [],
         );
         $run = $runs[$chosen] ?? (array_values($runs)[0] ?? null);
+        $seen = $run === null ? null : Seen::of($state->plan, $run, $facts, true);
 
         return [
             'run' => $run->id ?? '',
@@ -41,11 +42,8 @@ final readonly class BenchScreen
                 array_keys(Commander::choices()),
                 array_values(Commander::choices()),
             ),
-            'colours' =>
-                $run === null
-                    ? null
-                    : SeenRows::colours($state->plan, $run, Seen::of($state->plan, $run, $facts, true)),
-            'count' => $run === null ? null : SeenRows::count($run, Seen::of($state->plan, $run, $facts)),
+            'colours' => $seen === null ? null : SeenRows::colours($state->plan, $run, $seen),
+            'count' => $seen === null ? null : SeenRows::count($run, $seen),
             'strips' => self::strips($state),
             'meter' => self::meter($state, $facts, $run),
         ];

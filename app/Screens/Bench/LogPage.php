@@ -20,6 +20,7 @@ final readonly class LogPage
     {
         $query = LogBook::lines($job, $words, $kind, $part);
         $arrangement = $job->arrangement()->first()?->read() ?? new Arrangement();
+        $total = $query->count();
         $lines = [];
         foreach (
             (clone $query)
@@ -48,7 +49,8 @@ final readonly class LogPage
 
         return [
             'lines' => $lines,
-            'total' => $query->count(),
+            'total' => $total,
+            'pages' => max(1, (int) ceil($total / self::LINES)),
             'kinds' => array_map(
                 static fn(string $key, string $name): array => ['key' => $key, 'words' => $name],
                 array_keys(LogBook::KINDS),

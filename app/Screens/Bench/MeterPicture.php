@@ -15,11 +15,13 @@ use EmberDusk\Bench\Log\Calibration;
 use EmberDusk\Bench\Log\Evidence;
 use EmberDusk\Bench\Log\Row;
 use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Expected;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Checks\Bench\Verdict;
+use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Plan;
@@ -58,13 +60,14 @@ final readonly class MeterPicture
             'spots' => array_map(self::spot(...), Spots::of($plan, $island)),
             'commands' => self::commands($plan, $island),
             'rows' => array_map(static fn(Row $r): array => self::row($r, $calibration), $evidence->rows),
-            'most' => BenchRun::MOST,
+            'tolerances' => Expected::tolerances(),
+            'off' => Multimeter::words(),
             'calibrated' =>
                 $calibration === null
                     ? null
                     : [
-                        'rails' => self::percent($calibration->rails()),
-                        'supplies' => self::percent($calibration->supplies()),
+                        'rails' => self::percent($calibration->rails(), Conditions::rails()->rail - 1),
+                        'supplies' => self::percent($calibration->supplies(), Conditions::charging()->supply - 1),
                         'joints' => array_map(
                             static fn(array $j): string => sprintf(
                                 '%s: %.1f to %.1f mΩ (was %.1f)',
@@ -85,13 +88,7 @@ final readonly class MeterPicture
      */
     private static function belief(Plan $plan, Predictions $predictions, array $readings): array
     {
-        // Faults are solved under full and dark: what was read with a feed lifted has its band, and tells no fault apart.
-        $told = array_values(
-            array_filter(
-                $readings,
-                static fn(Reading $r): bool => in_array($r->command->key, Predictions::COMMANDS, true),
-            ),
-        );
+        $told = Belief::telling($readings);
         $belief = Belief::of($predictions, $told);
         $words = new FaultWords($plan);
         $sure = BenchRun::enough($belief, $told);
@@ -124,19 +121,10 @@ final readonly class MeterPicture
         $key = "{$command->key} {$spot->id}";
         $expects = [];
         foreach (array_slice($belief->classes, 0, 3) as $class => $share) {
-            $best = null;
-            foreach ($belief->components as $n => $component) {
-                if (
-                    $component->class === $class &&
-                    ($best === null || $belief->weights[$n] > $belief->weights[$best])
-                ) {
-                    $best = $n;
-                }
-            }
-            if ($best !== null && $share >= self::LEAST) {
-                [$value] = $belief->components[$best]->expects([$key => 1.0], 0.0);
+            $value = $belief->expects((string) $class, $key);
+            if ($value !== null && $share >= self::LEAST) {
                 $expects[] = [
-                    'words' => $words->class($belief, $class),
+                    'words' => $words->class($belief, (string) $class),
                     'text' => Multimeter::print($value, $spot->unit),
                 ];
             }
@@ -242,7 +230,7 @@ final readonly class MeterPicture
                 ),
                 new Input(
                     't',
-                    'rails ±10 % and supply ±1 % carried through',
+                    Expected::tolerances() . ' carried through',
                     $off,
                     $row->spot->unit ?? 'V',
                     path: 'solver.tolerance',
@@ -252,20 +240,21 @@ final readonly class MeterPicture
                 ? 'From shelf: the strip’s entry. '
                 : 'From readings of this job the band is narrower. ') .
                 sprintf(
-                    'Doubtful within ±%s of it: what the meter may be off, 0.5 %% and 2 digits.',
+                    'Doubtful within ±%s of it: what the meter may be off, %s.',
                     Multimeter::print(Multimeter::tolerance((float) $row->entry->value), $row->spot->unit ?? ''),
+                    Multimeter::words(),
                 ),
             source: 'common practice, no source',
             range: $range,
         );
     }
 
-    /** @return array{low: string, high: string} against what the shelf or the plan says */
-    private static function percent(Range $factor): array
+    /** @return array{now: string, was: string} against what the shelf or the plan says */
+    private static function percent(Range $factor, float $tolerance): array
     {
         return [
-            'low' => sprintf('%+.1f %%', 100 * ($factor->low - 1)),
-            'high' => sprintf('%+.1f %%', 100 * ($factor->high - 1)),
+            'now' => sprintf('%+.1f to %+.1f %%', 100 * ($factor->low - 1), 100 * ($factor->high - 1)),
+            'was' => sprintf('%+.0f to %+.0f %%', -100 * $tolerance, 100 * $tolerance),
         ];
     }
 }

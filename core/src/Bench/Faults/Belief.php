@@ -39,7 +39,7 @@ final readonly class Belief
     {
         [$components, $members] = self::components($of);
         $other = log(self::PRIOR[self::OTHER]);
-        foreach ($readings as $reading) {
+        foreach (self::telling($readings) as $reading) {
             $shares = self::keys($of, $reading);
             $meter = Multimeter::tolerance($reading->value);
             $base = 0.0;
@@ -67,6 +67,28 @@ final readonly class Belief
         return new self($of, $components, $weights, $classes, $members);
     }
 
+    /**
+     * Readings under a command that faults are solved under: others have their band, and tell no fault apart.
+     *
+     * @param  list<Reading>  $readings
+     * @return list<Reading>
+     */
+    public static function telling(array $readings): array
+    {
+        return array_values(
+            array_filter(
+                $readings,
+                static fn(Reading $r): bool => in_array($r->command->key, Predictions::COMMANDS, true),
+            ),
+        );
+    }
+
+    /** What a meter would show if it were that class, by its likeliest size; null for what is not modelled. */
+    public function expects(string $class, string $key): ?float
+    {
+        return $this->likeliest($class)?->expects([$key => 1.0], 0.0)[0];
+    }
+
     /** The class that is most likely. */
     public function top(): string
     {
@@ -76,6 +98,13 @@ final readonly class Belief
     /** The likeliest fault of a class, at the size that the readings put it; null for none and for what is not modelled. */
     public function fault(string $class): ?Fault
     {
+        $best = $this->likeliest($class);
+
+        return $best === null ? null : $best->fault?->of($best->size());
+    }
+
+    private function likeliest(string $class): ?Component
+    {
         $best = null;
         $most = -1.0;
         foreach ($this->components as $n => $component) {
@@ -84,7 +113,7 @@ final readonly class Belief
             }
         }
 
-        return $best === null ? null : $best->fault?->of($best->size());
+        return $best;
     }
 
     /**

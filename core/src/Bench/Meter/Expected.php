@@ -11,8 +11,7 @@ use EmberDusk\Values\Range;
 use EmberDusk\Values\Refusal;
 
 /**
- * What good wiring shows at the spots of an island, and what rails and supplies add that are off by their whole tolerance (rails ±10 %,
- * supply ±1 %). Keys are "command spot".
+ * What good wiring shows at the spots of an island, and what rails and supplies add that are off by their whole tolerance. Keys are "command spot".
  */
 final readonly class Expected
 {
@@ -45,6 +44,16 @@ final readonly class Expected
         }
 
         return new self($base, $rail, $supply);
+    }
+
+    /** What may be off, in words. */
+    public static function tolerances(): string
+    {
+        return sprintf(
+            'rails ±%.0f %%, supply ±%.0f %%',
+            100 * (Conditions::rails()->rail - 1),
+            100 * (Conditions::charging()->supply - 1),
+        );
     }
 
     /** Where a reading of good wiring lies, before what the meter adds; null where nothing conducts there. */

@@ -58,6 +58,12 @@ final readonly class Multimeter
         };
     }
 
+    /** What it may be off, in words. */
+    public static function words(): string
+    {
+        return sprintf('%.1f %% and %d digits', 100 * self::SHARE, self::DIGITS);
+    }
+
     /** What it shows of a true value: as far off as chance has it, to its last digit. */
     public function shows(float $true, string $occasion): float
     {

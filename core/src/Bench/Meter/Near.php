@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Meter;
 
+use EmberDusk\Bench\Log\IslandIds;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -42,23 +43,14 @@ final readonly class Near
     /** The run of an island that a part is near to; null where it is of another island. */
     public static function run(Plan $plan, Island $island, string $part): ?Run
     {
+        $whole = IslandIds::of($plan, $island);
         foreach ($island->parts as $parts) {
             $near = self::of($plan, $island, $parts->run);
-            if ($near->ids === null ? self::whole($plan, $island, $part) : $near->has($part)) {
+            if ($whole->has($part) && $near->has($part)) {
                 return $parts->run;
             }
         }
 
         return null;
-    }
-
-    private static function whole(Plan $plan, Island $island, string $part): bool
-    {
-        $ids = [...$island->supplies, ...$island->controllers, ...array_keys($island->parts)];
-        foreach ($island->cables($plan) as $cable) {
-            array_push($ids, $cable->id, $cable->to);
-        }
-
-        return in_array($part, $ids, true);
     }
 }

@@ -20,7 +20,7 @@ use EmberDusk\Values\Severity;
 /** Readings that good wiring does not give, and those that have to be asked back: none is dropped in silence. */
 final readonly class ReadingFindings implements Check
 {
-    private const SOURCE = 'the solved circuit with rails ±10 %, supply ±1 % and the meter’s own error';
+    private const SOURCE = 'the solved circuit, rails and supply within their tolerance, and the meter’s own error';
 
     public function rules(): array
     {

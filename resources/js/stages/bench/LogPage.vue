@@ -24,7 +24,7 @@ const picker = ref<HTMLInputElement>();
 const field = ref<HTMLInputElement>();
 const url = (what: string) => `/jobs/${props.answer.job}/${what}`;
 const box = useOutbox<Answer>(props.answer.job, () => ({ known: undefined, take: () => void look() }));
-const pages = computed(() => Math.max(1, Math.ceil(log.value.total / 60)));
+const pages = computed(() => log.value.pages);
 const days = computed(() => {
     const found = new Map<string, LogPage['lines']>();
     log.value.lines.forEach((l) => found.set(l.day, [...(found.get(l.day) ?? []), l]));

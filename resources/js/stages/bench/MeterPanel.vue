@@ -83,7 +83,8 @@ defineExpose({ goNext });
         <div class="flex flex-wrap items-baseline gap-x-3">
             <h3 id="meter" class="font-head text-lg font-semibold">What the meter says</h3>
             <span class="text-[13px] text-ink2"
-                >Shaded: what good wiring gives, rails ±10 %, supply ±1 %. Across the mark: the meter’s own error.</span
+                >Shaded: what good wiring gives, {{ meter.tolerances }}. Across the mark: the meter’s own error,
+                {{ meter.off }}.</span
             >
         </div>
         <WiringPicture :meter="meter" :part="part" :metres="metres" class="mt-2" @hold="hold" />
@@ -173,13 +174,10 @@ defineExpose({ goNext });
             </p>
         </div>
         <p v-if="meter.calibrated" class="mt-2 text-[14px] text-ink2">
-            Predicted from readings: rails
-            <span class="fig text-ink">{{ meter.calibrated.rails.low }} to {{ meter.calibrated.rails.high }}</span>
-            against the shelf (was −10 to +10 %), supply
-            <span class="fig text-ink"
-                >{{ meter.calibrated.supplies.low }} to {{ meter.calibrated.supplies.high }}</span
-            >
-            (was −1 to +1 %). Outlined: the band from readings.
+            Predicted from readings: rails <span class="fig text-ink">{{ meter.calibrated.rails.now }}</span> against
+            the shelf (was {{ meter.calibrated.rails.was }}), supply
+            <span class="fig text-ink">{{ meter.calibrated.supplies.now }}</span> (was
+            {{ meter.calibrated.supplies.was }}). Outlined: the band from readings.
             <span v-for="joint in meter.calibrated.joints" :key="joint" class="block">{{ joint }}</span>
         </p>
         <p v-else class="mt-2 text-[14px] text-ink2">Predicted from shelf.</p>

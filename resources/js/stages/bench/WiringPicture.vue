@@ -2,6 +2,7 @@
 import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import type { BenchMeter } from '@/types/generated/responses';
+import HoldMark from './HoldMark.vue';
 
 /** Supplies, controllers, cables and runs as they hang together: every part is where a probe can be held. */
 const props = defineProps<{ meter: BenchMeter; part: string; metres: number | null }>();
@@ -133,30 +134,22 @@ const INK = { inside: 'var(--lit)', doubtful: 'var(--watch)', outside: 'var(--st
                 stroke="var(--ink-3)"
                 stroke-width="0.8"
             />
-            <g
-                tabindex="0"
-                role="button"
-                class="hold"
-                :aria-label="`rails, joints of ${run.name}`"
-                :aria-pressed="held(run.id) && metres === null"
-                @click="emit('hold', run.id, null)"
-                @keydown.enter.space.prevent="emit('hold', run.id, null)"
+            <HoldMark
+                :label="`rails, joints of ${run.name}`"
+                :held="held(run.id) && metres === null"
+                @hold="emit('hold', run.id, null)"
             >
                 <rect :x="LEFT + WIDE - 92" :y="tops[n]! - 15" width="92" height="14" fill="transparent" />
                 <text :x="LEFT + WIDE" :y="tops[n]! - 4" text-anchor="end" font-size="11.5" fill="var(--ember)">
                     rails, joints
                 </text>
-            </g>
+            </HoldMark>
         </g>
-        <g
+        <HoldMark
             v-for="device in wiring.devices"
             :key="device.id"
-            tabindex="0"
-            role="button"
-            class="hold"
-            :aria-pressed="held(device.id)"
-            @click="emit('hold', device.id, null)"
-            @keydown.enter.space.prevent="emit('hold', device.id, null)"
+            :held="held(device.id)"
+            @hold="emit('hold', device.id, null)"
         >
             <rect
                 :x="places.get(device.id)!.x"
@@ -187,17 +180,13 @@ const INK = { inside: 'var(--lit)', doubtful: 'var(--watch)', outside: 'var(--st
             >
                 {{ device.kind }}
             </text>
-        </g>
-        <g
+        </HoldMark>
+        <HoldMark
             v-for="one in cables"
             :key="`chip-${one.cable.id}`"
-            tabindex="0"
-            role="button"
-            class="hold"
-            :aria-label="`${one.cable.id.toUpperCase()}, cable and its joints`"
-            :aria-pressed="held(one.cable.id)"
-            @click="emit('hold', one.cable.id, null)"
-            @keydown.enter.space.prevent="emit('hold', one.cable.id, null)"
+            :label="`${one.cable.id.toUpperCase()}, cable and its joints`"
+            :held="held(one.cable.id)"
+            @hold="emit('hold', one.cable.id, null)"
         >
             <rect
                 :x="one.at.x - 15"
@@ -211,17 +200,13 @@ const INK = { inside: 'var(--lit)', doubtful: 'var(--watch)', outside: 'var(--st
             <text :x="one.at.x" :y="one.at.y + 4" class="fig" text-anchor="middle" font-size="10.5" fill="var(--ink)">
                 {{ one.cable.id.toUpperCase() }}
             </text>
-        </g>
-        <g
+        </HoldMark>
+        <HoldMark
             v-for="pad in pads"
             :key="`${pad.run}@${pad.metres}`"
-            tabindex="0"
-            role="button"
-            class="hold"
-            :aria-label="`pads at ${pad.metres.toFixed(2)} m of ${pad.run}${pad.verdict ? `, read, ${pad.verdict}` : ''}`"
-            :aria-pressed="held(pad.run, pad.metres)"
-            @click="emit('hold', pad.run, pad.metres)"
-            @keydown.enter.space.prevent="emit('hold', pad.run, pad.metres)"
+            :label="`pads at ${pad.metres.toFixed(2)} m of ${pad.run}${pad.verdict ? `, read, ${pad.verdict}` : ''}`"
+            :held="held(pad.run, pad.metres)"
+            @hold="emit('hold', pad.run, pad.metres)"
         >
             <rect :x="pad.x - 8" :y="pad.y - 12" width="16" height="24" fill="transparent" />
             <path v-if="pad.verdict === 'doubtful'" :d="`M${pad.x} ${pad.y - 6}l6 11h-12z`" :fill="INK.doubtful" />
@@ -251,16 +236,6 @@ const INK = { inside: 'var(--lit)', doubtful: 'var(--watch)', outside: 'var(--st
                 stroke="var(--ember)"
                 stroke-width="2"
             />
-        </g>
+        </HoldMark>
     </svg>
 </template>
-
-<style scoped>
-.hold {
-    cursor: pointer;
-}
-.hold:focus-visible {
-    outline: 2px solid var(--ember);
-    outline-offset: 1px;
-}
-</style>
