@@ -98,12 +98,17 @@ final class Writes
             ]),
             'join.begin' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join", ['speed' => 1]),
             'join.look' => fn() => $this->ask('GET', $this->joinRun()),
-            'join.act' => fn() => $this->ask('POST', $this->joinRun(), ['kind' => 'search', 'device' => 'h1']),
+            'join.act' => fn() => $this->ask('POST', $this->joinRun(), [
+                'kind' => 'tap',
+                'device' => 'h1',
+                'text' => 'search',
+            ]),
             'join.pace' => fn() => $this->ask('POST', $this->joinRun() . '/pace', ['speed' => 20]),
-            'join.skip' => fn() => $this->after('POST', $this->joinRun(), ['kind' => 'search', 'device' => 'h1'])->ask(
-                'POST',
-                $this->joinRun() . '/skip',
-            ),
+            'join.skip' => fn() => $this->after('POST', $this->joinRun(), [
+                'kind' => 'tap',
+                'device' => 'h1',
+                'text' => 'search',
+            ])->ask('POST', $this->joinRun() . '/skip'),
             'proposals.store' => fn() => $this->ask('POST', "{$at}/proposals", ['runs' => ['cove'], 'keep' => []]),
             'proposals.stop' => fn() => $this->ask(
                 'POST',

@@ -39,6 +39,16 @@ return array_merge(
         ['SHARE = 0.005;', 'SHARE = 0.01;', 'Bench/MeterTest.php'],
         ['DIGITS = 2;', 'DIGITS = 3;', 'Bench/MeterTest.php'],
     ),
+    $at('Joining/Joinable.php', ['count($own) <= $room', 'count($own) <= $room + 9', 'Joining/JoinableTest.php']),
+    $at('Joining/Needs.php', ['LADDER = 2.0;', 'LADDER = 3.0;', 'Joining/JoinableTest.php']),
+    $at('Joining/Order/Costs.php', ['POWER = 3;', 'POWER = 4;', 'Joining/OrderTest.php']),
+    $at('Joining/Order/Moves.php', ['Task::LINK && $joins', 'Task::READ && $joins', 'Joining/OrderTest.php']),
+    $at('Joining/StandIn/Ear.php', ['PAUSE = 0.8;', 'PAUSE = 0.1;', 'Joining/TracesTest.php']),
+    $at('Kit/Profiles/Behaviour.php', [
+        'if ($this->gestures[$one]->likeness',
+        'if (!$this->gestures[$one]->likeness',
+        'Joining/GestureTest.php',
+    ]),
     $at('Circuit/Conditions.php', ['RAIL = 0.1;', 'RAIL = 0.2;', 'Bench/MeterTest.php']),
     $at(
         'Bench/Channels/Leads.php',

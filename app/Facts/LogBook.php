@@ -103,13 +103,13 @@ final readonly class LogBook
             ->join('join_runs', 'join_runs.id', '=', 'join_events.join_run_id')
             ->leftJoin('users', 'users.id', '=', 'join_runs.user_id')
             ->where('join_runs.job_id', $job->id)
-            ->where('join_events.kind', 'named')
+            ->whereIn('join_events.kind', ['named', 'joined'])
             ->where('join_runs.site', true)
             ->selectRaw(
                 "'j' || join_events.id as id, " .
                     $utc('join_events.created_at') .
                     " as at, coalesce(users.name, '') as who, 'join' as kind, device as place, device as part, " .
-                    "upper(device) || ' joined and named ' || join_events.text as words, '' as photo, {$none}",
+                    "upper(device) || case join_events.kind when 'named' then ' joined and named ' || join_events.text else ' joined' end as words, '' as photo, {$none}",
             );
         $all = DB::query()->fromSub($entries->unionAll($ticks)->unionAll($photos)->unionAll($joins), 'log');
         foreach (preg_split('/\s+/', trim($words)) ?: [] as $word) {

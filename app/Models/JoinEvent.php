@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $kind
  * @property string $device
  * @property string $text
+ * @property string|null $client the name that the device gave it, so that one sent twice is one
  */
 final class JoinEvent extends Model
 {
@@ -22,7 +23,7 @@ final class JoinEvent extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['number', 'at', 'kind', 'device', 'text', 'created_at'];
+    protected $fillable = ['number', 'at', 'kind', 'device', 'text', 'client', 'user_id', 'created_at'];
 
     protected $casts = ['at' => 'float'];
 

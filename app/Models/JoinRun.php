@@ -15,6 +15,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $job_id
  * @property bool $site with real devices, not a rehearsal
  * @property string $hand the device in the hand
+ * @property int $form which steps its log speaks of; those of form 1 can only be read
+ * @property string $school how the crew times search and reset
+ * @property bool $trusts_new
+ * @property string $flaws what is wrong with the stand-ins, KIND@DEVICE parted by spaces
+ * @property list<array<string, int|string|null>>|null $tasks the order that was chosen when it began
  * @property int $revision
  * @property int $seed
  * @property float $clock_seconds
@@ -25,10 +30,27 @@ final class JoinRun extends Model
 {
     protected $table = 'join_runs';
 
-    protected $fillable = ['user_id', 'site', 'hand', 'revision', 'seed', 'clock_seconds', 'clock_since', 'speed'];
+    protected $fillable = [
+        'user_id',
+        'site',
+        'hand',
+        'form',
+        'school',
+        'trusts_new',
+        'flaws',
+        'tasks',
+        'revision',
+        'seed',
+        'clock_seconds',
+        'clock_since',
+        'speed',
+    ];
 
     protected $casts = [
         'site' => 'boolean',
+        'trusts_new' => 'boolean',
+        'form' => 'integer',
+        'tasks' => 'array',
         'clock_seconds' => 'float',
         'clock_since' => 'float',
         'speed' => 'integer',

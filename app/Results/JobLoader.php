@@ -86,13 +86,13 @@ final readonly class JobLoader
         ];
     }
 
-    /** @return list<string> controllers that a run on site has named: a rehearsal joins nothing */
+    /** @return list<string> lights that a run on site has joined: a rehearsal joins nothing */
     private static function joined(Job $job): array
     {
         return array_values(
             JoinEvent::query()
                 ->whereIn('join_run_id', $job->joinRuns()->where('site', true)->select('id'))
-                ->where('kind', 'named')
+                ->whereIn('kind', ['named', 'joined'])
                 ->distinct()
                 ->pluck('device')
                 ->map(static fn(mixed $d): string => is_string($d) ? $d : '')

@@ -34,12 +34,6 @@ final readonly class Screen
             'client' => $state->plan->client,
             'stage' => $stage,
             'limits' => Document::write($state->plan)['limits'],
-            'joinable' =>
-                $state->plan->hubs !== [] &&
-                array_filter(
-                    array_keys($state->plan->controllers),
-                    static fn(string $id): bool => $state->plan->controller($id)?->profile !== null,
-                ) !== [],
             'stages' => Stages::lamps($state, $findings),
             'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
             'slate' => array_map(static fn(Slate $s): array => $s->toArray(), Slate::of($findings)),

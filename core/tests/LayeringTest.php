@@ -63,18 +63,31 @@ final class LayeringTest extends TestCase
         self::assertGreaterThan(100, $seen);
     }
 
-    /** The guide must not know what the stand-ins know: both are built from profiles alone. */
+    /** Guide and belief must not know what the stand-ins know, nor these what is believed: both are built from leaflets alone. */
     public function test_guide_and_stand_ins_know_nothing_of_each_other(): void
     {
+        $seen = 0;
         foreach (self::files() as $file) {
-            $text = (string) file_get_contents($file->getPathname());
-            if (in_array($file->getFilename(), ['Guide.php', 'Attempt.php', 'Windows.php'], true)) {
-                self::assertStringNotContainsString('StandIn', $text, $file->getFilename());
+            $path = $file->getPathname();
+            if (!str_contains($path, '/Joining/')) {
+                continue;
             }
-            if (str_contains($file->getPathname(), '/StandIn/')) {
-                self::assertDoesNotMatchRegularExpression('/\b(Guide|Attempt|Windows)\b/', $text, $file->getFilename());
+            foreach (self::names($file) as $name) {
+                if (preg_match('~/Joining/(Guide|Belief|Order)/~', $path) === 1) {
+                    $seen++;
+                    self::assertStringNotContainsString('\\StandIn', $name, $file->getFilename());
+                }
+                if (str_contains($path, '/StandIn/')) {
+                    $seen++;
+                    self::assertDoesNotMatchRegularExpression(
+                        '/(Guide|Belief|Order)\\\\|Joining\\\\(Step|Task|Guided)$/',
+                        $name,
+                        $file->getFilename(),
+                    );
+                }
             }
         }
+        self::assertGreaterThan(50, $seen);
     }
 
     /** What is general in joining knows families by their interface; one line a family names them. */

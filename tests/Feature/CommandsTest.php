@@ -186,12 +186,34 @@ final class CommandsTest extends TestCase
     {
         $order = json_decode($this->printed('ember:join', 0, ['--json' => true]), true);
         self::assertIsArray($order);
-        self::assertSame('Press Search in the hub’s app', $order[1]['title']);
-        self::assertStringContainsString('Window missed', $this->printed('ember:rehearse', 0, ['--hasty' => true]));
+        self::assertSame([], $order['blocked']);
         self::assertSame(
-            $this->printed('ember:rehearse', 0, ['--seed' => 3]),
-            $this->printed('ember:rehearse', 0, ['--seed' => 3]),
+            ['Switch C1 on', 'Press Search in the hub’s app'],
+            array_column(array_slice($order['steps'], 0, 2), 'title'),
         );
+        $early = json_decode($this->printed('ember:join', 0, ['--json' => true, '--school' => 'early']), true);
+        self::assertIsArray($early);
+        self::assertStringContainsString('Press', $early['steps'][1]['title']);
+        self::assertSame(2, Artisan::call('ember:join', ['file' => $this->demo(), '--school' => 'none']));
+        $log = $this->printed('ember:rehearse', 0, ['--seed' => 3]);
+        self::assertSame($log, $this->printed('ember:rehearse', 0, ['--seed' => 3]));
+        self::assertStringContainsString('Every control works.', $log);
+    }
+
+    public function test_faults_are_listed_hidden_and_found(): void
+    {
+        $list = explode("\n", trim($this->printed('ember:rehearse', 0, ['--fault' => ['list']])));
+        self::assertContains('dead@c1', $list);
+        self::assertContains('missed-once@c1', $list);
+        foreach ($list as $fault) {
+            $log = $this->printed('ember:rehearse', 0, ['--fault' => [$fault]]);
+            if (!str_starts_with($fault, 'missed-once')) {
+                self::assertStringContainsString("Found and put right: {$fault}", $log);
+            }
+        }
+        foreach (['dead@c9', 'dead', 'nothing@c1'] as $bad) {
+            self::assertSame(2, Artisan::call('ember:rehearse', ['file' => $this->demo(), '--fault' => [$bad]]), $bad);
+        }
     }
 
     public function test_the_demo_is_seeded_once(): void

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
-use EmberDusk\Tests\Responses;
+use App\Models\JoinEvent;
+use App\Models\JoinRun;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Testing\TestResponse;
@@ -27,7 +28,16 @@ final class JoinRunTest extends TestCase
         Carbon::setTestNow('2026-11-25 09:00:00');
         $this->job = $this->job($this->crew());
         $this->actingAs($this->user($this->job->crew));
-        $this->run = $this->answer($this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1]), 'joinAnswer')['run'];
+        $this->run = $this->begin();
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function begin(array $more = []): int
+    {
+        return $this->answer(
+            $this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1] + $more),
+            'joinAnswer',
+        )['run'];
     }
 
     private function pass(float $seconds): void
@@ -39,11 +49,11 @@ final class JoinRunTest extends TestCase
      * @param  array<string, mixed>  $more
      * @return TestResponse<Response>
      */
-    private function act(string $kind, string $device = 'c1', array $more = []): TestResponse
+    private function act(string $kind, string $text = '', string $device = 'c1', array $more = []): TestResponse
     {
         return $this->postJson(
             "/jobs/{$this->job->id}/join/{$this->run}",
-            ['kind' => $kind, 'device' => $device] + $more,
+            ['kind' => $kind, 'device' => $device, 'text' => $text] + $more,
         );
     }
 
@@ -53,173 +63,164 @@ final class JoinRunTest extends TestCase
         return $this->answer($this->getJson("/jobs/{$this->job->id}/join/{$this->run}"), 'joinAnswer')['picture'];
     }
 
-    public function test_a_run_goes_from_power_to_a_named_light_with_a_missed_window_on_the_way(): void
+    /** Does what the step says, and passes the time that hands take. */
+    private function work(): string
     {
-        $this->act('power-on')->assertOk();
-        $this->pass(20);
-        $this->act('press', more: ['presses' => 5])->assertOk();
-        $this->pass(17);
-        $missed = $this->look();
-        self::assertSame(1, $missed['missed']);
-        self::assertSame('search', $missed['step']['kind']);
-        self::assertStringContainsString('no hub was searching', $missed['step']['alert']);
-        $this->act('search', 'h1')->assertOk();
-        $this->pass(2);
-        $this->answer($this->act('press', more: ['presses' => 5]), 'joinAnswer');
-        $this->pass(5);
-        $this->act('saw-reset')->assertOk();
-        $this->pass(15);
-        $found = $this->look();
-        self::assertSame([['device' => 'c1', 'name' => 'Light 1']], $found['list']);
-        $this->act('toggle')->assertOk()->assertJsonPath('picture.devices.0.lit', false);
-        $this->act('identified')->assertOk();
-        foreach ([['name' => '', 'room' => 'Hall'], ['name' => str_repeat('x', 30), 'room' => 'Hall']] as $bad) {
-            $this->act('named', more: $bad)->assertStatus(422)->assertJsonPath('pointer', '/name');
-        }
-        $done = $this->answer($this->act('named', more: ['name' => 'Cove', 'room' => 'Lecture room']), 'joinAnswer');
-        self::assertTrue($done['picture']['done']);
-        self::assertSame('Cove', $this->job->newest()->plan()->lights['c1']->name);
-        self::assertSame(
-            ['power-on', 'press', 'missed', 'search', 'press', 'saw-reset', 'found', 'toggle', 'identified', 'named'],
-            array_column($done['picture']['log'], 'kind'),
-        );
-        // A rehearsal joins nothing: on the slate, in the log, on the sheet.
-        $this->getJson("/jobs/{$this->job->id}/state?stage=wire")->assertJsonFragment(['code' => 'not-joined']);
-        self::assertSame(0, $this->getJson("/jobs/{$this->job->id}/log/lines")->json('total'));
-        $sheet = (string) $this->get("/jobs/{$this->job->id}/sheet")->getContent();
-        self::assertStringContainsString('Nothing has been joined on site yet.', $sheet);
-        self::assertStringContainsString('Rehearsed against stand-ins on 2026-11-25', $sheet);
-        self::assertStringNotContainsString('C1 switched on', $sheet);
+        $key = $this->look()['step']['key'];
+        $this->act('work', $key)->assertOk();
+        $this->pass(4);
+
+        return $key;
     }
 
-    /** The same steps with real devices: nothing is known but what is said, and that joins. */
+    /** What the step asks for is done and seen, whatever it is. */
+    private function along(string $until): void
+    {
+        for ($n = 0; $n < 60; $n++) {
+            $step = $this->look()['step'];
+            if ($step['key'] === $until || $step['look'] === 'end') {
+                return;
+            }
+            match ($step['look']) {
+                'hand' => $this->work(),
+                'list' => $this->pass(10),
+                'name' => $this->act('named', 'Cove', 'c1', ['room' => 'Hall'])->assertOk(),
+                default => $this->seen($step, 'expected'),
+            };
+        }
+    }
+
+    /** @param  array<string, mixed>  $step */
+    private function seen(array $step, string $seen): void
+    {
+        if ($step['does']) {
+            $this->work();
+        }
+        $this->pass(8);
+        $this->act('saw', "{$step['key']}|{$seen}", $step['device'])->assertOk();
+    }
+
+    public function test_a_run_goes_from_power_to_a_light_that_every_control_works(): void
+    {
+        self::assertSame('join c1 h1/on c1', $this->work());
+        self::assertSame('join c1 h1/search h1', $this->work());
+        self::assertSame('join c1 h1/reset', $this->work());
+        $after = $this->look();
+        self::assertSame(['c1', true], [$after['devices'][0]['id'], $after['devices'][0]['powered']]);
+        self::assertNotNull($after['devices'][0]['signal'], 'its load flashes');
+        $this->act('saw', 'join c1 h1/reset|expected')->assertOk();
+        $this->pass(9);
+        $this->act('saw', 'join c1 h1/joined|expected')->assertOk();
+        $this->pass(8);
+        $found = $this->look();
+        self::assertSame([['name' => 'Light 1', 'as' => '']], $found['apps'][0]['lines']);
+        self::assertSame('Switch “Light 1” in the app: does the strip of cove answer?', $found['step']['title']);
+        $this->along('join c1 h1/name');
+        foreach ([['', 'Hall'], [str_repeat('x', 30), 'Hall']] as [$name, $room]) {
+            $this->act('named', $name, 'c1', ['room' => $room])
+                ->assertStatus(422)
+                ->assertJsonPath('pointer', '/name');
+        }
+        $this->along('');
+        $done = $this->look();
+        self::assertTrue($done['done']);
+        self::assertSame(['Pressed on the stand-ins: 1 of 1 work.'], $done['measured']);
+        self::assertSame([1, 1], [$done['joined'], $done['lights']]);
+        self::assertSame('Cove', $this->job->refresh()->newest()->plan()->lights['c1']->name);
+        $slate = $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=join"))['desk']['slate'];
+        self::assertContains('C1 is not joined yet', array_column($slate, 'title'), 'a rehearsal joins nothing');
+    }
+
+    public function test_what_is_missed_is_done_again_and_then_looked_into(): void
+    {
+        $this->along('join c1 h1/reset');
+        $this->seen($this->look()['step'], 'nothing');
+        self::assertStringContainsString('Nothing seen', $this->look()['step']['alert']);
+        $this->along('join c1 h1/reset');
+        $this->seen($this->look()['step'], 'nothing');
+        $asked = $this->look();
+        self::assertSame('mend', $asked['step']['look']);
+        self::assertNotSame([], $asked['causes']);
+        self::assertSame(2, $asked['missed']);
+        $this->act('mended', "{$asked['step']['kind']}|no", $asked['step']['device'])->assertOk();
+        self::assertNotSame($asked['step']['kind'], $this->look()['step']['kind']);
+        $this->act('mended', 'flat|yes', 'c1')->assertStatus(422);
+    }
+
     public function test_a_run_on_site_goes_by_what_is_said_and_joins(): void
     {
-        $begin = fn(array $with): TestResponse => $this->postJson("/jobs/{$this->job->id}/join", $with);
-        $begin(['speed' => 20, 'site' => true])
-            ->assertStatus(422)
-            ->assertJsonPath('pointer', '/speed');
-        $answer = $this->answer($begin(['speed' => 1, 'site' => true, 'hand' => 'the client’s phone']), 'joinAnswer');
-        $this->run = $answer['run'];
-        self::assertSame([true, 'the client’s phone'], [$answer['site'], $answer['hand']]);
+        $this->run = $this->begin(['site' => true, 'hand' => 'Client’s phone']);
+        self::assertSame([], $this->look()['devices']);
+        for ($n = 0; $n < 60; $n++) {
+            $step = $this->look()['step'];
+            if ($step['look'] === 'list') {
+                $this->act('found', ' ', $step['device'])->assertStatus(422)->assertJsonPath('pointer', '/name');
+                $this->act('found', 'Lamp 7', $step['device'])->assertOk();
+            } elseif ($step['look'] === 'end') {
+                break;
+            } else {
+                $this->along($step['look'] === 'hand' || $step['look'] === 'name' ? '' : 'none');
+            }
+        }
+        self::assertTrue($this->look()['done']);
+        $slate = $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=join"))['desk']['slate'];
+        self::assertNotContains('C1 is not joined yet', array_column($slate, 'title'));
+        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/skip")->assertStatus(422);
         $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 20])->assertStatus(422);
-        $this->act('power-on')->assertOk();
-        $this->act('search', 'h1')->assertOk();
-        $this->act('found', more: ['name' => 'Light 1'])->assertStatus(422);
-        $this->act('press', more: ['presses' => 5])->assertOk();
-        $this->pass(3);
-        $this->act('saw-reset')->assertOk();
-        $this->pass(8);
-        $this->act('saw-joined')->assertOk();
-        $this->pass(60);
-        self::assertSame([], $this->look()['list'], 'nothing comes into the list by itself');
-        $this->act('found', more: ['name' => ' '])->assertStatus(422)->assertJsonPath('pointer', '/name');
-        $this->act('found', more: ['name' => 'Light 1'])->assertOk()->assertJsonPath('picture.list.0.name', 'Light 1');
-        $this->act('toggle')->assertOk();
-        $this->act('identified')->assertOk();
-        self::assertTrue(
-            $this->answer($this->act('named', more: ['name' => 'Cove', 'room' => 'Hall']), 'joinAnswer')['picture'][
-                'done'
-            ],
-        );
-        $this->getJson("/jobs/{$this->job->id}/state?stage=wire")->assertJsonMissing(['code' => 'not-joined']);
-        self::assertSame(
-            ['C1 joined and named Cove, Hall'],
-            array_column((array) $this->getJson("/jobs/{$this->job->id}/log/lines")->json('lines'), 'words'),
-        );
-        $sheet = html_entity_decode((string) $this->get("/jobs/{$this->job->id}/sheet")->getContent());
-        self::assertStringContainsString('with the client’s phone', $sheet);
-        self::assertStringContainsString('C1 switched on', $sheet);
     }
 
-    public function test_twenty_times_as_fast_and_a_pause(): void
+    public function test_what_is_sent_twice_counts_once(): void
     {
-        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 20])->assertOk();
-        $this->pass(2);
-        self::assertEqualsWithDelta(40, $this->look()['now'], 0.01);
-        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 0])->assertOk();
-        $this->pass(60);
-        self::assertEqualsWithDelta(40, $this->look()['now'], 0.01);
-        $this->act('power-on')->assertStatus(422)->assertJsonPath('message', 'The run is paused. Go on first.');
-        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 1])->assertOk();
-        $this->pass(1);
-        self::assertEqualsWithDelta(41, $this->look()['now'], 0.01);
-        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 3])->assertStatus(422);
+        $this->act('power-on', '', 'c1', ['client' => 'press-1'])->assertOk();
+        $this->act('power-on', '', 'c1', ['client' => 'press-1'])->assertOk();
+        self::assertSame(1, JoinEvent::query()->where('kind', 'power-on')->count());
+        self::assertSame($this->app['auth']->id(), JoinEvent::query()->where('client', 'press-1')->value('user_id'));
     }
 
-    /** The clock of a rehearsal goes to what shows next; on site nothing can be skipped. */
+    public function test_a_hidden_fault_is_drawn_by_the_runs_seed_and_told_at_the_end_only(): void
+    {
+        $this->run = $this->begin(['hidden' => 1]);
+        $flaws = JoinRun::query()->find($this->run)?->flaws;
+        self::assertMatchesRegularExpression('/^[a-z-]+@[a-z0-9]+$/', (string) $flaws);
+        $body = (string) $this->getJson("/jobs/{$this->job->id}/join/{$this->run}")->getContent();
+        self::assertStringNotContainsString('"flaws"', $body);
+        self::assertSame(
+            1,
+            $this->answer($this->getJson("/jobs/{$this->job->id}/join/{$this->run}"), 'joinAnswer')['hidden'],
+        );
+    }
+
+    public function test_answers_out_of_turn_and_things_unknown_are_refused_by_name(): void
+    {
+        $this->act('saw', 'join c1 h1/joined|expected')->assertStatus(422)->assertJsonPath('pointer', '/kind');
+        $this->act('power-on', '', 'c9')->assertStatus(422)->assertJsonPath('pointer', '/device');
+        $this->act('dance')->assertStatus(422)->assertJsonPath('pointer', '/kind');
+        $this->act('work', 'join c1 h1/joined')->assertStatus(422);
+        $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 0])->assertOk();
+        $this->act('power-on')->assertStatus(422)->assertJsonPath('message', 'The run is paused. Go on first.');
+    }
+
     public function test_waiting_is_skipped_to_the_next_thing_that_shows(): void
     {
-        $this->act('power-on')->assertOk();
-        $this->act('search', 'h1')->assertOk();
-        $this->pass(1);
-        $this->act('press', more: ['presses' => 5])->assertOk();
+        $this->along('join c1 h1/joined');
         $before = $this->look();
-        $skip = fn(): array => $this->answer(
-            $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/skip"),
-            'joinAnswer',
-        )['picture'];
-        for ($n = 0; $n < 6 && $skip()['list'] === []; $n++) {
-            continue;
-        }
-        $after = $this->look();
-        self::assertSame('Light 1', $after['list'][0]['name']);
-        self::assertGreaterThan($before['now'] + 1, $after['now'], 'seconds of the run, none of the wall');
-        self::assertSame(0, $after['missed']);
-        $site = $this->answer(
-            $this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1, 'site' => true]),
-            'joinAnswer',
-        )['run'];
-        $this->postJson("/jobs/{$this->job->id}/join/{$site}/skip")->assertStatus(422);
+        self::assertNotNull($before['nextAt']);
+        $skipped = $this->answer($this->postJson("/jobs/{$this->job->id}/join/{$this->run}/skip"), 'joinAnswer')[
+            'picture'
+        ];
+        self::assertEqualsWithDelta($before['nextAt'] + 0.05, $skipped['now'], 0.001);
     }
 
-    public function test_a_name_that_is_refused_leaves_plan_and_log_as_they_were(): void
+    /** A run that was made before devices of all families could be joined is there to be read. */
+    public function test_a_run_of_an_earlier_version_can_be_read_and_not_gone_on_with(): void
     {
-        $this->act('named', more: ['name' => 'Cove', 'room' => 'Hall'])->assertStatus(422);
-        self::assertSame([], $this->job->newest()->plan()->lights);
-        self::assertSame([], $this->look()['log']);
-    }
-
-    public function test_join_events_are_not_undone(): void
-    {
-        $this->act('power-on')->assertOk();
-        $this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'wire'])->assertStatus(422);
-        self::assertCount(1, $this->look()['log']);
-    }
-
-    public function test_the_sheet_holds_the_record_and_prints_as_pdf(): void
-    {
-        $this->run = $this->answer(
-            $this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1, 'site' => true]),
-            'joinAnswer',
-        )['run'];
-        $this->act('power-on')->assertOk();
-        $html = (string) $this->get("/jobs/{$this->job->id}/sheet")
-            ->assertOk()
-            ->getContent();
-        foreach (
-            [
-                'revision 1',
-                'engine ' . \EmberDusk\Circuit\Engine::VERSION . '',
-                'Press PROG 5 times within 3 s',
-                'C1 switched on',
-                '3 x 1.5 mm² flexible',
-                'not named yet',
-                'does not say that the installation complies',
-            ]
-            as $words
-        ) {
-            self::assertStringContainsString($words, $html);
-        }
-        $pdf = $this->get("/jobs/{$this->job->id}/sheet.pdf")
-            ->assertOk()
-            ->assertHeader('Content-Type', 'application/pdf');
-        self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
-        $page = $this->get("/jobs/{$this->job->id}/handover", [
-            'X-Inertia' => 'true',
-            'X-Inertia-Version' => (string) inertia()->getVersion(),
-        ])->assertOk();
-        $sheet = (array) $page->json('props.sheet');
-        Responses::check($sheet, 'sheetPicture');
+        JoinRun::query()
+            ->whereKey($this->run)
+            ->update(['form' => 1]);
+        self::assertNull(
+            $this->answer($this->getJson("/jobs/{$this->job->id}/join/{$this->run}"), 'joinAnswer')['picture'],
+        );
+        $this->act('power-on')->assertStatus(422);
+        $this->get("/jobs/{$this->job->id}/handover")->assertOk();
     }
 }

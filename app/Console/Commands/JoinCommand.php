@@ -5,32 +5,67 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use EmberDusk\Formats\Json;
-use EmberDusk\Joining\Kit;
-use EmberDusk\Joining\Order;
+use EmberDusk\Joining\Blocked;
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Rehearsal;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\Words;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
 
 final class JoinCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:join {file : a job file, - for standard input} {--json : print the steps as JSON}';
+    protected $signature =
+        'ember:join {file : a job file, - for standard input} {--school=search : search, reset or early} ' .
+        '{--trust-new : units that are new are not reset} {--json : print the steps as JSON}';
 
-    protected $description = 'Print the order in which the controllers of a job are reset and joined';
+    protected $description = 'Print the order in which the devices of a job are reset, joined, linked, named and tried';
 
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $steps = Order::of(Kit::of($this->plan()));
+            $timing = (string) $this->option('school');
+            if (!in_array($timing, School::TIMINGS, true)) {
+                throw InvalidInput::at('/school', "“{$timing}” is none of " . implode(', ', School::TIMINGS) . '.');
+            }
+            $joinable = Joinable::of($this->plan(), new School($timing, (bool) $this->option('trust-new')));
+            $steps = $joinable->any() ? Rehearsal::run($joinable->roster, 1)->trail : [];
             if ($this->option('json')) {
-                $this->output->write(Json::pretty($steps));
+                $this->output->write(
+                    Json::pretty([
+                        'blocked' => array_map(
+                            static fn(Blocked $b): array => [
+                                'code' => $b->code,
+                                'unit' => $b->unit,
+                                'title' => $b->title,
+                                'detail' => $b->detail,
+                            ],
+                            $joinable->blocked,
+                        ),
+                        'steps' => array_map(
+                            static fn(array $s): array => [
+                                'at' => round($s[0], 1),
+                                'where' => $s[1]->where,
+                                'title' => $s[1]->title,
+                                'why' => $s[1]->why,
+                            ],
+                            $steps,
+                        ),
+                    ]),
+                );
             } else {
-                foreach ($steps as $n => $step) {
-                    $this->line(sprintf('%2d  %s  (%s)', $n + 1, $step['title'], $step['where']));
-                    $this->line('    ' . $step['why']);
+                foreach ($joinable->blocked as $blocked) {
+                    $this->line("Cannot be joined: {$blocked->title}. {$blocked->detail}");
+                }
+                foreach ($steps as $n => [$at, $step]) {
+                    $this->line(sprintf('%3d  %s  %s  (%s)', $n + 1, Words::clock($at), $step->title, $step->where));
+                    $this->line('     ' . $step->why);
                 }
             }
 
-            return 0;
+            return $joinable->blocked === [] ? 0 : 1;
         });
     }
 }

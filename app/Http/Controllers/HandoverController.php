@@ -54,10 +54,9 @@ final readonly class HandoverController
         $run = $job->joinRuns()->where('site', true)->latest('id')->first();
         $rehearsed = $job->joinRuns()->where('site', false)->latest('id')->first()?->created_at;
         if ($run !== null) {
-            $live = $this->runs->live($job, $run);
             $log = array_map(
                 static fn(array $line): string => $line['at'] . '  ' . $line['text'],
-                Words::lines($live->log(), $live->kit),
+                Words::lines($this->runs->log($run), $this->runs->live($job, $run)?->roster),
             );
         }
 

@@ -12,6 +12,8 @@ use App\Models\Job;
 use App\Models\JoinRun;
 use App\Models\User;
 use App\Results\JobLoader;
+use App\Screens\Join\JoinStart;
+use EmberDusk\Joining\School;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Inertia\Inertia;
@@ -28,6 +30,7 @@ final readonly class JoinController
 
         return Inertia::render('Join', [
             'answer' => $this->loader->answer($job, $user, $job->newest(), 'join'),
+            'start' => JoinStart::of($job->newest()->plan()),
             'live' => $run === null ? null : $this->runs->look($job, $run),
         ]);
     }
@@ -43,6 +46,9 @@ final readonly class JoinController
                     speed: $request->integer('speed'),
                     site: $request->boolean('site'),
                     hand: trim($request->string('hand')->toString()),
+                    timing: $request->filled('timing') ? $request->string('timing')->toString() : School::SEARCH_FIRST,
+                    trustsNew: $request->boolean('trustsNew'),
+                    hidden: $request->integer('hidden'),
                 ),
             ),
             201,
@@ -56,18 +62,7 @@ final readonly class JoinController
 
     public function act(JoinActRequest $request, Job $job, JoinRun $joinRun, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(
-            $this->runs->act(
-                job: $job,
-                run: $joinRun,
-                user: $user,
-                kind: $request->string('kind')->toString(),
-                device: $request->string('device')->toString(),
-                presses: $request->integer('presses', 1),
-                name: $request->string('name')->toString(),
-                room: $request->string('room')->toString(),
-            ),
-        );
+        return new JsonResponse($this->runs->act(job: $job, run: $joinRun, user: $user, given: $request->given()));
     }
 
     public function skip(Job $job, JoinRun $joinRun): JsonResponse

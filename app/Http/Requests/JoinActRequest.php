@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Something done or said in a join run. */
+/** Something done or answered in a join run. */
 final class JoinActRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
@@ -14,10 +14,22 @@ final class JoinActRequest extends FormRequest
     {
         return [
             'kind' => ['required', 'string', 'max:20'],
-            'device' => ['required', 'string', 'max:40'],
-            'presses' => ['integer', 'min:1', 'max:20'],
-            'name' => ['nullable', 'string', 'max:200'],
+            'device' => ['nullable', 'string', 'max:40'],
+            'text' => ['nullable', 'string', 'max:200'],
             'room' => ['nullable', 'string', 'max:200'],
+            'client' => ['nullable', 'string', 'max:40'],
+        ];
+    }
+
+    /** @return array{kind: string, device: string, text: string, room: string, client: string|null} */
+    public function given(): array
+    {
+        return [
+            'kind' => $this->string('kind')->toString(),
+            'device' => $this->string('device')->toString(),
+            'text' => $this->string('text')->toString(),
+            'room' => $this->string('room')->toString(),
+            'client' => $this->filled('client') ? $this->string('client')->toString() : null,
         ];
     }
 }

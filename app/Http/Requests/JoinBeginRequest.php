@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Joining\Runs;
+use EmberDusk\Joining\School;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -18,6 +19,9 @@ final class JoinBeginRequest extends FormRequest
             'speed' => ['required', 'integer', Rule::in(Runs::SPEEDS)],
             'site' => ['boolean'],
             'hand' => ['nullable', 'string', 'max:80'],
+            'timing' => ['nullable', 'string', Rule::in(School::TIMINGS)],
+            'trustsNew' => ['boolean'],
+            'hidden' => ['integer', 'min:0', 'max:2'],
         ];
     }
 }

@@ -4,52 +4,57 @@ declare(strict_types=1);
 
 namespace App\Screens\Join;
 
+use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Acceptance;
+use EmberDusk\Joining\StandIn\Light;
+use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Words;
+use EmberDusk\Kit\Profiles\Behaviour;
+use EmberDusk\Kit\Profiles\GesturePart;
 use EmberDusk\Kit\Profiles\Signal;
+use EmberDusk\Plan\Plan;
 
-/** A live run as the screen shows it: step, lanes, the drawn kit, the app's list, the log. Times in run seconds. */
+/** A live run as the screen shows it: step, lanes, the drawn kit, the apps' lists, causes, the log. Times in run seconds. */
 final readonly class JoinPicture
 {
+    /** Causes that are shown at once. */
+    private const CAUSES = 4;
+
+    /** Share of belief below which a cause is not shown. */
+    private const LEAST = 0.005;
+
     /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinPicture */
-    public static function of(LiveRun $run, float $now): array
+    public static function of(LiveRun $run, float $now, Plan $plan): array
     {
-        $site = $run->site($now);
-        $log = $run->log();
         $step = $run->next($now);
+        $progress = $run->progress();
+        $log = $run->log();
 
         return [
             'now' => $now,
-            'step' => self::step($step),
-            'lanes' => [
-                self::hubLane($run),
-                ...array_map(static fn(string $d): array => self::lane($run, $d), array_keys($run->kit->controllers)),
-            ],
-            'devices' => array_map(
-                static fn(string $d): array => [
-                    'id' => $d,
-                    'name' => $run->kit->names[$d],
-                    'key' => $run->kit->controllers[$d]->key,
-                    'presses' => $run->kit->controllers[$d]->presses,
-                    'powered' => $site->isPowered($d),
-                    'lit' => $site->isLit($d),
-                    'signal' => self::signal($site->signal($d)),
-                ],
-                array_keys($run->kit->controllers),
-            ),
-            'list' => array_map(
-                static fn(string $d, string $n): array => ['device' => $d, 'name' => $n],
-                array_keys($site->list()),
-                array_values($site->list()),
-            ),
-            'letters' => $run->kit->hub->letters,
-            'log' => Words::lines($log, $run->kit),
-            'missed' => count(array_filter($log, static fn(Event $e): bool => $e->kind === 'missed')),
-            'named' => count(array_filter($log, static fn(Event $e): bool => $e->kind === 'named')),
+            'step' => self::step($step, $run, $plan),
+            'lanes' => JoinLanes::of($run),
+            'devices' => $run->site() === null ? [] : self::devices($run->site(), $run),
+            'apps' => self::apps($run),
+            'log' => Words::lines($log, $run->roster),
+            'missed' => $progress->marks->missed,
+            'joined' => count(array_filter($log, static fn(Event $e): bool => $e->kind === Event::JOINED)),
+            'lights' => count(array_filter($run->roster->units, static fn(Unit $u): bool => $u->lights())),
+            'through' => count($progress->through()),
+            'tasks' => count($progress->tasks()),
+            'found' => array_map(static fn($s): string => $s->says, $progress->found()),
+            'aside' => array_values($progress->marks->aside),
+            'causes' => self::causes($run),
+            'says' => self::says($step, $run),
+            'measured' => $step->look === Step::END ? self::measured($run) : [],
             'nextAt' => self::nextAt($run, $now),
-            'done' => $step->kind === 'done',
+            'done' => $step->look === Step::END,
         ];
     }
 
@@ -57,86 +62,206 @@ final readonly class JoinPicture
     public static function nextAt(LiveRun $run, float $now): ?float
     {
         $closes = $run->next($now)->window[1] ?? null;
+        $times = array_filter(
+            [$run->site()?->nextChange(), $closes === null ? null : $closes + 0.05],
+            static fn(?float $t): bool => $t !== null && $t > $now,
+        );
 
-        return self::soonest($now, [$run->site($now)->nextChange(), $closes === null ? null : $closes + 0.05]);
+        return $times === [] ? null : min($times);
     }
 
     /** @return array<string, mixed> */
-    public static function step(Step $s): array
+    private static function step(Step $s, LiveRun $run, Plan $plan): array
     {
+        $light = $s->look === Step::NAME ? $plan->lights[$s->device] ?? null : null;
+        $unit = $run->roster->has($s->device) ? $run->roster->unit($s->device) : null;
+
         return [
+            'key' => $s->key(),
             'kind' => $s->kind,
+            'look' => $s->look,
             'device' => $s->device,
             'where' => $s->where,
             'title' => $s->title,
             'why' => $s->why,
-            'answers' => $s->answers,
-            'yes' => $s->yes(),
-            'no' => $s->no(),
+            'does' => $s->look !== Step::NAME && $s->look !== Step::TRY && $s->acts !== [],
+            'tries' =>
+                $s->look === Step::TRY
+                    ? array_map(
+                        static fn(Act $a): array => [
+                            'device' => $a->device,
+                            'text' => $a->text,
+                            'label' => self::level($a->text),
+                        ],
+                        $s->acts,
+                    )
+                    : [],
             'expect' => $s->expect === null ? null : ['words' => $s->expect->words(), 'times' => $s->expect->times],
+            'expects' => $s->expects,
+            'picks' => array_map(
+                static fn(string $seen): array => ['seen' => $seen, 'words' => Seen::words($seen)],
+                $s->picks(),
+            ),
+            'name' => $light->name ?? ($unit->name ?? ''),
+            'room' => $light->room ?? ($unit->room ?? ''),
+            'letters' => self::letters($run),
             'from' => $s->window[0] ?? null,
             'to' => $s->window[1] ?? null,
+            'left' => $s->opened === '' && $s->search !== null ? 'of the search left' : 'left to see it',
             'alert' => $s->alert,
+            'ifNot' => $s->ifNot,
             'caution' => $s->caution,
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function hubLane(LiveRun $run): array
+    private static function level(string $text): string
     {
-        return [
-            'id' => $run->kit->hubId,
-            'label' => 'Hub',
-            'note' => 'phone app',
-            'bars' => array_map(
-                static fn(array $w): array => ['from' => $w[0], 'to' => $w[1], 'kind' => 'search', 'text' => 'search'],
-                $run->kit->family->searches($run->kit, $run->log()),
-            ),
-            'marks' => self::marks($run, $run->kit->hubId, ['found' => 'listed']),
-        ];
+        $level = (float) (explode(' ', $text)[2] ?? 0);
+
+        return match (true) {
+            $level >= 1.0 => 'On',
+            $level <= 0.0 => 'Off',
+            default => sprintf('%d %%', (int) round(100 * $level)),
+        };
     }
 
-    /** @return array<string, mixed> */
-    private static function lane(LiveRun $run, string $device): array
+    private static function letters(LiveRun $run): int
     {
-        return [
-            'id' => $device,
-            'label' => strtoupper($device),
-            'note' => $run->kit->names[$device],
-            'bars' => array_map(
-                static fn(array $w): array => [
-                    'from' => $w[0],
-                    'to' => $w[1],
-                    'kind' => 'listens',
-                    'text' => 'listens',
-                ],
-                $run->kit->family->listening($run->kit, $device, $run->log()),
-            ),
-            'marks' => self::marks($run, $device, [
-                'power-on' => 'on',
-                'power-off' => 'off',
-                'saw-joined' => 'joined',
-                'missed' => 'missed',
-                'found' => 'listed',
-                'named' => 'named',
-            ]),
-        ];
-    }
-
-    /**
-     * @param  array<string, string>  $kinds
-     * @return list<array{at: float, text: string}>
-     */
-    private static function marks(LiveRun $run, string $device, array $kinds): array
-    {
-        $marks = [];
-        foreach ($run->log() as $e) {
-            if ($e->device === $device && isset($kinds[$e->kind])) {
-                $marks[] = ['at' => $e->at, 'text' => $kinds[$e->kind]];
-            }
+        foreach ($run->roster->of(Unit::HUB) as $hub) {
+            return (int) ($hub->leaflet->figure('letters') ?? 30);
         }
 
-        return $marks;
+        return 30;
+    }
+
+    /** @return list<array<string, mixed>> the stand-ins as they are drawn */
+    private static function devices(Site $site, LiveRun $run): array
+    {
+        $drawn = [];
+        foreach ($site->devices() as $id => $device) {
+            $unit = $device->unit;
+            if (!$unit->lights() && !in_array($unit->role, [Unit::REMOTE, Unit::PANEL, Unit::BRIDGE], true)) {
+                continue;
+            }
+            $drawn[] = [
+                'id' => $id,
+                'label' => $unit->label(),
+                'name' => $unit->name,
+                'role' => $unit->role,
+                'powered' => $device->isPowered(),
+                'switched' => Guided::switched($unit),
+                'lit' => $site->isLit($id),
+                'level' => $device instanceof Light ? $device->level() : 0.0,
+                'signal' => self::signal($site->signal($id)),
+                'keys' => self::keys($unit->leaflet),
+                'zones' => $unit->role === Unit::BRIDGE ? 0 : $unit->zones,
+            ];
+        }
+
+        return $drawn;
+    }
+
+    /** @return list<array{key: string, presses: list<int>, holds: list<float>}> what its keys are for, without saying which */
+    private static function keys(Behaviour $leaflet): array
+    {
+        $keys = [];
+        foreach ($leaflet->gestures as $gesture) {
+            foreach ($gesture->parts as $part) {
+                if ($part->kind === GesturePart::CYCLE) {
+                    continue;
+                }
+                $keys[$part->key] ??= ['key' => $part->key, 'presses' => [1], 'holds' => []];
+                if ($part->kind === GesturePart::PRESS) {
+                    $keys[$part->key]['presses'][] = $part->times;
+                } else {
+                    $keys[$part->key]['holds'][] = $part->takes();
+                }
+            }
+        }
+        foreach ($keys as $key => $of) {
+            $presses = array_values(array_unique($of['presses']));
+            sort($presses);
+            $keys[$key]['presses'] = $presses;
+            $keys[$key]['holds'] = array_values(array_unique($of['holds']));
+        }
+
+        return array_values($keys);
+    }
+
+    /** @return list<array{hub: string, label: string, lines: list<array{name: string, as: string}>}> */
+    private static function apps(LiveRun $run): array
+    {
+        $apps = [];
+        foreach ($run->roster->of(Unit::HUB) as $hub) {
+            $apps[] = [
+                'hub' => $hub->id,
+                'label' => $hub->called(),
+                'searches' => $hub->way === 'zigbee',
+                'lines' => array_map(
+                    static fn(string $line): array => [
+                        'name' => $line,
+                        'as' => strtoupper($run->progress()->field->ownerOf($hub->id, $line) ?? ''),
+                    ],
+                    array_values(array_unique($run->progress()->field->known($hub->id))),
+                ),
+            ];
+        }
+
+        return $apps;
+    }
+
+    /** What the app of a stand-in says once the hands of a step are through. */
+    private static function says(Step $step, LiveRun $run): string
+    {
+        if (
+            $run->site() === null ||
+            $step->look !== Step::SAYS ||
+            !isset($run->progress()->marks->worked[$step->key()])
+        ) {
+            return '';
+        }
+
+        return $run->site()->device($step->watches)->says($step->signal)
+            ? "It does: {$step->expects}."
+            : 'Nothing of the kind, so far.';
+    }
+
+    /** @return list<string> what every control of a rehearsal really does, pressed at the end */
+    private static function measured(LiveRun $run): array
+    {
+        if ($run->site() === null) {
+            return [];
+        }
+        $tried = Acceptance::all($run->site());
+        $wrong = array_filter($tried, static fn(string $s): bool => $s !== Seen::YES);
+        $lines = [sprintf('Pressed on the stand-ins: %d of %d work.', count($tried) - count($wrong), count($tried))];
+        foreach ($wrong as $want => $seen) {
+            [$control, $light] = explode(' ', strtoupper($want));
+            $lines[] = "{$light} by {$control}: " . Seen::words($seen) . '.';
+        }
+        foreach ($run->site()->flaws() as $flaw) {
+            $lines[] = 'Still hidden: ' . str_replace('-', ' ', $flaw->code) . ' at ' . strtoupper($flaw->device) . '.';
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{says: string, share: float}> likeliest first */
+    private static function causes(LiveRun $run): array
+    {
+        $inquiry = $run->progress()->inquiry;
+        if (!$inquiry->asks()) {
+            return [];
+        }
+
+        return array_map(
+            static fn(array $ranked): array => ['says' => $ranked[0]->says, 'share' => round($ranked[1], 3)],
+            array_slice(
+                array_values(array_filter($inquiry->ranked(), static fn(array $r): bool => $r[1] >= self::LEAST)),
+                0,
+                self::CAUSES,
+            ),
+        );
     }
 
     /**
@@ -145,21 +270,6 @@ final readonly class JoinPicture
      */
     private static function signal(?array $signal): ?array
     {
-        if ($signal === null) {
-            return null;
-        }
-
-        return ['from' => $signal[0], 'times' => $signal[1]->times];
-    }
-
-    /** @param  list<float|null>  $times */
-    private static function soonest(float $now, array $times): ?float
-    {
-        $coming = array_filter($times, static fn(?float $t): bool => $t !== null && $t > $now);
-        if ($coming === []) {
-            return null;
-        }
-
-        return min($coming);
+        return $signal === null ? null : ['from' => $signal[0], 'times' => $signal[1]->times];
     }
 }

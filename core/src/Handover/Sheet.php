@@ -95,18 +95,7 @@ final readonly class Sheet
             'controller' => self::named($run->controller, $controller?->name()) ?? self::board($plan, $run),
             'light' => $light?->name,
             'room' => $light?->room,
-            'reset' =>
-                $profile === null
-                    ? null
-                    : sprintf(
-                        'Press %s %d times within %g s. The light flashes %s; it then listens for %g s. Start the search in the hub’s app first. Joined: %s.',
-                        $profile->key,
-                        $profile->presses,
-                        $profile->pressesWithin,
-                        $profile->resetDone->words(),
-                        $profile->listens,
-                        $profile->joined->words(),
-                    ),
+            'reset' => $profile?->resetCard(),
             'cables' => self::cables($plan, $run, $result),
             'figures' =>
                 $result === null || $strip === null

@@ -7,22 +7,26 @@ namespace EmberDusk\Joining;
 /**
  * One line of a join run's log: when (run seconds), what, on which device, and what more there is to it.
  *
- * Done by hand: power-on, power-off, press (a key), search (in the hub's app), toggle (a light in the app).
- * Said: saw (data: which signal). Noted by the guide: missed, found. Decided: named (data: name and room).
+ * Done by hand: the kinds of {@see Act}. Answered: done (the step's hands are through), saw (text: step and what was seen), found (text: as
+ * what the app lists it), named (text: name, room), mended (text: which fault, yes or no). Noted by
+ * the guide: joined.
  */
 final readonly class Event
 {
-    public const HANDS = ['power-on', 'power-off', 'press', 'search', 'toggle'];
+    public const DONE = 'done';
 
-    public const SAID = [
-        'saw-reset',
-        'saw-joined',
-        'saw-nothing',
-        'saw-other',
-        'found',
-        'identified',
-        'not-identified',
-    ];
+    public const SAW = 'saw';
+
+    public const FOUND = 'found';
+
+    public const NAMED = 'named';
+
+    public const MENDED = 'mended';
+
+    /** A light answers to something from now on. */
+    public const JOINED = 'joined';
+
+    public const ANSWERS = [self::DONE, self::SAW, self::FOUND, self::NAMED, self::MENDED];
 
     public function __construct(
         public float $at,
@@ -30,4 +34,12 @@ final readonly class Event
         public string $device,
         public string $text = '',
     ) {}
+
+    /** @return array{string, string} the text before and after its last bar */
+    public function parts(): array
+    {
+        $at = strrpos($this->text, '|');
+
+        return $at === false ? [$this->text, ''] : [substr($this->text, 0, $at), substr($this->text, $at + 1)];
+    }
 }

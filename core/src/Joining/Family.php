@@ -4,51 +4,47 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-/** What one family of controllers brings to a join run: its guide, its windows and its stand-ins. One folder a family. */
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Site;
+
+/** What one family of devices brings to joining: its tasks and their steps, what can be wrong with them, and its stand-in. One folder a family. */
 interface Family
 {
-    /**
-     * The one correct next step.
-     *
-     * @param  list<Event>  $log
-     */
-    public function next(Kit $kit, array $log, float $now): Step;
+    public function key(): string;
+
+    /** Whether units of that role and way of control are its own. */
+    public function takes(string $role, string $way): bool;
 
     /**
-     * What the clock alone has decided since the last line of the log.
+     * What its leaflets must give before anything of it can be joined.
      *
-     * @param  list<Event>  $log
-     * @return list<Event>
+     * @return list<string> gestures, signals and figures that are missing, in words
      */
-    public function notices(Kit $kit, array $log, float $now): array;
+    public function missing(Unit $unit, Roster $roster): array;
 
     /**
-     * As what an app lists a device since its last reset, as far as the log tells; null when it does not.
+     * What has to be brought about for what is wanted, in an order that works.
      *
-     * @param  list<Event>  $log
+     * @return list<Task>
      */
-    public function listedAs(string $device, Kit $kit, array $log): ?string;
+    public function tasks(Roster $roster): array;
 
     /**
-     * Stretches of time in which the hub looked for devices.
+     * The steps of one of its tasks, in their order.
      *
-     * @param  list<Event>  $log
-     * @return list<array{float, float}> run seconds from, to
+     * @param  list<Rule>  $dropped  rules of order that are left out
+     * @return list<Step>
      */
-    public function searches(Kit $kit, array $log): array;
+    public function steps(Task $task, Roster $roster, array $dropped = []): array;
 
     /**
-     * Stretches of time in which a controller listened.
+     * What can be wrong where a task does not go as it should.
      *
-     * @param  list<Event>  $log
-     * @return list<array{float, float}> run seconds from, to
+     * @return list<Suspect>
      */
-    public function listening(Kit $kit, string $device, array $log): array;
+    public function suspects(Task $task, Roster $roster): array;
 
-    /**
-     * The simulated devices as a log has left them. The same seed and log give the same.
-     *
-     * @param  list<Event>  $log in the order of time
-     */
-    public function standIns(Kit $kit, int $seed, array $log, float $now): StandIns;
+    /** The simulated device of a unit of its own. */
+    public function standIn(Unit $unit, Site $site): Device;
 }

@@ -4,26 +4,90 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Joining\Guide\Progress;
+use EmberDusk\Joining\Guide\Steps;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\StandIn\Trap;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
 use EmberDusk\Values\Refusal;
 
 /**
- * A join run: its log so far, what may be done next, and what the clock adds to the log. In a rehearsal stand-ins answer; on site the hands
- * are real, and what is seen is what somebody says.
+ * A join run: its log so far, what may be done next, and what comes about by itself. In a rehearsal stand-ins answer; on site the hands are
+ * real, and what is seen is what somebody says.
  */
 final class LiveRun
 {
-    /** Seconds between the presses of a gesture that is done in one action. */
-    private const BEAT = 0.35;
+    /** Steps that are answered by what was seen. */
+    private const LOOKS = [Step::LAMP, Step::SAYS, Step::LIST, Step::LIGHTS, Step::TRY];
 
-    /** @param  list<Event>  $log in the order of time */
+    /** @var list<Event> */
+    private array $log = [];
+
+    private readonly Progress $progress;
+
+    private readonly ?Site $site;
+
+    /**
+     * @param  list<Task>  $tasks  in their order
+     * @param  list<Event>  $log  in the order of time
+     * @param  list<Flaw>  $flaws  what is wrong with the stand-ins
+     * @param  list<Rule>  $dropped
+     * @param  list<Trap>  $without
+     */
     public function __construct(
-        public readonly Kit $kit,
-        private readonly int $seed,
-        private array $log,
+        public readonly Roster $roster,
+        array $tasks,
+        int $seed,
+        array $log = [],
         public readonly bool $onSite = false,
-    ) {}
+        array $flaws = [],
+        array $dropped = [],
+        array $without = [],
+    ) {
+        $this->progress = new Progress($roster, $tasks, new Steps($roster), $dropped);
+        $this->site = $onSite ? null : Families::site($roster, $seed, $flaws, $without);
+        $this->add($log);
+    }
+
+    /**
+     * @param  list<Event>  $events
+     * @return list<Event> the same
+     */
+    private function add(array $events): array
+    {
+        foreach ($events as $event) {
+            $this->site?->apply($event);
+            $this->progress->feed($event);
+            $this->log[] = $event;
+        }
+
+        return $events;
+    }
+
+    /**
+     * Notes what has just been joined, once a run.
+     *
+     * @param  list<Event>  $events
+     * @return list<Event> with what was noted
+     */
+    private function noted(array $events): array
+    {
+        $at = $events === [] ? 0.0 : $events[count($events) - 1]->at;
+        $known = array_filter($this->log, static fn(Event $e): bool => $e->kind === Event::JOINED);
+        $known = array_fill_keys(array_map(static fn(Event $e): string => $e->device, $known), true);
+        $new = [];
+        foreach ($this->progress->through() as $task) {
+            foreach ($task->brings($this->roster) as $light) {
+                if (!isset($known[$light])) {
+                    $known[$light] = true;
+                    $new[] = new Event($at, Event::JOINED, $light);
+                }
+            }
+        }
+
+        return [...$events, ...$this->add($new)];
+    }
 
     /** @return list<Event> */
     public function log(): array
@@ -31,92 +95,136 @@ final class LiveRun
         return $this->log;
     }
 
+    public function progress(): Progress
+    {
+        return $this->progress;
+    }
+
     /**
-     * Puts into the log what has come about by itself: a missed window, a light in the app's list.
+     * Puts into the log what has come about by itself: a new line in an app's list.
      *
      * @return list<Event> what was added
      */
     public function settle(float $now): array
     {
-        $new = $this->kit->family->notices($this->kit, $this->log, $now);
-        foreach ($this->onSite ? [] : $this->site($now)->list() as $device => $listed) {
-            if ($this->kit->family->listedAs($device, $this->kit, [...$this->log, ...$new]) === null) {
-                $new[] = new Event($now, 'found', $device, $listed);
+        if ($this->site === null) {
+            return [];
+        }
+        $this->site->advance(max($now, $this->site->now()));
+        $new = [];
+        foreach ($this->roster->of(Unit::HUB) as $hub) {
+            $known = $this->progress->field->known($hub->id);
+            foreach ($this->site->device($hub->id)->list() as $names) {
+                foreach (array_diff($names, $known) as $name) {
+                    $new[] = new Event($this->site->now(), Event::FOUND, $hub->id, $name);
+                }
             }
         }
-        $this->log = [...$this->log, ...$new];
 
-        return $new;
+        return $this->add($new);
     }
 
     /**
-     * Something done or said now, after all that came about by itself.
+     * Something done or answered now, after all that came about by itself.
      *
-     * @param  int  $presses  of a key, in one action
      * @return list<Event> what was added by it
      *
      * @throws Refusal when the device or the kind is unknown, or when nothing was asked that this would answer
      */
-    public function act(string $kind, string $device, float $now, int $presses = 1, string $text = ''): array
+    public function act(string $kind, string $device, float $now, string $text = ''): array
     {
-        if ($device !== $this->kit->hubId && !isset($this->kit->controllers[$device])) {
+        $this->settle($now);
+        if ($device !== '' && !$this->roster->has($device)) {
             throw InvalidInput::at('/device', "“{$device}” is no device of this run.");
         }
-        $hand = in_array($kind, Event::HANDS, true);
-        if ($kind === 'found' && !$this->onSite) {
-            throw InvalidInput::at('/kind', 'In a rehearsal a light comes into the list by itself.');
+        $at = $this->after($now);
+        if ($kind === Act::GESTURE) {
+            return $this->add(Hands::at([new Act(Act::GESTURE, $device, $text)], $this->roster, $at));
         }
-        if ($kind === 'found' && trim($text) === '') {
-            throw InvalidInput::at('/name', 'Say as what the app lists it, such as “Light 1”.');
+        if (in_array($kind, Act::HANDS, true)) {
+            return $this->add([new Event($at, $kind, $device, $text)]);
         }
-        if (!$hand && !in_array($kind, Event::SAID, true) && $kind !== 'named') {
+        if (!in_array($kind, Event::ANSWERS, true)) {
             throw InvalidInput::at('/kind', "“{$kind}” is nothing that is done or said here.");
         }
-        if (!$hand && !in_array($kind, $this->next($now)->answers, true)) {
+
+        return $this->answer($this->next($now), $kind, $device, $at, $text);
+    }
+
+    /** @return list<Event> */
+    private function answer(Step $step, string $kind, string $device, float $at, string $text): array
+    {
+        [$key, $seen] = (new Event($at, $kind, $device, $text))->parts();
+        $fits = match ($kind) {
+            Event::DONE => $step->look === Step::HAND && $text === $step->key(),
+            Event::SAW => in_array($this->progress->asked($key)?->look, self::LOOKS, true) &&
+                in_array($seen, Seen::ALL, true),
+            Event::NAMED => $step->look === Step::NAME && $device === $step->device,
+            Event::MENDED => $step->look === Step::MEND &&
+                $device === $step->device &&
+                in_array($text, ["{$step->kind}|yes", "{$step->kind}|no"], true),
+            Event::FOUND => $this->onSite && $step->look === Step::LIST && $device === $step->device,
+            default => false,
+        };
+        if (!$fits) {
             throw OutOfTurn::at('/kind', 'The run has moved on: that answers an earlier step.');
         }
-        if (($kind === 'search') !== ($device === $this->kit->hubId)) {
-            throw InvalidInput::at('/device', 'Search belongs to the hub, everything else to a controller.');
+        if ($kind === Event::FOUND && trim($text) === '') {
+            throw InvalidInput::at('/name', 'Say as what the app lists it, such as “Light 1”.');
         }
-        $last = $this->log === [] ? 0.0 : $this->log[count($this->log) - 1]->at;
-        $at = max($now, $last);
-        $new = [];
-        for ($n = 0; $n < ($kind === 'press' ? max(1, min(20, $presses)) : 1); $n++) {
-            $new[] = new Event($at + $n * self::BEAT, $kind, $device, $text);
+        $new = [new Event($at, $kind, $device, $text)];
+        if ($kind === Event::NAMED) {
+            // The app is given the name as well.
+            foreach ($step->acts as $act) {
+                array_unshift(
+                    $new,
+                    new Event($at, $act->kind, $act->device, str_replace('NAME', explode(', ', $text)[0], $act->text)),
+                );
+            }
         }
-        $this->log = [...$this->log, ...$new];
 
-        return $new;
+        return $this->noted($this->add($new));
     }
 
-    public function site(float $now): StandIns
+    /**
+     * The hands of the step that is asked for now, as the leaflet has them; where nothing is looked for, that answers it.
+     *
+     * @return list<Event> what was added
+     *
+     * @throws OutOfTurn
+     */
+    public function work(string $key, float $now): array
     {
-        if ($this->onSite) {
-            return new Unseen($this->listed());
+        $this->settle($now);
+        $step = $this->next($now);
+        if ($step->key() !== $key) {
+            throw OutOfTurn::at('/kind', 'The run has moved on: that was an earlier step.');
         }
+        $new = Hands::at($step->acts, $this->roster, $this->after($now));
+        $last = $new === [] ? $this->after($now) : $new[count($new) - 1]->at;
+        $new[] = new Event($last, Event::DONE, $step->device, $step->key());
 
-        return $this->kit->family->standIns($this->kit, $this->seed, $this->log, $now);
+        return $this->noted($this->add($new));
     }
 
-    /** @return array<string, string> as what the app lists devices, as far as somebody said */
-    private function listed(): array
+    private function after(float $now): float
     {
-        $list = [];
-        foreach (array_keys($this->kit->controllers) as $device) {
-            $listed = $this->kit->family->listedAs($device, $this->kit, $this->log);
-            $list += $listed === null ? [] : [$device => $listed];
-        }
+        return max($now, $this->log === [] ? 0.0 : $this->log[count($this->log) - 1]->at);
+    }
 
-        return $list;
+    /** The stand-ins as they are now; null on site, where nothing of the real devices is known but what somebody says. */
+    public function site(): ?Site
+    {
+        return $this->site;
     }
 
     public function next(float $now): Step
     {
-        return $this->kit->family->next($this->kit, $this->log, $now);
+        return $this->progress->next($now);
     }
 
     public function done(float $now): bool
     {
-        return $this->next($now)->kind === 'done';
+        return $this->next($now)->look === Step::END;
     }
 }

@@ -4,97 +4,222 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\StandIn\Acceptance;
+use EmberDusk\Joining\StandIn\Light;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\StandIn\Trap;
 use EmberDusk\Values\NoSolution;
-use EmberDusk\Values\Refusal;
 
-/** Works a join run through with a pair of simulated hands that follow the guide. */
+/** Works a join run through with a pair of simulated hands that follow the guide, and eyes that see what the stand-ins show. */
 final readonly class Rehearsal
 {
     /** Seconds from reading a step to doing it. */
     private const REACTION = 2.0;
 
-    private const MOST_STEPS = 300;
+    private const MOST_STEPS = 1_500;
 
     /**
-     * @param  bool  $hasty  the hands reset once before any search, as people do
-     * @return list<Event> the log
-     *
-     * @throws Refusal when the hands come to no end
+     * @param  array<string, string>  $tried  what each control does at the end, by control and light
+     * @param  list<string>  $found  keys of the faults that were named and put right
+     * @param  array<string, string>  $aside  what is not explained, by task
+     * @param  list<array{float, Step}>  $trail  what was asked, and when
      */
-    public static function run(Kit $kit, int $seed, bool $hasty = false): array
+    private function __construct(
+        public LiveRun $run,
+        public float $seconds,
+        public int $steps,
+        public array $tried,
+        public array $found,
+        public array $aside,
+        public array $trail,
+    ) {}
+
+    public function works(): bool
     {
-        $run = new LiveRun($kit, $seed, []);
+        return array_filter($this->tried, static fn(string $s): bool => $s !== Seen::YES) === [];
+    }
+
+    /**
+     * @param  list<Flaw>  $flaws
+     * @param  list<Rule>  $dropped
+     * @param  list<Trap>  $without
+     * @param  float  $wrong  share of the answers that are wrong
+     *
+     * @throws NoSolution when the hands come to no end
+     */
+    public static function run(
+        Roster $roster,
+        int $seed,
+        array $flaws = [],
+        array $dropped = [],
+        array $without = [],
+        float $wrong = 0.0,
+    ): self {
+        $run = new LiveRun(
+            roster: $roster,
+            tasks: Order::of($roster, $dropped),
+            seed: $seed,
+            flaws: $flaws,
+            dropped: $dropped,
+            without: $without,
+        );
+        $site = $run->site() ?? throw new NoSolution('A rehearsal needs stand-ins.');
         $now = 0.0;
-        if ($hasty) {
-            foreach ($kit->controllers as $device => $profile) {
-                $run->act('power-on', $device, $now);
-                $run->act('press', $device, $now += self::REACTION, $profile->presses);
-                $now += $profile->listens + self::REACTION;
-                break;
-            }
-        }
+        $trail = [];
         for ($n = 0; $n < self::MOST_STEPS; $n++) {
-            $run->settle($now);
+            // What is asked is what stands there once the hands are ready.
+            $run->settle($now += self::REACTION);
             $step = $run->next($now);
-            if ($step->kind === 'done') {
-                return $run->log();
+            if ($step->look === Step::END) {
+                return new self(
+                    run: $run,
+                    seconds: $now,
+                    steps: $n,
+                    tried: Acceptance::all($site),
+                    found: array_map(static fn($s): string => $s->key(), $run->progress()->found()),
+                    aside: $run->progress()->marks->aside,
+                    trail: $trail,
+                );
             }
-            $now = self::answer($run, $step, $now);
+            $trail[] = [$now, $step];
+            $errs = $wrong > 0.0 && $site->dice->between(0, 1, "errs {$n}") < $wrong;
+            $now = self::answer($run, $site, $step, $now, $errs);
         }
 
         throw new NoSolution('The rehearsal comes to no end: see the log of a live run.');
     }
 
-    private static function answer(LiveRun $run, Step $step, float $now): float
+    /** @return float when the answer was given */
+    private static function answer(LiveRun $run, Site $site, Step $step, float $now, bool $errs): float
     {
         $device = $step->device;
-        switch ($step->kind) {
-            case 'power':
-            case 'search':
-            case 'toggle':
-                $run->act($step->answers[0], $device, $now + self::REACTION);
+        switch ($step->look) {
+            case Step::HAND:
+                // The way through the app counts like a walk.
+                $new = $run->work($step->key(), $now + $step->before);
 
-                return $now + self::REACTION;
-            case 'reset':
-                $new = $run->act('press', $device, $now + self::REACTION, $run->kit->controllers[$device]->presses);
+                return $new[count($new) - 1]->at + $step->waits;
+            case Step::MEND:
+                $was = $site->has($step->kind, $device) !== $errs;
+                $run->act(Event::MENDED, $device, $now + $step->waits, $step->kind . '|' . ($was ? 'yes' : 'no'));
 
-                return $new[count($new) - 1]->at;
-            case 'look-reset':
-                $now += $run->kit->controllers[$device]->resetDone->seconds();
-                $run->act('saw-reset', $device, $now);
+                return $now + $step->waits;
+            case Step::NAME:
+                $run->act(
+                    Event::NAMED,
+                    $device,
+                    $now,
+                    $run->roster->unit($device)->name . ', ' . $run->roster->unit($device)->room,
+                );
 
                 return $now;
-            case 'look-joined':
-                return self::look($run, $step, $now);
-            case 'identify':
-                $run->act('identified', $device, $now + self::REACTION);
-
-                return $now + self::REACTION;
-            case 'name':
-                $run->act('named', $device, $now + self::REACTION, text: $run->kit->names[$device]);
-
-                return $now + self::REACTION;
             default:
-                return $now + 1.0;
+                [$at, $seen] = self::see($run, $site, $step, $now);
+                if ($seen === '') {
+                    return $at;
+                }
+                if ($errs) {
+                    $seen = $seen === Seen::YES ? Seen::NOTHING : Seen::YES;
+                }
+                $run->act(Event::SAW, $device, $at, $step->key() . '|' . $seen);
+
+                return $at;
         }
     }
 
-    /** Looks until the strip confirms or the window is over, and says which. */
-    private static function look(LiveRun $run, Step $step, float $now): float
+    /** @return array{float, string} when, and what was seen; empty where there is nothing to say */
+    private static function see(LiveRun $run, Site $site, Step $step, float $now): array
     {
-        $until = ($step->window[1] ?? $now) + 0.1;
-        $joined = $run->site($until)->isJoined($step->device);
-        if ($joined) {
-            $at = max(
-                $now,
-                ($run->site($until)->signal($step->device)[0] ?? $now) +
-                    $run->kit->controllers[$step->device]->joined->seconds(),
-            );
-        } else {
-            $at = max($now, $until);
-        }
-        $run->act($joined ? 'saw-joined' : 'saw-nothing', $step->device, $at);
+        $before = self::lit($site, $now);
+        $from = self::last($run, $step->watches, $now);
+        $new = $step->look === Step::TRY ? [] : ($step->acts === [] ? [] : $run->work($step->key(), $now));
+        $from = $new === [] ? $from : $new[0]->at;
+        $acted = $new === [] ? $now : $new[count($new) - 1]->at;
+        switch ($step->look) {
+            case Step::TRY:
+                [, $control, $light] = explode(' ', $step->task);
+                foreach ($run->roster->wantsOf($control) as $want) {
+                    if ($want->light === $light) {
+                        return [$now + 6.0, Acceptance::of($site, $want)];
+                    }
+                }
 
-        return $at;
+                return [$now, Seen::NOTHING];
+            case Step::LIST:
+                for ($at = $now; $at < $now + $step->waits; $at += 1.0) {
+                    if ($run->settle($at) !== [] || $run->next($at)->look !== Step::LIST) {
+                        return [$at, ''];
+                    }
+                }
+
+                return [$at, Seen::NOTHING];
+            case Step::LIGHTS:
+                $run->settle($acted + 0.5);
+                $changed = array_keys(array_diff_assoc(self::lit($site, $acted + 0.5), $before));
+
+                return [
+                    $acted + 1.0,
+                    match (true) {
+                        $changed === [$step->watches] => Seen::YES,
+                        $changed === [] => Seen::NOTHING,
+                        default => Seen::ELSEWHERE,
+                    },
+                ];
+            case Step::SAYS:
+                $run->settle($acted + $step->waits);
+
+                return [
+                    $acted + $step->waits,
+                    $site->device($step->watches)->says($step->signal) ? Seen::YES : Seen::NOTHING,
+                ];
+            default:
+                return self::lamp($run, $site, $step, $from, $acted);
+        }
+    }
+
+    /** @return array{float, string} */
+    private static function lamp(LiveRun $run, Site $site, Step $step, float $from, float $acted): array
+    {
+        $until = max($step->window[1] ?? 0.0, $acted + ($step->acts === [] ? 0.5 : $step->waits));
+        for ($at = $acted; $at <= $until + 0.5; $at += 0.5) {
+            $run->settle($at);
+            if (in_array($step->signal, $site->device($step->watches)->shown($from, $at), true)) {
+                return [$at + ($step->expect?->seconds() ?? 0.0), Seen::YES];
+            }
+            foreach ($site->devices() as $id => $device) {
+                if (
+                    $device instanceof Light &&
+                    $id !== $step->watches &&
+                    in_array($step->signal, $device->shown($from, $at), true) &&
+                    $step->kind === 'link'
+                ) {
+                    return [$at + 1.0, Seen::ELSEWHERE];
+                }
+            }
+        }
+
+        return [$until, Seen::NOTHING];
+    }
+
+    /** When hands last did something to a device. */
+    private static function last(LiveRun $run, string $device, float $now): float
+    {
+        foreach (array_reverse($run->log()) as $event) {
+            if ($event->device === $device && in_array($event->kind, Act::HANDS, true)) {
+                return $event->at;
+            }
+        }
+
+        return $now;
+    }
+
+    /** @return array<string, string> which lights are lit */
+    private static function lit(Site $site, float $at): array
+    {
+        return array_map(
+            static fn($d): string => $d->isLit($at + 30.0) ? 'lit' : 'dark',
+            array_filter($site->devices(), static fn($d): bool => $d instanceof Light),
+        );
     }
 }

@@ -9,8 +9,6 @@ use EmberDusk\Kit\Profiles\Signal;
 /** Simulated devices of a site at one moment: what somebody who stands there would see. A real adapter could answer alike. */
 interface StandIns
 {
-    public function isJoined(string $device): bool;
-
     public function isPowered(string $device): bool;
 
     public function isLit(string $device): bool;

@@ -4,31 +4,51 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-/** A line of the log in words. */
+/** Tasks and lines of the log in words. */
 final readonly class Words
 {
+    public static function task(Task $task, Roster $roster): string
+    {
+        $device = $roster->has($task->device) ? $roster->unit($task->device)->called() : strtoupper($task->device);
+        $other = $roster->has($task->other) ? $roster->unit($task->other)->label() : strtoupper($task->other);
+
+        return match ($task->what) {
+            Task::SETUP => "Setting up {$device}",
+            Task::JOIN => $task->other === Roster::PHONE ? "Joining {$device}" : "Joining {$device} to {$other}",
+            Task::LINK => "Linking {$device}" . ($task->zone > 0 ? " zone {$task->zone}" : '') . " to {$other}",
+            Task::READ => "Letting {$device} read {$other}",
+            default => "Working {$other} by {$device}" . ($task->zone > 0 ? " zone {$task->zone}" : ''),
+        };
+    }
+
     /**
      * A whole log in words; the presses of one gesture are one line.
      *
      * @param  list<Event>  $log
-     * @return list<array{at: string, kind: string, text: string}>
+     * @return list<array{at: string, kind: string, device: string, text: string}>
      */
-    public static function lines(array $log, Kit $kit): array
+    public static function lines(array $log, ?Roster $roster): array
     {
         $lines = [];
         $presses = 0;
         foreach ($log as $n => $e) {
+            $text = self::of($e, $roster);
+            if ($text === '') {
+                continue;
+            }
             $before = $log[$n - 1] ?? null;
             $same =
-                $e->kind === 'press' &&
-                $before?->kind === 'press' &&
+                $e->kind === Act::PRESS &&
+                $before?->kind === Act::PRESS &&
                 $before->device === $e->device &&
+                $before->text === $e->text &&
                 $e->at - $before->at < 2.0;
             $presses = $same ? $presses + 1 : 1;
             $line = [
                 'at' => self::clock($e->at),
                 'kind' => $e->kind,
-                'text' => self::of($e, $kit) . ($same ? " {$presses} times" : ''),
+                'device' => $e->device,
+                'text' => $text . ($same ? " {$presses} times" : ''),
             ];
             if ($same) {
                 $lines[count($lines) - 1] = $line;
@@ -40,28 +60,70 @@ final readonly class Words
         return array_values($lines);
     }
 
-    public static function of(Event $e, Kit $kit): string
+    /** One line of a log; empty for what says nothing to people. */
+    public static function of(Event $e, ?Roster $roster): string
     {
         $name = strtoupper($e->device);
-        $profile = $kit->controllers[$e->device] ?? null;
+        [$first, $last] = $e->parts();
 
         return match ($e->kind) {
-            'power-on' => "{$name} switched on",
-            'power-off' => "{$name} switched off",
-            'press' => "{$name}: {$profile?->key} pressed",
-            'search' => sprintf('Search started in the hub’s app, %g s', $kit->hub->search),
+            Act::ON => "{$name} switched on",
+            Act::OFF => "{$name} switched off",
+            Act::PRESS => "{$name}: " . ($e->text === '' ? 'key' : $e->text) . ' pressed',
+            Act::HOLD => "{$name}: " . explode(' ', $e->text)[0] . ' held',
+            Act::NEAR => "{$name} held to " . strtoupper(explode(' ', $e->text)[0]),
+            Act::TAP => self::tapped($name, $e->text),
+            Act::SET => "{$name}: {$e->text}",
+            Event::SAW => self::seen($first, $last, $roster),
+            Event::FOUND => "The app lists “{$e->text}”",
+            Event::NAMED => "{$name} named: {$e->text}",
+            Event::MENDED => $last === 'yes'
+                ? "{$name}: " . self::fault($first) . ', put right'
+                : "{$name}: " . self::fault($first) . '? No',
+            Event::JOINED => "{$name} is joined",
+            'missed' => "Window missed. {$e->text}",
+            // Kinds of runs that were made before devices of all families could be joined.
+            'search' => 'Search started in the hub’s app',
             'toggle' => "{$name} switched in the app",
-            'saw-reset' => "{$name} flashed {$profile?->resetDone->words()}: reset",
-            'saw-joined' => "{$name} flashed {$profile?->joined->words()}: joined",
+            'saw-reset' => "{$name} flashed: reset",
+            'saw-joined' => "{$name} flashed: joined",
             'saw-nothing' => "{$name}: nothing seen",
             'saw-other' => "{$name}: another pattern seen",
             'identified' => "{$name} is the one that answered",
             'not-identified' => "{$name} did not answer: another light",
-            'found' => "The app lists “{$e->text}”",
-            'missed' => "Window missed. {$e->text}",
-            'named' => "{$name} named: {$e->text}",
-            default => $e->kind,
+            default => '',
         };
+    }
+
+    private static function tapped(string $name, string $text): string
+    {
+        [$key, $given] = [...explode(' ', $text, 2), ''];
+
+        return match ($key) {
+            'search' => "Search started in the app of {$name}",
+            'end' => 'Search ended in the app',
+            'toggle' => "“{$given}” switched in the app",
+            'name' => '',
+            default => "App of {$name}: " . trim("{$key} " . strtoupper($given)),
+        };
+    }
+
+    private static function seen(string $step, string $seen, ?Roster $roster): string
+    {
+        [$task, $kind] = [...explode('/', $step), ''];
+        $words = explode(' ', $task);
+        $device = strtoupper($words[1] ?? '');
+        $other = strtoupper($words[2] ?? '');
+
+        return $kind === 'accept'
+            ? "{$other} by {$device}: " . Seen::words($seen)
+            : "{$device}, " . self::fault($kind) . ': ' . Seen::words($seen);
+    }
+
+    /** A key with its dashes as words. */
+    private static function fault(string $code): string
+    {
+        return str_replace('-', ' ', $code);
     }
 
     /** Run seconds as m:ss. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Profiles\Behaviour;
 
 /** What a hand works lights by: remote, panel, bridge, assistant, phone or server; the ways it speaks and the kinds of light it can set. */
 final readonly class Control implements Entry
@@ -12,6 +13,8 @@ final readonly class Control implements Entry
     /**
      * @param  list<string>  $speaks  ways of control
      * @param  list<string>  $sets  kinds of light
+     * @param  Behaviour  $profile  how it resets, joins, links and searches, as far as its leaflet is typed
+     * @param  int  $zones  0 where it has none
      */
     public function __construct(
         private string $id,
@@ -21,6 +24,9 @@ final readonly class Control implements Entry
         public array $sets,
         public bool $readsHub,
         public bool $mains = false,
+        public Behaviour $profile = new Behaviour(),
+        public int $zones = 0,
+        public ?int $lights = null,
     ) {}
 
     public static function read(Fields $f): self
@@ -33,6 +39,9 @@ final readonly class Control implements Entry
             sets: $f->strings('sets'),
             readsHub: $f->has('readsHub') && $f->flag('readsHub'),
             mains: $f->has('mains') && $f->flag('mains'),
+            profile: $f->has('profile') ? Behaviour::read($f->object('profile')) : new Behaviour(),
+            zones: $f->has('zones') ? $f->whole('zones', 1, 99) : 0,
+            lights: $f->has('lights') ? $f->whole('lights', 1, 1000) : null,
         );
     }
 

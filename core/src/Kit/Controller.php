@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Kit\Profiles\ControllerProfile;
+use EmberDusk\Kit\Profiles\Behaviour;
 
 /** A dimming controller with switched returns: its limits, its resistances, how it resets and joins. */
 final readonly class Controller implements Entry
@@ -17,7 +17,7 @@ final readonly class Controller implements Entry
 
     /**
      * @param  float  $commonOhms  from the supply's + to the common output
-     * @param  ControllerProfile|null  $profile  how it resets and joins; null when it has no network of its own to join
+     * @param  Behaviour|null  $profile  how it resets and joins; null while nobody has typed its leaflet, and of what joins nothing
      * @param  string  $family  its way of control
      * @param  list<string>  $modes  kinds of light that it can drive
      * @param  string  $setBy  what tells it which: none, switch, jumper or app
@@ -38,7 +38,7 @@ final readonly class Controller implements Entry
         public float $commonOhms,
         public float $channelOhms,
         public float $standbyAmps,
-        public ?ControllerProfile $profile,
+        public ?Behaviour $profile,
         public string $family = 'zigbee',
         public array $modes = self::MODES,
         public string $setBy = 'none',
@@ -83,7 +83,7 @@ final readonly class Controller implements Entry
             commonOhms: $f->number('commonOhms', 1e-4, 1),
             channelOhms: $f->number('channelOhms', 1e-4, 1),
             standbyAmps: $f->number('standbyAmps', 0, 0.5),
-            profile: $f->has('profile') ? ControllerProfile::read($f->object('profile')) : null,
+            profile: $f->has('profile') ? Behaviour::read($f->object('profile')) : null,
             family: $f->stringOrNull('family') ?? 'zigbee',
             modes: $f->has('modes') ? $f->strings('modes') : self::MODES,
             setBy: $f->stringOrNull('setBy') ?? 'none',

@@ -76,7 +76,7 @@ final readonly class EntryCells
             'number', 'whole' => self::number($in->number($key)),
             'flag' => $in->flag($key) ? 'yes' : 'no',
             'choices' => implode(' ', $in->strings($key)),
-            'numbers' => implode(' ', array_map(self::number(...), $in->numbers($key, -1e12, 1e12))),
+            'numbers', 'signal' => implode(' ', array_map(self::number(...), $in->numbers($key, -1e12, 1e12))),
             'channels' => implode(
                 ' | ',
                 array_map(
@@ -105,7 +105,7 @@ final readonly class EntryCells
             'whole' => preg_match('/^\d+$/', $cell) === 1 ? (int) $cell : throw $no('whole number'),
             'flag' => ['yes' => true, 'no' => false][mb_strtolower($cell)] ?? throw $no('yes or no'),
             'choices' => self::words($cell),
-            'numbers' => array_map(
+            'numbers', 'signal' => array_map(
                 static fn(string $w): float => self::decimal($w) ?? throw $no('list of numbers'),
                 self::words($cell),
             ),

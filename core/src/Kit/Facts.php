@@ -39,7 +39,7 @@ final readonly class Facts
                 "{$e->channels} ch",
                 sprintf('%g A a channel, %g A in all', $e->channelAmps, $e->totalAmps),
                 sprintf('%g-%g V', $e->inputLeast, $e->inputMost),
-                $e->profile === null ? self::way($e->family) : sprintf('listens %g s', $e->profile->listens),
+                $e->profile === null ? self::way($e->family) : sprintf('listens %g s', $e->profile->seconds('listens')),
             ],
             $e instanceof Cable => [
                 $e->conductor->label(),
@@ -48,9 +48,9 @@ final readonly class Facts
                 $e->conductor->capacity === null ? 'capacity not known' : sprintf('%g A', $e->conductor->capacity),
             ],
             $e instanceof Hub => [
-                sprintf('searches %g s', $e->profile->search),
-                sprintf('list lags up to %g s', $e->profile->lagMost),
-                "{$e->profile->letters} letters a name",
+                sprintf('searches %g s', $e->profile->seconds('search')),
+                sprintf('list lags up to %g s', $e->profile->seconds('lagMost')),
+                sprintf('%d letters a name', $e->profile->seconds('letters')),
             ],
             default => [],
         };

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Kit\Profiles\HubProfile;
+use EmberDusk\Kit\Profiles\Behaviour;
 
 /** A hub with its phone app: how it searches, finds and names. */
 final readonly class Hub implements Entry
@@ -13,13 +13,15 @@ final readonly class Hub implements Entry
     /**
      * @param  list<string>  $speaks  ways of control
      * @param  list<string>  $sets  kinds of light that its app can set
+     * @param  int|null  $lights  that it holds at most; null where its leaflet does not say
      */
     public function __construct(
         private string $id,
         private string $name,
-        public HubProfile $profile,
+        public Behaviour $profile,
         public array $speaks,
         public array $sets,
+        public ?int $lights = null,
     ) {}
 
     public static function read(Fields $f): self
@@ -27,9 +29,10 @@ final readonly class Hub implements Entry
         return new self(
             id: $f->string('id'),
             name: $f->string('name'),
-            profile: HubProfile::read($f->object('profile')),
+            profile: Behaviour::read($f->object('profile')),
             speaks: $f->has('speaks') ? $f->strings('speaks') : ['zigbee'],
             sets: $f->has('sets') ? $f->strings('sets') : ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'],
+            lights: $f->has('lights') ? $f->whole('lights', 1, 1000) : null,
         );
     }
 

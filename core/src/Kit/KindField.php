@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Profiles\Gesture;
+use EmberDusk\Values\Refusal;
 
 /** One field of a kind of kit: what a form asks, a column holds and a file must have. */
 final readonly class KindField
 {
     /**
      * @param  string  $key  with dots for what lies inside an object: profile.presses
-     * @param  string  $type  text, number, whole, flag, choice, choices, numbers or channels
+     * @param  string  $type  text, number, whole, flag, choice, choices, numbers, signal (of a lamp), gesture or channels
      * @param  list<string>  $choices
      */
     private function __construct(
@@ -62,8 +64,9 @@ final readonly class KindField
             'flag' => $in->flag($key),
             'choice' => $in->oneOf($key, $this->choices === [] ? [''] : $this->choices),
             'choices' => $this->several($in, $key),
-            'numbers' => $in->numbers($key, $this->least ?? -1e12, $this->most ?? 1e12),
+            'numbers', 'signal' => $in->numbers($key, $this->least ?? -1e12, $this->most ?? 1e12),
             'channels' => $in->objects($key),
+            'gesture' => $this->gesture($in, $key),
             default => $in->string($key, 400),
         };
     }
@@ -77,6 +80,18 @@ final readonly class KindField
         }
 
         return [$entry->has($parts[0]) ? $entry->object($parts[0]) : null, $parts[1]];
+    }
+
+    private function gesture(Fields $in, string $key): void
+    {
+        if (trim($in->string($key, 200)) === '') {
+            return;
+        }
+        try {
+            Gesture::read($in->string($key, 200));
+        } catch (Refusal $t) {
+            throw $in->invalid($key, $t->getMessage());
+        }
     }
 
     private function several(Fields $in, string $key): void

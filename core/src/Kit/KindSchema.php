@@ -14,6 +14,8 @@ final readonly class KindSchema
         'whole' => ['type' => 'integer'],
         'flag' => ['type' => 'boolean'],
         'text' => ['type' => 'string'],
+        'gesture' => ['type' => 'string'],
+        'signal' => ['type' => 'array', 'items' => ['type' => 'number']],
         'numbers' => ['type' => 'array', 'items' => ['type' => 'number']],
         'channels' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/channel']],
     ];

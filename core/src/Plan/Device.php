@@ -18,6 +18,7 @@ final readonly class Device
      * @param  Standing|null  $stands  where; null while nobody has said
      * @param  string|null  $bank  of a converter: the bank that it takes its power from
      * @param  bool  $there  it is there already: nobody buys it or fixes it
+     * @param  bool  $used  it was in use before: it may belong to another network
      */
     public function __construct(
         public string $id,
@@ -28,6 +29,7 @@ final readonly class Device
         public ?Standing $stands = null,
         public ?string $bank = null,
         public bool $there = false,
+        public bool $used = false,
     ) {}
 
     public function of(string $kit): self
@@ -64,6 +66,11 @@ final readonly class Device
     public function standing(?Standing $where): self
     {
         return $this->withChanged(stands: $where);
+    }
+
+    public function used(bool $used): self
+    {
+        return $this->withChanged(used: $used);
     }
 
     /** Where it is hidden, in words; empty while nobody has said. */

@@ -13,7 +13,7 @@ final readonly class Document
 {
     public const FORMAT = 'ember-dusk-job';
 
-    public const VERSION = 5;
+    public const VERSION = 6;
 
     /** The lists of the plan whose items have ids, in the document's order. */
     public const LISTS = [
@@ -50,6 +50,7 @@ final readonly class Document
             'stands' => $d->stands?->write(),
             'bank' => $d->bank,
             'there' => $d->there,
+            'used' => $d->used,
         ];
 
         return [

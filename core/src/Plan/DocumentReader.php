@@ -25,6 +25,7 @@ final readonly class DocumentReader
             stands: $d->has('stands') ? Standing::read($d->object('stands')) : null,
             bank: $d->stringOrNull('bank'),
             there: $d->flag('there'),
+            used: $d->flag('used'),
         );
 
         return new Plan(

@@ -32,6 +32,8 @@ final readonly class Item
 
     /**
      * @param  string|null  $on  what it goes with: a run for a set or a board, a supply for modules, a cable for a plug or a fork
+     * @param  Standing|null  $stands  where; null while nobody has said, or where it is carried
+     * @param  bool  $used  it was in use before: it may belong to another network
      */
     public function __construct(
         public string $id,
@@ -39,6 +41,8 @@ final readonly class Item
         public string $place,
         public int $count,
         public ?string $on = null,
+        public ?Standing $stands = null,
+        public bool $used = false,
     ) {}
 
     public static function read(Fields $f): self
@@ -49,7 +53,24 @@ final readonly class Item
             place: $f->string('place'),
             count: $f->whole('count', 1, 200),
             on: $f->stringOrNull('on'),
+            stands: $f->has('stands') ? Standing::read($f->object('stands')) : null,
+            used: $f->flag('used'),
         );
+    }
+
+    public function standing(?Standing $where): self
+    {
+        return $this->withChanged(stands: $where);
+    }
+
+    public function in(string $place): self
+    {
+        return $this->withChanged(place: $place);
+    }
+
+    public function used(bool $used): self
+    {
+        return $this->withChanged(used: $used);
     }
 
     /** @return array<string, mixed> */
@@ -61,6 +82,8 @@ final readonly class Item
             'place' => $this->place,
             'count' => $this->count,
             'on' => $this->on,
+            'stands' => $this->stands?->write(),
+            'used' => $this->used,
         ];
     }
 }

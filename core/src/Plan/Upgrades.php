@@ -14,7 +14,13 @@ final readonly class Upgrades
     public static function newest(array $document): array
     {
         foreach (
-            [1 => self::terms(...), 2 => self::making(...), 3 => self::laying(...), 4 => self::travel(...)]
+            [
+                1 => self::terms(...),
+                2 => self::making(...),
+                3 => self::laying(...),
+                4 => self::travel(...),
+                5 => self::joining(...),
+            ]
             as $version => $upgrade
         ) {
             $document = ($document['version'] ?? null) === $version ? $upgrade($document) : $document;
@@ -143,6 +149,24 @@ final readonly class Upgrades
                     $stands,
                     is_array($devices) ? array_values($devices) : [],
                 ),
+                array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1, 'modules' => 1]),
+            ),
+        ] + $document;
+    }
+
+    /**
+     * 5 to 6: what was in use before, which nobody had said, and where pieces of kit beside the chains stand.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function joining(array $document): array
+    {
+        return [
+            'version' => 6,
+            'items' => self::each($document['items'] ?? null, ['stands' => null, 'used' => false]),
+            ...array_map(
+                static fn(mixed $devices): array => self::each($devices, ['used' => false]),
                 array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1, 'modules' => 1]),
             ),
         ] + $document;

@@ -39,7 +39,7 @@ final class JobFileTest extends TestCase
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
         );
-        self::assertStringContainsString('"version": 5', JobFile::write($plan));
+        self::assertStringContainsString('"version": 6', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
@@ -134,10 +134,28 @@ final class JobFileTest extends TestCase
         self::assertSame('wall 3 at 1.25 m, 2.40 m up', $five->controllers['c1']->where());
     }
 
-    /** Written by version 5, something in every list; never changed. As long as 5 is the newest it is written the same again. */
+    /** Written by version 5; never changed: of nothing was it said then that it had been in use, nor where a panel hangs. */
     public function test_version_five_is_read(): void
     {
         $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v5.json');
+        $five = JobFile::read($text);
+        $six = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v6.json'));
+        self::assertEquals($five, JobFile::own($text), 'a revision that was kept then opens as well');
+        self::assertSame(
+            [false, false, null],
+            [$five->controllers['c1']->used, $five->items['i1']->used, $five->items['i1']->stands],
+        );
+        self::assertSame(
+            [true, true, 'wall 2 at 0.50 m, 1.40 m up'],
+            [$six->controllers['c1']->used, $six->items['i1']->used, $six->items['i1']->stands?->words()],
+        );
+        self::assertEquals($five->with(controllers: $six->controllers, items: $six->items, kit: $six->kit), $six);
+    }
+
+    /** Written by version 6, something in every list; never changed. As long as 6 is the newest it is written the same again. */
+    public function test_version_six_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v6.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::LISTS as $list) {
@@ -176,7 +194,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 6), '/version', 'reads up to 5'];
+        yield 'newer version' => [$set('version', 7), '/version', 'reads up to 6'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

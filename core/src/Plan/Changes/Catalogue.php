@@ -14,6 +14,7 @@ use EmberDusk\Plan\Changes\Kit\AddSupply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Changes\Kit\ChooseModule;
 use EmberDusk\Plan\Changes\Kit\HangFixture;
+use EmberDusk\Plan\Changes\Kit\MarkUsed;
 use EmberDusk\Plan\Changes\Kit\RefreshKit;
 use EmberDusk\Plan\Changes\Kit\SetAssembly;
 use EmberDusk\Plan\Changes\Kit\SetBlocks;
@@ -112,6 +113,7 @@ final readonly class Catalogue
             'FeedPattern' => FeedPattern::read($f),
             'SetCable' => SetCable::read($f, $shelf),
             'SetItem' => SetItem::read($f, $shelf),
+            'MarkUsed' => MarkUsed::read($f),
             'SetFixture' => SetFixture::read($f, $shelf),
             'HangFixture' => HangFixture::read($f, $shelf),
             'ChooseModule' => ChooseModule::read($f, $shelf),

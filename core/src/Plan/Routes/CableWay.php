@@ -96,7 +96,7 @@ final readonly class CableWay
         }
         $stands = (
             $plan->supplies[$end] ??
-            ($plan->controllers[$end] ?? ($plan->hubs[$end] ?? ($plan->modules[$end] ?? null)))
+            ($plan->controllers[$end] ?? ($plan->hubs[$end] ?? ($plan->modules[$end] ?? ($plan->items[$end] ?? null))))
         )?->stands;
         if ($stands === null || !isset($plan->places[$stands->place])) {
             return null;

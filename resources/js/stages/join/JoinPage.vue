@@ -1,44 +1,53 @@
 <script setup lang="ts">
+import { router } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import { provideScreen } from '@/lib/screen';
-import { useLive } from './live';
+import { since } from '@/lib/hours';
 import type { Shortcut } from '@/lib/keys';
+import type { Answer, JoinAnswer, JoinStart } from '@/types/generated/responses';
+import JoinBefore from './JoinBefore.vue';
 import JoinStepCard from './JoinStepCard.vue';
 import Lanes from './Lanes.vue';
 import StandIn from './StandIn.vue';
-import type { Answer, JoinAnswer } from '@/types/generated/responses';
-import { since } from '@/lib/hours';
+import { useLive, type JoinAct } from './live';
 
-const props = defineProps<{ answer: Answer; live: JoinAnswer | null }>();
-const { desk, reload } = provideScreen(props.answer);
-const { live, now, message, pointer, picture, begin, pace, skip, act, leave } = useLive(props.answer.job, props.live);
+const props = defineProps<{ answer: Answer; start: JoinStart; live: JoinAnswer | null }>();
+const { answer, reload } = provideScreen(props.answer);
+const { live, now, message, pointer, online, picture, begin, pace, skip, act, leave } = useLive(
+    props.answer.job,
+    props.live,
+);
 const speed = computed(() => live.value?.speed ?? 1);
-const ready = computed(() => desk.value.joinable);
+const step = computed(() => picture.value?.step);
 /** A name or room that was refused is told at its field. */
-const atField = computed(() => picture.value?.step.kind === 'name' && ['/name', '/room'].includes(pointer.value));
+const atField = computed(() => step.value?.look === 'name' && ['/name', '/room'].includes(pointer.value));
 const last = ref(1);
-const phone = ref('');
 const site = computed(() => live.value?.site ?? false);
-const device = computed(() => {
-    const p = picture.value;
-    return (
-        p?.devices.find((d) => d.id === p.step.device) ??
-        p?.devices.find((d) => !p.list.some((l) => l.device === d.id)) ??
-        p?.devices[0]
-    );
+const kit = ref<'mine' | 'all'>('mine');
+const lights = computed(() => picture.value?.devices.filter((d) => ['light', 'board'].includes(d.role)) ?? []);
+/** The drawn kit that the step is about; all of it when asked for. */
+const drawn = computed(() => {
+    const devices = picture.value?.devices ?? [];
+    const about = (step.value?.key ?? '').split(/[ /]/);
+    const some = devices.filter((d) => about.includes(d.id) || d.id === step.value?.device);
+    return kit.value === 'all' || some.length === 0 ? devices : some;
 });
+/** Acts one after the other, as fingers do them. */
+let turn: Promise<unknown> = Promise.resolve();
 
-function press(times: number, of = device.value?.id ?? ''): void {
-    void act({ kind: 'press', device: of, presses: times });
+async function given(what: JoinAct): Promise<void> {
+    turn = turn.then(async () => {
+        if ((await act(what)) && what.kind === 'named') {
+            await reload();
+        }
+    });
+    await turn;
 }
-function hand(kind: string): void {
-    const step = picture.value?.step;
-    void act({ kind, device: kind === 'search' ? (picture.value?.lanes[0]?.id ?? '') : (step?.device ?? '') });
-}
-function power(on: boolean, of = device.value?.id ?? ''): void {
-    void act({ kind: on ? 'power-on' : 'power-off', device: of });
-}
+const work = () => given({ kind: 'work', device: step.value?.device, text: step.value?.key });
+const saw = (seen: string) => given({ kind: 'saw', device: step.value?.device, text: `${step.value?.key}|${seen}` });
+const mend = (was: string) => given({ kind: 'mended', device: step.value?.device, text: `${step.value?.kind}|${was}` });
+
 function pauseOrGo(): void {
     if (speed.value > 0) {
         last.value = speed.value;
@@ -49,32 +58,32 @@ function pauseOrGo(): void {
 function anew(): void {
     leave();
 }
-async function name(given: { name: string; room: string }): Promise<void> {
-    if (await act({ kind: 'named', device: picture.value?.step.device ?? '', ...given })) {
-        await reload();
-    }
-}
+const letters: Record<string, string> = {
+    nothing: 'n',
+    other: 'x',
+    several: 'v',
+    elsewhere: 'e',
+    wrong: 'w',
+    part: 'r',
+    dim: 'u',
+};
 const shortcuts = computed<Shortcut[]>(() => {
-    const step = picture.value?.step;
-    if (!step) {
-        return [{ key: 'b', what: 'Begin the run', act: () => void begin(1) }];
+    const at = step.value;
+    if (!at) {
+        return props.start.ready ? [{ key: 'b', what: 'Rehearse', act: () => void begin({ speed: 1 }) }] : [];
     }
-    const { yes, no } = step;
+    const looks = ['lamp', 'says', 'lights', 'try'].includes(at.look);
     return [
-        { key: 'p', shift: false, what: 'Press the key once', act: () => press(1) },
-        {
-            key: 'p',
-            shift: true,
-            what: 'Press the key as often as asked',
-            act: () => press(device.value?.presses ?? 1),
-        },
-        { key: 'o', what: 'Switch the controller on or off', act: () => power(!device.value?.powered) },
-        { key: 's', what: 'Search in the hub’s app', act: () => hand('search') },
-        { key: 't', what: 'Switch the light in the app', act: () => hand('toggle') },
-        ...(yes ? [{ key: 'y', what: 'Saw that', act: () => hand(yes) }] : []),
-        ...(no ? [{ key: 'n', what: 'Saw nothing', act: () => hand(no) }] : []),
-        ...(step.answers.includes('saw-other')
-            ? [{ key: 'x', what: 'Saw another pattern', act: () => hand('saw-other') }]
+        ...(at.look === 'hand' || at.does ? [{ key: 'd', what: 'Do what the step says', act: () => void work() }] : []),
+        ...(looks ? [{ key: 'y', what: 'Seen as expected', act: () => void saw('expected') }] : []),
+        ...(looks || at.look === 'list'
+            ? at.picks.map((p) => ({ key: letters[p.seen] ?? '', what: p.words, act: () => void saw(p.seen) }))
+            : []),
+        ...(at.look === 'mend'
+            ? [
+                  { key: 'y', what: 'It was so: put right', act: () => void mend('yes') },
+                  { key: 'n', what: 'No, that is fine', act: () => void mend('no') },
+              ]
             : []),
         ...(site.value ? [] : [{ key: 'q', what: 'Skip the wait', act: () => void skip() }]),
         { key: ' ', what: 'Pause or go on', act: pauseOrGo },
@@ -83,44 +92,31 @@ const shortcuts = computed<Shortcut[]>(() => {
 });
 const clock = computed(() => since(now.value));
 watch(
-    () => picture.value?.done,
-    (done, before) => {
-        if (done && before === false) {
+    () => picture.value?.joined,
+    (joined, before) => {
+        if (site.value && joined !== undefined && before !== undefined && joined > before) {
             void reload();
         }
     },
+);
+watch(
+    () => answer.value.revision,
+    () => router.reload({ only: ['start'] }),
 );
 </script>
 
 <template>
     <JobFrame :shortcuts="shortcuts" :slate="!picture">
+        <p v-if="!online" role="alert" class="mb-3 border-l-4 border-stop bg-sheet px-3 py-2">
+            <b>No signal.</b> Windows go on running out on the real thing; what you answer is sent when it is back.
+        </p>
         <p v-if="message && !atField" role="alert" class="mb-3 border-l-4 border-stop bg-sheet px-3 py-2">
             {{ message }}
         </p>
-        <div v-if="!picture" class="max-w-xl">
-            <h2 class="text-2xl font-semibold">Join on site, or rehearse it first</h2>
-            <p class="mt-2 text-ink2">
-                The controllers and the hub of this job, as simulated devices that behave as their leaflets say. Each
-                window runs out as it will on site, and waiting can be skipped. Rehearse once before the visit: it costs
-                two minutes.
-            </p>
-            <p v-if="!ready" class="mt-3 border-l-4 border-watch bg-sheet px-3 py-2">
-                Choose a controller and a hub at Kit first: their leaflets say how they join.
-            </p>
-            <form v-if="ready" class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="begin(1, true, phone)">
-                <label
-                    >Phone in the hand
-                    <input v-model="phone" class="field w-56" maxlength="80" placeholder="whose, which" />
-                </label>
-                <button type="submit" class="press">Join on site</button>
-                <span class="basis-full text-[13px] text-ink2"
-                    >You do it on the real thing and say what you saw. Only this joins anything.</span
-                >
-            </form>
-            <div v-if="ready" class="mt-4 flex flex-wrap gap-3">
-                <button type="button" class="quiet" @click="begin(1)">Rehearse <kbd>B</kbd></button>
-            </div>
-        </div>
+        <p v-if="live && !picture" class="mb-3 border-l-4 border-rule bg-sheet px-3 py-2">
+            The last run speaks of steps of an earlier version. It stays in the log; begin another here.
+        </p>
+        <JoinBefore v-if="!picture" :start="start" @begin="begin" />
         <p
             v-if="picture"
             class="mb-3 border-l-4 bg-sheet px-3 py-1.5"
@@ -131,52 +127,68 @@ watch(
                 ><b>On site</b>{{ live?.hand ? `, with ${live.hand}` : '' }}. Do it on the real thing, say what you
                 saw.</template
             >
-            <template v-else><b>Rehearsal</b> against stand-ins. Nothing that happens here is joined.</template>
+            <template v-else
+                ><b>Rehearsal</b> against stand-ins{{
+                    live?.hidden
+                        ? live.hidden > 1
+                            ? `, with ${live.hidden} hidden faults`
+                            : ', with a hidden fault'
+                        : ''
+                }}. Nothing that happens here is joined.</template
+            >
         </p>
-        <div v-if="picture" class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,400px)_minmax(0,1fr)]">
+        <div v-if="picture" class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,420px)_minmax(0,1fr)]">
             <JoinStepCard
                 :picture="picture"
                 :now="now"
-                :refused="atField ? { at: pointer.slice(1), message } : undefined"
-                @hand="hand"
-                @press="press(device?.presses ?? 1)"
-                @power="power(true)"
-                @name="name"
-                @listed="(as) => act({ kind: 'found', device: picture?.step.device ?? '', name: as })"
                 :site="site"
+                :refused="atField ? { at: pointer.slice(1), message } : undefined"
+                @act="given"
+                @work="work"
+                @saw="saw"
             />
             <div class="min-w-0">
-                <Lanes :lanes="picture.lanes" :now="now" />
-                <div class="mt-3 grid gap-4 border-t border-rule pt-3 md:grid-cols-[minmax(0,1fr)_190px]">
+                <div class="mb-3 grid gap-4 border-b border-rule pb-3 md:grid-cols-[minmax(0,1fr)_210px]">
                     <section v-if="!site" aria-label="Drawn kit">
-                        <h3 class="mb-1 text-[13px] text-ink2">The kit, as stand-ins</h3>
-                        <StandIn
-                            v-for="d in picture.devices"
-                            :key="d.id"
-                            :device="d"
-                            :now="now"
-                            @power="power($event, d.id)"
-                            @press="press($event, d.id)"
-                        />
+                        <div class="flex items-baseline justify-between">
+                            <h3 class="text-[13px] text-ink2">The kit, as stand-ins</h3>
+                            <button
+                                type="button"
+                                class="text-[13px] underline"
+                                @click="kit = kit === 'all' ? 'mine' : 'all'"
+                            >
+                                {{ kit === 'all' ? 'Only what the step is about' : `All ${picture.devices.length}` }}
+                            </button>
+                        </div>
+                        <StandIn v-for="d in drawn" :key="d.id" :device="d" :now="now" :lights="lights" @act="given" />
                     </section>
-                    <section aria-label="Phone">
-                        <h3 class="mb-1 text-[13px] text-ink2">The hub’s app</h3>
-                        <button type="button" class="quiet" @click="hand('search')">Search <kbd>S</kbd></button>
+                    <section v-for="app in picture.apps" :key="app.hub" :aria-label="`App of ${app.label}`">
+                        <h3 class="mb-1 text-[13px] text-ink2">App of {{ app.label }}</h3>
+                        <button
+                            v-if="app.searches"
+                            type="button"
+                            class="quiet"
+                            @click="given({ kind: 'tap', device: app.hub, text: 'search' })"
+                        >
+                            Search
+                        </button>
                         <ul class="mt-2">
-                            <li v-if="picture.list.length === 0" class="text-ink2">The list is empty.</li>
-                            <li v-for="light in picture.list" :key="light.device" class="flex items-center gap-3">
-                                <b>{{ light.name }}</b>
+                            <li v-if="app.lines.length === 0" class="text-ink2">The list is empty.</li>
+                            <li v-for="line in app.lines" :key="line.name" class="flex items-center gap-3 py-0.5">
+                                <b>{{ line.name }}</b>
+                                <span class="fig text-[13px] text-ink2">{{ line.as || '?' }}</span>
                                 <button
                                     type="button"
                                     class="quiet !py-0.5"
-                                    @click="act({ kind: 'toggle', device: light.device })"
+                                    @click="given({ kind: 'tap', device: app.hub, text: `toggle ${line.name}` })"
                                 >
-                                    Switch <kbd>T</kbd>
+                                    Switch
                                 </button>
                             </li>
                         </ul>
                     </section>
                 </div>
+                <Lanes :lanes="picture.lanes" :now="now" :about="step?.device ?? ''" />
                 <section aria-labelledby="log" class="mt-3 border-t border-rule pt-2">
                     <h3 id="log" class="mb-1 text-[13px] text-ink2">Log</h3>
                     <ol class="max-h-[168px] overflow-y-auto" tabindex="0" aria-labelledby="log">
@@ -184,7 +196,6 @@ watch(
                             v-for="(entry, n) in [...picture.log].reverse()"
                             :key="n"
                             class="grid grid-cols-[5ch_1fr] gap-2 leading-5"
-                            :class="{ 'font-semibold text-watch': entry.kind === 'missed' }"
                         >
                             <span class="fig text-ink2">{{ entry.at }}</span>{{ entry.text }}
                         </li>
@@ -198,13 +209,11 @@ watch(
                 aria-label="Ledger"
             >
                 <div>
-                    <span class="block text-xs text-ink2">Joined and named</span
-                    ><b class="fig text-xl">{{ picture.named }}</b
-                    ><span class="unit">of {{ picture.devices.length }}</span>
+                    <span class="block text-xs text-ink2">Joined</span><b class="fig text-xl">{{ picture.joined }}</b
+                    ><span class="unit">of {{ picture.lights }}</span>
                 </div>
                 <div>
-                    <span class="block text-xs text-ink2">Windows missed</span
-                    ><b class="fig text-xl">{{ picture.missed }}</b>
+                    <span class="block text-xs text-ink2">Not seen</span><b class="fig text-xl">{{ picture.missed }}</b>
                 </div>
                 <div>
                     <span class="block text-xs text-ink2">Run clock</span><b class="fig text-xl">{{ clock }}</b>
@@ -212,7 +221,7 @@ watch(
                 <div v-if="speed === 0">
                     <span class="block text-xs text-ink2">Pace</span><b class="fig text-xl">paused</b>
                 </div>
-                <div class="flex gap-2">
+                <div class="flex flex-wrap gap-2">
                     <button type="button" class="quiet" @click="pauseOrGo()">
                         {{ speed === 0 ? 'Go on' : 'Pause' }} <kbd>Space</kbd>
                     </button>

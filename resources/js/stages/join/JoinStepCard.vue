@@ -3,106 +3,182 @@ import { Link } from '@inertiajs/vue3';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { JoinPicture } from '@/types/generated/responses';
+import type { JoinAct } from './live';
 import SignalBars from './SignalBars.vue';
 
 const props = defineProps<{
     picture: JoinPicture;
     now: number;
-    /** With real devices: what comes into the list is said. */
+    /** With real devices: hands do it there, and what comes into the list is said. */
     site: boolean;
     refused?: { at: string; message: string };
 }>();
-const emit = defineEmits<{
-    hand: [kind: string];
-    press: [];
-    power: [];
-    name: [given: { name: string; room: string }];
-    listed: [as: string];
-}>();
+const emit = defineEmits<{ act: [act: JoinAct]; work: []; saw: [seen: string] }>();
 const { answer } = useScreen();
 const step = computed(() => props.picture.step);
 const left = computed(() => (step.value.to === null ? null : step.value.to - props.now));
 const given = ref({ name: '', room: '' });
 const first = ref<HTMLInputElement>();
 const listedAs = ref('');
+const yes: Record<string, string> = {
+    lights: 'Yes, that strip',
+    try: 'It does all of it',
+    says: 'Yes',
+    lamp: 'Saw that',
+};
+const letter: Record<string, string> = {
+    nothing: 'N',
+    other: 'X',
+    several: 'V',
+    elsewhere: 'E',
+    wrong: 'W',
+    part: 'R',
+    dim: 'U',
+};
+const looks = computed(() => ['lamp', 'says', 'lights', 'try'].includes(step.value.look));
 
 watch(
-    () => step.value.kind,
-    async (kind) => {
-        if (kind === 'name') {
+    () => step.value.key,
+    async () => {
+        if (step.value.look === 'name') {
+            given.value = { name: step.value.name, room: step.value.room };
             await nextTick();
             first.value?.focus();
         }
+        listedAs.value = '';
     },
     { immediate: true },
 );
-const window = {
-    reset: 'of the hub’s search left',
-    'look-reset': 'left to listen',
-    'look-joined': 'left to listen',
-    appear: 'until the list has it at the latest',
-} as Record<string, string>;
+function named(): void {
+    emit('act', { kind: 'named', device: step.value.device, text: given.value.name, room: given.value.room });
+}
 </script>
 
 <template>
-    <section aria-labelledby="step" aria-live="polite">
-        <p class="fig text-[13px] text-ink2">{{ step.where }}</p>
-        <h2 id="step" class="mt-1 text-[28px] font-semibold leading-8">{{ step.title }}</h2>
+    <section aria-labelledby="step" aria-live="polite" :data-step="step.key">
+        <p class="fig text-[13px] text-ink2">
+            {{ picture.through }} of {{ picture.tasks }} through<template v-if="step.where">
+                · {{ step.where }}</template
+            >
+        </p>
+        <h2 id="step" class="mt-1 text-[26px] font-semibold leading-8">{{ step.title }}</h2>
         <p v-if="step.alert" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-2">{{ step.alert }}</p>
         <p class="mt-2 text-ink2">{{ step.why }}</p>
         <p v-if="step.caution" class="mt-2 border-l-4 border-ember pl-3 text-[13px]">
             <b>Caution.</b> {{ step.caution }}
         </p>
         <p v-if="left !== null && left > 0" class="mt-2" aria-live="off">
-            <span class="fig text-[44px] leading-[52px] text-ember">{{ left.toFixed(1) }}</span>{{ ' '
-            }}<span class="text-ink2">s {{ window[step.kind] }}</span>
+            <span class="fig text-[44px] leading-[52px] text-ember">{{ left.toFixed(1) }}</span>&nbsp;<span
+                class="text-ink2"
+                >s {{ step.left }}</span
+            >
         </p>
         <p v-else-if="left !== null" class="mt-2 text-[20px] text-watch">The window is over</p>
         <figure v-if="step.expect" class="mt-3">
             <SignalBars :times="step.expect.times" :words="step.expect.words" />
             <figcaption class="mt-1 text-ink2">
-                The strip {{ step.kind === 'reset' ? 'will then flash' : 'should flash' }}:
-                <b class="text-ink">{{ step.expect.words }}</b>
+                To be seen: <b class="text-ink">{{ step.expect.words }}</b>
             </figcaption>
         </figure>
+        <p v-else-if="step.expects" class="mt-3">
+            To be seen: <b>{{ step.expects }}</b>
+        </p>
+        <p v-if="picture.says" class="mt-2 border-l-4 border-dusk bg-sheet px-3 py-1.5">{{ picture.says }}</p>
+        <ul v-if="picture.measured.length" class="mt-3 space-y-1" aria-label="Measured at the end">
+            <li v-for="line in picture.measured" :key="line" class="border-l-4 border-dusk bg-sheet px-3 py-1">
+                {{ line }}
+            </li>
+        </ul>
+        <div v-if="picture.causes.length" class="mt-3">
+            <h3 class="text-[13px] text-ink2">What it may be</h3>
+            <ol>
+                <li v-for="cause in picture.causes" :key="cause.says" class="flex items-center gap-2 leading-6">
+                    <span
+                        class="inline-block h-2 shrink-0 bg-copper"
+                        :style="{
+                            width: `${Math.max(2, cause.share * 72)}px`,
+                            marginRight: `${72 - Math.max(2, cause.share * 72)}px`,
+                        }"
+                    />
+                    <span class="fig w-[5ch] shrink-0 text-right text-[13px]"
+                        >{{ Math.round(cause.share * 100) }} %</span
+                    >
+                    {{ cause.says }}
+                </li>
+            </ol>
+        </div>
         <div class="mt-4 grid gap-2">
-            <button v-if="step.kind === 'power'" type="button" class="press big" @click="emit('power')">
-                Switched on <kbd>O</kbd>
+            <button v-if="step.look === 'hand'" type="button" class="press big" @click="emit('work')">
+                {{ site ? 'Done' : 'Do it' }} <kbd>D</kbd>
             </button>
-            <button v-if="step.kind === 'search'" type="button" class="press big" @click="emit('hand', 'search')">
-                Search <kbd>S</kbd>
+            <button v-else-if="step.does" type="button" class="quiet big" @click="emit('work')">
+                {{ site ? 'Done, looking now' : 'Do it, then look' }} <kbd>D</kbd>
             </button>
-            <button v-if="step.kind === 'reset'" type="button" class="press big" @click="emit('press')">
-                Pressed <kbd>Shift P</kbd>
-            </button>
-            <button v-if="step.kind === 'toggle'" type="button" class="press big" @click="emit('hand', 'toggle')">
-                Switch it <kbd>T</kbd>
-            </button>
-            <template v-if="step.yes && step.no">
-                <button type="button" class="press big" @click="emit('hand', step.yes)">
-                    {{ step.kind === 'identify' ? 'Yes, that strip' : 'Saw that' }} <kbd>Y</kbd>
-                </button>
+            <div
+                v-if="step.tries.length && !site"
+                class="flex flex-wrap gap-2"
+                role="group"
+                aria-label="Work the control"
+            >
                 <button
-                    v-if="step.answers.includes('saw-other')"
+                    v-for="attempt in step.tries"
+                    :key="attempt.text"
                     type="button"
                     class="quiet big"
-                    @click="emit('hand', 'saw-other')"
+                    @click="emit('act', { kind: 'try', device: attempt.device, text: attempt.text })"
                 >
-                    Saw another pattern <kbd>X</kbd>
+                    {{ attempt.label }}
                 </button>
-                <button type="button" class="quiet big" @click="emit('hand', step.no)">
-                    {{ step.kind === 'identify' ? 'No, another one' : 'Saw nothing' }} <kbd>N</kbd>
+            </div>
+            <template v-if="looks">
+                <button type="button" class="press big" @click="emit('saw', 'expected')">
+                    {{ yes[step.look] }} <kbd>Y</kbd>
+                </button>
+                <button
+                    v-for="pick in step.picks"
+                    :key="pick.seen"
+                    type="button"
+                    class="quiet big"
+                    @click="emit('saw', pick.seen)"
+                >
+                    {{ pick.words.charAt(0).toUpperCase() + pick.words.slice(1) }} <kbd>{{ letter[pick.seen] }}</kbd>
                 </button>
             </template>
-            <form v-if="site && step.kind === 'appear'" class="space-y-2" @submit.prevent="emit('listed', listedAs)">
+            <template v-if="step.look === 'mend'">
+                <button
+                    type="button"
+                    class="press big"
+                    @click="emit('act', { kind: 'mended', device: step.device, text: `${step.kind}|yes` })"
+                >
+                    It was so: put right <kbd>Y</kbd>
+                </button>
+                <button
+                    type="button"
+                    class="quiet big"
+                    @click="emit('act', { kind: 'mended', device: step.device, text: `${step.kind}|no` })"
+                >
+                    No, that is fine <kbd>N</kbd>
+                </button>
+            </template>
+            <template v-if="step.look === 'list'">
+                <form
+                    v-if="site"
+                    class="space-y-2"
+                    @submit.prevent="emit('act', { kind: 'found', device: step.device, text: listedAs })"
+                >
+                    <label class="block"
+                        >The app lists it as
+                        <input v-model="listedAs" class="field" name="listed" placeholder="Light 1" />
+                    </label>
+                    <button class="press big w-full" :disabled="!listedAs.trim()">It is in the list</button>
+                </form>
+                <button type="button" class="quiet big" @click="emit('saw', 'nothing')">
+                    No new line <kbd>N</kbd>
+                </button>
+            </template>
+            <form v-if="step.look === 'name'" class="space-y-2" @submit.prevent="named">
                 <label class="block"
-                    >The app lists it as <input v-model="listedAs" class="field" name="listed" placeholder="Light 1" />
-                </label>
-                <button class="press big w-full" :disabled="!listedAs.trim()">It is in the list</button>
-            </form>
-            <form v-if="step.kind === 'name'" class="space-y-2" @submit.prevent="emit('name', given)">
-                <label class="block"
-                    >Name that people will say, at most {{ picture.letters }} letters
+                    >Name that people will say, at most {{ step.letters }} letters
                     <input
                         ref="first"
                         v-model="given.name"
@@ -124,10 +200,14 @@ const window = {
                 <p v-if="refused?.at === 'room'" id="room-said" role="alert" class="text-stop">{{ refused.message }}</p>
                 <button class="press big w-full">Name it</button>
             </form>
-            <Link v-if="step.kind === 'done'" :href="`/jobs/${answer.job}/handover`" class="press big text-center"
+            <Link v-if="step.look === 'end'" :href="`/jobs/${answer.job}/handover`" class="press big text-center"
                 >Hand over</Link
             >
         </div>
+        <p v-if="step.ifNot && looks" class="mt-3 text-[13px] text-ink2"><b>If not:</b> {{ step.ifNot }}</p>
+        <ul v-if="picture.found.length" class="mt-3 text-[13px]" aria-label="Found and put right">
+            <li v-for="found in picture.found" :key="found">Found and put right: {{ found }}.</li>
+        </ul>
     </section>
 </template>
 

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { useWidth } from '@/lib/width';
 import type { JoinLane } from '@/types/generated/responses';
 
-const props = defineProps<{ lanes: JoinLane[]; now: number }>();
+const props = defineProps<{ lanes: JoinLane[]; now: number; about: string }>();
 const box = ref<HTMLElement>();
 const width = useWidth(box, 700);
 const LABEL = 96;
@@ -14,7 +14,7 @@ const AHEAD = 60;
 const x = computed(() => scaleLinear([-BACK, AHEAD], [LABEL, width.value - 24]));
 const ticks = computed(() => (width.value < 520 ? [-60, -30, 0, 30, 60] : [-60, -45, -30, -15, 0, 15, 30, 45, 60]));
 /** Few devices get taller lanes. */
-const each = computed(() => Math.max(62, Math.min(72, 280 / props.lanes.length)));
+const each = computed(() => Math.max(54, Math.min(72, 280 / props.lanes.length)));
 const height = computed(() => TOP + props.lanes.length * each.value + 6);
 const clip = (t: number) => x.value(Math.max(-BACK, Math.min(AHEAD, t - props.now)));
 const seen = (from: number, to: number) => to - props.now > -BACK && from - props.now < AHEAD;
@@ -27,6 +27,10 @@ function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
         .map((m) => {
             const at = clip(m.at);
             const row = at > (ends[0] ?? 0) ? 0 : 1;
+            // Where both rows are taken the mark stands without its word: the log has it.
+            if (at <= (ends[row] ?? 0)) {
+                return { x: at, row, text: '' };
+            }
             ends[row] = at + m.text.length * 6.6 + 10;
             return { x: at, row, text: m.text };
         });
@@ -55,8 +59,9 @@ function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
                 </g>
             </g>
             <g v-for="(lane, n) in lanes" :key="lane.id" :transform="`translate(0 ${TOP + n * each})`">
-                <text x="0" y="20" class="fig font-semibold">{{ lane.label }}</text>
-                <text x="0" y="37" class="note">{{ lane.note }}</text>
+                <path v-if="lane.id === about" :d="`M0,4v${each - 12}`" stroke="var(--ember)" stroke-width="4" />
+                <text x="8" y="20" class="fig font-semibold">{{ lane.label }}</text>
+                <text x="8" y="37" class="note">{{ lane.note }}</text>
                 <path :d="`M${x(-BACK)},15H${x(AHEAD)}`" stroke="var(--ink-2)" stroke-width="1.2" />
                 <template v-for="(bar, b) in lane.bars" :key="b">
                     <g v-if="seen(bar.from, bar.to)" :class="bar.kind">

@@ -1,64 +1,152 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { litAt } from './live';
+import { computed, ref } from 'vue';
+import { litAt, type JoinAct } from './live';
 import type { JoinDevice } from '@/types/generated/responses';
 
-const props = defineProps<{ device: JoinDevice; now: number }>();
-const emit = defineEmits<{ power: [on: boolean]; press: [times: number] }>();
-const lit = computed(() => {
+const props = defineProps<{ device: JoinDevice; now: number; lights: JoinDevice[] }>();
+const emit = defineEmits<{ act: [act: JoinAct] }>();
+const lights = computed(() => ['light', 'board'].includes(props.device.role));
+const carried = computed(() => ['remote', 'panel'].includes(props.device.role));
+const shown = computed(() => {
     const signal = props.device.signal;
-    const shown = signal ? litAt(signal.times, props.now - signal.from) : null;
-    return props.device.powered && (shown ?? props.device.lit);
+    return signal ? litAt(signal.times, props.now - signal.from) : null;
 });
+const lit = computed(() => props.device.powered && (shown.value ?? (lights.value ? props.device.lit : false)));
+const zone = ref(1);
+const near = ref('');
+
+function key(name: string): string {
+    return name === 'zone' ? `zone ${zone.value}` : name;
+}
+async function press(name: string, times: number): Promise<void> {
+    if (name === 'zone') {
+        emit('act', { kind: 'set', device: props.device.id, text: `zone ${zone.value}` });
+    }
+    for (let n = 0; n < times; n++) {
+        emit('act', { kind: 'press', device: props.device.id, text: name });
+    }
+}
+function hold(name: string, seconds: number): void {
+    if (name === 'zone') {
+        emit('act', { kind: 'set', device: props.device.id, text: `zone ${zone.value}` });
+    }
+    emit('act', { kind: 'hold', device: props.device.id, text: `${name} ${seconds.toFixed(1)}` });
+}
 </script>
 
 <template>
-    <!-- The drawn kit: a controller with its switch and key, and the strip that hangs on it. -->
-    <div class="flex flex-wrap items-center gap-2" role="group" :aria-label="`Stand-in for ${device.id.toUpperCase()}`">
+    <!-- The drawn kit: a box with its lamp and keys; what drives a load has its strip beside it. -->
+    <div class="border-b border-rule2 py-2" role="group" :aria-label="`Stand-in for ${device.label}`">
         <svg
-            viewBox="0 0 290 58"
+            :viewBox="lights ? '0 0 290 46' : '0 0 90 46'"
             preserveAspectRatio="xMinYMid meet"
-            class="block h-[84px] w-full max-w-[420px] basis-full"
+            class="block h-[52px] max-w-full"
             role="img"
-            :aria-label="`${device.name} strip is ${lit ? 'lit' : 'dark'}`"
+            :aria-label="`${device.label}, ${device.name}: ${lights ? 'strip' : 'lamp'} is ${lit ? 'lit' : 'dark'}`"
             :data-lit="lit"
         >
-            <rect x="1" y="8" width="64" height="42" rx="4" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />
-            <text x="33" y="26" text-anchor="middle" class="fig text-[13px] font-bold">
-                {{ device.id.toUpperCase() }}
-            </text>
-            <circle cx="22" cy="39" r="4" :fill="device.powered ? 'var(--lit)' : 'none'" stroke="var(--ink)" />
-            <circle cx="44" cy="39" r="5" fill="var(--rule)" stroke="var(--ink)" />
-            <path d="M65,29H86" stroke="var(--ink)" stroke-width="3" />
-            <rect
-                x="86"
-                y="16"
-                width="200"
-                height="26"
-                rx="3"
-                :fill="lit ? 'var(--glow)' : 'var(--rule-2)'"
+            <rect x="1" y="3" width="64" height="40" rx="4" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />
+            <text x="33" y="20" text-anchor="middle" class="fig text-[13px] font-bold">{{ device.label }}</text>
+            <circle
+                cx="22"
+                cy="33"
+                r="4"
+                :fill="(lights ? device.powered : lit) ? 'var(--lit)' : 'none'"
                 stroke="var(--ink)"
-                stroke-width="1.5"
             />
-            <path v-for="n in 9" :key="n" :d="`M${86 + n * 20},16v26`" stroke="var(--copper)" stroke-dasharray="3 3" />
-            <text
-                x="186"
-                y="33"
-                text-anchor="middle"
-                class="text-[12px]"
-                :style="{ color: lit ? '#2c1a2f' : 'var(--ink-2)' }"
-            >
-                {{ lit ? 'lit' : 'dark' }}
-            </text>
+            <circle cx="44" cy="33" r="5" fill="var(--rule)" stroke="var(--ink)" />
+            <template v-if="lights">
+                <path d="M65,23H86" stroke="var(--ink)" stroke-width="3" />
+                <rect
+                    x="86"
+                    y="10"
+                    width="200"
+                    height="26"
+                    rx="3"
+                    :fill="lit ? 'var(--glow)' : 'var(--rule-2)'"
+                    stroke="var(--ink)"
+                    stroke-width="1.5"
+                />
+                <path
+                    v-for="n in 9"
+                    :key="n"
+                    :d="`M${86 + n * 20},10v26`"
+                    stroke="var(--copper)"
+                    stroke-dasharray="3 3"
+                />
+                <text
+                    x="186"
+                    y="27"
+                    text-anchor="middle"
+                    class="text-[12px]"
+                    :style="{ color: lit ? '#2c1a2f' : 'var(--ink-2)' }"
+                >
+                    {{
+                        lit
+                            ? device.level < 0.95 && shown === null
+                                ? `${Math.round(device.level * 100)} %`
+                                : 'lit'
+                            : 'dark'
+                    }}
+                </text>
+            </template>
         </svg>
-        <button type="button" class="quiet" @click="emit('power', !device.powered)">
-            Switch {{ device.powered ? 'off' : 'on' }} <kbd>O</kbd>
-        </button>
-        <button type="button" class="quiet" :disabled="!device.powered" @click="emit('press', 1)">
-            {{ device.key }} once <kbd>P</kbd>
-        </button>
-        <button type="button" class="quiet" :disabled="!device.powered" @click="emit('press', device.presses)">
-            {{ device.key }} {{ device.presses }} times <kbd>Shift P</kbd>
-        </button>
+        <div class="mt-1 flex flex-wrap items-center gap-1.5">
+            <button
+                v-if="device.switched"
+                type="button"
+                class="quiet small"
+                @click="emit('act', { kind: device.powered ? 'power-off' : 'power-on', device: device.id })"
+            >
+                {{ device.powered ? 'Off' : 'On' }}
+            </button>
+            <label v-if="device.zones > 0" class="flex items-center gap-1 text-[13px]"
+                >Zone
+                <select v-model.number="zone" class="pick" :aria-label="`Zone of ${device.label}`">
+                    <option v-for="n in device.zones" :key="n" :value="n">{{ n }}</option>
+                </select></label
+            >
+            <label v-if="carried" class="flex items-center gap-1 text-[13px]"
+                >Hold to
+                <select
+                    v-model="near"
+                    class="pick"
+                    :aria-label="`${device.label} held to`"
+                    @change="near && emit('act', { kind: 'near', device: device.id, text: `${near} 0.05` })"
+                >
+                    <option value="">nothing</option>
+                    <option v-for="l in lights ? [] : props.lights" :key="l.id" :value="l.id">{{ l.label }}</option>
+                </select></label
+            >
+            <template v-for="k in device.keys" :key="k.key">
+                <button
+                    v-for="times in k.presses"
+                    :key="`p${times}`"
+                    type="button"
+                    class="quiet small"
+                    :disabled="!device.powered"
+                    @click="press(k.key, times)"
+                >
+                    {{ key(k.key) }}{{ times > 1 ? ` ×${times}` : '' }}
+                </button>
+                <button
+                    v-for="seconds in k.holds"
+                    :key="`h${seconds}`"
+                    type="button"
+                    class="quiet small"
+                    :disabled="!device.powered"
+                    @click="hold(k.key, seconds)"
+                >
+                    hold {{ key(k.key) }} {{ seconds }} s
+                </button>
+            </template>
+        </div>
     </div>
 </template>
+
+<style scoped>
+.small {
+    padding: 2px 8px;
+    min-height: 28px;
+}
+</style>

@@ -4,42 +4,280 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Families\Zigbee;
 
-use EmberDusk\Joining\Families\Zigbee\StandIn\Site;
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Belief\LightSuspects;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families\Zigbee\StandIn\Controller;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Kit;
-use EmberDusk\Joining\StandIns;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
 
-/** Zigbee controllers that a hub finds while they listen after a reset. */
+/** Zigbee controllers: a hub finds them while they listen after a reset or, unjoined, after power-up; a power-cycle erases nothing. */
 final readonly class Zigbee implements Family
 {
-    public function next(Kit $kit, array $log, float $now): Step
+    /** Seconds from reading a step to doing it that a window must leave. Common practice, no source. */
+    private const SPARE = 5.0;
+
+    public function key(): string
     {
-        return Guide::next($kit, $log, $now);
+        return 'zigbee';
     }
 
-    public function notices(Kit $kit, array $log, float $now): array
+    public function takes(string $role, string $way): bool
     {
-        return Guide::notices($kit, $log, $now);
+        return $role === Unit::LIGHT && $way === 'zigbee';
     }
 
-    public function listedAs(string $device, Kit $kit, array $log): ?string
+    public function missing(Unit $unit, Roster $roster): array
     {
-        return Attempt::of($device, $kit, $log)->listedAs;
+        return Guided::missing($unit, [
+            'reset' => 'its reset gesture',
+            'resetDone' => 'what it shows once it is reset',
+            'joined' => 'what it shows once it has joined',
+            'listens' => 'how long it listens',
+            'takesMost' => 'how long joining takes',
+        ]);
     }
 
-    public function searches(Kit $kit, array $log): array
+    public function tasks(Roster $roster): array
     {
-        return Windows::searches($kit, $log);
+        $tasks = [];
+        foreach ($roster->of(Unit::HUB) as $hub) {
+            foreach ($roster->wantsOf($hub->id) as $want) {
+                if ($roster->unit($want->light)->family === $this->key()) {
+                    $tasks[] = new Task($this->key(), Task::JOIN, $want->light, $hub->id, search: $hub->id);
+                }
+            }
+        }
+
+        return $tasks;
     }
 
-    public function listening(Kit $kit, string $device, array $log): array
+    public function steps(Task $task, Roster $roster, array $dropped = []): array
     {
-        return Windows::listening($kit, $device, $log);
+        $unit = $roster->unit($task->device);
+        $hub = $roster->unit($task->other);
+        $school = $roster->school;
+        $label = $unit->label();
+        $takes = $unit->leaflet->seconds('takesMost');
+        $listens = $unit->leaflet->seconds('listens');
+        $first = self::searchesFirst($unit, $hub, $school) && !in_array(Rule::SearchFirst, $dropped, true);
+        $resets = !in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$school->trustsNew);
+        $steps = [];
+        if ($resets) {
+            $steps[] = Guided::gesture(
+                task: $task,
+                kind: 'reset',
+                unit: $unit,
+                name: 'reset',
+                signal: 'resetDone',
+                why: ($first ? 'The hub is already looking. ' : '') .
+                    sprintf('%s forgets any old network and listens for %g s.', $label, $listens),
+                search: $first ? $hub->id : null,
+                searchFor: $first ? $takes + ($unit->leaflet->gesture('reset')?->takes() ?? 0) : 0.0,
+                quiet: $first ? null : $hub->id,
+                ifNot: "Nothing: the gesture did not count. Do it again, evenly; {$label} must have power.",
+                caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.',
+            );
+        }
+        $early = !$first && $school->timing === School::EARLY;
+        if ($early) {
+            $steps[] = $this->stand($task, $hub);
+        }
+        if (!$resets || $early) {
+            $steps[] = $this->rise($task, $unit, $hub, $first);
+        }
+        if (!$first) {
+            $steps[] = $this->search($task, $unit, $hub, $early ? 0.0 : self::taps($hub));
+        }
+        $from = $resets && !$early ? 'reset' : 'rise';
+        $steps[] = Guided::look(
+            task: $task,
+            kind: 'joined',
+            watch: $unit,
+            signal: 'joined',
+            waits: $listens,
+            why: "That is {$label} saying that it has joined. It has as long as it listens.",
+            retry: $from,
+            opened: $from,
+            ifNot: 'Nothing by then: the same once more while the hub looks. It is missed now and then with nothing wrong.',
+        );
+
+        return [...$steps, ...$this->named($task, $unit, $hub, $dropped)];
     }
 
-    public function standIns(Kit $kit, int $seed, array $log, float $now): StandIns
+    /** Power away and back: unjoined, it listens again. */
+    private function rise(Task $task, Unit $unit, Unit $hub, bool $search): Step
     {
-        return Site::after($kit, $seed, $log, $now);
+        return new Step(
+            task: $task->id(),
+            kind: 'rise',
+            look: Step::HAND,
+            device: $unit->id,
+            title: "Switch {$unit->label()} off and on",
+            why: 'A power-cycle erases nothing: unjoined, it listens again from now.',
+            at: $unit->id,
+            where: 'at ' . $unit->called(),
+            acts: [new Act(Act::OFF, $unit->id), new Act(Act::ON, $unit->id)],
+            search: $search ? $hub->id : null,
+            searchFor: $search ? $unit->leaflet->seconds('takesMost') + 2.0 : 0.0,
+            quiet: $search ? null : $hub->id,
+        );
+    }
+
+    private static function taps(Unit $hub): float
+    {
+        return $hub->leaflet->figure('taps') ?? Guided::TAPS;
+    }
+
+    /**
+     * Whether the search must run before the window opens: as the crew works, and where the way through the app is longer than the window leaves
+     * time for.
+     */
+    private static function searchesFirst(Unit $unit, Unit $hub, School $school): bool
+    {
+        $fits =
+            self::taps($hub) + $unit->leaflet->seconds('takesMost') + self::SPARE <= $unit->leaflet->seconds('listens');
+
+        return $school->timing === School::SEARCH_FIRST || ($school->timing === School::RESET_FIRST && !$fits);
+    }
+
+    /** The app at its last tap, so that the search starts at once when the power is back. */
+    private function stand(Task $task, Unit $hub): Step
+    {
+        return new Step(
+            task: $task->id(),
+            kind: 'stand',
+            look: Step::HAND,
+            device: $hub->id,
+            title: 'Go through ' . Guided::app($hub) . ' to its last tap before Search, and stay there',
+            why: 'The windows open at power-up: the search must follow at once.',
+            where: 'phone, ' . Guided::app($hub),
+            before: self::taps($hub),
+        );
+    }
+
+    /** The search started while the window is open already. */
+    private function search(Task $task, Unit $unit, Unit $hub, float $before): Step
+    {
+        return new Step(
+            task: $task->id(),
+            kind: 'search',
+            look: Step::HAND,
+            device: $hub->id,
+            title: 'Press Search in ' . Guided::app($hub),
+            why: sprintf(
+                '%s listens for %g s; the search must meet it.',
+                $unit->label(),
+                $unit->leaflet->seconds('listens'),
+            ),
+            where: 'phone, ' . Guided::app($hub),
+            acts: [new Act(Act::TAP, $hub->id, 'search')],
+            before: $before,
+        );
+    }
+
+    /**
+     * Found, identified and named.
+     *
+     * @param  list<Rule>  $dropped
+     * @return list<Step>
+     */
+    private function named(Task $task, Unit $unit, Unit $hub, array $dropped): array
+    {
+        $steps = [
+            new Step(
+                task: $task->id(),
+                kind: 'listed',
+                look: Step::LIST,
+                device: $hub->id,
+                title: 'Wait for a new line in the app’s list',
+                why: sprintf(
+                    'The list lags behind by up to %g s. Lights come numbered.',
+                    $hub->leaflet->seconds('lagMost'),
+                ),
+                where: 'phone, ' . Guided::app($hub),
+                watches: $unit->id,
+                waits: $hub->leaflet->seconds('lagMost') + 1.0,
+                retry: 'reset',
+            ),
+        ];
+        if (!in_array(Rule::Identified, $dropped, true)) {
+            $steps[] = new Step(
+                task: $task->id(),
+                kind: 'identify',
+                look: Step::LIGHTS,
+                device: $unit->id,
+                title: 'Switch “ENTRY” in the app: does the strip of ' . mb_strtolower($unit->name) . ' answer?',
+                why: 'Lights come numbered: nothing is named by guess.',
+                at: $unit->id,
+                where: 'phone, ' . Guided::app($hub),
+                acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
+                watches: $unit->id,
+                expects: "the strip of {$unit->called()} changes",
+                ifNot: 'Another strip: that line is another light; try the next.',
+                on: [$unit->id],
+            );
+        }
+        $steps[] = new Step(
+            task: $task->id(),
+            kind: 'name',
+            look: Step::NAME,
+            device: $unit->id,
+            title: 'Name “ENTRY”',
+            why: 'People will say this name. Short, plain, unlike every other.',
+            where: 'phone, ' . Guided::app($hub),
+            acts: [new Act(Act::TAP, $hub->id, 'name ENTRY=NAME')],
+            watches: $unit->id,
+        );
+        if (($unit->leaflet->figure('entries') ?? 1.0) > 1.0) {
+            $steps[] = new Step(
+                task: $task->id(),
+                kind: 'spare',
+                look: Step::LIGHTS,
+                device: $unit->id,
+                title: 'Switch “ENTRY”: is it the second line of ' . mb_strtolower($unit->name) . '? Then hide it',
+                why: "{$unit->label()} shows two lines for one unit. The spare one is hidden, or a voice would find both.",
+                at: $unit->id,
+                where: 'phone, ' . Guided::app($hub),
+                acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
+                watches: $unit->id,
+                expects: "the strip of {$unit->called()} changes",
+                on: [$unit->id],
+            );
+        }
+
+        return $steps;
+    }
+
+    public function suspects(Task $task, Roster $roster): array
+    {
+        $unit = $roster->unit($task->device);
+        $suspects = [...LightSuspects::of($unit), LightSuspects::setting($unit)];
+        if ($roster->school->trustsNew && !$unit->used) {
+            $suspects[] = new Suspect(
+                code: 'old-hub',
+                device: $unit->id,
+                shows: ['joined' => Seen::NOTHING, 'listed' => Seen::NOTHING],
+                says: "{$unit->label()} still belongs to another network",
+                check: "Reset {$unit->label()} by its gesture, as if it had been used. If it flashes as reset, it was so.",
+                seconds: 20.0,
+            );
+        }
+
+        return $suspects;
+    }
+
+    public function standIn(Unit $unit, Site $site): Device
+    {
+        return new Controller($unit, $site);
     }
 }

@@ -60,7 +60,16 @@ final readonly class SetItem implements Change
             return $plan->with(items: array_diff_key($plan->items, [$id => true]));
         }
         $kit = $this->kit->entry->id();
-        $item = new Item(id: $id, kit: $kit, place: $plan->place($this->place)->id, count: $this->count, on: $this->on);
+        $before = $plan->items[$id] ?? null;
+        $item = new Item(
+            id: $id,
+            kit: $kit,
+            place: $plan->place($this->place)->id,
+            count: $this->count,
+            on: $this->on,
+            stands: $before?->place === $this->place ? $before->stands : null,
+            used: $before->used ?? false,
+        );
         $allowed = self::allowed($plan, $this->kit->kind());
         if ($this->on !== null && !isset($allowed[$this->on])) {
             throw InvalidInput::at(

@@ -38,7 +38,7 @@ final readonly class NameLight implements Change
         if (!isset($plan->controllers[$this->controller])) {
             throw InvalidInput::unknown('/controller', 'controller', $this->controller);
         }
-        $most = $plan->hub(array_key_first($plan->hubs))->profile->letters ?? self::LETTERS;
+        $most = (int) ($plan->hub(array_key_first($plan->hubs))?->profile->figure('letters') ?? self::LETTERS);
         foreach (['name' => $this->name, 'room' => $this->room] as $field => $text) {
             $letters = mb_strlen($text);
             if ($letters === 0) {

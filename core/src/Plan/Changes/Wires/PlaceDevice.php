@@ -15,7 +15,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Puts a supply, controller, hub or module where it stands; its cables that nobody has measured get their length from there. */
+/** Puts a supply, controller, hub, module or other piece of kit where it stands; its cables that nobody has measured get their length from there. */
 final readonly class PlaceDevice implements Change
 {
     private function __construct(private string $device, private ?Standing $stands) {}
@@ -54,6 +54,14 @@ final readonly class PlaceDevice implements Change
                     static fn(LaidCable $c): bool => in_array($device->id, [$c->from, $c->to], true),
                 );
             }
+        }
+
+        $item = $plan->items[$this->device] ?? null;
+        if ($item !== null) {
+            $moved = $item->standing($this->stands);
+            $place = $this->stands === null ? $item->place : $this->stands->place;
+
+            return $plan->with(items: [$item->id => $moved->in($place)] + $plan->items);
         }
 
         throw InvalidInput::at('/device', "The job has no “{$this->device}” to place. Reload the page.");

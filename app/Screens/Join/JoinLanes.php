@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Join;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Unit;
+
+/** A lane for each device over time: windows as bars that run out, and what was done or seen as marks. */
+final readonly class JoinLanes
+{
+    /** @return list<array<string, mixed>> as in app/Screens/Join/join.json, $defs/joinLane */
+    public static function of(LiveRun $run): array
+    {
+        $bars = self::bars($run);
+        $lanes = [];
+        foreach ($run->roster->units as $id => $unit) {
+            if ($unit->role === Unit::PHONE && ($bars[$id] ?? []) === []) {
+                continue;
+            }
+            $lanes[] = [
+                'id' => $id,
+                'label' => $unit->role === Unit::PHONE ? 'Phone' : $unit->label(),
+                'note' => mb_strtolower($unit->name),
+                'bars' => $bars[$id] ?? [],
+                'marks' => self::marks($run, $id),
+            ];
+        }
+        // Hubs first: their searches are what the others wait for.
+        usort($lanes, static fn(array $a, array $b): int => self::rank($run, $a['id']) <=> self::rank($run, $b['id']));
+
+        return $lanes;
+    }
+
+    private static function rank(LiveRun $run, string $id): int
+    {
+        return match ($run->roster->unit($id)->role) {
+            Unit::HUB, Unit::PHONE => 0,
+            Unit::LIGHT, Unit::BOARD => 1,
+            default => 2,
+        };
+    }
+
+    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device */
+    private static function bars(LiveRun $run): array
+    {
+        $bars = [];
+        foreach ($run->log() as $event) {
+            if ($event->kind === Act::TAP && str_starts_with($event->text, 'search')) {
+                $seconds = $run->roster->unit($event->device)->leaflet->figure('search') ?? 60.0;
+                $bars[$event->device][] = [
+                    'from' => $event->at,
+                    'to' => $event->at + $seconds,
+                    'kind' => 'search',
+                    'text' => 'search',
+                ];
+            }
+        }
+        $progress = $run->progress();
+        foreach ($progress->tasks() as $task) {
+            foreach ($progress->stepsOf($task) as $step) {
+                $opened =
+                    $step->opened === '' ? null : $progress->marks->answered["{$step->task}/{$step->opened}"] ?? null;
+                if ($opened === null || $step->watches === '') {
+                    continue;
+                }
+                $seen = $progress->marks->answered[$step->key()] ?? null;
+                $ends = $opened + $step->waits;
+                $bars[$step->watches][] = [
+                    'from' => $opened,
+                    'to' => $seen !== null && $seen > $opened ? min($seen, $ends) : $ends,
+                    'kind' => 'listens',
+                    'text' => 'listens',
+                ];
+            }
+        }
+
+        return $bars;
+    }
+
+    /** @return list<array{at: float, text: string}> */
+    private static function marks(LiveRun $run, string $device): array
+    {
+        $marks = [];
+        foreach ($run->log() as $e) {
+            $text = match (true) {
+                $e->kind === Act::ON && $e->device === $device => 'on',
+                $e->kind === Act::OFF && $e->device === $device => 'off',
+                $e->kind === Event::FOUND && $e->device === $device => 'listed',
+                $e->kind === Event::NAMED && $e->device === $device => 'named',
+                $e->kind === Event::MENDED && $e->device === $device => $e->parts()[1] === 'yes'
+                    ? 'mended'
+                    : 'looked at',
+                $e->kind === Event::SAW && $e->device === $device => self::seen($e),
+                default => '',
+            };
+            if ($text !== '') {
+                $marks[] = ['at' => $e->at, 'text' => $text];
+            }
+        }
+
+        return $marks;
+    }
+
+    private static function seen(Event $event): string
+    {
+        [$key, $seen] = $event->parts();
+        $kind = substr((string) strrchr($key, '/'), 1);
+
+        return match (true) {
+            $seen !== Seen::YES => Seen::words($seen),
+            in_array($kind, ['joined', 'join', 'connect'], true) => 'joined',
+            in_array($kind, ['link', 'zone', 'swipe'], true) => 'linked',
+            $kind === 'accept' => 'works',
+            $kind === 'reset' => 'reset',
+            default => '',
+        };
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Join;
+
+use EmberDusk\Joining\Blocked;
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Need;
+use EmberDusk\Joining\Needs;
+use EmberDusk\Joining\Rehearsal;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Plan;
+
+/** What stands before a run: what cannot be joined, what is needed first, what was in use before, how long it takes if all goes well. */
+final readonly class JoinStart
+{
+    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart */
+    public static function of(Plan $plan): array
+    {
+        $joinable = Joinable::of($plan);
+        $run = $joinable->any() ? Rehearsal::run($joinable->roster, 1) : null;
+
+        return [
+            'ready' => $joinable->any(),
+            'blocked' => array_map(
+                static fn(Blocked $b): array => ['title' => $b->title, 'detail' => $b->detail],
+                $joinable->blocked,
+            ),
+            'needs' => $joinable->any()
+                ? array_map(
+                    static fn(Need $n): array => ['key' => $n->key, 'what' => $n->what, 'detail' => $n->detail],
+                    Needs::of($joinable->roster, $plan),
+                )
+                : [],
+            'units' => array_values(
+                array_map(
+                    static fn(Unit $u): array => [
+                        'id' => $u->id,
+                        'label' => $u->label(),
+                        'name' => $u->name,
+                        'item' => $u->item,
+                        'used' => $u->used,
+                    ],
+                    array_filter($joinable->roster->units, static fn(Unit $u): bool => $u->item !== ''),
+                ),
+            ),
+            'steps' => $run === null ? 0 : count($run->trail),
+            'minutes' => $run === null ? 0.0 : round($run->seconds / 60, 1),
+        ];
+    }
+}

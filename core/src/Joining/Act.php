@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+/** Something that hands do: a gesture of a device, its power, a key of an app, a remote brought near. */
+final readonly class Act
+{
+    public const ON = 'power-on';
+
+    public const OFF = 'power-off';
+
+    /** One press of a key; the text is the key. */
+    public const PRESS = 'press';
+
+    /** A key held; the text is the key and how many seconds. */
+    public const HOLD = 'hold';
+
+    /** A remote brought to something; the text is what, and the metres. */
+    public const NEAR = 'near';
+
+    /** A key of the app of a device; the text is which, and what it is given. */
+    public const TAP = 'tap';
+
+    /** Something set at a device by hand. */
+    public const SET = 'set';
+
+    /** A light worked by a control to see what it does; the text is the light, the zone and the level. */
+    public const TRY = 'try';
+
+    /** A whole gesture of the leaflet; the text is its name, with the zone behind. It comes apart into presses, holds and power. */
+    public const GESTURE = 'gesture';
+
+    /** What may be done raw. */
+    public const HANDS = [self::ON, self::OFF, self::PRESS, self::HOLD, self::NEAR, self::TAP, self::SET, self::TRY];
+
+    public function __construct(public string $kind, public string $device, public string $text = '') {}
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Belief;
+
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+
+/** One answer of a run: what was seen at a step, or whether something that was looked at was wrong. */
+final readonly class Evidence
+{
+    /**
+     * @param  string  $mended  key of the suspect that was looked at; empty where a step was answered
+     * @param  bool  $wasSo  it was so, and has been put right
+     */
+    private function __construct(
+        public ?Task $task,
+        public ?Step $step,
+        public string $seen,
+        public string $mended,
+        public bool $wasSo,
+    ) {}
+
+    public static function seen(Task $task, Step $step, string $seen): self
+    {
+        return new self($task, $step, $seen, '', false);
+    }
+
+    public static function checked(string $suspect, bool $wasSo): self
+    {
+        return new self(null, null, '', $suspect, $wasSo);
+    }
+}

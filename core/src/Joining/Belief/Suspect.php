@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Belief;
+
+/** Something that may be wrong with one device, how it would show at the steps of a task, and how it is looked for and put right. */
+final readonly class Suspect
+{
+    /** Any step at which the device's own lamp or load is looked at. */
+    public const LAMP = '@lamp';
+
+    /** What is done over once it has been put right. */
+    public const STEP = 'step';
+
+    public const TASK = 'task';
+
+    public const DEVICES = 'devices';
+
+    /**
+     * @param  string  $code  of the fault
+     * @param  string  $device  with which it would be
+     * @param  array<string, string>  $shows  by step kind, or {@see LAMP}: what is seen with it instead of what is expected
+     * @param  string  $says  what is wrong, in words
+     * @param  string  $check  what to look at, and what to do if it is so
+     * @param  float  $seconds  of looking, common practice, no source
+     * @param  string  $again  what has to be done over afterwards
+     */
+    public function __construct(
+        public string $code,
+        public string $device,
+        public array $shows,
+        public string $says,
+        public string $check,
+        public float $seconds = 15.0,
+        public string $again = self::TASK,
+        public string $caution = '',
+    ) {}
+
+    public function key(): string
+    {
+        return "{$this->code}@{$this->device}";
+    }
+}

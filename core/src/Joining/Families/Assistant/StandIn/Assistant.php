@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Assistant\StandIn;
+
+use EmberDusk\Joining\Families\Hub\StandIn\Hub;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Light;
+use EmberDusk\Joining\StandIn\Trap;
+
+/** Stands in for a voice assistant that reads a hub: it knows names only, and those of the moment at which its search ended. */
+final class Assistant extends Device
+{
+    private ?string $hub = null;
+
+    private ?float $searchEnds = null;
+
+    /** @var array<string, string>|null names by device; null before a search */
+    private ?array $knows = null;
+
+    public function tap(string $key, string $given, float $at): void
+    {
+        if ($key === 'link') {
+            $this->hub = $given;
+        }
+        if ($key === 'search' && $this->hub !== null) {
+            $this->searchEnds = $at + $this->unit->leaflet->seconds('search');
+        }
+    }
+
+    public function next(): ?float
+    {
+        return $this->searchEnds ?? parent::next();
+    }
+
+    public function advance(float $to): void
+    {
+        if ($this->searchEnds !== null && $this->searchEnds <= $to + 1e-9) {
+            $this->searchEnds = null;
+            $this->knows = $this->readable()?->names() ?? [];
+        }
+    }
+
+    /** How many it says that it has found; null before its search ends. */
+    public function found(): ?int
+    {
+        return $this->knows === null ? null : count($this->knows);
+    }
+
+    public function says(string $what): bool
+    {
+        $wanted = count($this->site->roster->wantsOf($this->unit->id));
+
+        $reads = !$this->site->catches(Trap::NamesAtSearch) && $this->readable() !== null;
+
+        return $what === 'found' && ($reads || ($this->found() ?? -1) >= $wanted);
+    }
+
+    private function readable(): ?Hub
+    {
+        $hub =
+            $this->hub === null || $this->site->has('not-linked', $this->unit->id)
+                ? null
+                : $this->site->device($this->hub);
+
+        return $hub instanceof Hub ? $hub : null;
+    }
+
+    public function reaches(Light $light, string $meant, int $zone): bool
+    {
+        $hub = $this->readable();
+        if ($hub === null || !$hub->reaches($light, $meant, $zone)) {
+            return false;
+        }
+
+        // People say the name that the light has now.
+        return !$this->site->catches(Trap::NamesAtSearch) ||
+            (isset($this->knows[$meant]) && $this->knows[$meant] === ($hub->names()[$meant] ?? null));
+    }
+}

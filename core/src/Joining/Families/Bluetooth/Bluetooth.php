@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Bluetooth;
+
+use EmberDusk\Joining\Belief\LightSuspects;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families\Bluetooth\StandIn\Paired;
+use EmberDusk\Joining\Families\Receiver\Receiver;
+use EmberDusk\Joining\Family;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** Bluetooth controllers that a phone works directly: quick while free, slow once connected, one phone at a time. */
+final readonly class Bluetooth implements Family
+{
+    public function key(): string
+    {
+        return 'bluetooth';
+    }
+
+    public function takes(string $role, string $way): bool
+    {
+        return $role === Unit::LIGHT && $way === 'bluetooth';
+    }
+
+    public function missing(Unit $unit, Roster $roster): array
+    {
+        return Guided::missing($unit, ['joined' => 'what its lamp does once a phone has it']);
+    }
+
+    public function tasks(Roster $roster): array
+    {
+        $tasks = [];
+        foreach ($roster->wantsOf(Roster::PHONE) as $want) {
+            if ($roster->unit($want->light)->family === $this->key()) {
+                $tasks[] = new Task($this->key(), Task::JOIN, $want->light, Roster::PHONE);
+            }
+        }
+
+        return $tasks;
+    }
+
+    public function steps(Task $task, Roster $roster, array $dropped = []): array
+    {
+        $unit = $roster->unit($task->device);
+
+        return [
+            Guided::tap(
+                task: $task,
+                kind: 'connect',
+                unit: $unit,
+                key: 'connect',
+                title: "Connect {$unit->label()} in the app",
+                why: 'One phone at a time: the app must be closed on every other. A PIN is asked for only if one was set.',
+                says: 'joined',
+                watch: $unit,
+                waits: 8.0,
+                ifNot: 'Its lamp stays quick: some are paired in the phone’s settings first, then in the app.',
+                caution: 'An app from outside the phone’s own store comes from the maker alone; the permission for outside sources goes off again at once.',
+            ),
+            Guided::tap(
+                task: $task,
+                kind: 'type',
+                unit: $unit,
+                key: 'type',
+                title: 'Choose the kind of light, then order and count where the app asks',
+                why: 'Kind first, then order, then count: before any scene.',
+                says: 'typed',
+                expects: 'the app shows the kind that the strip has',
+            ),
+        ];
+    }
+
+    public function suspects(Task $task, Roster $roster): array
+    {
+        $unit = $roster->unit($task->device);
+
+        return [
+            ...LightSuspects::of($unit),
+            new Suspect(
+                code: 'second-phone',
+                device: $unit->id,
+                shows: ['connect' => Seen::NOTHING],
+                says: "another phone has {$unit->label()}",
+                check: "Does the lamp of {$unit->label()} blink slowly already? Another phone has it: close the app there.",
+                seconds: 8.0,
+            ),
+            new Suspect(
+                code: 'wrong-style',
+                device: $unit->id,
+                shows: ['accept' => Seen::WRONG],
+                says: "another kind of light was chosen in the app for {$unit->label()}",
+                check: "Read the kind and the order of {$unit->label()} in the app: they must be the strip’s.",
+                seconds: 8.0,
+                again: Suspect::STEP,
+            ),
+            Receiver::leaves('the connection'),
+        ];
+    }
+
+    public function standIn(Unit $unit, Site $site): Device
+    {
+        return new Paired($unit, $site);
+    }
+}

@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Bridge;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Belief\LightSuspects;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families\Bridge\StandIn\Bridge as StandIn;
+use EmberDusk\Joining\Families\Bridge\StandIn\ZoneRemote;
+use EmberDusk\Joining\Families\Receiver\Receiver;
+use EmberDusk\Joining\Families\Remote\Remote;
+use EmberDusk\Joining\Family;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** Zones for 2.4 GHz receivers: a Wi-Fi bridge that is put onto the site’s network, remotes and panels. A zone takes what has just had its power. */
+final readonly class Bridge implements Family
+{
+    public function key(): string
+    {
+        return 'bridge';
+    }
+
+    public function takes(string $role, string $way): bool
+    {
+        return $role === Unit::BRIDGE || (in_array($role, [Unit::REMOTE, Unit::PANEL], true) && $way === 'rf');
+    }
+
+    public function missing(Unit $unit, Roster $roster): array
+    {
+        return $unit->role === Unit::BRIDGE
+            ? Guided::missing($unit, [
+                'reset' => 'its reset gesture',
+                'join' => 'the press that starts its link mode',
+                'joined' => 'what it shows once it is on the network',
+                'countdown' => 'how long the app counts',
+            ])
+            : Guided::missing($unit, ['link' => 'its link gesture']);
+    }
+
+    public function tasks(Roster $roster): array
+    {
+        $tasks = [];
+        foreach ($roster->units as $unit) {
+            $wants = $roster->wantsOf($unit->id);
+            if ($unit->family !== $this->key() || $wants === []) {
+                continue;
+            }
+            if ($unit->role === Unit::BRIDGE) {
+                $tasks[] = new Task($this->key(), Task::SETUP, $unit->id);
+            }
+            foreach ($wants as $want) {
+                $tasks[] = new Task($this->key(), Task::LINK, $unit->id, $want->light, max(1, $want->zone));
+            }
+        }
+
+        return $tasks;
+    }
+
+    public function steps(Task $task, Roster $roster, array $dropped = []): array
+    {
+        $unit = $roster->unit($task->device);
+
+        return $task->what === Task::SETUP
+            ? $this->setUp($task, $unit)
+            : [$this->zone($task, $unit, $roster->unit($task->other), $roster, $dropped)];
+    }
+
+    /** @return list<Step> */
+    private function setUp(Task $task, Unit $unit): array
+    {
+        $counts = $unit->leaflet->figure('countdown') ?? 60.0;
+
+        return [
+            Guided::gesture(
+                task: $task,
+                kind: 'reset',
+                unit: $unit,
+                name: 'reset',
+                signal: 'resetDone',
+                why: 'A pin into its hole. It forgets the network that it was on.',
+                ifNot: 'Nothing: deeper, and as long as the leaflet says.',
+            ),
+            Guided::gesture(
+                task: $task,
+                kind: 'press',
+                unit: $unit,
+                name: 'join',
+                signal: '',
+                why: sprintf(
+                    'Its lamp blinks quickly and the app counts %g s down from now. The phone is on the site’s network.',
+                    $counts,
+                ),
+            ),
+            Guided::tap(
+                task: $task,
+                kind: 'connect',
+                unit: $unit,
+                key: 'connect',
+                title: 'Start the connection in the app; the client types the network’s password',
+                why: 'The phone must be on the same network, in the band that the bridge can use.',
+                says: 'joined',
+                watch: $unit,
+                waits: $counts,
+                retry: 'press',
+                opened: 'press',
+                ifNot: 'Its lamp stays quick: the phone is on another network, or the time ran out.',
+            ),
+        ];
+    }
+
+    /** @param  list<Rule>  $dropped */
+    private function zone(Task $task, Unit $unit, Unit $light, Roster $roster, array $dropped): Step
+    {
+        $soon = $light->leaflet->figure('soon') ?? 4.0;
+        $power = in_array(Rule::PowerThenLink, $dropped, true)
+            ? []
+            : [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)];
+        $why = sprintf(
+            '%s takes a link for %g s after power-on only: switch it on and do this at once.',
+            $light->label(),
+            $soon,
+        );
+        if ($unit->role !== Unit::BRIDGE) {
+            return Guided::gesture(
+                task: $task,
+                kind: 'zone',
+                unit: $unit,
+                name: 'link',
+                signal: 'linked',
+                why: $why,
+                watch: $light,
+                off: array_values(array_diff(array_keys($roster->of(Unit::LIGHT, 'receiver')), [$light->id])),
+                first: $power,
+                zone: $task->zone,
+                ifNot: 'Nothing: off, on, and the zone’s key at once.',
+                beside: $light,
+            );
+        }
+
+        return Guided::tap(
+            task: $task,
+            kind: 'zone',
+            unit: $unit,
+            key: "zone {$light->id} {$task->zone}",
+            title: "Switch {$light->label()} off and on, then link zone {$task->zone} in the app at once",
+            why: $why,
+            says: 'linked',
+            watch: $light,
+            first: $power,
+            ifNot: 'Nothing: off, on, and at once again. Has the app the right generation for this bridge?',
+        );
+    }
+
+    public function suspects(Task $task, Roster $roster): array
+    {
+        $unit = $roster->unit($task->device);
+        if ($task->what === Task::SETUP) {
+            return [Receiver::network(['connect' => Seen::NOTHING])];
+        }
+        $light = $roster->unit($task->other);
+        $own =
+            $unit->role === Unit::BRIDGE
+                ? [Receiver::style($light)]
+                : [
+                    ...Remote::flat($unit),
+                    new Suspect(
+                        code: 'too-far',
+                        device: $unit->id,
+                        shows: ['zone' => Seen::NOTHING],
+                        says: "{$unit->label()} was too far away, or something of metal stood between",
+                        check: "Take {$unit->label()} to the receiver, with nothing of metal between.",
+                        seconds: 8.0,
+                        again: Suspect::STEP,
+                    ),
+                ];
+
+        return [...LightSuspects::of($light), ...$own];
+    }
+
+    public function standIn(Unit $unit, Site $site): Device
+    {
+        return $unit->role === Unit::BRIDGE ? new StandIn($unit, $site) : new ZoneRemote($unit, $site);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Bridge\StandIn;
+
+use EmberDusk\Joining\Families\Receiver\StandIn\Receiver;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Light;
+
+/**
+ * Stands in for a Wi-Fi bridge with zones: it is put onto the site's network while a countdown of the app runs, then each zone takes a
+ * receiver that has just had its power. Any number of phones may work it.
+ */
+final class Bridge extends Device
+{
+    private ?float $pressedAt = null;
+
+    private bool $online = false;
+
+    protected function gesture(string $name, float $at): void
+    {
+        if ($name === 'reset') {
+            $this->online = false;
+            $this->pressedAt = null;
+            $this->show('resetDone', $at);
+        }
+        if ($name === 'join') {
+            $this->pressedAt = $at;
+            $this->show('looks', $at);
+        }
+    }
+
+    public function tap(string $key, string $given, float $at): void
+    {
+        if ($key === 'connect' && $this->pressedAt !== null && $this->site->phone()->onNetwork()) {
+            $counts = $this->unit->leaflet->figure('countdown') ?? 60.0;
+            if ($at <= $this->pressedAt + $counts + 1e-9) {
+                $this->online = true;
+                $this->show('joined', $at);
+            }
+        }
+        if ($key === 'zone' && $this->online) {
+            [$light, $zone] = [...explode(' ', $given), '1'];
+            $receiver = $this->site->device($light);
+            if ($receiver instanceof Receiver) {
+                $receiver->bind($this->unit->id, max(1, (int) $zone), $at);
+            }
+        }
+    }
+
+    public function says(string $what): bool
+    {
+        return $what === 'online' && $this->online;
+    }
+
+    public function reaches(Light $light, string $meant, int $zone): bool
+    {
+        return $this->online &&
+            $light instanceof Receiver &&
+            $light->zoneOf($this->unit->id) === $zone &&
+            !$this->site->has('wrong-style', $light->unit->id);
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Cloud;
+
+use EmberDusk\Joining\Belief\LightSuspects;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families\Cloud\StandIn\Cloud as StandIn;
+use EmberDusk\Joining\Families\Receiver\Receiver;
+use EmberDusk\Joining\Family;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** Wi-Fi controllers that work through an account on the internet: the client owns it, and without the internet nothing answers. */
+final readonly class Cloud implements Family
+{
+    public function key(): string
+    {
+        return 'cloud';
+    }
+
+    public function takes(string $role, string $way): bool
+    {
+        return $role === Unit::LIGHT && $way === 'wifi';
+    }
+
+    public function missing(Unit $unit, Roster $roster): array
+    {
+        return Guided::missing($unit, [
+            'reset' => 'the gesture that makes it look',
+            'resetDone' => 'what it shows while it looks',
+            'joined' => 'what it shows once it is on the network',
+        ]);
+    }
+
+    public function tasks(Roster $roster): array
+    {
+        $tasks = [];
+        foreach ($roster->wantsOf(Roster::PHONE) as $want) {
+            if ($roster->unit($want->light)->family === $this->key()) {
+                $tasks[] = new Task($this->key(), Task::JOIN, $want->light, Roster::PHONE);
+            }
+        }
+
+        return $tasks;
+    }
+
+    public function steps(Task $task, Roster $roster, array $dropped = []): array
+    {
+        $unit = $roster->unit($task->device);
+        $label = $unit->label();
+
+        return [
+            Guided::gesture(
+                task: $task,
+                kind: 'look',
+                unit: $unit,
+                name: 'reset',
+                signal: 'resetDone',
+                why: "{$label} forgets its network and looks for the app.",
+                ifNot: 'Nothing: has it power? Then the gesture again, evenly.',
+            ),
+            Guided::tap(
+                task: $task,
+                kind: 'give',
+                unit: $unit,
+                key: 'give',
+                title: "Give {$label} network and account in the app; the client signs in and types the password",
+                why: 'The client owns the account. No password and no token is written down here.',
+                says: 'joined',
+                watch: $unit,
+                waits: 20.0,
+                retry: 'look',
+                ifNot: 'Nothing: the phone’s network, the internet, the account, in this order.',
+            ),
+            Guided::tap(
+                task: $task,
+                kind: 'live',
+                unit: $unit,
+                key: 'live',
+                title: 'Choose the kind of light; does the app show it live?',
+                why: 'Nothing works without the internet: a control that needs none belongs beside it.',
+                says: 'live',
+                expects: 'the app shows it live',
+            ),
+        ];
+    }
+
+    public function suspects(Task $task, Roster $roster): array
+    {
+        $unit = $roster->unit($task->device);
+        $nothing = ['give' => Seen::NOTHING, 'live' => Seen::NOTHING, 'accept' => Seen::NOTHING];
+
+        return [
+            ...LightSuspects::of($unit),
+            Receiver::network(['give' => Seen::NOTHING]),
+            new Suspect(
+                code: 'offline',
+                device: $unit->id,
+                shows: $nothing,
+                says: 'the site has no internet',
+                check: 'Open any page on the phone, over the site’s network: does it come? If not, the router first.',
+                seconds: 8.0,
+            ),
+            new Suspect(
+                code: 'no-account',
+                device: $unit->id,
+                shows: ['give' => Seen::NOTHING],
+                says: 'the account is not signed in, or has no rights for this',
+                check: 'Open the account in the app: is the client signed in, as its owner?',
+                seconds: 12.0,
+            ),
+            new Suspect(
+                code: 'wrong-style',
+                device: $unit->id,
+                shows: ['accept' => Seen::WRONG],
+                says: "another kind of light was chosen in the app for {$unit->label()}",
+                check: "Read the kind of {$unit->label()} in the app: it must be the strip’s.",
+                seconds: 8.0,
+                again: Suspect::STEP,
+            ),
+        ];
+    }
+
+    public function standIn(Unit $unit, Site $site): Device
+    {
+        return new StandIn($unit, $site);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Cloud\StandIn;
+
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Light;
+
+/** Stands in for a controller that works through an account on the internet: without it nothing answers. */
+final class Cloud extends Light
+{
+    private bool $looks = false;
+
+    private bool $live = false;
+
+    private int $tries = 0;
+
+    protected function gesture(string $name, float $at): void
+    {
+        if ($name === 'reset') {
+            $this->looks = true;
+            $this->live = false;
+            $this->show('resetDone', $at);
+        }
+    }
+
+    public function tap(string $key, string $given, float $at): void
+    {
+        if ($key !== 'give' || !$this->awake() || !$this->looks || !$this->site->phone()->onNetwork()) {
+            return;
+        }
+        if ($this->tries++ === 0 && $this->site->has('missed-once', $this->unit->id)) {
+            return;
+        }
+        if (!$this->site->has('no-account', $this->unit->id) && !$this->site->has('offline', $this->unit->id)) {
+            $this->live = true;
+            $this->show('joined', $at);
+        }
+    }
+
+    public function says(string $what): bool
+    {
+        return $what === 'live' && $this->answersPhone();
+    }
+
+    public function answersPhone(): bool
+    {
+        return $this->live && !$this->site->has('offline', $this->unit->id);
+    }
+
+    protected function coloured(): string
+    {
+        return $this->site->has('wrong-style', $this->unit->id) ? Seen::WRONG : Seen::YES;
+    }
+}

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Hub\StandIn;
+
+use EmberDusk\Joining\Families\Zigbee\StandIn\Controller;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Light;
+use EmberDusk\Joining\StandIn\Trap;
+
+/** Stands in for a hub and its phone app: a search of limited length, room for so many lights, and a list that lags behind what has joined. */
+final class Hub extends Device
+{
+    /** @var array{float, float}|null */
+    private ?array $search = null;
+
+    /** @var array<string, array{float, list<string>}> by device: when the app lists it, and as what */
+    private array $entries = [];
+
+    /** @var array<string, string> names that were given, by device */
+    private array $names = [];
+
+    public function tap(string $key, string $given, float $at): void
+    {
+        match ($key) {
+            'search' => ($this->search = [$at, $at + $this->unit->leaflet->seconds('search')]),
+            'toggle' => $this->toggle($given),
+            'name' => $this->name(...explode('=', $given, 2)),
+            default => null,
+        };
+    }
+
+    private function toggle(string $entry): void
+    {
+        $id = $this->behind($entry);
+        $light = $id === null ? null : $this->site->device($id);
+        if ($light instanceof Light && $this->reaches($light, (string) $id, 0)) {
+            $light->toggle();
+        }
+    }
+
+    private function name(string $entry, string $name = ''): void
+    {
+        $id = $this->behind($entry);
+        if ($id !== null) {
+            $this->names[$id] = $name;
+        }
+    }
+
+    /** The device behind a line of the list. */
+    private function behind(string $entry): ?string
+    {
+        foreach ($this->list() as $device => $names) {
+            if (in_array($entry, $names, true)) {
+                return $device;
+            }
+        }
+
+        return null;
+    }
+
+    public function opens(string $way, float $at): ?array
+    {
+        $open = in_array($way, $this->unit->speaks, true) && $this->search !== null && $at <= $this->search[1] + 1e-9;
+
+        return $open ? $this->search : null;
+    }
+
+    public function admit(Device $device, float $at): bool
+    {
+        $lights = array_filter(
+            array_keys($this->entries),
+            fn(string $d): bool => $this->site->roster->unit($d)->lights(),
+        );
+        $full = $this->unit->most !== null && $device->unit->lights() && count($lights) >= $this->unit->most;
+        if ($full && $this->site->catches(Trap::Capacity) && !isset($this->entries[$device->unit->id])) {
+            return false;
+        }
+        $id = $device->unit->id;
+        unset($this->entries[$id], $this->names[$id]);
+        $lag = $this->site->dice->between(
+            $this->unit->leaflet->seconds('lagLeast'),
+            $this->unit->leaflet->seconds('lagMost'),
+            "lag {$id} " . round($at),
+        );
+        $names = [];
+        if (!$device->unit->lights()) {
+            return true;
+        }
+        for ($n = 0; $n < max(1, (int) ($device->unit->leaflet->figure('entries') ?? 1.0)); $n++) {
+            $names[] = $this->free($names);
+        }
+        $this->entries[$id] = [$at + $lag, $names];
+
+        return true;
+    }
+
+    /**
+     * The first number that no entry has.
+     *
+     * @param  list<string>  $also
+     */
+    private function free(array $also): string
+    {
+        $taken = array_merge($also, ...array_column(array_values($this->entries), 1));
+        for (
+            $n = 1;
+            in_array($name = str_replace('#', (string) $n, $this->unit->leaflet->numbering), $taken, true);
+            $n++
+        );
+
+        return $name;
+    }
+
+    /** What has left its network: its entry stays until somebody deletes it, and answers to nothing. */
+    public function holds(string $device): bool
+    {
+        $there = $this->site->device($device);
+
+        return isset($this->entries[$device]) && $there instanceof Controller && $there->network() === $this->unit->id;
+    }
+
+    public function list(): array
+    {
+        $now = $this->site->now();
+
+        return array_map(
+            static fn(array $e): array => $e[1],
+            // Remotes stand under switches, if at all: no line among the lights.
+            array_filter(
+                $this->entries,
+                fn(array $e, string $d): bool => $e[0] <= $now + 1e-9 && $this->holds($d),
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
+    }
+
+    /** @return array<string, string> names by device, as an assistant that reads them would find them */
+    public function names(): array
+    {
+        $names = [];
+        foreach ($this->list() as $device => $listed) {
+            $names[$device] = $this->names[$device] ?? $listed[0];
+        }
+
+        return $names;
+    }
+
+    public function next(): ?float
+    {
+        $now = $this->site->now();
+        $coming = array_filter(array_column($this->entries, 0), static fn(float $t): bool => $t > $now + 1e-9);
+        $times = array_filter(
+            [parent::next(), $coming === [] ? null : min($coming)],
+            static fn(?float $t): bool => $t !== null,
+        );
+
+        return $times === [] ? null : min($times);
+    }
+
+    public function reaches(Light $light, string $meant, int $zone): bool
+    {
+        return $light->unit->id === $meant &&
+            $light instanceof Controller &&
+            $light->network() === $this->unit->id &&
+            isset($this->entries[$meant]);
+    }
+}

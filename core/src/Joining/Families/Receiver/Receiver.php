@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Receiver;
+
+use EmberDusk\Joining\Belief\LightSuspects;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families\Receiver\StandIn\PhoneHub;
+use EmberDusk\Joining\Families\Receiver\StandIn\Receiver as StandIn;
+use EmberDusk\Joining\Family;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** 2.4 GHz receivers, and the hub that binds them to one phone: the phone is on the unit’s own network first, then learn key and swipe. */
+final readonly class Receiver implements Family
+{
+    public function key(): string
+    {
+        return 'receiver';
+    }
+
+    public function takes(string $role, string $way): bool
+    {
+        return in_array($role, [Unit::LIGHT, Unit::HUB], true) && $way === 'rf';
+    }
+
+    public function missing(Unit $unit, Roster $roster): array
+    {
+        if ($unit->role === Unit::HUB) {
+            return [];
+        }
+        $bound = array_filter($roster->of(Unit::HUB), static fn(Unit $h): bool => $roster->wants($h->id, $unit->id));
+
+        return Guided::missing($unit, [
+            'reset' => 'its reset gesture',
+            'resetDone' => 'what it shows once it is reset',
+            'linked' => 'what it shows once it is linked',
+            ...$bound === [] ? [] : ['join' => 'its learn key', 'listens' => 'how long it learns'],
+        ]);
+    }
+
+    public function tasks(Roster $roster): array
+    {
+        $tasks = [];
+        foreach ($roster->of(Unit::HUB, $this->key()) as $hub) {
+            $wants = $roster->wantsOf($hub->id);
+            if ($wants !== []) {
+                $tasks[] = new Task($this->key(), Task::SETUP, $hub->id);
+            }
+            foreach ($wants as $want) {
+                $tasks[] = new Task($this->key(), Task::JOIN, $want->light, $hub->id);
+            }
+        }
+        // Without such a hub a receiver is only reset, before zones take it.
+        foreach ($roster->of(Unit::LIGHT, $this->key()) as $light) {
+            $joined = array_filter($tasks, static fn(Task $t): bool => $t->device === $light->id);
+            if (
+                $joined === [] &&
+                array_filter($roster->wants, static fn($w): bool => $w->light === $light->id) !== []
+            ) {
+                $tasks[] = new Task($this->key(), Task::SETUP, $light->id);
+            }
+        }
+
+        return $tasks;
+    }
+
+    public function steps(Task $task, Roster $roster, array $dropped = []): array
+    {
+        $unit = $roster->unit($task->device);
+        if ($unit->role === Unit::HUB) {
+            return [$this->enter($task, $unit)];
+        }
+        $steps = [];
+        if (!in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
+            $steps[] = Guided::gesture(
+                task: $task,
+                kind: 'reset',
+                unit: $unit,
+                name: 'reset',
+                signal: 'resetDone',
+                why: "{$unit->label()} forgets whatever it was bound to.",
+                ifNot: 'Nothing: has it power? Then the gesture again, evenly.',
+            );
+        }
+        if ($task->other === '') {
+            return $steps;
+        }
+        $hub = $roster->unit($task->other);
+
+        return [
+            ...$steps,
+            Guided::tap(
+                task: $task,
+                kind: 'kind',
+                unit: $hub,
+                key: "kind {$unit->id}",
+                title: "Choose the kind of light for {$unit->label()} in the app, and its room",
+                why: 'The app’s kind must be the strip’s: with another one nothing works. The settings live in this one phone.',
+            ),
+            Guided::gesture(
+                task: $task,
+                kind: 'learn',
+                unit: $unit,
+                name: 'join',
+                signal: '',
+                why: sprintf('It learns for %g s from now.', $unit->leaflet->seconds('listens')),
+            ),
+            Guided::tap(
+                task: $task,
+                kind: 'swipe',
+                unit: $hub,
+                key: "swipe {$unit->id}",
+                title: "Swipe the key in the app while {$unit->label()} learns",
+                why: 'The phone that binds it is the only one that works it: it must be the one that stays with the client.',
+                says: 'linked',
+                watch: $unit,
+                waits: 4.0,
+                retry: 'learn',
+                opened: 'learn',
+                ifNot: 'Nothing: the learn key again, then the swipe at once.',
+            ),
+        ];
+    }
+
+    private function enter(Task $task, Unit $hub): Step
+    {
+        return Guided::tap(
+            task: $task,
+            kind: 'enter',
+            unit: $hub,
+            key: 'enter',
+            title: "Let the phone join {$hub->label()}’s own network, then open the app",
+            why: 'The phone is on the unit’s network, not on the site’s: its third lamp turns blue.',
+            says: 'entered',
+            expects: 'its third lamp is blue and the app opens',
+            ifNot: 'The phone has gone back to another network, or another phone holds the unit.',
+        );
+    }
+
+    public function suspects(Task $task, Roster $roster): array
+    {
+        $unit = $roster->unit($task->device);
+        if ($unit->role === Unit::HUB) {
+            return self::entering($unit);
+        }
+        $suspects = LightSuspects::of($unit);
+        if ($task->other !== '') {
+            $suspects = [...$suspects, self::style($unit), self::leaves('the swipe')];
+        }
+
+        return $suspects;
+    }
+
+    /** @return list<Suspect> */
+    private static function entering(Unit $hub): array
+    {
+        return [
+            self::network(['enter' => Seen::NOTHING]),
+            new Suspect(
+                code: 'second-phone',
+                device: $hub->id,
+                shows: ['enter' => Seen::NOTHING],
+                says: "another phone holds {$hub->label()}",
+                check: 'Is the app open on another phone? Close it there, and let that phone forget the unit’s network.',
+                seconds: 15.0,
+            ),
+        ];
+    }
+
+    /** @param  array<string, string>  $shows */
+    public static function network(array $shows): Suspect
+    {
+        return new Suspect(
+            code: 'other-network',
+            device: Roster::PHONE,
+            shows: $shows,
+            says: 'the phone is on another network',
+            check: 'Read the network’s name on the phone. Another one, or none: choose the right one, and switch its mobile data off meanwhile.',
+            seconds: 6.0,
+        );
+    }
+
+    public static function style(Unit $unit): Suspect
+    {
+        return new Suspect(
+            code: 'wrong-style',
+            device: $unit->id,
+            shows: ['accept' => Seen::NOTHING],
+            says: "another kind of controller was chosen in the app for {$unit->label()}",
+            check: "Read the kind of {$unit->label()} in the app. It must be the strip’s; with another nothing works.",
+            seconds: 8.0,
+            again: Suspect::STEP,
+        );
+    }
+
+    public static function leaves(string $by): Suspect
+    {
+        return new Suspect(
+            code: 'phone-leaves',
+            device: Roster::PHONE,
+            shows: ['accept' => Seen::NOTHING],
+            says: 'the lights were bound with a phone that does not stay with the client',
+            check: "Whose phone made {$by}? Not the client’s: reset every receiver, and bind them with the phone that stays.",
+            seconds: 5.0,
+            again: Suspect::DEVICES,
+        );
+    }
+
+    public function standIn(Unit $unit, Site $site): Device
+    {
+        return $unit->role === Unit::HUB ? new PhoneHub($unit, $site) : new StandIn($unit, $site);
+    }
+}

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Remote;
+
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families\Remote\StandIn\Remote as StandIn;
+use EmberDusk\Joining\Family;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** Zigbee remotes and wall panels as members of a hub's network: they sleep, and look for it only after their own gesture. */
+final readonly class Remote implements Family
+{
+    public function key(): string
+    {
+        return 'remote';
+    }
+
+    public function takes(string $role, string $way): bool
+    {
+        return in_array($role, [Unit::REMOTE, Unit::PANEL], true) && $way === 'zigbee';
+    }
+
+    public function missing(Unit $unit, Roster $roster): array
+    {
+        $join =
+            self::hub($unit, $roster) === null
+                ? []
+                : [
+                    'join' => 'its join gesture',
+                    'joined' => 'what it shows once it has joined',
+                    'listens' => 'how long it looks',
+                ];
+
+        return Guided::missing($unit, [
+            'reset' => 'its reset gesture',
+            'link' => 'its link gesture',
+            'near' => 'how near it must be held',
+            ...$join,
+        ]);
+    }
+
+    /** The hub whose network it is to be in: one that works a light that it works too. */
+    private static function hub(Unit $unit, Roster $roster): ?Unit
+    {
+        foreach ($roster->of(Unit::HUB) as $hub) {
+            foreach ($roster->wantsOf($unit->id) as $want) {
+                if ($roster->wants($hub->id, $want->light)) {
+                    return $hub;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    public function tasks(Roster $roster): array
+    {
+        $tasks = [];
+        foreach ($roster->units as $unit) {
+            if ($unit->family !== $this->key() || $roster->wantsOf($unit->id) === []) {
+                continue;
+            }
+            $hub = self::hub($unit, $roster);
+            $tasks[] =
+                $hub === null
+                    ? new Task($this->key(), Task::SETUP, $unit->id)
+                    : new Task($this->key(), Task::JOIN, $unit->id, $hub->id, search: $hub->id);
+        }
+
+        return $tasks;
+    }
+
+    public function steps(Task $task, Roster $roster, array $dropped = []): array
+    {
+        $unit = $roster->unit($task->device);
+        $steps = [];
+        if (!in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
+            $steps[] = Guided::gesture(
+                task: $task,
+                kind: 'reset',
+                unit: $unit,
+                name: 'reset',
+                signal: 'resetDone',
+                why: "{$unit->label()} forgets what it was linked to.",
+                ifNot: 'Nothing lights: a new battery, then again.',
+                caution: $unit->role === Unit::PANEL
+                    ? 'A panel stands on mains: a licensed person fixes it, local rules decide.'
+                    : '',
+            );
+        }
+        if ($task->other !== '') {
+            $steps[] = Guided::gesture(
+                task: $task,
+                kind: 'join',
+                unit: $unit,
+                name: 'join',
+                signal: 'joined',
+                why: 'It joins the hub’s network first and is linked second: the other way round only one of the two works.',
+                waits: $unit->leaflet->seconds('listens'),
+                search: $task->other,
+                searchFor: $unit->leaflet->seconds('takesMost') + ($unit->leaflet->gesture('join')?->takes() ?? 0.0),
+                ifNot: 'None of these blinks means not joined, whatever the app shows.',
+            );
+        }
+
+        return $steps;
+    }
+
+    public function suspects(Task $task, Roster $roster): array
+    {
+        return [...self::flat($roster->unit($task->device)), ...$this->joins($task, $roster)];
+    }
+
+    /** @return list<Suspect> */
+    public static function flat(Unit $unit): array
+    {
+        if ($unit->role === Unit::PANEL) {
+            return [];
+        }
+
+        return [
+            new Suspect(
+                code: 'flat',
+                device: $unit->id,
+                shows: [
+                    Suspect::LAMP => Seen::NOTHING,
+                    'link' => Seen::NOTHING,
+                    'zone' => Seen::NOTHING,
+                    'accept' => Seen::NOTHING,
+                ],
+                says: "the battery of {$unit->label()} is flat",
+                check: "Press any key of {$unit->label()}: does its lamp light? If not, put a new battery in.",
+                seconds: 10.0,
+                again: Suspect::DEVICES,
+            ),
+        ];
+    }
+
+    /** @return list<Suspect> */
+    private function joins(Task $task, Roster $roster): array
+    {
+        $id = $task->device;
+        $label = $roster->unit($id)->label();
+        $suspects = [];
+        if ($task->other !== '') {
+            $suspects = [
+                new Suspect(
+                    code: 'not-joined',
+                    device: $id,
+                    shows: ['join' => Seen::NOTHING],
+                    says: "{$label} went back to sleep before it had joined",
+                    check: "Wake {$label} by a key just before its gesture and keep it within a metre of the hub. Did it sleep or lie far off?",
+                    seconds: 20.0,
+                    again: Suspect::STEP,
+                ),
+                new Suspect(
+                    code: 'link-before-hub',
+                    device: $id,
+                    shows: ['join' => Seen::NOTHING],
+                    says: "{$label} was linked to a light before it was in the hub’s network, and has one of its own",
+                    check: "Press on at {$label}: does a light answer already? Then reset both, and join before you link.",
+                    seconds: 12.0,
+                    again: Suspect::DEVICES,
+                ),
+            ];
+        }
+        if ($roster->school->trustsNew && !$roster->unit($id)->used) {
+            $suspects[] = new Suspect(
+                code: 'old-hub',
+                device: $id,
+                shows: ['join' => Seen::NOTHING],
+                says: "{$label} still belongs to another network",
+                check: "Reset {$label} by its gesture, as if it had been used. If it blinks as reset, it was so.",
+            );
+        }
+
+        return $suspects;
+    }
+
+    public function standIn(Unit $unit, Site $site): Device
+    {
+        return new StandIn($unit, $site);
+    }
+}

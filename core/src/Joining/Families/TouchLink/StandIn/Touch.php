@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\TouchLink\StandIn;
+
+use EmberDusk\Joining\Families\Remote\StandIn\Remote;
+use EmberDusk\Joining\Families\Zigbee\StandIn\Controller;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\StandIn\Trap;
+
+/** What happens between a remote and the controllers around it when a link is asked for: one answers, and not always the one that is meant. */
+final readonly class Touch
+{
+    /** Metres from a remote that is held too far away, as a share of what the leaflet allows. */
+    private const TOO_FAR = 3.0;
+
+    /** Seconds that a link takes. Common practice, no source. */
+    private const TAKES = [1.0, 3.0];
+
+    /**
+     * Which controller takes the link, after how many seconds, in which network; null when none does.
+     *
+     * @param  array{string, float}  $near  what the remote is held to, and how far from it
+     * @return array{Controller, float, string}|null
+     */
+    public static function of(Site $site, Remote $remote, array $near, float $at): ?array
+    {
+        [$held, $metres] = $near;
+        $id = $remote->unit->id;
+        $metres = $site->has('too-far', $id) ? $metres * self::TOO_FAR + 0.2 : $metres;
+        // A panel that is fixed stays where it is: what is not on a lead beside it is as far as it is.
+        if ($site->has('panel-fixed', $id) && $site->catches(Trap::Fixed)) {
+            $metres = max($metres, $site->roster->metres($id, $held), 1.0);
+        }
+        $hear = [];
+        foreach ($site->devices() as $device) {
+            if (!($device instanceof Controller) || !$device->isPowered()) {
+                continue;
+            }
+            $away = $device->unit->id === $held ? $metres : $metres + $site->roster->metres($held, $device->unit->id);
+            $reach = $site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? 0.1 : INF;
+            $second = $device->unit->id !== $held && $site->catches(Trap::SecondPowered);
+            // Another that has power is heard farther than the leaflet says, whether its window is open or not.
+            if (
+                $second
+                    ? $away <= ($device->unit->leaflet->figure('apart') ?? 2.0)
+                    : $away <= $reach + 1e-9 && $device->takesLinks($at)
+            ) {
+                if ($second || $device->unit->id === $held) {
+                    $hear[$device->unit->id] = $device;
+                }
+            }
+        }
+        if ($hear === []) {
+            return null;
+        }
+        $others = array_diff_key($hear, [$held => true]);
+        $taken = $others === [] ? $hear[$held] : reset($others);
+
+        return [
+            $taken,
+            $site->dice->between(self::TAKES[0], self::TAKES[1], "link {$id} {$held}"),
+            self::network($site, $remote, $taken),
+        ];
+    }
+
+    /** The hub's, when the remote is in it; else one of its own, which takes the controller out of the hub's. */
+    private static function network(Site $site, Remote $remote, Controller $controller): string
+    {
+        $own = "own {$remote->unit->id}";
+        if ($remote->network() !== null) {
+            return $remote->network();
+        }
+
+        return $site->catches(Trap::OwnNetwork) ? $own : $controller->network() ?? $own;
+    }
+}

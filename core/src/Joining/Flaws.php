@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Joining\Order\Order;
+
+/** Every fault that the devices of a job can have. */
+final readonly class Flaws
+{
+    /** A join that comes to nothing once, with nothing wrong. */
+    public const MISSED = 'missed-once';
+
+    /** Families whose joins can be missed like that. */
+    private const CAN_MISS = ['zigbee', 'receiver', 'bluetooth', 'mesh', 'cloud'];
+
+    /** @return array<string, Flaw> by KIND@DEVICE */
+    public static function of(Roster $roster): array
+    {
+        $flaws = [];
+        foreach (Order::of($roster) as $task) {
+            if ($task->what === Task::ACCEPT) {
+                continue;
+            }
+            foreach (Families::of($task->family)->suspects($task, $roster) as $suspect) {
+                $flaw = new Flaw($suspect->code, $suspect->device);
+                $flaws[$flaw->key()] = $flaw;
+            }
+            if (
+                $task->what === Task::JOIN &&
+                $roster->unit($task->device)->lights() &&
+                in_array($task->family, self::CAN_MISS, true)
+            ) {
+                $flaw = new Flaw(self::MISSED, $task->device);
+                $flaws[$flaw->key()] = $flaw;
+            }
+        }
+        ksort($flaws, SORT_NATURAL);
+
+        return $flaws;
+    }
+}

@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** What stands ready on site as the log tells: who has power, which search runs, what each app lists and whose line that is. */
+final class Field
+{
+    /** @var array<string, bool> */
+    private array $powered = [];
+
+    /** @var array<string, array{float, float}> from, until; by device */
+    private array $searches = [];
+
+    /** @var array<string, list<string>> lines of its list, by hub */
+    private array $entries = [];
+
+    /** @var array<string, array<string, string>> device by line, by hub */
+    private array $owners = [];
+
+    /** @var array<string, list<string>> lines that turned out to be another light, by device */
+    private array $others = [];
+
+    public function __construct(private readonly Roster $roster) {}
+
+    public function feed(Event $event): void
+    {
+        match ($event->kind) {
+            Act::ON => ($this->powered[$event->device] = true),
+            Act::OFF => ($this->powered[$event->device] = false),
+            Act::TAP => $this->tapped($event),
+            Event::FOUND => ($this->entries[$event->device][] = $event->text),
+            default => null,
+        };
+    }
+
+    private function tapped(Event $event): void
+    {
+        $words = explode(' ', $event->text);
+        if ($words[0] === 'search') {
+            $this->searches[$event->device] = [$event->at, $event->at + $this->searchSeconds($event->device)];
+        }
+        if ($words[0] === 'end') {
+            unset($this->searches[$event->device]);
+        }
+    }
+
+    private function searchSeconds(string $device): float
+    {
+        return $this->roster->has($device) ? $this->roster->unit($device)->leaflet->figure('search') ?? 60.0 : 60.0;
+    }
+
+    /** @return array{float, float}|null */
+    public function search(string $device): ?array
+    {
+        return $this->searches[$device] ?? null;
+    }
+
+    /** @return list<string> what the app of a hub lists, as the log tells */
+    public function known(string $hub): array
+    {
+        return $this->entries[$hub] ?? [];
+    }
+
+    /** What has to be done before a step can be: power given or taken away, a search started. Null when nothing. */
+    public function before(Step $step, float $now, string $alert): ?Step
+    {
+        $ends = $step->quiet === null ? 0.0 : ($this->searches[$step->quiet][1] ?? 0.0) - $now;
+        if ($step->quiet !== null && $ends > 0.0) {
+            return $this->wait($step, $this->roster->unit($step->quiet), $ends, $alert);
+        }
+        foreach ($step->off as $id) {
+            if ($this->powered[$id] ?? false) {
+                return $this->power($step, $this->roster->unit($id), false, $alert);
+            }
+        }
+        foreach ($step->on as $id) {
+            if (!($this->powered[$id] ?? false)) {
+                return $this->power($step, $this->roster->unit($id), true, $alert);
+            }
+        }
+        if ($step->search === null || $step->searchFor <= 0.0) {
+            return null;
+        }
+        $until = $this->searches[$step->search][1] ?? -INF;
+
+        return $until - $now < min($step->searchFor, $this->searchSeconds($step->search) - 1.0)
+            ? $this->start($step, $this->roster->unit($step->search), $alert)
+            : null;
+    }
+
+    private function power(Step $step, Unit $unit, bool $on, string $alert): Step
+    {
+        $mates = $this->roster->together($unit->id);
+        $lift = !$on && $mates !== [];
+
+        return new Step(
+            task: $step->task,
+            kind: $on ? "on {$unit->id}" : "off {$unit->id}",
+            look: Step::HAND,
+            device: $unit->id,
+            title: match (true) {
+                $on => "Switch {$unit->label()} on",
+                $lift => "Supply off, lift {$unit->label()}’s lead, supply on",
+                default => "Switch {$unit->label()} off",
+            },
+            why: match (true) {
+                $on => 'It is needed for what comes next.',
+                $lift => 'It hangs on the same supply as ' .
+                    strtoupper(implode(', ', $mates)) .
+                    ': with power it could take the link.',
+                default => 'With power it could take the link.',
+            },
+            at: $unit->id,
+            where: 'at ' . $unit->called(),
+            acts: [new Act($on ? Act::ON : Act::OFF, $unit->id)],
+            caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.',
+            alert: $alert,
+        );
+    }
+
+    private function wait(Step $step, Unit $by, float $seconds, string $alert): Step
+    {
+        return new Step(
+            task: $step->task,
+            kind: "wait {$by->id}",
+            look: Step::HAND,
+            device: $by->id,
+            title: 'Wait until the search in ' . Guided::app($by) . ' has ended',
+            why: 'What is reset while it runs joins at once, before anybody looks.',
+            where: 'phone, ' . Guided::app($by),
+            waits: $seconds + 0.1,
+            alert: $alert,
+        );
+    }
+
+    private function start(Step $step, Unit $by, string $alert): Step
+    {
+        $key = $by->role === Unit::PHONE ? 'search ' . $this->roster->unit($step->device)->way . ' 60' : 'search';
+        $seconds = $this->searchSeconds($by->id);
+
+        return new Step(
+            task: $step->task,
+            kind: "search {$by->id}",
+            look: Step::HAND,
+            device: $by->id,
+            title: 'Press Search in ' . Guided::app($by),
+            why: sprintf(
+                'It looks for %g s. It must be looking before the window of %s opens.',
+                $seconds,
+                $this->roster->unit($step->device)->label(),
+            ),
+            where: 'phone, ' . Guided::app($by),
+            acts: [new Act(Act::TAP, $by->id, $key)],
+            before: $by->leaflet->figure('taps') ?? Guided::TAPS,
+            alert: $alert,
+        );
+    }
+
+    /** The next line of the list that may be this task's device: nobody's yet, and not tried for it. */
+    public function candidate(Task $task): ?string
+    {
+        foreach ($this->entries[$task->other] ?? [] as $entry) {
+            $tried = in_array($entry, $this->others[$task->device] ?? [], true);
+            if (!$tried && !isset($this->owners[$task->other][$entry])) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    public function entryOf(Task $task): ?string
+    {
+        $entry = array_search($task->device, $this->owners[$task->other] ?? [], true);
+
+        return $entry === false ? $this->candidate($task) : (string) $entry;
+    }
+
+    public function ownerOf(string $hub, string $entry): ?string
+    {
+        return $this->owners[$hub][$entry] ?? null;
+    }
+
+    public function own(Task $task): void
+    {
+        $entry = $this->candidate($task);
+        if ($entry !== null) {
+            $this->owners[$task->other][$entry] = $task->device;
+        }
+    }
+
+    public function drop(Task $task): void
+    {
+        $entry = $this->candidate($task);
+        if ($entry !== null) {
+            $this->entries[$task->other] = array_values(array_diff($this->entries[$task->other], [$entry]));
+        }
+    }
+
+    public function tried(Task $task): void
+    {
+        $entry = $this->candidate($task);
+        if ($entry !== null) {
+            $this->others[$task->device][] = $entry;
+        }
+    }
+
+    /** Lines that were somebody else's may be tried once more. */
+    public function again(Task $task): void
+    {
+        unset($this->others[$task->device]);
+    }
+
+    /** A device that is reset leaves the list; a line that is nobody's yet may have been its own, and counts once it is listed anew. */
+    public function forget(Task $task): void
+    {
+        $owned = $this->owners[$task->other] ?? [];
+        $this->owners[$task->other] = array_filter($owned, static fn(string $d): bool => $d !== $task->device);
+        $this->entries[$task->other] = array_values(
+            array_intersect($this->entries[$task->other] ?? [], array_keys($this->owners[$task->other])),
+        );
+        unset($this->others[$task->device]);
+    }
+}

@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Belief\Belief;
+use EmberDusk\Joining\Belief\Evidence;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+
+/** Looks for what is wrong once a step has failed twice: all that was answered so far, and the next thing to look at. */
+final class Inquiry
+{
+    /** After so many things looked at it is not explained. */
+    private const MOST = 30;
+
+    /** How often one thing is looked at: answers can be wrong. */
+    private const LOOKS = 2;
+
+    /** @var list<Evidence> */
+    private array $evidence = [];
+
+    /** @var array{Task, Step}|null */
+    private ?array $failing = null;
+
+    /** @var array<string, Suspect> by key */
+    private array $suspects = [];
+
+    /** @var array<string, int> how often each was looked at since the step began to fail */
+    private array $looked = [];
+
+    private ?Belief $belief = null;
+
+    /** @param  list<Task>  $tasks */
+    public function __construct(private readonly Roster $roster, private readonly array $tasks) {}
+
+    public function add(Evidence $evidence): void
+    {
+        $this->evidence[] = $evidence;
+        $this->belief = null;
+    }
+
+    /** Begins, or goes on, to ask about a step. False when nothing is left to ask. */
+    public function open(Task $task, Step $step): bool
+    {
+        if ($this->failing === null || $this->failing[1]->key() !== $step->key()) {
+            $this->looked = [];
+        }
+        $this->failing = [$task, $step];
+        $this->suspects = [];
+        foreach ($this->suspectsOf($task) as $suspect) {
+            $this->suspects[$suspect->key()] ??= $suspect;
+        }
+        $this->belief = null;
+
+        return $this->step() !== null;
+    }
+
+    public function close(): void
+    {
+        $this->failing = null;
+    }
+
+    public function asks(): bool
+    {
+        return $this->failing !== null && $this->step() !== null;
+    }
+
+    /** @return array{Task, Step}|null */
+    public function failing(): ?array
+    {
+        return $this->failing;
+    }
+
+    /** An answer to the check of a suspect; null when nothing was asked. */
+    public function answered(string $key, bool $wasSo): ?Suspect
+    {
+        $suspect = $this->suspects[$key] ?? null;
+        if ($this->failing === null || $suspect === null) {
+            return null;
+        }
+        $this->looked[$key] = ($this->looked[$key] ?? 0) + 1;
+        $this->add(Evidence::checked($key, $wasSo));
+
+        return $suspect;
+    }
+
+    public function belief(): ?Belief
+    {
+        if ($this->failing === null) {
+            return null;
+        }
+
+        return $this->belief ??= Belief::of($this->suspects, $this->evidence, $this->suspectsOf(...));
+    }
+
+    /** What to look at now; null when everything has been looked at. */
+    public function step(): ?Step
+    {
+        $belief = $this->belief();
+        if ($belief === null || $this->failing === null || array_sum($this->looked) >= self::MOST) {
+            return null;
+        }
+        // Everything once, before anything twice.
+        foreach (range(1, self::LOOKS) as $most) {
+            $left = array_filter($this->suspects, fn(Suspect $s): bool => ($this->looked[$s->key()] ?? 0) < $most);
+            $suspect = $belief->next($left);
+            if ($suspect !== null) {
+                return $this->check($suspect, $this->failing[0]);
+            }
+        }
+
+        return null;
+    }
+
+    private function check(Suspect $suspect, Task $task): Step
+    {
+        return new Step(
+            task: $task->id(),
+            kind: $suspect->code,
+            look: Step::MEND,
+            device: $suspect->device,
+            title: $suspect->check,
+            why: 'Perhaps ' . $suspect->says . '.',
+            at: $suspect->device,
+            where: $this->roster->has($suspect->device) ? 'at ' . $this->roster->unit($suspect->device)->called() : '',
+            waits: $suspect->seconds,
+            caution: $suspect->caution,
+        );
+    }
+
+    /** @return list<array{Suspect, float}> what is suspected, likeliest first, with its share */
+    public function ranked(): array
+    {
+        $shares = $this->belief()->suspects ?? [];
+        arsort($shares);
+        $ranked = [];
+        foreach ($shares as $key => $share) {
+            $ranked[] = [$this->suspects[$key], $share];
+        }
+
+        return $ranked;
+    }
+
+    /** @return list<string> what was looked at and found fine, in words */
+    public function excluded(): array
+    {
+        $fine = [];
+        foreach (array_keys($this->looked) as $key) {
+            $fine[] = $key;
+        }
+
+        return $fine;
+    }
+
+    /** @return list<Suspect> */
+    private function suspectsOf(Task $task): array
+    {
+        if ($task->what !== Task::ACCEPT) {
+            return Families::of($task->family)->suspects($task, $this->roster);
+        }
+        $suspects = [];
+        foreach ($this->tasks as $other) {
+            $light =
+                $other->device === $task->other ||
+                ($other->what === Task::LINK && $other->other === $task->other && $other->device === $task->device);
+            $control =
+                $other->device === $task->device && in_array($other->what, [Task::JOIN, Task::SETUP, Task::READ], true);
+            if ($other->what !== Task::ACCEPT && ($light || $control)) {
+                foreach (Families::of($other->family)->suspects($other, $this->roster) as $suspect) {
+                    $suspects[$suspect->key()] ??= $suspect;
+                }
+            }
+        }
+
+        return array_values($suspects);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+/** What a run's log has ticked: when each step was answered, which hands are through, what was put aside, what is to be said beside the next step. */
+final class Marks
+{
+    /** @var array<string, float> when a step was last answered, by key */
+    public array $answered = [];
+
+    /** @var array<string, true> steps whose hands are through, by key */
+    public array $worked = [];
+
+    /** @var array<string, string> why a task was put aside, by its id */
+    public array $aside = [];
+
+    /** @var array<string, int> answers to nothing or to something else, by step key, since the step was last begun afresh */
+    public array $misses = [];
+
+    /** All answers to nothing or to something else. */
+    public int $missed = 0;
+
+    /** @var array<string, true> tasks that were begun afresh as a last resort, by id */
+    public array $afresh = [];
+
+    public string $alert = '';
+}

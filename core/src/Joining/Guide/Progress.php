@@ -1,0 +1,288 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Belief\Evidence;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Words;
+
+/**
+ * How far a run has come, read from its log alone, and the one right next step. It knows the leaflets, the log and the clock, never the
+ * devices themselves.
+ */
+final class Progress
+{
+    private readonly Queue $queue;
+
+    /** @var list<Suspect> what was found and put right */
+    private array $found = [];
+
+    /** @var array<string, list<Suspect>> what was put right since a step failed, by its key: named once the step goes as it should */
+    private array $trying = [];
+
+    public readonly Marks $marks;
+
+    private readonly Prompt $prompt;
+
+    public readonly Field $field;
+
+    public readonly Inquiry $inquiry;
+
+    /**
+     * @param  list<Task>  $tasks  in their order
+     * @param  list<Rule>  $dropped
+     */
+    public function __construct(
+        public readonly Roster $roster,
+        private readonly array $tasks,
+        private readonly Steps $steps,
+        private readonly array $dropped = [],
+    ) {
+        $this->field = new Field($roster);
+        $this->inquiry = new Inquiry($roster, $tasks);
+        $this->queue = new Queue($tasks, $steps, $dropped);
+        $this->marks = new Marks();
+        $this->prompt = new Prompt(
+            queue: $this->queue,
+            field: $this->field,
+            inquiry: $this->inquiry,
+            steps: $steps,
+            marks: $this->marks,
+            dropped: $dropped,
+        );
+    }
+
+    public function next(float $now): Step
+    {
+        return $this->prompt->next($now);
+    }
+
+    /** The step of that key, if it can be answered now, whatever has become of search and power meanwhile. */
+    public function asked(string $key): ?Step
+    {
+        return $this->prompt->asked($key);
+    }
+
+    public function feed(Event $event): void
+    {
+        $this->field->feed($event);
+        match ($event->kind) {
+            Event::DONE => $this->done($event),
+            Event::SAW => $this->saw($event),
+            Event::NAMED => $this->named($event),
+            Event::MENDED => $this->mended($event),
+            default => null,
+        };
+    }
+
+    private function done(Event $event): void
+    {
+        $step = $this->queue->first();
+        if ($step === null || $event->text !== $step->key()) {
+            return;
+        }
+        if ($step->look !== Step::HAND) {
+            $this->marks->worked[$step->key()] = true;
+
+            return;
+        }
+        $this->forward($step, $event->at);
+    }
+
+    private function forward(Step $step, float $at): void
+    {
+        // Its list's line came by itself.
+        $this->marks->answered[$step->key()] = $at;
+        unset($this->marks->worked[$step->key()]);
+        $this->marks->alert = '';
+        $task = $this->queue->task($step);
+        if (in_array($step->kind, ['reset', 'rise'], true) && $task->what === Task::JOIN) {
+            $this->field->forget($task);
+        }
+        $this->queue->shift();
+    }
+
+    private function saw(Event $event): void
+    {
+        [$key, $seen] = $event->parts();
+        $this->queue->past($key);
+        $step = $this->queue->first();
+        // A list that was waited for once more before the next line is tried.
+        if ($step !== null && $step->key() !== $key && str_ends_with($key, '/listed') && $step->look === Step::LIGHTS) {
+            $this->fail($step, $seen, $event->at);
+
+            return;
+        }
+        if ($step === null || $key !== $step->key()) {
+            return;
+        }
+        $task = $this->queue->task($step);
+        $this->inquiry->add(Evidence::seen($task, $step, $seen));
+        if ($seen === Seen::YES) {
+            if ($step->look === Step::LIGHTS) {
+                $this->field->own($task);
+            }
+            $this->marks->misses[$key] = 0;
+            $this->found = [...$this->found, ...$this->trying[$key] ?? []];
+            unset($this->trying[$key]);
+            $this->forward($step, $event->at);
+
+            return;
+        }
+        if ($step->look === Step::LIGHTS && $seen === Seen::ELSEWHERE) {
+            $this->field->tried($task);
+            $this->marks->alert = 'That line is another light. The next one.';
+
+            return;
+        }
+        if ($step->look === Step::LIGHTS) {
+            // A line that switches nothing may be gone: it counts again once the app lists it anew.
+            $this->field->drop($task);
+        }
+        $this->fail($step, $seen, $event->at);
+    }
+
+    private function fail(Step $step, string $seen, float $at): void
+    {
+        $task = $this->queue->task($step);
+        $this->marks->missed++;
+        $times = $this->marks->misses[$step->key()] = ($this->marks->misses[$step->key()] ?? 0) + 1;
+        $this->field->again($task);
+        unset($this->marks->worked[$step->key()]);
+        $this->queue->rewind($task, $step);
+        if ($times === 1 && $seen !== Seen::ELSEWHERE && $step->look !== Step::TRY) {
+            $this->marks->alert =
+                ucfirst(Seen::words($seen)) . '. ' . ($step->ifNot === '' ? 'The same once more.' : $step->ifNot);
+            $this->queue->behind($task);
+
+            return;
+        }
+        $this->marks->alert = '';
+        if (!$this->inquiry->open($task, $step)) {
+            $this->leave($task, $step);
+        }
+    }
+
+    private function named(Event $event): void
+    {
+        $step = $this->queue->first();
+        if ($step !== null && $step->look === Step::NAME && $event->device === $step->device) {
+            $this->forward($step, $event->at);
+        }
+    }
+
+    private function mended(Event $event): void
+    {
+        [$code, $answer] = $event->parts();
+        $failing = $this->inquiry->failing();
+        $suspect = $this->inquiry->answered("{$code}@{$event->device}", $answer === 'yes');
+        if ($failing === null || $suspect === null) {
+            return;
+        }
+        [$task, $step] = $failing;
+        if ($answer !== 'yes') {
+            if (!$this->inquiry->asks()) {
+                $this->leave($task, $step);
+            }
+
+            return;
+        }
+        $this->trying[$step->key()][] = $suspect;
+        $this->inquiry->close();
+        $this->again($task, $step, $suspect);
+        $this->marks->alert = ucfirst($suspect->says) . ': put right. Once more from here.';
+    }
+
+    /** What has to be done over once something was put right. */
+    private function again(Task $task, Step $step, Suspect $suspect): void
+    {
+        foreach ([$suspect->device, $task->device] as $device) {
+            $this->steps->doubt($device);
+        }
+        $whole =
+            $suspect->again === Suspect::DEVICES || ($task->what === Task::ACCEPT && $suspect->again === Suspect::TASK);
+        // Behind a window nobody knows what came of it unseen: then the whole task.
+        if ($suspect->again === Suspect::STEP && $task->what !== Task::ACCEPT && $step->opened === '') {
+            $this->queue->rewind($task, $step);
+        } elseif (!$whole) {
+            $this->queue->afresh($task);
+        } else {
+            $unit =
+                $suspect->device === Roster::PHONE && $task->what === Task::ACCEPT ? $task->device : $suspect->device;
+            $over = $this->queue->over($task, $unit);
+            $this->queue->anew($over);
+        }
+        foreach ($this->queue->steps() as $one) {
+            if ($one->task === $task->id()) {
+                $this->marks->misses[$one->key()] = 0;
+            }
+        }
+    }
+
+    /**
+     * Nothing that is listed explains it. Some answer before may have been wrong: all of it once more. After that it is put aside, and the run
+     * goes on with what does not need it.
+     */
+    private function leave(Task $task, Step $step): void
+    {
+        if (!isset($this->marks->afresh[$task->id()])) {
+            $this->marks->afresh[$task->id()] = true;
+            $this->inquiry->close();
+            $this->queue->anew($this->queue->over($task, $task->what === Task::ACCEPT ? $task->other : $task->device));
+            $this->marks->misses[$step->key()] = 0;
+            $this->marks->alert = 'All of that is right. The whole once more, from its beginning.';
+
+            return;
+        }
+        $excluded = $this->inquiry->excluded();
+        $this->inquiry->close();
+        $this->marks->aside[$task->id()] = sprintf(
+            '%s is not explained%s.',
+            Words::task($task, $this->roster),
+            $excluded === [] ? '' : ': looked at and fine were ' . implode(', ', $excluded),
+        );
+        $unit = $task->what === Task::ACCEPT || $task->what === Task::READ ? '' : $task->device;
+        $this->queue->drop(
+            fn(Step $s): bool => $s->task === $task->id() || ($unit !== '' && $this->queue->task($s)->concerns($unit)),
+        );
+    }
+
+    /** @return list<Suspect> */
+    public function found(): array
+    {
+        return $this->found;
+    }
+
+    /** @return list<Task> tasks with nothing left to do */
+    public function through(): array
+    {
+        $left = array_fill_keys(array_map(static fn(Step $s): string => $s->task, $this->queue->steps()), true);
+
+        return array_values(
+            array_filter(
+                $this->tasks,
+                fn(Task $t): bool => !isset($left[$t->id()]) && !isset($this->marks->aside[$t->id()]),
+            ),
+        );
+    }
+
+    /** @return list<Step> */
+    public function stepsOf(Task $task): array
+    {
+        return $this->steps->of($task, $this->dropped);
+    }
+
+    /** @return list<Task> */
+    public function tasks(): array
+    {
+        return $this->tasks;
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\Step;
+
+/** The step that is put before the hands now: what has to come before it, its window, the line of the list that it is about. */
+final readonly class Prompt
+{
+    /** @param  list<Rule>  $dropped */
+    public function __construct(
+        private Queue $queue,
+        private Field $field,
+        private Inquiry $inquiry,
+        private Steps $steps,
+        private Marks $marks,
+        private array $dropped,
+    ) {}
+
+    /** The step of that key, if it can be answered now, whatever has become of search and power meanwhile. */
+    public function asked(string $key): ?Step
+    {
+        if ($this->inquiry->asks()) {
+            return null;
+        }
+        foreach ($this->queue->steps() as $step) {
+            if ($step->key() === $key) {
+                return $step;
+            }
+            if ($step->look !== Step::LIST) {
+                break;
+            }
+        }
+        $step = $this->queue->first();
+        if (
+            $step !== null &&
+            in_array($step->look, [Step::LIGHTS, Step::NAME], true) &&
+            $key === "{$step->task}/listed"
+        ) {
+            return $this->steps->list($this->queue->task($step), $this->dropped);
+        }
+
+        return null;
+    }
+
+    public function next(float $now): Step
+    {
+        if ($this->inquiry->asks()) {
+            $check = $this->inquiry->step();
+            if ($check !== null) {
+                return $check;
+            }
+        }
+        $step = $this->queue->first();
+        if ($step === null) {
+            return $this->end();
+        }
+        $before = isset($this->marks->worked[$step->key()])
+            ? null
+            : $this->field->before($step, $now, $this->marks->alert);
+        if ($before !== null) {
+            return $before;
+        }
+        if (in_array($step->look, [Step::LIST, Step::LIGHTS, Step::NAME], true)) {
+            return $this->listed($step, $now);
+        }
+
+        return $step->now($this->window($step), $this->marks->alert);
+    }
+
+    /** A line of the app's list: waited for, switched, named. */
+    private function listed(Step $step, float $now): Step
+    {
+        $task = $this->queue->task($step);
+        $entry = $step->look === Step::NAME ? $this->field->entryOf($task) : $this->field->candidate($task);
+        if ($entry === null) {
+            $wait = $this->steps->list($task, $this->dropped);
+            if ($wait !== null) {
+                return $wait->now([$now, $now + $wait->waits], $this->marks->alert);
+            }
+        }
+        if ($step->look === Step::LIST) {
+            // It is there: on to the next step, which the log will answer.
+            return $this->listed($this->queue->second() ?? $step, $now);
+        }
+
+        return $step->now(
+            $this->window($step),
+            $this->marks->alert,
+            str_replace('ENTRY', (string) $entry, $step->title),
+            array_map(
+                static fn(Act $a): Act => new Act(
+                    $a->kind,
+                    $a->device,
+                    str_replace('ENTRY', (string) $entry, $a->text),
+                ),
+                $step->acts,
+            ),
+        );
+    }
+
+    /** @return array{float, float}|null */
+    private function window(Step $step): ?array
+    {
+        $opened = $step->opened === '' ? null : $this->marks->answered["{$step->task}/{$step->opened}"] ?? null;
+        if ($opened !== null) {
+            return [$opened, $opened + $step->waits];
+        }
+
+        return $step->search === null ? null : $this->field->search($step->search);
+    }
+
+    private function end(): Step
+    {
+        $aside = array_values($this->marks->aside);
+
+        return new Step(
+            task: '',
+            kind: 'end',
+            look: Step::END,
+            device: '',
+            title: $aside === [] ? 'Everything is joined, named and tried' : 'What could be joined is joined',
+            why: $aside === []
+                ? 'Go on to Scenes and Hand over: the sheet holds names, rooms and how to reset.'
+                : implode(' ', $aside),
+        );
+    }
+}

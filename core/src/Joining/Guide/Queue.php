@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+
+/** The steps that are left of a run, in order: begun again, put behind others, taken out. */
+final class Queue
+{
+    /** @var list<Step> */
+    private array $steps;
+
+    /**
+     * @param  list<Task>  $tasks  in their order
+     * @param  list<Rule>  $dropped
+     */
+    public function __construct(
+        private readonly array $tasks,
+        private readonly Steps $makes,
+        private readonly array $dropped,
+    ) {
+        $this->steps = $makes->all($tasks, $dropped);
+    }
+
+    /** @return list<Step> */
+    public function steps(): array
+    {
+        return $this->steps;
+    }
+
+    public function first(): ?Step
+    {
+        return $this->steps[0] ?? null;
+    }
+
+    public function second(): ?Step
+    {
+        return $this->steps[1] ?? null;
+    }
+
+    public function shift(): void
+    {
+        array_shift($this->steps);
+    }
+
+    public function task(Step $step): Task
+    {
+        foreach ($this->tasks as $task) {
+            if ($task->id() === $step->task) {
+                return $task;
+            }
+        }
+
+        return new Task('', Task::ACCEPT, $step->device);
+    }
+
+    /** The whole task from its first step. */
+    public function afresh(Task $task): void
+    {
+        $this->put($task, $this->makes->of($task, $this->dropped));
+    }
+
+    /**
+     * Takes steps out.
+     *
+     * @param  callable(Step): bool  $which
+     */
+    public function drop(callable $which): void
+    {
+        $this->steps = array_values(array_filter($this->steps, static fn(Step $s): bool => !$which($s)));
+    }
+
+    /** Past a list that was waited for, so that what comes after it can be answered. */
+    public function past(string $key): void
+    {
+        while ($this->steps !== [] && $this->steps[0]->look === Step::LIST && $this->steps[0]->key() !== $key) {
+            array_shift($this->steps);
+        }
+    }
+
+    /** The steps of a task again from the one that a miss goes back to. */
+    public function rewind(Task $task, Step $step): void
+    {
+        $steps = $this->makes->of($task, $this->dropped);
+        $from = $step->retry === '' ? $step->kind : $step->retry;
+        $at = 0;
+        foreach ($steps as $n => $one) {
+            if ($one->kind === $from) {
+                $at = $n;
+            }
+        }
+        $this->put($task, array_slice($steps, $at));
+    }
+
+    /** @param  list<Step>  $steps */
+    private function put(Task $task, array $steps): void
+    {
+        $rest = array_values(array_filter($this->steps, static fn(Step $s): bool => $s->task !== $task->id()));
+        $this->steps = [...$steps, ...$rest];
+    }
+
+    /** The search goes on with the next device of the batch; this one comes after them. */
+    public function behind(Task $task): void
+    {
+        $mates = array_map(
+            static fn(Task $t): string => $t->id(),
+            array_filter(
+                $this->tasks,
+                static fn(Task $t): bool => $t->batch !== '' && $t->batch === $task->batch && $t->id() !== $task->id(),
+            ),
+        );
+        $last = -1;
+        foreach ($this->steps as $n => $step) {
+            if (in_array($step->task, $mates, true)) {
+                $last = $n;
+            }
+        }
+        if ($last < 0) {
+            return;
+        }
+        $own = array_filter($this->steps, static fn(Step $s): bool => $s->task === $task->id());
+        $before = array_filter(
+            array_slice($this->steps, 0, $last + 1),
+            static fn(Step $s): bool => $s->task !== $task->id(),
+        );
+        $after = array_filter(
+            array_slice($this->steps, $last + 1),
+            static fn(Step $s): bool => $s->task !== $task->id(),
+        );
+        $this->steps = [...array_values($before), ...array_values($own), ...array_values($after)];
+    }
+
+    /**
+     * Tasks from their first step, each in its place: what has to come before it does.
+     *
+     * @param  list<Task>  $over
+     */
+    public function anew(array $over): void
+    {
+        $left = [];
+        foreach ($this->steps as $step) {
+            $left[$step->task][] = $step;
+        }
+        $this->steps = [];
+        foreach ($this->tasks as $task) {
+            $new = in_array($task, $over, true) ? $this->makes->of($task, $this->dropped) : $left[$task->id()] ?? [];
+            $this->steps = [...$this->steps, ...$new];
+        }
+    }
+
+    /**
+     * Tasks that are begun again because a device is: its own, what reads names of it, and every trial of its lights.
+     *
+     * @return list<Task> in their order
+     */
+    public function over(Task $failing, string $unit): array
+    {
+        $over = [];
+        $joined = [];
+        foreach ($this->tasks as $task) {
+            if ($task->id() === $failing->id() || ($task->what !== Task::ACCEPT && $task->concerns($unit))) {
+                $over[$task->id()] = true;
+                $joined = $task->what === Task::JOIN ? [...$joined, $task->device] : $joined;
+            }
+        }
+        foreach ($this->tasks as $task) {
+            // What is joined afresh has lost its links; names are read and lights tried once more.
+            $lost = $task->what === Task::LINK && array_intersect([$task->device, $task->other], $joined) !== [];
+            $reads =
+                $task->what === Task::READ &&
+                in_array($task->other, array_map(fn(string $d): string => $this->hubOf($d), $joined), true);
+            $tries =
+                $task->what === Task::ACCEPT &&
+                array_intersect([$task->device, $task->other], [...$joined, $unit]) !== [];
+            if ($lost || $reads || $tries) {
+                $over[$task->id()] = true;
+            }
+        }
+
+        return array_values(array_filter($this->tasks, static fn(Task $t): bool => isset($over[$t->id()])));
+    }
+
+    private function hubOf(string $device): string
+    {
+        foreach ($this->tasks as $task) {
+            if ($task->what === Task::JOIN && $task->device === $device) {
+                return $task->other;
+            }
+        }
+
+        return '';
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** The steps of tasks, in the order in which hands do them: those of one batch share a search, and are identified after it. */
+final class Steps
+{
+    /** Every light is tried so: on, off, and dimmed low and high. */
+    private const LEVELS = [1.0, 0.0, 0.1, 0.8];
+
+    /** What a batch does kind by kind where its windows open before the search, and what of it once for all. */
+    private const TOGETHER = ['reset', 'stand', 'rise', 'search', 'joined'];
+
+    private const ONCE = ['stand', 'search'];
+
+    public function __construct(private Roster $roster) {}
+
+    /** A device has misbehaved: it is reset from now on, new or not. */
+    public function doubt(string $device): void
+    {
+        $this->roster = $this->roster->doubting($device);
+    }
+
+    /**
+     * @param  list<Task>  $tasks  in their order
+     * @param  list<Rule>  $dropped
+     * @return list<Step>
+     */
+    public function all(array $tasks, array $dropped = []): array
+    {
+        $steps = [];
+        for ($n = 0; $n < count($tasks); $n++) {
+            $batch = [$tasks[$n]];
+            while ($tasks[$n]->batch !== '' && ($tasks[$n + 1] ?? null)?->batch === $tasks[$n]->batch) {
+                $batch[] = $tasks[++$n];
+            }
+            $steps = [...$steps, ...$this->batch($batch, $dropped)];
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<Task>  $tasks
+     * @param  list<Rule>  $dropped
+     * @return list<Step>
+     */
+    private function batch(array $tasks, array $dropped): array
+    {
+        $together = $this->roster->school->timing !== School::SEARCH_FIRST;
+        $fast = $slow = [];
+        foreach ($tasks as $task) {
+            $listed = false;
+            foreach ($this->of($task, $dropped) as $step) {
+                $listed = $listed || $step->look === Step::LIST;
+                $at = array_search($step->kind, self::TOGETHER, true);
+                if ($listed) {
+                    $slow[] = $step;
+                } elseif (!$together) {
+                    $fast[0][] = $step;
+                } elseif ($at === false || !in_array($step->kind, self::ONCE, true) || !isset($fast[$at])) {
+                    $fast[$at === false ? count(self::TOGETHER) : $at][] = $step;
+                }
+            }
+        }
+        ksort($fast);
+
+        return [...array_merge(...array_values($fast)), ...$slow];
+    }
+
+    /**
+     * @param  list<Rule>  $dropped
+     * @return list<Step>
+     */
+    public function of(Task $task, array $dropped = []): array
+    {
+        return $task->what === Task::ACCEPT
+            ? [$this->accept($task)]
+            : Families::of($task->family)->steps($task, $this->roster, $dropped);
+    }
+
+    /**
+     * The step of a task that waits for a line of a list.
+     *
+     * @param  list<Rule>  $dropped
+     */
+    public function list(Task $task, array $dropped = []): ?Step
+    {
+        foreach ($this->of($task, $dropped) as $step) {
+            if ($step->look === Step::LIST) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    private function accept(Task $task): Step
+    {
+        $control = $this->roster->unit($task->device);
+        $light = $this->roster->unit($task->other);
+        $by = $control->called() . ($task->zone > 0 ? " zone {$task->zone}" : '');
+
+        return new Step(
+            task: $task->id(),
+            kind: 'accept',
+            look: Step::TRY,
+            device: $light->id,
+            title: "Work {$light->called()} by {$by}: on, off, 10 %, 80 %" .
+                ($light->kind === 'single' ? '' : ', each colour'),
+            why: 'What counts as joined is what answers, and nothing else with it.',
+            at: $light->id,
+            where: 'at ' . $light->called(),
+            acts: array_map(
+                static fn(float $level): Act => new Act(Act::TRY, $control->id, "{$light->id} {$task->zone} {$level}"),
+                self::LEVELS,
+            ),
+            watches: $light->id,
+            expects: 'it does, and no other light does',
+            on: array_values(
+                array_map(
+                    static fn(Unit $u): string => $u->id,
+                    array_filter([$light, $control], Guided::switched(...)),
+                ),
+            ),
+        );
+    }
+}

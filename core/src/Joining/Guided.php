@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+/** Makes the usual steps: a gesture with the pattern that answers it, something tapped in an app, a look. */
+final readonly class Guided
+{
+    /** Seconds in which a lamp answers a gesture. Common practice, no source. */
+    private const ANSWERS = 4.0;
+
+    /** Seconds through the app to its search where no leaflet says: five taps. Common practice, no source. */
+    public const TAPS = 26.0;
+
+    /**
+     * A gesture of a device's leaflet; where the leaflet gives the pattern that answers, it is looked for.
+     *
+     * @param  string  $name  of the gesture
+     * @param  string  $signal  of the pattern
+     * @param  Unit|null  $watch  whose lamp or load answers; null: its own
+     * @param  list<string>  $off
+     * @param  list<Act>  $first  what hands do before it
+     */
+    public static function gesture(
+        Task $task,
+        string $kind,
+        Unit $unit,
+        string $name,
+        string $signal,
+        string $why,
+        ?Unit $watch = null,
+        array $off = [],
+        array $first = [],
+        int $zone = 0,
+        float $waits = self::ANSWERS,
+        string $retry = '',
+        string $opened = '',
+        ?string $search = null,
+        float $searchFor = 0.0,
+        ?string $quiet = null,
+        string $ifNot = '',
+        string $caution = '',
+        ?Unit $beside = null,
+        bool $powered = true,
+    ): Step {
+        $watch ??= $unit;
+        $gesture = $unit->leaflet->gesture($name);
+        $expect = $signal === '' ? null : $watch->leaflet->signal($signal);
+        $words = $gesture?->words($zone > 0 ? $zone : null) ?? $name;
+        $on = array_values(
+            array_unique(
+                array_map(
+                    static fn(Unit $u): string => $u->id,
+                    array_filter($powered ? [$unit, $watch] : [$watch], self::switched(...)),
+                ),
+            ),
+        );
+
+        return new Step(
+            task: $task->id(),
+            kind: $kind,
+            look: $expect === null ? Step::HAND : Step::LAMP,
+            device: $unit->id,
+            title: ucfirst($words) . ' on ' . $unit->label(),
+            why: $why,
+            at: ($beside ?? $unit)->id,
+            where: 'at ' . ($beside ?? $unit)->called(),
+            acts: [...$first, new Act(Act::GESTURE, $unit->id, $zone > 0 ? "{$name} {$zone}" : $name)],
+            watches: $expect === null ? '' : $watch->id,
+            signal: $expect === null ? '' : $signal,
+            expect: $expect,
+            expects: $expect?->words() ?? '',
+            waits: $expect === null ? 0.0 : $waits,
+            search: $search,
+            searchFor: $searchFor,
+            quiet: $quiet,
+            on: $on,
+            off: $off,
+            retry: $retry,
+            opened: $opened,
+            ifNot: $ifNot,
+            caution: $caution,
+        );
+    }
+
+    /** Whether somebody has to switch its power on: what drives a load, and panels on mains. */
+    public static function switched(Unit $unit): bool
+    {
+        return $unit->lights() || $unit->role === Unit::PANEL;
+    }
+
+    /** A pattern that is waited for, with nothing to do meanwhile. */
+    public static function look(
+        Task $task,
+        string $kind,
+        Unit $watch,
+        string $signal,
+        float $waits,
+        string $why,
+        string $retry,
+        string $opened,
+        ?string $search = null,
+        string $ifNot = '',
+    ): Step {
+        $expect = $watch->leaflet->signal($signal);
+
+        return new Step(
+            task: $task->id(),
+            kind: $kind,
+            look: Step::LAMP,
+            device: $watch->id,
+            title: "Look at {$watch->label()}: " . ($expect?->words() ?? 'a sign'),
+            why: $why,
+            at: $watch->id,
+            where: 'at ' . $watch->called(),
+            watches: $watch->id,
+            signal: $signal,
+            expect: $expect,
+            expects: $expect?->words() ?? '',
+            waits: $waits,
+            search: $search,
+            on: self::switched($watch) ? [$watch->id] : [],
+            retry: $retry,
+            opened: $opened,
+            ifNot: $ifNot,
+        );
+    }
+
+    /**
+     * Something tapped in an app, and what the app or a lamp then says.
+     *
+     * @param  string  $key  of the app of the device
+     * @param  string  $says  what is asked of the device afterwards; empty: nothing
+     * @param  Unit|null  $watch  a lamp that answers, with its signal in $says
+     * @param  list<Act>  $first
+     */
+    public static function tap(
+        Task $task,
+        string $kind,
+        Unit $unit,
+        string $key,
+        string $title,
+        string $why,
+        string $says = '',
+        string $expects = '',
+        ?Unit $watch = null,
+        array $first = [],
+        float $waits = 3.0,
+        string $retry = '',
+        string $opened = '',
+        string $ifNot = '',
+        string $caution = '',
+    ): Step {
+        $words = explode(' ', $key, 2);
+        $expect = $watch?->leaflet->signal($says);
+
+        return new Step(
+            task: $task->id(),
+            kind: $kind,
+            look: match (true) {
+                $expect !== null => Step::LAMP,
+                $says === '' || $watch !== null => Step::HAND,
+                default => Step::SAYS,
+            },
+            device: $unit->id,
+            title: $title,
+            why: $why,
+            at: $watch->id ?? '',
+            where: 'phone, ' . self::app($unit),
+            acts: [...$first, new Act(Act::TAP, $unit->id, implode(' ', $words))],
+            watches: ($watch ?? $unit)->id,
+            signal: $says,
+            expect: $expect,
+            expects: $expects !== '' ? $expects : $expect?->words() ?? '',
+            waits: $says === '' ? 0.0 : $waits,
+            on: array_values(
+                array_map(
+                    static fn(Unit $u): string => $u->id,
+                    array_filter([$unit, ...$watch === null ? [] : [$watch]], self::switched(...)),
+                ),
+            ),
+            retry: $retry,
+            opened: $opened,
+            ifNot: $ifNot,
+            caution: $caution,
+        );
+    }
+
+    public static function app(Unit $unit): string
+    {
+        return match ($unit->role) {
+            Unit::HUB => 'the hub’s app',
+            Unit::ASSISTANT => 'the assistant’s app',
+            Unit::BRIDGE => 'the bridge’s app',
+            Unit::PHONE => 'the lights’ app',
+            Unit::BOARD => 'the board’s page',
+            default => 'the controller’s app',
+        };
+    }
+
+    /**
+     * What a leaflet does not give, in words.
+     *
+     * @param  array<string, string>  $needs  name of a gesture, signal or figure => what it is
+     * @return list<string>
+     */
+    public static function missing(Unit $unit, array $needs): array
+    {
+        $missing = [];
+        foreach ($needs as $name => $words) {
+            $leaflet = $unit->leaflet;
+            if (
+                $leaflet->gesture($name) === null &&
+                $leaflet->signal($name) === null &&
+                $leaflet->figure($name) === null
+            ) {
+                $missing[] = $words;
+            }
+        }
+
+        return $missing;
+    }
+
+    /**
+     * Lights near by that must not have power while one is linked: each is heard as far as its own leaflet says.
+     *
+     * @param  float  $else  metres where no leaflet says
+     * @return list<string>
+     */
+    public static function near(Roster $roster, string $light, float $else): array
+    {
+        return array_keys(
+            array_filter(
+                $roster->of(Unit::LIGHT, $roster->unit($light)->family),
+                static fn(Unit $u): bool => $u->id !== $light &&
+                    $roster->metres($u->id, $light) <= ($u->leaflet->figure('apart') ?? $else) + 1e-9,
+            ),
+        );
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Kit\Profiles\GesturePart;
+
+/** What hands do, taken apart into single presses, holds and power as they follow in time. */
+final readonly class Hands
+{
+    /** Seconds between two things that hands do one after the other. Common practice, no source. */
+    private const BETWEEN = 0.5;
+
+    /**
+     * @param  list<Act>  $acts
+     * @return list<Event> the first at the given run second
+     */
+    public static function at(array $acts, Roster $roster, float $at): array
+    {
+        $events = [];
+        foreach ($acts as $act) {
+            $new =
+                $act->kind === Act::GESTURE
+                    ? self::gesture($act, $roster, $at)
+                    : [new Event($at, $act->kind, $act->device, $act->text)];
+            $events = [...$events, ...$new];
+            $at = ($new === [] ? $at : $new[count($new) - 1]->at) + self::BETWEEN;
+        }
+
+        return $events;
+    }
+
+    /** @return list<Event> */
+    private static function gesture(Act $act, Roster $roster, float $at): array
+    {
+        [$name, $zone] = [...explode(' ', $act->text), ''];
+        $gesture = $roster->unit($act->device)->leaflet->gesture($name);
+        $events = $zone === '' ? [] : [new Event($at, Act::SET, $act->device, "zone {$zone}")];
+        foreach ($gesture->parts ?? [] as $part) {
+            foreach (range(1, $part->times) as $n) {
+                if ($n > 1) {
+                    $at += $part->beat();
+                }
+                $events = [...$events, ...self::part($part, $act->device, $at)];
+            }
+            $at += ($part->kind === GesturePart::HOLD ? $part->takes() : 0.0) + self::BETWEEN;
+        }
+
+        return $events;
+    }
+
+    /** @return list<Event> */
+    private static function part(GesturePart $part, string $device, float $at): array
+    {
+        return match ($part->kind) {
+            GesturePart::HOLD => [
+                new Event($at + $part->takes(), Act::HOLD, $device, sprintf('%s %.2F', $part->key, $part->takes())),
+            ],
+            GesturePart::CYCLE => [
+                new Event($at, Act::OFF, $device),
+                new Event($at + $part->beat() / 2, Act::ON, $device),
+            ],
+            default => [new Event($at, Act::PRESS, $device, $part->key)],
+        };
+    }
+}

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Kit\Profiles\Gesture;
+use EmberDusk\Kit\Profiles\GesturePart;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\TapeNotes;
+
+/** What joining a job needs first: tools, power, phone and accounts, the network, old pairings. Asked before a window runs out over it. */
+final readonly class Needs
+{
+    /** Metres above the floor from which a ladder is needed. Common practice, no source. */
+    private const LADDER = 2.0;
+
+    /** @return list<Need> */
+    public static function of(Roster $roster, Plan $plan): array
+    {
+        return array_values(
+            array_filter([
+                self::power($roster),
+                ...self::tools($roster, $plan),
+                self::phone($roster),
+                self::accounts($roster),
+                self::network($roster),
+                self::listed($plan),
+                self::panel($roster),
+            ]),
+        );
+    }
+
+    private static function power(Roster $roster): ?Need
+    {
+        $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
+
+        return $lights === []
+            ? null
+            : new Need(
+                'power',
+                'Power at ' . self::labels($lights),
+                'Each must be switched alone, or its lead lifted with the supply off. Mains work is for a licensed person; local rules decide.',
+            );
+    }
+
+    /** @return list<Need> */
+    private static function tools(Roster $roster, Plan $plan): array
+    {
+        $needs = [];
+        $holes = array_filter(
+            $roster->units,
+            static fn(Unit $u): bool => array_filter(
+                $u->leaflet->gestures,
+                static fn(Gesture $g): bool => array_filter(
+                    $g->parts,
+                    static fn(GesturePart $p): bool => strtoupper($p->key) === 'PIN',
+                ) !== [],
+            ) !== [],
+        );
+        if ($holes !== []) {
+            $needs[] = new Need(
+                'pin',
+                'A pin for the hole of ' . self::labels($holes),
+                'A straightened paper clip does.',
+            );
+        }
+        $boards = $roster->of(Unit::BOARD);
+        if ($boards !== []) {
+            $needs[] = new Need(
+                'lead',
+                'A data lead for ' . self::labels($boards),
+                'One that carries data: many only charge. Try it beforehand.',
+            );
+        }
+        $high = array_filter($roster->units, static function (Unit $u) use ($plan): bool {
+            $stands = ($plan->controllers[$u->item] ?? ($plan->hubs[$u->item] ?? ($plan->items[$u->item] ?? null)))
+                ?->stands;
+
+            return ($stands->up ?? 0.0) > self::LADDER;
+        });
+        if ($high !== []) {
+            $needs[] = new Need(
+                'ladder',
+                'A ladder for ' . self::labels($high),
+                'Somebody holds it; the phone stays in a pocket while you climb.',
+            );
+        }
+
+        return $needs;
+    }
+
+    private static function phone(Roster $roster): Need
+    {
+        $bound = [...$roster->of(Unit::HUB, 'receiver'), ...$roster->of(Unit::LIGHT, 'bluetooth')];
+
+        return new Need(
+            'phone',
+            $bound === [] ? 'A phone with the apps' : 'The client’s own phone with the apps',
+            $bound === []
+                ? 'Apps loaded and up to date before you leave; battery full.'
+                : self::labels($bound) .
+                    ' are bound to one phone: it must be the one that stays. Apps loaded beforehand, battery full, disturbance put back after.',
+        );
+    }
+
+    private static function accounts(Roster $roster): ?Need
+    {
+        $with = [...$roster->of(Unit::ASSISTANT), ...$roster->of(Unit::LIGHT, 'cloud')];
+
+        return $with === []
+            ? null
+            : new Need(
+                'account',
+                'The client’s accounts for ' . self::labels($with),
+                'The client owns them and signs in. No password is written down here.',
+            );
+    }
+
+    private static function network(Roster $roster): ?Need
+    {
+        $on = [
+            ...$roster->of(Unit::BRIDGE),
+            ...$roster->of(Unit::BOARD),
+            ...$roster->of(Unit::LIGHT, 'cloud'),
+            ...$roster->of(Unit::ASSISTANT),
+        ];
+
+        return $on === []
+            ? null
+            : new Need(
+                'network',
+                'The network’s name, in the 2.4 GHz band, for ' . self::labels($on),
+                'The client types its password. Not the guest network: it keeps devices apart.',
+            );
+    }
+
+    private static function listed(Plan $plan): ?Need
+    {
+        $names = [];
+        foreach ($plan->places as $place) {
+            foreach (TapeNotes::read($place->notes)->site->present as $present) {
+                if ($present->kind === 'listed') {
+                    $names[] = $present->what;
+                }
+            }
+        }
+
+        return $names === []
+            ? null
+            : new Need(
+                'listed',
+                'Old entries in the client’s hub: ' . implode(', ', $names),
+                'Ask which stay. What goes is deleted in its app before anything is reset.',
+            );
+    }
+
+    private static function panel(Roster $roster): ?Need
+    {
+        $panels = $roster->of(Unit::PANEL);
+
+        return $panels === []
+            ? null
+            : new Need(
+                'panel',
+                self::labels($panels) . ' not yet fixed',
+                'A panel is linked before it is fixed, or a controller is brought to it on a temporary supply.',
+            );
+    }
+
+    /** @param  array<array-key, Unit>  $units */
+    private static function labels(array $units): string
+    {
+        return implode(', ', array_map(static fn(Unit $u): string => $u->label(), array_values($units)));
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Order;
+
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Rule;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** The tasks of a job in an order that works: set-ups, joins in batches, remotes, links, names that are read, and every control tried at the end. */
+final readonly class Order
+{
+    private const PHASES = [Task::SETUP => 0, Task::JOIN => 1, Task::LINK => 2, Task::READ => 3, Task::ACCEPT => 4];
+
+    /** Devices up to which all orders are looked through. */
+    private const EXACT = 7;
+
+    /**
+     * @param  list<Rule>  $dropped
+     * @return list<Task>
+     */
+    public static function of(Roster $roster, array $dropped = []): array
+    {
+        $tasks = [];
+        foreach (Families::all() as $family) {
+            $tasks = [...$tasks, ...$family->tasks($roster)];
+        }
+        $rank = static fn(Task $t): float => match (true) {
+            $t->what === Task::READ && in_array(Rule::NamesBeforeRead, $dropped, true) => 0.5,
+            // A remote's own join comes after its links where nobody minds.
+            $t->what === Task::JOIN &&
+                !$roster->unit($t->device)->lights() &&
+                in_array(Rule::HubBeforeLink, $dropped, true)
+                => 2.5,
+            default => (float) self::PHASES[$t->what],
+        };
+        usort($tasks, static fn(Task $a, Task $b): int => $rank($a) <=> $rank($b));
+        if ($dropped === []) {
+            $tasks = self::cheapest($tasks, $roster);
+        }
+        foreach ($roster->wants as $want) {
+            $tasks[] = new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone);
+        }
+
+        return $tasks;
+    }
+
+    /** Seconds of joins and links in their order, as one person needs them. */
+    public static function seconds(Roster $roster): int
+    {
+        return self::best(self::moving(self::of($roster)), $roster)[0];
+    }
+
+    /**
+     * @param  list<Task>  $tasks  set-ups, joins, links, names that are read
+     * @return list<Task>
+     */
+    private static function cheapest(array $tasks, Roster $roster): array
+    {
+        $moving = self::moving($tasks);
+        $ordered = [];
+        foreach (self::best($moving, $roster)[1] as $n => $numbers) {
+            foreach ($numbers as $number) {
+                $ordered[] = count($numbers) > 1 ? $moving[$number]->in('b' . ($n + 1)) : $moving[$number];
+            }
+        }
+        $of = static fn(string ...$what): array => array_values(
+            array_filter($tasks, static fn(Task $t): bool => in_array($t->what, $what, true)),
+        );
+
+        return [...$of(Task::SETUP), ...$ordered, ...$of(Task::READ)];
+    }
+
+    /**
+     * @param  list<Task>  $tasks
+     * @return list<Task> joins and links
+     */
+    private static function moving(array $tasks): array
+    {
+        return array_values(
+            array_map(
+                static fn(Task $t): Task => $t->in(''),
+                array_filter($tasks, static fn(Task $t): bool => in_array($t->what, [Task::JOIN, Task::LINK], true)),
+            ),
+        );
+    }
+
+    /**
+     * @param  list<Task>  $moving
+     * @return array{int, list<list<int>>} seconds and moves
+     */
+    private static function best(array $moving, Roster $roster): array
+    {
+        $moves = Moves::of($moving, $roster);
+
+        $devices = count(array_filter($roster->units, static fn(Unit $u): bool => $u->role !== Unit::PHONE));
+
+        return ($devices <= self::EXACT ? Exact::of($moves) : null) ?? Nearest::of($moves);
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Values\InvalidInput;
+
+/** All devices that take part in a job's joins, what is wanted of them, and how far they are from each other. */
+final readonly class Roster
+{
+    /** Metres a second of somebody who walks through a site. Common practice, no source. */
+    public const WALKS = 1.0;
+
+    /** Metres from one place to another, and between things of one place whose spots nobody has measured: assumed. */
+    private const AWAY = 12.0;
+
+    private const NEARBY = 3.0;
+
+    /** The phone that works the apps. */
+    public const PHONE = 'phone';
+
+    /**
+     * @param  array<string, Unit>  $units  by id
+     * @param  list<Want>  $wants
+     */
+    public function __construct(public array $units, public array $wants, public School $school = new School()) {}
+
+    /** @throws InvalidInput */
+    public function unit(string $id): Unit
+    {
+        return $this->units[$id] ?? throw InvalidInput::unknown('/device', 'device', $id);
+    }
+
+    public function has(string $id): bool
+    {
+        return isset($this->units[$id]);
+    }
+
+    /** @return array<string, Unit> of a role and, where said, a family */
+    public function of(string $role, ?string $family = null): array
+    {
+        return array_filter(
+            $this->units,
+            static fn(Unit $u): bool => $u->role === $role && ($family === null || $u->family === $family),
+        );
+    }
+
+    /** @return list<Want> of one control */
+    public function wantsOf(string $control): array
+    {
+        return array_values(array_filter($this->wants, static fn(Want $w): bool => $w->control === $control));
+    }
+
+    public function wants(string $control, string $light): bool
+    {
+        foreach ($this->wants as $want) {
+            if ($want->control === $control && $want->light === $light) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function metres(string $one, string $other): float
+    {
+        $a = $this->units[$one] ?? null;
+        $b = $this->units[$other] ?? null;
+        if ($a === null || $b === null || $one === $other) {
+            return 0.0;
+        }
+        if ($a->place !== $b->place) {
+            return self::AWAY;
+        }
+        if ($a->at === null || $b->at === null) {
+            return self::NEARBY;
+        }
+
+        return hypot($a->at[0] - $b->at[0], $a->at[1] - $b->at[1]);
+    }
+
+    /** Whole seconds to walk from one to the other. */
+    public function walk(string $from, string $to): int
+    {
+        return (int) ceil($this->metres($from, $to) / self::WALKS - 1e-9);
+    }
+
+    /** @return list<string> other lights on the same switch */
+    public function together(string $light): array
+    {
+        $switch = $this->unit($light)->switch;
+
+        return array_keys(
+            array_filter(
+                $this->units,
+                static fn(Unit $u): bool => $u->lights() &&
+                    $u->id !== $light &&
+                    $switch !== '' &&
+                    $u->switch === $switch,
+            ),
+        );
+    }
+
+    /** The same with a device of which nobody knows any more that it is new. */
+    public function doubting(string $id): self
+    {
+        $unit = $this->units[$id] ?? null;
+
+        return $unit === null ? $this : new self([...$this->units, $id => $unit->used()], $this->wants, $this->school);
+    }
+
+    public function in(School $school): self
+    {
+        return new self($this->units, $this->wants, $school);
+    }
+}

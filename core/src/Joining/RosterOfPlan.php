@@ -1,0 +1,299 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Control;
+use EmberDusk\Kit\Profiles\Behaviour;
+use EmberDusk\Plan\Item;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\CableWay;
+use EmberDusk\Plan\Run;
+
+/** The devices of a plan that take part in joining, and which control is to work which light: every one that can, in its own place first. */
+final class RosterOfPlan
+{
+    /** What the controls beside the chains are called: letter before the number, and role. */
+    private const CONTROLS = [
+        'remote' => ['r', Unit::REMOTE],
+        'panel' => ['p', Unit::PANEL],
+        'bridge' => ['g', Unit::BRIDGE],
+        'assistant' => ['a', Unit::ASSISTANT],
+        'server' => ['v', Unit::HUB],
+    ];
+
+    /** Ways that a phone works by itself, without hub, remote or bridge. */
+    private const PHONE_WAYS = ['bluetooth', 'mesh', 'wifi'];
+
+    /** @var array<string, Unit> */
+    private array $units = [];
+
+    private function __construct(private readonly Plan $plan) {}
+
+    public static function of(Plan $plan, School $school): Roster
+    {
+        $reader = new self($plan);
+        $reader->lights();
+        $reader->boards();
+        $reader->hubs();
+        $reader->items();
+        $reader->add(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''));
+
+        return new Roster($reader->units, $reader->wants(), $school);
+    }
+
+    private function add(Unit $unit): void
+    {
+        $this->units[$unit->id] = $unit;
+    }
+
+    private static function family(string $role, string $way): string
+    {
+        return Families::for($role, $way)?->key() ?? '';
+    }
+
+    /** @return array{float, float}|null */
+    private function at(string $id): ?array
+    {
+        $where = CableWay::where($this->plan, $id);
+
+        return $where === null ? null : [$where[1]->x, $where[1]->y];
+    }
+
+    private function lights(): void
+    {
+        foreach ($this->plan->controllers as $id => $device) {
+            $entry = $this->plan->controller($id);
+            $run = $this->lit(static fn(Run $r): bool => $r->controller === $id);
+            if ($entry === null || !$entry->joins()) {
+                continue;
+            }
+            $place = $device->stands->place ?? ($run->place ?? '');
+            $this->add(
+                new Unit(
+                    id: $id,
+                    name: $run?->name() ?? '',
+                    role: Unit::LIGHT,
+                    family: self::family(Unit::LIGHT, $entry->family),
+                    way: $entry->family,
+                    leaflet: $entry->profile ?? new Behaviour(),
+                    place: $place,
+                    at: $this->at($id),
+                    switch: $run->supply ?? '',
+                    kind: $this->plan->strip($run?->strip)?->colours() ?? ($device->setting ?? 'single'),
+                    used: $device->used,
+                    room: $this->room($place),
+                    item: $id,
+                ),
+            );
+        }
+    }
+
+    /** @param  callable(Run): bool  $which */
+    private function lit(callable $which): ?Run
+    {
+        $runs = array_filter($this->plan->runs, $which);
+
+        return $runs === [] ? null : reset($runs);
+    }
+
+    private function room(string $place): string
+    {
+        return $this->plan->places[$place]->name ?? '';
+    }
+
+    private function boards(): void
+    {
+        $n = 0;
+        foreach ($this->plan->items as $id => $item) {
+            $run = $this->plan->runs[$item->on ?? ''] ?? null;
+            if ($this->kind($item) !== 'board' || $run === null) {
+                continue;
+            }
+            $written = $this->plan->kit[$item->kit]->written;
+            $profile = $written['profile'] ?? null;
+            $this->add(
+                new Unit(
+                    id: 'b' . ++$n,
+                    name: $run->name(),
+                    role: Unit::BOARD,
+                    family: self::family(Unit::BOARD, 'wifi'),
+                    way: 'wifi',
+                    leaflet: is_array($profile) ? Behaviour::read(new Fields($profile)) : new Behaviour(),
+                    place: $item->stands->place ?? $item->place,
+                    at: $this->at($id),
+                    switch: $run->supply ?? '',
+                    kind: $this->plan->strip($run->strip)?->colours() ?? 'rgb',
+                    used: $item->used,
+                    room: $this->room($item->place),
+                    item: $id,
+                ),
+            );
+        }
+    }
+
+    private function kind(Item $item): string
+    {
+        return ($this->plan->kit[$item->kit] ?? null)?->kind() ?? '';
+    }
+
+    private function hubs(): void
+    {
+        foreach ($this->plan->hubs as $id => $device) {
+            $entry = $this->plan->hub($id);
+            if ($entry === null) {
+                continue;
+            }
+            $way = $entry->speaks[0] ?? 'zigbee';
+            $this->add(
+                new Unit(
+                    id: $id,
+                    name: 'Hub',
+                    role: Unit::HUB,
+                    family: self::family(Unit::HUB, $way),
+                    way: $way,
+                    leaflet: $entry->profile,
+                    place: $device->stands->place ?? '',
+                    at: $this->at($id),
+                    sets: $entry->sets,
+                    speaks: $entry->speaks,
+                    most: $entry->lights,
+                    used: $device->used,
+                    item: $id,
+                ),
+            );
+        }
+    }
+
+    private function items(): void
+    {
+        $counts = [];
+        foreach ($this->plan->items as $id => $item) {
+            $entry = ($this->plan->kit[$item->kit] ?? null)?->entry;
+            [$letter, $role] = self::CONTROLS[$this->kind($item)] ?? ['', ''];
+            if ($letter === '' || !($entry instanceof Control)) {
+                continue;
+            }
+            // An assistant with a radio of its own is the hub where the job has none.
+            $radio =
+                $role === Unit::ASSISTANT && in_array('zigbee', $entry->speaks, true) && $this->zigbeeHub() === null;
+            $role = $radio ? Unit::HUB : $role;
+            $way = $role === Unit::HUB ? 'zigbee' : $this->way($role, $entry->speaks);
+            for ($n = 0; $n < $item->count; $n++) {
+                $counts[$letter] = ($counts[$letter] ?? 0) + 1;
+                $this->add(
+                    new Unit(
+                        id: $letter . $counts[$letter],
+                        name: $radio
+                            ? 'Assistant'
+                            : ucfirst($this->kind($item) === 'panel' ? 'wall panel' : $this->kind($item)),
+                        role: $role,
+                        family: self::family($role, $way),
+                        way: $way,
+                        leaflet: $entry->profile,
+                        place: $item->stands->place ?? $item->place,
+                        at: $this->at($id),
+                        sets: $entry->sets,
+                        speaks: $entry->speaks,
+                        zones: $entry->zones,
+                        most: $entry->lights,
+                        used: $item->used,
+                        fixed: $role === Unit::PANEL,
+                        readsHub: $entry->readsHub,
+                        item: $id,
+                    ),
+                );
+            }
+        }
+    }
+
+    private function zigbeeHub(): ?Unit
+    {
+        foreach ($this->units as $unit) {
+            if ($unit->role === Unit::HUB && $unit->way === 'zigbee') {
+                return $unit;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The first way that somebody here knows how to join.
+     *
+     * @param  list<string>  $speaks
+     */
+    private function way(string $role, array $speaks): string
+    {
+        foreach ($speaks as $way) {
+            if (Families::for($role, $way) !== null) {
+                return $way;
+            }
+        }
+
+        return $speaks[0] ?? '';
+    }
+
+    /** @return list<Want> */
+    private function wants(): array
+    {
+        $wants = [];
+        foreach ($this->units as $unit) {
+            if ($unit->lights()) {
+                if (in_array($unit->way, self::PHONE_WAYS, true)) {
+                    $wants[] = new Want(Roster::PHONE, $unit->id);
+                }
+
+                continue;
+            }
+            foreach ($this->workedBy($unit) as $n => $light) {
+                $wants[] = new Want($unit->id, $light->id, $unit->zones > 0 ? $n + 1 : 0);
+            }
+        }
+
+        return $wants;
+    }
+
+    /** @return list<Unit> lights that a control is to work */
+    private function workedBy(Unit $control): array
+    {
+        if ($control->role === Unit::PHONE) {
+            return [];
+        }
+        $reads = $control->role === Unit::ASSISTANT;
+        $hub = $reads ? $this->zigbeeHub() : null;
+        $able = array_values(
+            array_filter(
+                $this->units,
+                static fn(Unit $u): bool => $u->lights() &&
+                    $u->family !== '' &&
+                    ($reads ? $hub !== null && $u->way === 'zigbee' : $u->way === $control->way) &&
+                    self::sets(
+                        $reads && $hub !== null
+                            ? array_values(array_intersect($control->sets, $hub->sets))
+                            : $control->sets,
+                        $u->kind,
+                    ),
+            ),
+        );
+        if (!in_array($control->role, [Unit::REMOTE, Unit::PANEL], true)) {
+            return $able;
+        }
+        // What lies or hangs in a place works that place; where it has no such light, all of them.
+        $here = array_values(array_filter($able, static fn(Unit $u): bool => $u->place === $control->place));
+
+        return $here === [] ? $able : $here;
+    }
+
+    /**
+     * Whether it can set that kind, or at least dim it.
+     *
+     * @param  list<string>  $sets
+     */
+    private static function sets(array $sets, string $kind): bool
+    {
+        return in_array($kind, $sets, true) || in_array('single', $sets, true);
+    }
+}

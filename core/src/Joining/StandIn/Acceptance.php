@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\StandIn;
+
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Want;
+
+/** Presses a control and reads the loads: what counts as working is measured, never believed. */
+final readonly class Acceptance
+{
+    /**
+     * How one control works one light: on, off, 10 %, 80 %, and no other light with it.
+     *
+     * @return string as in {@see Seen}; the first that is not as it should be
+     */
+    public static function of(Site $site, Want $want): string
+    {
+        $meant = self::zone($site, $want);
+        foreach (Command::LEVELS as $level) {
+            $command = new Command($level);
+            $others = [];
+            $heard = false;
+            foreach (self::lights($site) as $id => $light) {
+                if (
+                    !$site->device($want->control)->reaches($light, $want->light, $want->zone) ||
+                    !$light->obey($command)
+                ) {
+                    continue;
+                }
+                $heard = $heard || $id === $want->light;
+                $others = in_array($id, $meant, true) ? $others : [...$others, $id];
+            }
+            if ($others !== []) {
+                return Seen::ELSEWHERE;
+            }
+            $looks = $heard ? self::lights($site)[$want->light]->looks($command) : Seen::NOTHING;
+            if ($looks !== Seen::YES) {
+                return $looks;
+            }
+        }
+
+        return Seen::YES;
+    }
+
+    /** @return array<string, string> by the want's key */
+    public static function all(Site $site): array
+    {
+        $seen = [];
+        foreach ($site->roster->wants as $want) {
+            $seen[$want->key()] = self::of($site, $want);
+        }
+
+        return $seen;
+    }
+
+    /** Whether every control works every light that it is to work. */
+    public static function whole(Site $site): bool
+    {
+        return array_filter(self::all($site), static fn(string $s): bool => $s !== Seen::YES) === [];
+    }
+
+    /** @return list<string> lights that are to answer together with the one that is meant */
+    private static function zone(Site $site, Want $want): array
+    {
+        $lights = [];
+        foreach ($site->roster->wantsOf($want->control) as $other) {
+            if ($other->light === $want->light || ($want->zone > 0 && $other->zone === $want->zone)) {
+                $lights[] = $other->light;
+            }
+        }
+
+        return $lights;
+    }
+
+    /** @return array<string, Light> */
+    private static function lights(Site $site): array
+    {
+        return array_filter($site->devices(), static fn(Device $d): bool => $d instanceof Light);
+    }
+}

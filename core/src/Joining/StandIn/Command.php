@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\StandIn;
+
+/** What a control asks of a light: off, or a level with its colour as planned. */
+final readonly class Command
+{
+    /** Every light is tried so at the end (docs/model.md 11). */
+    public const LEVELS = [1.0, 0.0, 0.1, 0.8];
+
+    public function __construct(public float $level) {}
+}

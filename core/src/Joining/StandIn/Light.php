@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\StandIn;
+
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Unit;
+
+/** A simulated device with a load: it obeys commands, as well as its wiring and settings let it. */
+abstract class Light extends Device
+{
+    /** Level from 0 to 1; unjoined, a controller only lights. */
+    private float $level = 1.0;
+
+    /** Level above which a supply that is too weak for white gives way. */
+    private const WHITE = 0.95;
+
+    public function __construct(Unit $unit, Site $site)
+    {
+        parent::__construct($unit, $site);
+        $this->powered = false;
+    }
+
+    public function power(bool $on, float $at): void
+    {
+        parent::power($on, $at);
+        if ($on) {
+            $this->level = 1.0;
+        }
+    }
+
+    /** Whether it took the command. */
+    public function obey(Command $command): bool
+    {
+        if (!$this->awake()) {
+            return false;
+        }
+        $this->level = $command->level;
+
+        return true;
+    }
+
+    /** From 0 to 1. */
+    public function level(): float
+    {
+        return $this->awake() ? $this->level : 0.0;
+    }
+
+    /** On where it was off, off where it was on. */
+    public function toggle(): void
+    {
+        $this->obey(new Command($this->level > 0.0 ? 0.0 : 1.0));
+    }
+
+    /** How the load looks to somebody who has asked for this. */
+    public function looks(Command $command): string
+    {
+        $lit = $this->awake() ? $this->level : 0.0;
+        if (abs($lit - $command->level) > 0.01) {
+            return Seen::NOTHING;
+        }
+        if ($lit <= 0.0) {
+            return Seen::YES;
+        }
+
+        return match (true) {
+            $this->loose() => $this->unit->kind === 'single' ? Seen::NOTHING : Seen::PART,
+            $lit > self::WHITE && $this->site->has('brown-out', $this->unit->id) => Seen::NOTHING,
+            $this->site->has('supply-low', $this->unit->id) => Seen::DIM,
+            $this->site->has('leads-swapped', $this->unit->id) && $this->unit->kind !== 'single' => Seen::WRONG,
+            $this->site->has('wrong-setting', $this->unit->id) => Seen::WRONG,
+            default => $this->coloured(),
+        };
+    }
+
+    /** Whether a phone that works it directly reaches it. */
+    public function answersPhone(): bool
+    {
+        return false;
+    }
+
+    /** How its colours come out as its family is set up. */
+    protected function coloured(): string
+    {
+        return Seen::YES;
+    }
+
+    private function loose(): bool
+    {
+        return $this->site->has('lead-loose', $this->unit->id);
+    }
+
+    /** A load of one channel whose lead is loose shows no signal either. */
+    protected function visible(): bool
+    {
+        return parent::visible() && !($this->loose() && $this->unit->kind === 'single');
+    }
+
+    public function isLit(float $at): bool
+    {
+        if (!$this->awake() || ($this->loose() && $this->unit->kind === 'single')) {
+            return false;
+        }
+
+        return $this->litBySignal($at) ?? $this->level > 0.0;
+    }
+}

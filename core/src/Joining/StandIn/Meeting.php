@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\StandIn;
+
+/** Two windows that have to overlap for long enough: something listens, something else looks. */
+final readonly class Meeting
+{
+    /**
+     * When they have met for so many seconds; null when they do not.
+     *
+     * @param  array{float, float}|null  $one  from, until
+     * @param  array{float, float}|null  $other
+     */
+    public static function of(?array $one, ?array $other, float $takes): ?float
+    {
+        if ($one === null || $other === null) {
+            return null;
+        }
+        $at = max($one[0], $other[0]) + $takes;
+
+        return $at <= min($one[1], $other[1]) + 1e-9 ? $at : null;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\StandIn;
+
+/** The phone in the hand: on the site's network or on another, and the one that stays or one that leaves. */
+final class Phone extends Device
+{
+    /** @var array<string, array{float, float}> searches of its apps by way of control */
+    private array $searches = [];
+
+    public function tap(string $key, string $given, float $at): void
+    {
+        $words = explode(' ', $given);
+        if ($key === 'search') {
+            $this->searches[$words[0]] = [$at, $at + (float) ($words[1] ?? 60)];
+        }
+        if ($key === 'end') {
+            unset($this->searches[$given]);
+        }
+    }
+
+    public function opens(string $way, float $at): ?array
+    {
+        $search = $this->searches[$way] ?? null;
+
+        return $search !== null && $at <= $search[1] + 1e-9 ? $search : null;
+    }
+
+    public function onNetwork(): bool
+    {
+        return !$this->site->has('other-network', $this->unit->id);
+    }
+
+    public function stays(): bool
+    {
+        return !$this->site->has('phone-leaves', $this->unit->id);
+    }
+
+    public function reaches(Light $light, string $meant, int $zone): bool
+    {
+        return $light->unit->id === $meant && $light->answersPhone();
+    }
+
+    public function says(string $what): bool
+    {
+        return match ($what) {
+            'network' => $this->onNetwork(),
+            'stays' => $this->stays(),
+            default => false,
+        };
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\StandIn;
+
+/** What catches people out on site. Each can be taken out of the stand-ins, to see that an order without its rule fails because of it. */
+enum Trap: string
+{
+    /** A device that listens for some seconds only. */
+    case Window = 'window';
+
+    /** A remote that links before it is in the hub's network forms one of its own. */
+    case OwnNetwork = 'own network';
+
+    /** What holds an old network does not look for another. */
+    case OldNetwork = 'old network';
+
+    /** A second powered controller near by takes the link. */
+    case SecondPowered = 'second powered';
+
+    /** A remote farther than the leaflet's distance is not heard. */
+    case Distance = 'distance';
+
+    /** An assistant that reads a hub knows the names of the moment at which it searched. */
+    case NamesAtSearch = 'names at search';
+
+    /** A receiver takes orders of the phone that bound it and of no other. */
+    case OnePhone = 'one phone';
+
+    /** A receiver takes a link for some seconds after power-on only. */
+    case Soon = 'soon after power-on';
+
+    /** The presses that start a remote's link answer a running mesh search. */
+    case MeshSearch = 'mesh search';
+
+    /** A node hears only what is within its range. */
+    case Reach = 'reach';
+
+    /** A hub holds so many lights and no more. */
+    case Capacity = 'capacity';
+
+    /** A panel that is fixed cannot be brought near. */
+    case Fixed = 'fixed';
+}

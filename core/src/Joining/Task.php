@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Formats\Fields;
+
+/** One thing that has to be brought about between two devices: a join, a link, a set-up, names that are read. */
+final readonly class Task
+{
+    /** Kinds of tasks in the order in which they can be at all. */
+    public const SETUP = 'setup';
+
+    public const JOIN = 'join';
+
+    public const LINK = 'link';
+
+    public const READ = 'read';
+
+    public const ACCEPT = 'accept';
+
+    /**
+     * @param  string  $family  key of the family that knows its steps
+     * @param  string  $what  which of the kinds above
+     * @param  string  $device  the one that is joined or linked
+     * @param  string  $other  what it is joined or linked to; empty where there is nothing
+     * @param  string  $batch  tasks of one batch share a search; empty: alone
+     * @param  string|null  $search  the device whose search it needs
+     */
+    public function __construct(
+        public string $family,
+        public string $what,
+        public string $device,
+        public string $other = '',
+        public int $zone = 0,
+        public string $batch = '',
+        public ?string $search = null,
+    ) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(
+            family: $f->string('family', 40),
+            what: $f->string('what', 40),
+            device: $f->string('device', 40),
+            other: $f->string('other', 40),
+            zone: $f->whole('zone', 0, 99),
+            batch: $f->string('batch', 40),
+            search: $f->stringOrNull('search'),
+        );
+    }
+
+    /** @return array<string, int|string|null> */
+    public function write(): array
+    {
+        return [
+            'family' => $this->family,
+            'what' => $this->what,
+            'device' => $this->device,
+            'other' => $this->other,
+            'zone' => $this->zone,
+            'batch' => $this->batch,
+            'search' => $this->search,
+        ];
+    }
+
+    public function id(): string
+    {
+        return trim("{$this->what} {$this->device} {$this->other}");
+    }
+
+    /** @return list<string> lights that answer to something once it is through */
+    public function brings(Roster $roster): array
+    {
+        if (!in_array($this->what, [self::JOIN, self::LINK], true)) {
+            return [];
+        }
+
+        return array_values(
+            array_filter(
+                [$this->device, $this->other],
+                static fn(string $u): bool => $roster->has($u) && $roster->unit($u)->lights(),
+            ),
+        );
+    }
+
+    public function in(string $batch): self
+    {
+        return new self(
+            family: $this->family,
+            what: $this->what,
+            device: $this->device,
+            other: $this->other,
+            zone: $this->zone,
+            batch: $batch,
+            search: $this->search,
+        );
+    }
+
+    /** Whether a device takes part in it. */
+    public function concerns(string $unit): bool
+    {
+        return $this->device === $unit || $this->other === $unit;
+    }
+}

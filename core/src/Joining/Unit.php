@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Kit\Profiles\Behaviour;
+use EmberDusk\Values\Copies;
+
+/** One device that takes part in joining: what it is, how it behaves, where it is and what it hangs on. */
+final readonly class Unit
+{
+    use Copies;
+
+    public const LIGHT = 'light';
+
+    public const BOARD = 'board';
+
+    public const REMOTE = 'remote';
+
+    public const PANEL = 'panel';
+
+    public const HUB = 'hub';
+
+    public const BRIDGE = 'bridge';
+
+    public const ASSISTANT = 'assistant';
+
+    public const PHONE = 'phone';
+
+    /**
+     * @param  string  $name  what people call it: the run that it lights, or its kind
+     * @param  string  $role  one of the above
+     * @param  string  $family  key of the family that knows its behaviour
+     * @param  string  $way  its way of control, as on the shelf
+     * @param  array{float, float}|null  $at  metres in its place; null while nobody has measured
+     * @param  string  $switch  what switches its power: units with the same one go on and off together; empty for batteries and plugs
+     * @param  string  $kind  of light
+     * @param  list<string>  $sets  kinds of light that it can set
+     * @param  list<string>  $speaks  ways of control that it speaks
+     * @param  int  $zones  of a remote, a panel or a bridge
+     * @param  int|null  $most  lights that it can hold; null without a known limit
+     * @param  bool  $used  it was in use before: it may belong to another network
+     * @param  bool  $fixed  it cannot be carried
+     * @param  string  $item  id that it has in the plan
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $role,
+        public string $family,
+        public string $way,
+        public Behaviour $leaflet = new Behaviour(),
+        public string $place = '',
+        public ?array $at = null,
+        public string $switch = '',
+        public string $kind = '',
+        public array $sets = [],
+        public array $speaks = [],
+        public int $zones = 0,
+        public ?int $most = null,
+        public bool $used = false,
+        public bool $fixed = false,
+        public bool $readsHub = false,
+        public string $room = '',
+        public string $item = '',
+    ) {}
+
+    public function used(): self
+    {
+        return $this->withChanged(used: true);
+    }
+
+    /** As it stands on the label: C1. */
+    public function label(): string
+    {
+        return strtoupper($this->id);
+    }
+
+    /** Whether it drives a load. */
+    public function lights(): bool
+    {
+        return in_array($this->role, [self::LIGHT, self::BOARD], true);
+    }
+
+    /** Such as “C1, cove”. */
+    public function called(): string
+    {
+        return $this->name === '' ? $this->label() : $this->label() . ', ' . mb_strtolower($this->name);
+    }
+}

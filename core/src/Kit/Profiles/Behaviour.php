@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Kit\Profiles;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Refusal;
+
+/**
+ * How a device resets, listens, links and confirms, from the leaflet in its box: data, never code. What no leaflet gives is not there; a
+ * family says what it cannot do without.
+ */
+final readonly class Behaviour
+{
+    /** Gestures by the name of what they do. */
+    public const GESTURES = ['reset' => 'its reset', 'join' => 'its join', 'link' => 'its link'];
+
+    /** Lamp patterns by the name of what they say. */
+    public const SIGNALS = [
+        'waits' => 'waits to be joined',
+        'held' => 'belongs to a network already',
+        'alone' => 'has power and no network',
+        'looks' => 'looks for a network',
+        'resetDone' => 'is reset',
+        'joined' => 'has joined',
+        'linked' => 'is linked',
+    ];
+
+    /** Bounds of the figures: seconds, metres or numbers of things. */
+    private const FIGURES = [
+        'listens' => [1, 900],
+        'takesLeast' => [0, 600],
+        'takesMost' => [0, 600],
+        'search' => [5, 600],
+        'open' => [5, 900],
+        'taps' => [0, 300],
+        'lagLeast' => [0, 120],
+        'lagMost' => [0, 120],
+        'letters' => [4, 80],
+        'linkFrom' => [0, 600],
+        'linkUntil' => [1, 900],
+        'linkListens' => [1, 900],
+        'near' => [0.01, 5],
+        'apart' => [0.1, 50],
+        'range' => [1, 200],
+        'soon' => [1, 60],
+        'countdown' => [5, 300],
+        'entries' => [1, 4],
+    ];
+
+    /** The shorter one first: the second must not be below it. */
+    private const IN_ORDER = [['takesLeast', 'takesMost'], ['lagLeast', 'lagMost'], ['linkFrom', 'linkUntil']];
+
+    /**
+     * @param  array<string, Gesture>  $gestures
+     * @param  array<string, Signal>  $signals
+     * @param  array<string, float>  $figures
+     */
+    public function __construct(
+        public array $gestures = [],
+        public array $signals = [],
+        public array $figures = [],
+        public string $numbering = '#',
+    ) {}
+
+    /** @throws Refusal where two gestures are one to the device, a window ends before it begins, or a value is out of bounds */
+    public static function read(Fields $f): self
+    {
+        $gestures = [];
+        if ($f->has('key')) {
+            $gestures['reset'] = Gesture::presses(
+                $f->string('key', 20),
+                $f->whole('presses', 2, 20),
+                $f->number('pressesWithin', 0.5, 30),
+            );
+        }
+        foreach (self::GESTURES as $name => $what) {
+            if ($f->has($name) && trim($f->string($name, 200)) !== '') {
+                try {
+                    $gestures[$name] = Gesture::read($f->string($name, 200));
+                } catch (Refusal $t) {
+                    throw $f->invalid($name, $t->getMessage());
+                }
+            }
+        }
+        $signals = [];
+        foreach (array_keys(self::SIGNALS) as $name) {
+            if ($f->has($name)) {
+                $signals[$name] = Signal::read($f, $name);
+            }
+        }
+        $figures = [];
+        foreach (self::FIGURES as $name => [$least, $most]) {
+            $figure = $f->has($name) ? $f->number($name, $least, $most) : null;
+            $figures += $figure === null ? [] : [$name => $figure];
+        }
+        $behaviour = new self(
+            gestures: $gestures,
+            signals: $signals,
+            figures: $figures,
+            numbering: $f->has('numbering') ? $f->string('numbering', 30) : '#',
+        );
+        $behaviour->check($f);
+
+        return $behaviour;
+    }
+
+    private function check(Fields $f): void
+    {
+        foreach (self::IN_ORDER as [$first, $second]) {
+            if (
+                isset($this->figures[$first], $this->figures[$second]) &&
+                $this->figures[$second] < $this->figures[$first]
+            ) {
+                throw $f->invalid($second, 'The longest time is shorter than the shortest.');
+            }
+        }
+        $names = array_keys($this->gestures);
+        foreach ($names as $n => $one) {
+            foreach (array_slice($names, $n + 1) as $other) {
+                if ($this->gestures[$one]->likeness($this->gestures[$other])) {
+                    throw $f->invalid(
+                        $other,
+                        'The device cannot tell ' .
+                            self::GESTURES[$one] .
+                            ' from ' .
+                            self::GESTURES[$other] .
+                            ': both are “' .
+                            $this->gestures[$one]->write() .
+                            '”. Look at the leaflet again.',
+                    );
+                }
+            }
+        }
+    }
+
+    /**
+     * The same with some figures changed.
+     *
+     * @param  array<string, float>  $figures
+     */
+    public function withFigures(array $figures): self
+    {
+        return new self($this->gestures, $this->signals, [...$this->figures, ...$figures], $this->numbering);
+    }
+
+    /** How it is reset, what it shows and how long it then listens, for whoever stands before it one day; null without a reset gesture. */
+    public function resetCard(): ?string
+    {
+        $reset = $this->gesture('reset');
+        if ($reset === null) {
+            return null;
+        }
+        $done = $this->signal('resetDone');
+        $joined = $this->signal('joined') ?? $this->signal('linked');
+        $listens = $this->figure('listens');
+
+        return ucfirst($reset->words()) .
+            '.' .
+            ($done === null ? '' : " Reset, it flashes {$done->words()}.") .
+            ($listens === null ? '' : sprintf(' It then listens for %g s: start the search first.', $listens)) .
+            ($joined === null ? '' : " Joined, it flashes {$joined->words()}.");
+    }
+
+    public function gesture(string $name): ?Gesture
+    {
+        return $this->gestures[$name] ?? null;
+    }
+
+    public function signal(string $name): ?Signal
+    {
+        return $this->signals[$name] ?? null;
+    }
+
+    public function figure(string $name): ?float
+    {
+        return $this->figures[$name] ?? null;
+    }
+
+    /** A figure that a family has seen to be there; 0 where it is not. */
+    public function seconds(string $name): float
+    {
+        return $this->figures[$name] ?? 0.0;
+    }
+}

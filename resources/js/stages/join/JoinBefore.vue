@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useScreen } from '@/lib/screen';
+import type { JoinStart } from '@/types/generated/responses';
+import type { Beginning } from './live';
+
+defineProps<{ start: JoinStart }>();
+const emit = defineEmits<{ begin: [beginning: Beginning] }>();
+const { change } = useScreen();
+const phone = ref('');
+const timing = ref('search');
+const trustsNew = ref(false);
+const ready = ref<Record<string, boolean>>({});
+
+function begin(site: boolean, hidden = 0): void {
+    emit('begin', { speed: 1, site, hand: phone.value, timing: timing.value, trustsNew: trustsNew.value, hidden });
+}
+</script>
+
+<template>
+    <div class="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <section aria-labelledby="begin">
+            <h2 id="begin" class="text-2xl font-semibold">Join on site, or rehearse it first</h2>
+            <p v-if="start.ready" class="mt-2 text-ink2">
+                {{ start.steps }} steps, about {{ Math.ceil(start.minutes) }} min if all goes well: reset, join, link,
+                name, and every control tried at the end.
+            </p>
+            <p v-else class="mt-3 border-l-4 border-watch bg-sheet px-3 py-2">
+                Choose a controller and a hub at Kit first: their leaflets say how they join.
+            </p>
+            <ul v-if="start.blocked.length" class="mt-3 space-y-2" aria-label="Cannot be joined">
+                <li v-for="b in start.blocked" :key="b.title" class="border-l-4 border-stop bg-sheet px-3 py-2">
+                    <b>{{ b.title }}.</b> {{ b.detail }}
+                </li>
+            </ul>
+            <template v-if="start.ready">
+                <fieldset class="mt-4">
+                    <legend class="text-[13px] text-ink2">Search and reset</legend>
+                    <label class="mr-4 inline-flex items-center gap-2"
+                        ><input v-model="timing" type="radio" value="search" /> search, then reset</label
+                    >
+                    <label class="mr-4 inline-flex items-center gap-2"
+                        ><input v-model="timing" type="radio" value="reset" /> reset, then search</label
+                    >
+                    <label class="inline-flex items-center gap-2"
+                        ><input v-model="timing" type="radio" value="early" /> reset early, power-cycle, tap</label
+                    >
+                </fieldset>
+                <label class="mt-2 inline-flex items-center gap-2"
+                    ><input v-model="trustsNew" type="checkbox" /> New kit is not reset, unless it misbehaves</label
+                >
+                <form class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="begin(true)">
+                    <label
+                        >Phone in the hand
+                        <input v-model="phone" class="field w-56" maxlength="80" placeholder="whose, which" />
+                    </label>
+                    <button type="submit" class="press">Join on site</button>
+                    <span class="basis-full text-[13px] text-ink2"
+                        >You do it on the real thing and say what you saw. Only this joins anything.</span
+                    >
+                </form>
+                <div class="mt-4 flex flex-wrap gap-3">
+                    <button type="button" class="quiet" @click="begin(false)">Rehearse <kbd>B</kbd></button>
+                    <button type="button" class="quiet" @click="begin(false, 1)">Rehearse with a hidden fault</button>
+                    <button type="button" class="quiet" @click="begin(false, 2)">With two</button>
+                </div>
+            </template>
+        </section>
+        <section v-if="start.ready" aria-labelledby="needs">
+            <h2 id="needs" class="text-lg font-semibold">Needed before the first window opens</h2>
+            <ul class="mt-2">
+                <li v-for="need in start.needs" :key="need.key" class="border-b border-rule2 py-1.5">
+                    <label class="flex items-start gap-2"
+                        ><input v-model="ready[need.key]" type="checkbox" class="mt-1" />
+                        <span
+                            ><b>{{ need.what }}</b
+                            ><br /><span class="text-[13px] text-ink2">{{ need.detail }}</span></span
+                        ></label
+                    >
+                </li>
+            </ul>
+            <h2 class="mt-4 text-lg font-semibold">In use before?</h2>
+            <p class="text-[13px] text-ink2">What was may belong to another network, and is reset in every school.</p>
+            <div class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+                <label v-for="unit in start.units" :key="unit.id" class="inline-flex items-center gap-2"
+                    ><input
+                        type="checkbox"
+                        :checked="unit.used"
+                        @change="
+                            change({
+                                kind: 'MarkUsed',
+                                unit: unit.item,
+                                used: ($event.target as HTMLInputElement).checked,
+                            })
+                        "
+                    />
+                    {{ unit.label }} <span class="text-ink2">{{ unit.name.toLowerCase() }}</span></label
+                >
+            </div>
+        </section>
+    </div>
+</template>
