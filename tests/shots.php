@@ -150,21 +150,15 @@ try {
     $open('/jobs/1/join', 'main button');
     $driver->executeScript('document.documentElement.dataset.face = "night"');
     $press('b');
-    $press('o');
-    $press('P', 300_000);
-    $press('q', 1_800_000);
-    $press('q');
-    $press('s');
-    $press('P', 2_300_000);
-    $press('y');
+    $press('d');
+    $press('d');
+    $press('d', 2_600_000);
+    $press('y', 600_000);
     $shot('join');
-    $press('q', 1_500_000);
-    $press('q');
-    $press('t');
-    $press('y');
-    $driver
-        ->findElement(WebDriverBy::cssSelector('input[name=name]'))
-        ->sendKeys(['Cove', Key::TAB, 'Lecture room', Key::ENTER]);
+    foreach (['q', 'y', 'q', 'q', 'd', 'y'] as $key) {
+        $press($key, 900_000);
+    }
+    $driver->getKeyboard()->sendKeys(Key::ENTER);
     usleep(900_000);
     $driver->executeScript('document.documentElement.dataset.face = "day"');
     $open('/jobs/1/handover', 'article');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Joining\Belief\Chooser;
+use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Guide\Progress;
 use EmberDusk\Joining\Guide\Steps;
 use EmberDusk\Joining\StandIn\Site;
@@ -44,8 +46,9 @@ final class LiveRun
         array $flaws = [],
         array $dropped = [],
         array $without = [],
+        Chooser $chooser = new MostTold(),
     ) {
-        $this->progress = new Progress($roster, $tasks, new Steps($roster), $dropped);
+        $this->progress = new Progress($roster, $tasks, new Steps($roster), $dropped, $chooser);
         $this->site = $onSite ? null : Families::site($roster, $seed, $flaws, $without);
         $this->add($log);
     }

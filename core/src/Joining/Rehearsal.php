@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Joining\Belief\Chooser;
+use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\StandIn\Acceptance;
 use EmberDusk\Joining\StandIn\Light;
@@ -55,6 +57,7 @@ final readonly class Rehearsal
         array $dropped = [],
         array $without = [],
         float $wrong = 0.0,
+        Chooser $chooser = new MostTold(),
     ): self {
         $run = new LiveRun(
             roster: $roster,
@@ -63,6 +66,7 @@ final readonly class Rehearsal
             flaws: $flaws,
             dropped: $dropped,
             without: $without,
+            chooser: $chooser,
         );
         $site = $run->site() ?? throw new NoSolution('A rehearsal needs stand-ins.');
         $now = 0.0;

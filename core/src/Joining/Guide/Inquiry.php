@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Guide;
 
 use EmberDusk\Joining\Belief\Belief;
+use EmberDusk\Joining\Belief\Chooser;
 use EmberDusk\Joining\Belief\Evidence;
+use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Roster;
@@ -36,7 +38,11 @@ final class Inquiry
     private ?Belief $belief = null;
 
     /** @param  list<Task>  $tasks */
-    public function __construct(private readonly Roster $roster, private readonly array $tasks) {}
+    public function __construct(
+        private readonly Roster $roster,
+        private readonly array $tasks,
+        private readonly Chooser $chooser = new MostTold(),
+    ) {}
 
     public function add(Evidence $evidence): void
     {
@@ -108,7 +114,7 @@ final class Inquiry
         // Everything once, before anything twice.
         foreach (range(1, self::LOOKS) as $most) {
             $left = array_filter($this->suspects, fn(Suspect $s): bool => ($this->looked[$s->key()] ?? 0) < $most);
-            $suspect = $belief->next($left);
+            $suspect = $this->chooser->next($belief, $left);
             if ($suspect !== null) {
                 return $this->check($suspect, $this->failing[0]);
             }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Guide;
 
+use EmberDusk\Joining\Belief\Chooser;
 use EmberDusk\Joining\Belief\Evidence;
+use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Roster;
@@ -45,9 +47,10 @@ final class Progress
         private readonly array $tasks,
         private readonly Steps $steps,
         private readonly array $dropped = [],
+        Chooser $chooser = new MostTold(),
     ) {
         $this->field = new Field($roster);
-        $this->inquiry = new Inquiry($roster, $tasks);
+        $this->inquiry = new Inquiry($roster, $tasks, $chooser);
         $this->queue = new Queue($tasks, $steps, $dropped);
         $this->marks = new Marks();
         $this->prompt = new Prompt(

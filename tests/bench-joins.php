@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+/**
+ * Joins measured: seeded jobs of all families worked through, each fault alone on twenty jobs and pairs of them, against two baselines, and the
+ * times of order and rehearsal. Run by bin/bench.
+ */
+
+require __DIR__ . '/../vendor/autoload.php';
+
+use EmberDusk\Joining\Flaws;
+use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\Rehearsal;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Tests\Joining\AtRandom;
+use EmberDusk\Tests\Joining\Bench;
+use EmberDusk\Tests\Joining\Nothing;
+use EmberDusk\Tests\Joining\SeededRoster;
+
+$jobs = (int) ($argv[1] ?? 2000);
+$families = [];
+$right = 0;
+$times = [];
+for ($seed = 1; $seed <= $jobs; $seed++) {
+    $roster = SeededRoster::of($seed);
+    $from = hrtime(true);
+    $right += (int) Rehearsal::run($roster, $seed)->works();
+    $times[] = (hrtime(true) - $from) / 1e6;
+    foreach (array_unique(array_map(static fn(Unit $u): string => $u->family, $roster->units)) as $family) {
+        $families[$family] = ($families[$family] ?? 0) + 1;
+    }
+}
+sort($times);
+printf(
+    "joins: %d of %d seeded jobs work, pressed at the end; a rehearsal takes %.1f ms (median), %.1f ms at most\n",
+    $right,
+    $jobs,
+    $times[intdiv($jobs, 2)],
+    $times[$jobs - 1],
+);
+unset($families['']);
+ksort($families);
+foreach ($families as $family => $count) {
+    printf("  %-11s in %4d jobs\n", $family, $count);
+}
+$pairs = [];
+foreach (SeededRoster::FAMILIES as $one) {
+    foreach (SeededRoster::FAMILIES as $other) {
+        for ($seed = 1; $one !== $other && $seed <= 30; $seed++) {
+            $pairs["{$one} {$other}"] =
+                ($pairs["{$one} {$other}"] ?? 0) +
+                (int) Rehearsal::run(SeededRoster::of($seed, [$one, $other]), $seed)->works();
+        }
+    }
+}
+printf(
+    "  each of %d ordered pairs of families in 30 jobs, all of them whole in %d of them\n",
+    count($pairs),
+    count(array_filter($pairs, static fn(int $n): bool => $n === 30)),
+);
+
+echo "fault              jobs  put right  named  steps  at random  steps  reset all\n";
+$table = [];
+for ($seed = 1; $seed <= 120; $seed++) {
+    $roster = SeededRoster::of($seed);
+    $taken = [];
+    foreach (Flaws::of($roster) as $key => $flaw) {
+        if (isset($taken[$flaw->code]) || ($table[$flaw->code][0] ?? 0) >= 20) {
+            continue;
+        }
+        $taken[$flaw->code] = true;
+        $ours = Rehearsal::run($roster, $seed, [$flaw]);
+        $drawn = Rehearsal::run($roster, $seed, [$flaw], chooser: new AtRandom($seed));
+        $reset = Rehearsal::run($roster, $seed, [$flaw], chooser: new Nothing());
+        $row = $table[$flaw->code] ?? [0, 0, 0, 0, 0, 0, 0];
+        $plain = Rehearsal::run($roster, $seed)->steps;
+        foreach (
+            [
+                1,
+                (int) $ours->works(),
+                (int) in_array($key, $ours->found, true),
+                $ours->steps - $plain,
+                (int) $drawn->works(),
+                $drawn->steps - $plain,
+                (int) $reset->works(),
+            ]
+            as $n => $more
+        ) {
+            $row[$n] += $more;
+        }
+        $table[$flaw->code] = $row;
+    }
+}
+ksort($table);
+foreach ($table as $code => [$n, $works, $named, $steps, $random, $randomSteps, $reset]) {
+    printf(
+        "%-18s %4d %9d %6d %6.1f %9d %7.1f %9d\n",
+        $code,
+        $n,
+        $works,
+        $named,
+        $steps / $n,
+        $random,
+        $randomSteps / $n,
+        $reset,
+    );
+}
+$two = $both = 0;
+for ($seed = 1; $seed <= 120; $seed++) {
+    $roster = SeededRoster::of($seed);
+    $flaws = array_values(Flaws::of($roster));
+    foreach (range(1, 3) as $n) {
+        $drawn = [$flaws[($seed * 7 + $n * 13) % count($flaws)], $flaws[($seed * 11 + $n * 29) % count($flaws)]];
+        if ($drawn[0]->key() !== $drawn[1]->key()) {
+            $two++;
+            $both += (int) Rehearsal::run($roster, $seed, $drawn)->works();
+        }
+    }
+}
+printf("pairs of faults: %d of %d put right\n", $both, $two);
+
+$units = [Bench::hub(), Bench::remote()];
+$wants = [];
+foreach (range(1, 58) as $n) {
+    $units[] = Bench::zigbee("c{$n}", fmod($n * 3.7, 40));
+    $wants = [...$wants, ['h1', "c{$n}"], ['r1', "c{$n}", ($n % 4) + 1]];
+}
+$large = Bench::roster($units, $wants);
+$from = hrtime(true);
+Order::of($large);
+printf("order of 60 devices: %.0f ms\n", (hrtime(true) - $from) / 1e6);
