@@ -147,7 +147,7 @@ try {
         ->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
     usleep(900_000);
     $shot('build');
-    $open('/jobs/1/join', 'main button');
+    $open('/jobs/2/join', 'main button');
     $driver->executeScript('document.documentElement.dataset.face = "night"');
     $press('b');
     $press('d');

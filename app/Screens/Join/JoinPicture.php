@@ -6,10 +6,12 @@ namespace App\Screens\Join;
 
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Acceptance;
+use EmberDusk\Joining\StandIn\Command;
 use EmberDusk\Joining\StandIn\Light;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
@@ -152,6 +154,7 @@ final readonly class JoinPicture
                 'switched' => Guided::switched($unit),
                 'lit' => $site->isLit($id),
                 'level' => $device instanceof Light ? $device->level() : 0.0,
+                'looks' => $device instanceof Light ? $device->looks(new Command($device->level())) : Seen::YES,
                 'signal' => self::signal($site->signal($id)),
                 'keys' => self::keys($unit->leaflet),
                 'zones' => $unit->role === Unit::BRIDGE ? 0 : $unit->zones,
@@ -240,6 +243,9 @@ final readonly class JoinPicture
             $lines[] = "{$light} by {$control}: " . Seen::words($seen) . '.';
         }
         foreach ($run->site()->flaws() as $flaw) {
+            if ($flaw->code === Flaws::MISSED) {
+                continue;
+            }
             $lines[] = 'Still hidden: ' . str_replace('-', ' ', $flaw->code) . ' at ' . strtoupper($flaw->device) . '.';
         }
 

@@ -21,6 +21,7 @@ final readonly class Guided
      * @param  Unit|null  $watch  whose lamp or load answers; null: its own
      * @param  list<string>  $off
      * @param  list<Act>  $first  what hands do before it
+     * @param  string  $then  the same in words, such as “switch it off and on, then ”
      */
     public static function gesture(
         Task $task,
@@ -41,6 +42,7 @@ final readonly class Guided
         ?string $quiet = null,
         string $ifNot = '',
         string $caution = '',
+        string $then = '',
         ?Unit $beside = null,
         bool $powered = true,
     ): Step {
@@ -62,7 +64,7 @@ final readonly class Guided
             kind: $kind,
             look: $expect === null ? Step::HAND : Step::LAMP,
             device: $unit->id,
-            title: ucfirst($words) . ' on ' . $unit->label(),
+            title: ucfirst($then . $words) . ' on ' . $unit->label(),
             why: $why,
             at: ($beside ?? $unit)->id,
             where: 'at ' . ($beside ?? $unit)->called(),

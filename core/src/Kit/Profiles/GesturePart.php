@@ -48,6 +48,8 @@ final readonly class GesturePart
             default => " {$this->times} times",
         };
 
+        $times = strtolower($this->key) === Gesture::ZONE && $times !== '' ? ",{$times}" : $times;
+
         return match ($this->kind) {
             self::HOLD => "hold {$this->key} " .
                 ($this->seconds === null ? 'until its lamp lights' : sprintf('for %g s', $this->seconds)),

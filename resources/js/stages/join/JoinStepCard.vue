@@ -4,7 +4,7 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { JoinPicture } from '@/types/generated/responses';
 import type { JoinAct } from './live';
-import SignalBars from './SignalBars.vue';
+import SignalBars from '@/pictures/SignalBars.vue';
 
 const props = defineProps<{
     picture: JoinPicture;

@@ -11,7 +11,21 @@ const shown = computed(() => {
     const signal = props.device.signal;
     return signal ? litAt(signal.times, props.now - signal.from) : null;
 });
-const lit = computed(() => props.device.powered && (shown.value ?? (lights.value ? props.device.lit : false)));
+const lit = computed(
+    () =>
+        props.device.powered &&
+        (shown.value ?? (lights.value ? props.device.lit && props.device.looks !== 'nothing' : false)),
+);
+/** What is odd about the light, once no signal runs: said, and drawn. */
+const odd = computed(() => (lit.value && shown.value === null ? props.device.looks : 'expected'));
+const words: Record<string, string> = { wrong: 'wrong colours', part: 'a part stays dark', dim: 'dull' };
+const said = computed(() => {
+    if (!lit.value) {
+        return 'dark';
+    }
+    const level = Math.round(props.device.level * 100);
+    return words[odd.value] ?? (shown.value === null && level < 95 ? `${level} %` : 'lit');
+});
 const zone = ref(1);
 const near = ref('');
 
@@ -63,10 +77,12 @@ function hold(name: string, seconds: number): void {
                     width="200"
                     height="26"
                     rx="3"
-                    :fill="lit ? 'var(--glow)' : 'var(--rule-2)'"
+                    :fill="!lit ? 'var(--rule-2)' : odd === 'wrong' ? 'var(--dusk-2)' : 'var(--glow)'"
+                    :fill-opacity="odd === 'dim' ? 0.45 : 1"
                     stroke="var(--ink)"
                     stroke-width="1.5"
                 />
+                <rect v-if="odd === 'part'" x="186" y="11" width="99" height="24" fill="var(--rule-2)" />
                 <path
                     v-for="n in 9"
                     :key="n"
@@ -81,13 +97,7 @@ function hold(name: string, seconds: number): void {
                     class="text-[12px]"
                     :style="{ color: lit ? '#2c1a2f' : 'var(--ink-2)' }"
                 >
-                    {{
-                        lit
-                            ? device.level < 0.95 && shown === null
-                                ? `${Math.round(device.level * 100)} %`
-                                : 'lit'
-                            : 'dark'
-                    }}
+                    {{ said }}
                 </text>
             </template>
         </svg>

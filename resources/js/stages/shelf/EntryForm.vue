@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { ask, Refusal, inWords } from '@/lib/http';
+import SignalPlayer from '@/pictures/SignalPlayer.vue';
 import type { EntryAnswer, Kind, Shift, Use, Uses } from '@/types/generated/responses';
 
 /** An entry with all its fields, in the words of its CSV column; empty id for a new one. */
@@ -14,6 +15,9 @@ const message = ref('');
 const at = ref('');
 const busy = ref(false);
 const kind = computed(() => props.kinds.find((k) => k.kind === cells.value.kind));
+
+/** Whether a field tells how it behaves when it is joined. */
+const leaflet = (field?: { key: string }) => field?.key.startsWith('profile.') ?? false;
 
 function take(answer: EntryAnswer): void {
     cells.value = answer.cells as Record<string, string>;
@@ -83,49 +87,59 @@ const update = (use: Use) =>
         /></label>
         <p class="fig mt-1 text-[12px] text-ink2">{{ id || 'gets an id from its name' }}</p>
         <div class="mt-2 space-y-1">
-            <label
-                v-for="field in kind?.fields"
-                :key="field.key"
-                class="grid grid-cols-[1fr_190px] items-center gap-3"
-                :class="{ 'text-stop': at.startsWith(field.key) }"
-            >
-                <span
-                    >{{ field.label }}<span v-if="field.required" class="text-ink2"> *</span>{{ ' '
-                    }}<span class="text-[12px] text-ink2">{{
-                        [field.unit, field.hint].filter(Boolean).join(', ')
-                    }}</span></span
+            <template v-for="(field, n) in kind?.fields" :key="field.key">
+                <h3
+                    v-if="leaflet(field) && !leaflet(kind?.fields[n - 1])"
+                    class="border-b border-rule pb-1 pt-3 font-semibold"
                 >
-                <select
-                    v-if="field.type === 'choice' || field.type === 'flag'"
-                    v-model="cells[field.key]"
-                    class="field"
-                    :name="field.key"
+                    From the leaflet in its box
+                </h3>
+                <label
+                    class="grid items-center gap-x-3"
+                    :class="[
+                        ['gesture', 'signal'].includes(field.type) ? '' : 'grid-cols-[1fr_190px]',
+                        { 'text-stop': at.startsWith(field.key) },
+                    ]"
                 >
-                    <option value="">not told</option>
-                    <option
-                        v-for="choice in field.type === 'flag' ? ['yes', 'no'] : field.choices"
-                        :key="choice"
-                        :value="choice"
+                    <span
+                        >{{ field.label }}<span v-if="field.required" class="text-ink2"> *</span>{{ ' '
+                        }}<span class="text-[12px] text-ink2">{{
+                            [field.unit, field.hint].filter(Boolean).join(', ')
+                        }}</span></span
                     >
-                        {{ choice }}
-                    </option>
-                </select>
-                <input
-                    v-else
-                    v-model="cells[field.key]"
-                    class="fig field"
-                    :name="field.key"
-                    :inputmode="field.type === 'number' ? 'decimal' : undefined"
-                    :placeholder="
-                        field.type === 'choices'
-                            ? field.choices.join(' ')
-                            : field.type === 'channels'
-                              ? 'name:W/m:#rrggbb | …'
-                              : ''
-                    "
-                    :aria-invalid="at === field.key"
-                />
-            </label>
+                    <select
+                        v-if="field.type === 'choice' || field.type === 'flag'"
+                        v-model="cells[field.key]"
+                        class="field"
+                        :name="field.key"
+                    >
+                        <option value="">not told</option>
+                        <option
+                            v-for="choice in field.type === 'flag' ? ['yes', 'no'] : field.choices"
+                            :key="choice"
+                            :value="choice"
+                        >
+                            {{ choice }}
+                        </option>
+                    </select>
+                    <input
+                        v-else
+                        v-model="cells[field.key]"
+                        class="fig field"
+                        :name="field.key"
+                        :inputmode="field.type === 'number' ? 'decimal' : undefined"
+                        :placeholder="
+                            field.type === 'choices'
+                                ? field.choices.join(' ')
+                                : field.type === 'channels'
+                                  ? 'name:W/m:#rrggbb | …'
+                                  : ''
+                        "
+                        :aria-invalid="at === field.key"
+                    />
+                </label>
+                <SignalPlayer v-if="field.type === 'signal'" :typed="cells[field.key] ?? ''" :label="field.label" />
+            </template>
         </div>
         <p v-if="message" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
             {{ kind?.fields.find((f) => at.startsWith(f.key))?.label }} {{ message }}

@@ -141,6 +141,7 @@ final readonly class Bridge implements Family
                 watch: $light,
                 off: array_values(array_diff(array_keys($roster->of(Unit::LIGHT, 'receiver')), [$light->id])),
                 first: $power,
+                then: "switch {$light->label()} off and on, then at once ",
                 zone: $task->zone,
                 ifNot: 'Nothing: off, on, and the zone’s key at once.',
                 beside: $light,
