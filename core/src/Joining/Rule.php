@@ -19,17 +19,8 @@ enum Rule: string
     /** Names and rooms are given before an assistant that reads the hub searches. */
     case NamesBeforeRead = 'names before read';
 
-    /** A batch is no longer than the search. */
-    case BatchFits = 'batch fits';
-
     /** The app's search is ended before a remote is linked by the same presses. */
     case SearchEnded = 'search ended';
-
-    /** The search runs before a window opens, where the crew works so. */
-    case SearchFirst = 'search first';
-
-    /** Nothing is named by guess. */
-    case Identified = 'identified';
 
     /** A receiver's link follows its power-on at once. */
     case PowerThenLink = 'power then link';

@@ -210,6 +210,62 @@ final class RehearsalTest extends TestCase
                 [...$all, ['a1', 'c1']],
             ),
         ];
+        $node = new Unit(
+            id: 'c1',
+            name: 'Run',
+            role: Unit::LIGHT,
+            family: 'mesh',
+            way: 'mesh',
+            leaflet: Bench::leaflet(
+                ['reset' => 'press NODE 6', 'join' => 'press NODE 2 in 2'],
+                ['range' => 25.0, 'linkListens' => 10],
+            ),
+            place: 'table',
+            kind: 'rgbw',
+        );
+        $pairs = new Unit(
+            'r1',
+            'Remote',
+            Unit::REMOTE,
+            'meshremote',
+            'mesh',
+            Bench::leaflet(['link' => 'press zone']),
+            'table',
+            zones: 4,
+        );
+        yield 'the search is ended before a remote is linked by the same presses' => [
+            Rule::SearchEnded,
+            Trap::MeshSearch,
+            Bench::roster([$node, $pairs], [['phone', 'c1'], ['r1', 'c1', 1]]),
+        ];
+        $receiver = new Unit(
+            id: 'c1',
+            name: 'Run',
+            role: Unit::LIGHT,
+            family: 'receiver',
+            way: 'rf',
+            leaflet: Bench::leaflet(
+                ['reset' => 'press KEY 6 in 4', 'join' => 'press KEY'],
+                ['listens' => 10, 'soon' => 4],
+            ),
+            place: 'table',
+            kind: 'tunable',
+        );
+        $bridge = new Unit(
+            id: 'g1',
+            name: 'Bridge',
+            role: Unit::BRIDGE,
+            family: 'bridge',
+            way: 'rf',
+            leaflet: Bench::leaflet(['reset' => 'hold PIN 5', 'join' => 'press PIN'], ['countdown' => 60]),
+            place: 'table',
+            zones: 4,
+        );
+        yield 'the link follows power-on at once' => [
+            Rule::PowerThenLink,
+            Trap::Soon,
+            Bench::roster([$receiver, $bridge], [['g1', 'c1', 1]]),
+        ];
     }
 
     /** Without the rule the job fails; without the trap as well it works again: the rule is there for that trap. */

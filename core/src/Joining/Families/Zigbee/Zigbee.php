@@ -69,7 +69,7 @@ final readonly class Zigbee implements Family
         $label = $unit->label();
         $takes = $unit->leaflet->seconds('takesMost');
         $listens = $unit->leaflet->seconds('listens');
-        $first = self::searchesFirst($unit, $hub, $school) && !in_array(Rule::SearchFirst, $dropped, true);
+        $first = self::searchesFirst($unit, $hub, $school);
         $resets = !in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$school->trustsNew);
         $steps = [];
         if ($resets) {
@@ -111,7 +111,7 @@ final readonly class Zigbee implements Family
             ifNot: 'Nothing by then: the same once more while the hub looks. It is missed now and then with nothing wrong.',
         );
 
-        return [...$steps, ...$this->named($task, $unit, $hub, $dropped)];
+        return [...$steps, ...$this->named($task, $unit, $hub)];
     }
 
     /** Power away and back: unjoined, it listens again. */
@@ -188,10 +188,9 @@ final readonly class Zigbee implements Family
     /**
      * Found, identified and named.
      *
-     * @param  list<Rule>  $dropped
      * @return list<Step>
      */
-    private function named(Task $task, Unit $unit, Unit $hub, array $dropped): array
+    private function named(Task $task, Unit $unit, Unit $hub): array
     {
         $steps = [
             new Step(
@@ -210,23 +209,21 @@ final readonly class Zigbee implements Family
                 retry: 'reset',
             ),
         ];
-        if (!in_array(Rule::Identified, $dropped, true)) {
-            $steps[] = new Step(
-                task: $task->id(),
-                kind: 'identify',
-                look: Step::LIGHTS,
-                device: $unit->id,
-                title: 'Switch “ENTRY” in the app: does the strip of ' . mb_strtolower($unit->name) . ' answer?',
-                why: 'Lights come numbered: nothing is named by guess.',
-                at: $unit->id,
-                where: 'phone, ' . Guided::app($hub),
-                acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
-                watches: $unit->id,
-                expects: "the strip of {$unit->called()} changes",
-                ifNot: 'Another strip: that line is another light; try the next.',
-                on: [$unit->id],
-            );
-        }
+        $steps[] = new Step(
+            task: $task->id(),
+            kind: 'identify',
+            look: Step::LIGHTS,
+            device: $unit->id,
+            title: 'Switch “ENTRY” in the app: does the strip of ' . mb_strtolower($unit->name) . ' answer?',
+            why: 'Lights come numbered: nothing is named by guess.',
+            at: $unit->id,
+            where: 'phone, ' . Guided::app($hub),
+            acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
+            watches: $unit->id,
+            expects: "the strip of {$unit->called()} changes",
+            ifNot: 'Another strip: that line is another light; try the next.',
+            on: [$unit->id],
+        );
         $steps[] = new Step(
             task: $task->id(),
             kind: 'name',
