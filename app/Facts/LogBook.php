@@ -109,7 +109,8 @@ final readonly class LogBook
                 "'j' || join_events.id as id, " .
                     $utc('join_events.created_at') .
                     " as at, coalesce(users.name, '') as who, 'join' as kind, device as place, device as part, " .
-                    "upper(device) || case join_events.kind when 'named' then ' joined and named ' || join_events.text else ' joined' end as words, '' as photo, {$none}",
+                    "upper(device) || case join_events.kind when 'named' then ' joined and named ' || join_events.text " .
+                    "else ' joined' end as words, '' as photo, {$none}",
             );
         $all = DB::query()->fromSub($entries->unionAll($ticks)->unionAll($photos)->unionAll($joins), 'log');
         foreach (preg_split('/\s+/', trim($words)) ?: [] as $word) {

@@ -35,8 +35,7 @@ final class BenchTest extends BrowserTestCase
         $this->dontSee('Blue and warm white are exchanged');
         $this->colours();
         $this->see('Every colour comes as it is commanded.');
-        $this->button('Star')->click();
-        $this->see('Star, ', 20);
+        $this->choose('Star');
         $this->test('Count');
         $this->see('Set the count to 96');
         $this->button('Set 96 on the stand-in')->click();
@@ -48,8 +47,7 @@ final class BenchTest extends BrowserTestCase
         $this->meter();
         $this->see('Star: limit still at its default');
         $this->button('Mended: read anew')->click();
-        $this->button('Cove')->click();
-        $this->see('Cove, ', 20);
+        $this->choose('Cove');
         $this->test('White at full');
         $this->meter();
         $this->see('Bad joint of + of K5 at F3');
@@ -124,6 +122,27 @@ final class BenchTest extends BrowserTestCase
         $this->see('Cove: loose test');
         self::assertTrue($this->find('[data-step=loose-cove] input')->isSelected(), 'all its tests are ticked');
         self::assertFalse($this->find('[data-step=second-cove] input')->isSelected());
+    }
+
+    /** Another run; chosen again where the page was drawn anew under the thumb. */
+    private function choose(string $run): void
+    {
+        $pressed = 0.0;
+        $this->eventually(
+            function () use ($run, &$pressed): bool {
+                if (str_contains($this->text(), "{$run}, ")) {
+                    return true;
+                }
+                if (microtime(true) - $pressed > 4.0) {
+                    $this->button($run)->click();
+                    $pressed = microtime(true);
+                }
+
+                return false;
+            },
+            "{$run} is not shown",
+            30,
+        );
     }
 
     private function hall(): void

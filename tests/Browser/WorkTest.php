@@ -277,7 +277,8 @@ final class WorkTest extends BrowserTestCase
         $this->eventually(function () use ($dry): bool {
             $this->js(
                 "const s = document.querySelector('{$dry} select');" .
-                    "if (s?.querySelector('option[value=\"isolate-place4\"]')) { s.value = 'isolate-place4'; s.dispatchEvent(new Event('change', { bubbles: true })); }",
+                    "if (s?.querySelector('option[value=\"isolate-place4\"]')) { s.value = 'isolate-place4'; " .
+                    "s.dispatchEvent(new Event('change', { bubbles: true })); }",
             );
 
             return str_contains($this->text(), 'Do not wait for it');
