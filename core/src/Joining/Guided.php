@@ -189,6 +189,19 @@ final readonly class Guided
         );
     }
 
+    /** @return list<Task> a join by the phone for each light of a family that a phone works by itself */
+    public static function byPhone(string $family, Roster $roster): array
+    {
+        $tasks = [];
+        foreach ($roster->wantsOf(Roster::PHONE) as $want) {
+            if ($roster->unit($want->light)->family === $family) {
+                $tasks[] = new Task($family, Task::JOIN, $want->light, Roster::PHONE);
+            }
+        }
+
+        return $tasks;
+    }
+
     public static function app(Unit $unit): string
     {
         return match ($unit->role) {

@@ -201,7 +201,6 @@ final class RosterOfPlan
                         most: $entry->lights,
                         used: $item->used,
                         fixed: $role === Unit::PANEL,
-                        readsHub: $entry->readsHub,
                         item: $id,
                     ),
                 );

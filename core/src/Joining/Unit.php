@@ -61,7 +61,6 @@ final readonly class Unit
         public ?int $most = null,
         public bool $used = false,
         public bool $fixed = false,
-        public bool $readsHub = false,
         public string $room = '',
         public string $item = '',
     ) {}

@@ -39,14 +39,7 @@ final readonly class Board implements Family
 
     public function tasks(Roster $roster): array
     {
-        $tasks = [];
-        foreach ($roster->wantsOf(Roster::PHONE) as $want) {
-            if ($roster->unit($want->light)->family === $this->key()) {
-                $tasks[] = new Task($this->key(), Task::JOIN, $want->light, Roster::PHONE);
-            }
-        }
-
-        return $tasks;
+        return Guided::byPhone($this->key(), $roster);
     }
 
     public function steps(Task $task, Roster $roster, array $dropped = []): array
