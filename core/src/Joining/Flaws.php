@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Order\Order;
 
 /** Every fault that the devices of a job can have. */
@@ -18,15 +19,8 @@ final readonly class Flaws
     /** @return array<string, Flaw> by KIND@DEVICE */
     public static function of(Roster $roster): array
     {
-        $flaws = [];
+        $flaws = array_map(static fn(Suspect $s): Flaw => new Flaw($s->code, $s->device), self::suspects($roster));
         foreach (Order::of($roster) as $task) {
-            if ($task->what === Task::ACCEPT) {
-                continue;
-            }
-            foreach (Families::of($task->family)->suspects($task, $roster) as $suspect) {
-                $flaw = new Flaw($suspect->code, $suspect->device);
-                $flaws[$flaw->key()] = $flaw;
-            }
             if (
                 $task->what === Task::JOIN &&
                 $roster->unit($task->device)->lights() &&
@@ -39,5 +33,21 @@ final readonly class Flaws
         ksort($flaws, SORT_NATURAL);
 
         return $flaws;
+    }
+
+    /** @return array<string, Suspect> everything that could be looked at, by KIND@DEVICE */
+    public static function suspects(Roster $roster): array
+    {
+        $suspects = [];
+        foreach (Order::of($roster) as $task) {
+            if ($task->what === Task::ACCEPT) {
+                continue;
+            }
+            foreach (Families::of($task->family)->suspects($task, $roster) as $suspect) {
+                $suspects[$suspect->key()] ??= $suspect;
+            }
+        }
+
+        return $suspects;
     }
 }

@@ -159,7 +159,7 @@ final class LiveRun
     {
         [$key, $seen] = (new Event($at, $kind, $device, $text))->parts();
         $fits = match ($kind) {
-            Event::DONE => $step->look === Step::HAND && $text === $step->key(),
+            Event::DONE => ($step->look === Step::HAND || $step->acts !== []) && $text === $step->key(),
             Event::SAW => in_array($this->progress->asked($key)?->look, self::LOOKS, true) &&
                 in_array($seen, Seen::ALL, true),
             Event::NAMED => $step->look === Step::NAME && $device === $step->device,
@@ -208,6 +208,25 @@ final class LiveRun
         $new[] = new Event($last, Event::DONE, $step->device, $step->key());
 
         return $this->noted($this->add($new));
+    }
+
+    /**
+     * Something of a stand-in is looked at, and put right where it is wrong.
+     *
+     * @param  string  $code  as in {@see Flaws::suspects()}
+     * @return list<Event> what was added: it was so, or it was not
+     *
+     * @throws Refusal on site, or when that is nothing that could be looked at
+     */
+    public function inspect(string $device, string $code, float $now): array
+    {
+        if ($this->site === null || !isset(Flaws::suspects($this->roster)["{$code}@{$device}"])) {
+            throw InvalidInput::at('/text', "“{$code}” is nothing that can be looked at there.");
+        }
+        $this->settle($now);
+        $was = $this->site->has($code, $device) ? 'yes' : 'no';
+
+        return $this->add([new Event($this->after($now), Event::MENDED, $device, "{$code}|{$was}")]);
     }
 
     private function after(float $now): float

@@ -108,6 +108,30 @@ final readonly class Words
         };
     }
 
+    /** A key of an app, as it could stand on it. */
+    public static function key(Act $tap): string
+    {
+        [$key, $given] = [...explode(' ', $tap->text, 2), ''];
+        [$light, $zone] = [...explode(' ', strtoupper($given)), ''];
+
+        return match ($key) {
+            'search' => 'Search',
+            'end' => 'End the search',
+            'link' => "Read {$light}",
+            'enter' => 'Join its network',
+            'kind' => "Kind of {$light}",
+            'swipe' => "Swipe for {$light}",
+            'zone' => "Zone {$zone} takes {$light}",
+            'connect' => 'Connect',
+            'type' => 'Type, order, count',
+            'give' => 'Give it the network',
+            'open' => 'Open its page',
+            'set' => 'Set colours and count',
+            'live' => 'Is it live?',
+            default => $tap->text,
+        };
+    }
+
     private static function seen(string $step, string $seen, ?Roster $roster): string
     {
         [$task, $kind] = [...explode('/', $step), ''];

@@ -55,6 +55,20 @@ final readonly class Acceptance
         return $seen;
     }
 
+    /** @return array<string, bool> which light hears which control, by control and light */
+    public static function heard(Site $site): array
+    {
+        $lights = self::lights($site);
+        $heard = [];
+        foreach ($site->roster->wants as $want) {
+            $heard[$want->key()] =
+                isset($lights[$want->light]) &&
+                $site->device($want->control)->reaches($lights[$want->light], $want->light, $want->zone);
+        }
+
+        return $heard;
+    }
+
     /** Whether every control works every light that it is to work. */
     public static function whole(Site $site): bool
     {

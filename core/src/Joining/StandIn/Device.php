@@ -14,6 +14,12 @@ abstract class Device
     /** @var list<array{float, string, Signal}> what its lamp or load has shown: from when, as what, which pattern */
     private array $shown = [];
 
+    /** @var list<Window> times in which it waits for something */
+    private array $windows = [];
+
+    /** @var list<array{float, string}> gestures of its leaflet that it took, and when */
+    private array $took = [];
+
     protected Ear $ear;
 
     protected bool $powered = true;
@@ -81,6 +87,12 @@ abstract class Device
         return false;
     }
 
+    /** @return array<string, string> by device: the name that people say for it, where it was given one */
+    public function names(): array
+    {
+        return [];
+    }
+
     /** @return array<string, list<string>> by device: what its app lists */
     public function list(): array
     {
@@ -91,7 +103,7 @@ abstract class Device
     {
         $due = $this->ear->due();
         if ($due !== null && $due <= $to + 1e-9 && ($name = $this->ear->settle($to)) !== null) {
-            $this->gesture($name, $due);
+            $this->take($name, $due);
         }
         $this->advance($to);
     }
@@ -113,8 +125,48 @@ abstract class Device
         }
         $name = $this->ear->hear($kind, $key, $at, $seconds);
         if ($name !== null) {
-            $this->gesture($name, $at);
+            $this->take($name, $at);
         }
+    }
+
+    private function take(string $name, float $at): void
+    {
+        $this->took[] = [$at, $name];
+        $this->gesture($name, $at);
+    }
+
+    /** @return list<array{float, string}> gestures of its leaflet that it took, and when */
+    public function took(): array
+    {
+        return $this->took;
+    }
+
+    /** It waits for something from now on. */
+    protected function await(string $what, float $from, float $to, bool $meant = true): void
+    {
+        $this->endWindow($what, $from, Window::BROKEN);
+        $this->windows[] = new Window($what, $from, $to, meant: $meant);
+    }
+
+    /** What it waited for has come. */
+    protected function caught(string $what, float $at): void
+    {
+        $this->endWindow($what, $at, Window::CAUGHT);
+    }
+
+    private function endWindow(string $what, float $at, string $state): void
+    {
+        foreach ($this->windows as $n => $window) {
+            if ($window->what === $what && $window->state === Window::OPEN && $window->to > $at) {
+                $this->windows[$n] = $window->ended($at, $state);
+            }
+        }
+    }
+
+    /** @return list<Window> */
+    public function windows(): array
+    {
+        return $this->windows;
     }
 
     public function power(bool $on, float $at): void
@@ -128,10 +180,13 @@ abstract class Device
             $this->poweredAt = $at;
             $name = $this->ear->hear(GesturePart::CYCLE, '', $at);
             if ($name !== null && $this->awake()) {
-                $this->gesture($name, $at);
+                $this->take($name, $at);
             }
         } else {
             $this->offAt = $at;
+            foreach ($this->windows as $window) {
+                $this->endWindow($window->what, $at, Window::BROKEN);
+            }
         }
     }
 

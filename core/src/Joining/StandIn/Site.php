@@ -43,7 +43,7 @@ final class Site implements StandIns
         public readonly Roster $roster,
         public readonly int $seed,
         array $flaws,
-        private readonly array $without,
+        private array $without,
         Closure $make,
     ) {
         $this->dice = new Dice($seed);
@@ -58,6 +58,12 @@ final class Site implements StandIns
     public function now(): float
     {
         return $this->now;
+    }
+
+    /** From now on every trap catches. */
+    public function withAll(): void
+    {
+        $this->without = [];
     }
 
     public function catches(Trap $trap): bool

@@ -38,7 +38,7 @@ final class Assistant extends Device
     {
         if ($this->searchEnds !== null && $this->searchEnds <= $to + 1e-9) {
             $this->searchEnds = null;
-            $this->knows = $this->readable()?->names() ?? [];
+            $this->knows = $this->readable()?->read() ?? [];
         }
     }
 
@@ -76,6 +76,6 @@ final class Assistant extends Device
 
         // People say the name that the light has now.
         return !$this->site->catches(Trap::NamesAtSearch) ||
-            (isset($this->knows[$meant]) && $this->knows[$meant] === ($hub->names()[$meant] ?? null));
+            (isset($this->knows[$meant]) && $this->knows[$meant] === ($hub->read()[$meant] ?? null));
     }
 }

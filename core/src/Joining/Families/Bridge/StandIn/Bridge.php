@@ -14,6 +14,9 @@ use EmberDusk\Joining\StandIn\Light;
  */
 final class Bridge extends Device
 {
+    /** What its countdown waits for. */
+    private const APP = 'the app';
+
     private ?float $pressedAt = null;
 
     private bool $online = false;
@@ -27,6 +30,7 @@ final class Bridge extends Device
         }
         if ($name === 'join') {
             $this->pressedAt = $at;
+            $this->await(self::APP, $at, $at + $this->countdown());
             $this->show('looks', $at);
         }
     }
@@ -34,9 +38,9 @@ final class Bridge extends Device
     public function tap(string $key, string $given, float $at): void
     {
         if ($key === 'connect' && $this->pressedAt !== null && $this->site->phone()->onNetwork()) {
-            $counts = $this->unit->leaflet->figure('countdown') ?? 60.0;
-            if ($at <= $this->pressedAt + $counts + 1e-9) {
+            if ($at <= $this->pressedAt + $this->countdown() + 1e-9) {
                 $this->online = true;
+                $this->caught(self::APP, $at);
                 $this->show('joined', $at);
             }
         }
@@ -47,6 +51,11 @@ final class Bridge extends Device
                 $receiver->bind($this->unit->id, max(1, (int) $zone), $at);
             }
         }
+    }
+
+    private function countdown(): float
+    {
+        return $this->unit->leaflet->figure('countdown') ?? 60.0;
     }
 
     public function says(string $what): bool

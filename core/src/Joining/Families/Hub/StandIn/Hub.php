@@ -136,8 +136,13 @@ final class Hub extends Device
         );
     }
 
-    /** @return array<string, string> names by device, as an assistant that reads them would find them */
     public function names(): array
+    {
+        return array_intersect_key($this->names, $this->list());
+    }
+
+    /** @return array<string, string> names by device, as an assistant that reads them would find them */
+    public function read(): array
     {
         $names = [];
         foreach ($this->list() as $device => $listed) {

@@ -13,6 +13,9 @@ use EmberDusk\Joining\StandIn\Trap;
  */
 final class Node extends Light
 {
+    /** What it waits for. */
+    private const ZONE = 'a zone';
+
     private bool $inMesh = false;
 
     private ?float $opened = null;
@@ -33,15 +36,12 @@ final class Node extends Light
             return;
         }
         $search = $this->search($at);
-        if ($search === null) {
-            $this->opened = $at;
-
-            return;
+        $this->opened = $search === null || !$this->site->catches(Trap::MeshSearch) ? $at : null;
+        if ($this->opened !== null) {
+            $this->await(self::ZONE, $at, $at + $this->listens());
         }
-        if ($this->site->catches(Trap::MeshSearch)) {
-            $this->opened = null;
-        } else {
-            $this->opened = $at;
+        if ($search === null) {
+            return;
         }
         if ($this->tries++ === 0 && $this->site->has('missed-once', $this->unit->id)) {
             return;
@@ -94,15 +94,20 @@ final class Node extends Light
     /** Whether it takes the zone of a remote now. */
     public function pair(string $remote, int $zone, float $at): bool
     {
-        $listens = $this->site->catches(Trap::Window) ? $this->unit->leaflet->figure('linkListens') ?? 10.0 : 86_400.0;
-        if (!$this->awake() || $this->opened === null || $at > $this->opened + $listens + 1e-9) {
+        if (!$this->awake() || $this->opened === null || $at > $this->opened + $this->listens() + 1e-9) {
             return false;
         }
         $this->remotes[$remote] = $zone;
         $this->opened = null;
+        $this->caught(self::ZONE, $at);
         $this->show('linked', $at);
 
         return true;
+    }
+
+    private function listens(): float
+    {
+        return $this->site->catches(Trap::Window) ? $this->unit->leaflet->figure('linkListens') ?? 10.0 : 86_400.0;
     }
 
     public function zoneOf(string $remote): ?int

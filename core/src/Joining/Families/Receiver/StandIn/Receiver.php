@@ -13,6 +13,11 @@ use EmberDusk\Joining\StandIn\Trap;
  */
 final class Receiver extends Light
 {
+    /** What it waits for. */
+    private const SWIPE = 'the app’s key';
+
+    private const ZONE = 'a zone';
+
     /** @var array{float, float}|null */
     private ?array $learns = null;
 
@@ -26,6 +31,7 @@ final class Receiver extends Light
         if ($name === 'join') {
             $listens = $this->unit->leaflet->seconds('listens');
             $this->learns = [$at, $at + ($this->site->catches(Trap::Window) ? $listens : 86_400.0)];
+            $this->await(self::SWIPE, ...$this->learns);
         }
         if ($name === 'reset') {
             $this->bound = [];
@@ -36,7 +42,11 @@ final class Receiver extends Light
 
     public function power(bool $on, float $at): void
     {
+        $was = $this->powered;
         parent::power($on, $at);
+        if ($on && $this->powered && !$was) {
+            $this->await(self::ZONE, $at, $at + $this->soon());
+        }
         if (!$on) {
             $this->learns = null;
         } elseif ($this->unit->used || $this->site->has('old-hub', $this->unit->id)) {
@@ -56,6 +66,7 @@ final class Receiver extends Light
             return false;
         }
         $this->bound[$control] = $zone;
+        $this->caught($zone === 0 ? self::SWIPE : self::ZONE, $at);
         $this->show('linked', $at);
 
         return true;
@@ -64,9 +75,12 @@ final class Receiver extends Light
     /** Within the seconds after power-on in which it takes a zone. */
     private function isFresh(float $at): bool
     {
-        $soon = $this->unit->leaflet->figure('soon') ?? 4.0;
+        return !$this->site->catches(Trap::Soon) || $at <= $this->poweredAt + $this->soon() + 1e-9;
+    }
 
-        return !$this->site->catches(Trap::Soon) || $at <= $this->poweredAt + $soon + 1e-9;
+    private function soon(): float
+    {
+        return $this->unit->leaflet->figure('soon') ?? 4.0;
     }
 
     public function zoneOf(string $control): ?int

@@ -20,6 +20,9 @@ use EmberDusk\Joining\Unit;
  */
 final class Remote extends Device
 {
+    /** What it looks for. */
+    private const HUB = 'a hub’s search';
+
     private ?string $network;
 
     /** @var array{float, float}|null */
@@ -90,6 +93,7 @@ final class Remote extends Device
     private function look(float $at): void
     {
         $this->looks = [$at, $at + $this->unit->leaflet->seconds('listens')];
+        $this->await(self::HUB, ...$this->looks);
         $this->show('looks', $at);
     }
 
@@ -131,6 +135,7 @@ final class Remote extends Device
             $this->looks = null;
             if ($hub !== null && !$this->site->has('not-joined', $this->unit->id) && $hub->admit($this, $at)) {
                 $this->network = $hub->unit->id;
+                $this->caught(self::HUB, $at);
                 $this->show('joined', $at);
             }
         }

@@ -19,6 +19,11 @@ final class Controller extends Light
     /** What it belongs to when nobody here joined it. */
     private const OLD = 'another network';
 
+    /** What it waits for. */
+    private const HUB = 'a hub’s search';
+
+    private const LINK = 'a remote’s link';
+
     private ?string $network;
 
     /** @var array{float, float}|null */
@@ -47,10 +52,19 @@ final class Controller extends Light
         }
         $this->links = null;
         $free = $this->network === null || !$this->site->catches(Trap::OldNetwork);
-        $this->listens = $on && $free ? [$at, $at + $this->listening()] : null;
+        $this->listens = null;
+        if ($on && $free) {
+            $this->listen($at, meant: false);
+        }
         if ($on) {
             $this->show($this->network === null ? 'waits' : 'held', $at);
         }
+    }
+
+    private function listen(float $at, bool $meant = true): void
+    {
+        $this->listens = [$at, $at + $this->listening()];
+        $this->await(self::HUB, $this->listens[0], $this->listens[1], $meant);
     }
 
     private function listening(): float
@@ -69,11 +83,12 @@ final class Controller extends Light
     {
         if ($name === 'reset') {
             $this->leave();
-            $this->listens = [$at, $at + $this->listening()];
+            $this->listen($at);
             $this->show('resetDone', $at);
         }
         if ($name === 'link') {
             $this->links = [$at, $at + $this->unit->leaflet->seconds('linkListens')];
+            $this->await(self::LINK, ...$this->links);
         }
     }
 
@@ -110,6 +125,7 @@ final class Controller extends Light
     {
         $this->network = $network;
         $this->linked[$remote] = $zone;
+        $this->caught(self::LINK, $at);
         $this->show('linked', $at);
     }
 
@@ -146,6 +162,7 @@ final class Controller extends Light
         }
         $this->network = $hub->unit->id;
         $this->listens = null;
+        $this->caught(self::HUB, $at);
         $this->show('joined', $at);
     }
 

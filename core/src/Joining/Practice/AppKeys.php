@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Practice;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Guide\Steps;
+use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Words;
+
+/** The keys that the apps of a kit have: all that any step of it could tap. What is named or switched stands beside a list's lines. */
+final readonly class AppKeys
+{
+    /** @return list<array{Act, string}> each with its label */
+    public static function of(Roster $roster): array
+    {
+        $keys = [];
+        $steps = new Steps($roster);
+        foreach (Order::of($roster) as $task) {
+            if ($task->search !== null) {
+                $way = $roster->unit($task->device)->way;
+                $key = $task->search === Roster::PHONE ? "search {$way} 60" : 'search';
+                $keys["{$task->search} {$key}"] = new Act(Act::TAP, $task->search, $key);
+            }
+            foreach ($steps->of($task) as $step) {
+                foreach ($step->acts as $act) {
+                    if ($act->kind === Act::TAP && !str_contains($act->text, 'ENTRY')) {
+                        $keys["{$act->device} {$act->text}"] = $act;
+                    }
+                }
+            }
+        }
+        ksort($keys, SORT_NATURAL);
+
+        return array_values(array_map(static fn(Act $a): array => [$a, Words::key($a)], $keys));
+    }
+}

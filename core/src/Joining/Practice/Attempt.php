@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Practice;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Flaw;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Acceptance;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Want;
+
+/** What hands did in a lesson, and what has come of it by a moment: the stand-ins live through it again. */
+final readonly class Attempt
+{
+    /**
+     * @param  list<Event>  $log
+     * @param  float  $until  run seconds
+     */
+    public function __construct(public Lesson $lesson, public array $log, public float $until) {}
+
+    /**
+     * The site at the end, as it is or as it would be, with power on everything, ready to be pressed.
+     *
+     * @param  list<Trap>  $without
+     * @param  list<Flaw>|null  $flaws  null: those of the lesson
+     * @param  float  $from  the traps catch again from then on
+     */
+    public function site(array $without = [], ?array $flaws = null, float $from = INF): Site
+    {
+        $site = $this->fresh($without, $flaws);
+        foreach ($this->log as $event) {
+            if ($event->at > $from) {
+                $site->advance($from);
+                $site->withAll();
+            }
+            $site->apply($event);
+        }
+        $site->advance(max($this->until, $site->now()));
+        foreach ($site->roster->units as $id => $unit) {
+            if (Guided::switched($unit)) {
+                $site->apply(new Event($site->now(), Act::ON, $id));
+            }
+        }
+
+        return $site;
+    }
+
+    /**
+     * @param  list<Trap>  $without
+     * @param  list<Flaw>|null  $flaws
+     */
+    public function fresh(array $without = [], ?array $flaws = null): Site
+    {
+        return Families::site($this->lesson->roster, $this->lesson->seed, $flaws ?? $this->lesson->flaws, $without);
+    }
+
+    /** @return array<string, string> what each control does when it is pressed, by control and light; as in {@see Seen} */
+    public static function pressed(Site $site): array
+    {
+        return Acceptance::all($site);
+    }
+
+    /** @return list<Want> of what does not work */
+    public static function unmet(Site $site): array
+    {
+        $pressed = self::pressed($site);
+
+        return array_values(
+            array_filter(
+                $site->roster->wants,
+                static fn(Want $w): bool => ($pressed[$w->key()] ?? Seen::NOTHING) !== Seen::YES,
+            ),
+        );
+    }
+
+    /**
+     * Lights whose line of an app bears another name than their own; where the lesson asks for names, none is wrong as well.
+     *
+     * @return array<string, string> the wrong name, by light; empty where it has none
+     */
+    public function misnamed(Site $site): array
+    {
+        $wrong = [];
+        foreach ($site->devices() as $device) {
+            $given = $device->names();
+            foreach ($this->lesson->names ? array_keys($device->list()) : array_keys($given) as $light) {
+                $name = $given[$light] ?? '';
+                if (mb_strtolower(trim($name)) !== mb_strtolower($site->roster->unit($light)->name)) {
+                    $wrong[$light] = $name;
+                }
+            }
+        }
+
+        return $wrong;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Practice;
+
+use EmberDusk\Joining\Rehearsal;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Device;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\StandIn\Window;
+use EmberDusk\Joining\Want;
+
+/**
+ * How a lesson went: what works when it is pressed, resets and windows beyond those that the guide's own hands need on the same stand-ins, and
+ * the time.
+ */
+final readonly class Score
+{
+    /**
+     * @param  list<Want>  $unmet  what does not work
+     * @param  array<string, string>  $misnamed  wrong names, by light
+     * @param  int  $wanted  controls by lights
+     * @param  int  $resets  beyond what it takes
+     * @param  int  $missed  windows that ran out beyond what it takes
+     * @param  float  $seconds  that it took
+     * @param  float  $guide  seconds that the guide's own hands take
+     */
+    private function __construct(
+        public array $unmet,
+        public array $misnamed,
+        public int $wanted,
+        public int $resets,
+        public int $missed,
+        public float $seconds,
+        public float $guide,
+    ) {}
+
+    public static function of(Attempt $attempt): self
+    {
+        $site = $attempt->site();
+        $guided = Rehearsal::run($attempt->lesson->roster, $attempt->lesson->seed, $attempt->lesson->flaws);
+        $par = (new Attempt($attempt->lesson, $guided->run->log(), $guided->seconds))->site();
+
+        return new self(
+            unmet: Attempt::unmet($site),
+            misnamed: $attempt->misnamed($site),
+            wanted: count($attempt->lesson->roster->wants),
+            resets: self::beyond($site, $par, self::resets(...)),
+            missed: self::beyond($site, $par, static fn(Device $d, float $by): int => self::ranOut($d, $by)),
+            seconds: $attempt->until,
+            guide: $guided->seconds,
+        );
+    }
+
+    /** @param  callable(Device, float): int  $count */
+    private static function beyond(Site $site, Site $par, callable $count): int
+    {
+        $beyond = 0;
+        foreach ($site->devices() as $id => $device) {
+            $beyond += max(0, $count($device, $site->now()) - $count($par->device($id), $par->now()));
+        }
+
+        return $beyond;
+    }
+
+    private static function resets(Device $device): int
+    {
+        return count(array_filter($device->took(), static fn(array $took): bool => $took[1] === 'reset'));
+    }
+
+    private static function ranOut(Device $device, float $by): int
+    {
+        return count(array_filter($device->windows(), static fn(Window $w): bool => $w->meant && $w->ranOut($by)));
+    }
+
+    /** Every control works, and every name is its light's own. */
+    public function passed(): bool
+    {
+        return $this->unmet === [] && $this->misnamed === [];
+    }
+
+    /** Passed, with nothing reset or missed that need not have been. */
+    public function clean(): bool
+    {
+        return $this->passed() && $this->resets === 0 && $this->missed === 0;
+    }
+
+    /** @return list<string> what is not as it should be, in words */
+    public function lines(Attempt $attempt): array
+    {
+        $pressed = Attempt::pressed($attempt->site());
+        $lines = [];
+        foreach ($this->unmet as $want) {
+            $lines[] = sprintf(
+                '%s by %s%s: %s.',
+                $attempt->lesson->roster->unit($want->light)->called(),
+                $want->control === Roster::PHONE
+                    ? 'the phone'
+                    : $attempt->lesson->roster->unit($want->control)->label(),
+                $want->zone > 0 ? " zone {$want->zone}" : '',
+                Seen::words($pressed[$want->key()] ?? Seen::NOTHING),
+            );
+        }
+        foreach ($this->misnamed as $light => $name) {
+            $called = $attempt->lesson->roster->unit($light)->called();
+            $lines[] =
+                $name === '' ? "{$called} has no name in the app yet." : "{$called} is named “{$name}” in the app.";
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Practice;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Flaw;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\StandIn\Acceptance;
+use EmberDusk\Joining\StandIn\Command;
+use EmberDusk\Joining\StandIn\Light;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Want;
+
+/**
+ * The moment from which a lesson could not come out well any more as its hands went on. Found by living through it again with one trap taken
+ * out of the stand-ins, or one fault put right: what then works that did not, and from when on the two differ.
+ */
+final readonly class Turning
+{
+    /** Seconds to which the moment is found. */
+    private const STEP = 0.5;
+
+    private function __construct(public float $at, public string $says) {}
+
+    /** Null where everything works. */
+    public static function of(Attempt $attempt): ?self
+    {
+        $site = $attempt->site();
+        $unmet = Attempt::unmet($site);
+        $misnamed = $attempt->misnamed($site);
+        if ($unmet === []) {
+            return $misnamed === [] ? null : self::named($attempt, $misnamed);
+        }
+        $best = null;
+        foreach (self::others($site) as [$without, $flaws, $says]) {
+            $at = self::parts($attempt, $without, $flaws);
+            if ($at === null) {
+                continue;
+            }
+            $once = self::gains($unmet, Attempt::unmet($attempt->site($without, $flaws, $at + self::STEP)));
+            $works = $once === [] ? self::gains($unmet, Attempt::unmet($attempt->site($without, $flaws))) : $once;
+            if ($works !== [] && ($best === null || count($works) > $best[0])) {
+                $best = [count($works), $at, $says($works[0])];
+            }
+        }
+        if ($best !== null) {
+            return new self($best[1], $best[2] . self::notReset($attempt, $site, $unmet));
+        }
+
+        return self::slip($attempt, $unmet) ?? self::undone($attempt, $unmet);
+    }
+
+    /**
+     * Sites that differ in one thing, and what to say where that decides.
+     *
+     * @return list<array{list<Trap>, list<Flaw>|null, callable(Want): string}>
+     */
+    private static function others(Site $site): array
+    {
+        $others = [];
+        foreach ($site->flaws() as $flaw) {
+            $others[] = [
+                [],
+                array_values(array_filter($site->flaws(), static fn(Flaw $f): bool => $f->key() !== $flaw->key())),
+                static fn(Want $w): string => TrapWords::flaw($flaw, $site->roster),
+            ];
+        }
+        foreach (Trap::cases() as $trap) {
+            $others[] = [[$trap], null, static fn(Want $w): string => TrapWords::trap($trap, $w, $site->roster)];
+        }
+
+        return $others;
+    }
+
+    /**
+     * @param  list<Want>  $unmet
+     * @param  list<Want>  $left
+     * @return list<Want>
+     */
+    private static function gains(array $unmet, array $left): array
+    {
+        $still = array_map(static fn(Want $w): string => $w->key(), $left);
+
+        return array_values(array_filter($unmet, static fn(Want $w): bool => !in_array($w->key(), $still, true)));
+    }
+
+    /**
+     * From when on the site differs from the other; null when it never does.
+     *
+     * @param  list<Trap>  $without
+     * @param  list<Flaw>|null  $flaws
+     */
+    private static function parts(Attempt $attempt, array $without, ?array $flaws): ?float
+    {
+        $one = $attempt->fresh();
+        $other = $attempt->fresh($without, $flaws);
+        $next = 0;
+        for ($at = 0.0; $at < $attempt->until; $at += self::STEP) {
+            for (; ($attempt->log[$next]->at ?? INF) <= $at; $next++) {
+                $one->apply($attempt->log[$next]);
+                $other->apply($attempt->log[$next]);
+            }
+            $one->advance($at);
+            $other->advance($at);
+            if (self::state($one) !== self::state($other)) {
+                return $at;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, list<mixed>> what can be seen of a site: lamps, lists, and which light hears which control */
+    private static function state(Site $site): array
+    {
+        $state = [];
+        foreach ($site->devices() as $id => $device) {
+            $looks = $device instanceof Light ? $device->looks(new Command($device->level())) : '';
+            $state[$id] = [$device->shown(0.0, $site->now()), $device->list(), $looks];
+        }
+        foreach (Acceptance::heard($site) as $want => $hears) {
+            $state[$want] = [$hears];
+        }
+
+        return $state;
+    }
+
+    /** @param  array<string, string>  $misnamed */
+    private static function named(Attempt $attempt, array $misnamed): self
+    {
+        $light = (string) array_key_first($misnamed);
+        $called = $attempt->lesson->roster->unit($light)->called();
+        foreach ($attempt->log as $event) {
+            if (
+                $event->kind === Act::TAP &&
+                $misnamed[$light] !== '' &&
+                str_ends_with($event->text, "={$misnamed[$light]}")
+            ) {
+                return new self(
+                    $event->at,
+                    "The line that was named “{$misnamed[$light]}” is {$called}: switch a line and look before it is named.",
+                );
+            }
+        }
+
+        return new self($attempt->until, "{$called} was never given its name.");
+    }
+
+    /**
+     * What was pressed instead of a reset, where a light that does not work never took one.
+     *
+     * @param  list<Want>  $unmet
+     */
+    private static function notReset(Attempt $attempt, Site $site, array $unmet): string
+    {
+        foreach (Slips::of($attempt) as [, $device, $says]) {
+            $took = array_column($site->device($device)->took(), 1);
+            $about = array_filter($unmet, static fn(Want $w): bool => $w->light === $device);
+            if ($about !== [] && $site->roster->unit($device)->used && !in_array('reset', $took, true)) {
+                return ' ' . $says;
+            }
+        }
+
+        return '';
+    }
+
+    /**
+     * A gesture that was nearly one of the leaflet's.
+     *
+     * @param  list<Want>  $unmet
+     */
+    private static function slip(Attempt $attempt, array $unmet): ?self
+    {
+        $about = [];
+        foreach ($unmet as $want) {
+            $about[$want->light] = $about[$want->control] = true;
+        }
+        foreach (Slips::of($attempt) as [$at, $device, $says, $nothing]) {
+            if ($nothing && isset($about[$device])) {
+                return new self($at, $says);
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  list<Want>  $unmet */
+    private static function undone(Attempt $attempt, array $unmet): self
+    {
+        $want = $unmet[0];
+        $roster = $attempt->lesson->roster;
+        $about = array_filter(
+            $attempt->log,
+            static fn(Event $e): bool => in_array($e->device, [$want->light, $want->control], true),
+        );
+        $last = $about === [] ? 0.0 : $about[array_key_last($about)]->at;
+
+        $from = $about === [] ? 'Nothing' : 'From here on nothing more';
+        $by = $want->control === Roster::PHONE ? 'the phone' : $roster->unit($want->control)->label();
+
+        return new self($last, "{$from} was done that brings {$roster->unit($want->light)->called()} under {$by}.");
+    }
+}
