@@ -14,6 +14,7 @@ use App\Http\Controllers\OptionController;
 use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PartController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\QuoteController;
 use App\Http\Controllers\ReelController;
@@ -53,6 +54,19 @@ Route::middleware('auth')->group(static function (): void {
         ->whereIn('format', ['csv', 'json'])
         ->name('shelf.export');
 
+    Route::get('practice', [PracticeController::class, 'index'])->name('practice');
+    Route::post('practice/{lesson}', [PracticeController::class, 'begin'])->name('practice.begin');
+    Route::prefix('practice/runs/{practiceRun}')
+        ->middleware('can:work,practiceRun')
+        ->group(static function (): void {
+            Route::get('/', [PracticeController::class, 'show'])->name('practice.show');
+            Route::get('look', [PracticeController::class, 'look'])->name('practice.look');
+            Route::post('/', [PracticeController::class, 'act'])->name('practice.act');
+            Route::post('pace', [PracticeController::class, 'speed'])->name('practice.pace');
+            Route::post('skip', [PracticeController::class, 'skip'])->name('practice.skip');
+            Route::post('end', [PracticeController::class, 'end'])->name('practice.end');
+        });
+
     Route::prefix('jobs/{job}')
         ->middleware('can:work,job')
         ->scopeBindings()
@@ -90,6 +104,7 @@ Route::middleware('auth')->group(static function (): void {
             Route::post('join', [JoinController::class, 'begin'])->name('join.begin');
             Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
             Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
+            Route::get('join/{joinRun}/ahead', [JoinController::class, 'ahead'])->name('join.ahead');
             Route::post('join/{joinRun}/pace', [JoinController::class, 'speed'])->name('join.pace');
             Route::post('join/{joinRun}/skip', [JoinController::class, 'skip'])->name('join.skip');
             Route::post('proposals', [ProposalController::class, 'store'])->name('proposals.store');

@@ -22,6 +22,8 @@ final class Writes
     /** Its legs are not traced yet. */
     private const NOTES = "5 cove\ndry\nrun cove, bare\nleg A B1 to X 2x1.5\nleg B B1 to Y 2x1.5";
 
+    private const SEARCH = ['acts' => [['kind' => 'tap', 'device' => 'h1', 'text' => 'search']]];
+
     /**
      * @param  Closure(string, string, array<string, mixed>): TestResponse<Response>  $ask
      * @param  Job  $job  that all work on
@@ -98,17 +100,19 @@ final class Writes
             ]),
             'join.begin' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join", ['speed' => 1]),
             'join.look' => fn() => $this->ask('GET', $this->joinRun()),
-            'join.act' => fn() => $this->ask('POST', $this->joinRun(), [
-                'kind' => 'tap',
-                'device' => 'h1',
-                'text' => 'search',
-            ]),
+            'join.act' => fn() => $this->ask('POST', $this->joinRun(), self::SEARCH),
+            'join.ahead' => fn() => $this->ask('GET', $this->joinRun() . '/ahead'),
             'join.pace' => fn() => $this->ask('POST', $this->joinRun() . '/pace', ['speed' => 20]),
-            'join.skip' => fn() => $this->after('POST', $this->joinRun(), [
-                'kind' => 'tap',
-                'device' => 'h1',
-                'text' => 'search',
-            ])->ask('POST', $this->joinRun() . '/skip'),
+            'join.skip' => fn() => $this->after('POST', $this->joinRun(), self::SEARCH)->ask(
+                'POST',
+                $this->joinRun() . '/skip',
+            ),
+            'practice.begin' => fn() => $this->ask('POST', '/practice/first-join'),
+            'practice.look' => fn() => $this->ask('GET', $this->practiceRun() . '/look'),
+            'practice.act' => fn() => $this->ask('POST', $this->practiceRun(), self::SEARCH),
+            'practice.pace' => fn() => $this->ask('POST', $this->practiceRun() . '/pace', ['speed' => 0]),
+            'practice.skip' => fn() => $this->ask('POST', $this->practiceRun() . '/skip'),
+            'practice.end' => fn() => $this->ask('POST', $this->practiceRun() . '/end'),
             'proposals.store' => fn() => $this->ask('POST', "{$at}/proposals", ['runs' => ['cove'], 'keep' => []]),
             'proposals.stop' => fn() => $this->ask(
                 'POST',
@@ -291,6 +295,13 @@ final class Writes
     {
         return "/jobs/{$this->own->id}/join/" .
             $this->said('POST', "/jobs/{$this->own->id}/join", ['speed' => 20], 'run');
+    }
+
+    private function practiceRun(): string
+    {
+        $to = $this->ask('POST', '/practice/first-join', [])->headers->get('Location') ?? '';
+
+        return (string) parse_url($to, PHP_URL_PATH);
     }
 
     private function noted(): self

@@ -6,13 +6,13 @@ namespace App\Joining;
 
 use App\History\Revisions;
 use App\Models\Job;
-use App\Models\JoinEvent;
 use App\Models\JoinRun;
 use App\Models\User;
+use App\Screens\Join\JoinAhead;
 use App\Screens\Join\JoinPicture;
 use App\Time\Clock;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Joining\Dice;
+use EmberDusk\Joining\Ahead;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
@@ -27,12 +27,13 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
+use EmberDusk\Values\Refusal;
 use Illuminate\Support\Facades\DB;
 
 /** Join runs, on site and rehearsed: the wall clock and the log's rows around the core's live run. */
 final readonly class Runs
 {
-    public function __construct(private Revisions $revisions) {}
+    public function __construct(private Revisions $revisions, private RunLog $log) {}
 
     public const SPEEDS = [0, 1, 20];
 
@@ -82,7 +83,7 @@ final readonly class Runs
                 'form' => self::FORM,
                 'school' => $timing,
                 'trusts_new' => $trustsNew,
-                'flaws' => $site ? '' : self::drawn($roster, $seed, $hidden),
+                'flaws' => $site ? '' : implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden))),
                 'tasks' => array_map(static fn(Task $t): array => $t->write(), Order::of($roster)),
                 'revision' => $newest->number,
                 'seed' => $seed,
@@ -106,20 +107,6 @@ final readonly class Runs
         return $joinable->roster;
     }
 
-    private static function drawn(Roster $roster, int $seed, int $hidden): string
-    {
-        $flaws = array_keys(Flaws::of($roster));
-        $dice = new Dice($seed);
-        $drawn = [];
-        for ($n = 0; $n < $hidden && $flaws !== []; $n++) {
-            $at = min(count($flaws) - 1, (int) floor($dice->between(0, count($flaws), "hidden {$n}")));
-            $drawn[] = $flaws[$at];
-            array_splice($flaws, $at, 1);
-        }
-
-        return implode(' ', $drawn);
-    }
-
     /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer */
     public function look(Job $job, JoinRun $run): array
     {
@@ -130,63 +117,101 @@ final readonly class Runs
             if ($live === null) {
                 return $this->answer($job, $run, null, $now);
             }
-            $this->keep($run, null, $live->settle($now));
+            $this->log->keep($run, $live->settle($now));
 
             return $this->answer($job, $run, $live, $now);
         });
     }
 
     /**
-     * Something done or answered; what a device sent twice counts once.
+     * Things done or answered, in their order; what a device sent twice counts once. What is refused is said, and the rest goes on.
      *
-     * @param  array{kind: string, device: string, text: string, room: string, client: string|null}  $given
-     * @return array<string, mixed>
+     * @param  list<GivenAct>  $acts
+     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer
      */
-    public function act(Job $job, JoinRun $run, User $user, array $given): array
+    public function act(Job $job, JoinRun $run, User $user, array $acts): array
     {
-        return DB::transaction(function () use ($job, $run, $user, $given): array {
+        return DB::transaction(function () use ($job, $run, $user, $acts): array {
             $run->refresh();
-            if ($run->speed === 0) {
-                throw new OutOfTurn('The run is paused. Go on first.');
-            }
             $now = $run->clockAt($this->wall());
-            $live =
-                $this->live($job, $run) ??
-                throw new OutOfTurn('That run speaks of steps of an earlier version: begin another.');
-            $this->keep($run, null, $live->settle($now));
-            if ($given['client'] !== null && $run->events()->where('client', $given['client'])->exists()) {
-                return $this->answer($job, $run, $live, $now);
+            $refused = [];
+            $live = $this->live($job, $run);
+            foreach ($acts as $act) {
+                try {
+                    DB::transaction(fn() => $this->one($job, $run, $user, $live, $act));
+                } catch (Refusal $refusal) {
+                    $refused[] = Refused::of($act, $refusal);
+                    // What was refused may have left its traces in it.
+                    $live = $this->live($job, $run);
+                }
             }
-            $new = $this->done($job, $user, $live, $given, $now);
-            $this->keep($run, $user, $new, $given['client']);
+            if ($live !== null) {
+                $this->log->keep($run, $live->settle($now));
+            }
 
-            return $this->answer($job, $run, $live, $now);
+            return ['refused' => $refused] + $this->answer($job, $run, $live, $now);
         });
     }
 
-    /**
-     * @param  array{kind: string, device: string, text: string, room: string, client: string|null}  $given
-     * @return list<Event>
-     */
-    private function done(Job $job, User $user, LiveRun $live, array $given, float $now): array
+    private function one(Job $job, JoinRun $run, User $user, ?LiveRun $live, GivenAct $act): void
     {
-        ['kind' => $kind, 'device' => $device, 'text' => $text, 'room' => $room] = $given;
-        if ($kind === 'work') {
-            return $live->work($text, $now);
+        if ($live === null) {
+            throw new OutOfTurn('That run speaks of steps of an earlier version: begin another.');
         }
-        if ($kind !== Event::NAMED) {
-            return $live->act($kind, $device, $now, trim($text));
+        if ($act->client !== null && $this->log->has($run, $act->client)) {
+            return;
         }
-        $new = $live->act($kind, $device, $now, trim($text) . ', ' . trim($room));
+        if ($run->speed === 0) {
+            throw new OutOfTurn('The run is paused. Go on first.');
+        }
+        $at = $run->clockAt($this->wallOf($act));
+        $this->log->keep($run, $live->settle($at));
+        $this->log->keep($run, $this->done($job, $user, $live, $act, $at), $user, $act->client);
+    }
+
+    /** When it was done; a device that is ahead of the server’s clock did it now. */
+    private function wallOf(GivenAct $act): float
+    {
+        return min($act->wall ?? INF, $this->wall());
+    }
+
+    /** @return list<Event> */
+    private function done(Job $job, User $user, LiveRun $live, GivenAct $act, float $at): array
+    {
+        if ($act->kind === 'work') {
+            return $live->work($act->text, $at);
+        }
+        if ($act->kind !== Event::NAMED) {
+            return $live->act($act->kind, $act->device, $at, trim($act->text));
+        }
+        $new = $live->act($act->kind, $act->device, $at, trim($act->text) . ', ' . trim($act->room));
         // The name goes into the plan, where its rules are; refused there, it is no fact of the log either.
         $this->revisions->change(
             $job,
             $user,
             $job->newest()->number,
-            NameLight::payload(controller: $device, name: $text, room: $room)->toArray(),
+            NameLight::payload(controller: $act->device, name: $act->text, room: $act->room)->toArray(),
         );
 
         return $new;
+    }
+
+    /**
+     * What comes next for each answer, sent ahead of a lost connection; none where stand-ins would have to answer.
+     *
+     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinForeseen
+     */
+    public function ahead(Job $job, JoinRun $run): array
+    {
+        $run->refresh();
+        $live = $this->live($job, $run);
+
+        if ($live === null || !$run->site) {
+            return ['ahead' => null];
+        }
+        $ahead = Ahead::of($live->roster, self::tasks($run), $live->log(), $run->clockAt($this->wall()));
+
+        return ['ahead' => JoinAhead::of($ahead, $live->roster, $job->newest()->plan())];
     }
 
     /** @return array<string, mixed> */
@@ -221,7 +246,7 @@ final readonly class Runs
             if ($live === null) {
                 return;
             }
-            $this->keep($run, null, $live->settle($now));
+            $this->log->keep($run, $live->settle($now));
             $next = JoinPicture::nextAt($live, $now);
             if ($next !== null) {
                 $run->update(['clock_seconds' => $next + self::PAST, 'clock_since' => $wall]);
@@ -242,20 +267,18 @@ final readonly class Runs
 
         return new LiveRun(
             roster: $roster,
-            tasks: array_map(static fn(array $t): Task => Task::read(new Fields($t)), $run->tasks ?? []),
+            tasks: self::tasks($run),
             seed: $run->seed,
-            log: $this->log($run),
+            log: $this->log->of($run),
             onSite: $run->site,
             flaws: array_map(Flaw::read(...), $run->flaws === '' ? [] : explode(' ', $run->flaws)),
         );
     }
 
-    /** @return list<Event> */
-    public function log(JoinRun $run): array
+    /** @return list<Task> */
+    private static function tasks(JoinRun $run): array
     {
-        return array_values(
-            $run->events()->orderBy('number')->get()->map(static fn(JoinEvent $e): Event => $e->event())->all(),
-        );
+        return array_map(static fn(array $t): Task => Task::read(new Fields($t)), $run->tasks ?? []);
     }
 
     /** @return array<string, mixed> */
@@ -264,30 +287,14 @@ final readonly class Runs
         return [
             'run' => $run->id,
             'speed' => $run->speed,
+            'wall' => (int) round($this->wall() * 1000),
+            'refused' => [],
             'site' => $run->site,
             'hand' => $run->hand,
             'hidden' => $run->flaws === '' ? 0 : count(explode(' ', $run->flaws)),
             'events' => $run->events()->count(),
             'picture' => $live === null ? null : JoinPicture::of($live, $now, $job->newest()->plan()),
         ];
-    }
-
-    /** @param  list<Event>  $events */
-    private function keep(JoinRun $run, ?User $user, array $events, ?string $client = null): void
-    {
-        $number = (int) $run->events()->max('number');
-        foreach ($events as $n => $e) {
-            $run->events()->create([
-                'number' => ++$number,
-                'at' => $e->at,
-                'kind' => $e->kind,
-                'device' => $e->device,
-                'text' => mb_substr($e->text, 0, 300),
-                'client' => $n === 0 ? $client : null,
-                'user_id' => $user?->id,
-                'created_at' => Clock::now(),
-            ]);
-        }
     }
 
     private function wall(): float

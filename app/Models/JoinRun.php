@@ -22,12 +22,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<array<string, int|string|null>>|null $tasks the order that was chosen when it began
  * @property int $revision
  * @property int $seed
- * @property float $clock_seconds
- * @property float $clock_since
- * @property int $speed
  */
 final class JoinRun extends Model
 {
+    use RunClock;
+
     protected $table = 'join_runs';
 
     protected $fillable = [
@@ -68,11 +67,5 @@ final class JoinRun extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
-    }
-
-    /** Run seconds at a moment of the wall clock, in seconds. */
-    public function clockAt(float $wall): float
-    {
-        return $this->clock_seconds + max(0.0, $wall - $this->clock_since) * $this->speed;
     }
 }

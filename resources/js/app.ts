@@ -4,6 +4,7 @@ import { createApp, h, type DefineComponent } from 'vue';
 import { heardTime, liveIn } from '@/lib/clock';
 import { watchPages } from '@/lib/connection';
 import { applyFace } from '@/lib/face';
+import { startActs } from '@/lib/acts';
 import { startOutbox } from '@/lib/outbox';
 
 applyFace();
@@ -32,6 +33,7 @@ createInertiaApp({
             .mount(el);
         watchPages();
         startOutbox();
+        startActs();
     },
     progress: { delay: 300, color: '#cf4a1b' },
 });

@@ -134,6 +134,8 @@ final class RoutesTest extends TestCase
                     '{format}' => 'csv',
                     '{number}' => '1',
                     '{offcut}' => '1',
+                    '{practiceRun}' => '1',
+                    '{lesson}' => 'first-join',
                 ]),
                 '/',
             );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Joining\RunLog;
 use App\Joining\Runs;
 use App\Models\Job;
 use App\Models\User;
@@ -24,7 +25,7 @@ use Inertia\Response as Page;
 /** The Hand over stage: one sheet as page, as printable HTML and as PDF. */
 final readonly class HandoverController
 {
-    public function __construct(private JobLoader $loader, private Runs $runs) {}
+    public function __construct(private JobLoader $loader, private Runs $runs, private RunLog $log) {}
 
     public function show(Job $job, #[CurrentUser] User $user): Page
     {
@@ -56,7 +57,7 @@ final readonly class HandoverController
         if ($run !== null) {
             $log = array_map(
                 static fn(array $line): string => $line['at'] . '  ' . $line['text'],
-                Words::lines($this->runs->log($run), $this->runs->live($job, $run)?->roster),
+                Words::lines($this->log->of($run), $this->runs->live($job, $run)?->roster),
             );
         }
 

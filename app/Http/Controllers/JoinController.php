@@ -62,7 +62,12 @@ final readonly class JoinController
 
     public function act(JoinActRequest $request, Job $job, JoinRun $joinRun, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->runs->act(job: $job, run: $joinRun, user: $user, given: $request->given()));
+        return new JsonResponse($this->runs->act($job, $joinRun, $user, $request->acts()));
+    }
+
+    public function ahead(Job $job, JoinRun $joinRun): JsonResponse
+    {
+        return new JsonResponse($this->runs->ahead($job, $joinRun));
     }
 
     public function skip(Job $job, JoinRun $joinRun): JsonResponse

@@ -4,32 +4,43 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Joining\GivenAct;
+use EmberDusk\Formats\Fields;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Something done or answered in a join run. */
+/** What was done or answered in a run, in its order: one thing, or all that has waited for a signal. */
 final class JoinActRequest extends FormRequest
 {
+    /** Acts that are taken at once; a device sends the rest afterwards. */
+    public const MOST = 200;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            'kind' => ['required', 'string', 'max:20'],
-            'device' => ['nullable', 'string', 'max:40'],
-            'text' => ['nullable', 'string', 'max:200'],
-            'room' => ['nullable', 'string', 'max:200'],
-            'client' => ['nullable', 'string', 'max:40'],
+            'acts' => ['required', 'array', 'min:1', 'max:' . self::MOST],
+            'acts.*.kind' => ['required', 'string', 'max:20'],
+            'acts.*.device' => ['nullable', 'string', 'max:40'],
+            'acts.*.text' => ['nullable', 'string', 'max:200'],
+            'acts.*.room' => ['nullable', 'string', 'max:200'],
+            'acts.*.client' => ['nullable', 'string', 'max:40'],
+            'acts.*.at' => ['nullable', 'numeric', 'min:0', 'max:9e12'],
         ];
     }
 
-    /** @return array{kind: string, device: string, text: string, room: string, client: string|null} */
-    public function given(): array
+    /** @return list<GivenAct> */
+    public function acts(): array
     {
-        return [
-            'kind' => $this->string('kind')->toString(),
-            'device' => $this->string('device')->toString(),
-            'text' => $this->string('text')->toString(),
-            'room' => $this->string('room')->toString(),
-            'client' => $this->filled('client') ? $this->string('client')->toString() : null,
-        ];
+        return array_map(
+            static fn(Fields $f): GivenAct => new GivenAct(
+                kind: $f->string('kind', 20),
+                device: $f->stringOrNull('device') ?? '',
+                text: $f->stringOrNull('text') ?? '',
+                room: $f->stringOrNull('room') ?? '',
+                client: $f->stringOrNull('client'),
+                wall: ($at = $f->numberOrNull('at', 0, 9e12)) === null ? null : $at / 1000,
+            ),
+            (new Fields((array) $this->validated()))->objects('acts'),
+        );
     }
 }

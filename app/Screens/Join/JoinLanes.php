@@ -8,15 +8,20 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Unit;
 
 /** A lane for each device over time: windows as bars that run out, and what was done or seen as marks. */
 final readonly class JoinLanes
 {
-    /** @return list<array<string, mixed>> as in app/Screens/Join/join.json, $defs/joinLane */
-    public static function of(LiveRun $run): array
+    /**
+     * @param  bool  $all  the stand-ins' own windows; else those that the guide knows of
+     * @return list<array<string, mixed>> as in app/Screens/Join/join.json, $defs/joinLane
+     */
+    public static function of(LiveRun $run, bool $all = false): array
     {
-        $bars = self::bars($run);
+        $site = $all ? $run->site() : null;
+        $bars = array_merge_recursive(self::searches($run), $site === null ? self::guided($run) : self::windows($site));
         $lanes = [];
         foreach ($run->roster->units as $id => $unit) {
             if ($unit->role === Unit::PHONE && ($bars[$id] ?? []) === []) {
@@ -45,8 +50,8 @@ final readonly class JoinLanes
         };
     }
 
-    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device */
-    private static function bars(LiveRun $run): array
+    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: what an app's search lasts */
+    private static function searches(LiveRun $run): array
     {
         $bars = [];
         foreach ($run->log() as $event) {
@@ -60,6 +65,32 @@ final readonly class JoinLanes
                 ];
             }
         }
+
+        return $bars;
+    }
+
+    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: windows of stand-ins */
+    private static function windows(Site $site): array
+    {
+        $bars = [];
+        foreach ($site->devices() as $id => $device) {
+            foreach ($device->windows() as $window) {
+                $bars[$id][] = [
+                    'from' => $window->from,
+                    'to' => $window->to,
+                    'kind' => 'listens',
+                    'text' => $window->what,
+                ];
+            }
+        }
+
+        return $bars;
+    }
+
+    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: windows that the guide has seen opened */
+    private static function guided(LiveRun $run): array
+    {
+        $bars = [];
         $progress = $run->progress();
         foreach ($progress->tasks() as $task) {
             foreach ($progress->stepsOf($task) as $step) {

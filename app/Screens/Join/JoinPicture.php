@@ -9,6 +9,7 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Acceptance;
 use EmberDusk\Joining\StandIn\Command;
@@ -31,8 +32,12 @@ final readonly class JoinPicture
     /** Share of belief below which a cause is not shown. */
     private const LEAST = 0.005;
 
-    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinPicture */
-    public static function of(LiveRun $run, float $now, Plan $plan): array
+    /**
+     * @param  Plan|null  $plan  where lights have their names; null in a lesson
+     * @param  bool  $windows  those of the stand-ins are shown, as in a replay; else those that the guide knows of
+     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinPicture
+     */
+    public static function of(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): array
     {
         $step = $run->next($now);
         $progress = $run->progress();
@@ -40,8 +45,8 @@ final readonly class JoinPicture
 
         return [
             'now' => $now,
-            'step' => self::step($step, $run, $plan),
-            'lanes' => JoinLanes::of($run),
+            'step' => self::step($step, $run->roster, $plan),
+            'lanes' => JoinLanes::of($run, $windows),
             'devices' => $run->site() === null ? [] : self::devices($run->site(), $run),
             'apps' => self::apps($run),
             'log' => Words::lines($log, $run->roster),
@@ -73,10 +78,10 @@ final readonly class JoinPicture
     }
 
     /** @return array<string, mixed> */
-    private static function step(Step $s, LiveRun $run, Plan $plan): array
+    public static function step(Step $s, Roster $roster, ?Plan $plan): array
     {
-        $light = $s->look === Step::NAME ? $plan->lights[$s->device] ?? null : null;
-        $unit = $run->roster->has($s->device) ? $run->roster->unit($s->device) : null;
+        $light = $s->look === Step::NAME ? $plan?->lights[$s->device] ?? null : null;
+        $unit = $roster->has($s->device) ? $roster->unit($s->device) : null;
 
         return [
             'key' => $s->key(),
@@ -106,7 +111,7 @@ final readonly class JoinPicture
             ),
             'name' => $light->name ?? ($unit->name ?? ''),
             'room' => $light->room ?? ($unit->room ?? ''),
-            'letters' => self::letters($run),
+            'letters' => self::letters($roster),
             'from' => $s->window[0] ?? null,
             'to' => $s->window[1] ?? null,
             'left' => $s->opened === '' && $s->search !== null ? 'of the search left' : 'left to see it',
@@ -127,9 +132,9 @@ final readonly class JoinPicture
         };
     }
 
-    private static function letters(LiveRun $run): int
+    private static function letters(Roster $roster): int
     {
-        foreach ($run->roster->of(Unit::HUB) as $hub) {
+        foreach ($roster->of(Unit::HUB) as $hub) {
             return (int) ($hub->leaflet->figure('letters') ?? 30);
         }
 

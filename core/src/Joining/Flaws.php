@@ -50,4 +50,25 @@ final readonly class Flaws
 
         return $suspects;
     }
+
+    /**
+     * Some of them, drawn by a seed.
+     *
+     * @return array<string, Flaw> by KIND@DEVICE
+     */
+    public static function drawn(Roster $roster, int $seed, int $count): array
+    {
+        $left = self::of($roster);
+        $dice = new Dice($seed);
+        $drawn = [];
+        for ($n = 0; $n < $count && $left !== []; $n++) {
+            $key = array_keys($left)[
+                min(count($left) - 1, (int) floor($dice->between(0, count($left), "hidden {$n}")))
+            ];
+            $drawn[$key] = $left[$key];
+            unset($left[$key]);
+        }
+
+        return $drawn;
+    }
 }

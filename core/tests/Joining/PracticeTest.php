@@ -234,8 +234,8 @@ final class PracticeTest extends TestCase
             ...array_merge(
                 ...array_map(
                     static fn(string $c, int $n): array => Bench::presses($c, 'NODE', 2, 5.0 + 5 * $n),
-                    $order,
-                    array_keys($order),
+                    array_values($order),
+                    range(0, count($order) - 1),
                 ),
             ),
         ];

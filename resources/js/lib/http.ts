@@ -37,6 +37,9 @@ const SAID: Record<number, string> = {
     429: 'Too many tries. Wait a minute.',
 };
 
+/** What the server will never take, however often it is sent. */
+export const FINAL = [404, 422];
+
 export const NOT_REACHED = 'The server is not reached.';
 export const IN_BETWEEN =
     'The server is not reached: something in between answered in its place. A network may want you to sign in first.';

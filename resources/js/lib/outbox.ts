@@ -1,9 +1,9 @@
 import { router } from '@inertiajs/vue3';
-import { openDB, type DBSchema } from 'idb';
 import { v4 as uuid } from 'uuid';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { box } from './box';
 import { serverNow } from './clock';
-import { ask, Refusal } from './http';
+import { ask, FINAL, Refusal } from './http';
 import { person } from './person';
 
 /**
@@ -36,13 +36,7 @@ export type Press = {
     note?: Note;
 };
 
-interface Box extends DBSchema {
-    presses: { key: string; value: Press; indexes: { job: number } };
-}
-
 const RETRY = 5000;
-/** What the server will never take, however often it is sent: it is kept, and said. */
-const FINAL = [404, 422];
 
 const presses = shallowRef<Press[]>([]);
 const reached = ref(true);
@@ -56,20 +50,15 @@ interface Page<Answer> {
 }
 /** Pages that are open, by job. */
 const pages = new Map<number, () => Page<never>>();
-let store: ReturnType<typeof open> | undefined;
 let sending = false;
 let again = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-const open = () =>
-    openDB<Box>('ember-dusk', 1, {
-        upgrade: (db) => db.createObjectStore('presses', { keyPath: 'uuid' }).createIndex('job', 'job'),
-    });
 const own = (press: Press) => press.by === undefined || press.by === person()?.id;
 const ready = (press: Press) => !press.refused && person() !== null && own(press);
 
 async function load(): Promise<void> {
-    const kept = await (await (store ??= open())).getAll('presses');
+    const kept = await (await box()).getAll('presses');
     const known = new Set(kept.map((p) => p.uuid));
     presses.value = [...kept, ...[...unwritten.values()].filter((p) => !known.has(p.uuid))].sort((a, b) =>
         a.at.localeCompare(b.at),
@@ -82,7 +71,7 @@ async function write(press: Press): Promise<void> {
         ? presses.value.map((p) => (p.uuid === press.uuid ? press : p))
         : [...presses.value, press];
     try {
-        await (await (store ??= open())).put('presses', press);
+        await (await box()).put('presses', press);
         unwritten.delete(press.uuid);
     } catch {
         // A device that keeps nothing: the press stays on the open page and is sent from there.
@@ -91,7 +80,7 @@ async function write(press: Press): Promise<void> {
 
 async function drop(press: Press): Promise<void> {
     unwritten.delete(press.uuid);
-    await (await (store ??= open())).delete('presses', press.uuid).catch(() => undefined);
+    await (await box()).delete('presses', press.uuid).catch(() => undefined);
     presses.value = presses.value.filter((p) => p.uuid !== press.uuid);
 }
 

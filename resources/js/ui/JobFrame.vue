@@ -82,6 +82,7 @@ const doable = computed<Doable[]>(() => [
         act: () => (window.location.href = `/jobs/${answer.value.job}/netlist`),
     },
     { what: 'Kit shelf', where: 'crew', act: () => router.visit('/shelf') },
+    { what: 'Practice', where: 'crew', act: () => router.visit('/practice') },
     { what: 'All jobs', where: 'home', act: () => router.visit('/') },
     { what: 'Day or night', where: 'face', act: turnFace },
 ]);

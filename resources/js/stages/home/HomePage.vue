@@ -82,6 +82,7 @@ useKeys(() => [
     { key: 'n', what: 'New job', act: () => (opened.value = true) },
     { key: '/', what: 'Search', act: () => field.value?.focus() },
     { key: 's', what: 'Kit shelf', act: () => router.visit('/shelf') },
+    { key: 'p', what: 'Practice', act: () => router.visit('/practice') },
     { key: 'i', what: 'Import', act: () => picker.value?.click() },
     { key: 'd', what: 'Day or night', act: turnFace },
 ]);
@@ -114,6 +115,7 @@ useKeys(() => [
                     aria-label="Job file"
                     @change="importFile()"
                 />
+                <Link href="/practice" class="quiet">Practice <kbd>P</kbd></Link>
                 <Link href="/shelf" class="quiet">Kit shelf <kbd>S</kbd></Link>
                 <button type="button" class="quiet" :disabled="importing" @click="picker?.click()">
                     {{ importing ? 'Importing …' : 'Import a job file' }} <kbd>I</kbd>

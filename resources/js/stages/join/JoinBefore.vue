@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Link } from '@inertiajs/vue3';
 import { ref } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { JoinStart } from '@/types/generated/responses';
@@ -63,6 +64,7 @@ function begin(site: boolean, hidden = 0): void {
                     <button type="button" class="quiet" @click="begin(false)">Rehearse <kbd>B</kbd></button>
                     <button type="button" class="quiet" @click="begin(false, 1)">Rehearse with a hidden fault</button>
                     <button type="button" class="quiet" @click="begin(false, 2)">With two</button>
+                    <Link href="/practice" class="quiet">Lessons first</Link>
                 </div>
             </template>
         </section>

@@ -4,20 +4,26 @@ import { computed, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import { provideScreen } from '@/lib/screen';
 import { since } from '@/lib/hours';
+import type { Act } from '@/lib/acts';
 import type { Shortcut } from '@/lib/keys';
 import type { Answer, JoinAnswer, JoinStart } from '@/types/generated/responses';
 import JoinBefore from './JoinBefore.vue';
 import JoinStepCard from './JoinStepCard.vue';
 import Lanes from './Lanes.vue';
 import StandIn from './StandIn.vue';
-import { useLive, type JoinAct } from './live';
+import { useLive, type Beginning } from './live';
+import RunNotes from './RunNotes.vue';
 
 const props = defineProps<{ answer: Answer; start: JoinStart; live: JoinAnswer | null }>();
 const { answer, reload } = provideScreen(props.answer);
-const { live, now, message, pointer, online, picture, begin, pace, skip, act, leave } = useLive(
-    props.answer.job,
+const runs = `/jobs/${props.answer.job}/join`;
+const { live, now, message, pointer, slept, lost, sleepy, waiting, stuck, picture, say, act, leave } = useLive(
+    { act: (run) => `${runs}/${run}`, look: (run) => `${runs}/${run}`, ahead: (run) => `${runs}/${run}/ahead` },
     props.live,
 );
+const begin = (how: Beginning) => say('POST', runs, how);
+const skip = () => say('POST', `${runs}/${live.value?.run}/skip`);
+const pace = (speed: number) => say('POST', `${runs}/${live.value?.run}/pace`, { speed });
 const speed = computed(() => live.value?.speed ?? 1);
 const step = computed(() => picture.value?.step);
 /** A name or room that was refused is told at its field. */
@@ -33,16 +39,11 @@ const drawn = computed(() => {
     const some = devices.filter((d) => about.includes(d.id) || d.id === step.value?.device);
     return kit.value === 'all' || some.length === 0 ? devices : some;
 });
-/** Acts one after the other, as fingers do them. */
-let turn: Promise<unknown> = Promise.resolve();
-
-async function given(what: JoinAct): Promise<void> {
-    turn = turn.then(async () => {
-        if ((await act(what)) && what.kind === 'named') {
-            await reload();
-        }
-    });
-    await turn;
+async function given(what: Act): Promise<void> {
+    await act(what);
+    if (what.kind === 'named' && waiting.value === 0 && !message.value) {
+        await reload();
+    }
 }
 const work = () => given({ kind: 'work', device: step.value?.device, text: step.value?.key });
 const saw = (seen: string) => given({ kind: 'saw', device: step.value?.device, text: `${step.value?.key}|${seen}` });
@@ -107,12 +108,16 @@ watch(
 
 <template>
     <JobFrame :shortcuts="shortcuts" :slate="!picture">
-        <p v-if="!online" role="alert" class="mb-3 border-l-4 border-stop bg-sheet px-3 py-2">
-            <b>No signal.</b> Windows go on running out on the real thing; what you answer is sent when it is back.
-        </p>
-        <p v-if="message && !atField" role="alert" class="mb-3 border-l-4 border-stop bg-sheet px-3 py-2">
-            {{ message }}
-        </p>
+        <RunNotes
+            v-if="picture || message"
+            :lost="lost"
+            :waiting="waiting"
+            :stuck="stuck"
+            :slept="slept"
+            :sleepy="sleepy && site"
+            :message="atField ? '' : message"
+            :site="site"
+        />
         <p v-if="live && !picture" class="mb-3 border-l-4 border-rule bg-sheet px-3 py-2">
             The last run speaks of steps of an earlier version. It stays in the log; begin another here.
         </p>

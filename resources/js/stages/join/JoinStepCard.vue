@@ -3,7 +3,7 @@ import { Link } from '@inertiajs/vue3';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { JoinPicture } from '@/types/generated/responses';
-import type { JoinAct } from './live';
+import type { Act } from '@/lib/acts';
 import SignalBars from '@/pictures/SignalBars.vue';
 
 const props = defineProps<{
@@ -11,9 +11,11 @@ const props = defineProps<{
     now: number;
     /** With real devices: hands do it there, and what comes into the list is said. */
     site: boolean;
+    /** Hands work the drawn kit themselves: the step is only told, and ticked. */
+    hands?: boolean;
     refused?: { at: string; message: string };
 }>();
-const emit = defineEmits<{ act: [act: JoinAct]; work: []; saw: [seen: string] }>();
+const emit = defineEmits<{ act: [act: Act]; work: []; saw: [seen: string] }>();
 const { answer } = useScreen();
 const step = computed(() => props.picture.step);
 const left = computed(() => (step.value.to === null ? null : step.value.to - props.now));
@@ -107,12 +109,13 @@ function named(): void {
                 </li>
             </ol>
         </div>
+        <slot />
         <div class="mt-4 grid gap-2">
             <button v-if="step.look === 'hand'" type="button" class="press big" @click="emit('work')">
-                {{ site ? 'Done' : 'Do it' }} <kbd>D</kbd>
+                {{ site || hands ? 'Done' : 'Do it' }} <kbd>D</kbd>
             </button>
             <button v-else-if="step.does" type="button" class="quiet big" @click="emit('work')">
-                {{ site ? 'Done, looking now' : 'Do it, then look' }} <kbd>D</kbd>
+                {{ site || hands ? 'Done, looking now' : 'Do it, then look' }} <kbd>D</kbd>
             </button>
             <div
                 v-if="step.tries.length && !site"
@@ -188,7 +191,7 @@ function named(): void {
                         aria-describedby="name-said"
                 /></label>
                 <p v-if="refused?.at === 'name'" id="name-said" role="alert" class="text-stop">{{ refused.message }}</p>
-                <label class="block"
+                <label v-if="!hands" class="block"
                     >Room
                     <input
                         v-model="given.room"

@@ -1,10 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { litAt, type JoinAct } from './live';
+import type { Act } from '@/lib/acts';
+import { litAt } from './live';
+import HandKey from './HandKey.vue';
 import type { JoinDevice } from '@/types/generated/responses';
 
-const props = defineProps<{ device: JoinDevice; now: number; lights: JoinDevice[] }>();
-const emit = defineEmits<{ act: [act: JoinAct] }>();
+const props = defineProps<{
+    device: JoinDevice;
+    now: number;
+    lights: JoinDevice[];
+    /** Keys are pressed and held like keys; else a whole gesture is one press. */
+    hands?: boolean;
+}>();
+const emit = defineEmits<{ act: [act: Act] }>();
 const lights = computed(() => ['light', 'board'].includes(props.device.role));
 const carried = computed(() => ['remote', 'panel'].includes(props.device.role));
 const shown = computed(() => {
@@ -28,6 +36,24 @@ const said = computed(() => {
 });
 const zone = ref(1);
 const near = ref('');
+const away = ref(0.05);
+/** Metres from a remote to what it is held to. */
+const DISTANCES: [number, string][] = [
+    [0.05, 'touching it'],
+    [0.2, 'two hands off'],
+    [0.6, 'at arm’s length'],
+];
+
+function bring(): void {
+    if (near.value) {
+        emit('act', { kind: 'near', device: props.device.id, text: `${near.value} ${away.value}` });
+    }
+}
+function begin(name: string): void {
+    if (name === 'zone') {
+        emit('act', { kind: 'set', device: props.device.id, text: `zone ${zone.value}` });
+    }
+}
 
 function key(name: string): string {
     return name === 'zone' ? `zone ${zone.value}` : name;
@@ -51,6 +77,7 @@ function hold(name: string, seconds: number): void {
 <template>
     <!-- The drawn kit: a box with its lamp and keys; what drives a load has its strip beside it. -->
     <div class="border-b border-rule2 py-2" role="group" :aria-label="`Stand-in for ${device.label}`">
+        <p class="text-[13px] text-ink2">{{ device.name }}</p>
         <svg
             :viewBox="lights ? '0 0 290 46' : '0 0 90 46'"
             preserveAspectRatio="xMinYMid meet"
@@ -116,19 +143,30 @@ function hold(name: string, seconds: number): void {
                     <option v-for="n in device.zones" :key="n" :value="n">{{ n }}</option>
                 </select></label
             >
-            <label v-if="carried" class="flex items-center gap-1 text-[13px]"
-                >Hold to
-                <select
-                    v-model="near"
-                    class="pick"
-                    :aria-label="`${device.label} held to`"
-                    @change="near && emit('act', { kind: 'near', device: device.id, text: `${near} 0.05` })"
+            <template v-if="carried">
+                <label class="flex items-center gap-1 text-[13px]"
+                    >Hold to
+                    <select v-model="near" class="pick" :aria-label="`${device.label} held to`" @change="bring()">
+                        <option value="">nothing</option>
+                        <option v-for="l in props.lights" :key="l.id" :value="l.id">{{ l.label }}</option>
+                    </select></label
                 >
-                    <option value="">nothing</option>
-                    <option v-for="l in lights ? [] : props.lights" :key="l.id" :value="l.id">{{ l.label }}</option>
-                </select></label
-            >
-            <template v-for="k in device.keys" :key="k.key">
+                <select v-if="near" v-model.number="away" class="pick" aria-label="How near" @change="bring()">
+                    <option v-for="[metres, far] in DISTANCES" :key="metres" :value="metres">{{ far }}</option>
+                </select>
+            </template>
+            <template v-if="hands">
+                <HandKey
+                    v-for="k in device.keys"
+                    :key="k.key"
+                    :label="key(k.key)"
+                    :of="device.label"
+                    @begin="begin(k.key)"
+                    @press="emit('act', { kind: 'press', device: device.id, text: k.key })"
+                    @hold="(s) => emit('act', { kind: 'hold', device: device.id, text: `${k.key} ${s.toFixed(1)}` })"
+                />
+            </template>
+            <template v-for="k in hands ? [] : device.keys" :key="k.key">
                 <button
                     v-for="times in k.presses"
                     :key="`p${times}`"

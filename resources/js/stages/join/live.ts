@@ -1,14 +1,10 @@
-import { useDocumentVisibility, useIntervalFn, useOnline } from '@vueuse/core';
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
-import type { JoinAnswer } from '@/types/generated/responses';
-import { ask, inWords, pointerOf } from '@/lib/http';
-
-export interface JoinAct {
-    kind: string;
-    device?: string;
-    text?: string;
-    room?: string;
-}
+import { useDocumentVisibility, useIntervalFn, useWakeLock } from '@vueuse/core';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import type { JoinPicture, JoinRefused } from '@/types/generated/responses';
+import { useActs, type Act } from '@/lib/acts';
+import { serverNow } from '@/lib/clock';
+import { ask, inWords, pointerOf, Refusal } from '@/lib/http';
+import { foresee } from './ahead';
 
 export interface Beginning {
     speed: number;
@@ -19,82 +15,153 @@ export interface Beginning {
     hidden?: number;
 }
 
+/** What every run is sent, of the Join stage and of a lesson. */
+interface Answer {
+    run: number;
+    speed: number;
+    wall: number;
+    refused: JoinRefused[];
+    picture: JoinPicture | null;
+}
+
+/** Where a run is asked: what hands did goes to `act`. */
+export interface Ways {
+    act(run: number): string;
+    look(run: number): string;
+    /** What comes next is sent ahead there; none where stand-ins have to answer. */
+    ahead?(run: number): string;
+}
+
 /** Milliseconds between two looks at a run that somebody else may be working on too. */
 const LOOKS = 2500;
+/** Milliseconds of sleep that are told. */
+const SLEPT = 5000;
 
-/** A live join run: its clock goes on here between the server's answers; what happens is asked for when it is due. */
-export function useLive(job: number, first: JoinAnswer | null) {
-    const live = shallowRef<JoinAnswer | null>(first);
+/** A run: its clock is the server's as far as this device has measured it; what happens is asked for when it is due. */
+export function useLive<A extends Answer>(ways: Ways, first: A | null) {
+    const live = shallowRef<A | null>(null);
     const now = ref(first?.picture?.now ?? 0);
     const message = ref('');
     /** The field that the message is about, as a JSON Pointer. */
     const pointer = ref('');
-    const online = useOnline();
+    /** Seconds that the screen slept while the run went on. */
+    const slept = ref(0);
     const seen = useDocumentVisibility();
-    let base = { run: now.value, wall: performance.now() };
+    const reached = ref(true);
+    const ahead = foresee();
     let frame = 0;
     let due = true;
     let busy = false;
+    let hidden = 0;
 
-    function take(answer: JoinAnswer): void {
+    const box = useActs({
+        take: (answer) => take(answer as unknown as A),
+        refuse: (why, where) => {
+            message.value = why;
+            pointer.value = where;
+        },
+    });
+    const lost = computed(() => !box.reached.value || !reached.value);
+
+    function take(answer: A): void {
         live.value = answer;
-        if (answer.picture) {
-            base = { run: answer.picture.now, wall: performance.now() };
-            now.value = base.run;
-            due = answer.picture.nextAt !== null;
+        message.value = pointer.value = '';
+        reached.value = box.reached.value = true;
+        box.at(ways.act(answer.run));
+        due = answer.picture?.nextAt !== null;
+        if (ways.ahead && answer.picture && !answer.picture.done) {
+            ahead.ask(ways.ahead(answer.run), answer.picture.step);
         }
     }
 
     async function say(method: 'GET' | 'POST', url: string, body?: object): Promise<boolean> {
         busy = true;
         try {
-            take(await ask<JoinAnswer>(method, url, body));
-            message.value = pointer.value = '';
+            take(await ask<A>(method, url, body));
             return true;
         } catch (error) {
-            message.value = inWords(error);
-            pointer.value = pointerOf(error);
+            reached.value = !(error instanceof Refusal) || error.status !== 0;
+            if (reached.value) {
+                message.value = inWords(error);
+                pointer.value = pointerOf(error);
+            }
             return false;
         } finally {
             busy = false;
         }
     }
 
+    async function act(what: Act): Promise<void> {
+        slept.value = 0;
+        message.value = pointer.value = '';
+        ahead.answer(what, now.value);
+        await box.give(what);
+    }
+
     function tick(): void {
         const at = live.value;
         if (at?.picture) {
-            now.value = base.run + ((performance.now() - base.wall) / 1000) * at.speed;
+            now.value = at.picture.now + ((serverNow() - at.wall) / 1000) * at.speed;
             const next = at.picture.nextAt;
-            if (due && next !== null && now.value > next && !busy && at.speed > 0) {
+            if (due && next !== null && now.value > next && !busy && !lost.value && at.speed > 0) {
                 due = false;
-                void say('GET', `/jobs/${job}/join/${at.run}`);
+                void look();
             }
         }
         frame = requestAnimationFrame(tick);
     }
+    const look = () => say('GET', ways.look(live.value?.run ?? 0));
     onMounted(() => (frame = requestAnimationFrame(tick)));
     onBeforeUnmount(() => cancelAnimationFrame(frame));
-    // Two people in one run see each other's steps.
+    // Two people in one run see each other's steps. What waits here goes first.
     useIntervalFn(() => {
         const at = live.value;
-        if (at?.picture && !at.picture.done && !busy && online.value && seen.value === 'visible' && !message.value) {
-            void say('GET', `/jobs/${job}/join/${at.run}`);
+        const idle = !busy && box.waiting.value === 0 && !message.value;
+        if (at?.picture && !at.picture.done && idle && seen.value === 'visible') {
+            void look();
         }
     }, LOOKS);
+    watch(seen, (state) => {
+        const away = Date.now() - hidden;
+        if (state === 'hidden') {
+            hidden = Date.now();
+        } else if (hidden > 0 && away > SLEPT && live.value?.picture) {
+            slept.value = Math.round(away / 1000);
+            void look();
+        }
+    });
+    const lock = useWakeLock();
+    watch(
+        () => live.value !== null && !live.value.picture?.done,
+        (running) => void (running ? lock.request('screen') : lock.release()).catch(() => undefined),
+    );
+    if (first) {
+        take(first);
+    }
 
     return {
         live,
         now,
         message,
         pointer,
-        online,
-        picture: computed(() => live.value?.picture ?? null),
-        begin: (with_: Beginning) => say('POST', `/jobs/${job}/join`, with_),
-        skip: () => say('POST', `/jobs/${job}/join/${live.value?.run}/skip`),
-        leave: () => (live.value = null),
-        pace: (speed: number) => say('POST', `/jobs/${job}/join/${live.value?.run}/pace`, { speed }),
-        act: (body: JoinAct) =>
-            say('POST', `/jobs/${job}/join/${live.value?.run}`, { ...body, client: crypto.randomUUID?.() ?? null }),
+        slept,
+        lost,
+        /** Whether this device may put its screen to sleep meanwhile. */
+        sleepy: computed(() => !lock.isSupported.value),
+        waiting: box.waiting,
+        /** Nothing was sent ahead for what was answered last: the hands wait for a signal. */
+        stuck: computed(() => lost.value && ahead.stuck.value),
+        picture: computed<JoinPicture | null>(() => {
+            const picture = live.value?.picture ?? null;
+            const step = lost.value ? ahead.step.value : null;
+            return picture && step ? { ...picture, step, causes: [], says: '' } : picture;
+        }),
+        say,
+        act,
+        leave: () => {
+            live.value = null;
+            box.at('');
+        },
     };
 }
 

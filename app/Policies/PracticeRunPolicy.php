@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\PracticeRun;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+
+/** What somebody practises is their own; to everybody else it does not exist. */
+final class PracticeRunPolicy
+{
+    public function work(User $user, PracticeRun $run): Response
+    {
+        return $run->user_id === $user->id ? Response::allow() : Response::denyAsNotFound();
+    }
+}

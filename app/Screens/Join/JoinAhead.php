@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Join;
+
+use EmberDusk\Joining\Ahead;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Plan\Plan;
+
+/** The next steps of a run on site and what comes after each answer, for a device that may lose its connection. */
+final readonly class JoinAhead
+{
+    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAhead */
+    public static function of(Ahead $ahead, Roster $roster, Plan $plan): array
+    {
+        return [
+            'step' => JoinPicture::step($ahead->step, $roster, $plan),
+            'at' => $ahead->at,
+            // An empty list would be no map.
+            'next' => (object) array_map(static fn(Ahead $a): array => self::of($a, $roster, $plan), $ahead->next),
+        ];
+    }
+}

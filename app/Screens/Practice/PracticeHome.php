@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Practice;
+
+use App\Models\PracticeRun;
+use EmberDusk\Joining\Practice\Lesson;
+use EmberDusk\Joining\Practice\Lessons;
+
+/** All lessons, and how somebody has done in each. */
+final readonly class PracticeHome
+{
+    /**
+     * @param  array<string, list<PracticeRun>>  $runs  somebody's, by lesson, the oldest first
+     * @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceHome
+     */
+    public static function of(array $runs): array
+    {
+        return [
+            'lessons' => array_map(
+                static fn(Lesson $l): array => PracticePicture::lesson($l) + self::done($runs[$l->key] ?? []),
+                Lessons::all(),
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<PracticeRun>  $runs  of one lesson
+     * @return array{tries: int, state: string, best: float|null, open: int|null}
+     */
+    private static function done(array $runs): array
+    {
+        $best = $open = null;
+        $tries = 0;
+        $state = 'new';
+        foreach ($runs as $run) {
+            if ($run->ended_at === null) {
+                $open = $run->id;
+
+                continue;
+            }
+            $tries++;
+            $passed = ($run->score['passed'] ?? false) === true;
+            $best = $passed ? round(min($best ?? INF, $run->ended_at), 1) : $best;
+            $state = match (true) {
+                $state === 'clean' || ($run->score['clean'] ?? false) === true => 'clean',
+                $state === 'passed' || $passed => 'passed',
+                default => 'tried',
+            };
+        }
+
+        return ['tries' => $tries, 'state' => $state, 'best' => $best, 'open' => $open];
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Practice;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Flaws;
+use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Practice\AppKeys;
+use EmberDusk\Joining\Practice\Attempt;
+use EmberDusk\Joining\Practice\Lesson;
+use EmberDusk\Joining\Practice\Score;
+use EmberDusk\Joining\Practice\Turning;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Joining\Words;
+use EmberDusk\Kit\Profiles\Behaviour;
+
+/** A lesson as the screen shows it: what it is about, what the apps' keys are, what the leaflets say, what can be looked into, how it went. */
+final readonly class PracticePicture
+{
+    /** Figures of a leaflet that hands have to know, in words. */
+    private const FIGURES = [
+        'listens' => 'it listens %g s',
+        'linkListens' => 'a link window stays open %g s',
+        'near' => 'held within %g m',
+        'apart' => 'others with power are heard within %g m',
+        'range' => 'it reaches %g m',
+        'soon' => 'it takes a zone within %g s of power-on',
+        'countdown' => 'its countdown is %g s',
+        'search' => 'its search lasts %g s',
+    ];
+
+    /** @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/lesson */
+    public static function lesson(Lesson $lesson): array
+    {
+        return [
+            'number' => $lesson->number,
+            'key' => $lesson->key,
+            'title' => $lesson->title,
+            'teaches' => $lesson->teaches,
+            'goal' => $lesson->goal,
+            'told' => $lesson->told,
+            'names' => array_values(
+                array_map(
+                    static fn(Unit $u): string => $u->name,
+                    array_filter($lesson->roster->units, static fn(Unit $u): bool => $u->lights()),
+                ),
+            ),
+        ];
+    }
+
+    /** @return list<array{device: string, app: string, text: string, label: string}> */
+    public static function keys(Lesson $lesson): array
+    {
+        return array_map(
+            static fn(array $key): array => [
+                'device' => $key[0]->device,
+                'app' => $key[0]->device === Roster::PHONE ? 'phone' : $lesson->roster->unit($key[0]->device)->label(),
+                'text' => $key[0]->text,
+                'label' => $key[1],
+            ],
+            AppKeys::of($lesson->roster),
+        );
+    }
+
+    /** @return list<array{device: string, app: string, name: string, given: string}> lines that the apps list now */
+    public static function lines(LiveRun $run): array
+    {
+        $lines = [];
+        foreach ($run->roster->of(Unit::HUB) as $hub) {
+            foreach ($run->site()?->device($hub->id)->list() ?? [] as $names) {
+                foreach ($names as $name) {
+                    $lines[] = [
+                        'device' => $hub->id,
+                        'app' => $hub->label(),
+                        'name' => $name,
+                        'given' => self::given($run, $hub->id, $name),
+                    ];
+                }
+            }
+        }
+        usort($lines, static fn(array $a, array $b): int => strnatcmp($a['name'], $b['name']));
+
+        return $lines;
+    }
+
+    /** The name that a line was last given. */
+    private static function given(LiveRun $run, string $hub, string $line): string
+    {
+        $given = '';
+        foreach ($run->log() as $event) {
+            if (
+                $event->kind === Act::TAP &&
+                $event->device === $hub &&
+                str_starts_with($event->text, "name {$line}=")
+            ) {
+                $given = substr($event->text, strlen("name {$line}="));
+            }
+            if ($event->kind === Event::FOUND && $event->device === $hub && $event->text === $line) {
+                $given = '';
+            }
+        }
+
+        return $given;
+    }
+
+    /** @return list<array<string, mixed>> as in app/Screens/Practice/practice.json, $defs/leaflet */
+    public static function leaflets(Lesson $lesson): array
+    {
+        $leaflets = [];
+        foreach ($lesson->roster->units as $unit) {
+            $leaflet = $unit->leaflet;
+            if ($unit->role === Unit::PHONE) {
+                continue;
+            }
+            $gestures = [];
+            foreach ($leaflet->gestures as $name => $gesture) {
+                $gestures[] = ['what' => Behaviour::GESTURES[$name], 'words' => $gesture->words()];
+            }
+            $signals = [];
+            foreach ($leaflet->signals as $name => $signal) {
+                $signals[] = [
+                    'what' => Behaviour::SIGNALS[$name],
+                    'words' => $signal->words(),
+                    'times' => $signal->times,
+                ];
+            }
+            $figures = [];
+            foreach (self::FIGURES as $name => $words) {
+                $figure = $leaflet->figure($name);
+                if ($figure !== null) {
+                    $figures[] = sprintf($words, $figure);
+                }
+            }
+            $leaflets[] = [
+                'device' => $unit->id,
+                'label' => $unit->label(),
+                'name' => $unit->name,
+                'gestures' => $gestures,
+                'signals' => $signals,
+                'figures' => $figures,
+            ];
+        }
+
+        return $leaflets;
+    }
+
+    /** @return list<array{device: string, code: string, label: string, seconds: float}> what can be looked into */
+    public static function parts(Lesson $lesson): array
+    {
+        return array_values(
+            array_map(
+                static fn(Suspect $s): array => [
+                    'device' => $s->device,
+                    'code' => $s->code,
+                    'label' => $s->check,
+                    'seconds' => $s->seconds,
+                ],
+                Flaws::suspects($lesson->roster),
+            ),
+        );
+    }
+
+    /** @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceScore */
+    public static function score(Attempt $attempt, Score $score, ?Turning $turning): array
+    {
+        return [
+            'passed' => $score->passed(),
+            'clean' => $score->clean(),
+            'works' => $score->wanted - count($score->unmet),
+            'wanted' => $score->wanted,
+            'resets' => $score->resets,
+            'missed' => $score->missed,
+            'seconds' => round($score->seconds, 1),
+            'guide' => round($score->guide, 1),
+            'lines' => $score->lines($attempt),
+            'mistake' => $score->passed() ? '' : $attempt->lesson->mistake,
+            'turning' =>
+                $turning === null
+                    ? null
+                    : ['at' => $turning->at, 'clock' => Words::clock($turning->at), 'says' => $turning->says],
+        ];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration {
+    /** Lessons that people have worked through: what their hands did, and what came of it. They belong to no job. */
+    public function up(): void
+    {
+        Schema::create('practice_runs', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->string('lesson', 40);
+            $table->double('clock_seconds');
+            $table->double('clock_since');
+            $table->unsignedSmallInteger('speed');
+            $table->json('log');
+            $table->double('ended_at')->nullable();
+            $table->json('score')->nullable();
+            $table->timestamps();
+            $table->index(['user_id', 'lesson']);
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::dropIfExists('practice_runs');
+    }
+};

@@ -1,0 +1,161 @@
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { box } from './box';
+import { serverNow } from './clock';
+import { ask, FINAL, inWords, Refusal } from './http';
+import { person } from './person';
+
+/** Something done or answered in a run. */
+export interface Act {
+    kind: string;
+    device?: string;
+    text?: string;
+    room?: string;
+}
+
+/** The same as this device keeps it until the server has it: whose, for which run, and when by the server's clock. */
+export interface KeptAct extends Act {
+    client: string;
+    url: string;
+    at: number;
+    by?: number;
+}
+
+interface Answer {
+    refused: { client: string | null; message: string; pointer: string }[];
+}
+interface Page {
+    take(answer: Answer): void;
+    refuse(message: string, pointer: string): void;
+}
+
+const RETRY = 2000;
+/** Acts that go at once; as many as the server takes. */
+const MOST = 200;
+
+const kept = shallowRef<KeptAct[]>([]);
+const pages = new Map<string, Page>();
+const reached = ref(true);
+let sending = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+const own = (act: KeptAct) => act.by === undefined || act.by === person()?.id;
+
+async function load(): Promise<void> {
+    try {
+        const known = new Set(kept.value.map((a) => a.client));
+        const more = (await (await box()).getAll('acts')).filter((a) => !known.has(a.client));
+        kept.value = [...more, ...kept.value].sort((a, b) => a.at - b.at);
+    } catch {
+        // A device that keeps nothing: what is done stays on the open page and is sent from there.
+    }
+}
+
+async function drop(acts: KeptAct[]): Promise<void> {
+    const gone = new Set(acts.map((a) => a.client));
+    kept.value = kept.value.filter((a) => !gone.has(a.client));
+    try {
+        const store = await box();
+        await Promise.all([...gone].map((client) => store.delete('acts', client)));
+    } catch {
+        // Nothing was kept there.
+    }
+}
+
+/** Sends what whoever is signed in has done, in its order, run by run. */
+export async function sendActs(): Promise<void> {
+    if (sending) {
+        return;
+    }
+    sending = true;
+    clearTimeout(timer);
+    try {
+        for (let first = kept.value.find(own); first; first = kept.value.find(own)) {
+            const { url } = first;
+            const acts = kept.value.filter((a) => a.url === url && own(a)).slice(0, MOST);
+            try {
+                const body = acts.map(({ kind, device, text, room, client, at }) => ({
+                    kind,
+                    device,
+                    text,
+                    room,
+                    client,
+                    at,
+                }));
+                const answer = await ask<Answer>('POST', url, { acts: body });
+                reached.value = true;
+                await drop(acts);
+                const page = pages.get(url);
+                page?.take(answer);
+                answer.refused.forEach((r) => page?.refuse(r.message, r.pointer));
+            } catch (error) {
+                if (error instanceof Refusal && FINAL.includes(error.status)) {
+                    await drop(acts);
+                    pages.get(url)?.refuse(inWords(error), error.pointer);
+                    continue;
+                }
+                reached.value = !(error instanceof Refusal) || error.status !== 0;
+                if (reached.value) {
+                    pages.get(url)?.refuse(inWords(error), '');
+                }
+                timer = setTimeout(() => void sendActs(), RETRY);
+                break;
+            }
+        }
+    } finally {
+        sending = false;
+    }
+}
+
+/** Begins to send what an earlier page has left: at once, when there is a signal again, and when the device wakes up. */
+export function startActs(): void {
+    window.addEventListener('online', () => void sendActs());
+    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void sendActs());
+    void load().then(sendActs);
+}
+
+/**
+ * What hands do in a run goes into the device's own store first, each with its own name and its moment by the server's clock, then to the
+ * server in its order. Without a signal it waits there.
+ */
+export function useActs(page: Page) {
+    const url = ref('');
+    onBeforeUnmount(() => pages.delete(url.value));
+
+    /** The run that the page shows. */
+    function at(run: string): void {
+        if (run !== url.value) {
+            pages.delete(url.value);
+            url.value = run;
+            if (run) {
+                pages.set(run, page);
+            }
+        }
+    }
+
+    async function give(act: Act): Promise<void> {
+        const last = kept.value.at(-1)?.at ?? 0;
+        const one: KeptAct = {
+            ...act,
+            client: uuid(),
+            url: url.value,
+            at: Math.max(Math.round(serverNow()), last + 1),
+            by: person()?.id,
+        };
+        kept.value = [...kept.value, one];
+        try {
+            await (await box()).put('acts', one);
+        } catch {
+            // It stays on the open page.
+        }
+        await sendActs();
+    }
+
+    return {
+        at,
+        give,
+        reached,
+        /** How many have not arrived yet. */
+        waiting: computed(() => kept.value.filter((a) => a.url === url.value && own(a)).length),
+    };
+}

@@ -1,0 +1,73 @@
+import { computed, shallowRef } from 'vue';
+import type { JoinAhead, JoinForeseen, JoinStep } from '@/types/generated/responses';
+import type { Act } from '@/lib/acts';
+import { ask } from '@/lib/http';
+
+/** The key by which the server sent ahead what comes after an answer. */
+export function keyOf(act: Act): string {
+    const last = act.text?.split('|').at(-1) ?? '';
+    return act.kind === 'saw' || act.kind === 'mended' ? `${act.kind} ${last}` : act.kind;
+}
+
+/** When an answer was foreseen and when it really came, in run seconds. */
+interface Answered {
+    foreseen: number;
+    came: number;
+}
+
+/** A step with its window where the answers really came: one that an answer opens begins with that answer. */
+export function shifted(step: JoinStep, answers: Answered[]): JoinStep {
+    const { from, to } = step;
+    const opened = from === null ? undefined : answers.filter((a) => a.foreseen <= from + 1e-6).at(-1);
+    if (from === null || to === null || !opened) {
+        return step;
+    }
+    const by = opened.came - opened.foreseen;
+    return { ...step, from: from + by, to: to + by };
+}
+
+/** The steps that come next, as the server has sent them ahead: a lost connection does not stop the hands. */
+export function foresee() {
+    const node = shallowRef<JoinAhead | null>(null);
+    const step = shallowRef<JoinStep | null>(null);
+    const stuck = shallowRef(false);
+    let answers: Answered[] = [];
+    let round = 0;
+
+    /** Asks anew, from the step that the server has just named. */
+    function askFor(url: string, at: JoinStep): void {
+        const mine = ++round;
+        step.value = null;
+        stuck.value = false;
+        if (node.value?.step.key === at.key && answers.length === 0) {
+            return;
+        }
+        node.value = null;
+        answers = [];
+        ask<JoinForeseen>('GET', url)
+            .then(({ ahead }) => {
+                if (mine === round && step.value === null && !stuck.value) {
+                    node.value = ahead;
+                    answers = [];
+                }
+            })
+            .catch(() => undefined);
+    }
+
+    /** Something was answered here: on to what comes after it. */
+    function answer(act: Act, now: number): void {
+        const at = node.value;
+        const next = at?.next[keyOf(act)];
+        if (at && next) {
+            answers = [...answers, { foreseen: at.at, came: now }];
+            node.value = next;
+            step.value = shifted(next.step, answers);
+            stuck.value = false;
+        } else if (['work', 'saw', 'mended', 'named', 'found'].includes(act.kind)) {
+            node.value = null;
+            stuck.value = true;
+        }
+    }
+
+    return { ask: askFor, answer, step: computed(() => step.value), stuck: computed(() => stuck.value) };
+}

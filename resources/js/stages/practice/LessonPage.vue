@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { Head, Link, router } from '@inertiajs/vue3';
+import { useMediaQuery } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import ConnectionNote from '@/ui/ConnectionNote.vue';
+import EmberMark from '@/ui/EmberMark.vue';
+import JoinStepCard from '@/stages/join/JoinStepCard.vue';
+import Lanes from '@/stages/join/Lanes.vue';
+import RunNotes from '@/stages/join/RunNotes.vue';
+import StandIn from '@/stages/join/StandIn.vue';
+import { useLive } from '@/stages/join/live';
+import type { Act } from '@/lib/acts';
+import { since } from '@/lib/hours';
+import { useKeys } from '@/lib/keys';
+import type { PracticeAnswer } from '@/types/generated/responses';
+import AppBox from './AppBox.vue';
+import LeafletBox from './LeafletBox.vue';
+import ReplayBar from './ReplayBar.vue';
+import ScoreCard from './ScoreCard.vue';
+
+const props = defineProps<{ first: PracticeAnswer }>();
+const runs = '/practice/runs';
+const { live, now, message, pointer, slept, lost, sleepy, waiting, stuck, picture, say, act } = useLive<PracticeAnswer>(
+    { act: (run) => `${runs}/${run}`, look: (run) => `${runs}/${run}/look` },
+    props.first,
+);
+const answer = computed(() => live.value ?? props.first);
+const lesson = computed(() => answer.value.lesson);
+const over = computed(() => answer.value.ended !== null);
+const wide = useMediaQuery('(min-width: 1024px)');
+const lights = computed(() => picture.value?.devices.filter((d) => ['light', 'board'].includes(d.role)) ?? []);
+const step = computed(() => picture.value?.step);
+const confirming = ref(false);
+
+const give = (what: Act) => void act(what);
+const done = () => give({ kind: 'done', device: step.value?.device, text: step.value?.key });
+const saw = (seen: string) => give({ kind: 'saw', device: step.value?.device, text: `${step.value?.key}|${seen}` });
+const end = () => void say('POST', `${runs}/${answer.value.run}/end`);
+const skip = () => void say('POST', `${runs}/${answer.value.run}/skip`);
+const pace = () => void say('POST', `${runs}/${answer.value.run}/pace`, { speed: answer.value.speed === 0 ? 1 : 0 });
+const again = () => router.post(`/practice/${lesson.value.key}`);
+const look = (at: number) => void say('GET', `${runs}/${answer.value.run}/look?at=${at.toFixed(1)}`);
+useKeys(() =>
+    over.value
+        ? [{ key: 'b', what: 'Begin it again', act: again }]
+        : [
+              { key: 'q', what: 'Skip the wait', act: skip },
+              { key: 'p', what: 'Pause or go on', act: pace },
+          ],
+);
+</script>
+
+<template>
+    <Head :title="lesson.title" />
+    <div class="mx-auto flex min-h-full max-w-[1280px] flex-col px-4 pb-6 sm:px-6">
+        <header class="flex min-h-[52px] flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink">
+            <Link href="/" aria-label="All jobs"><EmberMark /></Link>
+            <Link href="/practice" class="text-ink2 hover:underline">Practice</Link>
+            <h1 class="text-xl font-semibold">
+                <span class="fig">{{ lesson.number }}</span> {{ lesson.title }}
+            </h1>
+            <span class="fig ml-auto text-xl" aria-label="Run clock">{{ since(now) }}</span>
+            <template v-if="!over">
+                <button type="button" class="quiet" @click="pace()">
+                    {{ answer.speed === 0 ? 'Go on' : 'Pause' }} <kbd>P</kbd>
+                </button>
+                <button type="button" class="quiet" @click="skip()">Skip the wait <kbd>Q</kbd></button>
+            </template>
+            <button v-else type="button" class="press" @click="again()">Begin it again <kbd>B</kbd></button>
+        </header>
+        <ConnectionNote />
+        <div class="pt-3">
+            <RunNotes
+                :lost="lost"
+                :waiting="waiting"
+                :stuck="stuck"
+                :slept="slept"
+                :sleepy="sleepy && !over"
+                :message="message"
+                :site="false"
+            />
+        </div>
+        <main v-if="picture" class="grid gap-x-8 gap-y-4 pt-1 lg:grid-cols-[minmax(300px,430px)_minmax(0,1fr)]">
+            <div class="min-w-0">
+                <ScoreCard v-if="answer.score" :score="answer.score" @turning="look" />
+                <template v-else>
+                    <p class="text-ink2">{{ lesson.teaches }}</p>
+                    <p class="mt-2 border-l-4 border-ember pl-3"><b>To work at the end:</b> {{ lesson.goal }}</p>
+                    <JoinStepCard
+                        v-if="lesson.told"
+                        class="mt-4"
+                        :picture="picture"
+                        :now="now"
+                        :site="false"
+                        hands
+                        :refused="pointer === '/name' ? { at: 'name', message } : undefined"
+                        @act="give"
+                        @work="done"
+                        @saw="saw"
+                    />
+                    <div class="mt-4 flex flex-wrap gap-2">
+                        <button v-if="!confirming" type="button" class="quiet !min-h-[44px]" @click="confirming = true">
+                            I am through: press every control
+                        </button>
+                        <template v-else>
+                            <button type="button" class="press !min-h-[44px]" @click="end()">
+                                Press them, and see how it went
+                            </button>
+                            <button type="button" class="quiet !min-h-[44px]" @click="confirming = false">
+                                Not yet
+                            </button>
+                        </template>
+                    </div>
+                </template>
+                <LeafletBox
+                    v-if="!lesson.told || over"
+                    class="mt-5"
+                    :leaflets="answer.leaflets"
+                    :open="wide && !over"
+                />
+            </div>
+            <div class="min-w-0" :class="{ 'order-first': !wide && !over }">
+                <ReplayBar v-if="answer.ended !== null" :at="picture.now" :end="answer.ended" @at="look" />
+                <div class="grid gap-x-6 gap-y-3 md:grid-cols-[minmax(0,1fr)_250px]">
+                    <section aria-label="Drawn kit">
+                        <StandIn
+                            v-for="d in picture.devices"
+                            :key="d.id"
+                            :device="d"
+                            :now="now"
+                            :lights="lights"
+                            :inert="over"
+                            hands
+                            @act="give"
+                        />
+                    </section>
+                    <AppBox
+                        :keys="answer.keys"
+                        :lines="answer.lines"
+                        :names="lesson.names"
+                        :parts="lesson.told ? [] : answer.parts"
+                        :inert="over"
+                        @act="give"
+                    />
+                </div>
+                <Lanes
+                    class="mt-3"
+                    :lanes="picture.lanes"
+                    :now="now"
+                    :about="lesson.told ? (step?.device ?? '') : ''"
+                />
+                <section aria-labelledby="log" class="mt-3 border-t border-rule pt-2">
+                    <h3 id="log" class="mb-1 text-[13px] text-ink2">Log</h3>
+                    <ol class="max-h-[168px] overflow-y-auto" tabindex="0" aria-labelledby="log">
+                        <li
+                            v-for="(entry, n) in [...picture.log].reverse()"
+                            :key="n"
+                            class="grid grid-cols-[5ch_1fr] gap-2 leading-5"
+                        >
+                            <span class="fig text-ink2">{{ entry.at }}</span>{{ entry.text }}
+                        </li>
+                    </ol>
+                </section>
+            </div>
+        </main>
+    </div>
+</template>
