@@ -169,7 +169,7 @@ final readonly class JoinPicture
         return $drawn;
     }
 
-    /** @return list<array{key: string, presses: list<int>, holds: list<float>}> what its keys are for, without saying which */
+    /** @return list<array{key: string, presses: list<int>, holds: list<float>, lit: float|null}> what its keys are for, without saying which */
     private static function keys(Behaviour $leaflet): array
     {
         $keys = [];
@@ -178,11 +178,13 @@ final readonly class JoinPicture
                 if ($part->kind === GesturePart::CYCLE) {
                     continue;
                 }
-                $keys[$part->key] ??= ['key' => $part->key, 'presses' => [1], 'holds' => []];
+                $keys[$part->key] ??= ['key' => $part->key, 'presses' => [1], 'holds' => [], 'lit' => null];
                 if ($part->kind === GesturePart::PRESS) {
                     $keys[$part->key]['presses'][] = $part->times;
                 } else {
                     $keys[$part->key]['holds'][] = $part->takes();
+                    // Held until the lamp is lit: it lights then.
+                    $keys[$part->key]['lit'] ??= $part->seconds === null ? $part->takes() : null;
                 }
             }
         }

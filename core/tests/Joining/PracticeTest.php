@@ -202,7 +202,7 @@ final class PracticeTest extends TestCase
             'hub-then-link',
             [...self::joined(), ...self::remote(30.0), ...self::link('c1', 1, 45.0)],
             [...self::joined(), ...self::link('c1', 1, 25.0), ...self::remote(40.0)],
-            'it formed one of its own',
+            'R1 linked before it was in the hub’s network',
             [32.0, 40.0],
         ];
         yield 'fresh-power' => [

@@ -8,6 +8,7 @@ use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 
 /** What went wrong at a turning point, in words. */
@@ -17,12 +18,13 @@ final readonly class TrapWords
     {
         $light = $roster->unit($want->light)->label();
         $control = $roster->unit($want->control)->label();
+        $linked = self::linked($want, $roster);
 
         return match ($trap) {
             Trap::Window
                 => "The window of {$light} did not meet the search for long enough: it listens for some seconds only.",
             Trap::OwnNetwork
-                => "{$control} linked before it was in the hub’s network: it formed one of its own, and took {$light} along. Both are reset, the hub first.",
+                => "{$linked} linked before it was in the hub’s network: it formed one of its own, and took {$light} along. Both are reset, the hub first.",
             Trap::OldNetwork
                 => "{$light} still belongs to the network that it was in before: without a reset it looks for no other.",
             Trap::SecondPowered => 'Another controller near by had power, and took the link.',
@@ -37,6 +39,19 @@ final readonly class TrapWords
             Trap::Capacity => "{$control} was full.",
             Trap::Fixed => "{$control} was fixed already, and could not be brought near.",
         };
+    }
+
+    /** The remote or panel that links to the light. */
+    private static function linked(Want $want, Roster $roster): string
+    {
+        foreach ($roster->wants as $other) {
+            $control = $roster->unit($other->control);
+            if ($other->light === $want->light && in_array($control->role, [Unit::REMOTE, Unit::PANEL], true)) {
+                return $control->label();
+            }
+        }
+
+        return $roster->unit($want->control)->label();
     }
 
     public static function flaw(Flaw $flaw, Roster $roster): string

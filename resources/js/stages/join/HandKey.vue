@@ -2,17 +2,24 @@
 import { onBeforeUnmount, ref } from 'vue';
 
 /** A key of the drawn kit, pressed and held as the real one is: what counts is how long it was down. */
-defineProps<{ label: string; of: string }>();
-const emit = defineEmits<{ begin: []; press: []; hold: [seconds: number] }>();
+const props = defineProps<{
+    label: string;
+    of: string;
+    /** Seconds after which the lamp lights while it is held. */
+    lit: number | null;
+}>();
+const emit = defineEmits<{ begin: []; press: []; hold: [seconds: number]; lit: [lit: boolean] }>();
 /** Seconds from which a press is a hold. */
 const HELD = 0.8;
-/** Seconds held after which a lamp would be lit: the count is shown from then on. */
 const down = ref(0);
 const held = ref(0);
 let frame = 0;
 
 function count(): void {
     held.value = (performance.now() - down.value) / 1000;
+    if (props.lit !== null && held.value >= props.lit) {
+        emit('lit', true);
+    }
     frame = requestAnimationFrame(count);
 }
 function press(event: PointerEvent | KeyboardEvent): void {
@@ -33,6 +40,7 @@ function release(): void {
     cancelAnimationFrame(frame);
     const seconds = (performance.now() - down.value) / 1000;
     down.value = held.value = 0;
+    emit('lit', false);
     if (seconds < HELD) {
         emit('press');
     } else {

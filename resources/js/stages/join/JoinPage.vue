@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { router } from '@inertiajs/vue3';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import { provideScreen } from '@/lib/screen';
@@ -7,10 +8,12 @@ import { since } from '@/lib/hours';
 import type { Act } from '@/lib/acts';
 import type { Shortcut } from '@/lib/keys';
 import type { Answer, JoinAnswer, JoinStart } from '@/types/generated/responses';
+import DrawnKit from './DrawnKit.vue';
 import JoinBefore from './JoinBefore.vue';
 import JoinStepCard from './JoinStepCard.vue';
 import Lanes from './Lanes.vue';
-import StandIn from './StandIn.vue';
+
+import { stepKeys } from './keys';
 import { useLive, type Beginning } from './live';
 import RunNotes from './RunNotes.vue';
 
@@ -29,16 +32,8 @@ const step = computed(() => picture.value?.step);
 /** A name or room that was refused is told at its field. */
 const atField = computed(() => step.value?.look === 'name' && ['/name', '/room'].includes(pointer.value));
 const last = ref(1);
+const wide = useMediaQuery('(min-width: 1024px)');
 const site = computed(() => live.value?.site ?? false);
-const kit = ref<'mine' | 'all'>('mine');
-const lights = computed(() => picture.value?.devices.filter((d) => ['light', 'board'].includes(d.role)) ?? []);
-/** The drawn kit that the step is about; all of it when asked for. */
-const drawn = computed(() => {
-    const devices = picture.value?.devices ?? [];
-    const about = (step.value?.key ?? '').split(/[ /]/);
-    const some = devices.filter((d) => about.includes(d.id) || d.id === step.value?.device);
-    return kit.value === 'all' || some.length === 0 ? devices : some;
-});
 async function given(what: Act): Promise<void> {
     await act(what);
     if (what.kind === 'named' && waiting.value === 0 && !message.value) {
@@ -59,33 +54,13 @@ function pauseOrGo(): void {
 function anew(): void {
     leave();
 }
-const letters: Record<string, string> = {
-    nothing: 'n',
-    other: 'x',
-    several: 'v',
-    elsewhere: 'e',
-    wrong: 'w',
-    part: 'r',
-    dim: 'u',
-};
 const shortcuts = computed<Shortcut[]>(() => {
     const at = step.value;
     if (!at) {
         return props.start.ready ? [{ key: 'b', what: 'Rehearse', act: () => void begin({ speed: 1 }) }] : [];
     }
-    const looks = ['lamp', 'says', 'lights', 'try'].includes(at.look);
     return [
-        ...(at.look === 'hand' || at.does ? [{ key: 'd', what: 'Do what the step says', act: () => void work() }] : []),
-        ...(looks ? [{ key: 'y', what: 'Seen as expected', act: () => void saw('expected') }] : []),
-        ...(looks || at.look === 'list'
-            ? at.picks.map((p) => ({ key: letters[p.seen] ?? '', what: p.words, act: () => void saw(p.seen) }))
-            : []),
-        ...(at.look === 'mend'
-            ? [
-                  { key: 'y', what: 'It was so: put right', act: () => void mend('yes') },
-                  { key: 'n', what: 'No, that is fine', act: () => void mend('no') },
-              ]
-            : []),
+        ...stepKeys(at, { work: () => void work(), saw: (s) => void saw(s), mend: (w) => void mend(w) }),
         ...(site.value ? [] : [{ key: 'q', what: 'Skip the wait', act: () => void skip() }]),
         { key: ' ', what: 'Pause or go on', act: pauseOrGo },
         { key: 'b', what: 'Leave this run for another', act: anew },
@@ -147,26 +122,31 @@ watch(
                 :picture="picture"
                 :now="now"
                 :site="site"
+                :onward="`/jobs/${answer.job}/handover`"
                 :refused="atField ? { at: pointer.slice(1), message } : undefined"
                 @act="given"
                 @work="work"
                 @saw="saw"
-            />
+            >
+                <!-- On a phone the lamp is looked at above what is answered. -->
+                <DrawnKit
+                    v-if="!site && !wide"
+                    class="mt-3"
+                    :devices="picture.devices"
+                    :now="now"
+                    :step="step ?? null"
+                    @act="given"
+                />
+            </JoinStepCard>
             <div class="min-w-0">
                 <div class="mb-3 grid gap-4 border-b border-rule pb-3 md:grid-cols-[minmax(0,1fr)_210px]">
-                    <section v-if="!site" aria-label="Drawn kit">
-                        <div class="flex items-baseline justify-between">
-                            <h3 class="text-[13px] text-ink2">The kit, as stand-ins</h3>
-                            <button
-                                type="button"
-                                class="text-[13px] underline"
-                                @click="kit = kit === 'all' ? 'mine' : 'all'"
-                            >
-                                {{ kit === 'all' ? 'Only what the step is about' : `All ${picture.devices.length}` }}
-                            </button>
-                        </div>
-                        <StandIn v-for="d in drawn" :key="d.id" :device="d" :now="now" :lights="lights" @act="given" />
-                    </section>
+                    <DrawnKit
+                        v-if="!site && wide"
+                        :devices="picture.devices"
+                        :now="now"
+                        :step="step ?? null"
+                        @act="given"
+                    />
                     <section v-for="app in picture.apps" :key="app.hub" :aria-label="`App of ${app.label}`">
                         <h3 class="mb-1 text-[13px] text-ink2">App of {{ app.label }}</h3>
                         <button

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
 import { computed, nextTick, ref, watch } from 'vue';
-import { useScreen } from '@/lib/screen';
 import type { JoinPicture } from '@/types/generated/responses';
 import type { Act } from '@/lib/acts';
+import { LETTERS } from './keys';
 import SignalBars from '@/pictures/SignalBars.vue';
 
 const props = defineProps<{
@@ -14,9 +14,10 @@ const props = defineProps<{
     /** Hands work the drawn kit themselves: the step is only told, and ticked. */
     hands?: boolean;
     refused?: { at: string; message: string };
+    /** Where it goes on once all is through. */
+    onward?: string;
 }>();
 const emit = defineEmits<{ act: [act: Act]; work: []; saw: [seen: string] }>();
-const { answer } = useScreen();
 const step = computed(() => props.picture.step);
 const left = computed(() => (step.value.to === null ? null : step.value.to - props.now));
 const given = ref({ name: '', room: '' });
@@ -27,15 +28,6 @@ const yes: Record<string, string> = {
     try: 'It does all of it',
     says: 'Yes',
     lamp: 'Saw that',
-};
-const letter: Record<string, string> = {
-    nothing: 'N',
-    other: 'X',
-    several: 'V',
-    elsewhere: 'E',
-    wrong: 'W',
-    part: 'R',
-    dim: 'U',
 };
 const looks = computed(() => ['lamp', 'says', 'lights', 'try'].includes(step.value.look));
 
@@ -144,7 +136,8 @@ function named(): void {
                     class="quiet big"
                     @click="emit('saw', pick.seen)"
                 >
-                    {{ pick.words.charAt(0).toUpperCase() + pick.words.slice(1) }} <kbd>{{ letter[pick.seen] }}</kbd>
+                    {{ pick.words.charAt(0).toUpperCase() + pick.words.slice(1) }}
+                    <kbd>{{ LETTERS[pick.seen]?.toUpperCase() }}</kbd>
                 </button>
             </template>
             <template v-if="step.look === 'mend'">
@@ -203,9 +196,7 @@ function named(): void {
                 <p v-if="refused?.at === 'room'" id="room-said" role="alert" class="text-stop">{{ refused.message }}</p>
                 <button class="press big w-full">Name it</button>
             </form>
-            <Link v-if="step.look === 'end'" :href="`/jobs/${answer.job}/handover`" class="press big text-center"
-                >Hand over</Link
-            >
+            <Link v-if="step.look === 'end' && onward" :href="onward" class="press big text-center">Hand over</Link>
         </div>
         <p v-if="step.ifNot && looks" class="mt-3 text-[13px] text-ink2"><b>If not:</b> {{ step.ifNot }}</p>
         <ul v-if="picture.found.length" class="mt-3 text-[13px]" aria-label="Found and put right">

@@ -19,10 +19,12 @@ const shown = computed(() => {
     const signal = props.device.signal;
     return signal ? litAt(signal.times, props.now - signal.from) : null;
 });
+/** A key is held until its lamp lights, and it does. */
+const glows = ref(false);
 const lit = computed(
     () =>
         props.device.powered &&
-        (shown.value ?? (lights.value ? props.device.lit && props.device.looks !== 'nothing' : false)),
+        (glows.value || (shown.value ?? (lights.value ? props.device.lit && props.device.looks !== 'nothing' : false))),
 );
 /** What is odd about the light, once no signal runs: said, and drawn. */
 const odd = computed(() => (lit.value && shown.value === null ? props.device.looks : 'expected'));
@@ -155,12 +157,16 @@ function hold(name: string, seconds: number): void {
                     <option v-for="[metres, far] in DISTANCES" :key="metres" :value="metres">{{ far }}</option>
                 </select>
             </template>
+        </div>
+        <div class="mt-1 flex flex-wrap items-center gap-1.5">
             <template v-if="hands">
                 <HandKey
                     v-for="k in device.keys"
                     :key="k.key"
                     :label="key(k.key)"
                     :of="device.label"
+                    :lit="k.lit"
+                    @lit="(on) => (glows = on)"
                     @begin="begin(k.key)"
                     @press="emit('act', { kind: 'press', device: device.id, text: k.key })"
                     @hold="(s) => emit('act', { kind: 'hold', device: device.id, text: `${k.key} ${s.toFixed(1)}` })"

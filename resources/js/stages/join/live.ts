@@ -22,6 +22,8 @@ interface Answer {
     wall: number;
     refused: JoinRefused[];
     picture: JoinPicture | null;
+    /** Of a lesson: when it was over. */
+    ended?: number | null;
 }
 
 /** Where a run is asked: what hands did goes to `act`. */
@@ -30,6 +32,11 @@ export interface Ways {
     look(run: number): string;
     /** What comes next is sent ahead there; none where stand-ins have to answer. */
     ahead?(run: number): string;
+}
+
+/** Whether nothing will happen in a run any more. */
+function over(answer: Answer): boolean {
+    return answer.picture?.done === true || (answer.ended ?? null) !== null;
 }
 
 /** Milliseconds between two looks at a run that somebody else may be working on too. */
@@ -68,8 +75,8 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
         message.value = pointer.value = '';
         reached.value = box.reached.value = true;
         box.at(ways.act(answer.run));
-        due = answer.picture?.nextAt !== null;
-        if (ways.ahead && answer.picture && !answer.picture.done) {
+        due = answer.picture?.nextAt !== null && !over(answer);
+        if (ways.ahead && answer.picture && !over(answer)) {
             ahead.ask(ways.ahead(answer.run), answer.picture.step);
         }
     }
@@ -117,7 +124,7 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
     useIntervalFn(() => {
         const at = live.value;
         const idle = !busy && box.waiting.value === 0 && !message.value;
-        if (at?.picture && !at.picture.done && idle && seen.value === 'visible') {
+        if (at?.picture && !over(at) && idle && seen.value === 'visible') {
             void look();
         }
     }, LOOKS);
@@ -132,7 +139,7 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
     });
     const lock = useWakeLock();
     watch(
-        () => live.value !== null && !live.value.picture?.done,
+        () => live.value !== null && !over(live.value),
         (running) => void (running ? lock.request('screen') : lock.release()).catch(() => undefined),
     );
     if (first) {

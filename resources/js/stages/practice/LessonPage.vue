@@ -7,13 +7,13 @@ import EmberMark from '@/ui/EmberMark.vue';
 import JoinStepCard from '@/stages/join/JoinStepCard.vue';
 import Lanes from '@/stages/join/Lanes.vue';
 import RunNotes from '@/stages/join/RunNotes.vue';
-import StandIn from '@/stages/join/StandIn.vue';
+import { stepKeys } from '@/stages/join/keys';
 import { useLive } from '@/stages/join/live';
 import type { Act } from '@/lib/acts';
 import { since } from '@/lib/hours';
 import { useKeys } from '@/lib/keys';
 import type { PracticeAnswer } from '@/types/generated/responses';
-import AppBox from './AppBox.vue';
+import LessonKit from './LessonKit.vue';
 import LeafletBox from './LeafletBox.vue';
 import ReplayBar from './ReplayBar.vue';
 import ScoreCard from './ScoreCard.vue';
@@ -28,13 +28,15 @@ const answer = computed(() => live.value ?? props.first);
 const lesson = computed(() => answer.value.lesson);
 const over = computed(() => answer.value.ended !== null);
 const wide = useMediaQuery('(min-width: 1024px)');
-const lights = computed(() => picture.value?.devices.filter((d) => ['light', 'board'].includes(d.role)) ?? []);
 const step = computed(() => picture.value?.step);
+/** The step that the guide tells, in lessons that have one. */
+const told = computed(() => (lesson.value.told ? (step.value ?? null) : null));
 const confirming = ref(false);
 
 const give = (what: Act) => void act(what);
 const done = () => give({ kind: 'done', device: step.value?.device, text: step.value?.key });
 const saw = (seen: string) => give({ kind: 'saw', device: step.value?.device, text: `${step.value?.key}|${seen}` });
+const mend = (was: string) => give({ kind: 'mended', device: step.value?.device, text: `${step.value?.kind}|${was}` });
 const end = () => void say('POST', `${runs}/${answer.value.run}/end`);
 const skip = () => void say('POST', `${runs}/${answer.value.run}/skip`);
 const pace = () => void say('POST', `${runs}/${answer.value.run}/pace`, { speed: answer.value.speed === 0 ? 1 : 0 });
@@ -44,6 +46,7 @@ useKeys(() =>
     over.value
         ? [{ key: 'b', what: 'Begin it again', act: again }]
         : [
+              ...(lesson.value.told && step.value ? stepKeys(step.value, { work: done, saw, mend }) : []),
               { key: 'q', what: 'Skip the wait', act: skip },
               { key: 'p', what: 'Pause or go on', act: pace },
           ],
@@ -97,7 +100,11 @@ useKeys(() =>
                         @act="give"
                         @work="done"
                         @saw="saw"
-                    />
+                    >
+                        <!-- On a phone the lamp is looked at above what is answered. -->
+                        <LessonKit v-if="!wide" class="mt-3" :answer="answer" :now="now" :step="told" @act="give" />
+                    </JoinStepCard>
+                    <LessonKit v-else-if="!wide" class="mt-4" :answer="answer" :now="now" :step="null" @act="give" />
                     <div class="mt-4 flex flex-wrap gap-2">
                         <button v-if="!confirming" type="button" class="quiet !min-h-[44px]" @click="confirming = true">
                             I am through: press every control
@@ -119,36 +126,10 @@ useKeys(() =>
                     :open="wide && !over"
                 />
             </div>
-            <div class="min-w-0" :class="{ 'order-first': !wide && !over }">
+            <div class="min-w-0">
                 <ReplayBar v-if="answer.ended !== null" :at="picture.now" :end="answer.ended" @at="look" />
-                <div class="grid gap-x-6 gap-y-3 md:grid-cols-[minmax(0,1fr)_250px]">
-                    <section aria-label="Drawn kit">
-                        <StandIn
-                            v-for="d in picture.devices"
-                            :key="d.id"
-                            :device="d"
-                            :now="now"
-                            :lights="lights"
-                            :inert="over"
-                            hands
-                            @act="give"
-                        />
-                    </section>
-                    <AppBox
-                        :keys="answer.keys"
-                        :lines="answer.lines"
-                        :names="lesson.names"
-                        :parts="lesson.told ? [] : answer.parts"
-                        :inert="over"
-                        @act="give"
-                    />
-                </div>
-                <Lanes
-                    class="mt-3"
-                    :lanes="picture.lanes"
-                    :now="now"
-                    :about="lesson.told ? (step?.device ?? '') : ''"
-                />
+                <LessonKit v-if="wide || over" :answer="answer" :now="now" :step="over ? null : told" @act="give" />
+                <Lanes class="mt-3" :lanes="picture.lanes" :now="now" :about="told?.device ?? ''" />
                 <section aria-labelledby="log" class="mt-3 border-t border-rule pt-2">
                     <h3 id="log" class="mb-1 text-[13px] text-ink2">Log</h3>
                     <ol class="max-h-[168px] overflow-y-auto" tabindex="0" aria-labelledby="log">
