@@ -117,6 +117,19 @@ final class Browser
         return (float) (new DateTimeImmutable($now))->format('U.u') - (float) getenv('EMBER_NOW_SINCE');
     }
 
+    /** Takes the connection away, or gives it back. */
+    public function offline(bool $is): void
+    {
+        $tools = new ChromeDevToolsDriver($this->driver);
+        $tools->execute('Network.enable');
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => $is,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
+    }
+
     public function stop(): void
     {
         $this->driver->quit();

@@ -77,6 +77,12 @@ abstract class BrowserTestCase extends TestCase
         $this->browser()->driver->get(self::$server?->url . $path);
     }
 
+    /** What a script of the page returns. */
+    protected function js(string $code): mixed
+    {
+        return $this->browser()->driver->executeScript($code);
+    }
+
     protected function path(): string
     {
         return (string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH);

@@ -171,9 +171,4 @@ final class JoinTest extends BrowserTestCase
 
         return [$shown[0] === true, $shown[1] === true, (float) $shown[2], (float) $shown[3], (string) $shown[4]];
     }
-
-    private function js(string $code): mixed
-    {
-        return $this->browser()->driver->executeScript($code);
-    }
 }

@@ -81,7 +81,7 @@ final class NetworkTest extends BrowserTestCase
         $this->find('[data-step]');
         $done = $this->done();
         $kept = count($this->server()->query('select id from ticks'));
-        $this->offline(true);
+        $this->browser()->offline(true);
         $step = $this->undone();
         // A press that the page takes away while it draws is pressed again.
         $this->eventually(function () use ($step): bool {
@@ -95,7 +95,7 @@ final class NetworkTest extends BrowserTestCase
         $this->see('one tick waits on this device');
         $this->forget();
         $this->browser()->driver->get('about:blank');
-        $this->offline(false);
+        $this->browser()->offline(false);
         $this->open('/sign-in');
         $this->see('one tick of Demo installer waits');
         $this->enter('second@firm.example', 'a long enough word');
@@ -179,22 +179,5 @@ final class NetworkTest extends BrowserTestCase
     private function forget(): void
     {
         (new ChromeDevToolsDriver($this->browser()->driver))->execute('Network.clearBrowserCookies');
-    }
-
-    private function offline(bool $is): void
-    {
-        $tools = new ChromeDevToolsDriver($this->browser()->driver);
-        $tools->execute('Network.enable');
-        $tools->execute('Network.emulateNetworkConditions', [
-            'offline' => $is,
-            'latency' => 0,
-            'downloadThroughput' => -1,
-            'uploadThroughput' => -1,
-        ]);
-    }
-
-    private function js(string $code): mixed
-    {
-        return $this->browser()->driver->executeScript($code);
     }
 }

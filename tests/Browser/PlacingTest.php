@@ -60,9 +60,4 @@ final class PlacingTest extends BrowserTestCase
                 "o.text.trim().startsWith('{$words}')).value; s.dispatchEvent(new Event('change', { bubbles: true }))",
         );
     }
-
-    private function js(string $script): mixed
-    {
-        return $this->browser()->driver->executeScript($script);
-    }
 }

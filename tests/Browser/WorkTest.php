@@ -369,9 +369,4 @@ final class WorkTest extends BrowserTestCase
     {
         $this->js('document.activeElement.blur()');
     }
-
-    private function js(string $code): mixed
-    {
-        return $this->browser()->driver->executeScript($code);
-    }
 }

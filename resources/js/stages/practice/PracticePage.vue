@@ -62,13 +62,8 @@ useKeys(() => [
                     </div>
                     <div class="flex shrink-0 items-center gap-2">
                         <Link v-if="l.open" :href="`/practice/runs/${l.open}`" class="quiet">Go on</Link>
-                        <button
-                            type="button"
-                            :class="l.key === next?.key ? 'press' : 'quiet'"
-                            :aria-label="`${l.tries || l.open ? 'Begin again' : 'Begin'}: ${l.title}`"
-                            @click="begin(l)"
-                        >
-                            {{ l.tries || l.open ? 'Again' : 'Begin' }}
+                        <button type="button" :class="l.key === next?.key ? 'press' : 'quiet'" @click="begin(l)">
+                            {{ l.tries || l.open ? 'Again' : 'Begin' }}<span class="sr-only">: {{ l.title }}</span>
                             <kbd v-if="l.key === next?.key">B</kbd>
                         </button>
                     </div>

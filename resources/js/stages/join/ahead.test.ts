@@ -1,0 +1,22 @@
+import { expect, test } from 'vitest';
+import type { JoinStep } from '@/types/generated/responses';
+import { keyOf, shifted } from './ahead';
+
+const step = (from: number | null, to: number | null) => ({ from, to }) as JoinStep;
+
+test('an answer leads on by what was seen, whatever step it is of', () => {
+    expect(keyOf({ kind: 'saw', text: 'join c1 h1/joined|nothing' })).toBe('saw nothing');
+    expect(keyOf({ kind: 'mended', text: 'flat|yes' })).toBe('mended yes');
+    expect(keyOf({ kind: 'work', text: 'join c1 h1/reset' })).toBe('work');
+});
+
+test('a window that an answer opens begins when that answer really came; one that was open before stays', () => {
+    const answers = [
+        { foreseen: 100, came: 130 },
+        { foreseen: 105, came: 150 },
+    ];
+    expect(shifted(step(105, 119), answers)).toEqual(step(150, 164));
+    expect(shifted(step(100, 114), answers)).toEqual(step(130, 144));
+    expect(shifted(step(90, 165), answers)).toEqual(step(90, 165));
+    expect(shifted(step(null, null), answers)).toEqual(step(null, null));
+});
