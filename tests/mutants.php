@@ -342,6 +342,11 @@ return array_merge(
         ['?->profile !== null', '?->profile === null'],
     ),
     $at(
+        'Checks/Join/Unjoinable.php',
+        ['=> $b->code !== Blocked::NO_LIGHT', '=> $b->code === Blocked::NO_LIGHT'],
+        ['Severity::Watch', 'Severity::Stop'],
+    ),
+    $at(
         'Checks/Parts/AssemblyFindings.php',
         ['$makes > $takes + 1e-9', '$makes > 1.3 * $takes'],
         ["=== 'glue' &&", "!== 'glue' &&"],

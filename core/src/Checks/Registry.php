@@ -16,6 +16,7 @@ use EmberDusk\Checks\Controller\Switching;
 use EmberDusk\Checks\Fixture\Lamps;
 use EmberDusk\Checks\Fixture\Modules;
 use EmberDusk\Checks\Join\NotJoined;
+use EmberDusk\Checks\Join\Unjoinable;
 use EmberDusk\Checks\Kit\Complete;
 use EmberDusk\Checks\Kit\Cooling;
 use EmberDusk\Checks\Kit\HubAsked;
@@ -108,6 +109,7 @@ final readonly class Registry
             new ReadingFindings(),
             new SeenFindings(),
             new NotJoined(),
+            new Unjoinable(),
             new PartFindings(),
             new PriceFindings(),
             new StandingFindings(),

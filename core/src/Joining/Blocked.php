@@ -9,8 +9,25 @@ use EmberDusk\Values\Place;
 /** Something that cannot be joined as the job stands, known before the first step: what, why, and what would help. */
 final readonly class Blocked
 {
+    /** Nobody has written how such a device joins. */
+    public const NO_FAMILY = 'no-family';
+
+    /** Nothing works the light. */
+    public const NO_CONTROL = 'no-control';
+
+    /** The control has nothing to work. */
+    public const NO_LIGHT = 'no-light';
+
+    public const NO_LEAFLET = 'no-leaflet';
+
+    /** More lights than the control has zones. */
+    public const ZONES = 'zones';
+
+    /** More lights than it holds. */
+    public const FULL = 'full';
+
     /**
-     * @param  string  $code  short key of the reason
+     * @param  string  $code  one of the above
      * @param  Place  $place  where it is put right
      */
     public function __construct(

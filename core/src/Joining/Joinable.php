@@ -53,7 +53,7 @@ final readonly class Joinable
         }
         if ($unit->family === '') {
             return new Blocked(
-                'no-family',
+                Blocked::NO_FAMILY,
                 $unit->id,
                 "{$unit->label()} cannot be joined here",
                 'Nobody has written how such a device joins: follow its leaflet, and note what you did in the log.',
@@ -67,14 +67,14 @@ final readonly class Joinable
         if ($wanted === []) {
             return $unit->lights()
                 ? new Blocked(
-                    'no-control',
+                    Blocked::NO_CONTROL,
                     $unit->id,
                     "Nothing in this job works {$unit->called()}",
                     'No hub, remote, panel, bridge or phone of the job speaks its way and sets its kind. Choose one at Kit.',
                     new Place('kit', $unit->item),
                 )
                 : new Blocked(
-                    'no-light',
+                    Blocked::NO_LIGHT,
                     $unit->id,
                     "{$unit->called()} has nothing to work",
                     'No light of the job speaks its way, or none whose kind it can set. Take it out, or choose another.',
@@ -94,7 +94,7 @@ final readonly class Joinable
         return $missing === []
             ? null
             : new Blocked(
-                'no-leaflet',
+                Blocked::NO_LEAFLET,
                 $unit->id,
                 "The leaflet of {$unit->called()} is not on the shelf",
                 'Missing: ' .
@@ -122,7 +122,7 @@ final readonly class Joinable
             $over = array_slice($own, $room);
             $wants = array_values(array_filter($wants, static fn(Want $w): bool => !in_array($w, $over, true)));
             $blocked[] = new Blocked(
-                $unit->zones > 0 ? 'zones' : 'full',
+                $unit->zones > 0 ? Blocked::ZONES : Blocked::FULL,
                 $unit->id,
                 sprintf('%s has room for %d of %d lights', $unit->called(), $room, count($own)),
                 'Left out: ' .

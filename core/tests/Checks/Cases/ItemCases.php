@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Checks\Cases;
 
 use EmberDusk\Job\JobState;
 use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
 
 /** Kit beside the chains of the runs: for each code a job that fires it and its neighbour that does not. */
 final readonly class ItemCases
@@ -67,6 +68,23 @@ final readonly class ItemCases
                 $on('panel', $panel, null, "{$walls}\noutlet P1 at 0.5"),
             ],
         ];
+        // Leaflets of the demo shelf; a remote for two lights wants two zones.
+        $leaflet = static fn(string $id): array => (array) ((Demo::shelf()->find($id)->written ?? [])['profile'] ?? []);
+        $two = static fn(int $zones, bool $leaflets): JobState => Circuits::in()
+            ->supply('s1')
+            ->controller('c1', ['family' => 'zigbee', 'profile' => $leaflet('controller-zigbee-2')])
+            ->controller('c2', ['family' => 'zigbee', 'profile' => $leaflet('controller-zigbee-2')])
+            ->run('r1', 2.0, [], 's1', controller: 'c1')
+            ->run('r2', 2.0, [], 's1', controller: 'c2')
+            ->item(
+                'i1',
+                'remote',
+                ['zones' => $zones] + $speaks('zigbee') + ($leaflets ? ['profile' => $leaflet('remote-zigbee-4')] : []),
+                null,
+            )
+            ->state();
+        yield 'unjoinable by its zones' => ['unjoinable', static fn(): array => [$two(1, true), $two(2, true)]];
+        yield 'unjoinable by its leaflet' => ['unjoinable', static fn(): array => [$two(2, false), $two(2, true)]];
         $set = static fn(float $metres): JobState => Circuits::in()
             ->run('r1', 2.0)
             ->item(
