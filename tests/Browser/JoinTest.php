@@ -108,7 +108,8 @@ final class JoinTest extends BrowserTestCase
             return;
         }
         $seen = match (true) {
-            str_ends_with($step, '/accept') => $this->tried($run),
+            str_ends_with($step, '/accept'), str_ends_with($step, '/closed') => $this->tried($run),
+            str_ends_with($step, '/returns') => $this->shown($run, 0.0)[3] > 0.0 ? 'It is lit again' : 'Nothing seen',
             $this->looks($run, $step, (float) $from) => $this->yes($text),
             default => 'Nothing seen',
         };

@@ -9,6 +9,7 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Unit;
 
 /** A lane for each device over time: windows as bars that run out, and what was done or seen as marks. */
@@ -146,7 +147,8 @@ final readonly class JoinLanes
             $seen !== Seen::YES => Seen::words($seen),
             in_array($kind, ['joined', 'join', 'connect'], true) => 'joined',
             in_array($kind, ['link', 'zone', 'swipe'], true) => 'linked',
-            $kind === 'accept' => 'works',
+            in_array($kind, ['accept', 'closed', Step::STILL], true) => 'works',
+            $kind === Step::RETURNS => 'back',
             $kind === 'reset' => 'reset',
             default => '',
         };

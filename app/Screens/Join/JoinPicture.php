@@ -105,6 +105,7 @@ final readonly class JoinPicture
                     : [],
             'expect' => $s->expect === null ? null : ['words' => $s->expect->words(), 'times' => $s->expect->times],
             'expects' => $s->expects,
+            'yes' => $s->yes(),
             'picks' => array_map(
                 static fn(string $seen): array => ['seen' => $seen, 'words' => Seen::words($seen)],
                 $s->picks(),

@@ -40,7 +40,7 @@ final readonly class Flaws
     {
         $suspects = [];
         foreach (Order::of($roster) as $task) {
-            if ($task->what === Task::ACCEPT) {
+            if ($task->tries()) {
                 continue;
             }
             foreach (Families::of($task->family)->suspects($task, $roster) as $suspect) {

@@ -142,6 +142,9 @@ final readonly class Rehearsal
         $acted = $new === [] ? $now : $new[count($new) - 1]->at;
         switch ($step->look) {
             case Step::TRY:
+                if ($step->kind === Step::RETURNS) {
+                    return [$now + 2.0, $site->isLit($step->watches) ? Seen::YES : Seen::NOTHING];
+                }
                 [, $control, $light] = explode(' ', $step->task);
                 foreach ($run->roster->wantsOf($control) as $want) {
                     if ($want->light === $light) {

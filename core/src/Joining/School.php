@@ -21,6 +21,11 @@ final readonly class School
     /**
      * @param  string  $timing  search then reset; reset then search; reset early, power-cycle one tap before the search
      * @param  bool  $trustsNew  units that are new are not reset
+     * @param  bool  $proves  all is tried once more with covers closed, after mains off and on, without internet and hub
      */
-    public function __construct(public string $timing = self::SEARCH_FIRST, public bool $trustsNew = false) {}
+    public function __construct(
+        public string $timing = self::SEARCH_FIRST,
+        public bool $trustsNew = false,
+        public bool $proves = true,
+    ) {}
 }

@@ -34,6 +34,11 @@ final readonly class Step
 
     public const END = 'end';
 
+    /** Kinds of trials: whether a light returns with its power; whether something still works, where either answer is right. */
+    public const RETURNS = 'returns';
+
+    public const STILL = 'still';
+
     /**
      * @param  string  $task  id of the task that it belongs to
      * @param  string  $kind  which step of the task
@@ -98,9 +103,28 @@ final readonly class Step
                 ? [Seen::ELSEWHERE, Seen::OTHER, Seen::SEVERAL, Seen::NOTHING]
                 : [Seen::OTHER, Seen::SEVERAL, Seen::NOTHING],
             self::LIGHTS => [Seen::ELSEWHERE, Seen::NOTHING],
-            self::TRY => [Seen::WRONG, Seen::PART, Seen::DIM, Seen::ELSEWHERE, Seen::NOTHING],
+            self::TRY => match ($this->kind) {
+                self::RETURNS => [Seen::DIM, Seen::NOTHING],
+                self::STILL => [Seen::NOTHING],
+                default => [Seen::WRONG, Seen::PART, Seen::DIM, Seen::ELSEWHERE, Seen::NOTHING],
+            },
             self::SAYS, self::LIST => [Seen::NOTHING],
             default => [],
+        };
+    }
+
+    /** What is answered where it is seen as expected. */
+    public function yes(): string
+    {
+        return match ($this->look) {
+            self::LAMP => 'Saw that',
+            self::LIGHTS => 'Yes, that strip',
+            self::TRY => match ($this->kind) {
+                self::RETURNS => 'It is lit again',
+                self::STILL => 'It still does',
+                default => 'It does all of it',
+            },
+            default => 'Yes',
         };
     }
 

@@ -20,6 +20,17 @@ final readonly class Task
 
     public const ACCEPT = 'accept';
 
+    /** Tried once more: with covers closed, after mains off and on, without the internet, without the hub. */
+    public const CLOSED = 'closed';
+
+    public const MAINS = 'mains';
+
+    public const OFFLINE = 'offline';
+
+    public const HUBLESS = 'hubless';
+
+    private const PROOFS = [self::CLOSED, self::MAINS, self::OFFLINE, self::HUBLESS];
+
     /**
      * @param  string  $family  key of the family that knows its steps
      * @param  string  $what  which of the kinds above
@@ -83,6 +94,18 @@ final readonly class Task
                 static fn(string $u): bool => $roster->has($u) && $roster->unit($u)->lights(),
             ),
         );
+    }
+
+    /** Whether it is one of those that are tried once more when all works. */
+    public function proves(): bool
+    {
+        return in_array($this->what, self::PROOFS, true);
+    }
+
+    /** Whether it only tries what others have brought about. */
+    public function tries(): bool
+    {
+        return $this->what === self::ACCEPT || $this->proves();
     }
 
     public function in(string $batch): self

@@ -17,6 +17,8 @@ final readonly class Words
             Task::JOIN => $task->other === Roster::PHONE ? "Joining {$device}" : "Joining {$device} to {$other}",
             Task::LINK => "Linking {$device}" . ($task->zone > 0 ? " zone {$task->zone}" : '') . " to {$other}",
             Task::READ => "Letting {$device} read {$other}",
+            Task::MAINS => "{$device} after mains off and on",
+            Task::CLOSED => "Working {$other} by {$device} with covers closed",
             default => "Working {$other} by {$device}" . ($task->zone > 0 ? " zone {$task->zone}" : ''),
         };
     }
@@ -139,9 +141,16 @@ final readonly class Words
         $device = strtoupper($words[1] ?? '');
         $other = strtoupper($words[2] ?? '');
 
-        return $kind === 'accept'
-            ? "{$other} by {$device}: " . Seen::words($seen)
-            : "{$device}, " . self::fault($kind) . ': ' . Seen::words($seen);
+        $tried = match ($words[0]) {
+            Task::ACCEPT => "{$other} by {$device}",
+            Task::CLOSED => "{$other} by {$device}, covers closed",
+            Task::MAINS => "{$other} after mains off and on",
+            Task::OFFLINE => "{$other} by {$device}, without internet",
+            Task::HUBLESS => "{$other} by {$device}, without the hub",
+            default => "{$device}, " . self::fault($kind),
+        };
+
+        return "{$tried}: " . Seen::words($seen);
     }
 
     /** A key with its dashes as words. */

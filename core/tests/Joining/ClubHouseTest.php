@@ -8,11 +8,14 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
+use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\School;
 use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -132,10 +135,78 @@ final class ClubHouseTest extends TestCase
         self::assertCount(3, $named);
         self::assertNotSame([], $read);
         self::assertGreaterThan($named[2] ?? 0, $read[0] ?? 0);
+    }
+
+    /** Rule 11: every control is tried, then once more with covers closed, after mains off and on, without internet, without hub. */
+    public function test_everything_is_tried_at_the_end_and_once_more_as_it_will_be_lived_with(): void
+    {
+        $done = Rehearsal::run(self::house(), 1);
+        $tasks = array_map(static fn(array $asked): string => explode(' ', $asked[1]->task)[0], $done->trail);
+        $from = array_search('accept', $tasks, true);
+        self::assertIsInt($from);
+        $phases = array_values(array_unique(array_slice($tasks, $from)));
+        self::assertSame(['accept', 'closed', 'mains', 'offline', 'hubless'], $phases);
+        $looked = array_count_values(
+            array_map(
+                static fn(array $asked): string => $asked[1]->look . ' ' . explode(' ', $asked[1]->task)[0],
+                $done->trail,
+            ),
+        );
+        // Four controls with three lights each; four with covers closed, three lights, one assistant, two remotes beside it.
         self::assertSame(
-            Step::TRY,
-            $done->trail[count($done->trail) - 1][1]->look,
-            'every control is tried at the end',
+            [12, 4, 3, 1, 3],
+            array_map(static fn(string $p): int => $looked[Step::TRY . " {$p}"], $phases),
+        );
+        $said = [];
+        foreach ($done->run->log() as $event) {
+            [$key, $seen] = $event->parts();
+            if ($event->kind === Event::SAW && preg_match('/^(closed|mains|offline|hubless) (\S+)/', $key, $m) === 1) {
+                $said["{$m[1]} {$m[2]}"] = $seen;
+            }
+        }
+        // An assistant needs the internet and the hub that it reads; what is linked by touch needs neither.
+        self::assertSame(
+            [
+                'closed h1' => Seen::YES,
+                'closed r1' => Seen::YES,
+                'closed p1' => Seen::YES,
+                'closed a1' => Seen::YES,
+                'mains c1' => Seen::YES,
+                'mains c2' => Seen::YES,
+                'mains c3' => Seen::YES,
+                'offline a1' => Seen::NOTHING,
+                'hubless r1' => Seen::YES,
+                'hubless p1' => Seen::YES,
+                'hubless a1' => Seen::NOTHING,
+            ],
+            $said,
+        );
+        self::assertTrue($done->works(), 'what was taken away is given back');
+        self::assertSame([], $done->run->progress()->marks->aside);
+    }
+
+    /** Nothing that is named here explains it: it is said, and the run goes on. */
+    public function test_a_light_that_does_not_return_is_said_and_the_rest_goes_on(): void
+    {
+        $roster = self::house();
+        $tasks = array_values(array_filter(Order::of($roster), static fn(Task $t): bool => $t->what === Task::MAINS));
+        $run = new LiveRun($roster, $tasks, 1, onSite: true);
+        $now = 0.0;
+        for ($n = 0; $n < 10 && !$run->done($now); $n++) {
+            $step = $run->next($now += 5.0);
+            $step->look === Step::HAND
+                ? $run->work($step->key(), $now)
+                : $run->act(
+                    Event::SAW,
+                    $step->device,
+                    $now,
+                    $step->key() . '|' . ($step->device === 'c2' ? Seen::NOTHING : Seen::YES),
+                );
+        }
+        self::assertTrue($run->done($now));
+        self::assertSame(
+            ['C2, run c2 after mains off and on: nothing seen.'],
+            array_values($run->progress()->marks->aside),
         );
     }
 

@@ -85,7 +85,8 @@ final class OrderTest extends TestCase
         $tasks = Order::of($roster);
         $ids = array_map(static fn(Task $t): string => $t->id(), $tasks);
         self::assertSame($ids, array_values(array_unique($ids)));
-        self::assertCount(55 + 1 + 55 + 110, $ids);
+        // Joins, links and trials; then two controls with covers closed, every light after mains off and on, the remote without the hub.
+        self::assertCount(55 + 1 + 55 + 110 + (2 + 55 + 1), $ids);
         $batches = [];
         foreach ($tasks as $task) {
             if ($task->batch !== '') {

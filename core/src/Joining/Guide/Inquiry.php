@@ -166,7 +166,7 @@ final class Inquiry
     /** @return list<Suspect> */
     private function suspectsOf(Task $task): array
     {
-        if ($task->what !== Task::ACCEPT) {
+        if (!$task->tries()) {
             return Families::of($task->family)->suspects($task, $this->roster);
         }
         $suspects = [];
@@ -176,7 +176,7 @@ final class Inquiry
                 ($other->what === Task::LINK && $other->other === $task->other && $other->device === $task->device);
             $control =
                 $other->device === $task->device && in_array($other->what, [Task::JOIN, Task::SETUP, Task::READ], true);
-            if ($other->what !== Task::ACCEPT && ($light || $control)) {
+            if (!$other->tries() && ($light || $control)) {
                 foreach (Families::of($other->family)->suspects($other, $this->roster) as $suspect) {
                     $suspects[$suspect->key()] ??= $suspect;
                 }

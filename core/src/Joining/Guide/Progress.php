@@ -129,7 +129,7 @@ final class Progress
         }
         $task = $this->queue->task($step);
         $this->inquiry->add(Evidence::seen($task, $step, $seen));
-        if ($seen === Seen::YES) {
+        if ($seen === Seen::YES || $step->kind === Step::STILL) {
             if ($step->look === Step::LIGHTS) {
                 $this->field->own($task);
             }
@@ -161,6 +161,16 @@ final class Progress
         $this->field->again($task);
         unset($this->marks->worked[$step->key()]);
         $this->queue->rewind($task, $step);
+        if ($task->proves()) {
+            $this->marks->alert = ucfirst(Seen::words($seen)) . '. Once more, with a little time.';
+            if ($times > 1) {
+                $this->marks->alert = '';
+                $this->marks->aside[$task->id()] = Words::task($task, $this->roster) . ': ' . Seen::words($seen) . '.';
+                $this->queue->drop(static fn(Step $s): bool => $s->task === $task->id());
+            }
+
+            return;
+        }
         if ($times === 1 && $seen !== Seen::ELSEWHERE && $step->look !== Step::TRY) {
             $this->marks->alert =
                 ucfirst(Seen::words($seen)) . '. ' . ($step->ifNot === '' ? 'The same once more.' : $step->ifNot);
@@ -210,16 +220,14 @@ final class Progress
         foreach ([$suspect->device, $task->device] as $device) {
             $this->steps->doubt($device);
         }
-        $whole =
-            $suspect->again === Suspect::DEVICES || ($task->what === Task::ACCEPT && $suspect->again === Suspect::TASK);
+        $whole = $suspect->again === Suspect::DEVICES || ($task->tries() && $suspect->again === Suspect::TASK);
         // Behind a window nobody knows what came of it unseen: then the whole task.
-        if ($suspect->again === Suspect::STEP && $task->what !== Task::ACCEPT && $step->opened === '') {
+        if ($suspect->again === Suspect::STEP && !$task->tries() && $step->opened === '') {
             $this->queue->rewind($task, $step);
         } elseif (!$whole) {
             $this->queue->afresh($task);
         } else {
-            $unit =
-                $suspect->device === Roster::PHONE && $task->what === Task::ACCEPT ? $task->device : $suspect->device;
+            $unit = $suspect->device === Roster::PHONE && $task->tries() ? $task->device : $suspect->device;
             $over = $this->queue->over($task, $unit);
             $this->queue->anew($over);
         }
@@ -239,7 +247,7 @@ final class Progress
         if (!isset($this->marks->afresh[$task->id()])) {
             $this->marks->afresh[$task->id()] = true;
             $this->inquiry->close();
-            $this->queue->anew($this->queue->over($task, $task->what === Task::ACCEPT ? $task->other : $task->device));
+            $this->queue->anew($this->queue->over($task, $task->tries() ? $task->other : $task->device));
             $this->marks->misses[$step->key()] = 0;
             $this->marks->alert = 'All of that is right. The whole once more, from its beginning.';
 
@@ -252,7 +260,7 @@ final class Progress
             Words::task($task, $this->roster),
             $excluded === [] ? '' : ': looked at and fine were ' . implode(', ', $excluded),
         );
-        $unit = $task->what === Task::ACCEPT || $task->what === Task::READ ? '' : $task->device;
+        $unit = $task->tries() || $task->what === Task::READ ? '' : $task->device;
         $this->queue->drop(
             fn(Step $s): bool => $s->task === $task->id() || ($unit !== '' && $this->queue->task($s)->concerns($unit)),
         );

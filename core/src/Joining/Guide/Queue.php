@@ -162,7 +162,7 @@ final class Queue
         $over = [];
         $joined = [];
         foreach ($this->tasks as $task) {
-            if ($task->id() === $failing->id() || ($task->what !== Task::ACCEPT && $task->concerns($unit))) {
+            if ($task->id() === $failing->id() || (!$task->tries() && $task->concerns($unit))) {
                 $over[$task->id()] = true;
                 $joined = $task->what === Task::JOIN ? [...$joined, $task->device] : $joined;
             }
@@ -173,9 +173,7 @@ final class Queue
             $reads =
                 $task->what === Task::READ &&
                 in_array($task->other, array_map(fn(string $d): string => $this->hubOf($d), $joined), true);
-            $tries =
-                $task->what === Task::ACCEPT &&
-                array_intersect([$task->device, $task->other], [...$joined, $unit]) !== [];
+            $tries = $task->tries() && array_intersect([$task->device, $task->other], [...$joined, $unit]) !== [];
             if ($lost || $reads || $tries) {
                 $over[$task->id()] = true;
             }

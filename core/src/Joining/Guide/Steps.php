@@ -18,7 +18,7 @@ use EmberDusk\Joining\Unit;
 final class Steps
 {
     /** Every light is tried so: on, off, and dimmed low and high. */
-    private const LEVELS = [1.0, 0.0, 0.1, 0.8];
+    public const LEVELS = [1.0, 0.0, 0.1, 0.8];
 
     /** What a batch does kind by kind where its windows open before the search, and what of it once for all. */
     private const TOGETHER = ['reset', 'stand', 'rise', 'search', 'joined'];
@@ -86,6 +86,10 @@ final class Steps
      */
     public function of(Task $task, array $dropped = []): array
     {
+        if ($task->proves()) {
+            return Proofs::steps($task, $this->roster);
+        }
+
         return $task->what === Task::ACCEPT
             ? [$this->accept($task)]
             : Families::of($task->family)->steps($task, $this->roster, $dropped);

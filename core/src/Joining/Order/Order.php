@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Order;
 
 use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Guide\Proofs;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
 use EmberDusk\Joining\Task;
@@ -45,7 +46,7 @@ final readonly class Order
             $tasks[] = new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone);
         }
 
-        return $tasks;
+        return [...$tasks, ...Proofs::tasks($roster)];
     }
 
     /** Seconds of joins and links in their order, as one person needs them. */

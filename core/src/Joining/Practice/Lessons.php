@@ -7,6 +7,7 @@ namespace EmberDusk\Joining\Practice;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\School;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
@@ -64,7 +65,7 @@ final readonly class Lessons
             told: $f->flag('told'),
             names: $f->has('names') && $f->flag('names'),
             seed: $number,
-            roster: new Roster($units, array_map(self::want(...), $f->strings('wants'))),
+            roster: new Roster($units, array_map(self::want(...), $f->strings('wants')), new School(proves: false)),
             flaws: array_map(Flaw::read(...), $f->has('flaws') ? $f->strings('flaws') : []),
         );
     }

@@ -7,6 +7,8 @@ namespace EmberDusk\Joining\StandIn;
 /** The phone in the hand: on the site's network or on another, and the one that stays or one that leaves. */
 final class Phone extends Device
 {
+    private bool $internet = true;
+
     /** @var array<string, array{float, float}> searches of its apps by way of control */
     private array $searches = [];
 
@@ -26,6 +28,19 @@ final class Phone extends Device
         $search = $this->searches[$way] ?? null;
 
         return $search !== null && $at <= $search[1] + 1e-9 ? $search : null;
+    }
+
+    public function put(string $kind, string $text, float $at): void
+    {
+        if (str_starts_with($text, 'internet ')) {
+            $this->internet = $text === 'internet on';
+        }
+    }
+
+    /** Whether the site has a line to outside. */
+    public function hasInternet(): bool
+    {
+        return $this->internet;
     }
 
     public function onNetwork(): bool

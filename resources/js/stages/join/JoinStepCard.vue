@@ -23,12 +23,6 @@ const left = computed(() => (step.value.to === null ? null : step.value.to - pro
 const given = ref({ name: '', room: '' });
 const first = ref<HTMLInputElement>();
 const listedAs = ref('');
-const yes: Record<string, string> = {
-    lights: 'Yes, that strip',
-    try: 'It does all of it',
-    says: 'Yes',
-    lamp: 'Saw that',
-};
 const looks = computed(() => ['lamp', 'says', 'lights', 'try'].includes(step.value.look));
 
 watch(
@@ -127,7 +121,7 @@ function named(): void {
             </div>
             <template v-if="looks">
                 <button type="button" class="press big" @click="emit('saw', 'expected')">
-                    {{ yes[step.look] }} <kbd>Y</kbd>
+                    {{ step.yes }} <kbd>Y</kbd>
                 </button>
                 <button
                     v-for="pick in step.picks"

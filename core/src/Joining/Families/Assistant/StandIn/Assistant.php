@@ -70,7 +70,7 @@ final class Assistant extends Device
     public function reaches(Light $light, string $meant, int $zone): bool
     {
         $hub = $this->readable();
-        if ($hub === null || !$hub->reaches($light, $meant, $zone)) {
+        if (!$this->site->phone()->hasInternet() || $hub === null || !$hub->reaches($light, $meant, $zone)) {
             return false;
         }
 

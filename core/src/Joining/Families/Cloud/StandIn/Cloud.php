@@ -46,7 +46,7 @@ final class Cloud extends Light
 
     public function answersPhone(): bool
     {
-        return $this->live && !$this->site->has('offline', $this->unit->id);
+        return $this->live && $this->site->phone()->hasInternet() && !$this->site->has('offline', $this->unit->id);
     }
 
     protected function coloured(): string

@@ -166,7 +166,8 @@ final class Hub extends Device
 
     public function reaches(Light $light, string $meant, int $zone): bool
     {
-        return $light->unit->id === $meant &&
+        return $this->awake() &&
+            $light->unit->id === $meant &&
             $light instanceof Controller &&
             $light->network() === $this->unit->id &&
             isset($this->entries[$meant]);

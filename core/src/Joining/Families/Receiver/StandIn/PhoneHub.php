@@ -63,7 +63,8 @@ final class PhoneHub extends Device
     {
         $id = $light->unit->id;
 
-        return $id === $meant &&
+        return $this->awake() &&
+            $id === $meant &&
             $light instanceof Receiver &&
             $light->zoneOf($this->unit->id) === 0 &&
             !$this->site->has('wrong-style', $id) &&

@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Joining\Want;
+
+/**
+ * What is tried once more when every control works: with covers closed, after mains of the whole site off and on, without the internet,
+ * without the hub. The last two only tell what goes on then: both answers are right, and stand on the card that is left.
+ */
+final readonly class Proofs
+{
+    /** Seconds that mains stay off. Common practice, no source. */
+    private const OFF = 10.0;
+
+    /** @return list<Task> */
+    public static function tasks(Roster $roster): array
+    {
+        if ($roster->wants === [] || !$roster->school->proves) {
+            return [];
+        }
+        $tasks = [];
+        foreach ([Task::CLOSED, Task::MAINS, Task::OFFLINE, Task::HUBLESS] as $what) {
+            foreach (self::of($what, $roster) as $want) {
+                $tasks[] = new Task('', $what, $want->control, $want->light, $want->zone);
+            }
+        }
+
+        return $tasks;
+    }
+
+    /** @return list<Want> one for each thing that is looked at then; after mains every light, which is its own control */
+    private static function of(string $what, Roster $roster): array
+    {
+        $first = [];
+        foreach ($roster->wants as $want) {
+            $control = $roster->unit($want->control);
+            $light = $roster->unit($want->light);
+            if ($what === Task::MAINS) {
+                $first[$want->light] ??= new Want($want->light, $want->light);
+            } elseif (
+                match ($what) {
+                    Task::OFFLINE => $control->role === Unit::ASSISTANT || $light->family === 'cloud',
+                    Task::HUBLESS => $roster->of(Unit::HUB) !== [] && !self::isHub($control),
+                    default => true,
+                }
+            ) {
+                $first[$want->control] ??= $want;
+            }
+        }
+
+        return array_values($first);
+    }
+
+    /** Whether it goes when the hub goes. */
+    private static function isHub(Unit $control): bool
+    {
+        return in_array($control->role, [Unit::HUB, Unit::PHONE, Unit::BRIDGE], true);
+    }
+
+    /** @return list<Step> */
+    public static function steps(Task $task, Roster $roster): array
+    {
+        $all = self::of($task->what, $roster);
+        $key = (new Want($task->device, $task->other))->key();
+        $steps = [self::look($task, $roster)];
+        if ($all[0]->key() === $key) {
+            array_unshift($steps, self::before($task, $roster));
+        }
+        if ($all[count($all) - 1]->key() === $key) {
+            $steps = [...$steps, ...self::after($task, $roster)];
+        }
+
+        return $steps;
+    }
+
+    private static function before(Task $task, Roster $roster): Step
+    {
+        $lights = array_keys(array_filter($roster->units, Guided::switched(...)));
+
+        return match ($task->what) {
+            Task::CLOSED => self::hand(
+                $task,
+                'close',
+                'Close every cover, lid and door',
+                'Metal and walls that stood open are in the way of the radio from now on.',
+                [],
+            ),
+            Task::MAINS => self::hand(
+                $task,
+                'mains',
+                'Switch the mains of the whole site off, wait ten seconds, switch it on',
+                'Who returns, and how bright, is what the client will see after every power cut.',
+                [
+                    ...array_map(static fn(string $u): Act => new Act(Act::OFF, $u), $lights),
+                    ...array_map(static fn(string $u): Act => new Act(Act::ON, $u), $lights),
+                ],
+                self::OFF,
+                'Ask before you do: clocks, machines and other people hang on it. Work on mains wiring is for a licensed person.',
+            ),
+            Task::OFFLINE => self::hand(
+                $task,
+                'offline',
+                'Take the internet away: pull the line to outside, leave the router its power',
+                'What still works then stands on the card that is left with the client.',
+                [new Act(Act::SET, Roster::PHONE, 'internet off')],
+            ),
+            default => self::hand(
+                $task,
+                'hubless',
+                'Take the power of ' . implode(', ', self::labels($roster)) . ' away',
+                'What still works then stands on the card that is left with the client.',
+                array_map(static fn(Unit $u): Act => new Act(Act::OFF, $u->id), self::hubs($roster)),
+            ),
+        };
+    }
+
+    /** @return list<Step> */
+    private static function after(Task $task, Roster $roster): array
+    {
+        return match ($task->what) {
+            Task::OFFLINE => [
+                self::hand($task, 'online', 'Give the internet back', 'It works as before.', [
+                    new Act(Act::SET, Roster::PHONE, 'internet on'),
+                ]),
+            ],
+            Task::HUBLESS => [
+                self::hand(
+                    $task,
+                    'hub-back',
+                    'Give ' . implode(', ', self::labels($roster)) . ' its power back',
+                    'It takes its minute until it answers.',
+                    array_map(static fn(Unit $u): Act => new Act(Act::ON, $u->id), self::hubs($roster)),
+                ),
+            ],
+            default => [],
+        };
+    }
+
+    /** @return list<Unit> */
+    private static function hubs(Roster $roster): array
+    {
+        return array_values($roster->of(Unit::HUB));
+    }
+
+    /** @return list<string> */
+    private static function labels(Roster $roster): array
+    {
+        return array_map(static fn(Unit $u): string => $u->label(), self::hubs($roster));
+    }
+
+    /** @param  list<Act>  $acts */
+    private static function hand(
+        Task $task,
+        string $kind,
+        string $title,
+        string $why,
+        array $acts,
+        float $before = 0.0,
+        string $caution = '',
+    ): Step {
+        return new Step(
+            task: $task->id(),
+            kind: $kind,
+            look: Step::HAND,
+            device: $task->other,
+            title: $title,
+            why: $why,
+            where: 'the whole site',
+            acts: $acts,
+            before: $before,
+            caution: $caution,
+        );
+    }
+
+    private static function look(Task $task, Roster $roster): Step
+    {
+        $light = $roster->unit($task->other);
+        if ($task->what === Task::MAINS) {
+            return new Step(
+                task: $task->id(),
+                kind: Step::RETURNS,
+                look: Step::TRY,
+                device: $light->id,
+                title: "Look at {$light->called()}: is it lit again?",
+                why: 'Its state at power-on is stored in the device.',
+                where: 'at ' . $light->called(),
+                watches: $light->id,
+                expects: 'it is lit, as bright as it was stored',
+            );
+        }
+        $control = $roster->unit($task->device);
+        $by = $control->called() . ($task->zone > 0 ? " zone {$task->zone}" : '');
+        $closed = $task->what === Task::CLOSED;
+
+        return new Step(
+            task: $task->id(),
+            kind: $closed ? 'closed' : Step::STILL,
+            look: Step::TRY,
+            device: $light->id,
+            title: $closed
+                ? "Work {$light->called()} by {$by} once more"
+                : "Work {$light->called()} by {$by}: does it still?",
+            why: $closed ? 'All that is closed is closed now.' : 'Either answer is right: it is written down.',
+            at: $closed ? $light->id : '',
+            where: 'at ' . $light->called(),
+            acts: array_map(
+                static fn(float $level): Act => new Act(Act::TRY, $control->id, "{$light->id} {$task->zone} {$level}"),
+                Steps::LEVELS,
+            ),
+            watches: $light->id,
+            expects: $closed ? 'it does as before' : '',
+        );
+    }
+}
