@@ -102,6 +102,7 @@ Route::middleware('auth')->group(static function (): void {
             Route::post('undo', [EditController::class, 'undo'])->name('jobs.undo');
             Route::post('redo', [EditController::class, 'redo'])->name('jobs.redo');
             Route::post('join', [JoinController::class, 'begin'])->name('join.begin');
+            Route::post('join/needs', [JoinController::class, 'need'])->name('join.need');
             Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
             Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');
             Route::get('join/{joinRun}/ahead', [JoinController::class, 'ahead'])->name('join.ahead');

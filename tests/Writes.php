@@ -99,6 +99,10 @@ final class Writes
                 ),
             ]),
             'join.begin' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join", ['speed' => 1]),
+            'join.need' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join/needs", [
+                'key' => 'power',
+                'there' => true,
+            ]),
             'join.look' => fn() => $this->ask('GET', $this->joinRun()),
             'join.act' => fn() => $this->ask('POST', $this->joinRun(), self::SEARCH),
             'join.ahead' => fn() => $this->ask('GET', $this->joinRun() . '/ahead'),

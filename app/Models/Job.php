@@ -103,6 +103,12 @@ final class Job extends Model
         return $this->hasMany(Proposal::class);
     }
 
+    /** @return HasMany<JoinNeed, $this> */
+    public function joinNeeds(): HasMany
+    {
+        return $this->hasMany(JoinNeed::class);
+    }
+
     /** @return HasMany<JoinRun, $this> */
     public function joinRuns(): HasMany
     {

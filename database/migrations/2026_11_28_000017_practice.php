@@ -5,9 +5,17 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration {
-    /** Lessons that people have worked through: what their hands did, and what came of it. They belong to no job. */
+    /** Lessons that people have worked through: what their hands did, and what came of it. They belong to no job. And what a job's joining needs first, ticked. */
     public function up(): void
     {
+        Schema::create('join_needs', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('job_id')->constrained()->cascadeOnDelete();
+            $table->string('key', 80);
+            $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
+            $table->timestamp('created_at');
+            $table->unique(['job_id', 'key']);
+        });
         Schema::create('practice_runs', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -26,5 +34,6 @@ return new class extends Migration {
     public function down(): void
     {
         Schema::dropIfExists('practice_runs');
+        Schema::dropIfExists('join_needs');
     }
 };

@@ -309,4 +309,48 @@ final class JoinRunTest extends TestCase
             $this->answer($this->getJson("/jobs/{$this->job->id}/join/{$rehearsal}/ahead"), 'joinForeseen')['ahead'],
         );
     }
+
+    public function test_what_is_needed_first_is_ticked_for_the_whole_crew(): void
+    {
+        $tick = fn(bool $there): array => array_column(
+            $this->answer(
+                $this->postJson("/jobs/{$this->job->id}/join/needs", ['key' => 'power', 'there' => $there]),
+                'joinStart',
+            )['needs'],
+            'there',
+            'key',
+        );
+        self::assertTrue($tick(true)['power']);
+        self::assertTrue($tick(true)['power']);
+        $this->actingAs($this->user($this->job->crew, 'second@firm.example'));
+        $seen = $this->get("/jobs/{$this->job->id}/join")
+            ->assertOk()
+            ->inertiaProps('start.needs');
+        self::assertTrue(array_column((array) $seen, 'there', 'key')['power']);
+        self::assertFalse($tick(false)['power']);
+    }
+
+    /** Everything that could explain it was looked at and said to be fine: that is named, with the step and the way out. */
+    public function test_answers_that_contradict_each_other_are_named(): void
+    {
+        $this->along('join c1 h1/reset');
+        for ($n = 0; $n < 60; $n++) {
+            $step = $this->look()['step'];
+            if (str_contains($step['alert'], 'do not fit together')) {
+                self::assertStringContainsString(
+                    '“Press PROG 5 times within 3 s on C1” comes to nothing',
+                    $step['alert'],
+                );
+                self::assertStringContainsString('once more, from its beginning', $step['alert']);
+
+                return;
+            }
+            match ($step['look']) {
+                'mend' => $this->act('mended', "{$step['kind']}|no", $step['device']),
+                'lamp' => $this->seen($step, 'nothing'),
+                default => $this->work(),
+            };
+        }
+        self::fail('nobody notices');
+    }
 }

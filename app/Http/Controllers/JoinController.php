@@ -6,16 +6,20 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\JoinActRequest;
 use App\Http\Requests\JoinBeginRequest;
+use App\Http\Requests\JoinNeedRequest;
 use App\Http\Requests\JoinSpeedRequest;
 use App\Joining\Runs;
 use App\Models\Job;
+use App\Models\JoinNeed;
 use App\Models\JoinRun;
 use App\Models\User;
 use App\Results\JobLoader;
 use App\Screens\Join\JoinStart;
+use App\Time\Clock;
 use EmberDusk\Joining\School;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
@@ -30,9 +34,33 @@ final readonly class JoinController
 
         return Inertia::render('Join', [
             'answer' => $this->loader->answer($job, $user, $job->newest(), 'join'),
-            'start' => JoinStart::of($job->newest()->plan()),
+            'start' => self::start($job),
             'live' => $run === null ? null : $this->runs->look($job, $run),
         ]);
+    }
+
+    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart */
+    private static function start(Job $job): array
+    {
+        return JoinStart::of(
+            $job->newest()->plan(),
+            array_values(array_map(static fn(JoinNeed $n): string => $n->key, $job->joinNeeds()->get()->all())),
+        );
+    }
+
+    /** What is needed first is ticked, for everybody who works on the job. */
+    public function need(JoinNeedRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
+    {
+        $key = $request->string('key')->toString();
+        DB::transaction(
+            static fn() => $request->boolean('there')
+                ? $job
+                    ->joinNeeds()
+                    ->firstOrCreate(['key' => $key], ['user_id' => $user->id, 'created_at' => Clock::now()])
+                : $job->joinNeeds()->where('key', $key)->delete(),
+        );
+
+        return new JsonResponse(self::start($job));
     }
 
     public function begin(JoinBeginRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse

@@ -15,8 +15,11 @@ use EmberDusk\Plan\Plan;
 /** What stands before a run: what cannot be joined, what is needed first, what was in use before, how long it takes if all goes well. */
 final readonly class JoinStart
 {
-    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart */
-    public static function of(Plan $plan): array
+    /**
+     * @param  list<string>  $there  keys of what is needed and there, as somebody has ticked
+     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart
+     */
+    public static function of(Plan $plan, array $there): array
     {
         $joinable = Joinable::of($plan);
         $run = $joinable->any() ? Rehearsal::run($joinable->roster, 1) : null;
@@ -29,7 +32,12 @@ final readonly class JoinStart
             ),
             'needs' => $joinable->any()
                 ? array_map(
-                    static fn(Need $n): array => ['key' => $n->key, 'what' => $n->what, 'detail' => $n->detail],
+                    static fn(Need $n): array => [
+                        'key' => $n->key,
+                        'what' => $n->what,
+                        'detail' => $n->detail,
+                        'there' => in_array($n->key, $there, true),
+                    ],
                     Needs::of($joinable->roster, $plan),
                 )
                 : [],

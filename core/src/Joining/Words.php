@@ -23,6 +23,21 @@ final readonly class Words
         };
     }
 
+    /** What is said where nothing that could explain a failing step was found: some answer was wrong. */
+    public static function unfitting(Step $step): string
+    {
+        return "Those answers do not fit together: “{$step->title}” comes to nothing, and everything that would explain it was said to be fine. The whole once more, from its beginning.";
+    }
+
+    /** @param  list<string>  $excluded  what was looked at, and was not so */
+    public static function unexplained(Task $task, Roster $roster, array $excluded): string
+    {
+        return self::task($task, $roster) .
+            ' is not explained' .
+            ($excluded === [] ? '' : ': looked at, and not so, were “' . implode('”, “', $excluded) . '”') .
+            '.';
+    }
+
     /**
      * A whole log in words; the presses of one gesture are one line.
      *

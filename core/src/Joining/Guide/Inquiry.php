@@ -157,7 +157,7 @@ final class Inquiry
     {
         $fine = [];
         foreach (array_keys($this->looked) as $key) {
-            $fine[] = $key;
+            $fine[] = $this->suspects[$key]->says ?? $key;
         }
 
         return $fine;

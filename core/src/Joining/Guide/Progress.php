@@ -249,17 +249,13 @@ final class Progress
             $this->inquiry->close();
             $this->queue->anew($this->queue->over($task, $task->tries() ? $task->other : $task->device));
             $this->marks->misses[$step->key()] = 0;
-            $this->marks->alert = 'All of that is right. The whole once more, from its beginning.';
+            $this->marks->alert = Words::unfitting($step);
 
             return;
         }
         $excluded = $this->inquiry->excluded();
         $this->inquiry->close();
-        $this->marks->aside[$task->id()] = sprintf(
-            '%s is not explained%s.',
-            Words::task($task, $this->roster),
-            $excluded === [] ? '' : ': looked at and fine were ' . implode(', ', $excluded),
-        );
+        $this->marks->aside[$task->id()] = Words::unexplained($task, $this->roster, $excluded);
         $unit = $task->tries() || $task->what === Task::READ ? '' : $task->device;
         $this->queue->drop(
             fn(Step $s): bool => $s->task === $task->id() || ($unit !== '' && $this->queue->task($s)->concerns($unit)),

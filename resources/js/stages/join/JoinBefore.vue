@@ -1,17 +1,33 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
+import { ask, inWords } from '@/lib/http';
 import { useScreen } from '@/lib/screen';
 import type { JoinStart } from '@/types/generated/responses';
 import type { Beginning } from './live';
 
-defineProps<{ start: JoinStart }>();
+const props = defineProps<{ start: JoinStart }>();
 const emit = defineEmits<{ begin: [beginning: Beginning] }>();
-const { change } = useScreen();
+const { answer, change } = useScreen();
 const phone = ref('');
 const timing = ref('search');
 const trustsNew = ref(false);
-const ready = ref<Record<string, boolean>>({});
+/** As it was sent, until a tick has come back. */
+const needs = ref(props.start.needs);
+const message = ref('');
+watch(
+    () => props.start.needs,
+    (now) => (needs.value = now),
+);
+
+async function tick(key: string, there: boolean): Promise<void> {
+    try {
+        needs.value = (await ask<JoinStart>('POST', `/jobs/${answer.value.job}/join/needs`, { key, there })).needs;
+        message.value = '';
+    } catch (error) {
+        message.value = inWords(error);
+    }
+}
 
 function begin(site: boolean, hidden = 0): void {
     emit('begin', { speed: 1, site, hand: phone.value, timing: timing.value, trustsNew: trustsNew.value, hidden });
@@ -70,10 +86,16 @@ function begin(site: boolean, hidden = 0): void {
         </section>
         <section v-if="start.ready" aria-labelledby="needs">
             <h2 id="needs" class="text-lg font-semibold">Needed before the first window opens</h2>
+            <p v-if="message" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ message }}</p>
             <ul class="mt-2">
-                <li v-for="need in start.needs" :key="need.key" class="border-b border-rule2 py-1.5">
+                <li v-for="need in needs" :key="need.key" class="border-b border-rule2 py-1.5">
                     <label class="flex items-start gap-2"
-                        ><input v-model="ready[need.key]" type="checkbox" class="mt-1" />
+                        ><input
+                            type="checkbox"
+                            class="mt-1"
+                            :checked="need.there"
+                            @change="tick(need.key, ($event.target as HTMLInputElement).checked)"
+                        />
                         <span
                             ><b>{{ need.what }}</b
                             ><br /><span class="text-[13px] text-ink2">{{ need.detail }}</span></span
