@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
+use Facebook\WebDriver\WebDriverSelect;
 use Tests\Browser\Browser;
 use Tests\Browser\Server;
 
@@ -36,7 +38,6 @@ $shot = static function (string $name, int $width = 1280, int $height = 800) use
 
 try {
     $open('/sign-in', 'form button.press');
-    $shot('sign-in');
     $driver->findElement(WebDriverBy::cssSelector('form button.press'))->click();
     $driver->wait(10)->until(static fn(): bool => $driver->findElements(WebDriverBy::cssSelector('article')) !== []);
     usleep(700_000);
@@ -161,6 +162,45 @@ try {
     $driver->getKeyboard()->sendKeys(Key::ENTER);
     usleep(900_000);
     $driver->executeScript('document.documentElement.dataset.face = "day"');
+    // A lesson that has turned the wrong way: linked before the remote was in the hub's network.
+    $open('/practice', '.path');
+    $driver->findElement(WebDriverBy::xpath('//li[contains(., "Hub first")]//button'))->click();
+    usleep(900_000);
+    $named = static fn(string $text): RemoteWebElement => $driver->findElement(
+        WebDriverBy::xpath("//button[normalize-space(.)='{$text}']"),
+    );
+    $key = static function (string $label, int $times, float $held = 0.0) use ($driver): void {
+        $driver->executeScript(
+            'const key = document.querySelector(`button[aria-label="${arguments[0]}"]`); const finger = (kind) => ' .
+                'key.dispatchEvent(new PointerEvent(kind, { bubbles: true, pointerId: 1 })); for (let n = 0; n < ' .
+                'arguments[1]; n++) { setTimeout(() => { finger("pointerdown"); setTimeout(() => finger("pointerup"), ' .
+                'arguments[2] * 1000); }, n * 250); }',
+            [$label, $times, $held],
+        );
+        usleep((int) (1e6 * ($held + 0.25 * $times + 0.4)));
+    };
+    $named('On')->click();
+    $named('Search')->click();
+    $key('SET of C1', 5);
+    sleep(9);
+    $key('SET of C1', 4);
+    (new WebDriverSelect(
+        $driver->findElement(WebDriverBy::cssSelector('select[aria-label="R1 held to"]')),
+    ))->selectByVisibleText('C1');
+    $key('zone 1 of R1', 1, 3.2);
+    $key('NEW of R1', 1);
+    sleep(4);
+    $driver->findElement(WebDriverBy::xpath('//button[contains(., "I am through")]'))->click();
+    $driver->findElement(WebDriverBy::xpath('//button[contains(., "Press them")]'))->click();
+    $driver
+        ->wait(10)
+        ->until(
+            static fn(): bool => $driver->findElements(WebDriverBy::xpath('//button[contains(., "that moment")]')) !==
+                [],
+        );
+    $driver->findElement(WebDriverBy::xpath('//button[contains(., "that moment")]'))->click();
+    usleep(900_000);
+    $shot('practice');
     $open('/jobs/1/handover', 'article');
     $shot('hand-over');
 } finally {

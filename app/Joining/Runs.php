@@ -15,16 +15,10 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\Ahead;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
-use EmberDusk\Joining\Flaws;
-use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\LiveRun;
-use EmberDusk\Joining\Order\Order;
-use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\School;
 use EmberDusk\Joining\Task;
 use EmberDusk\Plan\Changes\Runs\NameLight;
-use EmberDusk\Plan\Plan;
-use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
 use EmberDusk\Values\Refusal;
@@ -35,77 +29,8 @@ final readonly class Runs
 {
     public function __construct(private Revisions $revisions, private RunLog $log) {}
 
-    public const SPEEDS = [0, 1, 20];
-
-    /** The steps that logs of today speak of. */
-    private const FORM = 2;
-
     /** Seconds past a moment at which what shows then is there. */
     private const PAST = 0.05;
-
-    /**
-     * @param  bool  $site  with real devices, at the clock's own pace; else a rehearsal against stand-ins
-     * @param  string  $hand  the device that is in the hand: which phone
-     * @param  int  $hidden  faults that are hidden in the stand-ins, drawn by the run's seed
-     */
-    public function begin(
-        Job $job,
-        User $user,
-        int $speed,
-        bool $site = false,
-        string $hand = '',
-        string $timing = School::SEARCH_FIRST,
-        bool $trustsNew = false,
-        int $hidden = 0,
-    ): JoinRun {
-        if ($site && $speed !== 1) {
-            throw InvalidInput::at('/speed', 'On site a run goes at the clock’s own pace.');
-        }
-
-        return DB::transaction(function () use (
-            $job,
-            $user,
-            $speed,
-            $site,
-            $hand,
-            $timing,
-            $trustsNew,
-            $hidden,
-        ): JoinRun {
-            $newest = $job->newest();
-            $roster = $this->roster($newest->plan(), new School($timing, $trustsNew));
-            $seed = $job->id * 1000 + $job->joinRuns()->count();
-
-            return $job->joinRuns()->create([
-                'user_id' => $user->id,
-                'site' => $site,
-                'hand' => $hand,
-                'form' => self::FORM,
-                'school' => $timing,
-                'trusts_new' => $trustsNew,
-                'flaws' => $site ? '' : implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden))),
-                'tasks' => array_map(static fn(Task $t): array => $t->write(), Order::of($roster)),
-                'revision' => $newest->number,
-                'seed' => $seed,
-                'clock_seconds' => 0,
-                'clock_since' => $this->wall(),
-                'speed' => $speed,
-            ]);
-        });
-    }
-
-    private function roster(Plan $plan, School $school): Roster
-    {
-        $joinable = Joinable::of($plan, $school);
-        if (!$joinable->any()) {
-            throw IncompletePlan::at(
-                '/kit',
-                'Choose a controller and a hub at Kit first: their leaflets say how they join.',
-            );
-        }
-
-        return $joinable->roster;
-    }
 
     /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer */
     public function look(Job $job, JoinRun $run): array
@@ -146,11 +71,25 @@ final readonly class Runs
                 }
             }
             if ($live !== null) {
+                $now = $this->pastHands($run, $live, $now);
                 $this->log->keep($run, $live->settle($now));
             }
 
             return ['refused' => $refused] + $this->answer($job, $run, $live, $now);
         });
+    }
+
+    /** Simulated hands take their seconds at once: the clock of a rehearsal is set to when they are through. */
+    private function pastHands(JoinRun $run, LiveRun $live, float $now): float
+    {
+        $log = $live->log();
+        $last = $log === [] ? 0.0 : $log[count($log) - 1]->at;
+        if ($run->site || $last <= $now) {
+            return $now;
+        }
+        $run->update(['clock_seconds' => $last, 'clock_since' => $this->wall()]);
+
+        return $last;
     }
 
     private function one(Job $job, JoinRun $run, User $user, ?LiveRun $live, GivenAct $act): void
@@ -259,11 +198,11 @@ final readonly class Runs
     /** The run as its log has left it; null where that log speaks of steps of an earlier version. */
     public function live(Job $job, JoinRun $run): ?LiveRun
     {
-        if ($run->form !== self::FORM) {
+        if ($run->form !== NewRun::FORM) {
             return null;
         }
         $plan = $job->revisions()->where('number', $run->revision)->firstOrFail()->plan();
-        $roster = $this->roster($plan, new School($run->school, $run->trusts_new));
+        $roster = NewRun::roster($plan, new School($run->school, $run->trusts_new));
 
         return new LiveRun(
             roster: $roster,

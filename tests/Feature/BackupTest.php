@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Backup\Backup;
 use App\Backup\Manifest;
-use App\Joining\Runs;
+use App\Joining\NewRun;
 use App\Models\Job;
 use App\Models\User;
 use Database\Seeders\DatabaseSeeder;
@@ -189,7 +189,7 @@ final class BackupTest extends TestCase
             'stage' => 'wire',
             'change' => ['kind' => 'DescribeJob', 'name' => 'Observatory', 'client' => 'Trust'],
         ])->assertOk();
-        app(Runs::class)->begin($job, $user, 1);
+        app(NewRun::class)->begin($job, $user, 1);
         $this->postJson("/jobs/{$job->id}/quotes")->assertOk();
         $this->postJson("/jobs/{$job->id}/parts", ['part' => 'cable-3x15', 'state' => 'here'])->assertOk();
         ob_start();

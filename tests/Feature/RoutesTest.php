@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Joining\Runs;
+use App\Joining\NewRun;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -22,7 +22,7 @@ final class RoutesTest extends TestCase
     public function test_every_route_but_sign_in_asks_for_an_account(): void
     {
         $job = $this->job($this->crew());
-        $run = app(Runs::class)->begin($job, $this->user($job->crew), 1);
+        $run = app(NewRun::class)->begin($job, $this->user($job->crew), 1);
         $seen = 0;
         foreach ($this->routes() as [$method, $uri]) {
             if (!in_array($uri, self::OPEN, true)) {
@@ -74,7 +74,7 @@ final class RoutesTest extends TestCase
         $plan = $job->newest()->plan();
 
         return [
-            '{joinRun}' => (string) app(Runs::class)->begin($job, $user, 1)->id,
+            '{joinRun}' => (string) app(NewRun::class)->begin($job, $user, 1)->id,
             '{photo}' => (string) $job->photos()->create([
                 'place' => 'lecture',
                 'caption' => '',

@@ -8,6 +8,7 @@ use App\Http\Requests\JoinActRequest;
 use App\Http\Requests\JoinBeginRequest;
 use App\Http\Requests\JoinNeedRequest;
 use App\Http\Requests\JoinSpeedRequest;
+use App\Joining\NewRun;
 use App\Joining\Runs;
 use App\Models\Job;
 use App\Models\JoinNeed;
@@ -26,7 +27,7 @@ use Inertia\Response as Page;
 /** The Join stage: live runs on site, and rehearsals against the stand-ins that ship with the tool. */
 final readonly class JoinController
 {
-    public function __construct(private Runs $runs, private JobLoader $loader) {}
+    public function __construct(private Runs $runs, private NewRun $fresh, private JobLoader $loader) {}
 
     public function show(Job $job, #[CurrentUser] User $user): Page
     {
@@ -68,7 +69,7 @@ final readonly class JoinController
         return new JsonResponse(
             $this->runs->look(
                 $job,
-                $this->runs->begin(
+                $this->fresh->begin(
                     job: $job,
                     user: $user,
                     speed: $request->integer('speed'),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Joining\Runs;
+use App\Joining\NewRun;
 use EmberDusk\Joining\School;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -16,7 +16,7 @@ final class JoinBeginRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'speed' => ['required', 'integer', Rule::in(Runs::SPEEDS)],
+            'speed' => ['required', 'integer', Rule::in(NewRun::SPEEDS)],
             'site' => ['boolean'],
             'hand' => ['nullable', 'string', 'max:80'],
             'timing' => ['nullable', 'string', Rule::in(School::TIMINGS)],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Joining\Runs;
+use App\Joining\NewRun;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -14,6 +14,6 @@ final class JoinSpeedRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['speed' => ['required', 'integer', Rule::in(Runs::SPEEDS)]];
+        return ['speed' => ['required', 'integer', Rule::in(NewRun::SPEEDS)]];
     }
 }

@@ -150,7 +150,7 @@ watch(
                     <section v-for="app in picture.apps" :key="app.hub" :aria-label="`App of ${app.label}`">
                         <h3 class="mb-1 text-[13px] text-ink2">App of {{ app.label }}</h3>
                         <button
-                            v-if="app.searches"
+                            v-if="app.searches && !site"
                             type="button"
                             class="quiet"
                             @click="given({ kind: 'tap', device: app.hub, text: 'search' })"
@@ -163,6 +163,7 @@ watch(
                                 <b>{{ line.name }}</b>
                                 <span class="fig text-[13px] text-ink2">{{ line.as || '?' }}</span>
                                 <button
+                                    v-if="!site"
                                     type="button"
                                     class="quiet !py-0.5"
                                     @click="given({ kind: 'tap', device: app.hub, text: `toggle ${line.name}` })"

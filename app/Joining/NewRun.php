@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Joining;
+
+use App\Models\Job;
+use App\Models\JoinRun;
+use App\Models\User;
+use App\Time\Clock;
+use EmberDusk\Joining\Flaws;
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\Task;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\IncompletePlan;
+use EmberDusk\Values\InvalidInput;
+use Illuminate\Support\Facades\DB;
+
+/** A join run that is begun: with which plan, order, school and hidden faults. */
+final readonly class NewRun
+{
+    public const SPEEDS = [0, 1, 20];
+
+    /** The steps that logs of today speak of. */
+    public const FORM = 2;
+
+    /**
+     * @param  bool  $site  with real devices, at the clock's own pace; else a rehearsal against stand-ins
+     * @param  string  $hand  the device that is in the hand: which phone
+     * @param  int  $hidden  faults that are hidden in the stand-ins, drawn by the run's seed
+     */
+    public function begin(
+        Job $job,
+        User $user,
+        int $speed,
+        bool $site = false,
+        string $hand = '',
+        string $timing = School::SEARCH_FIRST,
+        bool $trustsNew = false,
+        int $hidden = 0,
+    ): JoinRun {
+        if ($site && $speed !== 1) {
+            throw InvalidInput::at('/speed', 'On site a run goes at the clock’s own pace.');
+        }
+
+        return DB::transaction(function () use (
+            $job,
+            $user,
+            $speed,
+            $site,
+            $hand,
+            $timing,
+            $trustsNew,
+            $hidden,
+        ): JoinRun {
+            $newest = $job->newest();
+            $roster = self::roster($newest->plan(), new School($timing, $trustsNew));
+            $seed = $job->id * 1000 + $job->joinRuns()->count();
+
+            return $job->joinRuns()->create([
+                'user_id' => $user->id,
+                'site' => $site,
+                'hand' => $hand,
+                'form' => self::FORM,
+                'school' => $timing,
+                'trusts_new' => $trustsNew,
+                'flaws' => $site ? '' : implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden))),
+                'tasks' => array_map(static fn(Task $t): array => $t->write(), Order::of($roster)),
+                'revision' => $newest->number,
+                'seed' => $seed,
+                'clock_seconds' => 0,
+                'clock_since' => (float) Clock::now()->format('U.u'),
+                'speed' => $speed,
+            ]);
+        });
+    }
+
+    /** @throws IncompletePlan where there is nothing to join */
+    public static function roster(Plan $plan, School $school): Roster
+    {
+        $joinable = Joinable::of($plan, $school);
+        if (!$joinable->any()) {
+            throw IncompletePlan::at(
+                '/kit',
+                'Choose a controller and a hub at Kit first: their leaflets say how they join.',
+            );
+        }
+
+        return $joinable->roster;
+    }
+}
