@@ -151,16 +151,11 @@ try {
     $open('/jobs/2/join', 'main button');
     $driver->executeScript('document.documentElement.dataset.face = "night"');
     $press('b');
-    $press('d');
-    $press('d');
-    $press('d', 2_600_000);
-    $press('y', 600_000);
+    $press('d', 1_200_000);
+    $press('y', 900_000);
+    $press('d', 900_000);
+    $press('d', 1_200_000);
     $shot('join');
-    foreach (['q', 'y', 'q', 'q', 'd', 'y'] as $key) {
-        $press($key, 900_000);
-    }
-    $driver->getKeyboard()->sendKeys(Key::ENTER);
-    usleep(900_000);
     $driver->executeScript('document.documentElement.dataset.face = "day"');
     // A lesson that has turned the wrong way: linked before the remote was in the hub's network.
     $open('/practice', '.path');

@@ -7,9 +7,12 @@ namespace Tests\Feature;
 use App\Backup\Backup;
 use App\Backup\Manifest;
 use App\Joining\NewRun;
+use App\Joining\Practices;
 use App\Models\Job;
+use App\Models\PracticeRun;
 use App\Models\User;
 use Database\Seeders\DatabaseSeeder;
+use EmberDusk\Joining\Practice\Lessons;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -190,6 +193,7 @@ final class BackupTest extends TestCase
             'change' => ['kind' => 'DescribeJob', 'name' => 'Observatory', 'client' => 'Trust'],
         ])->assertOk();
         app(NewRun::class)->begin($job, $user, 1);
+        app(Practices::class)->begin($user, Lessons::of('first-join'));
         $this->postJson("/jobs/{$job->id}/quotes")->assertOk();
         $this->postJson("/jobs/{$job->id}/parts", ['part' => 'cable-3x15', 'state' => 'here'])->assertOk();
         ob_start();
@@ -226,6 +230,7 @@ final class BackupTest extends TestCase
                     '{number}' => 1,
                     '{run}' => array_key_first($job->revisions()->firstOrFail()->plan()->runs),
                     '{joinRun}' => $job->joinRuns()->first()->id ?? 0,
+                    '{practiceRun}' => PracticeRun::query()->firstOrFail()->id,
                     '{photo}' => $job->photos()->first()->id ?? 0,
                     '{place}' => 'lecture',
                 ];
@@ -249,7 +254,7 @@ final class BackupTest extends TestCase
             }
         }
         self::assertGreaterThan(
-            count($pages) - 4,
+            count($pages) - 5,
             count(array_filter($pages, static fn(string $said): bool => str_starts_with($said, '200 '))),
             implode(
                 "\n",
