@@ -24,9 +24,6 @@ final class RosterOfPlan
         'server' => ['v', Unit::HUB],
     ];
 
-    /** Ways that a phone works by itself, without hub, remote or bridge. */
-    private const PHONE_WAYS = ['bluetooth', 'mesh', 'wifi'];
-
     /** @var array<string, Unit> */
     private array $units = [];
 
@@ -41,7 +38,7 @@ final class RosterOfPlan
         $reader->items();
         $reader->add(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''));
 
-        return new Roster($reader->units, $reader->wants(), $school);
+        return new Roster($reader->units, (new Wanted($plan, $reader->units))->all(), $school);
     }
 
     private function add(Unit $unit): void
@@ -233,66 +230,5 @@ final class RosterOfPlan
         }
 
         return $speaks[0] ?? '';
-    }
-
-    /** @return list<Want> */
-    private function wants(): array
-    {
-        $wants = [];
-        foreach ($this->units as $unit) {
-            if ($unit->lights()) {
-                if (in_array($unit->way, self::PHONE_WAYS, true)) {
-                    $wants[] = new Want(Roster::PHONE, $unit->id);
-                }
-
-                continue;
-            }
-            foreach ($this->workedBy($unit) as $n => $light) {
-                $wants[] = new Want($unit->id, $light->id, $unit->zones > 0 ? $n + 1 : 0);
-            }
-        }
-
-        return $wants;
-    }
-
-    /** @return list<Unit> lights that a control is to work */
-    private function workedBy(Unit $control): array
-    {
-        if ($control->role === Unit::PHONE) {
-            return [];
-        }
-        $reads = $control->role === Unit::ASSISTANT;
-        $hub = $reads ? $this->zigbeeHub() : null;
-        $able = array_values(
-            array_filter(
-                $this->units,
-                static fn(Unit $u): bool => $u->lights() &&
-                    $u->family !== '' &&
-                    ($reads ? $hub !== null && $u->way === 'zigbee' : $u->way === $control->way) &&
-                    self::sets(
-                        $reads && $hub !== null
-                            ? array_values(array_intersect($control->sets, $hub->sets))
-                            : $control->sets,
-                        $u->kind,
-                    ),
-            ),
-        );
-        if (!in_array($control->role, [Unit::REMOTE, Unit::PANEL], true)) {
-            return $able;
-        }
-        // What lies or hangs in a place works that place; where it has no such light, all of them.
-        $here = array_values(array_filter($able, static fn(Unit $u): bool => $u->place === $control->place));
-
-        return $here === [] ? $able : $here;
-    }
-
-    /**
-     * Whether it can set that kind, or at least dim it.
-     *
-     * @param  list<string>  $sets
-     */
-    private static function sets(array $sets, string $kind): bool
-    {
-        return in_array($kind, $sets, true) || in_array('single', $sets, true);
     }
 }

@@ -35,6 +35,7 @@ final readonly class Document
         'spares',
         'items',
         'splits',
+        'answers',
         'kit',
     ];
 
@@ -110,6 +111,7 @@ final readonly class Document
             'spares' => self::each($plan->spares, static fn(Spare $s): array => ['id' => $s->id, 'count' => $s->count]),
             'items' => self::each($plan->items, static fn(Item $i): array => $i->write()),
             'splits' => self::each($plan->splits, static fn(Split $s): array => $s->write()),
+            'answers' => self::each($plan->answers, static fn(Answer $a): array => $a->write()),
             'kit' => self::each(
                 $plan->kit,
                 static fn(KitSnapshot $f): array => [

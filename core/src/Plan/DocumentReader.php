@@ -80,6 +80,7 @@ final readonly class DocumentReader
                 static fn(Fields $s): Spare => new Spare($s->string('id'), $s->whole('count', 0, 10_000)),
             ),
             items: self::keyed($f, 'items', Item::read(...)),
+            answers: self::keyed($f, 'answers', Answer::read(...)),
             splits: self::keyed($f, 'splits', Split::read(...)),
             kit: self::keyed($f, 'kit', self::readSnapshot(...)),
         );

@@ -36,6 +36,7 @@ final readonly class Plan
      * @param  array<string, Spare>  $spares
      * @param  array<string, Item>  $items
      * @param  array<string, Split>  $splits  by the id of the run that was split
+     * @param  array<string, Answer>  $answers
      * @param  array<string, KitSnapshot>  $kit
      */
     public function __construct(
@@ -61,6 +62,7 @@ final readonly class Plan
         public array $spares = [],
         public array $items = [],
         public array $splits = [],
+        public array $answers = [],
         public array $kit = [],
     ) {}
 
@@ -85,6 +87,7 @@ final readonly class Plan
      * @param  array<string, Spare>|null  $spares
      * @param  array<string, Item>|null  $items
      * @param  array<string, Split>|null  $splits
+     * @param  array<string, Answer>|null  $answers
      * @param  array<string, KitSnapshot>|null  $kit
      */
     public function with(
@@ -110,6 +113,7 @@ final readonly class Plan
         ?array $spares = null,
         ?array $items = null,
         ?array $splits = null,
+        ?array $answers = null,
         ?array $kit = null,
     ): self {
         $plan = new self(
@@ -137,6 +141,12 @@ final readonly class Plan
             spares: self::inOrder($spares ?? $this->spares),
             items: self::inOrder($items ?? $this->items),
             splits: self::inOrder(self::parted($splits ?? $this->splits, $runs ?? $this->runs)),
+            answers: self::inOrder(
+                self::decided(
+                    $answers ?? $this->answers,
+                    ($controllers ?? $this->controllers) + ($hubs ?? $this->hubs) + ($items ?? $this->items),
+                ),
+            ),
             kit: $kit ?? $this->kit,
         );
 
@@ -230,6 +240,22 @@ final readonly class Plan
         for ($n = 1; isset($taken[$letter . $n]); $n++);
 
         return $letter . $n;
+    }
+
+    /**
+     * Without answers of what is gone.
+     *
+     * @param  array<string, Answer>  $answers
+     * @param  array<string, mixed>  $there  by id
+     * @return array<string, Answer>
+     */
+    private static function decided(array $answers, array $there): array
+    {
+        return array_filter(
+            $answers,
+            static fn(Answer $a): bool => isset($there[$a->light]) &&
+                ($a->control === Answer::PHONE || isset($there[$a->control])),
+        );
     }
 
     /**

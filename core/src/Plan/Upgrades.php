@@ -155,7 +155,8 @@ final readonly class Upgrades
     }
 
     /**
-     * 5 to 6: what was in use before, which nobody had said, and where pieces of kit beside the chains stand.
+     * 5 to 6: what was in use before, which nobody had said, where pieces of kit beside the chains stand, and what was decided by hand about
+     * lights and their controls.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>
@@ -164,6 +165,7 @@ final readonly class Upgrades
     {
         return [
             'version' => 6,
+            'answers' => [],
             'items' => self::each($document['items'] ?? null, ['stands' => null, 'used' => false]),
             ...array_map(
                 static fn(mixed $devices): array => self::each($devices, ['used' => false]),

@@ -149,7 +149,10 @@ final class JobFileTest extends TestCase
             [true, true, 'wall 2 at 0.50 m, 1.40 m up'],
             [$six->controllers['c1']->used, $six->items['i1']->used, $six->items['i1']->stands?->words()],
         );
-        self::assertEquals($five->with(controllers: $six->controllers, items: $six->items, kit: $six->kit), $six);
+        self::assertEquals(
+            $five->with(controllers: $six->controllers, items: $six->items, answers: $six->answers, kit: $six->kit),
+            $six,
+        );
     }
 
     /** Written by version 6, something in every list; never changed. As long as 6 is the newest it is written the same again. */

@@ -6,6 +6,7 @@ namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Control\SetAnswer;
 use EmberDusk\Plan\Changes\Job\DescribeJob;
 use EmberDusk\Plan\Changes\Job\SetLimits;
 use EmberDusk\Plan\Changes\Job\SetTerms;
@@ -113,6 +114,7 @@ final readonly class Catalogue
             'FeedPattern' => FeedPattern::read($f),
             'SetCable' => SetCable::read($f, $shelf),
             'SetItem' => SetItem::read($f, $shelf),
+            'SetAnswer' => SetAnswer::read($f),
             'MarkUsed' => MarkUsed::read($f),
             'SetFixture' => SetFixture::read($f, $shelf),
             'HangFixture' => HangFixture::read($f, $shelf),
