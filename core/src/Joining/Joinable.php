@@ -116,15 +116,24 @@ final readonly class Joinable
         foreach ($roster->units as $unit) {
             $room = $unit->zones > 0 ? $unit->zones : $unit->most;
             $own = array_values(array_filter($wants, static fn(Want $w): bool => $w->control === $unit->id));
-            if ($room === null || count($own) <= $room) {
+            // Lights of one zone take one room of it.
+            $over =
+                $unit->zones > 0
+                    ? array_values(array_filter($own, static fn(Want $w): bool => $w->zone > $unit->zones))
+                    : array_slice($own, $room ?? count($own));
+            if ($over === []) {
                 continue;
             }
-            $over = array_slice($own, $room);
             $wants = array_values(array_filter($wants, static fn(Want $w): bool => !in_array($w, $over, true)));
             $blocked[] = new Blocked(
                 $unit->zones > 0 ? Blocked::ZONES : Blocked::FULL,
                 $unit->id,
-                sprintf('%s has room for %d of %d lights', $unit->called(), $room, count($own)),
+                sprintf(
+                    $unit->zones > 0 ? '%s has %d zones for %d lights' : '%s has room for %d of %d lights',
+                    $unit->called(),
+                    $room,
+                    count($own),
+                ),
                 'Left out: ' .
                     implode(', ', array_map(static fn(Want $w): string => $roster->unit($w->light)->called(), $over)) .
                     ($unit->zones > 0

@@ -129,9 +129,9 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
         }
     }, LOOKS);
     watch(seen, (state) => {
-        const away = Date.now() - hidden;
+        const away = serverNow() - hidden;
         if (state === 'hidden') {
-            hidden = Date.now();
+            hidden = serverNow();
         } else if (hidden > 0 && away > SLEPT && live.value?.picture) {
             slept.value = Math.round(away / 1000);
             void look();

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\RosterOfPlan;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Joining\Want;
+use EmberDusk\Joining\Wanted;
+use EmberDusk\Plan\Plan;
+
+/** Which light answers to what: lights down, ways of control across. */
+final readonly class AnswerBoard
+{
+    /**
+     * @param  list<Unit>  $lights
+     * @param  list<Unit>  $controls
+     * @param  array<string, Cell>  $cells  by control and light, as in {@see Want::key()}
+     */
+    private function __construct(public array $lights, public array $controls, public array $cells) {}
+
+    /** @param  list<string>  $worked  what was pressed on site and answered, by control and light */
+    public static function of(Plan $plan, array $worked): self
+    {
+        $roster = RosterOfPlan::of($plan, new School());
+        $lights = array_values(array_filter($roster->units, static fn(Unit $u): bool => $u->lights()));
+        $controls = array_values(array_filter($roster->units, static fn(Unit $u): bool => !$u->lights()));
+        $wanted = new Wanted($plan, $roster->units);
+        $room = self::keyed(Joinable::of($plan)->roster->wants);
+        $wants = self::keyed($roster->wants);
+        $cells = [];
+        foreach ($controls as $control) {
+            foreach ($lights as $light) {
+                $key = (new Want($control->id, $light->id))->key();
+                $want = $wants[$key] ?? null;
+                $cannot = $wanted->cannot($control, $light);
+                $cells[$key] = new Cell(
+                    control: $control->id,
+                    light: $light->id,
+                    state: match (true) {
+                        $cannot !== null => Cell::CANNOT,
+                        $want === null => Cell::OPEN,
+                        in_array($key, $worked, true) => Cell::WORKS,
+                        !isset($room[$key]) && $control->zones > 0 && $want->zone > $control->zones => Cell::CLASHES,
+                        default => Cell::PLANNED,
+                    },
+                    zone: $want->zone ?? 0,
+                    why: $cannot ?? self::clash($control, $want),
+                    decided: $wanted->answer($control, $light) !== null,
+                );
+            }
+        }
+
+        // A phone that reaches nothing by itself is no way of control here.
+        $controls = array_values(
+            array_filter(
+                $controls,
+                static fn(Unit $c): bool => $c->role !== Unit::PHONE ||
+                    array_filter($roster->wants, static fn(Want $w): bool => $w->control === Roster::PHONE) !== [],
+            ),
+        );
+
+        return new self($lights, $controls, $cells);
+    }
+
+    /**
+     * @param  list<Want>  $wants
+     * @return array<string, Want>
+     */
+    private static function keyed(array $wants): array
+    {
+        return array_combine(array_map(static fn(Want $w): string => $w->key(), $wants), $wants);
+    }
+
+    private static function clash(Unit $control, ?Want $want): string
+    {
+        return $want !== null && $control->zones > 0 && $want->zone > $control->zones
+            ? "{$control->label()} has {$control->zones} zones."
+            : '';
+    }
+
+    public function cell(string $control, string $light): ?Cell
+    {
+        return $this->cells[(new Want($control, $light))->key()] ?? null;
+    }
+
+    /**
+     * Two lights that could share a zone where a control has fewer zones than lights: one that has none, and the one that is nearest to it in
+     * room and kind.
+     *
+     * @return list<array{control: Unit, light: Unit, with: Unit, zone: int}>
+     */
+    public function merges(): array
+    {
+        $merges = [];
+        foreach ($this->controls as $control) {
+            foreach ($this->lights as $light) {
+                if ($this->cell($control->id, $light->id)?->state !== Cell::CLASHES) {
+                    continue;
+                }
+                $held = array_filter(
+                    $this->lights,
+                    fn(Unit $u): bool => in_array(
+                        $this->cell($control->id, $u->id)?->state,
+                        [Cell::WORKS, Cell::PLANNED],
+                        true,
+                    ),
+                );
+                usort(
+                    $held,
+                    static fn(Unit $a, Unit $b): int => [self::unlike($a, $light), $a->id] <=> [
+                        self::unlike($b, $light),
+                        $b->id,
+                    ],
+                );
+                if ($held !== []) {
+                    $merges[] = [
+                        'control' => $control,
+                        'light' => $light,
+                        'with' => $held[0],
+                        'zone' => $this->cell($control->id, $held[0]->id)->zone ?? 0,
+                    ];
+                }
+            }
+        }
+
+        return $merges;
+    }
+
+    /** How ill two lights would share a zone: another room counts more than another kind. */
+    private static function unlike(Unit $a, Unit $b): int
+    {
+        return ($a->place === $b->place ? 0 : 2) + ($a->kind === $b->kind ? 0 : 1);
+    }
+}

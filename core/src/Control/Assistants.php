@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Rehearsal;
+use EmberDusk\Joining\RosterOfPlan;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\StandIn\Command;
+use EmberDusk\Joining\StandIn\Light;
+use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\NoSolution;
+
+/** Somebody speaks to the assistants of a job: what is understood, and which lights answer on stand-ins that are joined as planned. */
+final readonly class Assistants
+{
+    public static function say(Plan $plan, string $said): Spoken
+    {
+        $roster = RosterOfPlan::of($plan, new School());
+        $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
+        $vocabulary = Vocabulary::of($plan, $lights);
+        $heard = (new Speech($vocabulary))->hear($said);
+        $joinable = Joinable::of($plan, new School(proves: false));
+        $hearing = array_filter(
+            $joinable->roster->units,
+            static fn(Unit $u): bool => $u->role === Unit::ASSISTANT ||
+                ($u->role === Unit::HUB && $u->name === 'Assistant'),
+        );
+        if ($hearing === []) {
+            return new Spoken(
+                $heard,
+                $heard->words($vocabulary),
+                [],
+                'No assistant of this job hears it. Choose one at Kit.',
+            );
+        }
+        $site =
+            Rehearsal::run($joinable->roster, 1)->run->site() ?? throw new NoSolution('There are no stand-ins to ask.');
+        $answers = [];
+        foreach ($heard->scene === '' ? $heard->lights : array_keys($plan->scenes[$heard->scene]->levels) as $id) {
+            if (isset($vocabulary->lights[$id])) {
+                $level =
+                    $heard->scene === '' ? $heard->level : max([0.0, ...$plan->scenes[$heard->scene]->levels[$id]]);
+                $answers[] = self::answer($vocabulary, $site, array_keys($hearing), (string) $id, $heard, $level);
+            }
+        }
+        $none = $answers !== [] && array_filter($answers, static fn(array $a): bool => $a['answers']) === [];
+
+        return new Spoken(
+            $heard,
+            $heard->words($vocabulary),
+            $answers,
+            $none ? 'No light answers: none of these is worked by an assistant of the job.' : '',
+        );
+    }
+
+    /**
+     * @param  list<string>  $hearing
+     * @return array{light: string, name: string, answers: bool, why: string, level: float}
+     */
+    private static function answer(
+        Vocabulary $vocabulary,
+        Site $site,
+        array $hearing,
+        string $id,
+        Heard $heard,
+        ?float $level,
+    ): array {
+        $light = $site->devices()[$id] ?? null;
+        $reached =
+            $light instanceof Light &&
+            array_filter($hearing, static fn(string $a): bool => $site->device($a)->reaches($light, $id, 0)) !== [];
+        $why = $reached ? self::cannot($heard, $vocabulary->kinds[$id]) : 'no assistant of the job works it';
+        if ($reached && $level !== null) {
+            $light->obey(new Command($level));
+        }
+
+        return [
+            'light' => $id,
+            'name' => $vocabulary->lights[$id],
+            'answers' => $reached && $why === '',
+            'why' => $why,
+            'level' => $light instanceof Light ? $light->level() : 0.0,
+        ];
+    }
+
+    /** Why a light cannot do what is asked, by its channels; empty where it can. */
+    private static function cannot(Heard $heard, string $kind): string
+    {
+        $coloured = in_array($kind, ['rgb', 'rgbw', 'rgbcct'], true);
+
+        return match (true) {
+            $heard->colour !== '' && $heard->colour !== 'white' && !$coloured => 'it has no colours',
+            $heard->kelvin !== null && !in_array($kind, ['tunable', 'rgbcct', 'rgb', 'rgbw'], true)
+                => 'its white is fixed',
+            default => '',
+        };
+    }
+}

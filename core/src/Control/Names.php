@@ -1,0 +1,264 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Plan\Plan;
+
+/** Names as they are typed into apps and spoken to assistants: what clashes, and what to call it instead. */
+final readonly class Names
+{
+    /** Words that assistants keep for themselves. Common practice, no source. */
+    private const KEPT = [
+        'all',
+        'everything',
+        'everywhere',
+        'light',
+        'lights',
+        'lamp',
+        'lamps',
+        'on',
+        'off',
+        'up',
+        'down',
+        'dim',
+        'scene',
+        'stop',
+        'timer',
+        'alarm',
+        'music',
+        'volume',
+        'home',
+        'house',
+        'room',
+    ];
+
+    /** Words that tell two lights of one room apart and sound like none of the others. */
+    private const APART = [
+        'window',
+        'corner',
+        'shelf',
+        'beam',
+        'edge',
+        'middle',
+        'garden',
+        'passage',
+        'upper',
+        'under',
+    ];
+
+    /** Words of a name that people still say as one. Common practice, no source. */
+    private const MOST_WORDS = 3;
+
+    /** Letters where no app says how many it takes. */
+    private const LETTERS = 32;
+
+    /**
+     * @param  array<string, array{string, string}>  $lights  name and room, by id
+     * @param  list<string>  $scenes  their names
+     */
+    public function __construct(
+        private array $lights,
+        private array $scenes = [],
+        private int $letters = self::LETTERS,
+    ) {}
+
+    public static function of(Plan $plan): self
+    {
+        $lights = [];
+        foreach ($plan->lights as $id => $light) {
+            $lights[$id] = [$light->name, $light->room];
+        }
+        $letters = self::LETTERS;
+        foreach (array_keys($plan->hubs) as $id) {
+            $letters = min($letters, (int) ($plan->hub($id)?->profile->figure('letters') ?? self::LETTERS));
+        }
+
+        return new self($lights, array_values(array_map(static fn($s): string => $s->name, $plan->scenes)), $letters);
+    }
+
+    /** @return list<NameClash> */
+    public function clashes(): array
+    {
+        $clashes = [];
+        foreach ($this->lights as $id => [$name, $room]) {
+            $clash = $this->alone((string) $id, $name, $room) ?? $this->besides((string) $id, $name);
+            if ($clash !== null) {
+                $clashes[] = $clash;
+            }
+        }
+
+        return $clashes;
+    }
+
+    private function alone(string $id, string $name, string $room): ?NameClash
+    {
+        $label = strtoupper($id);
+        $letters = mb_strlen($name);
+        if ($letters > $this->letters) {
+            return $this->clash(
+                $id,
+                NameClash::LONG,
+                "“{$this->short($name)}” is {$letters} letters long",
+                "The app of {$label} takes {$this->letters}.",
+                $this->fitted($name),
+            );
+        }
+        if (in_array(mb_strtolower($name), self::KEPT, true)) {
+            return $this->clash(
+                $id,
+                NameClash::KEPT,
+                "“{$name}” is a word that assistants keep for themselves",
+                "Whoever says it means something else than {$label}.",
+                "{$room} {$name}",
+            );
+        }
+        $says = $this->hard($name);
+        if ($says !== null) {
+            return $this->clash($id, NameClash::HARD, "“{$name}” is hard to say", $says, $this->plain($name, $room));
+        }
+        foreach ([$room, ...$this->scenes] as $other) {
+            if (Sound::same($name, $other)) {
+                return $this->clash(
+                    $id,
+                    NameClash::TAKEN,
+                    "“{$name}” is the name of a " . ($other === $room ? 'room' : 'scene') . ' as well',
+                    'What is said would mean both.',
+                    "{$name} " . self::APART[0],
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /** Why a name is hard to say; null where it is not. */
+    private function hard(string $name): ?string
+    {
+        return match (true) {
+            trim($name) === '' => 'It has no name.',
+            preg_match('/\p{L}/u', $name) !== 1 => 'There is no letter in it.',
+            preg_match('/[^\p{L}\p{N}\s\'’,.-]/u', $name) === 1 => 'There are signs in it that nobody speaks.',
+            preg_match('/\p{L}/u', (string) preg_replace('/\p{Latin}/u', '', $name)) === 1
+                => 'It is written in letters that the assistant may not read.',
+            preg_match('/[aeiouy]/i', (string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name)) !== 1
+                => 'There is no vowel in it.',
+            preg_match_all('/\p{N}/u', $name) > 2 => 'Its digits are said in more than one way.',
+            count((array) preg_split('/[\s,-]+/u', trim($name))) > self::MOST_WORDS => 'It has too many words.',
+            default => null,
+        };
+    }
+
+    /** Against the lights before it. */
+    private function besides(string $id, string $name): ?NameClash
+    {
+        foreach ($this->lights as $other => [$taken]) {
+            if ((string) $other === $id) {
+                return null;
+            }
+            if (mb_strtolower($taken) === mb_strtolower($name)) {
+                return $this->clash(
+                    $id,
+                    NameClash::TAKEN,
+                    "“{$name}” is the name of " . strtoupper((string) $other) . ' as well',
+                    'Two lights of one name cannot be told apart by voice.',
+                    null,
+                );
+            }
+            if (Sound::same($name, $taken)) {
+                return $this->clash(
+                    $id,
+                    NameClash::ALIKE,
+                    "“{$name}” and “{$taken}” sound alike",
+                    'An assistant takes one for the other.',
+                    null,
+                );
+            }
+        }
+
+        return null;
+    }
+
+    private function clash(string $id, string $code, string $title, string $detail, ?string $wish): NameClash
+    {
+        return new NameClash($id, $code, $title, $detail, $this->free($id, $wish));
+    }
+
+    /** The first name that fits, is said well and clashes with nothing: the one wished for, or the name with a word that tells it apart. */
+    private function free(string $id, ?string $wish): string
+    {
+        [$name, $room] = $this->lights[$id];
+        $first = explode(' ', trim((string) preg_replace('/[^\p{L}\s]/u', '', $name)))[0];
+        $bases = array_values(array_filter([$first, $room], static fn(string $b): bool => $b !== ''));
+        $tries = array_filter([$wish, $this->fitted("{$room} {$name}")]);
+        foreach ($bases as $base) {
+            foreach (self::APART as $word) {
+                $tries[] = $this->fitted("{$base} {$word}");
+            }
+        }
+        foreach (self::APART as $n => $word) {
+            $tries[] = ucfirst($word) . ' ' . self::APART[($n + 1) % count(self::APART)];
+        }
+        foreach ($tries as $try) {
+            if ($this->fits($id, $try)) {
+                return $try;
+            }
+        }
+
+        return '';
+    }
+
+    private function fits(string $id, string $name): bool
+    {
+        if (
+            $name === '' ||
+            mb_strlen($name) > $this->letters ||
+            in_array(mb_strtolower($name), self::KEPT, true) ||
+            $this->hard($name) !== null
+        ) {
+            return false;
+        }
+        foreach ($this->lights as $other => [$taken, $room]) {
+            if (Sound::same($name, $room) || ((string) $other !== $id && Sound::same($name, $taken))) {
+                return false;
+            }
+        }
+
+        return array_filter($this->scenes, static fn(string $s): bool => Sound::same($name, $s)) === [];
+    }
+
+    /** Whole words, as many as fit. */
+    private function fitted(string $name): string
+    {
+        $words = array_values(array_filter((array) preg_split('/\s+/u', trim($name))));
+        $words = array_values(
+            array_filter(
+                $words,
+                static fn(mixed $w): bool => !in_array(
+                    mb_strtolower((string) $w),
+                    ['the', 'of', 'and', 'a', 'in'],
+                    true,
+                ),
+            ),
+        );
+        while (count($words) > self::MOST_WORDS || mb_strlen(implode(' ', $words)) > $this->letters) {
+            array_pop($words);
+        }
+
+        return implode(' ', $words);
+    }
+
+    /** Only what is spoken of it. */
+    private function plain(string $name, string $room): string
+    {
+        $spoken = trim((string) preg_replace('/[^a-z\s]/i', '', $name));
+
+        return $this->fitted($spoken === '' ? "{$room} " . self::APART[0] : $spoken);
+    }
+
+    private function short(string $name): string
+    {
+        return mb_strlen($name) > 40 ? mb_substr($name, 0, 40) . '…' : $name;
+    }
+}
