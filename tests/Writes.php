@@ -99,6 +99,7 @@ final class Writes
                 ),
             ]),
             'join.begin' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join", ['speed' => 1]),
+            'jobs.say' => fn() => $this->ask('POST', "{$at}/say", ['said' => 'cove on']),
             'join.need' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join/needs", [
                 'key' => 'power',
                 'there' => true,

@@ -341,6 +341,7 @@ return array_merge(
         ['!in_array($id,', 'in_array($id,'],
         ['?->profile !== null', '?->profile === null'],
     ),
+    $at('Checks/Control/NameFindings.php', ["code: 'name'", "code: 'names'"], ['Severity::Watch', 'Severity::Stop']),
     $at(
         'Checks/Join/Unjoinable.php',
         ['=> $b->code !== Blocked::NO_LIGHT', '=> $b->code === Blocked::NO_LIGHT'],

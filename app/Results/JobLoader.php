@@ -18,6 +18,9 @@ use App\Screens\Screen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Job\JobState;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Task;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Arrangement;
@@ -58,6 +61,7 @@ final readonly class JobLoader
             time: Clock::hour(),
             bench: new BenchFacts(LogBook::entries($job)),
             solver: $this->bench,
+            worked: self::worked($job),
         );
     }
 
@@ -84,6 +88,23 @@ final readonly class JobLoader
             'redo' => $stack->words('redo'),
             'desk' => Screen::of($stage, $this->load(job: $job, plan: $revision->plan(), scene: $scene, open: $open)),
         ];
+    }
+
+    /** @return list<string> what was pressed on site and answered, by control and light */
+    private static function worked(Job $job): array
+    {
+        $ends = '/' . Task::ACCEPT . '|' . Seen::YES;
+
+        return array_values(
+            JoinEvent::query()
+                ->whereIn('join_run_id', $job->joinRuns()->where('site', true)->select('id'))
+                ->where('kind', Event::SAW)
+                ->where('text', 'like', Task::ACCEPT . " %{$ends}")
+                ->distinct()
+                ->get('text')
+                ->map(static fn(JoinEvent $e): string => substr($e->text, strlen(Task::ACCEPT) + 1, -strlen($ends)))
+                ->all(),
+        );
     }
 
     /** @return list<string> lights that a run on site has joined: a rehearsal joins nothing */

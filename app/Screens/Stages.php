@@ -10,6 +10,7 @@ use App\Screens\Handover\HandoverStage;
 use App\Screens\Join\JoinStage;
 use App\Screens\Kit\KitStage;
 use App\Screens\Parts\PartsStage;
+use App\Screens\Scenes\ScenesStage;
 use App\Screens\Survey\SurveyStage;
 use App\Screens\Wire\WireStage;
 use EmberDusk\Job\JobState;
@@ -31,6 +32,7 @@ final readonly class Stages
             new BuildStage(),
             new BenchStage(),
             new JoinStage(),
+            new ScenesStage(),
             new HandoverStage(),
         ];
     }

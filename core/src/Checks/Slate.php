@@ -23,6 +23,7 @@ final readonly class Slate
         'untraced' => 'In %d places legs are not traced',
         'no-power' => 'Where is power in %d places?',
         'lacking' => '%d runs lack kit',
+        'name' => '%d names will be mistaken',
         'unjoinable' => '%d things cannot be joined as they stand',
         'cores' => '%d cables have too few cores',
         'channels' => '%d controllers have too few channels',

@@ -38,6 +38,7 @@ final class JobState
      * @param  list<Offcut>  $offcuts  that lie in the van
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
+     * @param  list<string>  $worked  what was pressed on site and answered, by control and light
      */
     public function __construct(
         public readonly Plan $plan,
@@ -56,6 +57,7 @@ final class JobState
         public readonly string $time = '',
         public readonly BenchFacts $bench = new BenchFacts(),
         public readonly BenchSolver $solver = new SolvesNow(),
+        public readonly array $worked = [],
     ) {}
 
     /** Parts, steps and what is left of them, worked out once and only where it is asked for. */

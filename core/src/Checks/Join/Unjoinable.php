@@ -7,9 +7,12 @@ namespace EmberDusk\Checks\Join;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
+use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Joining\Blocked;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Plan\Changes\Control\SetAnswer;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
 
 /** What cannot be joined as it stands, once something of the job is meant to work the lights: named long before the first step on site. */
@@ -25,6 +28,25 @@ final readonly class Unjoinable implements Check
                 Rule::LEAFLET,
             ),
         ];
+    }
+
+    /** @return list<Fix> two lights that share a zone */
+    private static function merged(Judged $job, string $control): array
+    {
+        $merges = array_filter(
+            AnswerBoard::of($job->plan, [])->merges(),
+            static fn(array $m): bool => $m['control']->id === $control,
+        );
+
+        return array_values(
+            array_map(
+                static fn(array $m): Fix => new Fix(
+                    "{$m['light']->called()} shares zone {$m['zone']} with {$m['with']->called()}",
+                    SetAnswer::payload($m['control']->item, $m['light']->item, true, $m['zone']),
+                ),
+                $merges,
+            ),
+        );
     }
 
     public function check(Judged $job): array
@@ -46,6 +68,7 @@ final readonly class Unjoinable implements Check
                     detail: $b->detail,
                     place: $b->place,
                     source: Rule::LEAFLET,
+                    fixes: $b->code === Blocked::ZONES ? self::merged($job, $b->unit) : [],
                 ),
                 // A control that reaches nothing is told where it stands among the kit.
                 $chosen

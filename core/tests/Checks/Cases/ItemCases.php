@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Checks\Cases;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Light;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 
@@ -83,6 +84,15 @@ final readonly class ItemCases
                 null,
             )
             ->state();
+        // Names that sound alike, and names that do not.
+        $called = static fn(string $second): JobState => new JobState(
+            $two(2, true)->plan->with(
+                lights: ['c1' => new Light('c1', 'Snug left', 'Snug'), 'c2' => new Light('c2', $second, 'Snug')],
+            ),
+            [],
+            Demo::shelf(),
+        );
+        yield 'name' => ['name', static fn(): array => [$called('Snug lift'), $called('Snug window')]];
         yield 'unjoinable by its zones' => ['unjoinable', static fn(): array => [$two(1, true), $two(2, true)]];
         yield 'unjoinable by its leaflet' => ['unjoinable', static fn(): array => [$two(2, false), $two(2, true)]];
         $set = static fn(float $metres): JobState => Circuits::in()

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use EmberDusk\Control\Assistants;
+use Illuminate\Console\Command;
+
+final class SayCommand extends Command
+{
+    use ReadsJobFile;
+
+    protected $signature = 'ember:say {file : a job file, - for standard input} {said : what is said to the assistants}';
+
+    protected $description = 'Say something to the assistants of a job: what is understood, and which lights answer on the stand-ins';
+
+    public function handle(): int
+    {
+        return $this->answering(function (): int {
+            $spoken = Assistants::say($this->plan(), (string) $this->argument('said'));
+            $this->line($spoken->words);
+            foreach ($spoken->answers as $a) {
+                $this->line(
+                    sprintf(
+                        '%-4s %-20s %s',
+                        strtoupper($a['light']),
+                        $a['name'],
+                        $a['answers'] ? sprintf('%d %%', round(100 * $a['level'])) : "does not answer: {$a['why']}",
+                    ),
+                );
+            }
+            if ($spoken->trouble !== '') {
+                $this->line($spoken->trouble);
+            }
+            $answers = array_filter($spoken->answers, static fn(array $a): bool => $a['answers']);
+
+            return $answers !== [] && count($answers) === count($spoken->answers) ? self::SUCCESS : self::FAILURE;
+        });
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\SayRequest;
+use App\Models\Job;
+use App\Screens\Scenes\SpokenPicture;
+use EmberDusk\Control\Assistants;
+use Illuminate\Http\JsonResponse;
+
+/** Somebody speaks to the assistants of a job, as stand-ins. */
+final readonly class SayController
+{
+    public function __invoke(SayRequest $request, Job $job): JsonResponse
+    {
+        return new JsonResponse(
+            SpokenPicture::of(Assistants::say($job->newest()->plan(), $request->string('said')->toString())),
+        );
+    }
+}

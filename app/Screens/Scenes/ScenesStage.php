@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Scenes;
+
+use App\Screens\Stage;
+use App\Screens\Wire\WireScreen;
+use EmberDusk\Job\JobState;
+
+/** Which light answers to what, what it is called, and the scenes. Without it a job may be handed over. */
+final readonly class ScenesStage implements Stage
+{
+    public function key(): string
+    {
+        return 'scenes';
+    }
+
+    public function digit(): int
+    {
+        return 8;
+    }
+
+    public function name(): string
+    {
+        return 'Scenes';
+    }
+
+    public function page(): string
+    {
+        return 'Scenes';
+    }
+
+    /** @return array<string, mixed> */
+    public function picture(JobState $state): array
+    {
+        return ScenesScreen::picture($state);
+    }
+
+    public function ledger(JobState $state): array
+    {
+        return WireScreen::ledger($state);
+    }
+
+    public function begun(JobState $state): bool
+    {
+        return $state->plan->scenes !== [] || $state->plan->answers !== [] || $state->worked !== [];
+    }
+
+    public function open(JobState $state): int
+    {
+        return 0;
+    }
+
+    public function optional(): bool
+    {
+        return true;
+    }
+}

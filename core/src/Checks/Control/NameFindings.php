@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Control;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Control\Names;
+use EmberDusk\Plan\Changes\Runs\NameLight;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** One light, one name: short enough for the app, told apart by ear, and no word that assistants keep for themselves. */
+final readonly class NameFindings implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'name',
+                'controller',
+                'the name of a light fits into its app, is said well and sounds like no other',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach (Names::of($job->plan)->clashes() as $clash) {
+            $room = $job->plan->lights[$clash->light]->room;
+            $findings[] = new Finding(
+                code: 'name',
+                severity: Severity::Watch,
+                title: $clash->title,
+                detail: $clash->detail,
+                place: new Place('scenes', $clash->light),
+                source: Rule::PRACTICE,
+                fixes: $clash->instead === ''
+                    ? []
+                    : [
+                        new Fix(
+                            "Call it “{$clash->instead}”",
+                            NameLight::payload(controller: $clash->light, name: $clash->instead, room: $room),
+                        ),
+                    ],
+            );
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue';
+import JobFrame from '@/ui/JobFrame.vue';
+import { ask, inWords } from '@/lib/http';
+import type { Shortcut } from '@/lib/keys';
+import { provideScreen } from '@/lib/screen';
+import type { Answer, ScenesPicture, Spoken } from '@/types/generated/responses';
+import AnswerBoard from './AnswerBoard.vue';
+import SceneList from './SceneList.vue';
+
+const props = defineProps<{ answer: Answer }>();
+const { desk, answer, change } = provideScreen(props.answer);
+const scenes = computed(() => desk.value.scenes as ScenesPicture);
+const said = ref('');
+const field = ref<HTMLInputElement>();
+const spoken = ref<Spoken | null>(null);
+const message = ref('');
+/** Levels that the lights on the stand-ins have after what was said, by light. */
+const levels = computed(() => Object.fromEntries((spoken.value?.answers ?? []).map((a) => [a.light, a])));
+
+async function say(): Promise<void> {
+    if (!said.value.trim()) {
+        return;
+    }
+    try {
+        spoken.value = await ask<Spoken>('POST', `/jobs/${answer.value.job}/say`, { said: said.value });
+        message.value = '';
+    } catch (error) {
+        message.value = inWords(error);
+    }
+}
+watch(
+    () => answer.value.revision,
+    () => (spoken.value = null),
+);
+function rename(light: string, name: string): void {
+    const of = scenes.value.lights.find((l) => l.id === light);
+    void change({ kind: 'NameLight', controller: light, name, room: of?.room ?? '' });
+}
+const shortcuts = computed<Shortcut[]>(() => [
+    { key: 'v', what: 'Say something', act: () => void nextTick(() => field.value?.focus()) },
+]);
+</script>
+
+<template>
+    <JobFrame :shortcuts="shortcuts">
+        <form class="flex flex-wrap items-baseline gap-x-3 gap-y-1 border-b border-ink pb-2" @submit.prevent="say()">
+            <label class="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-3"
+                ><b class="text-lg">What would be said</b>
+                <input
+                    ref="field"
+                    v-model="said"
+                    class="min-w-[240px] flex-1 bg-transparent py-1 text-[17px] outline-none focus:border-b-2 focus:border-ember"
+                    placeholder="all but the bar, 30 %"
+                    maxlength="300"
+            /></label>
+            <button class="quiet">Say it</button>
+            <kbd aria-hidden="true">V</kbd>
+        </form>
+        <p v-if="message" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ message }}</p>
+        <p v-if="spoken" role="status" class="mt-2">
+            {{ spoken.understood ? 'Understood: ' : '' }}<b>{{ spoken.words }}</b>
+            <template v-if="spoken.trouble"> {{ spoken.trouble }}</template>
+            <template v-for="a in spoken.answers.filter((one) => !one.answers)" :key="a.light">
+                {{ a.name }} does not answer: {{ a.why }}.
+            </template>
+        </p>
+        <p v-if="scenes.lights.length === 0" class="mt-4 text-ink2">
+            No light of this job joins anything yet. Choose controllers and what works them at Kit: here stands then
+            which light answers to what.
+        </p>
+        <AnswerBoard v-else :board="scenes" :levels="levels" @change="change" />
+        <div class="mt-5 grid gap-x-8 gap-y-5 lg:grid-cols-2">
+            <SceneList :scenes="scenes.scenes" :lights="scenes.lights" />
+            <section aria-labelledby="heard">
+                <h2 id="heard" class="text-lg font-semibold">Names, as they are heard</h2>
+                <p v-if="scenes.names.length === 0" class="text-ink2">
+                    {{
+                        scenes.lights.some((l) => l.named)
+                            ? 'No name is taken for another, too long for its app or kept by assistants.'
+                            : 'Names are given when a light has joined, and are looked at here.'
+                    }}
+                </p>
+                <ul>
+                    <li v-for="clash in scenes.names" :key="clash.title" class="border-b border-rule2 py-1.5">
+                        <b>{{ clash.title }}.</b> {{ clash.detail }}
+                        <button
+                            v-if="clash.instead"
+                            type="button"
+                            class="act"
+                            @click="rename(clash.light, clash.instead)"
+                        >
+                            Call it “{{ clash.instead }}”
+                        </button>
+                    </li>
+                </ul>
+            </section>
+        </div>
+    </JobFrame>
+</template>
