@@ -14,6 +14,7 @@ use App\Models\JoinEvent;
 use App\Models\PartMark;
 use App\Models\Revision;
 use App\Models\User;
+use App\Screens\Scenes\ScenesStage;
 use App\Screens\Screen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
@@ -37,6 +38,7 @@ final readonly class JobLoader
         ?Shelves $shelf = null,
         ?string $scene = null,
         array $open = [],
+        bool $everyScene = false,
     ): JobState {
         $results = $this->results->of($plan);
 
@@ -45,7 +47,7 @@ final readonly class JobLoader
             results: $results,
             shelf: $shelf ?? Shelves::ofCrew($job->crew),
             joined: self::joined($job),
-            scenes: $this->results->scenes($plan, $results, $scene),
+            scenes: $this->results->scenes($plan, $results, $scene, $everyScene),
             scene: isset($plan->scenes[$scene ?? '']) ? $scene : null,
             open: $open,
             marks: $job
@@ -86,7 +88,16 @@ final readonly class JobLoader
             'keptAt' => $revision->created_at->toIso8601String(),
             'undo' => $stack->words('undo'),
             'redo' => $stack->words('redo'),
-            'desk' => Screen::of($stage, $this->load(job: $job, plan: $revision->plan(), scene: $scene, open: $open)),
+            'desk' => Screen::of(
+                $stage,
+                $this->load(
+                    job: $job,
+                    plan: $revision->plan(),
+                    scene: $scene,
+                    open: $open,
+                    everyScene: $stage === ScenesStage::KEY,
+                ),
+            ),
         ];
     }
 

@@ -42,9 +42,9 @@ final readonly class ResultCache
      * @param  array<string, RunResult|FixtureResult|Refusal>  $full
      * @return array<string, array<string, RunResult|FixtureResult|Refusal>> by scene, then by run and by fitting
      */
-    public function scenes(Plan $plan, array $full, ?string $looked): array
+    public function scenes(Plan $plan, array $full, ?string $looked, bool $every = false): array
     {
-        $even = SceneFindings::settled($plan, $full);
+        $even = $every ? [] : SceneFindings::settled($plan, $full);
 
         return array_map(
             fn(Scene $scene): array => $this->solved($plan, $scene, $scene->id === $looked ? [] : $even),

@@ -11,9 +11,11 @@ use EmberDusk\Job\JobState;
 /** Which light answers to what, what it is called, and the scenes. Without it a job may be handed over. */
 final readonly class ScenesStage implements Stage
 {
+    public const KEY = 'scenes';
+
     public function key(): string
     {
-        return 'scenes';
+        return self::KEY;
     }
 
     public function digit(): int
@@ -44,7 +46,7 @@ final readonly class ScenesStage implements Stage
 
     public function begun(JobState $state): bool
     {
-        return $state->plan->scenes !== [] || $state->plan->answers !== [] || $state->worked !== [];
+        return $state->plan->answers !== [] || $state->worked !== [];
     }
 
     public function open(JobState $state): int

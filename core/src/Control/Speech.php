@@ -217,8 +217,34 @@ final readonly class Speech
         return $not === [] ? [] : array_values(array_map(strval(...), array_diff($meant, $not)));
     }
 
-    /** @return list<string> lights whose names or rooms are in the text: the longest names first, each word of it once */
+    /**
+     * Lights whose names or rooms are in the text: the longest names first, letter by letter before what only sounds like it, each word once.
+     *
+     * @return list<string>
+     */
     private function named(string $text): array
+    {
+        $words = explode(' ', $text);
+        $free = array_fill(0, count($words), true);
+        $found = [];
+        foreach ($this->places($words) as [$from, $size, , $ids]) {
+            $at = range($from, $from + $size - 1);
+            if (array_filter($at, static fn(int $n): bool => !$free[$n]) === []) {
+                $free = array_fill_keys($at, false) + $free;
+                $found = [...$found, ...$ids];
+            }
+        }
+
+        return array_values(array_unique($found));
+    }
+
+    /**
+     * Where in the words a name is said, or something that sounds like it.
+     *
+     * @param  list<string>  $words
+     * @return list<array{int, int, int, list<string>}> first word, how many, 0 letter by letter or 1, lights
+     */
+    private function places(array $words): array
     {
         $names = [];
         foreach ($this->vocabulary->lights as $id => $name) {
@@ -227,39 +253,19 @@ final readonly class Speech
         foreach ($this->vocabulary->rooms as $room => $ids) {
             $names[] = [self::plain((string) $room), $ids];
         }
-        usort($names, static fn(array $a, array $b): int => mb_strlen($b[0]) <=> mb_strlen($a[0]));
-        $text = " {$text} ";
-        $found = [];
-        foreach ($names as [$name, $ids]) {
-            if ($name !== '' && str_contains($text, " {$name} ")) {
-                $text = str_replace(" {$name} ", ' | ', $text);
-                $found = [...$found, ...$ids];
-            }
-        }
-
-        return array_values(array_unique($found !== [] ? $found : $this->sounding($text, $names)));
-    }
-
-    /**
-     * Words that sound like a name, where none is said letter by letter.
-     *
-     * @param  list<array{string, list<string>}>  $names
-     * @return list<string>
-     */
-    private function sounding(string $text, array $names): array
-    {
-        $words = explode(' ', trim($text));
-        $found = [];
+        $places = [];
         foreach ($names as [$name, $ids]) {
             $size = substr_count($name, ' ') + 1;
-            for ($n = 0; $n + $size <= count($words); $n++) {
-                if ($name !== '' && Sound::same(implode(' ', array_slice($words, $n, $size)), $name)) {
-                    $found = [...$found, ...$ids];
+            for ($n = 0; $name !== '' && $n + $size <= count($words); $n++) {
+                $said = implode(' ', array_slice($words, $n, $size));
+                if ($said === $name || Sound::same($said, $name)) {
+                    $places[] = [$n, $size, $said === $name ? 0 : 1, $ids];
                 }
             }
         }
+        usort($places, static fn(array $a, array $b): int => [$b[1], $a[2]] <=> [$a[1], $b[2]]);
 
-        return $found;
+        return $places;
     }
 
     private function unknown(string $text): string

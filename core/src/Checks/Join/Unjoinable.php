@@ -11,6 +11,7 @@ use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Joining\Blocked;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Plan\Changes\Control\SetAnswer;
+use EmberDusk\Plan\Changes\Job\Together;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
@@ -39,13 +40,18 @@ final readonly class Unjoinable implements Check
         );
 
         return array_values(
-            array_map(
-                static fn(array $m): Fix => new Fix(
-                    "{$m['light']->called()} shares zone {$m['zone']} with {$m['with']->called()}",
-                    SetAnswer::payload($m['control']->item, $m['light']->item, true, $m['zone']),
-                ),
-                $merges,
-            ),
+            array_map(static function (array $m): Fix {
+                $words = "{$m['light']->called()} shares zone {$m['zone']} with {$m['with']->called()}";
+
+                // The other one keeps its zone.
+                return new Fix(
+                    $words,
+                    Together::payload($words, [
+                        SetAnswer::payload($m['control']->item, $m['with']->item, true, $m['zone']),
+                        SetAnswer::payload($m['control']->item, $m['light']->item, true, $m['zone']),
+                    ]),
+                );
+            }, $merges),
         );
     }
 

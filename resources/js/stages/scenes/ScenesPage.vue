@@ -61,9 +61,9 @@ const shortcuts = computed<Shortcut[]>(() => [
         <p v-if="spoken" role="status" class="mt-2">
             {{ spoken.understood ? 'Understood: ' : '' }}<b>{{ spoken.words }}</b>
             <template v-if="spoken.trouble"> {{ spoken.trouble }}</template>
-            <template v-for="a in spoken.answers.filter((one) => !one.answers)" :key="a.light">
-                {{ a.name }} does not answer: {{ a.why }}.
-            </template>
+            <span v-for="a in spoken.answers.filter((one) => !one.answers)" :key="a.light" class="ml-2"
+                >{{ a.name }} does not answer: {{ a.why }}.</span
+            >
         </p>
         <p v-if="scenes.lights.length === 0" class="mt-4 text-ink2">
             No light of this job joins anything yet. Choose controllers and what works them at Kit: here stands then

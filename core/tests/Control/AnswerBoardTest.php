@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Control;
+
+use EmberDusk\Control\AnswerBoard;
+use EmberDusk\Control\Cell;
+use EmberDusk\Formats\Fields;
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Want;
+use EmberDusk\Plan\Changes\Control\SetAnswer;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
+use EmberDusk\Values\InvalidInput;
+use PHPUnit\Framework\TestCase;
+
+/** Lights down, ways of control across; what is decided there is what is joined. */
+final class AnswerBoardTest extends TestCase
+{
+    /** So many lights in a room, a hub, and a remote of so many zones. */
+    private static function house(int $lights, int $zones): Plan
+    {
+        $leaflet = static fn(string $id): array => (array) ((Demo::shelf()->find($id)->written ?? [])['profile'] ?? []);
+        $circuit = Circuits::in()->supply('s1');
+        for ($n = 1; $n <= $lights; $n++) {
+            $circuit = $circuit
+                ->controller("c{$n}", ['family' => 'zigbee', 'profile' => $leaflet('controller-zigbee-2')])
+                ->run("r{$n}", 1.0, [], 's1', controller: "c{$n}");
+        }
+
+        return $circuit
+            ->item(
+                'i1',
+                'remote',
+                [
+                    'speaks' => ['zigbee'],
+                    'sets' => ['single'],
+                    'zones' => $zones,
+                    'profile' => $leaflet('remote-zigbee-4'),
+                ],
+                null,
+            )
+            ->plan();
+    }
+
+    /** @return array<string, int> zones by light of what is joined */
+    private static function joined(Plan $plan): array
+    {
+        return array_column(
+            array_map(static fn(Want $w): array => [$w->light, $w->zone], Joinable::of($plan)->roster->wants),
+            1,
+            0,
+        );
+    }
+
+    public function test_what_is_decided_is_what_is_joined(): void
+    {
+        $plan = self::house(3, 4);
+        self::assertSame(['c1' => 1, 'c2' => 2, 'c3' => 3], self::joined($plan));
+        $plan = SetAnswer::read(self::fields('i1', 'c2', false))->apply($plan);
+        self::assertSame(['c1' => 1, 'c3' => 2], self::joined($plan));
+        $plan = SetAnswer::read(self::fields('i1', 'c3', true, 4))->apply($plan);
+        self::assertSame(['c1' => 1, 'c3' => 4], self::joined($plan));
+        $board = AnswerBoard::of($plan, ['r1 c1']);
+        self::assertSame(
+            [Cell::WORKS, Cell::OPEN, Cell::PLANNED],
+            array_map(static fn(string $c): ?string => $board->cell('r1', $c)?->state, ['c1', 'c2', 'c3']),
+        );
+        self::assertSame(
+            [false, true, true],
+            [
+                $board->cell('r1', 'c1')?->decided,
+                $board->cell('r1', 'c2')?->decided,
+                $board->cell('r1', 'c3')?->decided,
+            ],
+        );
+        $plan = SetAnswer::read(self::fields('i1', 'c2', null))->apply($plan);
+        self::assertSame(['c1' => 1, 'c2' => 2, 'c3' => 4], self::joined($plan));
+        // What is decided about a thing goes with it.
+        self::assertSame([], $plan->with(items: [])->answers);
+    }
+
+    /** Six lights on a remote of four zones: the two that have none are named, with whom they could share. */
+    public function test_six_lights_on_four_zones_are_merged_as_proposed(): void
+    {
+        $plan = self::house(6, 4);
+        $board = AnswerBoard::of($plan, []);
+        self::assertSame(
+            [Cell::PLANNED, Cell::PLANNED, Cell::PLANNED, Cell::PLANNED, Cell::CLASHES, Cell::CLASHES],
+            array_map(static fn(int $n): ?string => $board->cell('r1', "c{$n}")?->state, range(1, 6)),
+        );
+        self::assertCount(1, Joinable::of($plan)->blocked);
+        for ($n = 0; $n < 2; $n++) {
+            $merge = AnswerBoard::of($plan, [])->merges()[0];
+            foreach (['with', 'light'] as $of) {
+                $plan = SetAnswer::read(
+                    self::fields($merge['control']->item, $merge[$of]->item, true, $merge['zone']),
+                )->apply($plan);
+            }
+        }
+        self::assertSame([], Joinable::of($plan)->blocked);
+        self::assertCount(6, self::joined($plan));
+        self::assertSame([], AnswerBoard::of($plan, [])->merges());
+    }
+
+    public function test_what_a_control_cannot_work_says_why(): void
+    {
+        $plan = Demo::plan();
+        $board = AnswerBoard::of($plan, []);
+        self::assertSame(Cell::PLANNED, $board->cell('h1', 'c1')?->state);
+        self::assertStringContainsString('by a hub or bridge only', (string) $board->cell('phone', 'c1')?->why);
+        $this->expectException(InvalidInput::class);
+        SetAnswer::read(self::fields('i9', 'c1', true))->apply($plan);
+    }
+
+    private static function fields(string $control, string $light, ?bool $wanted, int $zone = 0): Fields
+    {
+        return new Fields(SetAnswer::payload($control, $light, $wanted, $zone)->toArray());
+    }
+}
