@@ -79,6 +79,7 @@ final readonly class HandoverController
                 findings: Findings::of($state),
                 revision: $revision->number,
                 tested: Tested::of($state),
+                joined: $run === null ? [] : $this->log->of($run),
             );
     }
 }

@@ -8,6 +8,10 @@ use EmberDusk\Checks\Checked;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Recovery;
+use EmberDusk\Joining\School;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
@@ -27,6 +31,7 @@ final readonly class Sheet
      * @param  list<string>  $joinLog  the last join run in words, with its times
      * @param  list<Finding>  $findings  what was still wrong or undecided, worst first
      * @param  list<array<string, mixed>>  $tested  as {@see Tested}
+     * @param  list<Event>  $joined  the log of the run on site
      * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
     public static function of(
@@ -36,7 +41,10 @@ final readonly class Sheet
         array $findings,
         int $revision,
         array $tested,
+        array $joined = [],
     ): array {
+        $roster = Joinable::of($plan, new School(proves: false))->roster;
+
         return [
             'job' => $plan->name,
             'client' => $plan->client,
@@ -55,6 +63,11 @@ final readonly class Sheet
             'hub' => $plan->hub(array_key_first($plan->hubs))?->name(),
             'join' => $joinLog,
             'tested' => $tested,
+            'day' => DayCard::lines($plan, $roster, $joined),
+            'recovery' => array_map(
+                static fn(Recovery $r): array => ['title' => $r->title, 'says' => $r->says, 'steps' => $r->steps()],
+                $roster->wants === [] ? [] : Recovery::all($roster),
+            ),
             'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
             'checked' => Checked::of($plan, $findings),
             'caution' => self::CAUTION,

@@ -43,6 +43,7 @@ final readonly class Unit
      * @param  bool  $used  it was in use before: it may belong to another network
      * @param  bool  $fixed  it cannot be carried
      * @param  string  $item  id that it has in the plan
+     * @param  string  $member  the network in which it is already, and stays
      */
     public function __construct(
         public string $id,
@@ -63,11 +64,23 @@ final readonly class Unit
         public bool $fixed = false,
         public string $room = '',
         public string $item = '',
+        public string $member = '',
     ) {}
 
     public function used(): self
     {
         return $this->withChanged(used: true);
+    }
+
+    /** As it comes out of its box. */
+    public function fresh(): self
+    {
+        return $this->withChanged(used: false);
+    }
+
+    public function memberOf(string $network): self
+    {
+        return $this->withChanged(member: $network);
     }
 
     /** As it stands on the label: C1. */

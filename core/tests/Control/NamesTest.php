@@ -88,7 +88,7 @@ final class NamesTest extends TestCase
     private function assertInstead(array $lights, NameClash $clash): void
     {
         self::assertNotSame('', $clash->instead, $clash->title);
-        $lights[$clash->light][0] = $clash->instead;
+        $lights[$clash->light] = [$clash->instead, 'Snug'];
         $left = array_filter(
             (new Names($lights, ['Talk'], 20))->clashes(),
             static fn(NameClash $c): bool => $c->light === $clash->light,
@@ -128,7 +128,7 @@ final class NamesTest extends TestCase
             if ($clash === null) {
                 break;
             }
-            $lights[$clash->light][0] = $clash->instead;
+            $lights[$clash->light] = [$clash->instead, 'Snug'];
         }
         self::assertSame([], (new Names($lights, ['Talk', 'Night'], 20))->clashes());
         self::assertSame(8, $n, 'each way out makes no new clash');

@@ -130,6 +130,26 @@ const shortcuts = [
                     <p v-else-if="run.done.length">No readings.</p>
                 </div>
             </section>
+            <section v-if="sheet.day.length" class="mt-4">
+                <h3 class="font-semibold">For every day</h3>
+                <ul class="list-disc pl-5 text-[13px]">
+                    <li v-for="line in sheet.day" :key="line">{{ line }}</li>
+                </ul>
+            </section>
+            <section v-if="sheet.recovery.length" class="mt-4">
+                <h3 class="font-semibold">If something is lost or replaced</h3>
+                <details
+                    v-for="guide in sheet.recovery"
+                    :key="guide.title"
+                    class="border-b border-rule2 py-1.5 text-[13px]"
+                >
+                    <summary class="cursor-pointer font-semibold">{{ guide.title }}</summary>
+                    <p class="mt-1 text-ink2">{{ guide.says }}</p>
+                    <ol class="mt-1 list-decimal pl-5">
+                        <li v-for="step in guide.steps" :key="step">{{ step }}</li>
+                    </ol>
+                </details>
+            </section>
             <section class="mt-4">
                 <h3 class="font-semibold">Open when this was printed</h3>
                 <p v-if="sheet.open.length === 0" class="text-[13px]">Nothing.</p>

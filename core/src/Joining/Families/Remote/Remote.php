@@ -66,7 +66,7 @@ final readonly class Remote implements Family
     {
         $tasks = [];
         foreach ($roster->units as $unit) {
-            if ($unit->family !== $this->key() || $roster->wantsOf($unit->id) === []) {
+            if ($unit->family !== $this->key() || $unit->member !== '' || $roster->wantsOf($unit->id) === []) {
                 continue;
             }
             $hub = self::hub($unit, $roster);

@@ -40,7 +40,11 @@ final class Remote extends Device
     {
         parent::__construct($unit, $site);
         $this->powered = $unit->role !== Unit::PANEL;
-        $this->network = $unit->used || $site->has('old-hub', $unit->id) ? 'another network' : null;
+        $this->network = match (true) {
+            $unit->member !== '' => $unit->member,
+            $unit->used || $site->has('old-hub', $unit->id) => 'another network',
+            default => null,
+        };
     }
 
     public function put(string $kind, string $text, float $at): void

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Handover;
+
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Joining\Want;
+use EmberDusk\Plan\Plan;
+
+/** The card for every day: what works which light, what can be said, what goes on when the internet or the hub is down. */
+final readonly class DayCard
+{
+    /**
+     * @param  Roster  $roster  what is joined
+     * @param  list<Event>  $log  of the run on site
+     * @return list<string>
+     */
+    public static function lines(Plan $plan, Roster $roster, array $log): array
+    {
+        $lines = [];
+        foreach ($roster->units as $unit) {
+            $wants = $roster->wantsOf($unit->id);
+            if ($wants !== []) {
+                $lines[] = self::control($plan, $unit, $wants, $roster);
+            }
+        }
+        foreach ([Task::OFFLINE => 'Without the internet', Task::HUBLESS => 'Without the hub'] as $what => $title) {
+            $lines = [...$lines, ...self::tried($what, $title, $roster, $log)];
+        }
+
+        return $lines;
+    }
+
+    /** @param  list<Want>  $wants */
+    private static function control(Plan $plan, Unit $unit, array $wants, Roster $roster): string
+    {
+        $name = static fn(Want $w): string => $plan->lights[$w->light]->name ?? $roster->unit($w->light)->name;
+        if ($unit->role === Unit::ASSISTANT) {
+            $first = $name($wants[0]);
+
+            return "{$unit->called()}: say “{$first} on”, “{$first} 30 percent”, “all but {$first} off”. It knows " .
+                implode(', ', array_map($name, $wants)) .
+                '.';
+        }
+        $works = array_map(
+            static fn(Want $w): string => $w->zone > 0 ? "zone {$w->zone} {$name($w)}" : $name($w),
+            $wants,
+        );
+
+        return ($unit->role === Unit::PHONE ? 'The phone' : $unit->called()) . ': ' . implode(', ', $works) . '.';
+    }
+
+    /**
+     * @param  list<Event>  $log
+     * @return list<string>
+     */
+    private static function tried(string $what, string $title, Roster $roster, array $log): array
+    {
+        $works = ['yes' => [], 'no' => []];
+        foreach ($log as $event) {
+            [$key, $seen] = $event->parts();
+            if (
+                $event->kind === Event::SAW &&
+                str_starts_with($key, "{$what} ") &&
+                str_ends_with($key, '/' . Step::STILL)
+            ) {
+                $control = explode(' ', $key)[1];
+                $works[$seen === Seen::YES ? 'yes' : 'no'][] = $roster->has($control)
+                    ? $roster->unit($control)->called()
+                    : strtoupper($control);
+            }
+        }
+
+        return array_values(
+            array_filter([
+                $works['yes'] === [] ? '' : "{$title} these still work: " . implode(', ', $works['yes']) . '.',
+                $works['no'] === [] ? '' : "{$title} these do not: " . implode(', ', $works['no']) . '.',
+            ]),
+        );
+    }
+}

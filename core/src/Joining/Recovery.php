@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+/** What happens to a job one day, and the steps back: derived by the same order as the first join, from what is left and what is new. */
+final readonly class Recovery
+{
+    public const PHONE = 'phone';
+
+    public const ROUTER = 'router';
+
+    public const ADDRESS = 'address';
+
+    public const HUB = 'hub';
+
+    public const CONTROLLER = 'controller';
+
+    /** A board's router has given it another address. */
+    private const MOVED = 'new-address';
+
+    /** Steps of a board's first join that its new address does not ask for. */
+    private const HELD = ['give', 'boot', 'set'];
+
+    /**
+     * @param  string  $what  one of the above
+     * @param  string  $says  what need not be done
+     * @param  list<Flaw>  $flaws  what has changed in the devices
+     */
+    private function __construct(
+        public string $what,
+        public string $title,
+        public string $says,
+        public Roster $roster,
+        public array $flaws = [],
+    ) {}
+
+    /** @return list<self> what can happen to these devices; each with something to do */
+    public static function all(Roster $roster): array
+    {
+        $all = [self::phone($roster), self::router($roster), self::address($roster), ...self::hubs($roster)];
+        foreach ($roster->units as $unit) {
+            if ($unit->lights()) {
+                $all[] = self::controller($roster, $unit);
+            }
+        }
+
+        // Whoever has lost a phone looks for it here, whether anything has to be done or not.
+        return array_values(
+            array_filter(
+                $all,
+                static fn(self $r): bool => $r->roster->wants !== [] ||
+                    in_array($r->what, [self::PHONE, self::ROUTER], true),
+            ),
+        );
+    }
+
+    /** The way back, worked through against the stand-ins: every control that was concerned is pressed at its end. */
+    public function rehearsed(int $seed = 1): Rehearsal
+    {
+        return Rehearsal::run($this->roster, $seed, $this->flaws);
+    }
+
+    /** @return list<string> what is done, in its order; none where nothing has to be */
+    public function steps(): array
+    {
+        if ($this->roster->wants === []) {
+            return [];
+        }
+        $titles = [];
+        foreach ($this->rehearsed()->trail as [, $step]) {
+            // What a board holds already is not given to it again.
+            $held = $this->what === self::ADDRESS && in_array($step->kind, self::HELD, true);
+            if (!$held && $step->look !== Step::TRY && !in_array($step->title, $titles, true)) {
+                $titles[] = $step->title;
+            }
+        }
+
+        return [...$titles, 'Press every control of it: on, off, 10 %, 80 %.'];
+    }
+
+    private static function phone(Roster $roster): self
+    {
+        // What lives in one phone is lost with it; whatever any phone may work asks for its app and account only.
+        return new self(
+            self::PHONE,
+            'The phone is lost',
+            'Hubs and bridges that work with any phone: install the app on the new one and sign in with the client’s account; nothing is joined again.',
+            self::with(
+                $roster,
+                static fn(Want $w): bool => $w->control === Roster::PHONE ||
+                    $roster->unit($w->control)->family === 'receiver',
+                self::lightsUsed($roster),
+            ),
+        );
+    }
+
+    private static function router(Roster $roster): self
+    {
+        return new self(
+            self::ROUTER,
+            'A new router, or a new network name or password',
+            'What is joined by Zigbee, Bluetooth or 2.4 GHz stays joined; a hub on a cable finds the new router by itself.',
+            self::with(
+                $roster,
+                static fn(Want $w): bool => in_array($roster->unit($w->light)->family, ['board', 'cloud'], true) ||
+                    $roster->unit($w->control)->role === Unit::BRIDGE,
+                [],
+            ),
+        );
+    }
+
+    private static function address(Roster $roster): self
+    {
+        $boards = array_keys($roster->of(Unit::BOARD));
+
+        return new self(
+            self::ADDRESS,
+            'A board does not open at its address any more',
+            'It is on, and its network is: the router has given it another address, often after days without power.',
+            self::with($roster, static fn(Want $w): bool => in_array($w->light, $boards, true), []),
+            array_map(static fn(string $b): Flaw => new Flaw(self::MOVED, $b), $boards),
+        );
+    }
+
+    /** @return list<self> */
+    private static function hubs(Roster $roster): array
+    {
+        $all = [];
+        foreach ($roster->of(Unit::HUB) as $hub) {
+            $lights = array_map(static fn(Want $w): string => $w->light, $roster->wantsOf($hub->id));
+            $all[] = new self(
+                self::HUB,
+                "{$hub->called()} is replaced",
+                'Entries, names, rooms and scenes are made anew in its app; lights that it never held are not touched.',
+                self::with(
+                    $roster,
+                    static fn(Want $w): bool => in_array($w->light, $lights, true),
+                    // Lights, remotes and panels belong to the old one's network.
+                    [...self::lightsUsed($roster), ...array_keys($roster->of(Unit::REMOTE) + $roster->of(Unit::PANEL))],
+                ),
+            );
+        }
+
+        return $all;
+    }
+
+    private static function controller(Roster $roster, Unit $light): self
+    {
+        $units = $roster->units;
+        foreach ($roster->wants as $want) {
+            $control = $roster->unit($want->control);
+            if ($want->light === $light->id && in_array($control->role, [Unit::REMOTE, Unit::PANEL], true)) {
+                // It stays in the network in which it is, with all its other links.
+                $units[$control->id] = $control->memberOf(self::network($roster, $control));
+            }
+        }
+
+        return new self(
+            self::CONTROLLER,
+            "{$light->called()} is replaced",
+            'Delete its old entry in the app first. Remotes and panels keep their network and their other lights: they are not reset.',
+            self::with(
+                new Roster($units, $roster->wants, $roster->school),
+                static fn(Want $w): bool => $w->light === $light->id,
+                [],
+            ),
+        );
+    }
+
+    /** The hub in whose network a remote is; its own where there is none. */
+    private static function network(Roster $roster, Unit $control): string
+    {
+        foreach ($roster->of(Unit::HUB) as $hub) {
+            foreach ($roster->wantsOf($control->id) as $want) {
+                if ($roster->wants($hub->id, $want->light)) {
+                    return $hub->id;
+                }
+            }
+        }
+
+        return "own {$control->id}";
+    }
+
+    /** @return list<string> */
+    private static function lightsUsed(Roster $roster): array
+    {
+        return array_keys(array_filter($roster->units, static fn(Unit $u): bool => $u->lights()));
+    }
+
+    /**
+     * @param  callable(Want): bool  $concerns
+     * @param  list<string>  $used  units that still belong to what is gone
+     */
+    private static function with(Roster $roster, callable $concerns, array $used): Roster
+    {
+        $wants = array_values(array_filter($roster->wants, $concerns));
+        $left = [Roster::PHONE => true];
+        foreach ($wants as $want) {
+            $left[$want->control] = $left[$want->light] = true;
+        }
+        $units = array_intersect_key($roster->units, $left);
+        foreach ($units as $id => $unit) {
+            $units[$id] = in_array($id, $used, true) ? $unit->used() : $unit->fresh();
+        }
+
+        return new Roster($units, $wants, new School(proves: false));
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Joining;
+
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Recovery;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\JobFile;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What is lost or replaced one day: the steps back, worked through on the stand-ins, every control pressed at the end. */
+final class RecoveryTest extends TestCase
+{
+    /** @return iterable<string, array{Roster}> */
+    public static function jobs(): iterable
+    {
+        foreach (glob(dirname(__DIR__, 3) . '/database/demo/job-*.json') ?: [] as $file) {
+            $plan = JobFile::read((string) file_get_contents($file));
+            yield basename($file) => [Joinable::of($plan, new School(proves: false))->roster];
+        }
+    }
+
+    #[DataProvider('jobs')]
+    public function test_every_way_back_of_a_demo_job_ends_with_every_control_working(Roster $roster): void
+    {
+        $seen = [];
+        foreach (Recovery::all($roster) as $recovery) {
+            $seen[$recovery->what] = true;
+            self::assertNotSame('', $recovery->says);
+            if ($recovery->roster->wants === []) {
+                self::assertSame([], $recovery->steps());
+
+                continue;
+            }
+            foreach (range(1, 5) as $seed) {
+                $done = $recovery->rehearsed($seed);
+                self::assertSame([], array_diff($done->tried, [Seen::YES]), "{$recovery->title}, seed {$seed}");
+                self::assertCount(count($recovery->roster->wants), $done->tried);
+            }
+            self::assertGreaterThan(2, count($recovery->steps()), $recovery->title);
+        }
+        self::assertTrue(isset($seen[Recovery::PHONE], $seen[Recovery::ROUTER], $seen[Recovery::CONTROLLER]));
+        self::assertSame($roster->of(Unit::HUB) !== [], isset($seen[Recovery::HUB]));
+        self::assertSame($roster->of(Unit::BOARD) !== [], isset($seen[Recovery::ADDRESS]));
+    }
+
+    private static function of(Roster $roster, string $what, int $n = 0): Recovery
+    {
+        $all = array_filter(Recovery::all($roster), static fn(Recovery $r): bool => $r->what === $what);
+
+        return array_values($all)[$n];
+    }
+
+    private static function house(): Roster
+    {
+        return Bench::roster(
+            [Bench::zigbee(), Bench::zigbee('c2', 9.0), Bench::hub(), Bench::remote()],
+            [['h1', 'c1'], ['h1', 'c2'], ['r1', 'c1', 1], ['r1', 'c2', 2]],
+        );
+    }
+
+    /** A remote that is reset would lose its other light: it only takes the new controller beside it. */
+    public function test_a_replaced_controller_leaves_the_remote_where_it_is(): void
+    {
+        $recovery = self::of(self::house(), Recovery::CONTROLLER);
+        $done = $recovery->rehearsed();
+        $asked = array_unique(array_map(static fn(array $a): string => $a[1]->task, $done->trail));
+        self::assertContains('join c1 h1', $asked);
+        self::assertContains('link r1 c1', $asked);
+        self::assertSame([], preg_grep('/r1 h1|c2/', $asked) ?: []);
+        self::assertTrue($done->works());
+    }
+
+    /** Changing hubs redoes everything: lights and remotes are reset, joined, linked again. */
+    public function test_a_replaced_hub_redoes_everything(): void
+    {
+        $done = self::of(self::house(), Recovery::HUB)->rehearsed();
+        $resets = array_filter($done->trail, static fn(array $a): bool => $a[1]->kind === 'reset');
+        self::assertSame(
+            ['c1', 'c2', 'r1'],
+            self::sorted(array_values(array_unique(array_map(static fn(array $a): string => $a[1]->device, $resets)))),
+        );
+        $kinds = array_unique(array_map(static fn(array $a): string => explode(' ', $a[1]->task)[0], $done->trail));
+        self::assertSame([Task::JOIN, Task::LINK, Task::ACCEPT], array_values($kinds));
+        self::assertTrue($done->works());
+    }
+
+    /**
+     * @param  list<string>  $list
+     * @return list<string>
+     */
+    private static function sorted(array $list): array
+    {
+        sort($list);
+
+        return $list;
+    }
+
+    /** What lives in one phone is bound anew from the new one; the hub that any phone works is not touched. */
+    public function test_a_lost_phone_concerns_only_what_lived_in_it(): void
+    {
+        $bound = new Unit(
+            id: 'h2',
+            name: 'One-phone hub',
+            role: Unit::HUB,
+            family: 'receiver',
+            way: 'rf',
+            leaflet: Bench::leaflet([], ['range' => 30], 'Device #'),
+            place: 'table',
+        );
+        $receiver = new Unit(
+            id: 'c3',
+            name: 'Run c3',
+            role: Unit::LIGHT,
+            family: 'receiver',
+            way: 'rf',
+            leaflet: Bench::leaflet(['reset' => 'press LEARN 6 in 4', 'join' => 'press LEARN'], ['listens' => 9]),
+            place: 'table',
+            kind: 'tunable',
+        );
+        $roster = Bench::roster([Bench::zigbee(), Bench::hub(), $bound, $receiver], [['h1', 'c1'], ['h2', 'c3']]);
+        $recovery = self::of($roster, Recovery::PHONE);
+        self::assertSame(['c3'], array_map(static fn($w): string => $w->light, $recovery->roster->wants));
+        $done = $recovery->rehearsed();
+        self::assertTrue($done->works());
+        self::assertNotSame(
+            [],
+            array_filter(
+                $done->run->log(),
+                static fn(Event $e): bool => $e->kind === Event::SAW && $e->text === 'join c3 h2/reset|' . Seen::YES,
+            ),
+            'every receiver is reset',
+        );
+    }
+}
