@@ -9,6 +9,7 @@ use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Control\Cell;
 use EmberDusk\Control\NameClash;
 use EmberDusk\Control\Names;
+use EmberDusk\Control\RadioReach;
 use EmberDusk\Job\JobState;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Kit\Channel;
@@ -59,6 +60,10 @@ final readonly class ScenesScreen
                     'instead' => $c->instead,
                 ],
                 Names::of($plan)->clashes(),
+            ),
+            'reach' => array_map(
+                static fn(RadioReach $r): array => array_map(trim(...), $r->lines($board->roster)),
+                RadioReach::of($board->roster),
             ),
             'scenes' => array_values(array_map(static fn(Scene $s): array => self::scene($s, $state), $plan->scenes)),
         ];

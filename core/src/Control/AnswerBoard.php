@@ -21,7 +21,12 @@ final readonly class AnswerBoard
      * @param  list<Unit>  $controls
      * @param  array<string, Cell>  $cells  by control and light, as in {@see Want::key()}
      */
-    private function __construct(public array $lights, public array $controls, public array $cells) {}
+    private function __construct(
+        public Roster $roster,
+        public array $lights,
+        public array $controls,
+        public array $cells,
+    ) {}
 
     /** @param  list<string>  $worked  what was pressed on site and answered, by control and light */
     public static function of(Plan $plan, array $worked): self
@@ -64,7 +69,7 @@ final readonly class AnswerBoard
             ),
         );
 
-        return new self($lights, $controls, $cells);
+        return new self($roster, $lights, $controls, $cells);
     }
 
     /**

@@ -95,6 +95,18 @@ const shortcuts = computed<Shortcut[]>(() => [
                     </li>
                 </ul>
             </section>
+            <section v-if="scenes.reach.length" aria-labelledby="reach">
+                <h2 id="reach" class="text-lg font-semibold">Reach</h2>
+                <ul v-for="way in scenes.reach" :key="way[0]" class="mb-2">
+                    <li
+                        v-for="(line, n) in way"
+                        :key="line"
+                        :class="n === 0 ? 'font-semibold' : n === way.length - 1 ? 'text-[13px] text-ink2' : ''"
+                    >
+                        {{ line }}
+                    </li>
+                </ul>
+            </section>
         </div>
     </JobFrame>
 </template>

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Reach\Graph;
+use EmberDusk\Reach\PathLoss;
+
+/** Whether the devices of one way of control hear each other where they stand: links, hops, nodes whose loss cuts others off, where one more helps. */
+final readonly class RadioReach
+{
+    /**
+     * @param  string  $way  of control
+     * @param  string  $from  hub, or phone's first node
+     * @param  list<array{string, string, float}>  $links  each with what is left over, in dB
+     * @param  array<string, int>  $hops  by device that is reached
+     * @param  list<string>  $lost  devices that are not reached
+     * @param  list<string>  $cuts  devices whose loss loses others
+     * @param  array{string, string, int}|null  $help  between which two one more node reaches how many more; null where none is missing or none helps
+     * @param  list<string>  $guessed  devices whose spot nobody has measured
+     */
+    private function __construct(
+        public string $way,
+        public string $from,
+        public array $links,
+        public array $hops,
+        public array $lost,
+        public array $cuts,
+        public ?array $help,
+        public array $guessed,
+    ) {}
+
+    /** @return list<self> one for each way that forms a mesh or a star here */
+    public static function of(Roster $roster): array
+    {
+        $all = [];
+        foreach (['zigbee', 'mesh', 'rf'] as $way) {
+            $units = array_filter(
+                $roster->units,
+                static fn(Unit $u): bool => $u->way === $way && $u->role !== Unit::PHONE,
+            );
+            $lights = array_filter($units, static fn(Unit $u): bool => $u->lights());
+            if ($lights === []) {
+                continue;
+            }
+            $hubs = array_filter($units, static fn(Unit $u): bool => $u->role === Unit::HUB);
+            $all[] = self::way($way, (string) array_key_first($hubs === [] ? $lights : $hubs), $units, $roster);
+        }
+
+        return $all;
+    }
+
+    /** @return list<string> in words */
+    public function lines(Roster $roster): array
+    {
+        $label = static fn(string $id): string => $roster->unit($id)->called();
+        $lines = [$this->title() . ", from {$label($this->from)}:"];
+        foreach ($this->hops as $id => $hops) {
+            if ($id !== $this->from) {
+                $lines[] = "  {$label((string) $id)}: {$hops} " . ($hops === 1 ? 'hop' : 'hops');
+            }
+        }
+        foreach ($this->lost as $id) {
+            $lines[] = "  {$label($id)} is not reached";
+        }
+        foreach ($this->cuts as $id) {
+            $lines[] = "  without {$label($id)} others are cut off";
+        }
+        if ($this->help !== null) {
+            [$near, $far, $more] = $this->help;
+            $lines[] = "  one more node half way between {$label($near)} and {$label($far)} reaches {$more} more";
+        }
+        if ($this->guessed !== []) {
+            $lines[] = '  spots that nobody has measured: ' . implode(', ', array_map($label, $this->guessed));
+        }
+        $lines[] = sprintf('  predicted, %g dB to spare asked for; the real thing is tried at Join', PathLoss::MARGIN);
+
+        return $lines;
+    }
+
+    public function title(): string
+    {
+        return ['zigbee' => 'Zigbee', 'mesh' => 'Bluetooth mesh', 'rf' => '2.4 GHz'][$this->way] ?? $this->way;
+    }
+
+    /** @param  array<string, Unit>  $units */
+    private static function way(string $way, string $from, array $units, Roster $roster): self
+    {
+        // What sleeps on a battery passes nothing on; a star of 2.4 GHz remotes has no one who does.
+        $ends = array_keys(
+            array_filter(
+                $units,
+                static fn(Unit $u): bool => $u->role === Unit::REMOTE || ($way === 'rf' && $u->id !== $from),
+            ),
+        );
+        $ids = array_keys($units);
+        $links = [];
+        $hears = array_fill_keys($ids, []);
+        foreach ($ids as $n => $a) {
+            foreach (array_slice($ids, $n + 1) as $b) {
+                $spare = PathLoss::spare($roster->metres($a, $b));
+                if ($spare >= PathLoss::MARGIN) {
+                    $links[] = [$a, $b, round($spare, 1)];
+                    $hears[$a][] = $b;
+                    $hears[$b][] = $a;
+                }
+            }
+        }
+        $graph = new Graph($hears);
+        $hops = $graph->hops($from, $ends);
+        $lost = array_values(array_diff($ids, array_keys($hops)));
+
+        return new self(
+            way: $way,
+            from: $from,
+            links: $links,
+            hops: $hops,
+            lost: $lost,
+            cuts: $way === 'rf' ? [] : array_values(array_diff($graph->cuts(), $ends)),
+            help: $lost === [] || $way === 'rf' ? null : self::help($from, $lost, $hops, $ends, $hears, $roster),
+            guessed: array_keys(array_filter($units, static fn(Unit $u): bool => $u->at === null)),
+        );
+    }
+
+    /**
+     * Half way between one that is reached and one that is not: where a node more reaches most.
+     *
+     * @param  list<string>  $lost
+     * @param  array<string, int>  $hops
+     * @param  list<string>  $ends
+     * @param  array<string, list<string>>  $hears
+     * @return array{string, string, int}|null
+     */
+    private static function help(
+        string $from,
+        array $lost,
+        array $hops,
+        array $ends,
+        array $hears,
+        Roster $roster,
+    ): ?array {
+        $best = null;
+        foreach (array_diff(array_keys($hops), $ends) as $near) {
+            foreach ($lost as $far) {
+                $half = $roster->metres($near, $far) / 2;
+                if (PathLoss::spare($half) < PathLoss::MARGIN) {
+                    continue;
+                }
+                $more = $hears;
+                foreach ([$near, $far] as $node) {
+                    $more[$node][] = '+';
+                    $more['+'][] = $node;
+                }
+                $gained = count((new Graph($more))->hops($from, $ends)) - 1 - count($hops);
+                if ($best === null || $gained > $best[2]) {
+                    $best = [$near, $far, $gained];
+                }
+            }
+        }
+
+        return $best;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Reach;
+
+use EmberDusk\Control\RadioReach;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Reach\Graph;
+use EmberDusk\Reach\PathLoss;
+use EmberDusk\Tests\Joining\Bench;
+use PHPUnit\Framework\TestCase;
+
+/** Path loss against values worked by hand from the recommendation, cut nodes and hops against networkx, and a row of lamps along a path. */
+final class ReachTest extends TestCase
+{
+    /** 20 log10 2440 = 67.748; ITU-R P.1238-7, N = 28, from memory. */
+    public function test_path_loss_against_worked_values(): void
+    {
+        self::assertEqualsWithDelta(39.75, PathLoss::of(1.0), 0.01);
+        self::assertEqualsWithDelta(67.75, PathLoss::of(10.0), 0.01);
+        // 28 log10 20 = 36.429, and a floor of a house.
+        self::assertEqualsWithDelta(81.18, PathLoss::of(20.0, 1), 0.01);
+        // An office: 30 log10 20 = 39.031, a floor of 14.
+        self::assertEqualsWithDelta(92.78, PathLoss::of(20.0, 1, PathLoss::OFFICE_KEY), 0.01);
+        self::assertEqualsWithDelta(39.75, PathLoss::of(0.2), 0.01, 'nearer than a metre the formula does not go');
+        // Common practice: a hop every 20 to 30 m.
+        self::assertGreaterThan(PathLoss::MARGIN, PathLoss::spare(30.0));
+        self::assertLessThan(PathLoss::MARGIN, PathLoss::spare(40.0));
+    }
+
+    public function test_cut_nodes_and_hops_are_those_of_networkx(): void
+    {
+        $graphs = (array) json_decode((string) file_get_contents(__DIR__ . '/graphs.json'), true);
+        self::assertCount(200, $graphs);
+        $cuts = 0;
+        foreach ($graphs as $n => $g) {
+            $hears = [];
+            for ($i = 0; $i < $g['nodes']; $i++) {
+                $hears["n{$i}"] = [];
+            }
+            foreach ($g['edges'] as [$a, $b]) {
+                $hears["n{$a}"][] = "n{$b}";
+                $hears["n{$b}"][] = "n{$a}";
+            }
+            $graph = new Graph($hears);
+            self::assertSame(array_map(static fn(int $i): string => "n{$i}", $g['cuts']), $graph->cuts(), "graph {$n}");
+            $hops = $graph->hops('n0');
+            foreach ($g['hops'] as $i => $away) {
+                self::assertSame($away, $hops["n{$i}"] ?? null, "graph {$n}, node {$i}");
+            }
+            $cuts += count($g['cuts']);
+        }
+        self::assertGreaterThan(300, $cuts);
+    }
+
+    /**
+     * Lamps along a path, so many metres apart, the hub at its beginning.
+     *
+     * @param  list<float>  $metres
+     */
+    private static function path(array $metres): RadioReach
+    {
+        $units = [Bench::hub()];
+        foreach ($metres as $n => $x) {
+            $units[] = Bench::zigbee('c' . ($n + 1), $x);
+        }
+        $units[0] = new Unit(
+            id: 'h1',
+            name: 'Hub',
+            role: Unit::HUB,
+            family: 'hub',
+            way: 'zigbee',
+            place: 'table',
+            at: [0.0, 0.0],
+            speaks: ['zigbee'],
+        );
+
+        return RadioReach::of(
+            Bench::roster($units, array_map(static fn(int $n): array => ['h1', 'c' . ($n + 1)], array_keys($metres))),
+        )[0];
+    }
+
+    public function test_each_lamp_along_a_path_passes_on_to_the_next(): void
+    {
+        $reach = self::path([25.0, 50.0, 75.0]);
+        self::assertSame(['h1' => 0, 'c1' => 1, 'c2' => 2, 'c3' => 3], $reach->hops);
+        self::assertSame(['c1', 'c2'], $reach->cuts);
+        self::assertSame([[], null], [$reach->lost, $reach->help]);
+    }
+
+    public function test_where_one_more_node_helps_most(): void
+    {
+        $reach = self::path([25.0, 85.0, 105.0]);
+        self::assertSame(['c2', 'c3'], $reach->lost);
+        self::assertSame(['c1', 'c2', 2], $reach->help);
+        self::assertNull(self::path([25.0, 200.0])->help, 'no single node reaches that far');
+    }
+
+    /** What sleeps on a battery passes nothing on. */
+    public function test_a_remote_passes_nothing_on(): void
+    {
+        $remote = new Unit(
+            id: 'r1',
+            name: 'Remote',
+            role: Unit::REMOTE,
+            family: 'remote',
+            way: 'zigbee',
+            place: 'table',
+            at: [30.0, 0.0],
+            zones: 4,
+        );
+        $hub = new Unit(
+            id: 'h1',
+            name: 'Hub',
+            role: Unit::HUB,
+            family: 'hub',
+            way: 'zigbee',
+            place: 'table',
+            at: [0.0, 0.0],
+            speaks: ['zigbee'],
+        );
+        $reach = RadioReach::of(Bench::roster([$hub, $remote, Bench::zigbee('c1', 60.0)], [['h1', 'c1']]))[0];
+        self::assertSame([['h1' => 0, 'r1' => 1], ['c1']], [$reach->hops, $reach->lost]);
+    }
+}
