@@ -56,10 +56,6 @@ try {
     usleep(400_000);
     $shot('survey-phone', 390, 844);
     $browser->size(1280, 800);
-    $open('/jobs/2/wire', '[data-feed]');
-    $driver->executeScript("document.querySelector('#supplies').scrollIntoView()");
-    usleep(400_000);
-    $shot('wire-bank');
     $open('/jobs/1/kit', 'button.row');
     $press('c');
     $shot('kit');
@@ -157,6 +153,10 @@ try {
     $press('d', 1_200_000);
     $shot('join');
     $driver->executeScript('document.documentElement.dataset.face = "day"');
+    $open('/jobs/1/scenes', '.board');
+    $driver->findElement(WebDriverBy::cssSelector('form input'))->sendKeys('all but the cove, 30 %' . Key::ENTER);
+    $driver->wait(20)->until(static fn(): bool => $driver->findElements(WebDriverBy::cssSelector('tr.said')) !== []);
+    $shot('scenes');
     // A lesson that has turned the wrong way: linked before the remote was in the hub's network.
     $open('/practice', '.path');
     $driver->findElement(WebDriverBy::xpath('//li[contains(., "Hub first")]//button'))->click();

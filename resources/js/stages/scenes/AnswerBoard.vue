@@ -165,6 +165,7 @@ function keys(event: KeyboardEvent): void {
 }
 .board tbody th {
     padding-left: 8px;
+    vertical-align: middle;
 }
 .board td > button {
     display: inline-flex;
