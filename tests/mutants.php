@@ -341,12 +341,22 @@ return array_merge(
         ['!in_array($id,', 'in_array($id,'],
         ['?->profile !== null', '?->profile === null'],
     ),
-    $at('Checks/Control/NameFindings.php', ["code: 'name'", "code: 'names'"], ['Severity::Watch', 'Severity::Stop']),
-    $at(
-        'Checks/Join/Unjoinable.php',
-        ['=> $b->code !== Blocked::NO_LIGHT', '=> $b->code === Blocked::NO_LIGHT'],
-        ['Severity::Watch', 'Severity::Stop'],
-    ),
+    $at('Checks/Control/NameFindings.php', ["code: 'name'", "code: 'names'"]),
+    $at('Control/Names.php', ['$letters > $this->letters', '$letters > 2 * $this->letters', 'Control/NamesTest.php']),
+    $at('Control/Sound.php', ['levenshtein($a, $b) === 1', 'levenshtein($a, $b) === 0', 'Control/NamesTest.php']),
+    $at('Control/AnswerBoard.php', [
+        '$want->zone > $control->zones =>',
+        '$want->zone > 1 + $control->zones =>',
+        'Control/AnswerBoardTest.php',
+    ]),
+    $at('Reach/Graph.php', ['$low[$node] >= $order[$parent]', '$low[$node] > $order[$parent]', 'Reach/ReachTest.php']),
+    $at('Joining/Recovery.php', [
+        '$control->memberOf(self::network($roster, $control))',
+        '$control',
+        'Joining/RecoveryTest.php',
+    ]),
+    $at('Joining/Practice/Score.php', ['$this->unmet === [] &&', '', 'Joining/PracticeTest.php']),
+    $at('Checks/Join/Unjoinable.php', ['=> $b->code !== Blocked::NO_LIGHT', '=> $b->code === Blocked::NO_LIGHT']),
     $at(
         'Checks/Parts/AssemblyFindings.php',
         ['$makes > $takes + 1e-9', '$makes > 1.3 * $takes'],
