@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
+use App\Http\Controllers\ClientController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\JobController;
@@ -34,6 +35,12 @@ Route::middleware('guest')->group(static function (): void {
         ->middleware('throttle:sign-in')
         ->name('sign-in.demo');
 });
+
+// Read by whoever has the signed address, without an account.
+Route::get('client/{clientLink}', [ClientController::class, 'show'])
+    ->where('clientLink', '[0-9]{1,15}')
+    ->middleware('throttle:60,1')
+    ->name('client');
 
 Route::middleware('auth')->group(static function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out');
@@ -88,6 +95,8 @@ Route::middleware('auth')->group(static function (): void {
             Route::get('log.csv', [LogController::class, 'csv'])->name('log.csv');
             Route::post('log/import', [LogController::class, 'import'])->name('log.import');
             Route::get('handover', [HandoverController::class, 'show'])->name('jobs.handover');
+            Route::post('client-links', [ClientController::class, 'make'])->name('client.make');
+            Route::post('client-links/{clientLink}/revoke', [ClientController::class, 'revoke'])->name('client.revoke');
             Route::get('sheet', [HandoverController::class, 'html'])->name('jobs.sheet');
             Route::get('sheet.pdf', [HandoverController::class, 'pdf'])->name('jobs.pdf');
             Route::get('export', [JobController::class, 'export'])->name('jobs.export');

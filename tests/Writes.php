@@ -99,6 +99,11 @@ final class Writes
                 ),
             ]),
             'join.begin' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join", ['speed' => 1]),
+            'client.make' => fn() => $this->ask('POST', "{$at}/client-links"),
+            'client.revoke' => fn() => $this->ask(
+                'POST',
+                "{$at}/client-links/" . $this->said('POST', "{$at}/client-links", [], 'links.0.id') . '/revoke',
+            ),
             'jobs.say' => fn() => $this->ask('POST', "{$at}/say", ['said' => 'cove on']),
             'join.need' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join/needs", [
                 'key' => 'power',

@@ -103,6 +103,12 @@ final class Job extends Model
         return $this->hasMany(Proposal::class);
     }
 
+    /** @return HasMany<ClientLink, $this> */
+    public function clientLinks(): HasMany
+    {
+        return $this->hasMany(ClientLink::class);
+    }
+
     /** @return HasMany<JoinNeed, $this> */
     public function joinNeeds(): HasMany
     {

@@ -254,7 +254,7 @@ final class BackupTest extends TestCase
             }
         }
         self::assertGreaterThan(
-            count($pages) - 5,
+            count($pages) - 6,
             count(array_filter($pages, static fn(string $said): bool => str_starts_with($said, '200 '))),
             implode(
                 "\n",

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Joining\NewRun;
 use App\Models\Job;
 use App\Models\User;
+use App\Papers\ClientLinks;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -17,7 +18,7 @@ final class RoutesTest extends TestCase
 {
     use RefreshDatabase;
 
-    private const OPEN = ['sign-in', 'sign-in/demo', 'up'];
+    private const OPEN = ['sign-in', 'sign-in/demo', 'up', 'client/{clientLink}'];
 
     public function test_every_route_but_sign_in_asks_for_an_account(): void
     {
@@ -57,7 +58,7 @@ final class RoutesTest extends TestCase
             );
             DB::rollBack();
             // What belongs to another crew's job is not reached through one's own job either.
-            if (preg_match('/\{(joinRun|photo|trace|proposal|offcut)\}/', $uri) === 1) {
+            if (preg_match('/\{(joinRun|photo|trace|proposal|offcut|clientLink)\}/', $uri) === 1) {
                 $this->actingAs($user)
                     ->json($method, '/' . strtr($uri, ['{job}' => $own->id] + $rows))
                     ->assertNotFound();
@@ -91,6 +92,7 @@ final class RoutesTest extends TestCase
             '{benchPractice}' => (string) $job
                 ->benchPractices()
                 ->create(['seed' => 1, 'faults' => ['low@s1'], 'created_at' => now()])->id,
+            '{clientLink}' => (string) app(ClientLinks::class)->make($job, $user)->id,
             '{offcut}' => (string) $job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id,
             '{run}' => (string) array_key_first($plan->runs),
             '{place}' => 'lecture',
@@ -134,6 +136,7 @@ final class RoutesTest extends TestCase
                     '{format}' => 'csv',
                     '{number}' => '1',
                     '{offcut}' => '1',
+                    '{clientLink}' => '1',
                     '{practiceRun}' => '1',
                     '{lesson}' => 'first-join',
                 ]),

@@ -12,6 +12,7 @@ use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
 
 /** The card for every day: what works which light, what can be said, what goes on when the internet or the hub is down. */
 final readonly class DayCard
@@ -35,6 +36,22 @@ final readonly class DayCard
         }
 
         return $lines;
+    }
+
+    /** How bright each light is in a scene. */
+    public static function scene(Plan $plan, Scene $scene): string
+    {
+        $says = [];
+        foreach ($scene->levels as $of => $duties) {
+            $run = null;
+            foreach ($plan->runs as $one) {
+                $run = $one->id === $of || $one->controller === $of ? $one : $run;
+            }
+            $name = $plan->lights[$of]->name ?? ($run?->name() ?? strtoupper((string) $of));
+            $says[] = sprintf('%s %d %%', $name, (int) round(100 * max([0.0, ...$duties])));
+        }
+
+        return implode(', ', $says);
     }
 
     /** @param  list<Want>  $wants */

@@ -16,6 +16,7 @@ use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Scene;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
@@ -63,6 +64,12 @@ final readonly class Sheet
             'hub' => $plan->hub(array_key_first($plan->hubs))?->name(),
             'join' => $joinLog,
             'tested' => $tested,
+            'scenes' => array_values(
+                array_map(
+                    static fn(Scene $s): array => ['name' => $s->name, 'says' => DayCard::scene($plan, $s)],
+                    $plan->scenes,
+                ),
+            ),
             'day' => DayCard::lines($plan, $roster, $joined),
             'recovery' => array_map(
                 static fn(Recovery $r): array => ['title' => $r->title, 'says' => $r->says, 'steps' => $r->steps()],

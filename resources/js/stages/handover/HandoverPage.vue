@@ -2,9 +2,10 @@
 import JobFrame from '@/ui/JobFrame.vue';
 import FigureText from '@/ui/FigureText.vue';
 import { provideScreen } from '@/lib/screen';
-import type { Answer, SheetPicture } from '@/types/generated/responses';
+import ClientBox from './ClientBox.vue';
+import type { Answer, ClientLink, SheetPicture } from '@/types/generated/responses';
 
-const props = defineProps<{ answer: Answer; sheet: SheetPicture }>();
+const props = defineProps<{ answer: Answer; sheet: SheetPicture; links: ClientLink[] }>();
 provideScreen(props.answer);
 const open = (what: string) => window.open(`/jobs/${props.answer.job}/${what}`, '_blank');
 const shortcuts = [
@@ -20,6 +21,7 @@ const shortcuts = [
             <a class="quiet" :href="`/jobs/${answer.job}/sheet`" target="_blank">Open to print <kbd>P</kbd></a>
             <a class="quiet" :href="`/jobs/${answer.job}/export`">Job file</a>
         </div>
+        <ClientBox :job="answer.job" :links="links" />
         <article class="sheet">
             <header class="flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink pb-2">
                 <h2 class="text-2xl font-semibold">{{ sheet.job }}</h2>
@@ -134,6 +136,14 @@ const shortcuts = [
                 <h3 class="font-semibold">For every day</h3>
                 <ul class="list-disc pl-5 text-[13px]">
                     <li v-for="line in sheet.day" :key="line">{{ line }}</li>
+                </ul>
+            </section>
+            <section v-if="sheet.scenes.length" class="mt-4">
+                <h3 class="font-semibold">Scenes</h3>
+                <ul class="list-disc pl-5 text-[13px]">
+                    <li v-for="scene in sheet.scenes" :key="scene.name">
+                        <b>{{ scene.name }}</b>: {{ scene.says }}
+                    </li>
                 </ul>
             </section>
             <section v-if="sheet.recovery.length" class="mt-4">

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Papers;
+
+use App\Joining\RunLog;
+use App\Joining\Runs;
+use App\Models\Job;
+use App\Results\JobLoader;
+use App\Time\Clock;
+use EmberDusk\Checks\Findings;
+use EmberDusk\Handover\Sheet;
+use EmberDusk\Handover\Tested;
+use EmberDusk\Joining\Words;
+
+/** The sheet of a job as it stands now: for the page, for paper, and for the client's link. */
+final readonly class JobSheet
+{
+    public function __construct(private JobLoader $loader, private Runs $runs, private RunLog $log) {}
+
+    /** @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture */
+    public function of(Job $job): array
+    {
+        $revision = $job->newest();
+        $plan = $revision->plan();
+        $log = [];
+        // What was joined on site; a rehearsal is told as one.
+        $run = $job->joinRuns()->where('site', true)->latest('id')->first();
+        $rehearsed = $job->joinRuns()->where('site', false)->latest('id')->first()?->created_at;
+        if ($run !== null) {
+            $log = array_map(
+                static fn(array $line): string => $line['at'] . '  ' . $line['text'],
+                Words::lines($this->log->of($run), $this->runs->live($job, $run)?->roster),
+            );
+        }
+
+        $state = $this->loader->load($job, $plan);
+
+        return [
+            'printed' => Clock::day(),
+            'rehearsed' => $rehearsed === null ? null : Clock::local($rehearsed)->format('Y-m-d H:i'),
+            'by' =>
+                $run === null
+                    ? ''
+                    : trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand)),
+            'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i'),
+        ] +
+            Sheet::of(
+                plan: $plan,
+                results: $state->results,
+                joinLog: $log,
+                findings: Findings::of($state),
+                revision: $revision->number,
+                tested: Tested::of($state),
+                joined: $run === null ? [] : $this->log->of($run),
+            );
+    }
+}
