@@ -8,6 +8,7 @@ use EmberDusk\Checks\Bench\ReadingFindings;
 use EmberDusk\Checks\Bench\SeenFindings;
 use EmberDusk\Checks\Cable\Drop;
 use EmberDusk\Checks\Cable\Lengths;
+use EmberDusk\Checks\Control\LimitFindings;
 use EmberDusk\Checks\Control\NameFindings;
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Controller\InputRange;
@@ -112,6 +113,7 @@ final readonly class Registry
             new NotJoined(),
             new Unjoinable(),
             new NameFindings(),
+            new LimitFindings(),
             new PartFindings(),
             new PriceFindings(),
             new StandingFindings(),

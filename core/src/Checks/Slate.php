@@ -24,6 +24,7 @@ final readonly class Slate
         'no-power' => 'Where is power in %d places?',
         'lacking' => '%d runs lack kit',
         'name' => '%d names will be mistaken',
+        'app-room' => '%d apps and remotes have no room for all that is wanted',
         'unjoinable' => '%d things cannot be joined as they stand',
         'cores' => '%d cables have too few cores',
         'channels' => '%d controllers have too few channels',

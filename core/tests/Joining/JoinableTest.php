@@ -175,12 +175,13 @@ final class JoinableTest extends TestCase
             static fn($n): string => $n->key,
             Needs::of(Joinable::of($p)->roster, $p),
         );
-        self::assertSame(['power', 'lead', 'phone', 'network', 'listed', 'panel'], $keys($plan));
+        self::assertSame(['power', 'lead', 'phone', 'account', 'network', 'listed', 'panel'], $keys($plan));
         $high = $plan->controllers['c1']->standing(new Standing('lecture', '', 0, 0.5, 2.6));
         self::assertContains('ladder', $keys($plan->with(controllers: ['c1' => $high] + $plan->controllers)));
         $pin = self::with($plan, ['i9' => ['bridge-zones', 'place6', 1]]);
         self::assertContains('pin', $keys($pin));
-        self::assertContains('account', $keys(self::demo('hide')));
+        // An assistant asks for an account; a boat without one does not.
+        self::assertNotContains('account', $keys(self::demo('narrowboat')));
     }
 
     /** What was in use before is reset in every school, and only that in the one that trusts new kit. */

@@ -47,6 +47,8 @@ final readonly class Behaviour
         'soon' => [1, 60],
         'countdown' => [5, 300],
         'entries' => [1, 4],
+        'rooms' => [1, 200],
+        'presets' => [1, 200],
     ];
 
     /** The shorter one first: the second must not be below it. */

@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Checks\Cases;
 
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Light;
+use EmberDusk\Plan\Scene;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 
@@ -71,7 +72,7 @@ final readonly class ItemCases
         ];
         // Leaflets of the demo shelf; a remote for two lights wants two zones.
         $leaflet = static fn(string $id): array => (array) ((Demo::shelf()->find($id)->written ?? [])['profile'] ?? []);
-        $two = static fn(int $zones, bool $leaflets): JobState => Circuits::in()
+        $two = static fn(int $zones, bool $leaflets, array $more = []): JobState => Circuits::in()
             ->supply('s1')
             ->controller('c1', ['family' => 'zigbee', 'profile' => $leaflet('controller-zigbee-2')])
             ->controller('c2', ['family' => 'zigbee', 'profile' => $leaflet('controller-zigbee-2')])
@@ -80,7 +81,9 @@ final readonly class ItemCases
             ->item(
                 'i1',
                 'remote',
-                ['zones' => $zones] + $speaks('zigbee') + ($leaflets ? ['profile' => $leaflet('remote-zigbee-4')] : []),
+                ['zones' => $zones] +
+                    $speaks('zigbee') +
+                    ($leaflets ? ['profile' => $more + $leaflet('remote-zigbee-4')] : []),
                 null,
             )
             ->state();
@@ -93,6 +96,18 @@ final readonly class ItemCases
             Demo::shelf(),
         );
         yield 'name' => ['name', static fn(): array => [$called('Snug lift'), $called('Snug window')]];
+        // Two scenes, a remote that keeps one, or two.
+        $keeps = static fn(int $presets): JobState => new JobState(
+            $two(2, true, ['presets' => $presets])->plan->with(
+                scenes: [
+                    'talk' => new Scene('talk', 'Talk', ['c1' => [1.0]]),
+                    'tidy' => new Scene('tidy', 'Tidy', ['c1' => [0.5], 'c2' => [1.0]]),
+                ],
+            ),
+            [],
+            Demo::shelf(),
+        );
+        yield 'app-room' => ['app-room', static fn(): array => [$keeps(1), $keeps(2)]];
         yield 'unjoinable by its zones' => ['unjoinable', static fn(): array => [$two(1, true), $two(2, true)]];
         yield 'unjoinable by its leaflet' => ['unjoinable', static fn(): array => [$two(2, false), $two(2, true)]];
         $set = static fn(float $metres): JobState => Circuits::in()

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Control;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Control\LimitClash;
+use EmberDusk\Control\Limits;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Apps and remotes have room for the rooms and presets that are wanted of them. */
+final readonly class LimitFindings implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'app-room',
+                'item',
+                'an app or a remote has room for the rooms and presets wanted of it',
+                Rule::LEAFLET,
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return array_map(
+            static fn(LimitClash $c): Finding => new Finding(
+                code: 'app-room',
+                severity: Severity::Watch,
+                title: $c->title,
+                detail: $c->detail,
+                place: new Place('scenes', $c->item),
+                source: Rule::LEAFLET,
+            ),
+            Limits::of($job->plan),
+        );
+    }
+}

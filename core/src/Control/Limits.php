@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\RosterOfPlan;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Plan;
+
+/** What apps and remotes have room for, beside zones and lights: rooms, and presets; counted apart for each. */
+final readonly class Limits
+{
+    /** @return list<LimitClash> */
+    public static function of(Plan $plan): array
+    {
+        $roster = RosterOfPlan::of($plan, new School());
+        $clashes = [];
+        foreach ($roster->units as $unit) {
+            $lights = array_map(static fn($w): string => $w->light, $roster->wantsOf($unit->id));
+            if ($lights !== []) {
+                $clashes = [
+                    ...$clashes,
+                    ...self::rooms($plan, $roster, $unit, $lights),
+                    ...self::presets($plan, $unit, $lights),
+                ];
+            }
+        }
+
+        return $clashes;
+    }
+
+    /**
+     * @param  list<string>  $lights  that it works
+     * @return list<LimitClash>
+     */
+    private static function rooms(Plan $plan, Roster $roster, Unit $unit, array $lights): array
+    {
+        $most = $unit->leaflet->figure('rooms');
+        $rooms = [];
+        foreach ($lights as $light) {
+            $rooms[$plan->lights[$light]->room ?? $roster->unit($light)->room][] = $light;
+        }
+        if ($most === null || count($rooms) <= $most) {
+            return [];
+        }
+        // The two that hold least are missed least.
+        uasort($rooms, static fn(array $a, array $b): int => count($a) <=> count($b));
+        $small = array_slice(array_keys($rooms), 0, 2);
+
+        return [
+            new LimitClash(
+                LimitClash::ROOMS,
+                $unit->item,
+                sprintf('%s has %g rooms, %d are wanted', $unit->called(), $most, count($rooms)),
+                sprintf(
+                    'Let “%s” and “%s” be one room in its app: they hold least. Or take one with more rooms.',
+                    $small[0],
+                    $small[1] ?? $small[0],
+                ),
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $lights  that it works
+     * @return list<LimitClash>
+     */
+    private static function presets(Plan $plan, Unit $unit, array $lights): array
+    {
+        $most = $unit->leaflet->figure('presets');
+        $mine = array_filter(
+            $plan->scenes,
+            static fn($s): bool => array_intersect(array_map(strval(...), array_keys($s->levels)), $lights) !== [],
+        );
+        if ($most === null || count($mine) <= $most) {
+            return [];
+        }
+        // Those in which most of its lights play a part are kept; the rest are left to another way of control.
+        uasort(
+            $mine,
+            static fn($a, $b): int => [-self::plays($a->levels, $lights), $a->id] <=> [
+                -self::plays($b->levels, $lights),
+                $b->id,
+            ],
+        );
+        $names = array_values(array_map(static fn($s): string => $s->name, $mine));
+
+        return [
+            new LimitClash(
+                LimitClash::PRESETS,
+                $unit->item,
+                sprintf('%s keeps %g presets, %d scenes are wanted', $unit->called(), $most, count($names)),
+                'Store ' .
+                    implode(', ', array_slice($names, 0, (int) $most)) .
+                    ' in it, and leave ' .
+                    implode(', ', array_slice($names, (int) $most)) .
+                    ' to another way of control.',
+            ),
+        ];
+    }
+
+    /**
+     * @param  array<string, list<float>>  $levels
+     * @param  list<string>  $lights
+     */
+    private static function plays(array $levels, array $lights): int
+    {
+        return count(array_intersect(array_map(strval(...), array_keys($levels)), $lights));
+    }
+}
