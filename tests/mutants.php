@@ -345,7 +345,7 @@ return array_merge(
     $at('Control/Limits.php', ['count($mine) <= $most', 'count($mine) < $most', 'Control/LimitsTest.php']),
     $at('Checks/Control/NameFindings.php', ["code: 'name'", "code: 'names'"]),
     $at('Control/Names.php', ['$letters > $this->letters', '$letters > 2 * $this->letters', 'Control/NamesTest.php']),
-    $at('Control/Sound.php', ['levenshtein($a, $b) === 1', 'levenshtein($a, $b) === 0', 'Control/NamesTest.php']),
+    $at('Control/Sound.php', ['$other->heard) === 1', '$other->heard) === 0', 'Control/NamesTest.php']),
     $at('Control/AnswerBoard.php', [
         '$want->zone > $control->zones =>',
         '$want->zone > 1 + $control->zones =>',

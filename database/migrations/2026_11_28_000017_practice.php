@@ -5,7 +5,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration {
-    /** Lessons that people have worked through: what their hands did, and what came of it. They belong to no job. And what a job's joining needs first, ticked. */
+    /**
+     * Lessons that people have worked through: what their hands did, and what came of it. They belong to no job. And what a job's joining
+     * needs first, ticked.
+     */
     public function up(): void
     {
         Schema::create('join_needs', function (Blueprint $table): void {

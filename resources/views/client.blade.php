@@ -32,11 +32,7 @@
         <p class="small">{{ $sheet['client'] }} · as it stands on {{ $sheet['printed'] }}</p>
         @if ($sheet['day'] !== [])
             <h2>For every day</h2>
-            <ul>
-                @foreach ($sheet['day'] as $line)
-                    <li>{{ $line }}</li>
-                @endforeach
-            </ul>
+            @include('living.day')
         @endif
         @if ($sheet['scenes'] !== [])
             <h2>Scenes</h2>
@@ -51,12 +47,7 @@
             @foreach ($sheet['recovery'] as $guide)
                 <details>
                     <summary>{{ $guide['title'] }}</summary>
-                    <p class="small">{{ $guide['says'] }}</p>
-                    <ol>
-                        @foreach ($guide['steps'] as $step)
-                            <li>{{ $step }}</li>
-                        @endforeach
-                    </ol>
+                    @include('living.back')
                 </details>
             @endforeach
         @endif

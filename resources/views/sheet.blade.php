@@ -133,22 +133,13 @@
     @endforeach
     @if ($sheet['day'] !== [])
         <h2>For every day</h2>
-        <ul>
-            @foreach ($sheet['day'] as $line)
-                <li>{{ $line }}</li>
-            @endforeach
-        </ul>
+        @include('living.day')
     @endif
     @if ($sheet['recovery'] !== [])
         <h2>If something is lost or replaced</h2>
         @foreach ($sheet['recovery'] as $guide)
             <h3>{{ $guide['title'] }}</h3>
-            <div class="small">{{ $guide['says'] }}</div>
-            <ol>
-                @foreach ($guide['steps'] as $step)
-                    <li>{{ $step }}</li>
-                @endforeach
-            </ol>
+            @include('living.back')
         @endforeach
     @endif
     <h2>Open when this was printed</h2>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -266,7 +267,7 @@ abstract class BrowserTestCase extends TestCase
                 if ($holds()) {
                     return;
                 }
-            } catch (StaleElementReferenceException) {
+            } catch (StaleElementReferenceException | NoSuchElementException) {
                 // The page was drawn anew meanwhile; look again.
             }
             if (microtime(true) > $until) {

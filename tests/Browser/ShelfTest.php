@@ -120,7 +120,8 @@ final class ShelfTest extends BrowserTestCase
             20,
         );
         $this->button('Stop and show the best so far')->click();
-        $this->see('Stopped: this holds the limits', 20);
+        // The layout that is being solved is solved to its end, however busy the machine is.
+        $this->see('Stopped: this holds the limits', 90);
         self::assertMatchesRegularExpression('/It cannot be cheaper than/', $this->text());
         $this->button('Take it')->click();
         $this->eventually(fn(): bool => !str_contains($this->text(), 'Stopped: this holds'), 'it is not taken', 20);

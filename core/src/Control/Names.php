@@ -54,15 +54,28 @@ final readonly class Names
     /** Letters where no app says how many it takes. */
     private const LETTERS = 32;
 
+    /** @var array<string, Sound> by light */
+    private array $sounds;
+
+    /** @var list<Sound> */
+    private array $rooms;
+
+    /** @var list<Sound> */
+    private array $played;
+
     /**
      * @param  array<string, array{string, string}>  $lights  name and room, by id
      * @param  list<string>  $scenes  their names
      */
-    public function __construct(
-        private array $lights,
-        private array $scenes = [],
-        private int $letters = self::LETTERS,
-    ) {}
+    public function __construct(private array $lights, private array $scenes = [], private int $letters = self::LETTERS)
+    {
+        $this->sounds = array_map(static fn(array $l): Sound => Sound::of($l[0]), $lights);
+        $this->rooms = array_map(
+            Sound::of(...),
+            array_values(array_unique(array_map(static fn(array $l): string => $l[1], $lights))),
+        );
+        $this->played = array_map(Sound::of(...), $scenes);
+    }
 
     public static function of(Plan $plan): self
     {
@@ -166,7 +179,7 @@ final readonly class Names
                     null,
                 );
             }
-            if (Sound::same($name, $taken)) {
+            if ($this->sounds[$id]->like($this->sounds[$other])) {
                 return $this->clash(
                     $id,
                     NameClash::ALIKE,
@@ -219,13 +232,14 @@ final readonly class Names
         ) {
             return false;
         }
-        foreach ($this->lights as $other => [$taken, $room]) {
-            if (Sound::same($name, $room) || ((string) $other !== $id && Sound::same($name, $taken))) {
+        $sound = Sound::of($name);
+        foreach ($this->sounds as $other => $taken) {
+            if ((string) $other !== $id && $sound->like($taken)) {
                 return false;
             }
         }
 
-        return array_filter($this->scenes, static fn(string $s): bool => Sound::same($name, $s)) === [];
+        return array_filter([...$this->rooms, ...$this->played], $sound->like(...)) === [];
     }
 
     /** Whole words, as many as fit. */

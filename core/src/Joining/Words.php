@@ -26,7 +26,8 @@ final readonly class Words
     /** What is said where nothing that could explain a failing step was found: some answer was wrong. */
     public static function unfitting(Step $step): string
     {
-        return "Those answers do not fit together: “{$step->title}” comes to nothing, and everything that would explain it was said to be fine. The whole once more, from its beginning.";
+        return "Those answers do not fit together: “{$step->title}” comes to nothing, and everything that would explain it was said " .
+            'to be fine. The whole once more, from its beginning.';
     }
 
     /** @param  list<string>  $excluded  what was looked at, and was not so */

@@ -13,7 +13,11 @@ use EmberDusk\Joining\Practice\Turning;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Every lesson is worked by hands that were written down beforehand: once as it is meant, once with the mistake that it names. */
+/**
+ * Every lesson is worked by hands that were written down beforehand: once as it is meant, once with the mistake that it names.
+ *
+ * @phpstan-type Hand array{float, string, string, 3?: string}
+ */
 final class PracticeTest extends TestCase
 {
     private const ON = [0.0, 'power-on', 'c1'];
@@ -131,7 +135,11 @@ final class PracticeTest extends TestCase
         ];
     }
 
-    /** @return iterable<string, array{string, list<array{float, string, string, 3?: string}>, list<array{float, string, string, 3?: string}>, string, array{float, float}}> lesson, as meant, with the mistake, what the turning point says, between when */
+    /**
+     * Lesson, hands as it is meant, hands with the mistake, what the turning point says, between when.
+     *
+     * @return iterable<string, array{string, list<Hand>, list<Hand>, string, array{float, float}}>
+     */
     public static function lessons(): iterable
     {
         yield 'first-join' => [

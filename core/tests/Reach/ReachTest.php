@@ -54,18 +54,9 @@ final class ReachTest extends TestCase
         self::assertGreaterThan(300, $cuts);
     }
 
-    /**
-     * Lamps along a path, so many metres apart, the hub at its beginning.
-     *
-     * @param  list<float>  $metres
-     */
-    private static function path(array $metres): RadioReach
+    private static function hub(): Unit
     {
-        $units = [Bench::hub()];
-        foreach ($metres as $n => $x) {
-            $units[] = Bench::zigbee('c' . ($n + 1), $x);
-        }
-        $units[0] = new Unit(
+        return new Unit(
             id: 'h1',
             name: 'Hub',
             role: Unit::HUB,
@@ -75,6 +66,19 @@ final class ReachTest extends TestCase
             at: [0.0, 0.0],
             speaks: ['zigbee'],
         );
+    }
+
+    /**
+     * Lamps along a path, so many metres apart, the hub at its beginning.
+     *
+     * @param  list<float>  $metres
+     */
+    private static function path(array $metres): RadioReach
+    {
+        $units = [self::hub()];
+        foreach ($metres as $n => $x) {
+            $units[] = Bench::zigbee('c' . ($n + 1), $x);
+        }
 
         return RadioReach::of(
             Bench::roster($units, array_map(static fn(int $n): array => ['h1', 'c' . ($n + 1)], array_keys($metres))),
@@ -110,17 +114,7 @@ final class ReachTest extends TestCase
             at: [30.0, 0.0],
             zones: 4,
         );
-        $hub = new Unit(
-            id: 'h1',
-            name: 'Hub',
-            role: Unit::HUB,
-            family: 'hub',
-            way: 'zigbee',
-            place: 'table',
-            at: [0.0, 0.0],
-            speaks: ['zigbee'],
-        );
-        $reach = RadioReach::of(Bench::roster([$hub, $remote, Bench::zigbee('c1', 60.0)], [['h1', 'c1']]))[0];
+        $reach = RadioReach::of(Bench::roster([self::hub(), $remote, Bench::zigbee('c1', 60.0)], [['h1', 'c1']]))[0];
         self::assertSame([['h1' => 0, 'r1' => 1], ['c1']], [$reach->hops, $reach->lost]);
     }
 }

@@ -15,6 +15,7 @@ import Lanes from './Lanes.vue';
 
 import { stepKeys } from './keys';
 import { useLive, type Beginning } from './live';
+import RunLog from './RunLog.vue';
 import RunNotes from './RunNotes.vue';
 
 const props = defineProps<{ answer: Answer; start: JoinStart; live: JoinAnswer | null }>();
@@ -175,18 +176,7 @@ watch(
                     </section>
                 </div>
                 <Lanes :lanes="picture.lanes" :now="now" :about="step?.device ?? ''" />
-                <section aria-labelledby="log" class="mt-3 border-t border-rule pt-2">
-                    <h3 id="log" class="mb-1 text-[13px] text-ink2">Log</h3>
-                    <ol class="max-h-[168px] overflow-y-auto" tabindex="0" aria-labelledby="log">
-                        <li
-                            v-for="(entry, n) in [...picture.log].reverse()"
-                            :key="n"
-                            class="grid grid-cols-[5ch_1fr] gap-2 leading-5"
-                        >
-                            <span class="fig text-ink2">{{ entry.at }}</span>{{ entry.text }}
-                        </li>
-                    </ol>
-                </section>
+                <RunLog :lines="picture.log" />
             </div>
         </div>
         <template v-if="picture" #ledger>

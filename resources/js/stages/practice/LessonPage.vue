@@ -6,6 +6,7 @@ import ConnectionNote from '@/ui/ConnectionNote.vue';
 import EmberMark from '@/ui/EmberMark.vue';
 import JoinStepCard from '@/stages/join/JoinStepCard.vue';
 import Lanes from '@/stages/join/Lanes.vue';
+import RunLog from '@/stages/join/RunLog.vue';
 import RunNotes from '@/stages/join/RunNotes.vue';
 import { stepKeys } from '@/stages/join/keys';
 import { useLive } from '@/stages/join/live';
@@ -130,18 +131,7 @@ useKeys(() =>
                 <ReplayBar v-if="answer.ended !== null" :at="picture.now" :end="answer.ended" @at="look" />
                 <LessonKit v-if="wide || over" :answer="answer" :now="now" :step="over ? null : told" @act="give" />
                 <Lanes class="mt-3" :lanes="picture.lanes" :now="now" :about="told?.device ?? ''" />
-                <section aria-labelledby="log" class="mt-3 border-t border-rule pt-2">
-                    <h3 id="log" class="mb-1 text-[13px] text-ink2">Log</h3>
-                    <ol class="max-h-[168px] overflow-y-auto" tabindex="0" aria-labelledby="log">
-                        <li
-                            v-for="(entry, n) in [...picture.log].reverse()"
-                            :key="n"
-                            class="grid grid-cols-[5ch_1fr] gap-2 leading-5"
-                        >
-                            <span class="fig text-ink2">{{ entry.at }}</span>{{ entry.text }}
-                        </li>
-                    </ol>
-                </section>
+                <RunLog :lines="picture.log" />
             </div>
         </main>
     </div>

@@ -21,6 +21,10 @@ const words: Record<BoardCell['state'], string> = {
 const cell = (control: string, light: string) => cells.value[`${control} ${light}`] as BoardCell;
 const key = (c: BoardCell) => `${c.control} ${c.light}`;
 
+/** A cell as it is read out. */
+const said = (light: string, control: string, c: BoardCell) =>
+    `${light} by ${control}: ${words[c.state]}${c.zone ? `, zone ${c.zone}` : ''}`;
+
 function decide(c: BoardCell, wanted: boolean | null, zone = 0): void {
     const control = props.board.controls.find((one) => one.id === c.control)!;
     const light = props.board.lights.find((one) => one.id === c.light)!;
@@ -87,7 +91,7 @@ function keys(event: KeyboardEvent): void {
                         <button
                             type="button"
                             :tabindex="at[0] === row && at[1] === column ? 0 : -1"
-                            :aria-label="`${light.name} by ${control.label}: ${words[cell(control.id, light.id).state]}${cell(control.id, light.id).zone ? `, zone ${cell(control.id, light.id).zone}` : ''}`"
+                            :aria-label="said(light.name, control.label, cell(control.id, light.id))"
                             :title="cell(control.id, light.id).why || words[cell(control.id, light.id).state]"
                             @focus="at = [row, column]"
                             @click="press(cell(control.id, light.id))"

@@ -1,0 +1,5 @@
+<ul>
+    @foreach ($sheet['day'] as $line)
+        <li>{{ $line }}</li>
+    @endforeach
+</ul>
