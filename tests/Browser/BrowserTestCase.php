@@ -267,8 +267,10 @@ abstract class BrowserTestCase extends TestCase
                 if ($holds()) {
                     return;
                 }
-            } catch (StaleElementReferenceException | NoSuchElementException) {
+            } catch (StaleElementReferenceException) {
                 // The page was drawn anew meanwhile; look again.
+            } catch (NoSuchElementException) {
+                // It is not there yet.
             }
             if (microtime(true) > $until) {
                 self::fail($else . ' at ' . $this->path());
