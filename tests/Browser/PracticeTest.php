@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Key;
 
 /** A lesson worked on the drawn kit, and a run on site that loses its connection half way, both on a phone. */
 final class PracticeTest extends BrowserTestCase
@@ -54,9 +55,12 @@ final class PracticeTest extends BrowserTestCase
             'C1 is never listed',
             20,
         );
-        $this->button('I am through')->click();
-        $this->button('Press them')->click();
+        // The keyboard goes on at what takes the place of what was pressed.
+        $this->button('I am through')->sendKeys(Key::ENTER);
+        $this->see('Press them, and see how it went');
+        $this->press(Key::ENTER);
         $this->see('Passed, and cleanly');
+        self::assertSame('score', $this->js('return document.activeElement.id'));
         $this->assertAccessible('a lesson that is over');
         $this->find('input[type=range]');
         $this->click(fn() => $this->button('Replay'));

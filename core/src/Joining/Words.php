@@ -94,7 +94,7 @@ final readonly class Words
             Act::SET => "{$name}: {$e->text}",
             Event::SAW => self::seen($first, $last, $roster),
             Event::FOUND => "The app lists “{$e->text}”",
-            Event::NAMED => "{$name} named: {$e->text}",
+            Event::NAMED => "{$name} named: " . rtrim($e->text, ', '),
             Event::MENDED => $last === 'yes'
                 ? "{$name}: " . self::fault($first) . ', put right'
                 : "{$name}: " . self::fault($first) . '? No',

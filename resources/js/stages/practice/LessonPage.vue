@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Head, Link, router } from '@inertiajs/vue3';
 import { useMediaQuery } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import ConnectionNote from '@/ui/ConnectionNote.vue';
 import EmberMark from '@/ui/EmberMark.vue';
 import JoinStepCard from '@/stages/join/JoinStepCard.vue';
@@ -33,12 +33,26 @@ const step = computed(() => picture.value?.step);
 /** The step that the guide tells, in lessons that have one. */
 const told = computed(() => (lesson.value.told ? (step.value ?? null) : null));
 const confirming = ref(false);
+const sure = ref<HTMLButtonElement>();
+const outcome = ref<InstanceType<typeof ScoreCard>>();
+
+/** The keyboard goes on at the question that takes the place of the button. */
+async function ready(): Promise<void> {
+    confirming.value = true;
+    await nextTick();
+    sure.value?.focus();
+}
 
 const give = (what: Act) => void act(what);
 const done = () => give({ kind: 'done', device: step.value?.device, text: step.value?.key });
 const saw = (seen: string) => give({ kind: 'saw', device: step.value?.device, text: `${step.value?.key}|${seen}` });
 const mend = (was: string) => give({ kind: 'mended', device: step.value?.device, text: `${step.value?.kind}|${was}` });
-const end = () => void say('POST', `${runs}/${answer.value.run}/end`);
+async function end(): Promise<void> {
+    if (await say('POST', `${runs}/${answer.value.run}/end`)) {
+        await nextTick();
+        outcome.value?.focus();
+    }
+}
 const skip = () => void say('POST', `${runs}/${answer.value.run}/skip`);
 const pace = () => void say('POST', `${runs}/${answer.value.run}/pace`, { speed: answer.value.speed === 0 ? 1 : 0 });
 const again = () => router.post(`/practice/${lesson.value.key}`);
@@ -86,12 +100,12 @@ useKeys(() =>
         </div>
         <main v-if="picture" class="grid gap-x-8 gap-y-4 pt-1 lg:grid-cols-[minmax(300px,430px)_minmax(0,1fr)]">
             <div class="min-w-0">
-                <ScoreCard v-if="answer.score" :score="answer.score" @turning="look" />
+                <ScoreCard v-if="answer.score" ref="outcome" :score="answer.score" @turning="look" />
                 <template v-else>
                     <p class="text-ink2">{{ lesson.teaches }}</p>
                     <p class="mt-2 border-l-4 border-ember pl-3"><b>To work at the end:</b> {{ lesson.goal }}</p>
                     <JoinStepCard
-                        v-if="lesson.told"
+                        v-if="lesson.told && !picture.done"
                         class="mt-4"
                         :picture="picture"
                         :now="now"
@@ -107,11 +121,11 @@ useKeys(() =>
                     </JoinStepCard>
                     <LessonKit v-else-if="!wide" class="mt-4" :answer="answer" :now="now" :step="null" @act="give" />
                     <div class="mt-4 flex flex-wrap gap-2">
-                        <button v-if="!confirming" type="button" class="quiet !min-h-[44px]" @click="confirming = true">
+                        <button v-if="!confirming" type="button" class="quiet !min-h-[44px]" @click="ready()">
                             I am through: press every control
                         </button>
                         <template v-else>
-                            <button type="button" class="press !min-h-[44px]" @click="end()">
+                            <button ref="sure" type="button" class="press !min-h-[44px]" @click="end()">
                                 Press them, and see how it went
                             </button>
                             <button type="button" class="quiet !min-h-[44px]" @click="confirming = false">

@@ -1,16 +1,19 @@
 <script setup lang="ts">
+import { ref } from 'vue';
 import { since } from '@/lib/hours';
 import type { PracticeScore } from '@/types/generated/responses';
 
 /** How a lesson went. */
 defineProps<{ score: PracticeScore }>();
 const emit = defineEmits<{ turning: [at: number] }>();
+const heading = ref<HTMLElement>();
+defineExpose({ focus: () => heading.value?.focus() });
 const count = (n: number) => (n === 0 ? 'none' : String(n));
 </script>
 
 <template>
     <section aria-labelledby="score" role="status">
-        <h2 id="score" class="text-[26px] font-semibold leading-8">
+        <h2 id="score" ref="heading" tabindex="-1" class="text-[26px] font-semibold leading-8 outline-none">
             {{ score.clean ? 'Passed, and cleanly' : score.passed ? 'Passed' : 'Not there yet' }}
         </h2>
         <dl class="mt-3 grid grid-cols-[1fr_auto] gap-y-1">
