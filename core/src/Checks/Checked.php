@@ -21,6 +21,8 @@ final readonly class Checked
         'module' => 'Dimming modules',
         'item' => 'Kit beside the runs',
         'scene' => 'Scenes',
+        'show' => 'Shows',
+        'trigger' => 'What starts by itself',
         'place' => 'Places',
         'part' => 'Parts',
         'step' => 'Plan of work',

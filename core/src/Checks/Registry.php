@@ -10,6 +10,9 @@ use EmberDusk\Checks\Cable\Drop;
 use EmberDusk\Checks\Cable\Lengths;
 use EmberDusk\Checks\Control\LimitFindings;
 use EmberDusk\Checks\Control\NameFindings;
+use EmberDusk\Checks\Control\PlayFindings;
+use EmberDusk\Checks\Control\PowerOn;
+use EmberDusk\Checks\Control\TriggerFindings;
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Controller\InputRange;
 use EmberDusk\Checks\Controller\Repeats;
@@ -114,6 +117,9 @@ final readonly class Registry
             new Unjoinable(),
             new NameFindings(),
             new LimitFindings(),
+            new PlayFindings(),
+            new PowerOn(),
+            new TriggerFindings(),
             new PartFindings(),
             new PriceFindings(),
             new StandingFindings(),

@@ -50,6 +50,20 @@ final readonly class Colour
         return new self($x, $y, $z);
     }
 
+    /** Of a chromaticity (CIE 1931), as bright as full. */
+    public static function ofXy(float $x, float $y): self
+    {
+        return new self($x / $y, 1.0, (1 - $x - $y) / $y);
+    }
+
+    /** @return array{float, float} x and y (CIE 1931) */
+    public function xy(): array
+    {
+        $sum = $this->x + $this->y + $this->z;
+
+        return $sum > 0 ? [$this->x / $sum, $this->y / $sum] : [0.0, 0.0];
+    }
+
     /** @return array{float, float} u' and v' */
     public function uv(): array
     {

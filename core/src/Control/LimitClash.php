@@ -11,6 +11,11 @@ final readonly class LimitClash
 
     public const PRESETS = 'presets';
 
+    /** It cannot do what is asked of it, however much room it has. */
+    public const LACKS = 'lacks';
+
+    public const PHONES = 'phones';
+
     /**
      * @param  string  $code  one of the above
      * @param  string  $item  hub or piece of kit

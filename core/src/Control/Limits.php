@@ -25,6 +25,7 @@ final readonly class Limits
                     ...$clashes,
                     ...self::rooms($plan, $roster, $unit, $lights),
                     ...self::presets($plan, $unit, $lights),
+                    ...Abilities::of($plan, $roster, $unit, $lights),
                 ];
             }
         }
@@ -78,36 +79,37 @@ final readonly class Limits
         if ($most === null || count($mine) <= $most) {
             return [];
         }
-        // Those in which most of its lights play a part are kept; the rest are left to another way of control.
-        uasort(
-            $mine,
-            static fn($a, $b): int => [-self::plays($a->levels, $lights), $a->id] <=> [
-                -self::plays($b->levels, $lights),
-                $b->id,
-            ],
+        $packed = Presets::of($plan);
+        $kept = $packed->kept[$unit->id] ?? [];
+        $elsewhere = array_values(
+            array_filter(array_keys($mine), static fn(string $s): bool => !in_array($s, $kept, true)),
         );
-        $names = array_values(array_map(static fn($s): string => $s->name, $mine));
+        $named = static fn(string ...$ids): string => implode(
+            ', ',
+            array_map(static fn(string $s): string => $plan->scenes[$s]->name, $ids),
+        );
+        $says = [$kept === [] ? 'Store none of them in it' : "Store {$named(...$kept)} in it"];
+        foreach ($packed->kept as $other => $scenes) {
+            $there = array_values(array_intersect($scenes, $elsewhere));
+            if ($there !== []) {
+                $says[] = "{$named(...$there)} in {$packed->roster->unit((string) $other)->called()}";
+            }
+        }
+        $nowhere = array_values(array_intersect($elsewhere, $packed->left));
 
         return [
             new LimitClash(
                 LimitClash::PRESETS,
                 $unit->item,
-                sprintf('%s keeps %g presets, %d scenes are wanted', $unit->called(), $most, count($names)),
-                'Store ' .
-                    implode(', ', array_slice($names, 0, (int) $most)) .
-                    ' in it, and leave ' .
-                    implode(', ', array_slice($names, (int) $most)) .
-                    ' to another way of control.',
+                sprintf('%s keeps %g presets, %d scenes are wanted', $unit->called(), $most, count($mine)),
+                implode(', ', $says) .
+                    '.' .
+                    ($nowhere === []
+                        ? ''
+                        : ' No preset is left for ' .
+                            $named(...$nowhere) .
+                            ': set them by hand, or take one with more presets.'),
             ),
         ];
-    }
-
-    /**
-     * @param  array<string, list<float>>  $levels
-     * @param  list<string>  $lights
-     */
-    private static function plays(array $levels, array $lights): int
-    {
-        return count(array_intersect(array_map(strval(...), array_keys($levels)), $lights));
     }
 }

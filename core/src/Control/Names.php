@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
+use EmberDusk\Joining\RosterOfPlan;
+use EmberDusk\Joining\School;
 use EmberDusk\Plan\Plan;
 
 /** Names as they are typed into apps and spoken to assistants: what clashes, and what to call it instead. */
@@ -84,8 +86,9 @@ final readonly class Names
             $lights[$id] = [$light->name, $light->room];
         }
         $letters = self::LETTERS;
-        foreach (array_keys($plan->hubs) as $id) {
-            $letters = min($letters, (int) ($plan->hub($id)?->profile->figure('letters') ?? self::LETTERS));
+        // Every app that lights are named in: the shortest decides, as a light has one name everywhere.
+        foreach (RosterOfPlan::of($plan, new School())->units as $unit) {
+            $letters = min($letters, (int) ($unit->leaflet->figure('letters') ?? self::LETTERS));
         }
 
         return new self($lights, array_values(array_map(static fn($s): string => $s->name, $plan->scenes)), $letters);

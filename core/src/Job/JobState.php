@@ -39,6 +39,7 @@ final class JobState
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
      * @param  list<string>  $worked  what was pressed on site and answered, by control and light
+     * @param  string  $zone  of the crew's clock
      */
     public function __construct(
         public readonly Plan $plan,
@@ -58,6 +59,7 @@ final class JobState
         public readonly BenchFacts $bench = new BenchFacts(),
         public readonly BenchSolver $solver = new SolvesNow(),
         public readonly array $worked = [],
+        public readonly string $zone = 'UTC',
     ) {}
 
     /** Parts, steps and what is left of them, worked out once and only where it is asked for. */

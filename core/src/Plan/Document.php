@@ -13,7 +13,7 @@ final readonly class Document
 {
     public const FORMAT = 'ember-dusk-job';
 
-    public const VERSION = 6;
+    public const VERSION = 7;
 
     /** The lists of the plan whose items have ids, in the document's order. */
     public const LISTS = [
@@ -36,6 +36,9 @@ final readonly class Document
         'items',
         'splits',
         'answers',
+        'tunings',
+        'shows',
+        'triggers',
         'kit',
     ];
 
@@ -67,6 +70,7 @@ final readonly class Document
                 'cableCelsius' => $plan->limits->cableCelsius,
             ],
             'terms' => $plan->terms->write(),
+            'position' => $plan->position?->write(),
             'places' => self::each(
                 $plan->places,
                 static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name, 'notes' => $p->notes],
@@ -98,6 +102,7 @@ final readonly class Document
                 static fn(Scene $s): array => [
                     'id' => $s->id,
                     'name' => $s->name,
+                    'fade' => $s->fade,
                     'levels' => array_map(
                         static fn(string $of, array $duties): array => ['of' => $of, 'duties' => $duties],
                         array_keys($s->levels),
@@ -112,6 +117,9 @@ final readonly class Document
             'items' => self::each($plan->items, static fn(Item $i): array => $i->write()),
             'splits' => self::each($plan->splits, static fn(Split $s): array => $s->write()),
             'answers' => self::each($plan->answers, static fn(Answer $a): array => $a->write()),
+            'tunings' => self::each($plan->tunings, static fn(Tuning $t): array => $t->write()),
+            'shows' => self::each($plan->shows, static fn(Show $s): array => $s->write()),
+            'triggers' => self::each($plan->triggers, static fn(Trigger $t): array => $t->write()),
             'kit' => self::each(
                 $plan->kit,
                 static fn(KitSnapshot $f): array => [
@@ -152,6 +160,7 @@ final readonly class Document
                 'client' => $plan->client,
                 'limits' => $document['limits'],
                 'terms' => $document['terms'],
+                'position' => $document['position'],
             ],
         ];
         foreach (self::LISTS as $list) {

@@ -33,6 +33,7 @@ final readonly class DocumentReader
             client: $f->string('client'),
             limits: Limits::read($f->object('limits')),
             terms: Terms::read($f->object('terms')),
+            position: $f->has('position') ? Position::read($f->object('position')) : null,
             places: self::keyed(
                 $f,
                 'places',
@@ -81,6 +82,9 @@ final readonly class DocumentReader
             ),
             items: self::keyed($f, 'items', Item::read(...)),
             answers: self::keyed($f, 'answers', Answer::read(...)),
+            tunings: self::keyed($f, 'tunings', Tuning::read(...)),
+            shows: self::keyed($f, 'shows', Show::read(...)),
+            triggers: self::keyed($f, 'triggers', Trigger::read(...)),
             splits: self::keyed($f, 'splits', Split::read(...)),
             kit: self::keyed($f, 'kit', self::readSnapshot(...)),
         );
@@ -93,7 +97,12 @@ final readonly class DocumentReader
             $levels[$level->string('of', 40)] = $level->numbers('duties', 0, 1);
         }
 
-        return new Scene($s->string('id'), $s->string('name', 40), $levels);
+        return new Scene(
+            $s->string('id'),
+            $s->string('name', 40),
+            $levels,
+            $s->numberOr('fade', 0.0, 0, Scene::LONGEST_FADE),
+        );
     }
 
     private static function readSnapshot(Fields $k): KitSnapshot

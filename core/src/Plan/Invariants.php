@@ -111,6 +111,7 @@ final readonly class Invariants
         self::names($plan);
         self::fixtures($plan);
         self::scenes($plan);
+        self::played($plan);
         self::shared($plan);
         CableInvariants::feeds($plan);
         CableInvariants::cables($plan);
@@ -194,6 +195,42 @@ final readonly class Invariants
                 "/runs/{$n}/pins",
                 'Pinned are ' . implode(', ', Run::PINS) . '.',
             );
+        }
+    }
+
+    /** Shows and triggers play what the job has; what is said of a light is said of one that is there. */
+    private static function played(Plan $plan): void
+    {
+        $lights = $plan->controllers + $plan->runs + $plan->items;
+        foreach (array_values($plan->shows) as $n => $show) {
+            self::need($show->name !== '', "/shows/{$n}/name", 'A show has a name.');
+            self::need(
+                !isset($plan->scenes[$show->id]),
+                "/shows/{$n}/id",
+                "“{$show->id}” is the id of a scene already.",
+            );
+            foreach ($show->steps as $k => $step) {
+                self::need(
+                    isset($plan->scenes[$step->scene]),
+                    "/shows/{$n}/steps/{$k}/scene",
+                    "There is no scene “{$step->scene}”.",
+                );
+            }
+            foreach ($show->lights as $k => $light) {
+                self::need(isset($lights[$light]), "/shows/{$n}/lights/{$k}", "There is no light “{$light}”.");
+            }
+        }
+        foreach (array_values($plan->triggers) as $n => $trigger) {
+            self::need(
+                $trigger->plays === Trigger::NOTHING ||
+                    isset($plan->scenes[$trigger->plays]) ||
+                    isset($plan->shows[$trigger->plays]),
+                "/triggers/{$n}/plays",
+                "There is no scene or show “{$trigger->plays}”.",
+            );
+        }
+        foreach (array_keys($plan->tunings) as $n => $id) {
+            self::need(isset($lights[$id]), "/tunings/{$n}/id", "There is no light “{$id}”.");
         }
     }
 

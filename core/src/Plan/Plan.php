@@ -37,6 +37,9 @@ final readonly class Plan
      * @param  array<string, Item>  $items
      * @param  array<string, Split>  $splits  by the id of the run that was split
      * @param  array<string, Answer>  $answers
+     * @param  array<string, Tuning>  $tunings
+     * @param  array<string, Show>  $shows
+     * @param  array<string, Trigger>  $triggers
      * @param  array<string, KitSnapshot>  $kit
      */
     public function __construct(
@@ -63,7 +66,11 @@ final readonly class Plan
         public array $items = [],
         public array $splits = [],
         public array $answers = [],
+        public array $tunings = [],
+        public array $shows = [],
+        public array $triggers = [],
         public array $kit = [],
+        public ?Position $position = null,
     ) {}
 
     /**
@@ -88,6 +95,9 @@ final readonly class Plan
      * @param  array<string, Item>|null  $items
      * @param  array<string, Split>|null  $splits
      * @param  array<string, Answer>|null  $answers
+     * @param  array<string, Tuning>|null  $tunings
+     * @param  array<string, Show>|null  $shows
+     * @param  array<string, Trigger>|null  $triggers
      * @param  array<string, KitSnapshot>|null  $kit
      */
     public function with(
@@ -114,8 +124,14 @@ final readonly class Plan
         ?array $items = null,
         ?array $splits = null,
         ?array $answers = null,
+        ?array $tunings = null,
+        ?array $shows = null,
+        ?array $triggers = null,
         ?array $kit = null,
+        ?Position $position = null,
     ): self {
+        $lit = ($controllers ?? $this->controllers) + ($runs ?? $this->runs) + ($items ?? $this->items);
+        $known = ($scenes ?? $this->scenes) + ($shows ?? $this->shows);
         $plan = new self(
             name: $name ?? $this->name,
             client: $client ?? $this->client,
@@ -147,7 +163,16 @@ final readonly class Plan
                     ($controllers ?? $this->controllers) + ($hubs ?? $this->hubs) + ($items ?? $this->items),
                 ),
             ),
+            tunings: self::inOrder(array_intersect_key($tunings ?? $this->tunings, $lit)),
+            shows: self::inOrder(self::shown($shows ?? $this->shows, $scenes ?? $this->scenes, $lit)),
+            triggers: self::inOrder(
+                array_filter(
+                    $triggers ?? $this->triggers,
+                    static fn(Trigger $t): bool => $t->plays === Trigger::NOTHING || isset($known[$t->plays]),
+                ),
+            ),
             kit: $kit ?? $this->kit,
+            position: $position ?? $this->position,
         );
 
         return $plan->holding(array_intersect_key($plan->kit, $plan->kitInUse() + $plan->owned + $plan->spares));

@@ -4,9 +4,20 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-/** A scene: duties (0 to 1) by channel, for each controller and each pixel run that plays a part in it. What is not in it is off. */
+/**
+ * A scene: duties (0 to 1) by channel, for each controller and each pixel run that plays a part in it, and the seconds in which it comes.
+ * What is not in it is off.
+ */
 final readonly class Scene
 {
+    /** Seconds of a fade at most. */
+    public const LONGEST_FADE = 600.0;
+
     /** @param  array<string, list<float>>  $levels  by controller or run id */
-    public function __construct(public string $id, public string $name, public array $levels) {}
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $levels,
+        public float $fade = 0.0,
+    ) {}
 }

@@ -97,8 +97,28 @@ trait TidyPlan
                 $s->id,
                 $s->name,
                 array_intersect_key($s->levels, $controllers + $runs),
+                $s->fade,
             ),
             $scenes,
+        );
+    }
+
+    /**
+     * Shows without what the job has no longer; one that shows nothing any more is kept for its name.
+     *
+     * @param  array<string, Show>  $shows
+     * @param  array<string, Scene>  $scenes
+     * @param  array<string, mixed>  $lights
+     * @return array<string, Show>
+     */
+    private static function shown(array $shows, array $scenes, array $lights): array
+    {
+        return array_map(
+            static fn(Show $s): Show => $s->of(
+                static fn(string $id): bool => isset($scenes[$id]),
+                static fn(string $id): bool => isset($lights[$id]),
+            ),
+            $shows,
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class Upgrades
                 3 => self::laying(...),
                 4 => self::travel(...),
                 5 => self::joining(...),
+                6 => self::playing(...),
             ]
             as $version => $upgrade
         ) {
@@ -171,6 +172,24 @@ final readonly class Upgrades
                 static fn(mixed $devices): array => self::each($devices, ['used' => false]),
                 array_intersect_key($document, ['supplies' => 1, 'controllers' => 1, 'hubs' => 1, 'modules' => 1]),
             ),
+        ] + $document;
+    }
+
+    /**
+     * 6 to 7: how lights are set up, shows and what starts them, where the job is; scenes came at once before.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function playing(array $document): array
+    {
+        return [
+            'version' => 7,
+            'scenes' => self::each($document['scenes'] ?? null, ['fade' => 0.0]),
+            'tunings' => [],
+            'shows' => [],
+            'triggers' => [],
+            'position' => null,
         ] + $document;
     }
 

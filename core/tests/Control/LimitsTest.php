@@ -67,7 +67,7 @@ final class LimitsTest extends TestCase
         self::assertStringContainsString('Let “Room 1” and “Room 2” be one room', $clashes[0]->detail);
         self::assertStringContainsString('keeps 5 presets, 9 scenes are wanted', $clashes[1]->title);
         self::assertStringContainsString(
-            'Store Scene 9, Scene 8, Scene 7, Scene 6, Scene 5 in it, and leave Scene 4, Scene 3, Scene 2, Scene 1',
+            'Store Scene 9, Scene 8, Scene 7, Scene 6, Scene 5 in it, Scene 4, Scene 3, Scene 2, Scene 1 in V1',
             $clashes[1]->detail,
         );
     }

@@ -39,7 +39,7 @@ final class JobFileTest extends TestCase
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
         );
-        self::assertStringContainsString('"version": 6', JobFile::write($plan));
+        self::assertStringContainsString('"version": 7', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
@@ -155,10 +155,40 @@ final class JobFileTest extends TestCase
         );
     }
 
-    /** Written by version 6, something in every list; never changed. As long as 6 is the newest it is written the same again. */
+    /** Written by version 6; never changed: scenes came at once, nothing started by itself, and nobody said where the job lies. */
     public function test_version_six_is_read(): void
     {
         $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v6.json');
+        $six = JobFile::read($text);
+        $seven = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v7.json'));
+        self::assertEquals($six, JobFile::own($text), 'a revision that was kept then opens as well');
+        self::assertSame([[], [], [], null], [$six->tunings, $six->shows, $six->triggers, $six->position]);
+        self::assertSame(
+            [0.0, 2.5, 'comes up at 40 %', '30 minutes before sunset', 54.2],
+            [
+                array_values($six->scenes)[0]->fade,
+                array_values($seven->scenes)[0]->fade,
+                $seven->tunings['c1']->returns(),
+                $seven->triggers['t1']->words(),
+                $seven->position?->latitude,
+            ],
+        );
+        self::assertEquals(
+            $six->with(
+                scenes: $seven->scenes,
+                tunings: $seven->tunings,
+                shows: $seven->shows,
+                triggers: $seven->triggers,
+                position: $seven->position,
+            ),
+            $seven,
+        );
+    }
+
+    /** Written by version 7, something in every list; never changed. As long as 7 is the newest it is written the same again. */
+    public function test_version_seven_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v7.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::LISTS as $list) {
@@ -197,7 +227,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 7), '/version', 'reads up to 6'];
+        yield 'newer version' => [$set('version', 8), '/version', 'reads up to 7'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

@@ -25,6 +25,7 @@ final readonly class LimitFindings implements Check
                 'an app or a remote has room for the rooms and presets wanted of it',
                 Rule::LEAFLET,
             ),
+            new Rule('app-lacks', 'item', 'an app can do what scenes, shows and phones ask of it', Rule::LEAFLET),
         ];
     }
 
@@ -32,7 +33,7 @@ final readonly class LimitFindings implements Check
     {
         return array_map(
             static fn(LimitClash $c): Finding => new Finding(
-                code: 'app-room',
+                code: in_array($c->code, [LimitClash::ROOMS, LimitClash::PRESETS], true) ? 'app-room' : 'app-lacks',
                 severity: Severity::Watch,
                 title: $c->title,
                 detail: $c->detail,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit\Profiles;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Copies;
 use EmberDusk\Values\Refusal;
 
 /**
@@ -13,6 +14,8 @@ use EmberDusk\Values\Refusal;
  */
 final readonly class Behaviour
 {
+    use Copies;
+
     /** Gestures by the name of what they do. */
     public const GESTURES = ['reset' => 'its reset', 'join' => 'its join', 'link' => 'its link'];
 
@@ -49,6 +52,14 @@ final readonly class Behaviour
         'entries' => [1, 4],
         'rooms' => [1, 200],
         'presets' => [1, 200],
+        'phones' => [1, 50],
+        'effects' => [1, 500],
+        'patternColours' => [1, 64],
+        'showStep' => [0.1, 600],
+        'randomLeast' => [0.05, 600],
+        'randomMost' => [0.1, 3600],
+        'keeps' => [0.5, 600],
+        'inputs' => [1, 16],
     ];
 
     /** The shorter one first: the second must not be below it. */
@@ -58,12 +69,14 @@ final readonly class Behaviour
      * @param  array<string, Gesture>  $gestures
      * @param  array<string, Signal>  $signals
      * @param  array<string, float>  $figures
+     * @param  list<string>  $lacks  what its app cannot do: colour, white, fade, scene, show, schedule, presence
      */
     public function __construct(
         public array $gestures = [],
         public array $signals = [],
         public array $figures = [],
         public string $numbering = '#',
+        public array $lacks = [],
     ) {}
 
     /** @throws Refusal where two gestures are one to the device, a window ends before it begins, or a value is out of bounds */
@@ -102,6 +115,7 @@ final readonly class Behaviour
             signals: $signals,
             figures: $figures,
             numbering: $f->has('numbering') ? $f->string('numbering', 30) : '#',
+            lacks: $f->has('lacks') ? $f->strings('lacks') : [],
         );
         $behaviour->check($f);
 
@@ -144,7 +158,7 @@ final readonly class Behaviour
      */
     public function withFigures(array $figures): self
     {
-        return new self($this->gestures, $this->signals, [...$this->figures, ...$figures], $this->numbering);
+        return $this->withChanged(figures: [...$this->figures, ...$figures]);
     }
 
     /** How it is reset, what it shows and how long it then listens, for whoever stands before it one day; null without a reset gesture. */

@@ -7,6 +7,8 @@ namespace EmberDusk\Plan\Changes;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Control\SetAnswer;
+use EmberDusk\Plan\Changes\Control\SetPosition;
+use EmberDusk\Plan\Changes\Control\SetTuning;
 use EmberDusk\Plan\Changes\Job\DescribeJob;
 use EmberDusk\Plan\Changes\Job\SetLimits;
 use EmberDusk\Plan\Changes\Job\SetTerms;
@@ -40,6 +42,8 @@ use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Plan\Changes\Runs\SetZones;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Changes\Scenes\SetScene;
+use EmberDusk\Plan\Changes\Scenes\SetShow;
+use EmberDusk\Plan\Changes\Scenes\SetTrigger;
 use EmberDusk\Plan\Changes\Splits\BackTogether;
 use EmberDusk\Plan\Changes\Splits\SplitController;
 use EmberDusk\Plan\Changes\Splits\SplitParts;
@@ -120,6 +124,10 @@ final readonly class Catalogue
             'HangFixture' => HangFixture::read($f, $shelf),
             'ChooseModule' => ChooseModule::read($f, $shelf),
             'SetScene' => SetScene::read($f),
+            'SetShow' => SetShow::read($f),
+            'SetTrigger' => SetTrigger::read($f),
+            'SetTuning' => SetTuning::read($f),
+            'SetPosition' => SetPosition::read($f),
             'SetSwitch' => SetSwitch::read($f),
             'SetBlocks' => SetBlocks::read($f),
             'PinRun' => PinRun::read($f),

@@ -9,7 +9,7 @@ use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 
-/** Mains or vehicle power that is there: an outlet or a spur, its circuit, whether it is live only with the key. */
+/** Mains or vehicle power that is there: an outlet or a spur, its circuit, whether it is live only with the key, or cut by a wall switch. */
 final readonly class Outlet
 {
     public function __construct(
@@ -18,10 +18,11 @@ final readonly class Outlet
         public string $circuit,
         public bool $keyed,
         public bool $damp,
+        public bool $switched = false,
     ) {}
 
     /**
-     * Reads `P1 [where] [at LENGTH] {, circuit NAME | key | damp}` after its keyword.
+     * Reads `P1 [where] [at LENGTH] {, circuit NAME | key | switched | damp}` after its keyword.
      *
      * @param  list<Leg>  $legs  walls written before it
      *
@@ -31,19 +32,21 @@ final readonly class Outlet
     {
         $spot = Spot::read($clause, $lengths, $legs);
         $circuit = '';
-        $keyed = $damp = false;
+        $keyed = $damp = $switched = false;
         while (($word = $clause->attribute()) !== null) {
             if ($word->is('circuit')) {
                 $circuit = Spot::name($clause, 'the circuit’s name')->text;
             } elseif ($word->is('key')) {
                 $keyed = true;
+            } elseif ($word->is('switched')) {
+                $switched = true;
             } elseif ($word->is('damp')) {
                 $damp = true;
             } else {
-                throw $clause->unknown($word, 'an outlet', ['circuit', 'key', 'damp']);
+                throw $clause->unknown($word, 'an outlet', ['circuit', 'key', 'switched', 'damp']);
             }
         }
 
-        return new self(spot: $spot, spur: $spur, circuit: $circuit, keyed: $keyed, damp: $damp);
+        return new self(spot: $spot, spur: $spur, circuit: $circuit, keyed: $keyed, damp: $damp, switched: $switched);
     }
 }

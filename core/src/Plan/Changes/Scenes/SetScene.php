@@ -16,8 +16,16 @@ final readonly class SetScene implements Change
     /** Scenes of a job. */
     private const MOST = 40;
 
-    /** @param  array<string, list<float>>  $levels  duties by controller or pixel run */
-    private function __construct(private ?string $scene, private string $name, private array $levels) {}
+    /**
+     * @param  array<string, list<float>>  $levels  duties by controller or pixel run
+     * @param  float|null  $fade  seconds; null leaves it as it is
+     */
+    private function __construct(
+        private ?string $scene,
+        private string $name,
+        private array $levels,
+        private ?float $fade,
+    ) {}
 
     public static function read(Fields $f): self
     {
@@ -31,6 +39,7 @@ final readonly class SetScene implements Change
             $f->stringOrNull('scene'),
             $name === '' ? throw $f->invalid('name', 'A scene has a name: it is what people will say.') : $name,
             $levels,
+            $f->has('fade') ? $f->number('fade', 0, Scene::LONGEST_FADE) : null,
         );
     }
 
@@ -58,7 +67,8 @@ final readonly class SetScene implements Change
         return $plan->with(
             scenes: $lit === []
                 ? array_diff_key($plan->scenes, [$id => true])
-                : [$id => new Scene($id, $this->name, $lit)] + $plan->scenes,
+                : [$id => new Scene($id, $this->name, $lit, $this->fade ?? ($plan->scenes[$id]->fade ?? 0.0))] +
+                    $plan->scenes,
         );
     }
 

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Control;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Control\Running;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Show;
+use EmberDusk\Plan\Trigger;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Shows: how fast they flash, whether they end, whether anything is left of them; light of a vehicle on the road. */
+final readonly class PlayFindings implements Check
+{
+    /** Flashes a second at most. */
+    private const FLASHES = 3.0;
+
+    private const WCAG = 'WCAG 2.2, 2.3.1';
+
+    public function rules(): array
+    {
+        return [
+            new Rule('show-flash', 'show', 'nothing flashes more than three times a second', self::WCAG),
+            new Rule('show-endless', 'show', 'what starts by itself ends by itself', Rule::PRACTICE),
+            new Rule('show-empty', 'show', 'a show has something to show', Rule::OWN),
+            new Rule(
+                'road-light',
+                'job',
+                'lamps of a vehicle keep legal colours and do not flash on the road',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->shows as $show) {
+            $findings = [...$findings, ...self::show($job->plan, $show)];
+        }
+
+        return [...$findings, ...self::road($job->plan)];
+    }
+
+    /** @return list<Finding> */
+    private static function show(Plan $plan, Show $show): array
+    {
+        $running = new Running($plan, $show);
+        $at = new Place('scenes', $show->id);
+        $round = $running->round();
+        if ($running->lights() === [] || $round === 0.0) {
+            return [
+                new Finding(
+                    code: 'show-empty',
+                    severity: Severity::Open,
+                    title: "“{$show->name}” shows nothing",
+                    detail: $running->lights() === []
+                        ? 'Its scenes or lights are gone: give it others, or take it out.'
+                        : 'None of its steps takes any time: say how long each scene stays.',
+                    place: $at,
+                ),
+            ];
+        }
+        $findings = [];
+        $flashes = $running->flashes();
+        if ($flashes > self::FLASHES) {
+            $findings[] = new Finding(
+                code: 'show-flash',
+                severity: Severity::Stop,
+                title: sprintf('“%s” flashes %.3g times a second', $show->name, $flashes),
+                detail: 'It can bring on seizures, and beside turning machines it hides that they turn. Give each change more time.',
+                place: $at,
+                number: $flashes,
+                limit: self::FLASHES,
+                source: self::WCAG,
+            );
+        }
+        $starts = array_filter($plan->triggers, static fn(Trigger $t): bool => $t->plays === $show->id && $t->timed());
+        $ends = array_filter($plan->triggers, static fn(Trigger $t): bool => $t->timed() && $t->plays !== $show->id);
+        if ($starts !== [] && $ends === [] && $running->ends() === null) {
+            $findings[] = new Finding(
+                code: 'show-endless',
+                severity: Severity::Watch,
+                title: "“{$show->name}” starts by itself and never ends",
+                detail: 'Let it end after some rounds, or put everything out at a time of day.',
+                place: $at,
+                source: Rule::PRACTICE,
+            );
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function road(Plan $plan): array
+    {
+        $wired = array_filter($plan->triggers, static fn(Trigger $t): bool => $t->wired());
+        if ($wired === [] && $plan->position?->road !== true) {
+            return [];
+        }
+        $moves = array_filter($plan->shows, static fn(Show $s): bool => (new Running($plan, $s))->flashes() > 0);
+
+        return [
+            new Finding(
+                code: 'road-light',
+                severity: Severity::Watch,
+                title: 'Light of a vehicle on the road',
+                detail: 'Lamps that are seen from outside keep the legal colours of their side and do not flash or run on public roads. ' .
+                    ($moves === []
+                        ? ''
+                        : 'Keep ' .
+                            implode(', ', array_map(static fn(Show $s): string => "“{$s->name}”", $moves)) .
+                            ' for where it stands still, off the road. ') .
+                    'Local rules decide; what is required of a vehicle’s own lamps is never driven from here.',
+                place: new Place('scenes'),
+                source: Rule::PRACTICE,
+            ),
+        ];
+    }
+}

@@ -1,0 +1,293 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Circuit\Colour;
+use EmberDusk\Circuit\White;
+use EmberDusk\Kit\Channel;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\InvalidInput;
+
+/**
+ * Duties of a light's channels for a level, a colour or a white, with the channels that it has: what white can do white does (it gives
+ * more light for its watts), colours do the rest; two whites are mixed so that the mix lies nearest to what is asked.
+ */
+final readonly class Mixing
+{
+    /** Steps between two whites. */
+    private const STEPS = 500;
+
+    /** A mix that lies farther off than this in u'v' is told: three times what a careful eye sees. */
+    private const TOLD = 3 * Colour::STEP;
+
+    /** A channel is a white where its colour lies this near to that of a white of its temperature (u'v'). */
+    private const WHITISH = 0.03;
+
+    /**
+     * @param  list<Channel>  $channels
+     * @param  bool  $shared  whether their duties add to 1 at full
+     */
+    private function __construct(private array $channels, private bool $shared, private string $curve) {}
+
+    /** Of what a controller or a pixel run drives; null where nothing is known of its channels. */
+    public static function of(Plan $plan, string $light): ?self
+    {
+        $strip = self::strip($plan, $light);
+        if ($strip === null) {
+            return null;
+        }
+
+        return new self(
+            $strip->channels,
+            $plan->controller($light)?->sharesChannels === true,
+            Curve::of($plan->tunings[$light] ?? null),
+        );
+    }
+
+    private static function strip(Plan $plan, string $light): ?Strip
+    {
+        foreach ($plan->runs as $run) {
+            if ($run->id === $light || $run->controller === $light) {
+                $strip = $plan->strip($run->strip);
+                if ($strip !== null) {
+                    return $strip;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** All its channels, as they come, at a level. */
+    public function plain(float $level): MixedLight
+    {
+        $duty = Curve::duty($this->curve, $level) / ($this->shared ? count($this->channels) : 1);
+
+        return $this->mixed(array_fill(0, count($this->channels), $duty), '');
+    }
+
+    /** @throws \EmberDusk\Values\Refusal where its temperature lies outside of what is reckoned */
+    public function white(float $level, float $kelvin): MixedLight
+    {
+        $whites = $this->whites();
+        $wanted = White::colour($kelvin);
+        if ($whites === []) {
+            return count($this->channels) < 3
+                ? $this->told($level, 'Its colour is fixed: it is dimmed only.')
+                : $this->colour($level, $wanted);
+        }
+        if (count($whites) === 1 && count($this->channels) > 3) {
+            return $this->colour($level, $wanted);
+        }
+        $mix = $this->between($whites, $wanted);
+        if (count($whites) === 1) {
+            return $this->told($level, 'Its white is fixed: it is dimmed only.');
+        }
+        $ends = array_map(fn(int $c): float => White::kelvin(Colour::ofHex($this->channels[$c]->colour)), $whites);
+        $least = (int) round(min($ends), -2);
+        $most = (int) round(max($ends), -2);
+
+        return $this->scaled(
+            $mix,
+            $level,
+            $kelvin < min($ends) - 50 || $kelvin > max($ends) + 50 ? "Its white goes from {$least} to {$most} K." : '',
+        );
+    }
+
+    public function colour(float $level, Colour $wanted): MixedLight
+    {
+        $colours = array_values(array_diff(array_keys($this->channels), $this->whites()));
+        if (count($colours) < 3) {
+            return $this->told($level, 'It has no colours: it is dimmed only.');
+        }
+        $primaries = array_map(fn(int $c): Colour => $this->light($c), array_slice($colours, 0, 3));
+        $share = self::solve($primaries, $wanted);
+        $duties = array_fill(0, count($this->channels), 0.0);
+        foreach (array_slice($colours, 0, 3) as $n => $c) {
+            $duties[$c] = max(0.0, $share[$n]);
+        }
+        $duties = array_values($duties);
+        $whites = $this->whites();
+        if ($whites !== []) {
+            $duties = $this->whitened(
+                $duties,
+                array_slice($colours, 0, 3),
+                $primaries,
+                $this->between($whites, $wanted),
+            );
+        }
+        $mixed = $this->scaled($duties, $level, '');
+
+        return $mixed->seen->apart($wanted) > self::TOLD && $level > 0
+            ? $this->scaled($duties, $level, 'Its channels cannot show it quite: the nearest is seen.')
+            : $mixed;
+    }
+
+    /**
+     * The level at which an app shows these duties.
+     *
+     * @param  list<float>  $duties
+     */
+    public function level(array $duties): float
+    {
+        return Curve::level($this->curve, min(1.0, $this->shared ? array_sum($duties) : max([0.0, ...$duties])));
+    }
+
+    /**
+     * The colour of these duties.
+     *
+     * @param  list<float>  $duties
+     */
+    public function seen(array $duties): Colour
+    {
+        return Colour::mix(
+            array_map($this->light(...), array_keys($this->channels)),
+            array_map(static fn(int $c): float => $duties[$c] ?? 0.0, array_keys($this->channels)),
+        );
+    }
+
+    /** @return list<string> names of its channels */
+    public function names(): array
+    {
+        return array_map(static fn(Channel $c): string => $c->name, $this->channels);
+    }
+
+    /**
+     * White takes over of each colour what the scarcest of them gives to a white like it.
+     *
+     * @param  list<float>  $duties
+     * @param  list<int>  $colours
+     * @param  list<Colour>  $primaries
+     * @param  list<float>  $white  duties of the whites alone
+     * @return list<float>
+     */
+    private function whitened(array $duties, array $colours, array $primaries, array $white): array
+    {
+        // What the colours would give to look like the white.
+        $as = self::solve($primaries, $this->seen($white));
+        $most = INF;
+        foreach ($colours as $n => $c) {
+            if ($as[$n] > 1e-9) {
+                $most = min($most, $duties[$c] / $as[$n]);
+            }
+        }
+        if ($most === INF || $most <= 0.0) {
+            return $duties;
+        }
+        foreach ($colours as $n => $c) {
+            $duties[$c] = max(0.0, $duties[$c] - $most * $as[$n]);
+        }
+
+        return array_map(static fn(float $d, float $w): float => $d + $most * $w, $duties, $white);
+    }
+
+    /**
+     * The mix of these whites that lies nearest, as duties of all channels with the greatest at 1.
+     *
+     * @param  non-empty-list<int>  $whites
+     * @return list<float>
+     */
+    private function between(array $whites, Colour $wanted): array
+    {
+        $best = [INF, []];
+        $last = $whites[count($whites) - 1];
+        for ($n = 0; $n <= (count($whites) > 1 ? self::STEPS : 0); $n++) {
+            $duties = array_fill(0, count($this->channels), 0.0);
+            $share = (float) $n / self::STEPS;
+            $duties[$whites[0]] = 1.0 - $share;
+            $duties[$last] += count($whites) > 1 ? $share : 0.0;
+            $duties = array_values($duties);
+            $far = $this->seen($duties)->apart($wanted);
+            if ($far < $best[0]) {
+                $best = [$far, $duties];
+            }
+        }
+
+        return $best[1];
+    }
+
+    /** @return list<int> channels that are white */
+    private function whites(): array
+    {
+        return array_values(
+            array_filter(array_keys($this->channels), function (int $c): bool {
+                $colour = Colour::ofHex($this->channels[$c]->colour);
+                $kelvin = White::kelvin($colour);
+
+                return $kelvin >= White::LEAST &&
+                    $kelvin <= White::MOST &&
+                    $colour->apart(White::colour($kelvin)) < self::WHITISH;
+            }),
+        );
+    }
+
+    private function told(float $level, string $note): MixedLight
+    {
+        return new MixedLight($this->plain($level)->duties, $this->plain($level)->seen, $note);
+    }
+
+    /**
+     * @param  list<float>  $duties  in their ratio
+     */
+    private function scaled(array $duties, float $level, string $note): MixedLight
+    {
+        $most = $this->shared ? array_sum($duties) : max([0.0, ...$duties]);
+        if ($most <= 0.0) {
+            throw new InvalidInput('No channel of this light lights for what is asked.');
+        }
+        $by = Curve::duty($this->curve, $level) / $most;
+
+        return $this->mixed(array_map(static fn(float $d): float => $d * $by, $duties), $note);
+    }
+
+    /** @param  list<float>  $duties */
+    private function mixed(array $duties, string $note): MixedLight
+    {
+        $duties = array_map(static fn(float $d): float => round(min(1.0, $d), 4), $duties);
+
+        return new MixedLight($duties, $this->seen($duties), $note);
+    }
+
+    /** A channel at full: its light goes by its watts. */
+    private function light(int $c): Colour
+    {
+        return Colour::mix([Colour::ofHex($this->channels[$c]->colour)], [$this->channels[$c]->wattsPerMetre]);
+    }
+
+    /**
+     * Shares of three primaries for a colour (Cramer's rule); below 0 where it lies outside of them.
+     *
+     * @param  list<Colour>  $of
+     * @return array{float, float, float}
+     */
+    private static function solve(array $of, Colour $wanted): array
+    {
+        $column = static fn(Colour $c): array => [$c->x, $c->y, $c->z];
+        [$a, $b, $c, $d] = [$column($of[0]), $column($of[1]), $column($of[2]), $column($wanted)];
+        $whole = self::determinant($a, $b, $c);
+        if (abs($whole) < 1e-12) {
+            throw new InvalidInput('Two channels of this light have the same colour: no colour can be mixed of them.');
+        }
+
+        return [
+            self::determinant($d, $b, $c) / $whole,
+            self::determinant($a, $d, $c) / $whole,
+            self::determinant($a, $b, $d) / $whole,
+        ];
+    }
+
+    /**
+     * @param  array{float, float, float}  $a
+     * @param  array{float, float, float}  $b
+     * @param  array{float, float, float}  $c
+     */
+    private static function determinant(array $a, array $b, array $c): float
+    {
+        return $a[0] * ($b[1] * $c[2] - $b[2] * $c[1]) -
+            $b[0] * ($a[1] * $c[2] - $a[2] * $c[1]) +
+            $c[0] * ($a[1] * $b[2] - $a[2] * $b[1]);
+    }
+}

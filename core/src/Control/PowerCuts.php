@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\TapeNotes;
+
+/** Lights whose supply somebody cuts by hand, and by what: a wall switch before it, a switch in its cable, a vehicle's key. */
+final readonly class PowerCuts
+{
+    /**
+     * @param  array<string, Unit>  $lights  by id
+     * @return array<string, string> by the light's id in words
+     */
+    public static function of(Plan $plan, array $lights): array
+    {
+        $cuts = [];
+        foreach ($lights as $id => $light) {
+            $supply = $light->switch;
+            $cable = $plan->cableTo($light->item) ?? $plan->cableTo($supply);
+            $by = self::outlet($plan, $supply) ?? ($cable?->switch === null ? null : 'the switch in its cable');
+            $cuts += $by === null ? [] : [$id => $by];
+        }
+
+        return $cuts;
+    }
+
+    private static function outlet(Plan $plan, string $supply): ?string
+    {
+        $stands = $plan->supplies[$supply]->stands ?? null;
+        if ($stands === null) {
+            return null;
+        }
+        foreach (TapeNotes::read($plan->places[$stands->place]->notes ?? '')->site->outlets as $outlet) {
+            if ($outlet->spot->name === $stands->spot && ($outlet->switched || $outlet->keyed)) {
+                return $outlet->switched ? "the wall switch before {$outlet->spot->name}" : 'the key';
+            }
+        }
+
+        return null;
+    }
+}

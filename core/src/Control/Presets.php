@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\RosterOfPlan;
+use EmberDusk\Joining\School;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
+
+/**
+ * Scenes packed into the presets that apps, remotes and panels hold: as many scenes as possible have a preset at a control that works all
+ * their lights (augmenting paths: no other packing keeps more).
+ */
+final readonly class Presets
+{
+    /** Presets of an app whose leaflet gives no limit. */
+    public const LIMITLESS = PHP_INT_MAX;
+
+    /**
+     * @param  array<string, list<string>>  $kept  scenes by control, in the order of its presets
+     * @param  list<string>  $left  scenes that no preset is left for, or whose lights no control works together
+     * @param  array<string, int>  $room  presets of each control
+     */
+    private function __construct(public array $kept, public array $left, public array $room, public Roster $roster) {}
+
+    public static function of(Plan $plan): self
+    {
+        $roster = RosterOfPlan::of($plan, new School());
+        $room = $can = [];
+        foreach ($roster->units as $unit) {
+            $presets = $unit->lights() ? null : $unit->leaflet->figure('presets');
+            if ($presets !== null) {
+                $room[$unit->id] = (int) $presets;
+            }
+        }
+        // What a hub or a bridge keeps is in its app; where no leaflet gives a limit there is room, after those that need no phone.
+        foreach ($roster->of(Unit::HUB) + $roster->of(Unit::BRIDGE) as $id => $unit) {
+            $room += [$id => self::LIMITLESS];
+        }
+        foreach ($plan->scenes as $scene) {
+            $can[$scene->id] = array_values(
+                array_filter(
+                    array_keys($room),
+                    static fn(string $c): bool => self::worksAll($plan, $roster, $c, $scene),
+                ),
+            );
+        }
+        // Those that play on most lights first: they are missed most.
+        $order = array_keys($can);
+        usort(
+            $order,
+            static fn(string $a, string $b): int => [count($plan->scenes[$b]->levels), $a] <=> [
+                count($plan->scenes[$a]->levels),
+                $b,
+            ],
+        );
+        $at = [];
+        foreach ($order as $scene) {
+            $tried = [];
+            self::seat($scene, $can, $room, $at, $tried);
+        }
+        $kept = array_fill_keys(array_keys($room), []);
+        foreach ($order as $scene) {
+            if (isset($at[$scene])) {
+                $kept[$at[$scene]][] = $scene;
+            }
+        }
+        $left = array_values(array_map(strval(...), array_diff(array_keys($can), array_keys($at))));
+
+        return new self($kept, $room === [] ? [] : $left, $room, $roster);
+    }
+
+    private static function worksAll(Plan $plan, Roster $roster, string $control, Scene $scene): bool
+    {
+        foreach (array_keys($scene->levels) as $light) {
+            $unit = self::unit($plan, $roster, (string) $light);
+            if ($unit === null || !$roster->wants($control, $unit->id)) {
+                return false;
+            }
+        }
+
+        return $scene->levels !== [];
+    }
+
+    /** The device that lights what a scene names: a controller, or the board of a pixel run. */
+    private static function unit(Plan $plan, Roster $roster, string $light): ?Unit
+    {
+        foreach ($roster->units as $unit) {
+            if ($unit->id === $light || ($plan->items[$unit->item]->on ?? '') === $light) {
+                return $unit;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<string, list<string>>  $can  controls that could keep a scene
+     * @param  array<string, int>  $room
+     * @param  array<string, string>  $at  where each scene is kept so far
+     * @param  array<string, true>  $tried  controls that were looked at for this one
+     */
+    private static function seat(string $scene, array $can, array $room, array &$at, array &$tried): bool
+    {
+        foreach ($can[$scene] as $control) {
+            if (count(array_keys($at, $control, true)) < $room[$control]) {
+                $at[$scene] = $control;
+
+                return true;
+            }
+        }
+        foreach ($can[$scene] as $control) {
+            if (isset($tried[$control])) {
+                continue;
+            }
+            $tried[$control] = true;
+            foreach (array_keys($at, $control, true) as $other) {
+                if (self::seat((string) $other, $can, $room, $at, $tried)) {
+                    $at[$scene] = $control;
+
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

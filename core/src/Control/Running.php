@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Circuit\Colour;
+use EmberDusk\Joining\Dice;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Show;
+use EmberDusk\Plan\ShowStep;
+
+/**
+ * A show as it runs: duties by light at any second, how long a round takes, how often it flashes. Colours by chance are drawn by a seed,
+ * so that the same show is the same each time.
+ */
+final readonly class Running
+{
+    /** A flash is a pair of opposing changes of a tenth of full light (WCAG 2.3.1). */
+    private const CHANGE = 0.1;
+
+    /** Colours that chance chooses from: full and well apart. */
+    private const COLOURS = ['#ff3020', '#ff9020', '#ffe040', '#40d050', '#30c0d0', '#4060ff', '#c040e0'];
+
+    /** Share of full at which lights follow sound when it is still, and how far it swings: assumed. */
+    private const STILL = 0.25;
+
+    public function __construct(private Plan $plan, private Show $show, private int $seed = 1) {}
+
+    /** Seconds of one round; null where a round has no length of its own. */
+    public function round(): ?float
+    {
+        return match ($this->show->kind) {
+            Show::LIST => array_sum(
+                array_map(static fn(ShowStep $s): float => $s->hold + $s->fade, $this->show->steps),
+            ),
+            Show::WASH => $this->show->every * max(1, count($this->path())),
+            default => null,
+        };
+    }
+
+    /** Seconds until it ends by itself; null where it goes on and on. */
+    public function ends(): ?float
+    {
+        $round = $this->round();
+
+        return $round === null || $this->show->rounds === Show::ENDLESS ? null : $round * $this->show->rounds;
+    }
+
+    /**
+     * @param  float  $at  seconds from its start
+     * @return array<string, list<float>> duties by light; after its end what stood last
+     */
+    public function at(float $at): array
+    {
+        $ends = $this->ends();
+        $at = max(0.0, $ends === null ? $at : min($at, $ends - 1e-6));
+
+        return match ($this->show->kind) {
+            Show::LIST => $this->listed($at),
+            Show::WASH => $this->washed($at),
+            Show::RANDOM => $this->byChance($at),
+            default => $this->heard($at),
+        };
+    }
+
+    /** Flashes in the worst second (WCAG 2.3.1 counts pairs of opposing changes). */
+    public function flashes(): float
+    {
+        if ($this->show->kind !== Show::LIST) {
+            return $this->show->kind === Show::SOUND ? 0.0 : 1 / (2 * $this->show->every);
+        }
+        $round = $this->round() ?? 0.0;
+        $steps = $this->show->steps;
+        if (count($steps) < 2 || $round <= 0.0) {
+            return 0.0;
+        }
+        // Changes of light by their moment, over as many rounds as the worst second may hold.
+        $changes = [];
+        $now = 0.0;
+        for ($lap = 0; $lap * $round < 1.0 + $round && count($changes) < 2000; $lap++) {
+            foreach ($steps as $n => $step) {
+                $before = $this->brightness($steps[($n + count($steps) - 1) % count($steps)]->scene);
+                if (abs($this->brightness($step->scene) - $before) >= self::CHANGE) {
+                    $changes[] = $now;
+                }
+                $now += $step->fade + $step->hold;
+            }
+        }
+        $most = 0;
+        foreach ($changes as $n => $from) {
+            $within = array_filter(
+                array_slice($changes, $n, 200),
+                static fn(float $c): bool => $c < $from + 1.0 - 1e-9,
+            );
+            $most = max($most, count($within));
+        }
+
+        return $most / 2;
+    }
+
+    /** Different colours that it shows. */
+    public function colours(): int
+    {
+        return match ($this->show->kind) {
+            Show::LIST => count(
+                array_unique(array_map(static fn(ShowStep $s): string => $s->scene, $this->show->steps)),
+            ),
+            Show::RANDOM => count(self::COLOURS),
+            Show::WASH => 2,
+            default => 1,
+        };
+    }
+
+    /** @return list<string> lights that play a part in it */
+    public function lights(): array
+    {
+        if ($this->show->kind !== Show::LIST) {
+            return $this->show->lights;
+        }
+        $lights = [];
+        foreach ($this->show->steps as $step) {
+            $lights = [...$lights, ...array_map(strval(...), array_keys($this->levels($step->scene)))];
+        }
+
+        return array_values(array_unique($lights));
+    }
+
+    private function brightness(string $scene): float
+    {
+        $levels = array_map(static fn(array $d): float => max([0.0, ...$d]), $this->levels($scene));
+
+        return $levels === [] ? 0.0 : array_sum($levels) / max(1, count($this->lights()));
+    }
+
+    /** @return array<string, list<float>> */
+    private function levels(string $scene): array
+    {
+        return $this->plan->scenes[$scene]->levels ?? [];
+    }
+
+    /** @return array<string, list<float>> */
+    private function listed(float $at): array
+    {
+        $round = $this->round() ?? 0.0;
+        $steps = $this->show->steps;
+        if ($steps === []) {
+            return [];
+        }
+        if ($round <= 0.0) {
+            return $this->levels($steps[count($steps) - 1]->scene);
+        }
+        $within = fmod($at, $round);
+        foreach ($steps as $n => $step) {
+            $long = $step->fade + $step->hold;
+            if ($within < $long || $n === count($steps) - 1) {
+                $to = $this->levels($step->scene);
+                $first = $n === 0 && $at < $round;
+                $from = $first ? [] : $this->levels($steps[($n + count($steps) - 1) % count($steps)]->scene);
+
+                return $step->fade > 0 && $within < $step->fade
+                    ? self::between($from, $to, $within / $step->fade)
+                    : $to;
+            }
+            $within -= $long;
+        }
+
+        return [];
+    }
+
+    /**
+     * @param  array<string, list<float>>  $from
+     * @param  array<string, list<float>>  $to
+     * @return array<string, list<float>>
+     */
+    private static function between(array $from, array $to, float $share): array
+    {
+        $mixed = [];
+        foreach ($from + $to as $of => $any) {
+            foreach (array_keys($any) as $n) {
+                $a = $from[$of][$n] ?? 0.0;
+                $mixed[$of][$n] = $a + (($to[$of][$n] ?? 0.0) - $a) * $share;
+            }
+        }
+
+        return array_map(array_values(...), $mixed);
+    }
+
+    /** @return list<string> the lights in the order in which the colour runs over them */
+    private function path(): array
+    {
+        $lights = $this->show->lights;
+        $back = array_reverse($lights);
+
+        return match ($this->show->way) {
+            'back' => $back,
+            'both' => count($lights) > 2 ? [...$lights, ...array_slice($back, 1, -1)] : $lights,
+            default => $lights,
+        };
+    }
+
+    /** @return array<string, list<float>> */
+    private function washed(float $at): array
+    {
+        $path = $this->path();
+        $now = $path === [] ? '' : $path[(int) floor($at / $this->show->every + 1e-9) % count($path)];
+        $duties = [];
+        foreach ($this->show->lights as $light) {
+            $duties[$light] = $this->coloured($light, $light === $now ? self::COLOURS[0] : self::COLOURS[5]);
+        }
+
+        return $duties;
+    }
+
+    /** @return array<string, list<float>> */
+    private function byChance(float $at): array
+    {
+        $turn = (int) floor($at / $this->show->every + 1e-9);
+        $duties = [];
+        foreach ($this->show->lights as $n => $light) {
+            // Followers show what their leader shows.
+            $whose = $this->show->leader === '' ? $n : 0;
+            $drawn = (new Dice($this->seed))->between(0, count(self::COLOURS) - 1e-9, "{$turn} {$whose}");
+            $duties[$light] = $this->coloured($light, self::COLOURS[(int) $drawn]);
+        }
+
+        return $duties;
+    }
+
+    /** @return array<string, list<float>> */
+    private function heard(float $at): array
+    {
+        $level = self::STILL + (1 - self::STILL) * abs(sin((M_PI * $at) / max(0.01, $this->show->every)));
+        $duties = [];
+        foreach ($this->show->lights as $light) {
+            $duties[$light] = Mixing::of($this->plan, $light)?->plain($level)->duties ?? [$level];
+        }
+
+        return $duties;
+    }
+
+    /** @return list<float> */
+    private function coloured(string $light, string $hex): array
+    {
+        return Mixing::of($this->plan, $light)?->colour(1.0, Colour::ofHex($hex))->duties ?? [1.0];
+    }
+}

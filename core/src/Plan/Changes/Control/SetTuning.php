@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Control;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Tuning;
+use EmberDusk\Values\ChangePayload;
+use EmberDusk\Values\InvalidInput;
+
+/** How a light is dimmed, and what it does when its power returns. */
+final readonly class SetTuning implements Change
+{
+    private function __construct(private Tuning $tuning) {}
+
+    public static function read(Fields $f): self
+    {
+        return new self(Tuning::read($f));
+    }
+
+    public static function payload(Tuning $tuning): ChangePayload
+    {
+        return ChangePayload::given('SetTuning', ...$tuning->write());
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->tuning->id;
+        if (!isset($plan->controllers[$id]) && !isset($plan->items[$id])) {
+            throw InvalidInput::at('/id', "The job has no light “{$id}” any more. Reload the page.");
+        }
+        $as = $this->tuning->curve === '' && $this->tuning->powerOn === '';
+
+        return $plan->with(
+            tunings: $as ? array_diff_key($plan->tunings, [$id => true]) : [$id => $this->tuning] + $plan->tunings,
+        );
+    }
+
+    public function words(Plan $plan): string
+    {
+        $says = array_filter([
+            $this->tuning->curve === '' ? '' : 'dims ' . Tuning::CURVES[$this->tuning->curve],
+            $this->tuning->returns() === '' ? '' : $this->tuning->returns() . ' when power returns',
+        ]);
+
+        return strtoupper($this->tuning->id) . ' ' . ($says === [] ? 'set up as it came' : implode(', ', $says));
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Scenes;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Show;
+use EmberDusk\Values\InvalidInput;
+
+/** A show; one without steps and without lights is taken out. */
+final readonly class SetShow implements Change
+{
+    private function __construct(private ?string $show, private Show $as) {}
+
+    public static function read(Fields $f): self
+    {
+        $show = $f->stringOrNull('show');
+        $as = Show::read($f->over(['id' => $show ?? 'new'] + $f->all()));
+
+        return new self(
+            $show,
+            $as->name === '' ? throw $f->invalid('name', 'A show has a name: it is what people will say.') : $as,
+        );
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->show ?? Plan::nextId('w', $plan->shows + $plan->scenes);
+        if ($this->show !== null && !isset($plan->shows[$id])) {
+            throw InvalidInput::unknown('/show', 'show', $id);
+        }
+        if (!isset($plan->shows[$id]) && count($plan->shows) >= Show::MOST) {
+            throw InvalidInput::at('/show', 'A job has at most ' . Show::MOST . ' shows.');
+        }
+        if ($this->as->steps === [] && $this->as->lights === []) {
+            return $plan->with(shows: array_diff_key($plan->shows, [$id => true]));
+        }
+        foreach ([...$plan->scenes, ...$plan->shows] as $other) {
+            if ($other->id !== $id && mb_strtolower($other->name) === mb_strtolower($this->as->name)) {
+                throw InvalidInput::at('/name', "“{$other->name}” is a scene or a show already.");
+            }
+        }
+        foreach ($this->as->steps as $n => $step) {
+            if (!isset($plan->scenes[$step->scene])) {
+                throw InvalidInput::unknown("/steps/{$n}/scene", 'scene', $step->scene);
+            }
+        }
+        foreach ($this->as->lights as $n => $light) {
+            if (!isset($plan->controllers[$light]) && !isset($plan->runs[$light]) && !isset($plan->items[$light])) {
+                throw InvalidInput::unknown("/lights/{$n}", 'light', $light);
+            }
+        }
+
+        return $plan->with(shows: [$id => $this->as->called($id)] + $plan->shows);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return "Show “{$this->as->name}” " .
+            ($this->as->steps === [] && $this->as->lights === [] ? 'taken out' : 'set');
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan\Changes\Scenes;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Trigger;
+use EmberDusk\Values\InvalidInput;
+
+/** What starts a scene or a show; one that is to play nothing of all is taken out. */
+final readonly class SetTrigger implements Change
+{
+    /** Triggers of a job. */
+    private const MOST = 60;
+
+    private function __construct(private ?string $trigger, private ?Trigger $as) {}
+
+    public static function read(Fields $f): self
+    {
+        $trigger = $f->stringOrNull('trigger');
+        if ($f->has('gone') && $f->flag('gone')) {
+            return new self($trigger, null);
+        }
+
+        return new self($trigger, Trigger::read($f->over(['id' => $trigger ?? 'new'] + $f->all())));
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        $id = $this->trigger ?? Plan::nextId('t', $plan->triggers);
+        if ($this->trigger !== null && !isset($plan->triggers[$id])) {
+            throw InvalidInput::unknown('/trigger', 'trigger', $id);
+        }
+        if ($this->as === null) {
+            return $plan->with(triggers: array_diff_key($plan->triggers, [$id => true]));
+        }
+        if (!isset($plan->triggers[$id]) && count($plan->triggers) >= self::MOST) {
+            throw InvalidInput::at('/trigger', 'A job has at most ' . self::MOST . ' things that start something.');
+        }
+        $known = $plan->scenes + $plan->shows + [Trigger::NOTHING => true];
+        if (!isset($known[$this->as->plays])) {
+            throw InvalidInput::unknown('/plays', 'scene or show', $this->as->plays);
+        }
+
+        return $plan->with(triggers: [$id => $this->as->called($id)] + $plan->triggers);
+    }
+
+    public function words(Plan $plan): string
+    {
+        return $this->as === null
+            ? 'What started something is taken out'
+            : ucfirst($this->as->words()) . ' starts something';
+    }
+}

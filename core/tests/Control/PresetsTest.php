@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Control;
+
+use EmberDusk\Control\Presets;
+use EmberDusk\Plan\Answer;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
+use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Scenes packed into presets: no other packing keeps more. */
+final class PresetsTest extends TestCase
+{
+    private const LIGHTS = ['c1', 'c2', 'c3', 'c4'];
+
+    /**
+     * @param  array<string, int>  $presets  by remote
+     * @param  array<string, list<string>>  $works  lights by remote
+     * @param  list<list<string>>  $scenes  lights of each
+     */
+    private static function plan(array $presets, array $works, array $scenes): Plan
+    {
+        $leaflet = static fn(string $id): array => (array) ((Demo::shelf()->find($id)->written ?? [])['profile'] ?? []);
+        $circuit = Circuits::in()->supply('s1');
+        foreach (self::LIGHTS as $n => $light) {
+            $circuit = $circuit
+                ->controller($light, ['family' => 'zigbee', 'profile' => $leaflet('controller-zigbee-2')])
+                ->run("q{$n}", 1.0, [], 's1', controller: $light);
+        }
+        $answers = [];
+        foreach ($presets as $id => $most) {
+            $circuit = $circuit->item(
+                $id,
+                'remote',
+                [
+                    'speaks' => ['zigbee'],
+                    'sets' => ['single'],
+                    'zones' => 5,
+                    'profile' => ['presets' => $most] + $leaflet('remote-zigbee-4'),
+                ],
+                null,
+            );
+            foreach (self::LIGHTS as $light) {
+                $answer = new Answer($id, $light, in_array($light, $works[$id], true));
+                $answers[$answer->id()] = $answer;
+            }
+        }
+        $played = [];
+        foreach ($scenes as $n => $lights) {
+            $played["e{$n}"] = new Scene("e{$n}", "Scene {$n}", array_fill_keys($lights, [1.0]));
+        }
+
+        return $circuit->plan()->with(answers: $answers, scenes: $played);
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        foreach (range(1, 12) as $seed) {
+            yield "seed {$seed}" => [$seed];
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function test_no_packing_keeps_more(int $seed): void
+    {
+        mt_srand($seed);
+        $some = static fn(int $least): array => array_values(
+            array_filter(self::LIGHTS, static fn(): bool => mt_rand(0, 2) >= $least),
+        );
+        $presets = ['i1' => mt_rand(1, 3), 'i2' => mt_rand(1, 2), 'i3' => 1];
+        $works = array_map(static fn(): array => [...$some(1), 'c1'], $presets);
+        $scenes = array_map(static fn(): array => [...$some(2), self::LIGHTS[mt_rand(0, 3)]], range(1, 6));
+        $scenes = array_map(static fn(array $s): array => array_values(array_unique($s)), $scenes);
+        $packed = Presets::of(self::plan($presets, $works, $scenes));
+        $kept = 0;
+        $of = array_combine(array_keys($packed->kept), array_keys($presets));
+        foreach ($packed->kept as $control => $ids) {
+            self::assertLessThanOrEqual($presets[$of[$control]], count($ids));
+            foreach ($ids as $id) {
+                self::assertSame(
+                    [],
+                    array_diff($scenes[(int) substr($id, 1)], $works[$of[$control]]),
+                    'it works all its lights',
+                );
+            }
+            $kept += count($ids);
+        }
+        self::assertSame(count($scenes), $kept + count($packed->left));
+        self::assertSame(self::most($scenes, $presets, $works), $kept);
+    }
+
+    /**
+     * Every way of keeping them, tried.
+     *
+     * @param  list<list<string>>  $scenes
+     * @param  array<string, int>  $presets
+     * @param  array<string, list<string>>  $works
+     */
+    private static function most(array $scenes, array $presets, array $works): int
+    {
+        $scene = array_shift($scenes);
+        if ($scene === null) {
+            return 0;
+        }
+        $best = self::most($scenes, $presets, $works);
+        foreach ($presets as $id => $room) {
+            if ($room > 0 && array_diff($scene, $works[$id]) === []) {
+                $best = max($best, 1 + self::most($scenes, [$id => $room - 1] + $presets, $works));
+            }
+        }
+
+        return $best;
+    }
+}
