@@ -20,6 +20,7 @@ use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\QuoteController;
 use App\Http\Controllers\ReelController;
 use App\Http\Controllers\SayController;
+use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TraceController;
@@ -113,6 +114,8 @@ Route::middleware('auth')->group(static function (): void {
             Route::post('redo', [EditController::class, 'redo'])->name('jobs.redo');
             Route::post('join', [JoinController::class, 'begin'])->name('join.begin');
             Route::post('say', SayController::class)->name('jobs.say');
+            Route::post('mix', [SceneController::class, 'mix'])->name('jobs.mix');
+            Route::get('shows/{show}/frames', [SceneController::class, 'frames'])->name('jobs.frames');
             Route::post('join/needs', [JoinController::class, 'need'])->name('join.need');
             Route::get('join/{joinRun}', [JoinController::class, 'look'])->name('join.look');
             Route::post('join/{joinRun}', [JoinController::class, 'act'])->name('join.act');

@@ -104,6 +104,7 @@ final class Writes
                 'POST',
                 "{$at}/client-links/" . $this->said('POST', "{$at}/client-links", [], 'links.0.id') . '/revoke',
             ),
+            'jobs.mix' => fn() => $this->ask('POST', "{$at}/mix", ['of' => 'c1', 'level' => 0.5, 'kelvin' => 3000]),
             'jobs.say' => fn() => $this->ask('POST', "{$at}/say", ['said' => 'cove on']),
             'join.need' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join/needs", [
                 'key' => 'power',

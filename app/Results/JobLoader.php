@@ -64,6 +64,7 @@ final readonly class JobLoader
             bench: new BenchFacts(LogBook::entries($job)),
             solver: $this->bench,
             worked: self::worked($job),
+            zone: Clock::zone(),
         );
     }
 

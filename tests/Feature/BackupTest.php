@@ -231,6 +231,7 @@ final class BackupTest extends TestCase
                     '{run}' => array_key_first($job->revisions()->firstOrFail()->plan()->runs),
                     '{joinRun}' => $job->joinRuns()->first()->id ?? 0,
                     '{practiceRun}' => PracticeRun::query()->firstOrFail()->id,
+                    '{show}' => array_key_first($job->newest()->plan()->shows) ?? 'none',
                     '{photo}' => $job->photos()->first()->id ?? 0,
                     '{place}' => 'lecture',
                 ];
@@ -254,7 +255,7 @@ final class BackupTest extends TestCase
             }
         }
         self::assertGreaterThan(
-            count($pages) - 6,
+            count($pages) - 7,
             count(array_filter($pages, static fn(string $said): bool => str_starts_with($said, '200 '))),
             implode(
                 "\n",

@@ -8,6 +8,7 @@ use App\Joining\NewRun;
 use App\Models\Job;
 use App\Models\User;
 use App\Papers\ClientLinks;
+use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -17,6 +18,11 @@ use Tests\TestCase;
 final class RoutesTest extends TestCase
 {
     use RefreshDatabase;
+
+    protected function jobFile(): string
+    {
+        return Demo::file('observatory');
+    }
 
     private const OPEN = ['sign-in', 'sign-in/demo', 'up', 'client/{clientLink}'];
 
@@ -93,6 +99,7 @@ final class RoutesTest extends TestCase
                 ->benchPractices()
                 ->create(['seed' => 1, 'faults' => ['low@s1'], 'created_at' => now()])->id,
             '{clientLink}' => (string) app(ClientLinks::class)->make($job, $user)->id,
+            '{show}' => 'w1',
             '{offcut}' => (string) $job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id,
             '{run}' => (string) array_key_first($plan->runs),
             '{place}' => 'lecture',
@@ -135,6 +142,7 @@ final class RoutesTest extends TestCase
                     '{stage}' => 'survey',
                     '{format}' => 'csv',
                     '{number}' => '1',
+                    '{show}' => 'w1',
                     '{offcut}' => '1',
                     '{clientLink}' => '1',
                     '{practiceRun}' => '1',

@@ -19,7 +19,7 @@ final class WritesTest extends TestCase
     use DatabaseFiles;
 
     /** They write no row. */
-    private const SILENT = ['jobs.preview', 'quotes.preview', 'jobs.say'];
+    private const SILENT = ['jobs.preview', 'quotes.preview', 'jobs.say', 'jobs.mix'];
 
     private const WORKERS = 8;
 
@@ -77,6 +77,7 @@ final class WritesTest extends TestCase
                 array_diff(array_keys($writes), array_keys($written), [
                     'join.look',
                     'jobs.say',
+                    'jobs.mix',
                     'sign-in.demo',
                     'sign-out',
                 ]),

@@ -16,6 +16,7 @@ use App\Models\User;
 use App\Results\JobLoader;
 use App\Results\SolvedFixes;
 use App\Screens\Known;
+use App\Screens\Scenes\ScenesStage;
 use App\Screens\Screen;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -50,6 +51,7 @@ final readonly class EditController
             shelf: $shelf,
             scene: $request->scene(),
             open: $request->open(),
+            everyScene: $request->stage() === ScenesStage::KEY,
         );
 
         return new JsonResponse([

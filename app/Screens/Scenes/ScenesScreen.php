@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens\Scenes;
 
-use EmberDusk\Circuit\Colour;
 use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Control\Cell;
 use EmberDusk\Control\NameClash;
@@ -12,11 +11,9 @@ use EmberDusk\Control\Names;
 use EmberDusk\Control\RadioReach;
 use EmberDusk\Job\JobState;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Kit\Channel;
 use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Plan\Scene;
-use EmberDusk\Values\Refusal;
+use EmberDusk\Plan\Show;
 
 /** The answer board, names as they are heard, and scenes with the light and the amps of each. */
 final readonly class ScenesScreen
@@ -65,7 +62,14 @@ final readonly class ScenesScreen
                 static fn(RadioReach $r): array => array_map(trim(...), $r->lines($board->roster)),
                 RadioReach::of($board->roster),
             ),
-            'scenes' => array_values(array_map(static fn(Scene $s): array => self::scene($s, $state), $plan->scenes)),
+            'scenes' => SceneCards::of($state),
+            'dims' => SceneCards::dims($state),
+            'presets' => SceneCards::presets($state),
+            'shows' => PlayPicture::shows($plan),
+            'showKinds' => PlayPicture::options(Show::KINDS),
+            'ways' => PlayPicture::options(Show::WAYS),
+            'starts' => PlayPicture::starts($state),
+            'power' => PlayPicture::power($plan, $board->lights),
         ];
     }
 
@@ -94,59 +98,5 @@ final readonly class ScenesScreen
             'rgbw' => 'RGBW',
             'rgbcct' => 'RGB and tunable white',
         ][$kind] ?? $kind;
-    }
-
-    /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/scenePicture */
-    private static function scene(Scene $scene, JobState $state): array
-    {
-        $amps = $peak = [];
-        foreach ($state->scenes[$scene->id] ?? [] as $result) {
-            foreach ($result instanceof Refusal ? [] : $result->supplies as $id => $supply) {
-                $amps[$id] = $supply->amps;
-                $peak[$id] = $supply->peakAmps;
-            }
-        }
-
-        return [
-            'id' => $scene->id,
-            'name' => $scene->name,
-            'amps' => $amps === [] ? null : round(array_sum($amps), 2),
-            'peak' => $peak === [] ? null : round(array_sum($peak), 2),
-            'lights' => array_map(
-                static fn(string $of, array $duties): array => [
-                    'of' => $of,
-                    'level' => max([0.0, ...$duties]),
-                    'colour' => self::colour($state->plan, $of, $duties),
-                ],
-                array_keys($scene->levels),
-                array_values($scene->levels),
-            ),
-        ];
-    }
-
-    /**
-     * The colour that is seen, mixed of the channels' light.
-     *
-     * @param  list<float>  $duties
-     */
-    private static function colour(Plan $plan, string $of, array $duties): string
-    {
-        foreach ($plan->runs as $run) {
-            $strip = $run->id === $of || $run->controller === $of ? $plan->strip($run->strip) : null;
-            if ($strip === null || count($strip->channels) !== count($duties) || max([0.0, ...$duties]) <= 0.0) {
-                continue;
-            }
-
-            return Colour::mix(
-                array_map(static fn(Channel $c): Colour => Colour::ofHex($c->colour), $strip->channels),
-                array_map(
-                    static fn(Channel $c, float $duty): float => $c->wattsPerMetre * $duty,
-                    $strip->channels,
-                    $duties,
-                ),
-            )->hex();
-        }
-
-        return '#2c1a2f';
     }
 }

@@ -75,6 +75,14 @@ final readonly class Colour
         return [0.0, 0.0];
     }
 
+    /** How bright a share of full light is to the eye: L* of CIE 15, from 0 to 1. */
+    public static function lightness(float $light): float
+    {
+        $light = min(1.0, max(0.0, $light));
+
+        return $light > 216 / 24_389 ? (116 * $light ** (1 / 3) - 16) / 100 : ($light * 24_389) / 2_700;
+    }
+
     /** Distance in u'v'; nothing from a place that is dark. */
     public function apart(self $other): float
     {

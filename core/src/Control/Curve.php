@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
+use EmberDusk\Circuit\Colour;
 use EmberDusk\Plan\Tuning;
 
 /**
@@ -53,9 +54,7 @@ final readonly class Curve
         return match ($curve) {
             'square' => sqrt($duty),
             'dali' => max(0.0, ((log10($duty) + 3) * ((self::ARC - 1) / 3) + 1) / self::ARC),
-            'lightness' => $duty > self::STRAIGHT / self::KAPPA
-                ? (116 * $duty ** (1 / 3) - 16) / 100
-                : ($duty * self::KAPPA) / 100,
+            'lightness' => Colour::lightness($duty),
             default => $duty,
         };
     }

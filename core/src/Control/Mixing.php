@@ -20,6 +20,11 @@ final readonly class Mixing
     /** Steps between two whites. */
     private const STEPS = 500;
 
+    /** Whites that colours are asked for, in kelvin. Common practice, no source. */
+    private const WARM = 2200;
+
+    private const COOL = 6500;
+
     /** A mix that lies farther off than this in u'v' is told: three times what a careful eye sees. */
     private const TOLD = 3 * Colour::STEP;
 
@@ -69,6 +74,18 @@ final readonly class Mixing
         return $this->mixed(array_fill(0, count($this->channels), $duty), '');
     }
 
+    /**
+     * The mix that it has, at another level.
+     *
+     * @param  list<float>  $duties
+     */
+    public function like(float $level, array $duties): MixedLight
+    {
+        $mine = array_map(static fn(int $c): float => $duties[$c] ?? 0.0, array_keys($this->channels));
+
+        return array_sum($mine) > 0.0 ? $this->scaled($mine, $level, '') : $this->plain($level);
+    }
+
     /** @throws \EmberDusk\Values\Refusal where its temperature lies outside of what is reckoned */
     public function white(float $level, float $kelvin): MixedLight
     {
@@ -86,14 +103,12 @@ final readonly class Mixing
         if (count($whites) === 1) {
             return $this->told($level, 'Its white is fixed: it is dimmed only.');
         }
-        $ends = array_map(fn(int $c): float => White::kelvin(Colour::ofHex($this->channels[$c]->colour)), $whites);
-        $least = (int) round(min($ends), -2);
-        $most = (int) round(max($ends), -2);
+        ['least' => $least, 'most' => $most] = $this->whiteRange() ?? ['least' => self::WARM, 'most' => self::COOL];
 
         return $this->scaled(
             $mix,
             $level,
-            $kelvin < min($ends) - 50 || $kelvin > max($ends) + 50 ? "Its white goes from {$least} to {$most} K." : '',
+            $kelvin < $least - 50 || $kelvin > $most + 50 ? "Its white goes from {$least} to {$most} K." : '',
         );
     }
 
@@ -103,8 +118,8 @@ final readonly class Mixing
         if (count($colours) < 3) {
             return $this->told($level, 'It has no colours: it is dimmed only.');
         }
-        $primaries = array_map(fn(int $c): Colour => $this->light($c), array_slice($colours, 0, 3));
-        $share = self::solve($primaries, $wanted);
+        $primaries = new Primaries($this->light($colours[0]), $this->light($colours[1]), $this->light($colours[2]));
+        $share = $primaries->shares($wanted);
         $duties = array_fill(0, count($this->channels), 0.0);
         foreach (array_slice($colours, 0, 3) as $n => $c) {
             $duties[$c] = max(0.0, $share[$n]);
@@ -149,6 +164,24 @@ final readonly class Mixing
         );
     }
 
+    /** @return array{least: int, most: int}|null kelvin between which its white can be set; null where it cannot */
+    public function whiteRange(): ?array
+    {
+        $whites = $this->whites();
+        if (count($whites) > 1) {
+            $ends = array_map(fn(int $c): float => White::kelvin(Colour::ofHex($this->channels[$c]->colour)), $whites);
+
+            return ['least' => (int) round(min($ends), -2), 'most' => (int) round(max($ends), -2)];
+        }
+
+        return $this->colours() ? ['least' => self::WARM, 'most' => self::COOL] : null;
+    }
+
+    public function colours(): bool
+    {
+        return count($this->channels) - count($this->whites()) >= 3;
+    }
+
     /** @return list<string> names of its channels */
     public function names(): array
     {
@@ -160,14 +193,13 @@ final readonly class Mixing
      *
      * @param  list<float>  $duties
      * @param  list<int>  $colours
-     * @param  list<Colour>  $primaries
      * @param  list<float>  $white  duties of the whites alone
      * @return list<float>
      */
-    private function whitened(array $duties, array $colours, array $primaries, array $white): array
+    private function whitened(array $duties, array $colours, Primaries $primaries, array $white): array
     {
         // What the colours would give to look like the white.
-        $as = self::solve($primaries, $this->seen($white));
+        $as = $primaries->shares($this->seen($white));
         $most = INF;
         foreach ($colours as $n => $c) {
             if ($as[$n] > 1e-9) {
@@ -255,39 +287,5 @@ final readonly class Mixing
     private function light(int $c): Colour
     {
         return Colour::mix([Colour::ofHex($this->channels[$c]->colour)], [$this->channels[$c]->wattsPerMetre]);
-    }
-
-    /**
-     * Shares of three primaries for a colour (Cramer's rule); below 0 where it lies outside of them.
-     *
-     * @param  list<Colour>  $of
-     * @return array{float, float, float}
-     */
-    private static function solve(array $of, Colour $wanted): array
-    {
-        $column = static fn(Colour $c): array => [$c->x, $c->y, $c->z];
-        [$a, $b, $c, $d] = [$column($of[0]), $column($of[1]), $column($of[2]), $column($wanted)];
-        $whole = self::determinant($a, $b, $c);
-        if (abs($whole) < 1e-12) {
-            throw new InvalidInput('Two channels of this light have the same colour: no colour can be mixed of them.');
-        }
-
-        return [
-            self::determinant($d, $b, $c) / $whole,
-            self::determinant($a, $d, $c) / $whole,
-            self::determinant($a, $b, $d) / $whole,
-        ];
-    }
-
-    /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
-     * @param  array{float, float, float}  $c
-     */
-    private static function determinant(array $a, array $b, array $c): float
-    {
-        return $a[0] * ($b[1] * $c[2] - $b[2] * $c[1]) -
-            $b[0] * ($a[1] * $c[2] - $a[2] * $c[1]) +
-            $c[0] * ($a[1] * $b[2] - $a[2] * $b[1]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
+use EmberDusk\Control\Mixing;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Seen;
@@ -43,12 +44,8 @@ final readonly class DayCard
     {
         $says = [];
         foreach ($scene->levels as $of => $duties) {
-            $run = null;
-            foreach ($plan->runs as $one) {
-                $run = $one->id === $of || $one->controller === $of ? $one : $run;
-            }
-            $name = $plan->lights[$of]->name ?? ($run?->name() ?? strtoupper((string) $of));
-            $says[] = sprintf('%s %d %%', $name, (int) round(100 * max([0.0, ...$duties])));
+            $level = Mixing::of($plan, (string) $of)?->level($duties) ?? max([0.0, ...$duties]);
+            $says[] = sprintf('%s %d %%', $plan->lightName((string) $of), (int) round(100 * $level));
         }
 
         return implode(', ', $says);

@@ -232,4 +232,20 @@ trait WaysOfPlan
     {
         return $this->cable($cable->kit)?->conductor->ohms($metres, $this->limits->cableCelsius) ?? 0.0;
     }
+
+    /** What people call a light: the name that it was given, the run that it lights, or its label. */
+    public function lightName(string $id): string
+    {
+        if (isset($this->lights[$id])) {
+            return $this->lights[$id]->name;
+        }
+        $board = $this->items[$id]->on ?? $id;
+        foreach ($this->runs as $run) {
+            if ($run->id === $board || $run->controller === $id) {
+                return $run->name();
+            }
+        }
+
+        return strtoupper($id);
+    }
 }

@@ -95,6 +95,16 @@ final class PresetsTest extends TestCase
         self::assertSame(self::most($scenes, $presets, $works), $kept);
     }
 
+    /** The first scene moves to the other remote where only the first remote can keep the second. */
+    public function test_a_scene_moves_where_another_needs_its_preset(): void
+    {
+        $packed = Presets::of(
+            self::plan(['i1' => 1, 'i2' => 1], ['i1' => ['c1', 'c2'], 'i2' => ['c1']], [['c1'], ['c2']]),
+        );
+        self::assertSame(['r1' => ['e1'], 'r2' => ['e0']], $packed->kept);
+        self::assertSame([], $packed->left);
+    }
+
     /**
      * Every way of keeping them, tried.
      *

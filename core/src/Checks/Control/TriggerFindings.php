@@ -43,10 +43,7 @@ final readonly class TriggerFindings implements Check
                 ucfirst("{$a->words()} and {$b->words()} fight"),
                 'Both have the number ' .
                     "{$a->priority}, and want different light of " .
-                    implode(
-                        ', ',
-                        array_map(static fn(string $l): string => $plan->lights[$l]->name ?? strtoupper($l), $lights),
-                    ) .
+                    implode(', ', array_map($plan->lightName(...), $lights)) .
                     '. Give the one that goes before a lower number.',
                 $b,
             );

@@ -1,47 +1,120 @@
 <script setup lang="ts">
-import { Link } from '@inertiajs/vue3';
+import { computed, nextTick, ref } from 'vue';
 import { useScreen } from '@/lib/screen';
-import type { BoardLight, ScenePicture } from '@/types/generated/responses';
+import type { ScenesPicture } from '@/types/generated/responses';
+import SceneEditor from './SceneEditor.vue';
+import SmallRibbon from './SmallRibbon.vue';
 
-/** The scenes, each as the light that will be seen and the amps that it takes. */
-const props = defineProps<{ scenes: ScenePicture[]; lights: BoardLight[] }>();
-const { answer } = useScreen();
-const nameOf = (id: string) => props.lights.find((l) => l.id === id)?.name ?? id.toUpperCase();
-const said = (scene: ScenePicture) =>
-    scene.lights.map((l) => `${nameOf(l.of)} ${Math.round(100 * l.level)} %`).join(', ');
+/** The scenes, each as the light that will be seen on its runs and the amps that it takes; one is open to be set. */
+const props = defineProps<{ board: ScenesPicture }>();
+const { reload } = useScreen();
+/** The scene that is being set; empty is a new one, null none. */
+const open = ref<string | null>(null);
+const list = ref<HTMLElement>();
+const longest = computed(() => Math.max(1, ...props.board.scenes.flatMap((s) => s.ribbons.map((r) => r.metres))));
+
+async function set(scene: string): Promise<void> {
+    open.value = scene;
+    await nextTick();
+    list.value?.querySelector<HTMLElement>('[data-first]')?.focus();
+}
+async function close(): Promise<void> {
+    open.value = null;
+    // What was only tried is gone.
+    await reload();
+}
+defineExpose({ make: () => set('') });
 </script>
 
 <template>
-    <section aria-labelledby="scenes">
+    <section ref="list" aria-labelledby="scenes">
         <h2 id="scenes" class="flex items-baseline gap-4 text-lg font-semibold">
-            Scenes <Link :href="`/jobs/${answer.job}/wire`" class="act text-[13px] font-normal">Set them at Wire</Link>
+            Scenes
+            <button v-if="open !== ''" type="button" class="act text-[13px] font-normal" @click="set('')">
+                New scene <kbd aria-hidden="true">N</kbd>
+            </button>
         </h2>
-        <p v-if="scenes.length === 0" class="text-ink2">
-            No scene yet. A scene is set at Wire, where its amps are solved with it.
+        <SceneEditor v-if="open === ''" :scene="null" :dims="board.dims" @close="close" />
+        <p v-if="board.scenes.length === 0 && open !== ''" class="text-ink2">
+            No scene yet. Make one: its light and its amps are shown while it is set.
         </p>
         <ul>
-            <li
-                v-for="scene in scenes"
-                :key="scene.id"
-                class="grid grid-cols-[minmax(0,1fr)_150px_auto_auto] items-center gap-3 border-b border-rule2 py-1.5"
-            >
-                <b>{{ scene.name }}</b>
-                <span class="flex h-4 border border-rule" role="img" :aria-label="said(scene)">
-                    <span
-                        v-for="l in scene.lights"
-                        :key="l.of"
-                        class="flex-1"
-                        :title="`${nameOf(l.of)} ${Math.round(100 * l.level)} %`"
-                        :style="{ background: l.colour, opacity: l.level > 0 ? 0.35 + 0.65 * l.level : 1 }"
-                    />
-                </span>
-                <span class="fig whitespace-nowrap text-right"
-                    >{{ scene.peak === null ? '–' : scene.peak.toFixed(2) }}<span class="unit">A peak</span></span
-                >
-                <span class="fig whitespace-nowrap text-right"
-                    >{{ scene.amps === null ? '–' : scene.amps.toFixed(2) }}<span class="unit">A</span></span
-                >
+            <li v-for="scene in board.scenes" :key="scene.id" class="border-b border-rule2 py-2">
+                <div class="grid grid-cols-[130px_minmax(0,1fr)_auto] items-start gap-x-4">
+                    <span>
+                        <b>{{ scene.name }}</b>
+                        <span v-if="scene.fade > 0" class="block text-[12.5px] text-ink2"
+                            >comes in {{ scene.fade }} s</span
+                        >
+                        <button
+                            v-if="open !== scene.id"
+                            type="button"
+                            class="act mt-1 block text-[13px]"
+                            :aria-label="`Set “${scene.name}”`"
+                            @click="set(scene.id)"
+                        >
+                            Set it
+                        </button>
+                    </span>
+                    <div>
+                        <ul>
+                            <li
+                                v-for="ribbon in scene.ribbons.filter((r) => r.level > 0)"
+                                :key="ribbon.run"
+                                class="grid grid-cols-[88px_auto_1fr] items-center gap-x-3 text-[13px]"
+                            >
+                                <span class="truncate text-right">{{ ribbon.name }}</span>
+                                <SmallRibbon :ribbon="ribbon" :longest="longest" :of="scene.id" />
+                                <span class="fig">{{ Math.round(100 * ribbon.level) }}<span class="unit">%</span></span>
+                            </li>
+                        </ul>
+                        <p v-if="scene.ribbons.some((r) => r.level === 0)" class="text-[13px] text-ink2">
+                            <span class="inline-block w-[88px] text-right">dark</span>
+                            <span class="ml-3">{{
+                                scene.ribbons
+                                    .filter((r) => r.level === 0)
+                                    .map((r) => r.name)
+                                    .join(', ')
+                            }}</span>
+                        </p>
+                    </div>
+                    <span class="text-right text-[13.5px]">
+                        <span v-for="s in scene.supplies" :key="s.label" class="block whitespace-nowrap"
+                            >{{ s.label }} <span class="fig">{{ s.amps.toFixed(2) }}<span class="unit">A</span></span>
+                            <span class="text-ink2"
+                                >, peak <span class="fig">{{ s.peak.toFixed(2) }}</span><span class="unit"
+                                    >A</span
+                                ></span
+                            >
+                        </span>
+                        <span v-if="scene.standby > 0" class="block whitespace-nowrap text-ink2"
+                            >the others stand by at
+                            <span class="fig">{{ scene.standby.toFixed(2) }}<span class="unit">A</span></span></span
+                        >
+                    </span>
+                </div>
+                <SceneEditor v-if="open === scene.id" :scene="scene" :dims="board.dims" @close="close" />
             </li>
         </ul>
+        <template v-if="board.scenes.length && board.presets.kept.length">
+            <h3 class="mt-4 font-semibold">Where they are kept</h3>
+            <ul>
+                <li v-for="keeper in board.presets.kept" :key="keeper.control">
+                    {{ keeper.control }}
+                    <span class="text-ink2">{{
+                        keeper.room === null ? '(no limit given)' : `(${keeper.room} presets)`
+                    }}</span>:
+                    {{
+                        keeper.scenes.length
+                            ? keeper.scenes.map((s, n) => (keeper.room === null ? s : `${n + 1} ${s}`)).join(', ')
+                            : 'none'
+                    }}
+                </li>
+            </ul>
+            <p v-if="board.presets.left.length">
+                Nothing that works all their lights has room for {{ board.presets.left.join(', ') }}: they are set light
+                by light.
+            </p>
+        </template>
     </section>
 </template>

@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue';
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import { ask, inWords } from '@/lib/http';
 import type { Shortcut } from '@/lib/keys';
 import { provideScreen } from '@/lib/screen';
 import type { Answer, ScenesPicture, Spoken } from '@/types/generated/responses';
 import AnswerBoard from './AnswerBoard.vue';
+import PowerBox from './PowerBox.vue';
 import SceneList from './SceneList.vue';
+import ShowBox from './ShowBox.vue';
+import StartsBox from './StartsBox.vue';
 
 const props = defineProps<{ answer: Answer }>();
 const { desk, answer, change } = provideScreen(props.answer);
@@ -39,7 +43,20 @@ function rename(light: string, name: string): void {
 }
 const shortcuts = computed<Shortcut[]>(() => [
     { key: 'v', what: 'Say something', act: () => void nextTick(() => field.value?.focus()) },
+    { key: 'a', what: 'Who answers', act: () => (tab.value = 0) },
+    { key: 'c', what: 'Scenes and shows', act: () => (tab.value = 1) },
+    { key: 'b', what: 'What starts by itself', act: () => (tab.value = 2) },
+    { key: 'r', what: 'Reach', act: () => (tab.value = 3) },
+    { key: 'n', what: 'A new scene, or one more that starts by itself', act: make },
 ]);
+const TABS = ['Who answers', 'Scenes and shows', 'By itself', 'Reach'];
+const tab = ref(0);
+const list = ref<InstanceType<typeof SceneList>>();
+const starts = ref<InstanceType<typeof StartsBox>>();
+function make(): void {
+    tab.value = tab.value === 2 ? 2 : 1;
+    void nextTick(() => (tab.value === 2 ? starts.value : list.value)?.make());
+}
 </script>
 
 <template>
@@ -65,48 +82,71 @@ const shortcuts = computed<Shortcut[]>(() => [
                 >{{ a.name }} does not answer: {{ a.why }}.</span
             >
         </p>
-        <p v-if="scenes.lights.length === 0" class="mt-4 text-ink2">
-            No light of this job joins anything yet. Choose controllers and what works them at Kit: here stands then
-            which light answers to what.
-        </p>
-        <AnswerBoard v-else :board="scenes" :levels="levels" @change="change" />
-        <div class="mt-5 grid gap-x-8 gap-y-5 lg:grid-cols-2">
-            <SceneList :scenes="scenes.scenes" :lights="scenes.lights" />
-            <section aria-labelledby="heard">
-                <h2 id="heard" class="text-lg font-semibold">Names, as they are heard</h2>
-                <p v-if="scenes.names.length === 0" class="text-ink2">
-                    {{
-                        scenes.lights.some((l) => l.named)
-                            ? 'No name is taken for another, too long for its app or kept by assistants.'
-                            : 'Names are given when a light has joined, and are looked at here.'
-                    }}
-                </p>
-                <ul>
-                    <li v-for="clash in scenes.names" :key="clash.title" class="border-b border-rule2 py-1.5">
-                        <b>{{ clash.title }}.</b> {{ clash.detail }}
-                        <button
-                            v-if="clash.instead"
-                            type="button"
-                            class="act"
-                            @click="rename(clash.light, clash.instead)"
-                        >
-                            Call it “{{ clash.instead }}”
-                        </button>
-                    </li>
-                </ul>
-            </section>
-            <section v-if="scenes.reach.length" aria-labelledby="reach">
-                <h2 id="reach" class="text-lg font-semibold">Reach</h2>
-                <ul v-for="way in scenes.reach" :key="way[0]" class="mb-2">
-                    <li
-                        v-for="(line, n) in way"
-                        :key="line"
-                        :class="n === 0 ? 'font-semibold' : n === way.length - 1 ? 'text-[13px] text-ink2' : ''"
+        <TabGroup :selected-index="tab" @change="tab = $event">
+            <TabList class="mt-3 flex flex-wrap gap-x-6 border-b border-rule">
+                <Tab v-for="name in TABS" :key="name" v-slot="{ selected }" as="template">
+                    <button
+                        class="border-b-[3px] px-1 pb-1 pt-2"
+                        :class="selected ? 'border-ember font-semibold' : 'border-transparent text-ink2'"
                     >
-                        {{ line }}
-                    </li>
-                </ul>
-            </section>
-        </div>
+                        {{ name }}
+                    </button>
+                </Tab>
+            </TabList>
+            <TabPanels class="mt-2">
+                <TabPanel :tabindex="-1">
+                    <p v-if="scenes.lights.length === 0" class="mt-2 text-ink2">
+                        No light of this job joins anything yet. Choose controllers and what works them at Kit: here
+                        stands then which light answers to what.
+                    </p>
+                    <AnswerBoard v-else :board="scenes" :levels="levels" @change="change" />
+                    <section aria-labelledby="heard" class="mt-5">
+                        <h2 id="heard" class="text-lg font-semibold">Names, as they are heard</h2>
+                        <p v-if="scenes.names.length === 0" class="text-ink2">
+                            {{
+                                scenes.lights.some((l) => l.named)
+                                    ? 'No name is taken for another, too long for its app or kept by assistants.'
+                                    : 'Names are given when a light has joined, and are looked at here.'
+                            }}
+                        </p>
+                        <ul>
+                            <li v-for="clash in scenes.names" :key="clash.title" class="border-b border-rule2 py-1.5">
+                                <b>{{ clash.title }}.</b> {{ clash.detail }}
+                                <button
+                                    v-if="clash.instead"
+                                    type="button"
+                                    class="act"
+                                    @click="rename(clash.light, clash.instead)"
+                                >
+                                    Call it “{{ clash.instead }}”
+                                </button>
+                            </li>
+                        </ul>
+                    </section>
+                </TabPanel>
+                <TabPanel :tabindex="-1">
+                    <SceneList ref="list" :board="scenes" />
+                    <ShowBox :board="scenes" />
+                </TabPanel>
+                <TabPanel :tabindex="-1">
+                    <StartsBox ref="starts" :board="scenes" />
+                    <PowerBox :power="scenes.power" />
+                </TabPanel>
+                <TabPanel :tabindex="-1">
+                    <p v-if="scenes.reach.length === 0" class="mt-2 text-ink2">
+                        No light of this job joins by radio yet.
+                    </p>
+                    <ul v-for="way in scenes.reach" :key="way[0]" class="mb-2">
+                        <li
+                            v-for="(line, n) in way"
+                            :key="line"
+                            :class="n === 0 ? 'font-semibold' : n === way.length - 1 ? 'text-[13px] text-ink2' : ''"
+                        >
+                            {{ line }}
+                        </li>
+                    </ul>
+                </TabPanel>
+            </TabPanels>
+        </TabGroup>
     </JobFrame>
 </template>

@@ -18,7 +18,8 @@ final readonly class SetShow implements Change
     public static function read(Fields $f): self
     {
         $show = $f->stringOrNull('show');
-        $as = Show::read($f->over(['id' => $show ?? 'new'] + $f->all()));
+        // The kind of the change and the kind of the show share a word.
+        $as = Show::read(new Fields(['id' => $show ?? 'new', 'kind' => $f->string('as', 20)] + $f->all(), $f->pointer));
 
         return new self(
             $show,

@@ -25,7 +25,7 @@ final readonly class SetTrigger implements Change
             return new self($trigger, null);
         }
 
-        return new self($trigger, Trigger::read($f->over(['id' => $trigger ?? 'new'] + $f->all())));
+        return new self($trigger, Trigger::read(new Fields(['id' => $trigger ?? 'new'] + $f->all(), $f->pointer)));
     }
 
     public function apply(Plan $plan): Plan

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Scenes;
+
+use EmberDusk\Control\Agenda;
+use EmberDusk\Control\PowerCuts;
+use EmberDusk\Control\Priorities;
+use EmberDusk\Control\Running;
+use EmberDusk\Control\Sun;
+use EmberDusk\Job\JobState;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Show;
+use EmberDusk\Plan\ShowStep;
+use EmberDusk\Plan\Trigger;
+use EmberDusk\Plan\Tuning;
+
+/** Shows, what starts by itself and which of two wins, the day's times, and what each light does when its power returns. */
+final readonly class PlayPicture
+{
+    /** @return list<array<string, mixed>> as in app/Screens/Scenes/scenes.json, $defs/showPicture */
+    public static function shows(Plan $plan): array
+    {
+        return array_values(
+            array_map(static function (Show $show) use ($plan): array {
+                $running = new Running($plan, $show);
+
+                return [
+                    'id' => $show->id,
+                    'name' => $show->name,
+                    'kind' => $show->kind,
+                    'says' => Show::KINDS[$show->kind],
+                    'steps' => array_map(static fn(ShowStep $s): array => $s->write(), $show->steps),
+                    'lights' => $show->lights,
+                    'every' => $show->every,
+                    'way' => $show->way,
+                    'rounds' => $show->rounds,
+                    'leader' => $show->leader,
+                    'round' => $running->round(),
+                    'ends' => $running->ends(),
+                    'flashes' => round($running->flashes(), 2),
+                ];
+            }, $plan->shows),
+        );
+    }
+
+    /** @return array<string, mixed> as in $defs/startsPicture */
+    public static function starts(JobState $state): array
+    {
+        $plan = $state->plan;
+        $agenda = Agenda::of($plan, $state->today, $state->zone);
+        $sun = $plan->position === null ? null : (new Sun($plan->position, $state->zone))->on($state->today);
+        $priorities = new Priorities($plan);
+
+        return [
+            'kinds' => self::options(Trigger::BY),
+            'triggers' => array_values(
+                array_map(
+                    static fn(Trigger $t): array => $t->write() + [
+                        'words' => $t->words(),
+                        'says' => self::plays($plan, $t),
+                        'timed' => $t->timed(),
+                    ],
+                    $plan->triggers,
+                ),
+            ),
+            'day' => $state->today,
+            'sun' => match (true) {
+                $sun === null => '',
+                $sun->rise === null || $sun->set === null => ucfirst($sun->why) . ' today.',
+                default => 'Sunrise ' . Agenda::clock($sun->rise) . ', sunset ' . Agenda::clock($sun->set) . '.',
+            },
+            'agenda' => array_map(
+                static fn(array $e): array => [
+                    'at' => Agenda::clock($e['minutes']),
+                    'words' => $e['trigger']->words(),
+                    'says' => self::plays($plan, $e['trigger']),
+                ],
+                $agenda->entries,
+            ),
+            'not' => array_map(
+                static fn(array $n): string => ucfirst($n['trigger']->words()) .
+                    ' starts nothing today: ' .
+                    $n['why'] .
+                    '.',
+                $agenda->not,
+            ),
+            'table' => array_map(
+                static fn(array $row): array => [
+                    'on' => array_map(static fn(Trigger $t): string => $t->words(), $row['on']),
+                    'wins' => self::wins($plan, $row['wins']),
+                ],
+                $priorities->table(),
+            ),
+            'position' => $plan->position?->write(),
+        ];
+    }
+
+    /**
+     * @param  list<Unit>  $lights
+     * @return array<string, mixed> as in $defs/powerPicture
+     */
+    public static function power(Plan $plan, array $lights): array
+    {
+        $cuts = PowerCuts::of($plan, array_combine(array_column($lights, 'id'), $lights));
+
+        return [
+            'curves' => self::options(['' => 'as it came'] + Tuning::CURVES),
+            'states' => self::options(['' => 'as it came'] + Tuning::POWER),
+            'lights' => array_map(static function (Unit $u) use ($plan, $cuts): array {
+                $is = $plan->tunings[$u->item] ?? new Tuning($u->item);
+
+                return [
+                    'id' => $u->item,
+                    'name' => $plan->lights[$u->id]->name ?? $u->called(),
+                    'curve' => $is->curve,
+                    'powerOn' => $is->powerOn,
+                    'level' => $is->level,
+                    'keeps' => $u->leaflet->figure('keeps'),
+                    'cut' => $cuts[$u->id] ?? '',
+                ];
+            }, $lights),
+        ];
+    }
+
+    private static function plays(Plan $plan, Trigger $trigger): string
+    {
+        return $plan->scenes[$trigger->plays]->name ?? ($plan->shows[$trigger->plays]->name ?? 'everything off');
+    }
+
+    /**
+     * @param  array<string, list<Trigger>>  $wins  by light
+     * @return list<array{lights: string, says: string, fights: bool}> lights of one winner together
+     */
+    private static function wins(Plan $plan, array $wins): array
+    {
+        $by = [];
+        foreach ($wins as $light => $triggers) {
+            $says = implode(' or ', array_map(static fn(Trigger $t): string => self::plays($plan, $t), $triggers));
+            $by[$says]['names'][] = $plan->lightName((string) $light);
+            $by[$says]['fights'] = count($triggers) > 1;
+        }
+
+        return array_map(
+            static fn(string $says, array $of): array => [
+                'lights' => implode(', ', $of['names']),
+                'says' => $says,
+                'fights' => $of['fights'],
+            ],
+            array_keys($by),
+            array_values($by),
+        );
+    }
+
+    /**
+     * @param  array<string, string>  $words
+     * @return list<array{key: string, says: string}>
+     */
+    public static function options(array $words): array
+    {
+        return array_map(
+            static fn(string $key, string $says): array => ['key' => $key, 'says' => $says],
+            array_keys($words),
+            array_values($words),
+        );
+    }
+}

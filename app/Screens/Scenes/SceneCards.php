@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Scenes;
+
+use App\Screens\Wire\SceneRows;
+use EmberDusk\Circuit\Colour;
+use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Control\Mixing;
+use EmberDusk\Control\Presets;
+use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Scene;
+
+/** Scenes: what each light does in them, the ribbons as they will be seen, amps of each supply, and where they are kept. */
+final readonly class SceneCards
+{
+    /** Places along a run that a small ribbon shows. */
+    private const STOPS = 24;
+
+    /** @return list<array<string, mixed>> as in app/Screens/Scenes/scenes.json, $defs/scenePicture */
+    public static function of(JobState $state): array
+    {
+        return array_values(array_map(static fn(Scene $s): array => self::scene($s, $state), $state->plan->scenes));
+    }
+
+    /** @return list<array<string, mixed>> what can be set in a scene, as in $defs/sceneDim */
+    public static function dims(JobState $state): array
+    {
+        return array_map(static function (array $row) use ($state): array {
+            $mixing = Mixing::of($state->plan, $row['id']);
+
+            return [
+                'id' => $row['id'],
+                'name' => $state->plan->lights[$row['id']]->name ?? $row['name'],
+                'channels' => $row['channels'],
+                'white' => $mixing?->whiteRange(),
+                'colours' => $mixing?->colours() === true,
+            ];
+        }, SceneRows::dimmed($state));
+    }
+
+    /** @return array<string, mixed> as in $defs/presetPicture */
+    public static function presets(JobState $state): array
+    {
+        $plan = $state->plan;
+        $packed = Presets::of($plan);
+        $names = static fn(array $ids): array => array_map(
+            static fn(mixed $id): string => is_string($id) ? $plan->scenes[$id]->name : '',
+            $ids,
+        );
+
+        return [
+            'kept' => array_map(
+                static fn(string $control, array $ids): array => [
+                    'control' => $packed->roster->unit($control)->called(),
+                    'room' => $packed->room[$control] === Presets::LIMITLESS ? null : $packed->room[$control],
+                    'scenes' => $names($ids),
+                ],
+                array_keys($packed->kept),
+                array_values($packed->kept),
+            ),
+            'left' => $names($packed->left),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function scene(Scene $scene, JobState $state): array
+    {
+        $supplies = $ribbons = [];
+        foreach ($state->scenes[$scene->id] ?? [] as $run => $result) {
+            $of = $state->plan->runs[$run] ?? null;
+            if (!($result instanceof RunResult) || $of === null) {
+                continue;
+            }
+            $ribbon = self::ribbon($scene, $of, $result, $state);
+            $ribbons[] = $ribbon;
+            foreach ($result->supplies as $id => $supply) {
+                $supplies[$id] = [
+                    'label' => strtoupper((string) $id),
+                    'amps' => round($supply->amps, 2),
+                    'peak' => round($supply->peakAmps, 2),
+                    'lit' => ($supplies[$id]['lit'] ?? false) || $ribbon['level'] > 0,
+                ];
+            }
+        }
+        ksort($supplies, SORT_NATURAL);
+
+        return [
+            'id' => $scene->id,
+            'name' => $scene->name,
+            'fade' => $scene->fade,
+            'amps' => $supplies === [] ? null : round(array_sum(array_column($supplies, 'amps')), 2),
+            'supplies' => array_values(array_filter($supplies, static fn(array $s): bool => $s['lit'])),
+            'standby' => round(
+                array_sum(array_map(static fn(array $s): float => $s['lit'] ? 0.0 : $s['amps'], $supplies)),
+                2,
+            ),
+            'ribbons' => $ribbons,
+            'lights' => array_map(
+                static fn(string $of, array $duties): array => self::light($state, $of, $duties),
+                array_keys($scene->levels),
+                array_values($scene->levels),
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<float>  $duties
+     * @return array<string, mixed> as in $defs/sceneLight
+     */
+    private static function light(JobState $state, string $of, array $duties): array
+    {
+        $mixing = Mixing::of($state->plan, $of);
+
+        return [
+            'of' => $of,
+            'name' => $state->plan->lightName($of),
+            'duties' => $duties,
+            'level' => $mixing?->level($duties) ?? max([0.0, ...$duties]),
+            'colour' => $mixing?->seen($duties)->hex() ?? '',
+        ];
+    }
+
+    /** @return array{run: string, name: string, metres: float, level: float, seen: list<string>} */
+    private static function ribbon(Scene $scene, Run $run, RunResult $result, JobState $state): array
+    {
+        $strip = $state->plan->strip($run->strip);
+        $of = $strip?->switched() === false ? $run->id : (string) $run->controller;
+        $duties = $scene->levels[$of] ?? [];
+        $mixing = Mixing::of($state->plan, $of);
+
+        return [
+            'run' => $run->id,
+            'name' => $run->name(),
+            'metres' => round($state->plan->cutMarks($run)?->length() ?? $run->length(), 3),
+            'level' => $duties === [] ? 0.0 : $mixing?->level($duties) ?? max($duties),
+            'seen' => $strip === null || array_sum($duties) <= 0.0 ? [] : self::seen($result, $strip, $duties, $mixing),
+        ];
+    }
+
+    /**
+     * The colours along a run, each as bright as it is beside full light to the eye (lightness): a tenth of the light is not a tenth of a
+     * colour.
+     *
+     * @param  list<float>  $duties
+     * @return list<string>
+     */
+    private static function seen(RunResult $result, Strip $strip, array $duties, ?Mixing $mixing): array
+    {
+        $seen = RunFigures::seen($result, $strip);
+        $count = min(self::STOPS, count($seen));
+        $colours = [];
+        for ($n = 0; $n < $count; $n++) {
+            $group = (int) round(($n * (count($seen) - 1)) / max(1, $count - 1));
+            // Pixels are solved at their volts; their light is that times what the scene asks of them.
+            $pixels = !$strip->switched();
+            $light = $result->light[$group] * ($pixels ? max([0.0, ...$duties]) : 1.0);
+            $colour = $pixels ? $mixing?->seen($duties) : $seen[$group];
+            $colours[] = $colour === null || $colour->y <= 0 ? '#000000' : $colour->hex(Colour::lightness($light));
+        }
+
+        return $colours;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Scenes;
+
+use EmberDusk\Circuit\Colour;
+use EmberDusk\Control\Mixing;
+use EmberDusk\Control\Running;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Show;
+
+/** A show as pictures one after another, in the colours that will be seen. */
+final readonly class ShowFrames
+{
+    private const COUNT = 120;
+
+    /** Seconds that are shown of what has no length of its own, and at most. */
+    private const SHOWN = 60.0;
+
+    /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/frames */
+    public static function of(Plan $plan, Show $show): array
+    {
+        $running = new Running($plan, $show);
+        $lights = $running->lights();
+        $long = min(self::SHOWN, max(1.0, $running->ends() ?? 2 * ($running->round() ?? 10 * $show->every)));
+        $frames = [];
+        for ($n = 0; $n < self::COUNT; $n++) {
+            $at = ($n * $long) / self::COUNT;
+            $now = $running->at($at);
+            $frames[] = [
+                'at' => round($at, 3),
+                'colours' => array_map(
+                    static fn(string $l): string => self::colour(Mixing::of($plan, $l), $now[$l] ?? []),
+                    $lights,
+                ),
+            ];
+        }
+
+        return [
+            'lights' => array_map($plan->lightName(...), $lights),
+            'frames' => $frames,
+        ];
+    }
+
+    /** @param  list<float>  $duties */
+    private static function colour(?Mixing $mixing, array $duties): string
+    {
+        $most = max([0.0, ...$duties]);
+
+        return $mixing === null || $most <= 0.0 ? '#000000' : $mixing->seen($duties)->hex(Colour::lightness($most));
+    }
+}
