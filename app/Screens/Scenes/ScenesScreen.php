@@ -8,7 +8,7 @@ use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Control\Cell;
 use EmberDusk\Control\NameClash;
 use EmberDusk\Control\Names;
-use EmberDusk\Control\RadioReach;
+use EmberDusk\Control\WifiAdvice;
 use EmberDusk\Job\JobState;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Answer;
@@ -58,10 +58,8 @@ final readonly class ScenesScreen
                 ],
                 Names::of($plan)->clashes(),
             ),
-            'reach' => array_map(
-                static fn(RadioReach $r): array => array_map(trim(...), $r->lines($board->roster)),
-                RadioReach::of($board->roster),
-            ),
+            'reach' => ReachPicture::of($plan, $board->roster),
+            'wifi' => WifiAdvice::of($plan)->words(),
             'scenes' => SceneCards::of($state),
             'dims' => SceneCards::dims($state),
             'presets' => SceneCards::presets($state),

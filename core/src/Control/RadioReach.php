@@ -20,6 +20,7 @@ final readonly class RadioReach
      * @param  list<string>  $lost  devices that are not reached
      * @param  list<string>  $cuts  devices whose loss loses others
      * @param  array{string, string, int}|null  $help  between which two one more node reaches how many more; null where none is missing or none helps
+     * @param  array{string, string, int}|null  $steady  between which two one more node leaves how many whose loss loses others; null where none helps
      * @param  list<string>  $guessed  devices whose spot nobody has measured
      */
     private function __construct(
@@ -30,6 +31,7 @@ final readonly class RadioReach
         public array $lost,
         public array $cuts,
         public ?array $help,
+        public ?array $steady,
         public array $guessed,
     ) {}
 
@@ -73,6 +75,13 @@ final readonly class RadioReach
             [$near, $far, $more] = $this->help;
             $lines[] = "  one more node half way between {$label($near)} and {$label($far)} reaches {$more} more";
         }
+        if ($this->steady !== null) {
+            [$one, $other, $left] = $this->steady;
+            $lines[] =
+                "  one more node half way between {$label($one)} and {$label($other)} leaves " .
+                ($left === 0 ? 'none' : $left) .
+                ' whose loss loses others';
+        }
         if ($this->guessed !== []) {
             $lines[] = '  spots that nobody has measured: ' . implode(', ', array_map($label, $this->guessed));
         }
@@ -101,7 +110,7 @@ final readonly class RadioReach
         $hears = array_fill_keys($ids, []);
         foreach ($ids as $n => $a) {
             foreach (array_slice($ids, $n + 1) as $b) {
-                $spare = PathLoss::spare($roster->metres($a, $b));
+                $spare = PathLoss::spare($roster->metres($a, $b), $roster->floors($a, $b));
                 if ($spare >= PathLoss::MARGIN) {
                     $links[] = [$a, $b, round($spare, 1)];
                     $hears[$a][] = $b;
@@ -113,54 +122,45 @@ final readonly class RadioReach
         $hops = $graph->hops($from, $ends);
         $lost = array_values(array_diff($ids, array_keys($hops)));
 
+        $more = new OneMore($roster, $hears, $ends);
+        $cuts = $way === 'rf' ? [] : self::cuts($hears, $ends);
+
         return new self(
             way: $way,
             from: $from,
             links: $links,
             hops: $hops,
             lost: $lost,
-            cuts: $way === 'rf' ? [] : array_values(array_diff($graph->cuts(), $ends)),
-            help: $lost === [] || $way === 'rf' ? null : self::help($from, $lost, $hops, $ends, $hears, $roster),
+            cuts: $cuts,
+            help: $lost === [] || $way === 'rf' ? null : $more->reaching($from, $hops, $lost),
+            steady: $lost === []
+                ? $more->steadying($cuts, static fn(array $then): array => self::cuts($then, $ends))
+                : null,
             guessed: array_keys(array_filter($units, static fn(Unit $u): bool => $u->at === null)),
         );
     }
 
     /**
-     * Half way between one that is reached and one that is not: where a node more reaches most.
+     * What passes on and whose loss loses others. What passes nothing on holds nobody, and hangs on whom it hears: on one alone it is lost with it.
      *
-     * @param  list<string>  $lost
-     * @param  array<string, int>  $hops
-     * @param  list<string>  $ends
      * @param  array<string, list<string>>  $hears
-     * @return array{string, string, int}|null
+     * @param  list<string>  $ends
+     * @return list<string>
      */
-    private static function help(
-        string $from,
-        array $lost,
-        array $hops,
-        array $ends,
-        array $hears,
-        Roster $roster,
-    ): ?array {
-        $best = null;
-        foreach (array_diff(array_keys($hops), $ends) as $near) {
-            foreach ($lost as $far) {
-                $half = $roster->metres($near, $far) / 2;
-                if (PathLoss::spare($half) < PathLoss::MARGIN) {
-                    continue;
-                }
-                $more = $hears;
-                foreach ([$near, $far] as $node) {
-                    $more[$node][] = '+';
-                    $more['+'][] = $node;
-                }
-                $gained = count((new Graph($more))->hops($from, $ends)) - 1 - count($hops);
-                if ($best === null || $gained > $best[2]) {
-                    $best = [$near, $far, $gained];
-                }
-            }
+    private static function cuts(array $hears, array $ends): array
+    {
+        $passing = array_map(
+            static fn(array $others): array => array_values(array_diff($others, $ends)),
+            array_diff_key($hears, array_flip($ends)),
+        );
+        $cuts = (new Graph($passing))->cuts();
+        foreach ($ends as $end) {
+            $held = array_values(array_diff($hears[$end] ?? [], $ends));
+            $cuts = count($held) === 1 ? [...$cuts, ...$held] : $cuts;
         }
+        $cuts = array_values(array_unique($cuts));
+        sort($cuts, SORT_NATURAL);
 
-        return $best;
+        return $cuts;
     }
 }

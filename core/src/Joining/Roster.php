@@ -80,6 +80,15 @@ final readonly class Roster
         return hypot($a->at[0] - $b->at[0], $a->at[1] - $b->at[1]);
     }
 
+    /** Floors between two things; none where nobody has said. */
+    public function floors(string $one, string $other): int
+    {
+        $a = $this->units[$one]->floor ?? null;
+        $b = $this->units[$other]->floor ?? null;
+
+        return $a === null || $b === null ? 0 : abs($a - $b);
+    }
+
     /** Whole seconds to walk from one to the other. */
     public function walk(string $from, string $to): int
     {

@@ -11,6 +11,7 @@ use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\TapeNotes;
 
 /** The devices of a plan that take part in joining, and which control is to work which light: every one that can, in its own place first. */
 final class RosterOfPlan
@@ -24,8 +25,14 @@ final class RosterOfPlan
         'server' => ['v', Unit::HUB],
     ];
 
+    /** No floor has this number. */
+    private const UNKNOWN = PHP_INT_MIN;
+
     /** @var array<string, Unit> */
     private array $units = [];
+
+    /** @var array<string, int> by place */
+    private array $floors = [];
 
     private function __construct(private readonly Plan $plan) {}
 
@@ -43,7 +50,11 @@ final class RosterOfPlan
 
     private function add(Unit $unit): void
     {
-        $this->units[$unit->id] = $unit;
+        $place = $unit->place;
+        $this->floors[$place] ??=
+            TapeNotes::read($this->plan->places[$place]->notes ?? '')->site->floor ?? self::UNKNOWN;
+        $floor = $this->floors[$place];
+        $this->units[$unit->id] = $unit->onFloor($floor === self::UNKNOWN ? null : $floor);
     }
 
     private static function family(string $role, string $way): string

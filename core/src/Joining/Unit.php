@@ -44,6 +44,7 @@ final readonly class Unit
      * @param  bool  $fixed  it cannot be carried
      * @param  string  $item  id that it has in the plan
      * @param  string  $member  the network in which it is already, and stays
+     * @param  int|null  $floor  0 is the ground floor; null while nobody has said
      */
     public function __construct(
         public string $id,
@@ -65,6 +66,7 @@ final readonly class Unit
         public string $room = '',
         public string $item = '',
         public string $member = '',
+        public ?int $floor = null,
     ) {}
 
     public function used(): self
@@ -76,6 +78,11 @@ final readonly class Unit
     public function fresh(): self
     {
         return $this->withChanged(used: false);
+    }
+
+    public function onFloor(?int $floor): self
+    {
+        return $this->withChanged(floor: $floor);
     }
 
     public function memberOf(string $network): self

@@ -91,6 +91,9 @@ final class ReachTest extends TestCase
         self::assertSame(['h1' => 0, 'c1' => 1, 'c2' => 2, 'c3' => 3], $reach->hops);
         self::assertSame(['c1', 'c2'], $reach->cuts);
         self::assertSame([[], null], [$reach->lost, $reach->help]);
+        // Half way past the second: the third hangs on two then, the first still holds all of them.
+        self::assertSame(1, $reach->steady[2] ?? null);
+        self::assertNull(self::path([5.0, 10.0])->steady, 'nothing hangs by one node alone');
     }
 
     public function test_where_one_more_node_helps_most(): void
@@ -116,5 +119,40 @@ final class ReachTest extends TestCase
         );
         $reach = RadioReach::of(Bench::roster([self::hub(), $remote, Bench::zigbee('c1', 60.0)], [['h1', 'c1']]))[0];
         self::assertSame([['h1' => 0, 'r1' => 1], ['c1']], [$reach->hops, $reach->lost]);
+    }
+
+    /** What passes nothing on is lost with the only one that it hears, and holds nobody itself. */
+    public function test_a_remote_hangs_on_the_lamp_that_it_hears(): void
+    {
+        $remote = static fn(float $at): Unit => new Unit(
+            id: 'r1',
+            name: 'Remote',
+            role: Unit::REMOTE,
+            family: 'remote',
+            way: 'zigbee',
+            place: 'table',
+            at: [$at, 0.0],
+            zones: 4,
+        );
+        $of = static fn(float $at): RadioReach => RadioReach::of(
+            Bench::roster([self::hub(), Bench::zigbee('c1', 20.0), $remote($at)], [['h1', 'c1']]),
+        )[0];
+        self::assertSame(['c1'], $of(45.0)->cuts);
+        self::assertSame([], $of(10.0)->cuts);
+    }
+
+    /**
+     * Floors by the table: 2,440 MHz, 20 m, N 28 and 5 dB a floor lose 67.75 + 36.43 - 28 = 76.18 dB and 5 more on the way up; 93 dB may be lost
+     * (8 + 85), 10 of them are kept.
+     */
+    public function test_a_floor_between_two_is_reckoned_with(): void
+    {
+        self::assertEqualsWithDelta(16.82, PathLoss::spare(20.0), 0.01);
+        self::assertEqualsWithDelta(6.82, PathLoss::spare(20.0, 2), 0.01);
+        $of = static fn(?int $floor): RadioReach => RadioReach::of(
+            Bench::roster([self::hub()->onFloor(0), Bench::zigbee('c1', 20.0)->onFloor($floor)], [['h1', 'c1']]),
+        )[0];
+        self::assertSame([['c1'], [], []], [$of(2)->lost, $of(1)->lost, $of(null)->lost]);
+        self::assertSame(11.8, $of(1)->links[0][2]);
     }
 }

@@ -7,6 +7,7 @@ import type { Shortcut } from '@/lib/keys';
 import { provideScreen } from '@/lib/screen';
 import type { Answer, ScenesPicture, Spoken } from '@/types/generated/responses';
 import AnswerBoard from './AnswerBoard.vue';
+import ReachMap from './ReachMap.vue';
 import PowerBox from './PowerBox.vue';
 import SceneList from './SceneList.vue';
 import ShowBox from './ShowBox.vue';
@@ -136,15 +137,16 @@ function make(): void {
                     <p v-if="scenes.reach.length === 0" class="mt-2 text-ink2">
                         No light of this job joins by radio yet.
                     </p>
-                    <ul v-for="way in scenes.reach" :key="way[0]" class="mb-2">
-                        <li
-                            v-for="(line, n) in way"
-                            :key="line"
-                            :class="n === 0 ? 'font-semibold' : n === way.length - 1 ? 'text-[13px] text-ink2' : ''"
-                        >
-                            {{ line }}
-                        </li>
-                    </ul>
+                    <p v-if="scenes.wifi" class="mt-1">{{ scenes.wifi }}</p>
+                    <section v-for="way in scenes.reach" :key="way.title" class="mt-3">
+                        <h2 class="text-lg font-semibold">{{ way.title }}</h2>
+                        <ReachMap :reach="way" />
+                        <ul class="mt-1">
+                            <li v-for="line in way.lines.slice(1).filter((l) => !/ hops?$/.test(l))" :key="line">
+                                {{ line }}
+                            </li>
+                        </ul>
+                    </section>
                 </TabPanel>
             </TabPanels>
         </TabGroup>
