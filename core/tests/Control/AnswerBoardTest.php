@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Control;
 
 use EmberDusk\Control\AnswerBoard;
+use EmberDusk\Control\BoardExtras;
+use EmberDusk\Control\BoardRow;
 use EmberDusk\Control\Cell;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Changes\Control\SetAnswer;
+use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
+use EmberDusk\Plan\Trigger;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\InvalidInput;
@@ -118,5 +123,58 @@ final class AnswerBoardTest extends TestCase
     private static function fields(string $control, string $light, ?bool $wanted, int $zone = 0): Fields
     {
         return new Fields(SetAnswer::payload($control, $light, $wanted, $zone)->toArray());
+    }
+
+    /** Beside what joins: a button that plays a scene, a wire that nothing takes, fixtures on a module, segments of a band. */
+    public function test_buttons_wires_fixtures_and_segments_have_their_cells(): void
+    {
+        $plan = self::house(2, 4)->with(
+            scenes: ['e1' => new Scene('e1', 'Evening', ['c1' => [1.0]])],
+            triggers: ['t1' => new Trigger('t1', 'brake', 'e1'), 't2' => new Trigger('t2', Trigger::CLOCK, 'e1')],
+        );
+        $extras = BoardExtras::of($plan, AnswerBoard::of($plan, []));
+        self::assertSame(
+            ['t1'],
+            array_map(static fn(Trigger $t): string => $t->id, $extras->starts),
+            'a clock is no way of control',
+        );
+        $state = static fn(BoardExtras $of, string $control, string $light): string => array_values(
+            array_filter($of->cells, static fn(Cell $c): bool => $c->control === $control && $c->light === $light),
+        )[0]->state;
+        self::assertSame(Cell::CANNOT, $state($extras, 't1', 'c1'), 'no controller has a wire for it');
+        self::assertSame(Cell::OPEN, $state($extras, 't1', 'c2'), 'it plays no part in the scene');
+
+        $demo = JobFile::read(Demo::shipped('observatory'));
+        $board = AnswerBoard::of($demo, []);
+        $rows = BoardExtras::of($demo, $board)->rows;
+        self::assertSame(
+            ['x1', 'x2'],
+            array_values(
+                array_filter(
+                    array_map(static fn(BoardRow $r): string => $r->id, $rows),
+                    static fn(string $id): bool => $id[0] === 'x',
+                ),
+            ),
+        );
+        foreach ($board->controls as $control) {
+            self::assertSame(Cell::CANNOT, $state(BoardExtras::of($demo, $board), $control->id, 'x1'));
+        }
+        $cut = $demo->with(runs: ['band' => $demo->run('band')->cut([30, 60])] + $demo->runs);
+        $board = AnswerBoard::of($cut, []);
+        $extras = BoardExtras::of($cut, $board);
+        self::assertSame(
+            ['segment 1 of 3', 'segment 2 of 3', 'segment 3 of 3'],
+            array_values(
+                array_filter(
+                    array_map(static fn(BoardRow $r): string => $r->kind, $extras->rows),
+                    static fn(string $k): bool => str_starts_with($k, 'segment'),
+                ),
+            ),
+        );
+        self::assertSame(
+            $board->cell('phone', 'b1')?->state,
+            $state($extras, 'phone', 'b1-2'),
+            'the phone’s app has a word for it',
+        );
     }
 }

@@ -6,7 +6,7 @@ import CellMark from './CellMark.vue';
 
 /** Lights down, ways of control across. A cell says whether the light answers there; Enter wants it or leaves it. */
 const props = defineProps<{ board: ScenesPicture; levels: Record<string, SpokenLight> }>();
-const emit = defineEmits<{ change: [change: Payload] }>();
+const emit = defineEmits<{ change: [change: Payload]; starts: [] }>();
 const cells = computed(() => Object.fromEntries(props.board.cells.map((c) => [`${c.control} ${c.light}`, c])));
 const at = ref<[number, number]>([0, 0]);
 const table = ref<HTMLTableElement>();
@@ -32,10 +32,16 @@ function decide(c: BoardCell, wanted: boolean | null, zone = 0): void {
     emit('change', { kind: 'SetAnswer', control: control.item, light: light.item, wanted, zone });
 }
 function press(c: BoardCell): void {
-    if (c.state === 'cannot') {
+    const control = props.board.controls.find((one) => one.id === c.control);
+    const light = props.board.lights.find((one) => one.id === c.light);
+    if (control?.item === '') {
+        emit('starts');
         return;
     }
-    const zones = props.board.controls.find((one) => one.id === c.control)?.zones ?? 0;
+    if (c.state === 'cannot' || light?.item === '') {
+        return;
+    }
+    const zones = control?.zones ?? 0;
     if (c.state === 'open') {
         decide(c, true);
     } else if (zones > 0) {
@@ -135,7 +141,8 @@ function keys(event: KeyboardEvent): void {
         </ul>
         <p class="mt-1 text-[13px] text-ink2">
             Arrows move; Enter wants a cell or leaves it, and asks for the zone where there are zones. The joins it
-            needs stand at Join.
+            needs stand at Join. What a button, a wire or somebody’s presence plays is set under By itself; a segment
+            answers with its board, fixtures by their module’s own line.
         </p>
     </div>
 </template>

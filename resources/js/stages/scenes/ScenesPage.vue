@@ -100,7 +100,7 @@ function make(): void {
                         No light of this job joins anything yet. Choose controllers and what works them at Kit: here
                         stands then which light answers to what.
                     </p>
-                    <AnswerBoard v-else :board="scenes" :levels="levels" @change="change" />
+                    <AnswerBoard v-else :board="scenes" :levels="levels" @change="change" @starts="tab = 2" />
                     <section aria-labelledby="heard" class="mt-5">
                         <h2 id="heard" class="text-lg font-semibold">Names, as they are heard</h2>
                         <p v-if="scenes.names.length === 0" class="text-ink2">
