@@ -99,6 +99,37 @@ final class Writes
                 ),
             ]),
             'join.begin' => fn() => $this->ask('POST', "/jobs/{$this->own->id}/join", ['speed' => 1]),
+            'left.note' => fn() => $this->ask('POST', "{$at}/left", [
+                'kind' => 'version',
+                'about' => "app {$this->who}",
+                'says' => '2.1',
+            ]),
+            'left.forget' => fn() => $this->ask(
+                'POST',
+                "{$at}/left/" .
+                    $this->said(
+                        'POST',
+                        "{$at}/left",
+                        ['kind' => 'lesson', 'about' => "dims {$this->who}"],
+                        'facts.0.id',
+                    ) .
+                    '/forget',
+            ),
+            'notes.note' => fn() => $this->ask('POST', "{$at}/kit-notes", [
+                'entry' => 'controller-zigbee-2',
+                'says' => 'Its key is behind the label.',
+            ]),
+            'notes.forget' => fn() => $this->ask(
+                'POST',
+                "{$at}/kit-notes/" .
+                    $this->said(
+                        'POST',
+                        "{$at}/kit-notes",
+                        ['entry' => 'controller-zigbee-2', 'says' => 'Listens twice.'],
+                        'notes.0.id',
+                    ) .
+                    '/forget',
+            ),
             'client.make' => fn() => $this->ask('POST', "{$at}/client-links"),
             'client.revoke' => fn() => $this->ask(
                 'POST',

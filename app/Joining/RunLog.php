@@ -21,6 +21,21 @@ final readonly class RunLog
         );
     }
 
+    /** @return list<array{Event, string}> each with the day and time at which it was kept */
+    public function timed(JoinRun $run): array
+    {
+        return array_values(
+            $run
+                ->events()
+                ->orderBy('number')
+                ->get()
+                ->map(
+                    static fn(JoinEvent $e): array => [$e->event(), Clock::local($e->created_at)->format('Y-m-d H:i')],
+                )
+                ->all(),
+        );
+    }
+
     /** Whether something is there already that a device has given this name. */
     public function has(JoinRun $run, string $client): bool
     {

@@ -35,6 +35,12 @@ final class Crew extends Model
         return $this->hasMany(Offcut::class);
     }
 
+    /** @return HasMany<KitNote, $this> */
+    public function kitNotes(): HasMany
+    {
+        return $this->hasMany(KitNote::class);
+    }
+
     /** @return HasMany<User, $this> */
     public function users(): HasMany
     {

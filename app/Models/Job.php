@@ -109,6 +109,18 @@ final class Job extends Model
         return $this->hasMany(ClientLink::class);
     }
 
+    /** @return HasMany<LeftFact, $this> */
+    public function leftFacts(): HasMany
+    {
+        return $this->hasMany(LeftFact::class);
+    }
+
+    /** @return HasMany<KitNote, $this> of its crew */
+    public function kitNotes(): HasMany
+    {
+        return $this->hasMany(KitNote::class, 'crew_id', 'crew_id');
+    }
+
     /** @return HasMany<JoinNeed, $this> */
     public function joinNeeds(): HasMany
     {

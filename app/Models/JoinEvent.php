@@ -6,6 +6,7 @@ namespace App\Models;
 
 use EmberDusk\Joining\Event;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
 
 /**
  * A line of a join run's log. Facts: never changed, never undone.
@@ -15,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $kind
  * @property string $device
  * @property string $text
+ * @property Carbon $created_at
  * @property string|null $client the name that the device gave it, so that one sent twice is one
  */
 final class JoinEvent extends Model
@@ -25,7 +27,7 @@ final class JoinEvent extends Model
 
     protected $fillable = ['number', 'at', 'kind', 'device', 'text', 'client', 'user_id', 'created_at'];
 
-    protected $casts = ['at' => 'float'];
+    protected $casts = ['at' => 'float', 'created_at' => 'datetime'];
 
     public function event(): Event
     {

@@ -6,18 +6,28 @@ namespace App\Papers;
 
 use App\Joining\RunLog;
 use App\Joining\Runs;
+use App\Kit\KitNotes;
 use App\Models\Job;
 use App\Results\JobLoader;
 use App\Time\Clock;
 use EmberDusk\Checks\Findings;
+use EmberDusk\Handover\Accepted;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Handover\Tested;
 use EmberDusk\Joining\Words;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Plan;
 
 /** The sheet of a job as it stands now: for the page, for paper, and for the client's link. */
 final readonly class JobSheet
 {
-    public function __construct(private JobLoader $loader, private Runs $runs, private RunLog $log) {}
+    public function __construct(
+        private JobLoader $loader,
+        private Runs $runs,
+        private RunLog $log,
+        private LeftFacts $facts,
+        private KitNotes $notes,
+    ) {}
 
     /** @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture */
     public function of(Job $job): array
@@ -36,6 +46,7 @@ final readonly class JobSheet
         }
 
         $state = $this->loader->load($job, $plan);
+        $roster = $run === null ? null : $this->runs->live($job, $run)?->roster;
 
         return [
             'printed' => Clock::day(),
@@ -44,6 +55,10 @@ final readonly class JobSheet
                 $run === null
                     ? ''
                     : trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand)),
+            'accepted' => $run === null || $roster === null ? [] : Accepted::of($roster, $this->log->timed($run)),
+            'facts' => $this->facts->of($job),
+            'notes' => $this->notes->of($job->crew, $plan),
+            'kits' => self::kits($plan),
             'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i'),
         ] +
             Sheet::of(
@@ -54,6 +69,18 @@ final readonly class JobSheet
                 revision: $revision->number,
                 tested: Tested::of($state),
                 joined: $run === null ? [] : $this->log->of($run),
+                worked: $state->worked,
             );
+    }
+
+    /** @return list<array{id: string, name: string}> kit that a note can be about */
+    private static function kits(Plan $plan): array
+    {
+        return array_values(
+            array_map(
+                static fn(KitSnapshot $k): array => ['id' => $k->entry->id(), 'name' => $k->entry->name()],
+                $plan->kit,
+            ),
+        );
     }
 }

@@ -8,6 +8,7 @@ use App\Facts\LogBook;
 use App\Facts\Offcuts;
 use App\Facts\Ticks;
 use App\History\OwnChanges;
+use App\Kit\KitNotes;
 use App\Kit\Shelves;
 use App\Models\Job;
 use App\Models\JoinEvent;
@@ -29,7 +30,7 @@ use EmberDusk\Schedule\Arrangement;
 /** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
 final readonly class JobLoader
 {
-    public function __construct(private ResultCache $results, private BenchCache $bench) {}
+    public function __construct(private ResultCache $results, private BenchCache $bench, private KitNotes $notes) {}
 
     /** @param  list<string>  $open  runs that are shown large */
     public function load(
@@ -65,6 +66,7 @@ final readonly class JobLoader
             solver: $this->bench,
             worked: self::worked($job),
             zone: Clock::zone(),
+            notes: $this->notes->of($job->crew, $plan),
         );
     }
 

@@ -77,6 +77,10 @@
                 @endforeach
             </table>
         @endif
+        @if ($run['wiring'] !== '')
+            <div style="page-break-inside: avoid"><h3>As it was wired</h3>
+            <img src="data:image/svg+xml;base64,{{ base64_encode($run['wiring']) }}" style="width: 178mm" alt="Wiring of {{ $run['name'] }}"></div>
+        @endif
         @if ($run['reset'] !== null)
         <h3>To reset and join again</h3>
         <div>{{ $run['reset'] }}</div>
@@ -131,9 +135,26 @@
             <div class="small">No readings.</div>
         @endif
     @endforeach
+    @include('living.left')
     @if ($sheet['day'] !== [])
         <h2>For every day</h2>
         @include('living.day')
+    @endif
+    @if ($sheet['scenes'] !== [])
+        <h2>Scenes</h2>
+        <ul class="log">
+            @foreach ($sheet['scenes'] as $scene)
+                <li><b>{{ $scene['name'] }}</b>: {{ $scene['says'] }}</li>
+            @endforeach
+        </ul>
+    @endif
+    @if ($sheet['plays'] !== [] || $sheet['power'] !== [])
+        <h2>What plays and starts by itself, and what returns after the power</h2>
+        <ul class="log">
+            @foreach ([...$sheet['plays'], ...$sheet['power']] as $line)
+                <li>{{ $line }}</li>
+            @endforeach
+        </ul>
     @endif
     @if ($sheet['recovery'] !== [])
         <h2>If something is lost or replaced</h2>

@@ -64,7 +64,7 @@ final class RoutesTest extends TestCase
             );
             DB::rollBack();
             // What belongs to another crew's job is not reached through one's own job either.
-            if (preg_match('/\{(joinRun|photo|trace|proposal|offcut|clientLink)\}/', $uri) === 1) {
+            if (preg_match('/\{(joinRun|photo|trace|proposal|offcut|clientLink|leftFact|kitNote)\}/', $uri) === 1) {
                 $this->actingAs($user)
                     ->json($method, '/' . strtr($uri, ['{job}' => $own->id] + $rows))
                     ->assertNotFound();
@@ -100,6 +100,19 @@ final class RoutesTest extends TestCase
                 ->create(['seed' => 1, 'faults' => ['low@s1'], 'created_at' => now()])->id,
             '{clientLink}' => (string) app(ClientLinks::class)->make($job, $user)->id,
             '{show}' => 'w1',
+            '{leftFact}' => (string) $job->leftFacts()->create([
+                'kind' => 'version',
+                'about' => 'app',
+                'says' => '1',
+                'day' => '2026-11-28',
+                'created_at' => now(),
+            ])->id,
+            '{kitNote}' => (string) $job->crew->kitNotes()->create([
+                'entry' => 'controller-zigbee-2',
+                'says' => 'x',
+                'day' => '2026-11-28',
+                'created_at' => now(),
+            ])->id,
             '{offcut}' => (string) $job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id,
             '{run}' => (string) array_key_first($plan->runs),
             '{place}' => 'lecture',
@@ -143,6 +156,8 @@ final class RoutesTest extends TestCase
                     '{format}' => 'csv',
                     '{number}' => '1',
                     '{show}' => 'w1',
+                    '{leftFact}' => '1',
+                    '{kitNote}' => '1',
                     '{offcut}' => '1',
                     '{clientLink}' => '1',
                     '{practiceRun}' => '1',

@@ -10,6 +10,7 @@ use App\Http\Requests\JoinNeedRequest;
 use App\Http\Requests\JoinSpeedRequest;
 use App\Joining\NewRun;
 use App\Joining\Runs;
+use App\Kit\KitNotes;
 use App\Models\Job;
 use App\Models\JoinNeed;
 use App\Models\JoinRun;
@@ -27,7 +28,12 @@ use Inertia\Response as Page;
 /** The Join stage: live runs on site, and rehearsals against the stand-ins that ship with the tool. */
 final readonly class JoinController
 {
-    public function __construct(private Runs $runs, private NewRun $fresh, private JobLoader $loader) {}
+    public function __construct(
+        private Runs $runs,
+        private NewRun $fresh,
+        private JobLoader $loader,
+        private KitNotes $notes,
+    ) {}
 
     public function show(Job $job, #[CurrentUser] User $user): Page
     {
@@ -35,18 +41,20 @@ final readonly class JoinController
 
         return Inertia::render('Join', [
             'answer' => $this->loader->answer($job, $user, $job->newest(), 'join'),
-            'start' => self::start($job),
+            'start' => $this->start($job),
             'live' => $run === null ? null : $this->runs->look($job, $run),
         ]);
     }
 
     /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart */
-    private static function start(Job $job): array
+    private function start(Job $job): array
     {
+        $plan = $job->newest()->plan();
+
         return JoinStart::of(
-            $job->newest()->plan(),
+            $plan,
             array_values(array_map(static fn(JoinNeed $n): string => $n->key, $job->joinNeeds()->get()->all())),
-        );
+        ) + ['notes' => $this->notes->of($job->crew, $plan)];
     }
 
     /** What is needed first is ticked, for everybody who works on the job. */
@@ -61,7 +69,7 @@ final readonly class JoinController
                 : $job->joinNeeds()->where('key', $key)->delete(),
         );
 
-        return new JsonResponse(self::start($job));
+        return new JsonResponse($this->start($job));
     }
 
     public function begin(JoinBeginRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse

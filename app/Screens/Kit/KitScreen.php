@@ -39,6 +39,7 @@ final readonly class KitScreen
                 ],
                 array_values($state->plan->runs),
             ),
+            'notes' => $state->notes,
             'beside' => ItemRows::of($state->plan),
             'owned' => array_map(
                 static fn(Owned $o): array => [

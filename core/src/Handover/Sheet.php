@@ -33,6 +33,7 @@ final readonly class Sheet
      * @param  list<Finding>  $findings  what was still wrong or undecided, worst first
      * @param  list<array<string, mixed>>  $tested  as {@see Tested}
      * @param  list<Event>  $joined  the log of the run on site
+     * @param  list<string>  $worked  what was pressed on site and answered, by control and light
      * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
     public static function of(
@@ -43,6 +44,7 @@ final readonly class Sheet
         int $revision,
         array $tested,
         array $joined = [],
+        array $worked = [],
     ): array {
         $roster = Joinable::of($plan, new School(proves: false))->roster;
 
@@ -71,6 +73,15 @@ final readonly class Sheet
                 ),
             ),
             'day' => DayCard::lines($plan, $roster, $joined),
+            'hiding' => Left::hiding($plan),
+            'board' => Left::board($plan, $worked),
+            'plays' => Left::plays($plan),
+            'power' => Left::power($plan, $roster),
+            'lesson' => array_map(
+                static fn(string $key, string $says): array => ['key' => $key, 'says' => $says],
+                array_keys(Lesson::of($plan, $roster)),
+                array_values(Lesson::of($plan, $roster)),
+            ),
             'recovery' => array_map(
                 static fn(Recovery $r): array => ['title' => $r->title, 'says' => $r->says, 'steps' => $r->steps()],
                 $roster->wants === [] ? [] : Recovery::all($roster),
@@ -107,6 +118,8 @@ final readonly class Sheet
         $profile = $controller?->profile;
 
         return [
+            'id' => $run->id,
+            'wiring' => $plan->feedsOf($run) === [] ? '' : Wiring::svg($plan, $run),
             'name' => $run->name(),
             'place' => $plan->places[$run->place]->name,
             'strip' => $strip?->name(),

@@ -40,6 +40,7 @@ final class JobState
      * @param  string|null  $scene  that is looked at; null at everything full
      * @param  list<string>  $worked  what was pressed on site and answered, by control and light
      * @param  string  $zone  of the crew's clock
+     * @param  list<array{id: int, entry: string, kit: string, says: string, day: string, by: string}>  $notes  of the crew about its kit
      */
     public function __construct(
         public readonly Plan $plan,
@@ -60,6 +61,7 @@ final class JobState
         public readonly BenchSolver $solver = new SolvesNow(),
         public readonly array $worked = [],
         public readonly string $zone = 'UTC',
+        public readonly array $notes = [],
     ) {}
 
     /** Parts, steps and what is left of them, worked out once and only where it is asked for. */

@@ -54,7 +54,9 @@ final class RosterOfPlan
         $this->floors[$place] ??=
             TapeNotes::read($this->plan->places[$place]->notes ?? '')->site->floor ?? self::UNKNOWN;
         $floor = $this->floors[$place];
-        $this->units[$unit->id] = $unit->onFloor($floor === self::UNKNOWN ? null : $floor);
+        $this->units[$unit->id] = $unit
+            ->onFloor($floor === self::UNKNOWN ? null : $floor)
+            ->returning(($this->plan->tunings[$unit->item] ?? null)?->returns() ?? '');
     }
 
     private static function family(string $role, string $way): string

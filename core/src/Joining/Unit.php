@@ -45,6 +45,7 @@ final readonly class Unit
      * @param  string  $item  id that it has in the plan
      * @param  string  $member  the network in which it is already, and stays
      * @param  int|null  $floor  0 is the ground floor; null while nobody has said
+     * @param  string  $returns  what it is meant to do when its power returns, in words
      */
     public function __construct(
         public string $id,
@@ -67,6 +68,7 @@ final readonly class Unit
         public string $item = '',
         public string $member = '',
         public ?int $floor = null,
+        public string $returns = '',
     ) {}
 
     public function used(): self
@@ -78,6 +80,11 @@ final readonly class Unit
     public function fresh(): self
     {
         return $this->withChanged(used: false);
+    }
+
+    public function returning(string $returns): self
+    {
+        return $this->withChanged(returns: $returns);
     }
 
     public function onFloor(?int $floor): self

@@ -39,6 +39,7 @@ final readonly class StepMinutes
         'fixtures' => 20.0,
         'item' => 10.0,
         'join' => 10.0,
+        'store' => 4.0,
         'tidy' => 10.0,
         'again' => 30.0,
     ];
@@ -71,6 +72,7 @@ final readonly class StepMinutes
         'fixtures' => 'fixtures',
         'item' => 'sets, remotes, panels, plugs',
         'join' => 'joining',
+        'store' => 'storing states at power-on',
         'tidy' => 'tidying',
         'again' => 'the visit to look again',
         'travel' => 'travel',

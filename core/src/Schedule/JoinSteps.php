@@ -6,6 +6,7 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Tuning;
 
 /** Resetting and joining: of a place's controllers at once, after what they feed has been tested. The first place has the hubs too. */
 final class JoinSteps
@@ -38,20 +39,57 @@ final class JoinSteps
         $this->joined += array_fill_keys(array_keys($controllers + $hubs), true);
         $count = count($controllers);
 
+        $step = $this->list->add(
+            kind: 'join',
+            of: $id,
+            place: $place,
+            title: 'Reset, join and name ' . ($count === 1 ? 'the controller' : "{$count} controllers"),
+            why: 'Where it hangs, once what it feeds has been tested: one that is joined on the bench is joined twice.',
+            units: count($controllers + $hubs),
+            people: 1,
+            tools: ['phone with the app'],
+            caution: 'Follow the stage Join: what is reset loses what it was joined to.',
+            after: array_map(static fn(Run $r): string => "second-{$r->id}", $runs),
+            wait: 0,
+            needs: array_values(array_unique([...array_values($controllers), ...array_values($hubs)])),
+        );
+
+        return $this->stored($id, $place, array_keys($controllers), $step);
+    }
+
+    /**
+     * States at power-on are stored once their lights have joined, and tried with the phone off.
+     *
+     * @param  list<string>  $controllers
+     * @return list<string> the last step
+     */
+    private function stored(string $id, string $place, array $controllers, string $after): array
+    {
+        $wanted = array_filter(
+            array_intersect_key($this->plan->tunings, array_flip($controllers)),
+            static fn(Tuning $t): bool => $t->powerOn !== '',
+        );
+        if ($wanted === []) {
+            return [$after];
+        }
+        $says = array_map(
+            fn(Tuning $t): string => "{$this->plan->lightName($t->id)} {$t->returns()}",
+            array_values($wanted),
+        );
+
         return [
             $this->list->add(
-                kind: 'join',
+                kind: 'store',
                 of: $id,
                 place: $place,
-                title: 'Reset, join and name ' . ($count === 1 ? 'the controller' : "{$count} controllers"),
-                why: 'Where it hangs, once what it feeds has been tested: one that is joined on the bench is joined twice.',
-                units: count($controllers + $hubs),
+                title: 'Store what happens when power returns: ' . implode(', ', $says),
+                why: 'It is stored in the device: set it, store it, wait for the mark that it is kept, cut the power, and look at ' .
+                    'what comes back with the phone off.',
+                units: count($wanted),
                 people: 1,
                 tools: ['phone with the app'],
-                caution: 'Follow the stage Join: what is reset loses what it was joined to.',
-                after: array_map(static fn(Run $r): string => "second-{$r->id}", $runs),
-                wait: 0,
-                needs: array_values(array_unique([...array_values($controllers), ...array_values($hubs)])),
+                caution: 'Cut the power at its own switch; a plug under load is not pulled.',
+                after: [$after],
             ),
         ];
     }

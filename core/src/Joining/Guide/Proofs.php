@@ -191,10 +191,11 @@ final readonly class Proofs
                 look: Step::TRY,
                 device: $light->id,
                 title: "Look at {$light->called()}: is it lit again?",
-                why: 'Its state at power-on is stored in the device.',
+                why: 'Its state at power-on is stored in the device: ' .
+                    ($light->returns === '' ? 'nobody has said what it should do.' : "it {$light->returns}."),
                 where: 'at ' . $light->called(),
                 watches: $light->id,
-                expects: 'it is lit, as bright as it was stored',
+                expects: $light->returns === '' ? 'it is lit, as bright as it was stored' : "it {$light->returns}",
             );
         }
         $control = $roster->unit($task->device);

@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import { ref } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import FigureText from '@/ui/FigureText.vue';
 import { provideScreen } from '@/lib/screen';
 import ClientBox from './ClientBox.vue';
+import LeftBox from './LeftBox.vue';
 import type { Answer, ClientLink, SheetPicture } from '@/types/generated/responses';
 
 const props = defineProps<{ answer: Answer; sheet: SheetPicture; links: ClientLink[] }>();
 provideScreen(props.answer);
+const sheet = ref(props.sheet);
 const open = (what: string) => window.open(`/jobs/${props.answer.job}/${what}`, '_blank');
 const shortcuts = [
     { key: 'p', what: 'Print', act: () => open('sheet') },
@@ -21,6 +24,7 @@ const shortcuts = [
             <a class="quiet" :href="`/jobs/${answer.job}/sheet`" target="_blank">Open to print <kbd>P</kbd></a>
             <a class="quiet" :href="`/jobs/${answer.job}/export`">Job file</a>
         </div>
+        <LeftBox :job="answer.job" :sheet="sheet" @said="sheet = { ...sheet, ...$event }" />
         <ClientBox :job="answer.job" :links="links" />
         <article class="sheet">
             <header class="flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink pb-2">
@@ -82,6 +86,19 @@ const shortcuts = [
                         <span class="text-[12px] text-ink2">{{ figure.label }}</span> <FigureText :figure="figure" />
                     </li>
                 </ul>
+                <template v-if="run.wiring">
+                    <h4 class="mt-3 flex items-baseline gap-3 font-semibold">
+                        As it was wired
+                        <a
+                            class="act text-[13px] font-normal"
+                            :href="`/jobs/${answer.job}/wiring/${run.id}.svg`"
+                            :download="`wiring-${run.id}.svg`"
+                            >SVG</a
+                        >
+                    </h4>
+                    <!-- eslint-disable-next-line vue/no-v-html (made by the core, its words escaped there) -->
+                    <div class="wiring mt-1" v-html="run.wiring" />
+                </template>
                 <template v-if="run.reset">
                     <h4 class="mt-3 font-semibold">To reset and join again</h4>
                     <p class="text-[13px]">{{ run.reset }}</p>
@@ -132,6 +149,59 @@ const shortcuts = [
                     <p v-else-if="run.done.length">No readings.</p>
                 </div>
             </section>
+            <section v-if="sheet.hiding.length" class="mt-4">
+                <h3 class="font-semibold">Where each part is</h3>
+                <ul class="text-[13px]">
+                    <li v-for="row in sheet.hiding" :key="row.label">
+                        <b>{{ row.label }}</b> {{ row.name }}: {{ row.where }}
+                    </li>
+                </ul>
+            </section>
+            <section v-if="sheet.board.rows.length" class="mt-4">
+                <h3 class="font-semibold">Which light answers to what</h3>
+                <table class="w-full text-left text-[12.5px]">
+                    <thead>
+                        <tr>
+                            <td />
+                            <th v-for="c in sheet.board.controls" :key="c" scope="col" class="font-normal text-ink2">
+                                {{ c }}
+                            </th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        <tr v-for="row in sheet.board.rows" :key="row.light" class="border-t border-rule2">
+                            <th scope="row">{{ row.light }}</th>
+                            <td v-for="(cell, n) in row.cells" :key="n">{{ cell }}</td>
+                        </tr>
+                    </tbody>
+                </table>
+                <p class="text-[12px] text-ink2">
+                    Works: pressed on site, and it answered. A stroke: this kit cannot. Empty: it could, and is not
+                    wanted.
+                </p>
+            </section>
+            <section v-if="sheet.accepted.length" class="mt-4">
+                <h3 class="font-semibold">Accepted: on, off, 10 %, 80 %, colour or white</h3>
+                <ul class="columns-2 gap-6 text-[12.5px]">
+                    <li v-for="(a, n) in sheet.accepted" :key="n">
+                        {{ a.light }} by {{ a.control }}: {{ a.says }}, {{ a.at }}
+                    </li>
+                </ul>
+            </section>
+            <section v-if="sheet.facts.length" class="mt-4">
+                <h3 class="font-semibold">Shown, seen and kept</h3>
+                <ul class="text-[13px]">
+                    <li v-for="f in sheet.facts" :key="f.id">
+                        {{
+                            f.kind === 'lesson'
+                                ? `Shown: ${sheet.lesson.find((l) => l.key === f.about)?.says ?? f.about}`
+                                : f.kind === 'version'
+                                  ? `${f.about}: version ${f.says}`
+                                  : `Settings of ${f.about}: ${f.says}`
+                        }}, {{ f.day }}{{ f.by ? `, ${f.by}` : '' }}
+                    </li>
+                </ul>
+            </section>
             <section v-if="sheet.day.length" class="mt-4">
                 <h3 class="font-semibold">For every day</h3>
                 <ul class="list-disc pl-5 text-[13px]">
@@ -144,6 +214,12 @@ const shortcuts = [
                     <li v-for="scene in sheet.scenes" :key="scene.name">
                         <b>{{ scene.name }}</b>: {{ scene.says }}
                     </li>
+                </ul>
+            </section>
+            <section v-if="sheet.plays.length || sheet.power.length" class="mt-4">
+                <h3 class="font-semibold">What plays and starts by itself, and what returns after the power</h3>
+                <ul class="list-disc pl-5 text-[13px]">
+                    <li v-for="line in [...sheet.plays, ...sheet.power]" :key="line">{{ line }}</li>
                 </ul>
             </section>
             <section v-if="sheet.recovery.length" class="mt-4">
@@ -192,6 +268,14 @@ const shortcuts = [
 </template>
 
 <style scoped>
+.wiring {
+    background: #fff;
+    border: 1px solid var(--rule);
+}
+.wiring :deep(svg) {
+    max-width: 100%;
+    height: auto;
+}
 .sheet {
     background: var(--sheet);
     border: 1px solid var(--rule);

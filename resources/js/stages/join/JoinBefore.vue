@@ -4,6 +4,7 @@ import { ref, watch } from 'vue';
 import { ask, inWords } from '@/lib/http';
 import { useScreen } from '@/lib/screen';
 import type { JoinStart } from '@/types/generated/responses';
+import KitNotes from '@/ui/KitNotes.vue';
 import type { Beginning } from './live';
 
 const props = defineProps<{ start: JoinStart }>();
@@ -37,6 +38,7 @@ function begin(site: boolean, hidden = 0): void {
 <template>
     <div class="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section aria-labelledby="begin">
+            <KitNotes :notes="start.notes" />
             <h2 id="begin" class="text-2xl font-semibold">Join on site, or rehearse it first</h2>
             <p v-if="start.ready" class="mt-2 text-ink2">
                 {{ start.steps }} steps, about {{ Math.ceil(start.minutes) }} min if all goes well: reset, join, link,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { computed, ref, watch } from 'vue';
+import KitNotes from '@/ui/KitNotes.vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import OptionTable from './OptionTable.vue';
 import ItemsBox from './ItemsBox.vue';
@@ -143,6 +144,7 @@ function step(event: KeyboardEvent): void {
                     </button>
                 </div>
             </div>
+            <KitNotes :notes="desk.kit?.notes ?? []" />
             <OptionTable v-if="view === 'side'" :run="run.id" />
             <TabGroup v-else :selected-index="open" @change="open = $event">
                 <h2 class="font-semibold">

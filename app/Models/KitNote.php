@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * What a crew noted of a piece of kit, for the next job that uses it.
+ *
+ * @property int $id
+ * @property int $crew_id
+ * @property string $entry shelf id
+ * @property string $says
+ * @property string $day YYYY-MM-DD
+ * @property-read User|null $user
+ */
+final class KitNote extends Model
+{
+    protected $table = 'kit_notes';
+
+    public $timestamps = false;
+
+    protected $fillable = ['user_id', 'entry', 'says', 'day', 'created_at'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

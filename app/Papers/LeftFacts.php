@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Papers;
+
+use App\Models\Job;
+use App\Models\LeftFact;
+use App\Models\User;
+use App\Time\Clock;
+use Illuminate\Support\Facades\DB;
+
+/** What is written down at hand-over, beside what the plan says. */
+final readonly class LeftFacts
+{
+    public function note(Job $job, User $user, string $kind, string $about, string $says): void
+    {
+        DB::transaction(static function () use ($job, $user, $kind, $about, $says): void {
+            // A lesson is given once; an app has one version, settings one backup that counts: the last that was written down.
+            $job->leftFacts()->where('kind', $kind)->where('about', $about)->delete();
+            $job->leftFacts()->create([
+                'user_id' => $user->id,
+                'kind' => $kind,
+                'about' => $about,
+                'says' => $says,
+                'day' => Clock::day(),
+                'created_at' => Clock::now(),
+            ]);
+        });
+    }
+
+    public function forget(LeftFact $fact): void
+    {
+        DB::transaction(static fn(): ?bool => $fact->delete());
+    }
+
+    /** @return list<array{id: int, kind: string, about: string, says: string, day: string, by: string}> */
+    public function of(Job $job): array
+    {
+        return array_values(
+            $job
+                ->leftFacts()
+                ->with('user')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    static fn(LeftFact $f): array => [
+                        'id' => $f->id,
+                        'kind' => $f->kind,
+                        'about' => $f->about,
+                        'says' => $f->says,
+                        'day' => $f->day,
+                        'by' => (string) $f->user?->name,
+                    ],
+                )
+                ->all(),
+        );
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Control;
+
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Trigger;
+
+/** What the answer board holds beside devices that join: segments and fixtures down, push-buttons, presence and wires of a vehicle across. */
+final readonly class BoardExtras
+{
+    /**
+     * @param  list<BoardRow>  $rows
+     * @param  list<Trigger>  $starts  that a hand, a wire or somebody's presence works
+     * @param  list<Cell>  $cells
+     */
+    private function __construct(public array $rows, public array $starts, public array $cells) {}
+
+    public static function of(Plan $plan, AnswerBoard $board): self
+    {
+        $rows = [...self::segments($plan, $board->roster), ...self::fixtures($plan)];
+        $starts = (new Priorities($plan))->inputs;
+        $cells = [];
+        foreach ($rows as $row) {
+            foreach ($board->controls as $control) {
+                $cells[] = self::shared($row, $control, $board);
+            }
+        }
+        foreach ($starts as $trigger) {
+            foreach ($board->lights as $light) {
+                $cells[] = self::started($plan, $trigger, $light->id, [$light->id, $light->item], $light);
+            }
+            foreach ($rows as $row) {
+                $cells[] =
+                    $row->of === ''
+                        ? new Cell($trigger->id, $row->id, Cell::CANNOT, why: $row->why)
+                        : self::started($plan, $trigger, $row->id, [$row->id], $board->roster->unit($row->of));
+            }
+        }
+
+        return new self($rows, $starts, $cells);
+    }
+
+    /** @return list<BoardRow> of pixel runs whose + is cut: each part is a light of its own in the board's app */
+    private static function segments(Plan $plan, Roster $roster): array
+    {
+        $rows = [];
+        foreach ($roster->of(Unit::BOARD) as $board) {
+            $run = $plan->runs[$plan->items[$board->item]->on ?? ''] ?? null;
+            $parts = $run === null || $run->zones === [] ? 0 : count($run->zones) + 1;
+            for ($n = 1; $n <= $parts; $n++) {
+                $rows[] = new BoardRow(
+                    id: "{$board->id}-{$n}",
+                    label: $board->label(),
+                    name: "{$plan->lightName($board->item)} {$n}",
+                    place: $board->place,
+                    kind: "segment {$n} of {$parts}",
+                    of: $board->id,
+                );
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<BoardRow> */
+    private static function fixtures(Plan $plan): array
+    {
+        return array_values(
+            array_map(static function (Fitting $f) use ($plan): BoardRow {
+                $module = $f->module === null ? null : $plan->kit[$plan->modules[$f->module]->kit]->entry->name();
+
+                return new BoardRow(
+                    id: $f->id,
+                    label: strtoupper($f->id),
+                    name: $plan->kit[$f->kit]->entry->name(),
+                    place: $f->place,
+                    kind: "{$f->count} fixtures",
+                    why: $module === null
+                        ? 'They hang on their supply: they are on while it is.'
+                        : "They are dimmed by {$module}, over its own line: no radio of the job reaches them.",
+                );
+            }, $plan->fixtures),
+        );
+    }
+
+    private static function shared(BoardRow $row, Unit $control, AnswerBoard $board): Cell
+    {
+        $whole = $row->of === '' ? null : $board->cell($control->id, $row->of);
+        // A remote has no word for a segment; an app has.
+        $apart = in_array($control->role, [Unit::PHONE, Unit::HUB, Unit::BRIDGE], true);
+        $can = $whole !== null && $apart && $whole->state !== Cell::CANNOT;
+
+        return new Cell(
+            control: $control->id,
+            light: $row->id,
+            state: $can ? $whole->state : Cell::CANNOT,
+            why: match (true) {
+                $can => '',
+                $whole === null => $row->why,
+                $whole->state === Cell::CANNOT => $whole->why,
+                default => "{$control->label()} works all of {$row->label} at once, not a segment of it.",
+            },
+        );
+    }
+
+    /** @param  list<string>  $called  ids by which scenes know the light */
+    private static function started(Plan $plan, Trigger $trigger, string $light, array $called, Unit $unit): Cell
+    {
+        $none = Keepers::none($plan, $trigger);
+        $run = $plan->items[$unit->item]->on ?? '';
+        $plays = array_intersect((new Priorities($plan))->lights($trigger), [...$called, $run]) !== [];
+
+        return new Cell(
+            control: $trigger->id,
+            light: $light,
+            state: match (true) {
+                $plays && $none !== null => Cell::CANNOT,
+                $plays => Cell::PLANNED,
+                default => Cell::OPEN,
+            },
+            why: $plays && $none !== null ? $none : '',
+        );
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Handover;
+
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Task;
+
+/** Acceptance: every control pressed for every light, with what was seen and when. */
+final readonly class Accepted
+{
+    /**
+     * @param  list<array{Event, string}>  $log  of the run on site, each with its day and time
+     * @return list<array{control: string, light: string, at: string, says: string}>
+     */
+    public static function of(Roster $roster, array $log): array
+    {
+        $name = static fn(string $id): string => $roster->has($id) ? $roster->unit($id)->called() : strtoupper($id);
+        $rows = [];
+        foreach ($log as [$event, $at]) {
+            [$key, $seen] = $event->parts();
+            [$task] = explode('/', $key);
+            $words = explode(' ', $task);
+            if (
+                $event->kind === Event::SAW &&
+                $words[0] === Task::ACCEPT &&
+                isset($words[1], $words[2]) &&
+                str_ends_with($key, '/' . Task::ACCEPT)
+            ) {
+                // The last word counts: what did not answer at first may after it was mended.
+                $rows[$task] = [
+                    'control' => $name($words[1]),
+                    'light' => $name($words[2]),
+                    'at' => $at,
+                    'says' => $seen === Seen::YES ? 'answers' : 'does not answer',
+                ];
+            }
+        }
+
+        return array_values($rows);
+    }
+}

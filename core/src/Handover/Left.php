@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Handover;
+
+use EmberDusk\Control\AnswerBoard;
+use EmberDusk\Control\BoardExtras;
+use EmberDusk\Control\Cell;
+use EmberDusk\Control\Running;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Show;
+use EmberDusk\Plan\Standing;
+
+/** What is left behind beside the wiring: where each part hides, which light answers to what, what plays and starts by itself. */
+final readonly class Left
+{
+    /** Marks of the answer board that a print without colour keeps apart. */
+    public const MARKS = [
+        Cell::WORKS => 'works',
+        Cell::PLANNED => 'planned',
+        Cell::OPEN => '',
+        Cell::CANNOT => '-',
+        Cell::CLASHES => 'no room',
+    ];
+
+    /** @return list<array{label: string, name: string, where: string}> supplies, controllers, hubs, modules and what stands beside them */
+    public static function hiding(Plan $plan): array
+    {
+        $rows = [];
+        foreach ([$plan->supplies, $plan->controllers, $plan->hubs, $plan->modules] as $list) {
+            foreach ($list as $id => $device) {
+                $rows[] = self::row($plan, (string) $id, $device->kit, $device->stands, '');
+            }
+        }
+        foreach ($plan->items as $id => $item) {
+            $rows[] = self::row($plan, $id, $item->kit, $item->stands, $plan->places[$item->place]->name ?? '');
+        }
+
+        return $rows;
+    }
+
+    /** @return array{label: string, name: string, where: string} */
+    private static function row(Plan $plan, string $id, string $kit, ?Standing $stands, string $else): array
+    {
+        return [
+            'label' => strtoupper($id),
+            'name' => $plan->kit[$kit]->entry->name(),
+            'where' =>
+                $stands === null
+                    ? ($else === ''
+                        ? 'not written down'
+                        : "{$else}, carried or not measured")
+                    : ($plan->places[$stands->place]->name ?? '') . ', ' . $stands->words($plan->terms->length),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $worked  what was pressed on site and answered
+     * @return array{controls: list<string>, rows: list<array{light: string, cells: list<string>}>}
+     */
+    public static function board(Plan $plan, array $worked): array
+    {
+        $board = AnswerBoard::of($plan, $worked);
+        $extras = BoardExtras::of($plan, $board);
+        $cells = [];
+        foreach ([...array_values($board->cells), ...$extras->cells] as $cell) {
+            $cells["{$cell->control} {$cell->light}"] = self::mark($cell);
+        }
+        $controls = [];
+        foreach ($board->controls as $unit) {
+            $controls[$unit->id] = $unit->role === Unit::PHONE ? 'Phone' : $unit->called();
+        }
+        foreach ($extras->starts as $trigger) {
+            $controls[$trigger->id] = $trigger->words();
+        }
+        $lights = [];
+        foreach ($board->lights as $unit) {
+            $lights[$unit->id] = ($plan->lights[$unit->id]->name ?? $unit->name) . " ({$unit->label()})";
+        }
+        foreach ($extras->rows as $row) {
+            $lights[$row->id] = "{$row->name} ({$row->label})";
+        }
+
+        return [
+            'controls' => array_values($controls),
+            'rows' => array_map(
+                static fn(string $id, string $name): array => [
+                    'light' => $name,
+                    'cells' => array_map(
+                        static fn(string $c): string => $cells["{$c} {$id}"] ?? '',
+                        array_keys($controls),
+                    ),
+                ],
+                array_keys($lights),
+                array_values($lights),
+            ),
+        ];
+    }
+
+    private static function mark(Cell $cell): string
+    {
+        return self::MARKS[$cell->state] . ($cell->zone > 0 ? ", zone {$cell->zone}" : '');
+    }
+
+    /** @return list<string> shows, and what starts by itself */
+    public static function plays(Plan $plan): array
+    {
+        $lines = array_map(static function (Show $show) use ($plan): string {
+            $ends = (new Running($plan, $show))->ends();
+
+            return "Show “{$show->name}”: " .
+                Show::KINDS[$show->kind] .
+                ($ends === null ? ', goes on until something else is wanted.' : ", ends after {$ends} s.");
+        }, array_values($plan->shows));
+        foreach ($plan->triggers as $trigger) {
+            $lines[] =
+                ucfirst($trigger->words()) .
+                ': ' .
+                ($plan->scenes[$trigger->plays]->name ?? ($plan->shows[$trigger->plays]->name ?? 'everything off')) .
+                ($trigger->after > 0 ? ", goes on {$trigger->after} s" : '') .
+                '.';
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> what each light does when its power returns, where somebody has said */
+    public static function power(Plan $plan, Roster $roster): array
+    {
+        $lines = [];
+        foreach ($plan->tunings as $id => $tuning) {
+            if ($tuning->powerOn === '') {
+                continue;
+            }
+            $unit = array_values(array_filter($roster->units, static fn(Unit $u): bool => $u->item === $id))[0] ?? null;
+            $keeps = $unit?->leaflet->figure('keeps');
+            $lines[] =
+                "{$plan->lightName((string) $id)} " .
+                $tuning->returns() .
+                ' when its power returns. To change it: set it so, store it, wait ' .
+                ($keeps === null ? 'for the mark that it is kept' : "{$keeps} s") .
+                ', cut its power, and try it with the phone off.';
+        }
+
+        return $lines;
+    }
+}

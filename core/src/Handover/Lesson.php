@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Handover;
+
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Plan;
+
+/** The lesson that is given with the card for every day: what is shown to whoever stays, by a key that a tick keeps. */
+final readonly class Lesson
+{
+    /** @return array<string, string> what is shown, by its key */
+    public static function of(Plan $plan, Roster $roster): array
+    {
+        $used = array_filter($roster->units, static fn(Unit $u): bool => $roster->wantsOf($u->id) !== []);
+        $has = static fn(string ...$roles): bool => array_filter(
+            $used,
+            static fn(Unit $u): bool => in_array($u->role, $roles, true),
+        ) !== [];
+        $keeps = array_filter($used, static fn(Unit $u): bool => $u->leaflet->figure('presets') !== null);
+        $first = $plan->lightName((string) (array_key_first($plan->lights) ?? array_key_first($plan->controllers)));
+
+        return array_filter([
+            'dims' => $has(Unit::REMOTE, Unit::PANEL) ? 'Which key dims, which zone is which light' : '',
+            'stores' => $keeps === [] ? '' : 'How a preset is stored and called',
+            'says' => $has(Unit::ASSISTANT) ? "What is said: “{$first} on”, “{$first} 30 percent”" : '',
+            'scenes' =>
+                $plan->scenes === []
+                    ? ''
+                    : 'How each scene is started: ' .
+                        implode(', ', array_map(static fn($s): string => $s->name, $plan->scenes)),
+            'starts' => $plan->triggers === [] ? '' : 'What starts by itself, and how it is stopped',
+            'down' => 'What still works when the network or the hub is down',
+            'cut' => 'Where the supplies are switched off, and where they hide',
+            'reset' => 'Where the cards to reset and the guide for a lost phone are',
+            'accounts' => $has(Unit::HUB, Unit::BRIDGE, Unit::ASSISTANT)
+                ? 'Accounts belong to the client; the installer’s access is taken out and shown to be'
+                : '',
+        ]);
+    }
+}

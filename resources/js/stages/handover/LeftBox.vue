@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { ask, inWords } from '@/lib/http';
+import type { LeftBehind, SheetPicture } from '@/types/generated/responses';
+
+/** What is written down before the sheet is left: the lesson given, versions of apps and firmware, where settings lie, notes for the next job. */
+const props = defineProps<{ job: number; sheet: SheetPicture }>();
+const emit = defineEmits<{ said: [left: LeftBehind] }>();
+const message = ref('');
+const version = ref({ about: '', says: '' });
+const backup = ref({ about: '', says: '' });
+const note = ref({ entry: props.sheet.kits[0]?.id ?? '', says: '' });
+const of = (kind: string) => props.sheet.facts.filter((f) => f.kind === kind);
+const given = computed(() => Object.fromEntries(of('lesson').map((f) => [f.about, f])));
+
+async function send(path: string, body: object = {}): Promise<boolean> {
+    try {
+        emit('said', await ask<LeftBehind>('POST', `/jobs/${props.job}/${path}`, body));
+        message.value = '';
+        return true;
+    } catch (error) {
+        message.value = inWords(error);
+        return false;
+    }
+}
+function lesson(key: string): void {
+    const is = given.value[key];
+    void (is ? send(`left/${is.id}/forget`) : send('left', { kind: 'lesson', about: key, says: '' }));
+}
+async function keep(kind: string, form: { about: string; says: string }): Promise<void> {
+    if (await send('left', { kind, ...form })) {
+        form.about = '';
+        form.says = '';
+    }
+}
+async function keepNote(): Promise<void> {
+    if (await send('kit-notes', note.value)) {
+        note.value.says = '';
+    }
+}
+</script>
+
+<template>
+    <details class="mb-3 max-w-[860px] border border-rule bg-sheet px-4 py-2">
+        <summary class="cursor-pointer py-1 font-semibold">
+            Written down before you leave: lesson, versions, settings, notes
+        </summary>
+        <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
+        <h3 class="mt-2 font-semibold">The lesson</h3>
+        <ul>
+            <li v-for="line in sheet.lesson" :key="line.key" class="py-0.5">
+                <label class="flex items-baseline gap-2"
+                    ><input type="checkbox" :checked="!!given[line.key]" @change="lesson(line.key)" />
+                    <span
+                        >{{ line.says }}
+                        <span v-if="given[line.key]" class="text-[13px] text-ink2"
+                            >{{ given[line.key]!.day }}, {{ given[line.key]!.by }}</span
+                        ></span
+                    ></label
+                >
+            </li>
+        </ul>
+        <div class="grid gap-x-8 md:grid-cols-2">
+            <form @submit.prevent="keep('version', version)">
+                <h3 class="mt-3 font-semibold">Apps and firmware, as seen today</h3>
+                <ul>
+                    <li v-for="f in of('version')" :key="f.id" class="text-[13px]">
+                        {{ f.about }}: <b>{{ f.says }}</b>, {{ f.day }}
+                        <button
+                            type="button"
+                            class="act"
+                            :aria-label="`Take ${f.about} out`"
+                            @click="send(`left/${f.id}/forget`)"
+                        >
+                            out
+                        </button>
+                    </li>
+                </ul>
+                <div class="mt-1 flex flex-wrap gap-2">
+                    <label
+                        >Of what
+                        <input v-model="version.about" class="field !w-36" maxlength="80" placeholder="app of the hub"
+                    /></label>
+                    <label>Version <input v-model="version.says" class="field !w-24" maxlength="200" /></label>
+                    <button class="quiet">Note it</button>
+                </div>
+            </form>
+            <form @submit.prevent="keep('backup', backup)">
+                <h3 class="mt-3 font-semibold">Where settings are backed up</h3>
+                <ul>
+                    <li v-for="f in of('backup')" :key="f.id" class="text-[13px]">
+                        {{ f.about }}: <b>{{ f.says }}</b>, {{ f.day }}
+                        <button
+                            type="button"
+                            class="act"
+                            :aria-label="`Take ${f.about} out`"
+                            @click="send(`left/${f.id}/forget`)"
+                        >
+                            out
+                        </button>
+                    </li>
+                </ul>
+                <div class="mt-1 flex flex-wrap gap-2">
+                    <label
+                        >Of what
+                        <input
+                            v-model="backup.about"
+                            class="field !w-36"
+                            maxlength="80"
+                            placeholder="board of the band"
+                    /></label>
+                    <label
+                        >Where
+                        <input v-model="backup.says" class="field !w-36" maxlength="200" placeholder="never a password"
+                    /></label>
+                    <button class="quiet">Note it</button>
+                </div>
+            </form>
+        </div>
+        <form @submit.prevent="keepNote()">
+            <h3 class="mt-3 font-semibold">For the next job that uses it</h3>
+            <p class="text-[13px] text-ink2">
+                Stays with the crew and is shown at every job with this kit; not printed.
+            </p>
+            <ul>
+                <li v-for="n in sheet.notes" :key="n.id" class="text-[13px]">
+                    {{ n.kit }}: <b>{{ n.says }}</b> {{ n.day }}, {{ n.by }}
+                    <button
+                        type="button"
+                        class="act"
+                        :aria-label="`Take the note about ${n.kit} out`"
+                        @click="send(`kit-notes/${n.id}/forget`)"
+                    >
+                        out
+                    </button>
+                </li>
+            </ul>
+            <div class="mt-1 flex flex-wrap items-baseline gap-2">
+                <label
+                    >Of
+                    <select v-model="note.entry" class="pick">
+                        <option v-for="k in sheet.kits" :key="k.id" :value="k.id">{{ k.name }}</option>
+                    </select></label
+                >
+                <label class="min-w-0 flex-1"
+                    ><span class="sr-only">What the next one should know</span
+                    ><input
+                        v-model="note.says"
+                        class="field"
+                        maxlength="400"
+                        placeholder="What the next one should know"
+                /></label>
+                <button class="quiet">Note it</button>
+            </div>
+        </form>
+    </details>
+</template>
