@@ -31,14 +31,19 @@ final readonly class BoardExtras
             }
         }
         foreach ($starts as $trigger) {
+            $none = Keepers::none($plan, $trigger);
+            $plays = (new Priorities($plan))->lights($trigger);
             foreach ($board->lights as $light) {
-                $cells[] = self::started($plan, $trigger, $light->id, [$light->id, $light->item], $light);
+                $run = $plan->items[$light->item]->on ?? '';
+                $played = array_intersect($plays, [$light->id, $light->item, $run]) !== [];
+                $cells[] = self::started($trigger, $light->id, $played, $none);
             }
             foreach ($rows as $row) {
+                $run = $row->of === '' ? '' : $plan->items[$board->roster->unit($row->of)->item]->on ?? '';
                 $cells[] =
                     $row->of === ''
                         ? new Cell($trigger->id, $row->id, Cell::CANNOT, why: $row->why)
-                        : self::started($plan, $trigger, $row->id, [$row->id], $board->roster->unit($row->of));
+                        : self::started($trigger, $row->id, in_array($run, $plays, true), $none);
             }
         }
 
@@ -108,13 +113,9 @@ final readonly class BoardExtras
         );
     }
 
-    /** @param  list<string>  $called  ids by which scenes know the light */
-    private static function started(Plan $plan, Trigger $trigger, string $light, array $called, Unit $unit): Cell
+    /** @param  string|null  $none  why nothing of the job can start it */
+    private static function started(Trigger $trigger, string $light, bool $plays, ?string $none): Cell
     {
-        $none = Keepers::none($plan, $trigger);
-        $run = $plan->items[$unit->item]->on ?? '';
-        $plays = array_intersect((new Priorities($plan))->lights($trigger), [...$called, $run]) !== [];
-
         return new Cell(
             control: $trigger->id,
             light: $light,

@@ -44,10 +44,8 @@ final readonly class Sun
         foreach ([-1, 1] as $side) {
             $at = $noon + $side * 240 * $arc;
             // The sun moves on between noon and its rise or set.
-            for ($n = 0; $n < 2; $n++) {
-                $later = $this->arc($at);
-                $at = $this->transit($at) + $side * 240 * (is_string($later) ? $arc : $later);
-            }
+            $later = $this->arc($at);
+            $at = $this->transit($at) + $side * 240 * (is_string($later) ? $arc : $later);
             $ends[] = $this->minutes($at, $midnight);
         }
 

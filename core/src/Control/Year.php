@@ -28,9 +28,7 @@ final readonly class Year
             return new self([], []);
         }
         $missed = $crossed = [];
-        $day = new DateTimeImmutable("{$year}-01-01");
-        for (; $day->format('Y') === (string) $year; $day = $day->modify('+1 day')) {
-            $date = $day->format('Y-m-d');
+        foreach (self::quiet($plan, $year, $zone) ? [] : self::days($year, 1) as $date) {
             $agenda = Agenda::of($plan, $date, $zone);
             foreach ($agenda->not as $not) {
                 $key = "{$not['trigger']->id} {$not['why']}";
@@ -49,6 +47,43 @@ final readonly class Year
         $crossed = array_filter($crossed, static fn(array $c): bool => $c['days'] < 300);
 
         return new self(array_values($missed), array_values($crossed));
+    }
+
+    /**
+     * Whether no day can have anything to tell: the sun is earliest and latest around the solstices, and elsewhere only the clock's own change
+     * moves it by leaps, which a look every week sees.
+     */
+    private static function quiet(Plan $plan, int $year, string $zone): bool
+    {
+        $looked = [
+            ...self::days($year, 7),
+            ...array_filter(self::days($year, 2), static fn(string $d): bool => preg_match('/-(06|12)-/', $d) === 1),
+        ];
+        $seen = [];
+        foreach ($looked as $date) {
+            $agenda = Agenda::of($plan, $date, $zone);
+            if ($agenda->not !== []) {
+                return false;
+            }
+            foreach (self::late($agenda) as [$on, $off]) {
+                $seen["{$on->id} {$off->id}"] = ($seen["{$on->id} {$off->id}"] ?? 0) + 1;
+            }
+        }
+
+        // What is so on every day is meant.
+        return array_diff($seen, [count($looked)]) === [];
+    }
+
+    /** @return list<string> every so many days of a year */
+    private static function days(int $year, int $step): array
+    {
+        $days = [];
+        $day = new DateTimeImmutable("{$year}-01-01");
+        for (; $day->format('Y') === (string) $year; $day = $day->modify("+{$step} days")) {
+            $days[] = $day->format('Y-m-d');
+        }
+
+        return $days;
     }
 
     /** @return list<array{Trigger, Trigger}> what goes on by the sun after the clock was to put it out, or the other way round */

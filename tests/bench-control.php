@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+use EmberDusk\Control\Names;
+use EmberDusk\Control\RadioReach;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Unit;
+use GuzzleHttp\Client;
+use GuzzleHttp\Cookie\CookieJar;
+use Tests\Browser\Server;
+
+require __DIR__ . '/../vendor/autoload.php';
+
+$median = static function (callable $work, int $times): float {
+    $took = [];
+    for ($n = 0; $n < $times; $n++) {
+        $start = hrtime(true);
+        $work($n);
+        $took[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($took);
+
+    return $took[intdiv(count($took), 2)];
+};
+$row = static fn(string $what, float $ms, string $conditions) => printf(
+    "%-46s %9.0f ms   %s\n",
+    $what,
+    $ms,
+    $conditions,
+);
+
+// Two hundred names, every tenth of which sounds like the one before it.
+mt_srand(17);
+$sounds = ['ba', 'ko', 'li', 'mu', 'ne', 'pa', 'ro', 'si', 'tu', 'va', 'we', 'yo'];
+$lights = [];
+for ($n = 1; $n <= 200; $n++) {
+    $name = '';
+    for ($k = 0; $k < 4; $k++) {
+        $name .= $sounds[mt_rand(0, 11)];
+    }
+    $lights["c{$n}"] = [ucfirst($n % 10 === 0 ? $lights['c' . ($n - 1)][0] . 'h' : $name), 'Room ' . $n % 12];
+}
+$row(
+    '200 names',
+    $median(static fn() => (new Names($lights))->clashes(), 9),
+    'clashes and what to call it instead, median of 9',
+);
+
+// A hundred devices by chance in a hall of 120 by 60 m.
+$units = [
+    'h1' => new Unit(
+        id: 'h1',
+        name: 'Hub',
+        role: Unit::HUB,
+        family: 'hub',
+        way: 'zigbee',
+        place: 'hall',
+        at: [0.0, 0.0],
+    ),
+];
+for ($n = 1; $n < 100; $n++) {
+    $units["c{$n}"] = new Unit(
+        id: "c{$n}",
+        name: "Light {$n}",
+        role: Unit::LIGHT,
+        family: 'zigbee',
+        way: 'zigbee',
+        place: 'hall',
+        at: [mt_rand(0, 1200) / 10, mt_rand(0, 600) / 10],
+    );
+}
+$row(
+    'Reach of 100 devices',
+    $median(static fn() => RadioReach::of(new Roster($units, [])), 9),
+    'links, hops, cut nodes, one more node, median of 9',
+);
+
+$server = Server::start(shipped: true);
+$client = new Client(['base_uri' => $server->url, 'cookies' => ($jar = new CookieJar()), 'http_errors' => true]);
+$client->get('/sign-in');
+$post = static function (string $path, array $body) use ($client, $jar): array {
+    $token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
+    $response = $client->post($path, [
+        'json' => $body,
+        'headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json'],
+    ]);
+
+    return (array) json_decode((string) $response->getBody(), true);
+};
+$post('/sign-in/demo', []);
+$scene = static function (int $n) use ($post): void {
+    $mixed = $post('/jobs/1/mix', ['of' => 'c1', 'level' => 0.2 + $n / 100, 'kelvin' => 3500]);
+    $post('/jobs/1/preview', [
+        'stage' => 'scenes',
+        'scene' => '',
+        'open' => '',
+        'change' => [
+            'kind' => 'SetScene',
+            'scene' => 'e1',
+            'name' => 'Talk',
+            'levels' => [['of' => 'c1', 'duties' => $mixed['duties']]],
+        ],
+    ]);
+};
+$row(
+    'Scene change to its picture and amps',
+    $median($scene, 15),
+    'demo job, both requests over HTTP, another level each time, median of 15',
+);
+$row('Hand-over PDF', $median(static fn() => $client->get('/jobs/1/sheet.pdf'), 5), 'demo job, over HTTP, median of 5');
+$server->stop();
