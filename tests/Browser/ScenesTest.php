@@ -41,4 +41,53 @@ final class ScenesTest extends BrowserTestCase
         $this->open("/jobs/{$job}/join");
         $this->see('Join on site, or rehearse it first');
     }
+
+    /** A scene is set with the light in view, something starts it, and what fights is told; the lesson is ticked at hand-over. */
+    public function test_a_scene_is_set_starts_by_itself_and_is_shown(): void
+    {
+        $this->signIn();
+        $this->filePicker()->sendKeys(dirname(__DIR__, 2) . '/database/demo/job-observatory.json');
+        $this->see('Tape notes');
+        $job = explode('/', $this->path())[2];
+        $this->open("/jobs/{$job}/scenes");
+        $this->see('Which light answers to what');
+        $this->press('n');
+        $this->see('Name, as people will say it');
+        $this->press('Tidying');
+        $this->find('[aria-label^="C1 Cove"], fieldset input[type=range]');
+        $this->js(
+            'const r = [...document.querySelectorAll("fieldset")].find((f) => f.textContent.includes("Cove")).querySelector("input[type=range]");' .
+                'r.value = 80; r.dispatchEvent(new Event("input", { bubbles: true }));',
+        );
+        // Its amps and its picture are there before it is kept.
+        $this->eventually(
+            fn(): bool => (bool) $this->js(
+                'return [...document.querySelectorAll("li")].some((l) => l.textContent.includes("Tidying") && l.textContent.includes("peak"))',
+            ),
+            'the picture does not follow',
+        );
+        $this->assertAccessible('scenes, while one is set');
+        $this->click(fn() => $this->button('Keep the scene'));
+        $this->find('[aria-label="Set it: “Tidying”"]');
+        $this->press('b');
+        $this->see('What starts by itself');
+        $this->see('Sunrise');
+        $this->press('n');
+        $this->see('Leave it as it was');
+        $this->assertAccessible('scenes, by itself');
+        $this->js(
+            'const s = document.querySelector("form select[data-first]"); s.value = "push"; s.dispatchEvent(new Event("change", { bubbles: true }));',
+        );
+        $this->click(fn() => $this->button('Keep it'));
+        $this->see('push-button');
+        $this->press('r');
+        $this->see('Zigbee channels beside Wi-Fi');
+        $this->assertAccessible('scenes, reach');
+        $this->open("/jobs/{$job}/handover");
+        $this->see('As it was wired');
+        $this->js('document.querySelector("details").open = true');
+        $this->click(fn() => $this->find('details input[type=checkbox]'));
+        $this->see('Shown, seen and kept');
+        $this->assertAccessible('hand over, written down');
+    }
 }

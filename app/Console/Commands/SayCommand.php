@@ -30,6 +30,9 @@ final class SayCommand extends Command
                     ),
                 );
             }
+            if ($spoken->note !== '') {
+                $this->line($spoken->note);
+            }
             if ($spoken->trouble !== '') {
                 $this->line($spoken->trouble);
             }

@@ -17,6 +17,7 @@ final readonly class SpokenPicture
             'understood' => $spoken->heard->trouble === '',
             'answers' => $spoken->answers,
             'trouble' => $spoken->trouble,
+            'note' => $spoken->note,
         ];
     }
 }

@@ -41,10 +41,10 @@ final readonly class Assistants
         $site =
             Rehearsal::run($joinable->roster, 1)->run->site() ?? throw new NoSolution('There are no stand-ins to ask.');
         $answers = [];
-        foreach ($heard->scene === '' ? $heard->lights : array_keys($plan->scenes[$heard->scene]->levels) as $id) {
+        $played = self::played($plan, $heard->scene);
+        foreach ($heard->scene === '' ? $heard->lights : array_map(strval(...), array_keys($played)) as $id) {
             if (isset($vocabulary->lights[$id])) {
-                $level =
-                    $heard->scene === '' ? $heard->level : max([0.0, ...$plan->scenes[$heard->scene]->levels[$id]]);
+                $level = $heard->scene === '' ? $heard->level : $played[$id];
                 $answers[] = self::answer($vocabulary, $site, array_keys($hearing), (string) $id, $heard, $level);
             }
         }
@@ -55,7 +55,37 @@ final readonly class Assistants
             $heard->words($vocabulary),
             $answers,
             $none ? 'No light answers: none of these is worked by an assistant of the job.' : '',
+            self::note($vocabulary, $said, $heard),
         );
+    }
+
+    /** @return array<string, float> levels by light of a scene, or of a show at its start */
+    private static function played(Plan $plan, string $id): array
+    {
+        $show = $plan->shows[$id] ?? null;
+        $duties = $show === null ? $plan->scenes[$id]->levels ?? [] : (new Running($plan, $show))->at(0.5);
+        $levels = [];
+        foreach ($duties as $light => $of) {
+            $levels[$light] = Mixing::of($plan, (string) $light)?->level($of) ?? max([0.0, ...$of]);
+        }
+
+        return $levels;
+    }
+
+    /** Where a room was said, and with it more lights than one may think of. */
+    private static function note(Vocabulary $vocabulary, string $said, Heard $heard): string
+    {
+        foreach ($vocabulary->rooms as $room => $lights) {
+            if (
+                count($lights) > 1 &&
+                array_diff($lights, $heard->lights) === [] &&
+                mb_stripos($said, (string) $room) !== false
+            ) {
+                return "“{$room}” is a room: all " . count($lights) . ' lights of it are meant.';
+            }
+        }
+
+        return '';
     }
 
     /**

@@ -10,6 +10,7 @@ final readonly class Spoken
     /**
      * @param  string  $words  as an assistant would say it back
      * @param  list<array{light: string, name: string, answers: bool, why: string, level: float}>  $answers
+     * @param  string  $note  where more answer than whoever spoke may think
      * @param  string  $trouble  where nothing answers, why
      */
     public function __construct(
@@ -17,5 +18,6 @@ final readonly class Spoken
         public string $words,
         public array $answers,
         public string $trouble,
+        public string $note = '',
     ) {}
 }

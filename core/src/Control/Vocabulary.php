@@ -6,6 +6,8 @@ namespace EmberDusk\Control;
 
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
+use EmberDusk\Plan\Show;
 
 /** What can be named when somebody speaks to a job: lights, rooms, scenes. */
 final readonly class Vocabulary
@@ -13,7 +15,7 @@ final readonly class Vocabulary
     /**
      * @param  array<string, string>  $lights  names by id
      * @param  array<string, list<string>>  $rooms  lights by the room's name
-     * @param  array<string, string>  $scenes  names by id
+     * @param  array<string, string>  $scenes  names by id, of shows as well
      * @param  array<string, string>  $kinds  of light, by id: single, tunable, rgb, rgbw, rgbcct
      */
     public function __construct(
@@ -37,6 +39,8 @@ final readonly class Vocabulary
             }
         }
 
-        return new self($names, $rooms, array_map(static fn($s): string => $s->name, $plan->scenes), $kinds);
+        $named = static fn(Scene|Show $s): string => $s->name;
+
+        return new self($names, $rooms, array_map($named, $plan->scenes) + array_map($named, $plan->shows), $kinds);
     }
 }

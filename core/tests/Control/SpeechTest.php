@@ -8,7 +8,9 @@ use EmberDusk\Control\Assistants;
 use EmberDusk\Control\Speech;
 use EmberDusk\Control\Vocabulary;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -115,5 +117,22 @@ final class SpeechTest extends TestCase
             [false, 'it has no colours'],
             [$coloured->answers[0]['answers'], $coloured->answers[0]['why']],
         );
+    }
+
+    /** A room is said where one light may have been meant: it is told; a show is started like a scene. */
+    public function test_a_room_is_told_and_a_show_is_started(): void
+    {
+        $plan = JobFile::read(Demo::shipped('observatory'));
+        $plan = $plan->with(
+            lights: ['c1' => new Light('c1', 'Cove', 'Hall'), 'c3' => new Light('c3', 'Bench', 'Hall')] + $plan->lights,
+        );
+        self::assertSame(
+            '“Hall” is a room: all 2 lights of it are meant.',
+            Assistants::say($plan, 'hall to 40 percent')->note,
+        );
+        self::assertSame('', Assistants::say($plan, 'cove to 40 percent')->note);
+        $show = Assistants::say($plan, 'start open evening');
+        self::assertSame('Scene “Open evening”.', $show->words);
+        self::assertContains('c1', array_column($show->answers, 'light'));
     }
 }

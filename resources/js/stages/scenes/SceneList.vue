@@ -50,7 +50,7 @@ defineExpose({ make: () => set('') });
                             v-if="open !== scene.id"
                             type="button"
                             class="act mt-1 block text-[13px]"
-                            :aria-label="`Set “${scene.name}”`"
+                            :aria-label="`Set it: “${scene.name}”`"
                             @click="set(scene.id)"
                         >
                             Set it

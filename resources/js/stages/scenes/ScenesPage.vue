@@ -79,6 +79,7 @@ function make(): void {
         <p v-if="spoken" role="status" class="mt-2">
             {{ spoken.understood ? 'Understood: ' : '' }}<b>{{ spoken.words }}</b>
             <template v-if="spoken.trouble"> {{ spoken.trouble }}</template>
+            <template v-if="spoken.note"> {{ spoken.note }}</template>
             <span v-for="a in spoken.answers.filter((one) => !one.answers)" :key="a.light" class="ml-2"
                 >{{ a.name }} does not answer: {{ a.why }}.</span
             >

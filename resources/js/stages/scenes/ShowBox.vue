@@ -47,7 +47,7 @@ async function set(show: string): Promise<void> {
                     <button
                         type="button"
                         class="act ml-auto text-[13px]"
-                        :aria-label="`Set “${show.name}”`"
+                        :aria-label="`Set it: “${show.name}”`"
                         @click="set(show.id)"
                     >
                         Set it

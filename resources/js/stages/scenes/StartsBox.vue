@@ -43,7 +43,7 @@ defineExpose({ make: () => set('') });
                         <button
                             type="button"
                             class="act ml-auto text-[13px]"
-                            :aria-label="`Set ${t.words}`"
+                            :aria-label="`Set it: ${t.words}`"
                             @click="set(t.id)"
                         >
                             Set it
