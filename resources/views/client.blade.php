@@ -42,6 +42,14 @@
                 @endforeach
             </ul>
         @endif
+        @if ($sheet['plays'] !== [] || $sheet['power'] !== [])
+            <h2>What goes on by itself</h2>
+            <ul>
+                @foreach ([...$sheet['plays'], ...$sheet['power']] as $line)
+                    <li>{{ $line }}</li>
+                @endforeach
+            </ul>
+        @endif
         @if ($sheet['recovery'] !== [])
             <h2>If something is lost or replaced</h2>
             @foreach ($sheet['recovery'] as $guide)

@@ -156,6 +156,16 @@
             @endforeach
         </ul>
     @endif
+    @if ($sheet['cards'] !== [])
+        <h2>To reset remotes, panels and bridges</h2>
+        <table>
+            @foreach ($sheet['cards'] as $card)
+                <tr>
+                    <td>{{ $card['device'] }}</td>
+                    <td>{{ $card['says'] }}</td></tr>
+            @endforeach
+        </table>
+    @endif
     @if ($sheet['recovery'] !== [])
         <h2>If something is lost or replaced</h2>
         @foreach ($sheet['recovery'] as $guide)

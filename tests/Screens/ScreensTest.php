@@ -209,7 +209,16 @@ final class ScreensTest extends TestCase
                 Responses::check(Screen::of($stage, self::work($plan)), 'desk');
             }
             $sheet =
-                ['printed' => '', 'joined' => null, 'rehearsed' => null, 'by' => ''] +
+                [
+                    'printed' => '',
+                    'joined' => null,
+                    'rehearsed' => null,
+                    'by' => '',
+                    'accepted' => [],
+                    'facts' => [],
+                    'notes' => [],
+                    'kits' => [],
+                ] +
                 Sheet::of(
                     plan: $plan,
                     results: self::work($plan)->results,

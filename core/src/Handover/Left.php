@@ -127,6 +127,20 @@ final readonly class Left
         return $lines;
     }
 
+    /** @return list<array{device: string, says: string}> how remotes, panels and bridges are reset; a light’s card stands with its run */
+    public static function cards(Roster $roster): array
+    {
+        $cards = [];
+        foreach ($roster->units as $unit) {
+            $card = $unit->lights() ? null : $unit->leaflet->resetCard();
+            if ($card !== null) {
+                $cards[] = ['device' => $unit->called(), 'says' => $card];
+            }
+        }
+
+        return $cards;
+    }
+
     /** @return list<string> what each light does when its power returns, where somebody has said */
     public static function power(Plan $plan, Roster $roster): array
     {

@@ -77,6 +77,7 @@ final readonly class Sheet
             'board' => Left::board($plan, $worked),
             'plays' => Left::plays($plan),
             'power' => Left::power($plan, $roster),
+            'cards' => Left::cards($roster),
             'lesson' => array_map(
                 static fn(string $key, string $says): array => ['key' => $key, 'says' => $says],
                 array_keys(Lesson::of($plan, $roster)),

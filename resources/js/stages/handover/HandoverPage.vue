@@ -222,6 +222,14 @@ const shortcuts = [
                     <li v-for="line in [...sheet.plays, ...sheet.power]" :key="line">{{ line }}</li>
                 </ul>
             </section>
+            <section v-if="sheet.cards.length" class="mt-4">
+                <h3 class="font-semibold">To reset remotes, panels and bridges</h3>
+                <ul class="text-[13px]">
+                    <li v-for="card in sheet.cards" :key="card.device">
+                        <b>{{ card.device }}</b>: {{ card.says }}
+                    </li>
+                </ul>
+            </section>
             <section v-if="sheet.recovery.length" class="mt-4">
                 <h3 class="font-semibold">If something is lost or replaced</h3>
                 <details
