@@ -31,7 +31,7 @@ final readonly class PlayPicture
                     'id' => $show->id,
                     'name' => $show->name,
                     'kind' => $show->kind,
-                    'says' => Show::KINDS[$show->kind],
+                    'says' => $running->words(),
                     'steps' => array_map(static fn(ShowStep $s): array => $s->write(), $show->steps),
                     'lights' => $show->lights,
                     'every' => $show->every,

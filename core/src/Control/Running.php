@@ -112,6 +112,38 @@ final readonly class Running
         };
     }
 
+    /** What it does and whether it ends, in words. */
+    public function words(): string
+    {
+        $what =
+            $this->show->kind === Show::LIST
+                ? implode(
+                    ', then ',
+                    array_map(
+                        fn(ShowStep $s): string => ($this->plan->scenes[$s->scene]->name ?? '') .
+                            ' ' .
+                            self::said($s->hold),
+                        $this->show->steps,
+                    ),
+                )
+                : 'every ' . self::said($this->show->every);
+        $ends = $this->ends();
+
+        return Show::KINDS[$this->show->kind] .
+            ": {$what}; " .
+            ($ends === null ? 'goes on until something else is wanted' : 'ends after ' . self::said($ends));
+    }
+
+    /** Seconds as people say them. */
+    private static function said(float $seconds): string
+    {
+        return match (true) {
+            $seconds < 120 => round($seconds, 2) . ' s',
+            $seconds < 7200 => round($seconds / 60) . ' min',
+            default => round($seconds / 3600, 1) . ' h',
+        };
+    }
+
     /** @return list<string> lights that play a part in it */
     public function lights(): array
     {

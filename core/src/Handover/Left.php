@@ -108,13 +108,10 @@ final readonly class Left
     /** @return list<string> shows, and what starts by itself */
     public static function plays(Plan $plan): array
     {
-        $lines = array_map(static function (Show $show) use ($plan): string {
-            $ends = (new Running($plan, $show))->ends();
-
-            return "Show “{$show->name}”: " .
-                Show::KINDS[$show->kind] .
-                ($ends === null ? ', goes on until something else is wanted.' : ", ends after {$ends} s.");
-        }, array_values($plan->shows));
+        $lines = array_map(
+            static fn(Show $s): string => "Show “{$s->name}”: " . (new Running($plan, $s))->words() . '.',
+            array_values($plan->shows),
+        );
         foreach ($plan->triggers as $trigger) {
             $lines[] =
                 ucfirst($trigger->words()) .
@@ -145,18 +142,20 @@ final readonly class Left
     public static function power(Plan $plan, Roster $roster): array
     {
         $lines = [];
+        $waits = 0.0;
         foreach ($plan->tunings as $id => $tuning) {
             if ($tuning->powerOn === '') {
                 continue;
             }
+            $lines[] = "{$plan->lightName((string) $id)} {$tuning->returns()} when its power returns.";
             $unit = array_values(array_filter($roster->units, static fn(Unit $u): bool => $u->item === $id))[0] ?? null;
-            $keeps = $unit?->leaflet->figure('keeps');
+            $waits = max($waits, $unit?->leaflet->figure('keeps') ?? 0.0);
+        }
+        if ($lines !== []) {
             $lines[] =
-                "{$plan->lightName((string) $id)} " .
-                $tuning->returns() .
-                ' when its power returns. To change it: set it so, store it, wait ' .
-                ($keeps === null ? 'for the mark that it is kept' : "{$keeps} s") .
-                ', cut its power, and try it with the phone off.';
+                'To change what returns: set it so, store it, wait ' .
+                ($waits > 0 ? "{$waits} s" : 'for the mark that it is kept') .
+                ', cut the power, and try it with the phone off.';
         }
 
         return $lines;

@@ -40,7 +40,7 @@ defineExpose({ make: () => set('') });
         </p>
         <ul>
             <li v-for="scene in board.scenes" :key="scene.id" class="border-b border-rule2 py-2">
-                <div class="grid grid-cols-[130px_minmax(0,1fr)_auto] items-start gap-x-4">
+                <div class="grid items-start gap-x-4 gap-y-1 sm:grid-cols-[130px_minmax(0,1fr)_auto]">
                     <span>
                         <b>{{ scene.name }}</b>
                         <span v-if="scene.fade > 0" class="block text-[12.5px] text-ink2"
@@ -61,7 +61,7 @@ defineExpose({ make: () => set('') });
                             <li
                                 v-for="ribbon in scene.ribbons.filter((r) => r.level > 0)"
                                 :key="ribbon.run"
-                                class="grid grid-cols-[88px_auto_1fr] items-center gap-x-3 text-[13px]"
+                                class="grid grid-cols-[64px_minmax(0,auto)_1fr] items-center gap-x-3 text-[13px] sm:grid-cols-[88px_auto_1fr]"
                             >
                                 <span class="truncate text-right">{{ ribbon.name }}</span>
                                 <SmallRibbon :ribbon="ribbon" :longest="longest" :of="scene.id" />
@@ -69,7 +69,7 @@ defineExpose({ make: () => set('') });
                             </li>
                         </ul>
                         <p v-if="scene.ribbons.some((r) => r.level === 0)" class="text-[13px] text-ink2">
-                            <span class="inline-block w-[88px] text-right">dark</span>
+                            <span class="inline-block w-[64px] text-right sm:w-[88px]">dark</span>
                             <span class="ml-3">{{
                                 scene.ribbons
                                     .filter((r) => r.level === 0)
@@ -78,7 +78,7 @@ defineExpose({ make: () => set('') });
                             }}</span>
                         </p>
                     </div>
-                    <span class="text-right text-[13.5px]">
+                    <span class="text-[13.5px] sm:text-right">
                         <span v-for="s in scene.supplies" :key="s.label" class="block whitespace-nowrap"
                             >{{ s.label }} <span class="fig">{{ s.amps.toFixed(2) }}<span class="unit">A</span></span>
                             <span class="text-ink2"

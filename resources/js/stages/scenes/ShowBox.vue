@@ -1,25 +1,16 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue';
+import { nextTick, ref } from 'vue';
 import { useScreen } from '@/lib/screen';
-import type { ScenesPicture, ShowPicture } from '@/types/generated/responses';
+import type { ScenesPicture } from '@/types/generated/responses';
 import ShowEditor from './ShowEditor.vue';
 import ShowScore from './ShowScore.vue';
 
 /** Shows: what goes on by itself once it is started, each drawn as its lights over the seconds. */
-const props = defineProps<{ board: ScenesPicture }>();
+defineProps<{ board: ScenesPicture }>();
 const { answer } = useScreen();
 const open = ref<string | null>(null);
 const box = ref<HTMLElement>();
-const nameOf = computed(() => Object.fromEntries(props.board.scenes.map((s) => [s.id, s.name])));
 
-function says(show: ShowPicture): string {
-    const what =
-        show.kind === 'list'
-            ? show.steps.map((s) => `${nameOf.value[s.scene]} ${s.hold} s`).join(', then ')
-            : `every ${show.every} s`;
-    const end = show.ends === null ? 'goes on until something else is wanted' : `ends after ${show.ends} s`;
-    return `${show.says}: ${what}; ${end}`;
-}
 async function set(show: string): Promise<void> {
     open.value = show;
     await nextTick();
@@ -43,7 +34,7 @@ async function set(show: string): Promise<void> {
         <ul>
             <li v-for="show in board.shows" :key="show.id" class="border-b border-rule2 py-2">
                 <div class="flex flex-wrap items-baseline gap-x-4">
-                    <b>{{ show.name }}</b> <span class="text-[13px] text-ink2">{{ says(show) }}</span>
+                    <b>{{ show.name }}</b> <span class="text-[13px] text-ink2">{{ show.says }}</span>
                     <button
                         type="button"
                         class="act ml-auto text-[13px]"

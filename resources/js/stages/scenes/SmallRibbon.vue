@@ -8,7 +8,7 @@ const wide = () => Math.max(4, (props.ribbon.metres / props.longest) * (WIDTH - 
 </script>
 
 <template>
-    <svg :width="WIDTH" height="10" aria-hidden="true" class="block">
+    <svg :viewBox="`0 0 ${WIDTH} 10`" :width="WIDTH" height="10" aria-hidden="true" class="block max-w-full">
         <defs>
             <linearGradient :id="`scene-${of}-${ribbon.run}`">
                 <stop

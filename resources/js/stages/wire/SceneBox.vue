@@ -61,6 +61,10 @@ async function keep(none = false): Promise<void> {
                     >
                 </span>
             </fieldset>
+            <p class="text-[13px] text-ink2">
+                Each number is the on-time of a channel. The level that an app shows goes through the curve of the
+                light, which is set at Scenes.
+            </p>
             <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
             <div class="flex gap-3">
                 <button type="submit" class="press">Keep the scene</button
