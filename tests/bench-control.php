@@ -6,8 +6,7 @@ use EmberDusk\Control\Names;
 use EmberDusk\Control\RadioReach;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
-use GuzzleHttp\Client;
-use GuzzleHttp\Cookie\CookieJar;
+use Tests\BenchClient;
 use Tests\Browser\Server;
 
 require __DIR__ . '/../vendor/autoload.php';
@@ -77,18 +76,9 @@ $row(
 );
 
 $server = Server::start(shipped: true);
-$client = new Client(['base_uri' => $server->url, 'cookies' => ($jar = new CookieJar()), 'http_errors' => true]);
-$client->get('/sign-in');
-$post = static function (string $path, array $body) use ($client, $jar): array {
-    $token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
-    $response = $client->post($path, [
-        'json' => $body,
-        'headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json'],
-    ]);
-
-    return (array) json_decode((string) $response->getBody(), true);
-};
-$post('/sign-in/demo', []);
+$signedIn = new BenchClient($server->url);
+$client = $signedIn->client;
+$post = $signedIn->post(...);
 $scene = static function (int $n) use ($post): void {
     $mixed = $post('/jobs/1/mix', ['of' => 'c1', 'level' => 0.2 + $n / 100, 'kelvin' => 3500]);
     $post('/jobs/1/preview', [

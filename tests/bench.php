@@ -26,8 +26,7 @@ use EmberDusk\Schedule\RemainingWork;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Schedule\Visit;
 use Facebook\WebDriver\WebDriverBy;
-use GuzzleHttp\Client;
-use GuzzleHttp\Cookie\CookieJar;
+use Tests\BenchClient;
 use Tests\Browser\Browser;
 use Tests\Browser\Server;
 
@@ -49,18 +48,9 @@ printf("PHP %s, %s, %d cores\n\n", PHP_VERSION, php_uname('m'), (int) shell_exec
 
 // Edits at the server, over HTTP on loopback: another pad each time, so that nothing is answered from the cache.
 $server = Server::start();
-$client = new Client(['base_uri' => $server->url, 'cookies' => ($jar = new CookieJar()), 'http_errors' => true]);
-$client->get('/sign-in');
-$post = static function (string $path, array $body) use ($client, $jar): array {
-    $token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
-    $response = $client->post($path, [
-        'json' => $body,
-        'headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json'],
-    ]);
-
-    return (array) json_decode((string) $response->getBody(), true);
-};
-$post('/sign-in/demo', []);
+$signedIn = new BenchClient($server->url);
+$client = $signedIn->client;
+$post = $signedIn->post(...);
 foreach (['one feed' => null, 'both ends and the middle' => ['ends', 'middle']] as $name => $patterns) {
     $revision = 0;
     foreach ($patterns ?? [] as $pattern) {
@@ -168,7 +158,7 @@ $row(
     ),
 );
 $file = $fixture('forty-runs-wired');
-$token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
+$token = $signedIn->token();
 $client->post('/jobs/import', [
     'headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json'],
     'multipart' => [['name' => 'file', 'filename' => 'forty.json', 'contents' => $file]],
@@ -337,7 +327,7 @@ $many = [];
 for ($n = 0; count($many) < 5000 - count($entries); $n++) {
     $many[] = ['id' => "more-{$n}"] + $entries[$n % count($entries)];
 }
-$token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
+$token = $signedIn->token();
 $client->post('/shelf/import', [
     'headers' => ['X-XSRF-TOKEN' => $token, 'Accept' => 'application/json'],
     'multipart' => [

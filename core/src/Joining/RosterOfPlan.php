@@ -12,6 +12,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
+use WeakMap;
 
 /** The devices of a plan that take part in joining, and which control is to work which light: every one that can, in its own place first. */
 final class RosterOfPlan
@@ -38,6 +39,20 @@ final class RosterOfPlan
 
     public static function of(Plan $plan, School $school): Roster
     {
+        // Plans never change, and every check of names, limits and reach asks for the same devices.
+        /** @var WeakMap<Plan, Roster>|null $known */
+        static $known = null;
+        $known ??= new WeakMap();
+
+        /** @var Roster $roster */
+        $roster = $known[$plan] ?? self::read($plan);
+        $known[$plan] = $roster;
+
+        return new Roster($roster->units, $roster->wants, $school);
+    }
+
+    private static function read(Plan $plan): Roster
+    {
         $reader = new self($plan);
         $reader->lights();
         $reader->boards();
@@ -45,7 +60,7 @@ final class RosterOfPlan
         $reader->items();
         $reader->add(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''));
 
-        return new Roster($reader->units, (new Wanted($plan, $reader->units))->all(), $school);
+        return new Roster($reader->units, (new Wanted($plan, $reader->units))->all());
     }
 
     private function add(Unit $unit): void

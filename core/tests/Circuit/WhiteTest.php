@@ -13,7 +13,11 @@ use PHPUnit\Framework\TestCase;
 /** White and colour against published tables. */
 final class WhiteTest extends TestCase
 {
-    /** @return iterable<string, array{float, float, float}> kelvin, x, y: Planckian radiators, Wyszecki and Stiles, Color Science, table 1(3.3.4), from memory */
+    /**
+     * Planckian radiators: Wyszecki and Stiles, Color Science, table 1(3.3.4), from memory.
+     *
+     * @return iterable<string, array{float, float, float}> kelvin, x, y
+     */
     public static function radiators(): iterable
     {
         yield '2,000 K' => [2000, 0.5267, 0.4133];

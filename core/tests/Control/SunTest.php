@@ -21,7 +21,11 @@ use PHPUnit\Framework\TestCase;
 /** The sun against an almanac, and a day and a year of what it starts. */
 final class SunTest extends TestCase
 {
-    /** @return iterable<string, array{float, float, string, string, string}> latitude, longitude, day, sunrise and sunset in UTC (published almanac values, from memory) */
+    /**
+     * Published almanac values, from memory.
+     *
+     * @return iterable<string, array{float, float, string, string, string}> latitude, longitude, day, sunrise and sunset in UTC
+     */
     public static function days(): iterable
     {
         yield '51.5 north in June' => [51.5, -0.12, '2026-06-21', '03:43', '20:21'];

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { ask, inWords } from '@/lib/http';
+import FactForm from './FactForm.vue';
 import type { LeftBehind, SheetPicture } from '@/types/generated/responses';
 
 /** What is written down before the sheet is left: the lesson given, versions of apps and firmware, where settings lie, notes for the next job. */
 const props = defineProps<{ job: number; sheet: SheetPicture }>();
 const emit = defineEmits<{ said: [left: LeftBehind] }>();
 const message = ref('');
-const version = ref({ about: '', says: '' });
-const backup = ref({ about: '', says: '' });
 const note = ref({ entry: props.sheet.kits[0]?.id ?? '', says: '' });
 const of = (kind: string) => props.sheet.facts.filter((f) => f.kind === kind);
 const given = computed(() => Object.fromEntries(of('lesson').map((f) => [f.about, f])));
@@ -61,61 +60,24 @@ async function keepNote(): Promise<void> {
             </li>
         </ul>
         <div class="grid gap-x-8 md:grid-cols-2">
-            <form @submit.prevent="keep('version', version)">
-                <h3 class="mt-3 font-semibold">Apps and firmware, as seen today</h3>
-                <ul>
-                    <li v-for="f in of('version')" :key="f.id" class="text-[13px]">
-                        {{ f.about }}: <b>{{ f.says }}</b>, {{ f.day }}
-                        <button
-                            type="button"
-                            class="act"
-                            :aria-label="`Take ${f.about} out`"
-                            @click="send(`left/${f.id}/forget`)"
-                        >
-                            out
-                        </button>
-                    </li>
-                </ul>
-                <div class="mt-1 flex flex-wrap gap-2">
-                    <label
-                        >Of what
-                        <input v-model="version.about" class="field !w-36" maxlength="80" placeholder="app of the hub"
-                    /></label>
-                    <label>Version <input v-model="version.says" class="field !w-24" maxlength="200" /></label>
-                    <button class="quiet">Note it</button>
-                </div>
-            </form>
-            <form @submit.prevent="keep('backup', backup)">
-                <h3 class="mt-3 font-semibold">Where settings are backed up</h3>
-                <ul>
-                    <li v-for="f in of('backup')" :key="f.id" class="text-[13px]">
-                        {{ f.about }}: <b>{{ f.says }}</b>, {{ f.day }}
-                        <button
-                            type="button"
-                            class="act"
-                            :aria-label="`Take ${f.about} out`"
-                            @click="send(`left/${f.id}/forget`)"
-                        >
-                            out
-                        </button>
-                    </li>
-                </ul>
-                <div class="mt-1 flex flex-wrap gap-2">
-                    <label
-                        >Of what
-                        <input
-                            v-model="backup.about"
-                            class="field !w-36"
-                            maxlength="80"
-                            placeholder="board of the band"
-                    /></label>
-                    <label
-                        >Where
-                        <input v-model="backup.says" class="field !w-36" maxlength="200" placeholder="never a password"
-                    /></label>
-                    <button class="quiet">Note it</button>
-                </div>
-            </form>
+            <FactForm
+                title="Apps and firmware, as seen today"
+                label="Version"
+                about="app of the hub"
+                says=""
+                :facts="of('version')"
+                @keep="keep('version', $event)"
+                @forget="send(`left/${$event}/forget`)"
+            />
+            <FactForm
+                title="Where settings are backed up"
+                label="Where"
+                about="board of the band"
+                says="never a password"
+                :facts="of('backup')"
+                @keep="keep('backup', $event)"
+                @forget="send(`left/${$event}/forget`)"
+            />
         </div>
         <form @submit.prevent="keepNote()">
             <h3 class="mt-3 font-semibold">For the next job that uses it</h3>

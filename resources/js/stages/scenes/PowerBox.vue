@@ -9,6 +9,9 @@ function set(light: PowerLight, with_: Partial<PowerLight>): void {
     const to = { ...light, ...with_ };
     void change({ kind: 'SetTuning', id: to.id, curve: to.curve, powerOn: to.powerOn, level: to.level });
 }
+const stored = (light: PowerLight) =>
+    `store, wait ${light.keeps === null ? 'for the mark that it is kept' : `${light.keeps} s`}, ` +
+    'cut the power, try it with the phone off';
 const picked = (event: Event) => (event.target as HTMLSelectElement).value;
 const typed = (event: Event) =>
     Math.min(1, Math.max(0, Number((event.target as HTMLInputElement).value.replace(',', '.')) / 100 || 0));
@@ -62,11 +65,7 @@ const typed = (event: Event) =>
                         <span v-if="light.cut" class="block text-ink2">cut by {{ light.cut }}</span>
                     </td>
                     <td class="text-ink2">
-                        {{
-                            light.powerOn === ''
-                                ? ''
-                                : `store, wait ${light.keeps === null ? 'for the mark that it is kept' : `${light.keeps} s`}, cut the power, try it with the phone off`
-                        }}
+                        {{ light.powerOn === '' ? '' : stored(light) }}
                     </td>
                 </tr>
             </tbody>
