@@ -106,11 +106,11 @@ final class Writes
             ]),
             'left.forget' => fn() => $this->ask(
                 'POST',
-                "{$at}/left/" .
+                "/jobs/{$this->own->id}/left/" .
                     $this->said(
                         'POST',
-                        "{$at}/left",
-                        ['kind' => 'lesson', 'about' => "dims {$this->who}"],
+                        "/jobs/{$this->own->id}/left",
+                        ['kind' => 'lesson', 'about' => 'dims'],
                         'facts.0.id',
                     ) .
                     '/forget',
@@ -119,17 +119,15 @@ final class Writes
                 'entry' => 'controller-zigbee-2',
                 'says' => 'Its key is behind the label.',
             ]),
-            'notes.forget' => fn() => $this->ask(
-                'POST',
-                "{$at}/kit-notes/" .
-                    $this->said(
-                        'POST',
-                        "{$at}/kit-notes",
-                        ['entry' => 'controller-zigbee-2', 'says' => 'Listens twice.'],
-                        'notes.0.id',
-                    ) .
-                    '/forget',
-            ),
+            'notes.forget' => function () use ($at): TestResponse {
+                $says = 'Listens twice, ' . Str::random();
+                $this->after('POST', "{$at}/kit-notes", ['entry' => 'controller-zigbee-2', 'says' => $says]);
+
+                return $this->ask(
+                    'POST',
+                    "{$at}/kit-notes/" . DB::table('kit_notes')->where('says', $says)->value('id') . '/forget',
+                );
+            },
             'client.make' => fn() => $this->ask('POST', "{$at}/client-links"),
             'client.revoke' => fn() => $this->ask(
                 'POST',

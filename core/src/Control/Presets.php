@@ -32,7 +32,7 @@ final readonly class Presets
         $roster = RosterOfPlan::of($plan, new School());
         $room = $can = [];
         foreach ($roster->units as $unit) {
-            $presets = $unit->lights() ? null : $unit->leaflet->figure('presets');
+            $presets = $unit->leaflet->figure('presets');
             if ($presets !== null) {
                 $room[$unit->id] = (int) $presets;
             }
@@ -78,7 +78,8 @@ final readonly class Presets
     {
         foreach (array_keys($scene->levels) as $light) {
             $unit = self::unit($plan, $roster, (string) $light);
-            if ($unit === null || !$roster->wants($control, $unit->id)) {
+            // A controller keeps scenes of its own light, a remote those of all that it works.
+            if ($unit === null || ($unit->id !== $control && !$roster->wants($control, $unit->id))) {
                 return false;
             }
         }

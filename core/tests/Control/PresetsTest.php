@@ -105,6 +105,22 @@ final class PresetsTest extends TestCase
         self::assertSame([], $packed->left);
     }
 
+    /** Presets of app, remote and controller are counted apart: a controller keeps scenes of its own light alone. */
+    public function test_a_controller_keeps_scenes_of_its_own_light(): void
+    {
+        $leaflet = (array) ((Demo::shelf()->find('controller-zigbee-2')->written ?? [])['profile'] ?? []);
+        $plan = Circuits::in()
+            ->supply('s1')
+            ->controller('c1', ['family' => 'zigbee', 'profile' => ['presets' => 1] + $leaflet])
+            ->controller('c2', ['family' => 'zigbee', 'profile' => $leaflet])
+            ->run('q1', 1.0, [], 's1', controller: 'c1')
+            ->run('q2', 1.0, [], 's1', controller: 'c2')
+            ->scene('e1', ['c1' => [1.0]])
+            ->scene('e2', ['c1' => [1.0], 'c2' => [1.0]])
+            ->plan();
+        self::assertSame([['c1' => ['e1']], ['e2']], [Presets::of($plan)->kept, Presets::of($plan)->left]);
+    }
+
     /**
      * Every way of keeping them, tried.
      *
