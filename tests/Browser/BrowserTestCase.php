@@ -99,7 +99,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** The first element that a selector finds, as soon as there is one that is shown. */
-    protected function find(string $css, float $seconds = 8): RemoteWebElement
+    protected function find(string $css, float $seconds = 20): RemoteWebElement
     {
         return $this->first($css, static fn(RemoteWebElement $element): bool => $element->isDisplayed(), $seconds);
     }
@@ -111,7 +111,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** @param  callable(RemoteWebElement): bool  $fits */
-    private function first(string $css, callable $fits, float $seconds = 8): RemoteWebElement
+    private function first(string $css, callable $fits, float $seconds = 20): RemoteWebElement
     {
         $found = null;
         $this->eventually(
@@ -173,12 +173,12 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
-    protected function see(string $text, float $seconds = 8): void
+    protected function see(string $text, float $seconds = 20): void
     {
         $this->eventually(fn(): bool => str_contains($this->text(), $text), "“{$text}” is not shown", $seconds);
     }
 
-    protected function dontSee(string $text, float $seconds = 8): void
+    protected function dontSee(string $text, float $seconds = 20): void
     {
         $this->eventually(fn(): bool => !str_contains($this->text(), $text), "“{$text}” is still shown", $seconds);
     }
@@ -259,7 +259,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** @param  callable(): bool  $holds */
-    protected function eventually(callable $holds, string $else, float $seconds = 8): void
+    protected function eventually(callable $holds, string $else, float $seconds = 20): void
     {
         $until = microtime(true) + $seconds;
         while (true) {

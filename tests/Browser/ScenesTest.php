@@ -53,6 +53,10 @@ final class ScenesTest extends BrowserTestCase
         $this->see('Which light answers to what');
         $this->press('n');
         $this->see('Name, as people will say it');
+        $this->eventually(
+            fn(): bool => (bool) $this->js('return document.activeElement.hasAttribute("data-first")'),
+            'the name is not waiting for its letters',
+        );
         $this->press('Tidying');
         $this->find('[aria-label^="C1 Cove"], fieldset input[type=range]');
         $this->js(
