@@ -73,10 +73,10 @@ final class ScenesTest extends BrowserTestCase
         $this->assertAccessible('scenes, while one is set');
         $this->click(fn() => $this->button('Keep the scene'));
         $this->find('[aria-label="Set it: “Tidying”"]');
-        $this->press('b');
+        $this->click(fn() => $this->button('By itself'));
         $this->see('What starts by itself');
         $this->see('Sunrise');
-        $this->press('n');
+        $this->click(fn() => $this->find('[aria-labelledby=starts] h2 button'));
         $this->see('Leave it as it was');
         $this->assertAccessible('scenes, by itself');
         $this->js(
@@ -85,7 +85,7 @@ final class ScenesTest extends BrowserTestCase
         $this->click(fn() => $this->button('Keep it'));
         // The list of kinds in its form has the word too: it is kept when the form is gone.
         $this->dontSee('Leave it as it was');
-        $this->press('r');
+        $this->click(fn() => $this->button('Reach'));
         $this->see('Zigbee channels beside Wi-Fi');
         $this->assertAccessible('scenes, reach');
         $this->open("/jobs/{$job}/handover");
