@@ -3,6 +3,7 @@ import { reactive, ref, computed } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { Mixed, SceneDim, ScenePicture } from '@/types/generated/responses';
 import LightSetting from './LightSetting.vue';
+import EditFrame from './EditFrame.vue';
 
 /** A scene while it is set: each light by hand, the picture and the amps with every move; kept with one button. */
 const props = defineProps<{ scene: ScenePicture | null; dims: SceneDim[] }>();
@@ -44,7 +45,14 @@ async function keep(none = false): Promise<void> {
 </script>
 
 <template>
-    <form class="mt-2 border-l-4 border-ember bg-sheet px-4 py-3" @submit.prevent="keep()">
+    <EditFrame
+        keep="Keep the scene"
+        :there="!!scene"
+        :refused="refused"
+        @keep="keep()"
+        @out="keep(true)"
+        @leave="emit('close')"
+    >
         <div class="flex flex-wrap items-baseline gap-x-5 gap-y-2 border-b border-rule pb-2">
             <label class="flex items-baseline gap-2"
                 >Name, as people will say it <input v-model="name" class="field !w-52" maxlength="40" data-first
@@ -63,11 +71,5 @@ async function keep(none = false): Promise<void> {
         <p v-if="dims.length === 0" class="py-2 text-ink2">
             Nothing of this job can be dimmed yet: choose strip and controllers at Kit.
         </p>
-        <p v-if="refused" role="alert" class="mt-2 text-stop">{{ refused }}</p>
-        <div class="mt-3 flex gap-3">
-            <button type="submit" class="press">Keep the scene</button>
-            <button v-if="scene" type="button" class="quiet" @click="keep(true)">Take it out</button>
-            <button type="button" class="quiet" @click="emit('close')">Leave it as it was</button>
-        </div>
-    </form>
+    </EditFrame>
 </template>

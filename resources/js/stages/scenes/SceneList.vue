@@ -7,11 +7,18 @@ import SmallRibbon from './SmallRibbon.vue';
 
 /** The scenes, each as the light that will be seen on its runs and the amps that it takes; one is open to be set. */
 const props = defineProps<{ board: ScenesPicture }>();
-const { reload } = useScreen();
+const { answer, reload } = useScreen();
 /** The scene that is being set; empty is a new one, null none. */
 const open = ref<string | null>(null);
 const list = ref<HTMLElement>();
 const longest = computed(() => Math.max(1, ...props.board.scenes.flatMap((s) => s.ribbons.map((r) => r.metres))));
+
+/** What is only tried stands beside where it is set. */
+const shown = computed(() => {
+    const kept = new Set((answer.value.desk.scenes as ScenesPicture).scenes.map((s) => s.id));
+    const { scenes } = props.board;
+    return [...scenes.filter((s) => !kept.has(s.id)), ...scenes.filter((s) => kept.has(s.id))];
+});
 
 async function set(scene: string): Promise<void> {
     open.value = scene;
@@ -39,7 +46,7 @@ defineExpose({ make: () => set('') });
             No scene yet. Make one: its light and its amps are shown while it is set.
         </p>
         <ul>
-            <li v-for="scene in board.scenes" :key="scene.id" class="border-b border-rule2 py-2">
+            <li v-for="scene in shown" :key="scene.id" class="border-b border-rule2 py-2">
                 <div class="grid items-start gap-x-4 gap-y-1 sm:grid-cols-[130px_minmax(0,1fr)_auto]">
                     <span>
                         <b>{{ scene.name }}</b>

@@ -2,6 +2,7 @@
 import { reactive, ref } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { ScenesPicture, ShowPicture } from '@/types/generated/responses';
+import EditFrame from './EditFrame.vue';
 
 /** A show: scenes with their times, or lights that change every so many seconds. */
 const props = defineProps<{ show: ShowPicture | null; board: ScenesPicture }>();
@@ -55,7 +56,14 @@ async function keep(none = false): Promise<void> {
 </script>
 
 <template>
-    <form class="mt-2 border-l-4 border-ember bg-sheet px-4 py-3" @submit.prevent="keep()">
+    <EditFrame
+        keep="Keep the show"
+        :there="!!show"
+        :refused="refused"
+        @keep="keep()"
+        @out="keep(true)"
+        @leave="emit('close')"
+    >
         <div class="flex flex-wrap items-baseline gap-x-5 gap-y-2">
             <label class="flex items-baseline gap-2"
                 >Name <input v-model="form.name" class="field !w-44" maxlength="40" required data-first
@@ -131,11 +139,5 @@ async function keep(none = false): Promise<void> {
                 bass and needs to be loud enough: set its sensitivity with the music on.
             </p>
         </div>
-        <p v-if="refused" role="alert" class="mt-2 text-stop">{{ refused }}</p>
-        <div class="mt-3 flex gap-3">
-            <button type="submit" class="press">Keep the show</button>
-            <button v-if="show" type="button" class="quiet" @click="keep(true)">Take it out</button>
-            <button type="button" class="quiet" @click="emit('close')">Leave it as it was</button>
-        </div>
-    </form>
+    </EditFrame>
 </template>

@@ -2,6 +2,7 @@
 import { computed, reactive } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { ScenesPicture, TriggerPicture } from '@/types/generated/responses';
+import EditFrame from './EditFrame.vue';
 
 /** What starts a scene or a show. */
 const props = defineProps<{ trigger: TriggerPicture | null; board: ScenesPicture }>();
@@ -46,7 +47,7 @@ async function keep(gone = false): Promise<void> {
 </script>
 
 <template>
-    <form class="my-2 border-l-4 border-ember bg-sheet px-4 py-3" @submit.prevent="keep()">
+    <EditFrame keep="Keep it" :there="!!of" @keep="keep()" @out="keep(true)" @leave="emit('close')">
         <div class="flex flex-wrap items-baseline gap-x-5 gap-y-2">
             <label class="flex items-baseline gap-2"
                 >What
@@ -89,10 +90,5 @@ async function keep(gone = false): Promise<void> {
             >
             <span class="text-[13px] text-ink2">{{ form.days.length ? '' : 'every day' }}</span>
         </fieldset>
-        <div class="mt-3 flex gap-3">
-            <button type="submit" class="press">Keep it</button>
-            <button v-if="of" type="button" class="quiet" @click="keep(true)">Take it out</button>
-            <button type="button" class="quiet" @click="emit('close')">Leave it as it was</button>
-        </div>
-    </form>
+    </EditFrame>
 </template>
