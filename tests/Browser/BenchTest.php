@@ -54,7 +54,7 @@ final class BenchTest extends BrowserTestCase
         $this->assertAccessible('readings of the bench on a phone');
         $this->button('Mended: read anew')->click();
         $this->button('Rail')->click();
-        $this->see('Rail, ', 20);
+        $this->see('Rail, ');
         $this->test('Each feed lifted');
         $this->meter();
         $this->see('Feed F5 dead or loose');
@@ -78,7 +78,7 @@ final class BenchTest extends BrowserTestCase
         $this->reading('23900');
         $this->see('2 entries wait');
         $this->signal(true);
-        $this->see('is it in mV?', 20);
+        $this->see('is it in mV?');
         $this->dontSee('No signal');
         $this->see('23.9 V');
         $this->button('It is 23.90 V')->click();
@@ -169,7 +169,7 @@ final class BenchTest extends BrowserTestCase
         $this->find('[role=dialog] input')->sendKeys([Key::CONTROL . 'a' . Key::NULL, '5']);
         $this->find('[role=dialog] textarea')->sendKeys(implode("\n", BenchJob::faults(BenchJob::plan())));
         $this->button('Put the faults in')->click();
-        $this->see('Something is wrong in here.', 20);
+        $this->see('Something is wrong in here.');
     }
 
     /** A test, by how its title begins. */

@@ -22,7 +22,15 @@ final class Browser
     private const SHIFTED =
         '(() => { const by = %d, Real = Date; globalThis.Date = class Date extends Real { constructor(...of) ' .
         '{ if (of.length) { super(...of); } else { super(Real.now() + by); } } static now() { return ' .
-        'Real.now() + by; } }; })()';
+        'Real.now() + by; } }; })();';
+
+    /** Counts what the page has asked and not yet heard, so that a hand can wait for it. */
+    private const COUNTED =
+        '(() => { let open = 0; const over = () => setTimeout(() => open--, 20); window.unheard = () => open; const ask = ' .
+        'window.fetch; window.fetch = (...of) => { open++; return ask(...of).then((said) => { said.clone().text()' .
+        '.then(over, over); return said; }, (error) => { over(); throw error; }); }; const send = XMLHttpRequest' .
+        '.prototype.send; XMLHttpRequest.prototype.send = function (...of) { open++; this.addEventListener("loadend", ' .
+        'over); return send.apply(this, of); }; })();';
 
     private function __construct(
         public readonly RemoteWebDriver $driver,
@@ -92,7 +100,7 @@ final class Browser
         }
         $tools->execute('Page.enable');
         $said = $tools->execute('Page.addScriptToEvaluateOnNewDocument', [
-            'source' => sprintf(self::SHIFTED, 1000 * $seconds + (int) round(1000 * self::offset())),
+            'source' => sprintf(self::SHIFTED, 1000 * $seconds + (int) round(1000 * self::offset())) . self::COUNTED,
         ]);
         $this->script = is_string($said['identifier'] ?? null) ? $said['identifier'] : null;
     }
@@ -147,11 +155,11 @@ final class Browser
     }
 
     /** Waits until something listens on a port. */
-    public static function await(int $port, float $seconds = 20): void
+    public static function await(int $port, float $seconds = 90): void
     {
-        $until = microtime(true) + $seconds;
+        $until = hrtime(true) + 1e9 * $seconds;
         while (($socket = @stream_socket_client("tcp://127.0.0.1:{$port}", timeout: 1)) === false) {
-            if (microtime(true) > $until) {
+            if (hrtime(true) > $until) {
                 throw new RuntimeException("Nothing listens on port {$port}.");
             }
             usleep(30_000);

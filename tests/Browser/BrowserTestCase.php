@@ -18,6 +18,9 @@ use Throwable;
  */
 abstract class BrowserTestCase extends TestCase
 {
+    /** Seconds: nothing is slower for them where it is there, and a machine may be held up for half a minute. */
+    protected const PATIENCE = 90.0;
+
     private static ?Server $server = null;
 
     private static ?Browser $browser = null;
@@ -99,9 +102,27 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** The first element that a selector finds, as soon as there is one that is shown. */
-    protected function find(string $css, float $seconds = 20): RemoteWebElement
+    protected function find(string $css, float $seconds = self::PATIENCE): RemoteWebElement
     {
         return $this->first($css, static fn(RemoteWebElement $element): bool => $element->isDisplayed(), $seconds);
+    }
+
+    /** What is shown and has stood at the same place for a moment: for the mouse, which goes by places. */
+    protected function still(string $css): RemoteWebElement
+    {
+        $this->quiet();
+        $at = null;
+        $this->eventually(function () use ($css, &$at): bool {
+            $before = $at;
+            usleep(200_000);
+            $at = $this->js(
+                'return JSON.stringify(document.querySelector(' . json_encode($css) . ')?.getBoundingClientRect())',
+            );
+
+            return $at !== null && $at === $before;
+        }, "“{$css}” does not hold still");
+
+        return $this->find($css);
     }
 
     /** A picker of files, as soon as it is there: no such picker is ever shown, a button opens it. */
@@ -111,7 +132,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** @param  callable(RemoteWebElement): bool  $fits */
-    private function first(string $css, callable $fits, float $seconds = 20): RemoteWebElement
+    private function first(string $css, callable $fits, float $seconds = self::PATIENCE): RemoteWebElement
     {
         $found = null;
         $this->eventually(
@@ -134,6 +155,12 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
+    /** Waits until the page has heard all that it asked: what is pressed before may be taken away under the finger. */
+    protected function quiet(): void
+    {
+        $this->eventually(fn(): bool => $this->js('return window.unheard?.() ?? 0') === 0, 'the page still asks');
+    }
+
     /**
      * Clicks what is found, again where the page was drawn anew in between.
      *
@@ -141,6 +168,7 @@ abstract class BrowserTestCase extends TestCase
      */
     protected function click(callable $found): void
     {
+        $this->quiet();
         $this->eventually(static function () use ($found): bool {
             $found()->click();
 
@@ -173,12 +201,12 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
-    protected function see(string $text, float $seconds = 20): void
+    protected function see(string $text, float $seconds = self::PATIENCE): void
     {
         $this->eventually(fn(): bool => str_contains($this->text(), $text), "“{$text}” is not shown", $seconds);
     }
 
-    protected function dontSee(string $text, float $seconds = 20): void
+    protected function dontSee(string $text, float $seconds = self::PATIENCE): void
     {
         $this->eventually(fn(): bool => !str_contains($this->text(), $text), "“{$text}” is still shown", $seconds);
     }
@@ -259,9 +287,9 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** @param  callable(): bool  $holds */
-    protected function eventually(callable $holds, string $else, float $seconds = 20): void
+    protected function eventually(callable $holds, string $else, float $seconds = self::PATIENCE): void
     {
-        $until = microtime(true) + $seconds;
+        $until = hrtime(true) + 1e9 * $seconds;
         while (true) {
             try {
                 if ($holds()) {
@@ -272,7 +300,7 @@ abstract class BrowserTestCase extends TestCase
             } catch (NoSuchElementException) {
                 // It is not there yet.
             }
-            if (microtime(true) > $until) {
+            if (hrtime(true) > $until) {
                 self::fail($else . ' at ' . $this->path());
             }
             usleep(40_000);

@@ -22,7 +22,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->find('[placeholder="6 of 8 V"]')->sendKeys('6 of 8 V');
         $this->assertAccessible('a job without a tape');
         $this->button('Choose the kit')->click();
-        $this->see('Converter 30-60 V to 12 V', 20);
+        $this->see('Converter 30-60 V to 12 V');
         $this->button('Take B over')->click();
         $this->dontSee('Rail lacks');
         $this->button('piece by piece')->click();

@@ -48,6 +48,7 @@ final class JoinTest extends BrowserTestCase
         [$run] = $this->server()->query('select max(id) from join_runs');
         $this->server()->query("update join_runs set flaws = '{$flaw}' where id = {$run} returning id");
         for ($n = 0; $n < 150; $n++) {
+            $this->quiet();
             $step = (string) $this->js(self::STEP);
             if ($step === '/end') {
                 return;

@@ -134,7 +134,7 @@ final class NarrowboatTest extends BrowserTestCase
     {
         $this->find('nav[aria-label=Stages] a:nth-child(2)')->click();
         $this->see('options side by side');
-        $this->see('Take A over', 15);
+        $this->see('Take A over');
         $this->see('C1: set its switch to RGBW');
         $this->assertAccessible('kit, options of the cabin');
         // B is asked for at 24 V instead of 12, which its strip, supply and load follow.

@@ -20,6 +20,7 @@ final class NetworkTest extends BrowserTestCase
     {
         $this->hotspot?->stop();
         $this->hotspot = null;
+        $this->browser()->offline(false);
         parent::tearDown();
     }
 
@@ -59,7 +60,7 @@ final class NetworkTest extends BrowserTestCase
                 $this->click(fn() => $this->button('Understood'));
             }
             $hotspot->does('relay');
-            $this->dontSee('one tick waits', 15);
+            $this->dontSee('one tick waits');
             $this->browser()->driver->navigate()->refresh();
             $this->find('[data-step]');
             self::assertSame(++$done, $this->done(), "{$mode}: the tick is kept, once");

@@ -31,7 +31,7 @@ final class PlacingTest extends BrowserTestCase
         // A drag back onto the box.
         $box = $this->find('[data-spot="B1"] rect');
         (new WebDriverActions($this->browser()->driver))
-            ->dragAndDrop($this->find('[data-unit="c1"] rect'), $box)
+            ->dragAndDrop($this->still('[data-unit="c1"] rect'), $box)
             ->perform();
         $this->see('B1 holds S1, C1, H1');
         // The form, on a phone: another place, and back by undo.

@@ -106,7 +106,7 @@ final class PracticeTest extends BrowserTestCase
         );
         $offline = $this->js(self::STEP);
         $this->browser()->offline(false);
-        $this->dontSee('No signal', 20);
+        $this->dontSee('No signal');
         $this->see('The app lists it as');
         self::assertSame($offline, $this->js(self::STEP));
         $texts = $this->server()->query(

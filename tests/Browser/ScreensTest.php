@@ -20,7 +20,7 @@ final class ScreensTest extends BrowserTestCase
     public function test_a_feed_is_dragged_along_the_cut_marks_with_the_mouse(): void
     {
         $this->open('/jobs/1/wire');
-        $pin = $this->find('[data-feed=f1] rect');
+        $pin = $this->still('[data-feed=f1] rect');
         $before = $this->revision();
         (new WebDriverActions($this->browser()->driver))->dragAndDropBy($pin, 240, 0)->perform();
         $this->eventually(
@@ -34,7 +34,7 @@ final class ScreensTest extends BrowserTestCase
         self::assertSame((string) $pad, $this->find('[data-feed=f1]')->getAttribute('aria-valuenow'), 'it was kept');
         // A click on the ribbon feeds it there; undo takes both back.
         (new WebDriverActions($this->browser()->driver))
-            ->moveToElement($this->find('.strip rect'), 200, 0)
+            ->moveToElement($this->still('.strip rect'), 200, 0)
             ->click()
             ->perform();
         $this->find('[data-feed=f2]');

@@ -84,7 +84,7 @@ final class ShelfTest extends BrowserTestCase
         $this->find('[data-feed=f1]');
         $this->press('p');
         $this->button('Work it out')->click();
-        $this->see('Why nothing cheaper', 25);
+        $this->see('Why nothing cheaper');
         $this->see('limit 0.90');
         $this->see('As it is drawn');
         $this->see('Cheapest single change that mends it');
@@ -113,7 +113,7 @@ final class ShelfTest extends BrowserTestCase
         $this->press('p');
         $this->find('[role=dialog] input[value=job]')->click();
         $this->button('Work it out')->click();
-        $this->see('Solving one layout after the other', 15);
+        $this->see('Solving one layout after the other');
         $this->eventually(
             fn(): bool => preg_match('/: .+\. (\d+)\s+so far/', $this->text(), $found) === 1 && (int) $found[1] > 20,
             'no progress is told',
@@ -121,10 +121,10 @@ final class ShelfTest extends BrowserTestCase
         );
         $this->button('Stop and show the best so far')->click();
         // The layout that is being solved is solved to its end, however busy the machine is.
-        $this->see('Stopped: this holds the limits', 90);
+        $this->see('Stopped: this holds the limits');
         self::assertMatchesRegularExpression('/It cannot be cheaper than/', $this->text());
         $this->button('Take it')->click();
-        $this->eventually(fn(): bool => !str_contains($this->text(), 'Stopped: this holds'), 'it is not taken', 20);
+        $this->eventually(fn(): bool => !str_contains($this->text(), 'Stopped: this holds'), 'it is not taken');
         $this->see('loaded to');
         $this->see('revision 2');
     }

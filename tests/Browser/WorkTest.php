@@ -129,8 +129,8 @@ final class WorkTest extends BrowserTestCase
     public function test_the_narrowboat_goes_from_plan_to_quote_labels_and_day_plan(): void
     {
         $this->open('/jobs/2/kit');
-        $this->see('options side by side', 15);
-        $this->see('Take A over', 15);
+        $this->see('options side by side');
+        $this->see('Take A over');
         foreach (['Port', 'Star'] as $run) {
             $this->click(fn() => $this->button($run));
             $this->click(fn() => $this->button('Take A over'));
@@ -319,7 +319,7 @@ final class WorkTest extends BrowserTestCase
         $this->click(fn() => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
         $this->see('No signal: 4 ticks wait on this device');
         $this->signal(true);
-        $this->dontSee('No signal', 15);
+        $this->dontSee('No signal');
         $this->see('2of ');
         $this->dontSee('waits for a signal');
         // Once more, with the page closed before the signal is back.

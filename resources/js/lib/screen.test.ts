@@ -75,6 +75,21 @@ test('a preview that comes after the change is not shown any more', async () => 
     expect(store.desk.value.job).toBe('Job 2');
 });
 
+test('a state that was asked for before a change is never shown after it', async () => {
+    let late: () => void = () => undefined;
+    server = (one) =>
+        one.url.includes('/state')
+            ? new Promise((done) => (late = () => done(ours(answer(1)))))
+            : Promise.resolve(ours(answer(2)));
+    const { store } = open();
+    const both = [store.reload(), store.change({ kind: 'AddFeed' })];
+    await vi.waitFor(() => expect(asked).toHaveLength(1));
+    late();
+    await Promise.all(both);
+    expect(asked.map((a) => a.url)).toEqual([expect.stringContaining('/state'), '/jobs/3/change']);
+    expect(store.desk.value.job).toBe('Job 2');
+});
+
 test('a conflict is said and the newest state fetched; what is out of reach is tried again', async () => {
     server = async (one) =>
         one.url.includes('/state') ? ours(answer(9)) : ours({ message: 'Not kept: somebody else.' }, 409);

@@ -232,7 +232,8 @@ export function provideScreen(first: Answer): ScreenStore {
             round++;
             await inTurn(() => send('redo', {}));
         },
-        reload,
+        // In turn as well: asked for before a change and answered after it, it would show the state before.
+        reload: () => inTurn(reload),
         beside() {
             const has = answer.value.desk;
             return {
