@@ -114,6 +114,8 @@ final class WritesTest extends TestCase
         $env = [
             'DB_DATABASE' => $file,
             'APP_ENV' => 'testing',
+            // What fails says why.
+            'APP_DEBUG' => 'true',
             'APP_KEY' => config('app.key'),
             'CACHE_STORE' => 'array',
             'SESSION_DRIVER' => 'array',

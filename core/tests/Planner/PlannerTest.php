@@ -14,7 +14,6 @@ use EmberDusk\Planner\Sharing;
 use EmberDusk\Planner\Tables;
 use EmberDusk\Planner\Tried;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** The planner against nested loops that share only its tables of choices: equal cost and equal plan, or neither finds one. */
@@ -22,18 +21,20 @@ final class PlannerTest extends TestCase
 {
     private const SEED = 404;
 
-    /** @return iterable<string, array{int}> */
-    public static function fives(): iterable
+    /** @return iterable<string, array{int}> half of the hundred jobs; EMBER_SEEDS=100 takes all */
+    public static function tens(): iterable
     {
-        for ($from = 0; $from < 100; $from += 5) {
-            yield "jobs {$from} to " . ($from + 4) => [$from];
+        for ($from = 0; $from < (int) (getenv('EMBER_SEEDS') ?: 50); $from += 10) {
+            yield "jobs {$from} to " . ($from + 9) => [$from];
         }
     }
 
-    #[DataProvider('fives')]
+    /** What the comparison is worth: some jobs have no answer, or none that is found run by run or at the start. */
+    #[DataProvider('tens')]
     public function test_it_finds_what_nested_loops_find(int $from): void
     {
-        foreach (self::jobs($from, 5) as $case => [$plan, $ids, $shelf, $kind]) {
+        $seen = ['infeasible' => 0, 'best single runs clash' => 0, 'no simple layout' => 0, 'existing leg' => 0];
+        foreach (self::jobs($from, 10) as $case => [$plan, $ids, $shelf, $kind]) {
             $of = self::group($plan, $ids);
             $enumerator = new Enumerator($plan, new Tables($plan, 'room', new Basis($shelf)), $shelf);
             $wanted = $kind === 'pinned' ? $enumerator->onOneSupply($of) : $enumerator->best($of);
@@ -41,6 +42,9 @@ final class PlannerTest extends TestCase
             $found = self::found($proposal);
             self::assertSame($wanted, $found, "case {$case}, {$kind}");
             self::assertTrue($proposal->exact, "case {$case}");
+            $seen['infeasible'] += (int) ($found === null);
+            $seen['existing leg'] += (int) ($kind === 'leg');
+            $seen['best single runs clash'] += (int) ($kind === 'pinned' && self::clash($enumerator, $of, $found));
             if ($found !== null) {
                 $made = $proposal->built($proposal->parts);
                 self::assertSame(
@@ -48,33 +52,13 @@ final class PlannerTest extends TestCase
                     Costing::moving($made, new Basis($shelf), Proposal::wired($made, $plan, ...$ids))->cost(),
                     "case {$case}: the table’s price is the built plan’s",
                 );
+                $seen['no simple layout'] += (int) !self::simple($proposal);
             }
         }
-    }
-
-    /** What the comparison is worth: many of its jobs have no answer, or none that is found run by run or at the start. */
-    #[TestWith([0])]
-    #[TestWith([25])]
-    #[TestWith([50])]
-    #[TestWith([75])]
-    public function test_the_jobs_that_are_compared_are_hard(int $from): void
-    {
-        $seen = ['infeasible' => 0, 'best single runs clash' => 0, 'no simple layout' => 0, 'existing leg' => 0];
-        foreach (self::jobs($from, 25) as [$plan, $ids, $shelf, $kind]) {
-            $proposal = Planner::of($plan, $ids, new Basis($shelf));
-            $found = self::found($proposal);
-            $seen['infeasible'] += (int) ($found === null);
-            $seen['existing leg'] += (int) ($kind === 'leg');
-            $seen['no simple layout'] += (int) ($found !== null && !self::simple($proposal));
-            if ($kind === 'pinned') {
-                $enumerator = new Enumerator($plan, new Tables($plan, 'room', new Basis($shelf)), $shelf);
-                $seen['best single runs clash'] += (int) self::clash($enumerator, self::group($plan, $ids), $found);
-            }
-        }
-        self::assertGreaterThanOrEqual(5, $seen['infeasible']);
-        self::assertGreaterThanOrEqual(8, $seen['best single runs clash']);
-        self::assertGreaterThanOrEqual(8, $seen['no simple layout']);
-        self::assertGreaterThanOrEqual(5, $seen['existing leg']);
+        self::assertGreaterThanOrEqual(1, $seen['infeasible']);
+        self::assertGreaterThanOrEqual(2, $seen['best single runs clash']);
+        self::assertGreaterThanOrEqual(2, $seen['no simple layout']);
+        self::assertGreaterThanOrEqual(1, $seen['existing leg']);
     }
 
     /** @return array<int, array{Plan, list<string>, FewOnShelf, string}> */
