@@ -26,41 +26,41 @@ final class BenchTest extends BrowserTestCase
         $this->colours();
         $this->see('The switch is left at tunable white, red is loose.');
         $this->assertAccessible('colours of the bench on a phone');
-        $this->button('Done: ask the colours again')->click();
+        $this->click(fn() => $this->button('Done: ask the colours again'));
         $this->dontSee('The switch is left');
         $this->colours();
         $this->see('Blue and warm white are exchanged, red is loose.');
         $this->see('Move the lead in output blue to output warm white.');
-        $this->button('Done: ask the colours again')->click();
+        $this->click(fn() => $this->button('Done: ask the colours again'));
         $this->dontSee('Blue and warm white are exchanged');
         $this->colours();
         $this->see('Every colour comes as it is commanded.');
         $this->choose('Star');
         $this->test('Count');
         $this->see('Set the count to 96');
-        $this->button('Set 96 on the stand-in')->click();
+        $this->click(fn() => $this->button('Set 96 on the stand-in'));
         $this->see('Dark from the first pixel of piece 2 on: data joint, arrow or leg, not the count.');
         $this->assertAccessible('count of the bench on a phone');
-        $this->button('Done: count again')->click();
+        $this->click(fn() => $this->button('Done: count again'));
         $this->see('Set the count to 96');
         $this->test('White at full');
         $this->meter();
         $this->see('Star: limit still at its default');
-        $this->button('Mended: read anew')->click();
+        $this->click(fn() => $this->button('Mended: read anew'));
         $this->choose('Cove');
         $this->test('White at full');
         $this->meter();
         $this->see('Bad joint of + of K5 at F3');
         $this->assertAccessible('readings of the bench on a phone');
-        $this->button('Mended: read anew')->click();
-        $this->button('Rail')->click();
+        $this->click(fn() => $this->button('Mended: read anew'));
+        $this->click(fn() => $this->button('Rail'));
         $this->see('Rail, ');
         $this->test('Each feed lifted');
         $this->meter();
         $this->see('Feed F5 dead or loose');
-        $this->button('Mended: read anew')->click();
+        $this->click(fn() => $this->button('Mended: read anew'));
         $this->see('Everything that was put in is found and mended.');
-        $this->button('Leave the practice')->click();
+        $this->click(fn() => $this->button('Leave the practice'));
         $this->dontSee('Leave the practice');
         self::assertStringNotContainsString('Something is wrong in here', $this->text());
         self::assertStringNotContainsString('outside', $this->text(), 'nothing of the practice is the job’s');
@@ -81,7 +81,7 @@ final class BenchTest extends BrowserTestCase
         $this->see('is it in mV?');
         $this->dontSee('No signal');
         $this->see('23.9 V');
-        $this->button('It is 23.90 V')->click();
+        $this->click(fn() => $this->button('It is 23.90 V'));
         $this->dontSee('is it in mV?');
         $this->browser()->size(1280, 800);
         $this->press('l');
@@ -94,7 +94,7 @@ final class BenchTest extends BrowserTestCase
         $this->see('3 entries');
         $this->find('input[aria-label=Remark]')->sendKeys('Damp behind the shelf' . Key::ENTER);
         $this->see('Damp behind the shelf');
-        $this->find('a[href$="/handover"]')->click();
+        $this->click(fn() => $this->find('a[href$="/handover"]'));
         $this->see('Tests and readings');
         $this->see('S1, its terminals, at full');
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];
@@ -127,22 +127,8 @@ final class BenchTest extends BrowserTestCase
     /** Another run; chosen again where the page was drawn anew under the thumb. */
     private function choose(string $run): void
     {
-        $pressed = 0.0;
-        $this->eventually(
-            function () use ($run, &$pressed): bool {
-                if (str_contains($this->text(), "{$run}, ")) {
-                    return true;
-                }
-                if (microtime(true) - $pressed > 4.0) {
-                    $this->button($run)->click();
-                    $pressed = microtime(true);
-                }
-
-                return false;
-            },
-            "{$run} is not shown",
-            30,
-        );
+        $this->click(fn() => $this->button($run));
+        $this->see("{$run}, ");
     }
 
     private function hall(): void
@@ -164,11 +150,11 @@ final class BenchTest extends BrowserTestCase
 
     private function practise(): void
     {
-        $this->button('Practise')->click();
+        $this->click(fn() => $this->button('Practise'));
         // The number of a practice is its chance: the same faults, sizes and meter each time.
         $this->find('[role=dialog] input')->sendKeys([Key::CONTROL . 'a' . Key::NULL, '5']);
         $this->find('[role=dialog] textarea')->sendKeys(implode("\n", BenchJob::faults(BenchJob::plan())));
-        $this->button('Put the faults in')->click();
+        $this->click(fn() => $this->button('Put the faults in'));
         $this->see('Something is wrong in here.');
     }
 
@@ -176,38 +162,29 @@ final class BenchTest extends BrowserTestCase
     private function test(string $title): void
     {
         // Again where the page was drawn anew in between.
-        $this->eventually(
-            function () use ($title): bool {
-                (new WebDriverSelect($this->find('select[aria-label=Test]')))->selectByVisiblePartialText($title);
+        $this->eventually(function () use ($title): bool {
+            (new WebDriverSelect($this->find('select[aria-label=Test]')))->selectByVisiblePartialText($title);
 
-                return true;
-            },
-            "no test “{$title}”",
-            20,
-        );
+            return true;
+        }, "no test “{$title}”");
         $this->see(mb_strtolower($title));
     }
 
     /** Every colour that is asked for is commanded on the stand-in, until something is found. */
     private function colours(): void
     {
-        $this->eventually(
-            function (): bool {
-                if (
-                    preg_match('/Done: ask the colours again|Every colour comes as it is commanded/', $this->text()) ===
-                    1
-                ) {
-                    return true;
-                }
-                foreach ($this->buttons('//button[@data-stand-in]') as $button) {
-                    $button->click();
-                }
+        $this->eventually(function (): bool {
+            if (
+                preg_match('/Done: ask the colours again|Every colour comes as it is commanded/', $this->text()) === 1
+            ) {
+                return true;
+            }
+            foreach ($this->buttons('//button[@data-stand-in]') as $button) {
+                $button->click();
+            }
 
-                return false;
-            },
-            'no verdict on the colours',
-            20,
-        );
+            return false;
+        }, 'no verdict on the colours');
     }
 
     /** The supply first, then what tells most, six readings at most, by the stand-in’s meter. */
@@ -219,12 +196,12 @@ final class BenchTest extends BrowserTestCase
                     WebDriverBy::cssSelector('section[aria-labelledby=meter] li.grid'),
                 ),
             );
-            $this->button('Hold the stand-in')->click();
+            $this->click(fn() => $this->button('Hold the stand-in'));
             $this->eventually(
                 fn(): bool => $this->find('[data-read]')->getAttribute('value') !== '',
                 'the meter shows nothing',
             );
-            $this->button('Keep the reading')->click();
+            $this->click(fn() => $this->button('Keep the reading'));
             $this->eventually(
                 fn(): bool => count(
                     $this->browser()->driver->findElements(
@@ -232,13 +209,11 @@ final class BenchTest extends BrowserTestCase
                     ),
                 ) > $before,
                 'the reading is not there',
-                20,
             );
             $this->eventually(
                 fn(): bool => $this->buttons('//button[contains(., "Mended: read anew")]') !== [] ||
                     str_contains($this->text(), 'the reading that tells most'),
                 'nothing is believed',
-                20,
             );
             if ($this->buttons('//button[contains(., "Mended: read anew")]') !== []) {
                 return;

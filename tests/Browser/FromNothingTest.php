@@ -21,11 +21,11 @@ final class FromNothingTest extends BrowserTestCase
         $this->click(fn() => $this->radio('battery'));
         $this->find('[placeholder="6 of 8 V"]')->sendKeys('6 of 8 V');
         $this->assertAccessible('a job without a tape');
-        $this->button('Choose the kit')->click();
+        $this->click(fn() => $this->button('Choose the kit'));
         $this->see('Converter 30-60 V to 12 V');
-        $this->button('Take B over')->click();
+        $this->click(fn() => $this->button('Take B over'));
         $this->dontSee('Rail lacks');
-        $this->button('piece by piece')->click();
+        $this->click(fn() => $this->button('piece by piece'));
         $this->see('In-line switch');
         $this->press('e');
         $this->find('[placeholder="remote, plug, set"]')->sendKeys('eight zones');

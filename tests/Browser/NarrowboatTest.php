@@ -23,7 +23,7 @@ final class NarrowboatTest extends BrowserTestCase
     {
         $this->signIn();
         $this->browser()->size(390, 844);
-        $this->find('button.press')->click();
+        $this->click(fn() => $this->find('button.press'));
         $this->press('Narrowboat', Key::TAB, 'Boat share', Key::TAB, 'Cabin', Key::ENTER);
         $this->see('is not measured yet');
         $this->survey();
@@ -42,11 +42,11 @@ final class NarrowboatTest extends BrowserTestCase
         $this->see('2 x 2.5 mm² 9 ft 2 in');
         $this->assertAccessible('survey of the cabin on a phone');
         // A word under the thumb goes in where the caret stands; mounting is one press and lands in the notes.
-        $this->button('next line')->click();
+        $this->click(fn() => $this->button('next line'));
         $this->press('wifi 11');
         $this->see('Wi-Fi channel 11');
-        $this->button('profile')->click();
-        $this->button('room light')->click();
+        $this->click(fn() => $this->button('profile'));
+        $this->click(fn() => $this->button('room light'));
         $this->eventually(
             fn(): bool => str_contains(
                 (string) $this->find('textarea')->getAttribute('value'),
@@ -65,10 +65,10 @@ final class NarrowboatTest extends BrowserTestCase
     {
         // In truth end 1 is leg C, end 2 leg A and end 3 leg B, and leg C has its core 3 broken.
         $truth = [1 => 'C', 2 => 'A', 3 => 'B'];
-        $this->button('Trace what begins at B1')->click();
+        $this->click(fn() => $this->button('Trace what begins at B1'));
         $this->see('prove dead');
         $this->assertAccessible('trace, caution');
-        $this->button('All is dead and disconnected')->click();
+        $this->click(fn() => $this->button('All is dead and disconnected'));
         for ($n = 0; $n < 30 && !str_contains($this->text(), 'Found with'); $n++) {
             $this->find('.big');
             if (
@@ -81,7 +81,7 @@ final class NarrowboatTest extends BrowserTestCase
             $tone =
                 str_contains($linked[1], "{$leg}: ") && !($leg === 'C' && in_array('3', [$probe[1], $probe[2]], true));
             $asked = $n + 1;
-            $this->button($tone ? 'Tone' : 'No tone')->click();
+            $this->click(fn() => $this->button($tone ? 'Tone' : 'No tone'));
             $this->eventually(
                 fn(): bool => str_contains($this->text(), "Measured so far: {$asked}") ||
                     preg_match('/Found with/', $this->text()) === 1,
@@ -90,7 +90,7 @@ final class NarrowboatTest extends BrowserTestCase
         }
         $this->see('Found with');
         $this->assertAccessible('trace, found');
-        $this->button('Write it into the notes')->click();
+        $this->click(fn() => $this->button('Write it into the notes'));
         $this->see('core 3 broken');
         $notes = (string) $this->find('textarea')->getAttribute('value');
         self::assertStringContainsString('leg A B1 to port 2x2.5 9 ft 2 in, free, traced', $notes);
@@ -121,7 +121,7 @@ final class NarrowboatTest extends BrowserTestCase
 
     private function battery(): void
     {
-        $this->button('Add a place')->click();
+        $this->click(fn() => $this->button('Add a place'));
         $this->find('[role=dialog] input')->sendKeys(['Engine space', Key::ENTER]);
         $this->see('Engine space is not measured yet');
         $this->find('textarea')->sendKeys("damp\nbattery E1 port side, 6 of 8 V, 165 Ah, want 12 V");
@@ -132,21 +132,21 @@ final class NarrowboatTest extends BrowserTestCase
 
     private function kit(): void
     {
-        $this->find('nav[aria-label=Stages] a:nth-child(2)')->click();
+        $this->click(fn() => $this->find('nav[aria-label=Stages] a:nth-child(2)'));
         $this->see('options side by side');
         $this->see('Take A over');
         $this->see('C1: set its switch to RGBW');
         $this->assertAccessible('kit, options of the cabin');
         // B is asked for at 24 V instead of 12, which its strip, supply and load follow.
-        $this->find('select[aria-label="Volts of option B"] option[value="24"]')->click();
+        $this->click(fn() => $this->find('select[aria-label="Volts of option B"] option[value="24"]'));
         $this->eventually(
             fn(): bool => substr_count($this->text(), 'Single colour 24 V') === 2,
             'option B did not follow',
             15,
         );
-        $this->button('Take A over')->click();
+        $this->click(fn() => $this->button('Take A over'));
         $this->dontSee('Port lacks a strip');
-        $this->button('piece by piece')->click();
+        $this->click(fn() => $this->button('piece by piece'));
         $this->see('In the plan');
         $this->see('Load, all full');
     }

@@ -29,7 +29,7 @@ final class NetworkTest extends BrowserTestCase
         $this->expectedErrors = ['502 (Bad Gateway)'];
         $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
         $this->browser()->driver->get($hotspot->url . '/sign-in');
-        $this->find('form button.press')->click();
+        $this->click(fn() => $this->find('form button.press'));
         $this->see('Jobs of');
         $this->browser()->driver->get($hotspot->url . '/jobs/1/build');
         $this->find('[data-step]');

@@ -32,7 +32,7 @@ final class ShelfTest extends BrowserTestCase
             'the search finds one',
         );
         $this->press(Key::TAB);
-        $this->find('section li button')->click();
+        $this->click(fn() => $this->find('section li button'));
         $this->see('Jobs that use it');
         $this->see('holds it as it is');
         $this->assertAccessible('shelf with an entry open');
@@ -47,7 +47,7 @@ final class ShelfTest extends BrowserTestCase
         $this->see('holds an older copy');
         $this->click(fn() => $this->button('See what would move in it'));
         $this->see('C1 carries');
-        $this->find('section[aria-labelledby=uses] button.act')->click();
+        $this->click(fn() => $this->find('section[aria-labelledby=uses] button.act'));
         $this->see('holds it as it is');
         $this->open('/jobs/1/kit');
         $carries = fn(string $metres): bool => str_contains(
@@ -83,13 +83,13 @@ final class ShelfTest extends BrowserTestCase
         $this->open('/jobs/1/wire');
         $this->find('[data-feed=f1]');
         $this->press('p');
-        $this->button('Work it out')->click();
+        $this->click(fn() => $this->button('Work it out'));
         $this->see('Why nothing cheaper');
         $this->see('limit 0.90');
         $this->see('As it is drawn');
         $this->see('Cheapest single change that mends it');
         $this->assertAccessible('wire with a proposal');
-        $this->button('Take it')->click();
+        $this->click(fn() => $this->button('Take it'));
         $this->dontSee('Cove: visibly dull');
         $this->see('C1 to 4.50 m');
         $this->undoKeys();
@@ -111,19 +111,18 @@ final class ShelfTest extends BrowserTestCase
         $this->open('/jobs/3/wire');
         $this->find('[data-run]');
         $this->press('p');
-        $this->find('[role=dialog] input[value=job]')->click();
-        $this->button('Work it out')->click();
+        $this->click(fn() => $this->find('[role=dialog] input[value=job]'));
+        $this->click(fn() => $this->button('Work it out'));
         $this->see('Solving one layout after the other');
         $this->eventually(
             fn(): bool => preg_match('/: .+\. (\d+)\s+so far/', $this->text(), $found) === 1 && (int) $found[1] > 20,
             'no progress is told',
-            20,
         );
-        $this->button('Stop and show the best so far')->click();
+        $this->click(fn() => $this->button('Stop and show the best so far'));
         // The layout that is being solved is solved to its end, however busy the machine is.
         $this->see('Stopped: this holds the limits');
         self::assertMatchesRegularExpression('/It cannot be cheaper than/', $this->text());
-        $this->button('Take it')->click();
+        $this->click(fn() => $this->button('Take it'));
         $this->eventually(fn(): bool => !str_contains($this->text(), 'Stopped: this holds'), 'it is not taken');
         $this->see('loaded to');
         $this->see('revision 2');

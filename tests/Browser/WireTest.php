@@ -19,14 +19,14 @@ final class WireTest extends BrowserTestCase
 
     public function test_a_scene_is_made_looked_at_and_taken_out(): void
     {
-        $this->button('New scene')->click();
+        $this->click(fn() => $this->button('New scene'));
         $this->find('[role=dialog] input[maxlength="40"]')->sendKeys('Stars');
         $fields = $this->browser()->driver->findElements(WebDriverBy::cssSelector('[role=dialog] fieldset input'));
-        $this->button('Keep the scene')->click();
+        $this->click(fn() => $this->button('Keep the scene'));
         $this->see('Nothing is lit in it');
         $fields[0]->clear()->sendKeys('20');
         $this->assertAccessible('wire with a scene’s dialog');
-        $this->button('Keep the scene')->click();
+        $this->click(fn() => $this->button('Keep the scene'));
         $this->pick('Scene', 'Stars');
         $this->see('Supplies in “Stars”');
         // A fifth of the time the whole current flows: the peak is five times the average and a little more for what stands by.
@@ -35,8 +35,8 @@ final class WireTest extends BrowserTestCase
             ': ',
         );
         self::assertEqualsWithDelta(5.0, $amps('peak') / $amps('average'), 0.3);
-        $this->button('Change it')->click();
-        $this->button('Take it out')->click();
+        $this->click(fn() => $this->button('Change it'));
+        $this->click(fn() => $this->button('Take it out'));
         $this->see('Supplies at everything full');
     }
 
@@ -48,7 +48,7 @@ final class WireTest extends BrowserTestCase
         $this->kept('Joints of K2', 'connector-clip');
         $this->find('input[aria-label^="How many of X1"]')->sendKeys([Key::CONTROL, 'a', Key::NULL, '4', Key::TAB]);
         $this->see('144 W');
-        $this->find('article input[type=checkbox]')->click();
+        $this->click(fn() => $this->find('article input[type=checkbox]'));
         $this->eventually(
             fn(): bool => $this->find('article input[type=checkbox]')->isSelected(),
             'the pin does not hold',

@@ -4,6 +4,7 @@ import { router } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import { ask, inWords } from '@/lib/http';
+import { onlyNewest } from '@/lib/newest';
 import { useOutbox } from '@/lib/outbox';
 import { provideScreen } from '@/lib/screen';
 import type { Answer, LogPage, LogTaken } from '@/types/generated/responses';
@@ -34,19 +35,19 @@ const partName = computed(() => Object.fromEntries(log.value.parts.map((p) => [p
 const long = (day: string) =>
     new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
 
-async function look(): Promise<void> {
-    try {
-        const query = new URLSearchParams({
-            q: typed.value,
-            kind: kind.value,
-            part: part.value,
-            page: String(page.value),
-        });
-        log.value = await ask<LogPage>('GET', `${url('log/lines')}?${query.toString()}`);
-        message.value = '';
-    } catch (error) {
-        message.value = inWords(error);
-    }
+const hear = onlyNewest<LogPage>(
+    (said) => ((log.value = said), (message.value = '')),
+    (why) => (message.value = why),
+);
+
+function look(): Promise<void> {
+    const query = new URLSearchParams({
+        q: typed.value,
+        kind: kind.value,
+        part: part.value,
+        page: String(page.value),
+    });
+    return hear(ask<LogPage>('GET', `${url('log/lines')}?${query.toString()}`));
 }
 watch([typed, kind, part], () => {
     page.value = 1;

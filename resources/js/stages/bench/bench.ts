@@ -1,5 +1,6 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { ask, inWords } from '@/lib/http';
+import { onlyNewest } from '@/lib/newest';
 import { useOutbox, type Note } from '@/lib/outbox';
 import type { ScreenStore } from '@/lib/screen';
 import type { Answer, BenchAnswer, BenchTest } from '@/types/generated/responses';
@@ -19,24 +20,25 @@ export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
     const box = useOutbox<Answer>(job, () => ({ known: undefined, take: () => void refresh() }));
     const query = (run: string) => `run=${run}${practice.value ? `&practice=${practice.value.id}` : ''}`;
 
-    async function look(run = bench.value.run): Promise<void> {
+    /** The run that was chosen last: another may still be shown. */
+    let run = first.bench.run;
+    const hear = onlyNewest<BenchAnswer>(
+        (said) => ((looked.value = said), (refused.value = ''), (busy.value = false)),
+        (why) => ((refused.value = why), (busy.value = false)),
+    );
+
+    function look(): Promise<void> {
         busy.value = true;
-        try {
-            looked.value = await ask<BenchAnswer>('GET', `/jobs/${job}/bench/look?${query(run)}`);
-            refused.value = '';
-        } catch (error) {
-            refused.value = inWords(error);
-        } finally {
-            busy.value = false;
-        }
+        return hear(ask<BenchAnswer>('GET', `/jobs/${job}/bench/look?${query(run)}`));
     }
     async function refresh(): Promise<void> {
         await Promise.all([look(), store.reload()]);
     }
-    async function choose(run: string): Promise<void> {
-        await look(run);
+    async function choose(which: string): Promise<void> {
+        run = which;
+        await look();
         const at = new URL(window.location.href);
-        at.searchParams.set('run', run);
+        at.searchParams.set('run', which);
         history.replaceState(history.state, '', at);
     }
     const note = (what: Partial<Note> & Pick<Note, 'kind' | 'place'>) =>
@@ -54,9 +56,8 @@ export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
     async function practise(seed: number, faults: string[]): Promise<void> {
         busy.value = true;
         try {
-            const run = bench.value.run;
             looked.value = await ask<BenchAnswer>('POST', `/jobs/${job}/bench/practices`, { seed, faults });
-            await look(run);
+            await look();
         } catch (error) {
             refused.value = inWords(error);
         } finally {
