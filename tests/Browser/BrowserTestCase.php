@@ -269,9 +269,13 @@ abstract class BrowserTestCase extends TestCase
      * axe-core finds no serious or critical violation on the page as it stands. Left out are the guards that Headless UI
      * puts around an open panel (they pass the focus on and never keep it), the bar that Inertia shows while a page is
      * fetched, and the contrast of the notes' field: its words are drawn by the layer behind it, which is checked.
+     * Runs at other moments (EMBER_NOW) are about days and hours, and leave it to the run of today.
      */
     protected function assertAccessible(string $screen): void
     {
+        if ((string) getenv('EMBER_NOW') !== '') {
+            return;
+        }
         $driver = $this->browser()->driver;
         $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
         $result = $driver->executeAsyncScript(
