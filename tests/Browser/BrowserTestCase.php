@@ -297,6 +297,8 @@ abstract class BrowserTestCase extends TestCase
         while (true) {
             try {
                 if ($holds()) {
+                    $this->addToAssertionCount(1);
+
                     return;
                 }
             } catch (StaleElementReferenceException) {
