@@ -18,6 +18,8 @@ use Throwable;
  */
 abstract class BrowserTestCase extends TestCase
 {
+    use Accessible;
+
     /** Seconds: nothing is slower for them where it is there, and a machine may be held up for half a minute. */
     protected const PATIENCE = 90.0;
 
@@ -102,9 +104,9 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** The first element that a selector finds, as soon as there is one that is shown. */
-    protected function find(string $css, float $seconds = self::PATIENCE): RemoteWebElement
+    protected function find(string $css): RemoteWebElement
     {
-        return $this->first($css, static fn(RemoteWebElement $element): bool => $element->isDisplayed(), $seconds);
+        return $this->first($css, static fn(RemoteWebElement $element): bool => $element->isDisplayed());
     }
 
     /** What is shown and has stood at the same place for a moment: for the mouse, which goes by places. */
@@ -113,11 +115,12 @@ abstract class BrowserTestCase extends TestCase
         $this->quiet();
         $at = null;
         $this->eventually(function () use ($css, &$at): bool {
-            $before = $at;
+            [$before, $where] = [
+                $at,
+                'return JSON.stringify(document.querySelector(arguments[0])?.getBoundingClientRect())',
+            ];
             usleep(200_000);
-            $at = $this->js(
-                'return JSON.stringify(document.querySelector(' . json_encode($css) . ')?.getBoundingClientRect())',
-            );
+            $at = $this->browser()->driver->executeScript($where, [$css]);
 
             return $at !== null && $at === $before;
         }, "“{$css}” does not hold still");
@@ -132,24 +135,20 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** @param  callable(RemoteWebElement): bool  $fits */
-    private function first(string $css, callable $fits, float $seconds = self::PATIENCE): RemoteWebElement
+    private function first(string $css, callable $fits): RemoteWebElement
     {
         $found = null;
-        $this->eventually(
-            function () use ($css, $fits, &$found): bool {
-                foreach ($this->browser()->driver->findElements(WebDriverBy::cssSelector($css)) as $element) {
-                    if ($fits($element)) {
-                        $found = $element;
+        $this->eventually(function () use ($css, $fits, &$found): bool {
+            foreach ($this->browser()->driver->findElements(WebDriverBy::cssSelector($css)) as $element) {
+                if ($fits($element)) {
+                    $found = $element;
 
-                        return true;
-                    }
+                    return true;
                 }
+            }
 
-                return false;
-            },
-            "“{$css}” does not appear",
-            $seconds,
-        );
+            return false;
+        }, "“{$css}” does not appear");
         assert($found instanceof RemoteWebElement);
 
         return $found;
@@ -201,14 +200,14 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
-    protected function see(string $text, float $seconds = self::PATIENCE): void
+    protected function see(string $text): void
     {
-        $this->eventually(fn(): bool => str_contains($this->text(), $text), "“{$text}” is not shown", $seconds);
+        $this->eventually(fn(): bool => str_contains($this->text(), $text), "“{$text}” is not shown");
     }
 
-    protected function dontSee(string $text, float $seconds = self::PATIENCE): void
+    protected function dontSee(string $text): void
     {
-        $this->eventually(fn(): bool => !str_contains($this->text(), $text), "“{$text}” is still shown", $seconds);
+        $this->eventually(fn(): bool => !str_contains($this->text(), $text), "“{$text}” is still shown");
     }
 
     protected function text(): string
@@ -249,51 +248,10 @@ abstract class BrowserTestCase extends TestCase
             ->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::SHIFT, 'z', WebDriverKeys::NULL]);
     }
 
-    /** Tabs until an element that matches has the focus: what no Tab reaches, no keyboard reaches. */
-    protected function tabTo(string $css, int $most = 80): void
-    {
-        for ($n = 0; $n < $most; $n++) {
-            if (
-                $this->browser()->driver->executeScript('return document.activeElement.matches(arguments[0])', [
-                    $css,
-                ]) === true
-            ) {
-                return;
-            }
-            $this->press(WebDriverKeys::TAB);
-        }
-        self::fail("Tab does not reach “{$css}”.");
-    }
-
-    /**
-     * axe-core finds no serious or critical violation on the page as it stands. Left out are the guards that Headless UI
-     * puts around an open panel (they pass the focus on and never keep it), the bar that Inertia shows while a page is
-     * fetched, and the contrast of the notes' field: its words are drawn by the layer behind it, which is checked.
-     * Runs at other moments (EMBER_NOW) are about days and hours, and leave it to the run of today.
-     */
-    protected function assertAccessible(string $screen): void
-    {
-        if ((string) getenv('EMBER_NOW') !== '') {
-            return;
-        }
-        $driver = $this->browser()->driver;
-        $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
-        $result = $driver->executeAsyncScript(
-            'const done = arguments[arguments.length - 1]; const only = { resultTypes: ["violations"] }; const ' .
-                'field = ".editor textarea"; const all = axe.run({ exclude: [["[data-headlessui-focus-guard]"], ' .
-                '["#nprogress"], [field]] }, only).then((a) => a.violations); const both = ' .
-                'document.querySelector(field) ? all.then((a) => axe.run({ include: [[field]] }, { ...only, rules: { ' .
-                '"color-contrast": { enabled: false } } }).then((b) => [...a, ...b.violations])) : all; ' .
-                'both.then((found) => done(found.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) ' .
-                '=> v.id + ": " + v.nodes.map((n) => n.html.slice(0, 160) + " " + n.failureSummary).join(" | "))))',
-        );
-        self::assertSame([], $result, "axe-core on {$screen}");
-    }
-
     /** @param  callable(): bool  $holds */
-    protected function eventually(callable $holds, string $else, float $seconds = self::PATIENCE): void
+    protected function eventually(callable $holds, string $else): void
     {
-        $until = hrtime(true) + 1e9 * $seconds;
+        $until = hrtime(true) + 1e9 * self::PATIENCE;
         while (true) {
             try {
                 if ($holds()) {

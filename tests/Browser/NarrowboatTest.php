@@ -142,7 +142,6 @@ final class NarrowboatTest extends BrowserTestCase
         $this->eventually(
             fn(): bool => substr_count($this->text(), 'Single colour 24 V') === 2,
             'option B did not follow',
-            15,
         );
         $this->click(fn() => $this->button('Take A over'));
         $this->dontSee('Port lacks a strip');

@@ -187,15 +187,11 @@ final class WalkTest extends BrowserTestCase
         $this->press('y');
         $this->see('Look at C1: 4 quick');
         $this->press('y');
-        $this->eventually(
-            function (): bool {
-                $this->press('q');
+        $this->eventually(function (): bool {
+            $this->press('q');
 
-                return str_contains($this->text(), 'Switch “Light 1” in the app');
-            },
-            'the light does not come into the list',
-            12,
-        );
+            return str_contains($this->text(), 'Switch “Light 1” in the app');
+        }, 'the light does not come into the list');
         $this->press('d');
         $this->see('“Light 1” switched in the app');
         $this->press('y');
