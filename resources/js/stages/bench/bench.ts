@@ -38,7 +38,7 @@ export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
         run = which;
         await look();
         const at = new URL(window.location.href);
-        at.searchParams.set('run', which);
+        at.searchParams.set('run', run);
         history.replaceState(history.state, '', at);
     }
     const note = (what: Partial<Note> & Pick<Note, 'kind' | 'place'>) =>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
-import { ask, inWords } from '@/lib/http';
+import { ask } from '@/lib/http';
+import { onlyNewest } from '@/lib/newest';
 import { useScreen, type Payload } from '@/lib/screen';
 import type { Figure, OptionCard, OptionQuestion, Options, OptionWish } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
@@ -16,24 +17,20 @@ const name = ref('');
 const asked = ref<OptionQuestion[]>([]);
 const busy = ref(false);
 const message = ref('');
-let round = 0;
-
-async function look(): Promise<void> {
-    const mine = ++round;
-    busy.value = true;
-    try {
-        const found = await ask<Options>('GET', `/jobs/${answer.value.job}/options/${props.run}`);
-        if (mine === round) {
-            cards.value = found.options;
-            name.value = found.name;
-            asked.value = found.asked;
-            message.value = '';
-        }
-    } catch (error) {
-        message.value = inWords(error);
-    } finally {
+const hear = onlyNewest<Options>(
+    (found) => {
+        cards.value = found.options;
+        name.value = found.name;
+        asked.value = found.asked;
+        message.value = '';
         busy.value = false;
-    }
+    },
+    (why) => ((message.value = why), (busy.value = false)),
+);
+
+function look(): Promise<void> {
+    busy.value = true;
+    return hear(ask<Options>('GET', `/jobs/${answer.value.job}/options/${props.run}`));
 }
 watch(
     () => [props.run, answer.value.revision],

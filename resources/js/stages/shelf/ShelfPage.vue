@@ -5,7 +5,8 @@ import ConnectionNote from '@/ui/ConnectionNote.vue';
 import EmberMark from '@/ui/EmberMark.vue';
 import EntryForm from './EntryForm.vue';
 import { face, turnFace } from '@/lib/face';
-import { ask, inWords } from '@/lib/http';
+import { ask } from '@/lib/http';
+import { onlyNewest } from '@/lib/newest';
 import { useKeys } from '@/lib/keys';
 import type { Found, ShelfPage, Taken } from '@/types/generated/responses';
 
@@ -42,23 +43,20 @@ try {
     // An address that somebody has changed by hand prepares nothing.
     prepared.value = {};
 }
-let round = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-async function look(): Promise<void> {
-    const mine = ++round;
-    try {
-        const answer = await ask<Found>(
+const hear = onlyNewest<Found>(
+    (answer) => (found.value = answer),
+    (why) => (message.value = why),
+);
+
+const look = () =>
+    hear(
+        ask<Found>(
             'GET',
             `/shelf/entries?find=${encodeURIComponent(words.value)}&kind=${kind.value}&page=${page.value}`,
-        );
-        if (mine === round) {
-            found.value = answer;
-        }
-    } catch (error) {
-        message.value = inWords(error);
-    }
-}
+        ),
+    );
 watch(words, () => {
     page.value = 1;
     clearTimeout(timer);

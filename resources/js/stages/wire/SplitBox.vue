@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { ask, inWords } from '@/lib/http';
+import { ask } from '@/lib/http';
+import { onlyNewest } from '@/lib/newest';
 import { useScreen, type Payload } from '@/lib/screen';
 import SplitSketch from './SplitSketch.vue';
 import type { SplitWay, Splits } from '@/types/generated/responses';
@@ -24,25 +25,17 @@ const COLUMNS = [
     { id: 'quote', name: 'Quote' },
 ] as const;
 
-/** The newest question is answered; an older answer that comes late is not shown. */
-let asked = 0;
-async function look(): Promise<void> {
-    const mine = ++asked;
+const hear = onlyNewest<Splits | null>(
+    (now) => (found.value = now),
+    (why) => (message.value = why),
+);
+function look(): Promise<void> {
     message.value = '';
-    if (!props.run) {
-        found.value = null;
-        return;
-    }
-    try {
-        const now = await ask<Splits>('GET', `/jobs/${answer.value.job}/splits/${props.run}?parts=${parts.value}`);
-        if (mine === asked) {
-            found.value = now;
-        }
-    } catch (error) {
-        if (mine === asked) {
-            message.value = inWords(error);
-        }
-    }
+    return hear(
+        props.run
+            ? ask<Splits>('GET', `/jobs/${answer.value.job}/splits/${props.run}?parts=${parts.value}`)
+            : Promise.resolve(null),
+    );
 }
 watch(() => [props.run, parts.value], look);
 
