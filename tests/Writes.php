@@ -46,6 +46,18 @@ final class Writes
             'change' => ['kind' => 'DescribeJob', 'name' => "{$this->who} {$n}", 'client' => ''],
         ];
         $step = ['step' => 'tidy-lecture', 'keep' => true, 'person' => 0];
+        $visits = static fn(int $n): array => [
+            'visits' => [
+                [
+                    'from' => now()
+                        ->addDays(1 + ($n % 9))
+                        ->format('Y-m-d'),
+                    'days' => 0,
+                    'people' => 1,
+                ],
+            ],
+            'weekends' => true,
+        ];
 
         return [
             'jobs.store' => fn(int $n) => $this->ask('POST', '/jobs', [
@@ -167,19 +179,9 @@ final class Writes
                 'minutes' => 5 + $n,
                 'at' => '2026-11-25T09:00:00.000Z',
             ]),
-            'build.visits' => fn(int $n) => $this->ask('POST', "{$at}/build/visits", [
-                'visits' => [
-                    [
-                        'from' => now()
-                            ->addDays(1 + ($n % 9))
-                            ->format('Y-m-d'),
-                        'days' => 0,
-                        'people' => 1,
-                    ],
-                ],
-                'weekends' => true,
-            ]),
-            'build.move' => fn(int $n) => $this->ask(
+            'build.visits' => fn(int $n) => $this->ask('POST', "{$at}/build/visits", $visits($n)),
+            // Whatever day it falls on: they work at weekends.
+            'build.move' => fn(int $n) => $this->after('POST', "{$at}/build/visits", $visits($n))->ask(
                 'POST',
                 "{$at}/build/move",
                 [

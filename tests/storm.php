@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-// One of the writers of WritesTest and bin/bench: so many requests of every kind that writes, through the whole
-// application, in one database with the others. Prints how many; a request that is refused ends it with 1.
+// One of the writers of WritesTest: storm.php WRITER TIMES PART PARTS makes so many requests of every kind that writes in
+// that part of all kinds, through the whole application, in one database with the others. Prints how many; a request that
+// is refused ends it with 1.
 // What was changed by another writer in between (409) is told by design, and asked again.
 
 use App\Models\Job;
@@ -32,9 +33,7 @@ $ask = static function (string $method, string $path, array $body) use ($app, $k
     return new TestResponse($kernel->handle($request));
 };
 $writes = (new Writes($ask, $job(0), $job((int) $argv[1]), "w{$argv[1]}"))->all();
-if (isset($argv[3])) {
-    $writes = array_intersect_key($writes, [$argv[3] => true]);
-}
+$writes = array_chunk($writes, (int) ceil(count($writes) / (int) $argv[4]), true)[(int) $argv[3]];
 $done = 0;
 for ($n = 1; $n <= (int) $argv[2]; $n++) {
     foreach ($writes as $name => $write) {
