@@ -273,6 +273,23 @@ final class Writes
         ];
     }
 
+    /**
+     * One of so many parts of them, for tests that would take too long with all.
+     *
+     * @return array<string, Closure(int): TestResponse<Response>> by the route's name
+     */
+    public function part(int $part, int $parts): array
+    {
+        $all = $this->all();
+        $turn = array_flip(array_keys($all));
+
+        return array_filter(
+            $all,
+            static fn(string $name): bool => $part === $turn[$name] % $parts,
+            ARRAY_FILTER_USE_KEY,
+        );
+    }
+
     /** @return array<string, mixed> */
     private function remark(): array
     {

@@ -32,8 +32,7 @@ $ask = static function (string $method, string $path, array $body) use ($app, $k
 
     return new TestResponse($kernel->handle($request));
 };
-$writes = (new Writes($ask, $job(0), $job((int) $argv[1]), "w{$argv[1]}"))->all();
-$writes = array_chunk($writes, (int) ceil(count($writes) / (int) $argv[4]), true)[(int) $argv[3]];
+$writes = (new Writes($ask, $job(0), $job((int) $argv[1]), "w{$argv[1]}"))->part((int) $argv[3], (int) $argv[4]);
 $done = 0;
 for ($n = 1; $n <= (int) $argv[2]; $n++) {
     foreach ($writes as $name => $write) {
