@@ -13,28 +13,14 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
-use RuntimeException;
 use Symfony\Component\HttpFoundation\Response;
 
 /** One good request for every route that writes, with what it needs beforehand. The jobs are the demo observatory. */
 final class Writes
 {
-    /** Its legs are not traced yet. */
-    private const NOTES = "5 cove\ndry\nrun cove, bare\nleg A B1 to X 2x1.5\nleg B B1 to Y 2x1.5";
+    use Asking;
 
     private const SEARCH = ['acts' => [['kind' => 'tap', 'device' => 'h1', 'text' => 'search']]];
-
-    /**
-     * @param  Closure(string, string, array<string, mixed>): TestResponse<Response>  $ask
-     * @param  Job  $job  that all work on
-     * @param  Job  $own  that nobody else works on
-     */
-    public function __construct(
-        private readonly Closure $ask,
-        private readonly Job $job,
-        private readonly Job $own,
-        private readonly string $who,
-    ) {}
 
     /** @return array<string, Closure(int): TestResponse<Response>> by the route's name */
     public function all(): array
@@ -44,19 +30,6 @@ final class Writes
             'base' => $this->job->newest()->number,
             'stage' => 'wire',
             'change' => ['kind' => 'DescribeJob', 'name' => "{$this->who} {$n}", 'client' => ''],
-        ];
-        $step = ['step' => 'tidy-lecture', 'keep' => true, 'person' => 0];
-        $visits = static fn(int $n): array => [
-            'visits' => [
-                [
-                    'from' => now()
-                        ->addDays(1 + ($n % 9))
-                        ->format('Y-m-d'),
-                    'days' => 0,
-                    'people' => 1,
-                ],
-            ],
-            'weekends' => true,
         ];
 
         return [
@@ -172,104 +145,7 @@ final class Writes
                     $this->said('POST', "{$at}/proposals", ['runs' => ['cove'], 'keep' => []], 'id') .
                     '/stop',
             ),
-            'build.tick' => fn(int $n) => $this->ask('POST', "{$at}/build/tick", [
-                'uuid' => (string) Str::uuid(),
-                'step' => 'tidy-lecture',
-                'done' => false,
-                'minutes' => 5 + $n,
-                'at' => '2026-11-25T09:00:00.000Z',
-            ]),
-            'build.visits' => fn(int $n) => $this->ask('POST', "{$at}/build/visits", $visits($n)),
-            // Whatever day it falls on: they work at weekends.
-            'build.move' => fn(int $n) => $this->after('POST', "{$at}/build/visits", $visits($n))->ask(
-                'POST',
-                "{$at}/build/move",
-                [
-                    'day' => now()
-                        ->addDays(40 + ($n % 9))
-                        ->format('Y-m-d'),
-                    'from' => 60,
-                ] + $step,
-            ),
-            'build.wait' => fn(int $n) => $this->ask('POST', "{$at}/build/wait", [
-                'step' => 'dry-cove',
-                'after' => 'isolate-lecture',
-                'on' => $n % 2 === 0,
-            ]),
-            'bench.log' => fn() => $this->ask('POST', "{$at}/bench/log", $this->remark()),
-            'bench.practise' => fn(int $n) => $this->ask('POST', "{$at}/bench/practices", [
-                'seed' => $n,
-                'faults' => ['low@s1'],
-            ]),
-            'bench.ask' => fn() => $this->ask(
-                'POST',
-                "{$at}/bench/practices/" .
-                    DB::transaction(
-                        fn(): int => $this->job->benchPractices()->create([
-                            'seed' => 1,
-                            'faults' => ['low@s1'],
-                            'created_at' => now(),
-                        ])->id,
-                    ),
-                ['ask' => 'colour', 'run' => 'cove', 'number' => 0],
-            ),
-            'bench.reel' => fn() => $this->ask('POST', "{$at}/bench/reel", [
-                'kit' => 'strip-tunable-24',
-                'length' => 5,
-                'amps' => 2,
-                'startVolts' => 24,
-                'endVolts' => 22,
-                'keep' => true,
-            ]),
-            'log.import' => fn(int $n) => $this->ask('POST', "{$at}/log/import", [
-                'file' => UploadedFile::fake()->createWithContent(
-                    'log.csv',
-                    "at,kind,place,text\n2026-11-28,remark,lecture,{$this->who} {$n}\n",
-                ),
-            ]),
-            'parts.mark' => fn(int $n) => $this->ask('POST', "{$at}/parts", [
-                'part' => 'cable-3x15',
-                'state' => $n % 2 === 0 ? 'here' : 'packed',
-            ]),
-            'quotes.give' => fn() => $this->ask('POST', "{$at}/quotes"),
-            'offcuts.store' => fn(int $n) => $this->ask('POST', "{$at}/offcuts", [
-                'kit' => 'profile-flat',
-                'metres' => 1 + $n / 100,
-                'count' => 1,
-            ]),
-            'offcuts.leave' => fn() => $this->ask('POST', "{$at}/offcuts/left", ['kit' => 'profile-flat']),
-            'offcuts.destroy' => fn() => $this->ask(
-                'DELETE',
-                "{$at}/offcuts/" .
-                    DB::transaction(
-                        fn(): int => $this->job->crew->offcuts()->create(['kit' => 'profile-flat', 'mm' => 900])->id,
-                    ),
-            ),
-            'traces.begin' => fn() => $this->noted()->ask('POST', "/jobs/{$this->own->id}/traces", [
-                'place' => 'lecture',
-                'near' => 'B1',
-            ]),
-            'traces.act' => fn() => $this->ask('POST', $this->trace(), ['asked' => 0, 'tone' => true]),
-            'traces.record' => fn() => $this->ask('POST', $this->traced() . '/record'),
-            'photos.store' => fn() => $this->ask('POST', "{$at}/photos", [
-                'place' => 'lecture',
-                'caption' => '',
-                'photo' => UploadedFile::fake()->createWithContent('a.jpg', self::jpeg()),
-            ]),
-            'photos.destroy' => fn() => $this->ask(
-                'DELETE',
-                "{$at}/photos/" .
-                    DB::transaction(
-                        fn(): int => $this->job->photos()->create([
-                            'place' => 'lecture',
-                            'caption' => '',
-                            'width' => 8,
-                            'height' => 8,
-                            'image' => self::jpeg(),
-                            'created_at' => now(),
-                        ])->id,
-                    ),
-            ),
+            ...(new WorkWrites($this->ask, $this->job, $this->own, $this->who))->all(),
         ];
     }
 
@@ -290,31 +166,6 @@ final class Writes
         );
     }
 
-    /** @return array<string, mixed> */
-    private function remark(): array
-    {
-        return [
-            'uuid' => (string) Str::uuid(),
-            'kind' => 'remark',
-            'place' => 'lecture',
-            'command' => '',
-            'value' => null,
-            'text' => $this->who,
-            'by' => '',
-            'sure' => false,
-            'at' => '2026-11-25T09:00:00.000Z',
-        ];
-    }
-
-    /**
-     * @param  array<string, mixed>  $body
-     * @return TestResponse<Response>
-     */
-    private function ask(string $method, string $path, array $body = []): TestResponse
-    {
-        return ($this->ask)($method, $path, $body);
-    }
-
     /** A job in the archive. */
     private function archived(string $name): int
     {
@@ -322,32 +173,6 @@ final class Writes
         $this->after('POST', "/jobs/{$job->id}/archive");
 
         return $job->id;
-    }
-
-    /** @param  array<string, mixed>  $body */
-    private function after(string $method, string $path, array $body = []): self
-    {
-        $this->said($method, $path, $body, '');
-
-        return $this;
-    }
-
-    /** @param  array<string, mixed>  $body */
-    private function said(string $method, string $path, array $body, string $key): int
-    {
-        $response = $this->ask($method, $path, $body);
-        if (!$response->isSuccessful()) {
-            throw new RuntimeException(
-                "{$method} {$path} answered {$response->getStatusCode()}: " .
-                    substr((string) $response->getContent(), 0, 300),
-            );
-        }
-        $said = $key === '' ? 0 : $response->json($key);
-        if (!is_int($said)) {
-            throw new RuntimeException("{$method} {$path} said no {$key}.");
-        }
-
-        return $said;
     }
 
     private function joinRun(): string
@@ -361,48 +186,5 @@ final class Writes
         $to = $this->ask('POST', '/practice/first-join', [])->headers->get('Location') ?? '';
 
         return (string) parse_url($to, PHP_URL_PATH);
-    }
-
-    private function noted(): self
-    {
-        $newest = $this->own->newest();
-        if (($newest->plan()->places['lecture']->notes ?? '') === self::NOTES) {
-            return $this;
-        }
-
-        return $this->after('POST', "/jobs/{$this->own->id}/change", [
-            'base' => $newest->number,
-            'stage' => 'survey',
-            'change' => ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => self::NOTES],
-        ]);
-    }
-
-    private function trace(): string
-    {
-        return "/jobs/{$this->own->id}/traces/" .
-            $this->noted()->said('POST', "/jobs/{$this->own->id}/traces", ['place' => 'lecture', 'near' => 'B1'], 'id');
-    }
-
-    /** A trace in which every measurement was answered: the ends are the legs in their order. */
-    private function traced(): string
-    {
-        $path = $this->trace();
-        $state = $this->ask('POST', $path, ['back' => true])->json();
-        for ($n = 0; is_array($state) && $state['step'] !== null && $n < 20; $n++) {
-            $state = $this->ask('POST', $path, [
-                'asked' => $state['asked'],
-                'tone' => in_array(['X', 'Y'][$state['step']['end'] - 1] ?? '', $state['step']['link'], true),
-            ])->json();
-        }
-
-        return $path;
-    }
-
-    private static function jpeg(): string
-    {
-        ob_start();
-        imagejpeg(imagecreatetruecolor(8, 8));
-
-        return (string) ob_get_clean();
     }
 }

@@ -2,47 +2,17 @@
 
 declare(strict_types=1);
 
-use App\Kit\Shelves;
-use App\Screens\Screen;
-use EmberDusk\Checks\Findings;
-use EmberDusk\Circuit\Engine;
-use EmberDusk\Circuit\Island;
-use EmberDusk\Circuit\Solver\Newton;
-use EmberDusk\Costing\Basis;
-use EmberDusk\Costing\Costing;
-use EmberDusk\Job\JobState;
-use EmberDusk\Parts\CutList;
-use EmberDusk\Parts\Jointed;
-use EmberDusk\Parts\PartsList;
-use EmberDusk\Plan\Changes\Catalogue;
-use EmberDusk\Plan\JobFile;
-use EmberDusk\Plan\Plan;
-use EmberDusk\Planner\Planner;
-use EmberDusk\Rates\Productivity;
-use EmberDusk\Schedule\Arrangement;
-use EmberDusk\Schedule\Move;
-use EmberDusk\Schedule\Pin;
-use EmberDusk\Schedule\RemainingWork;
-use EmberDusk\Schedule\Steps;
-use EmberDusk\Schedule\Visit;
 use Facebook\WebDriver\WebDriverBy;
 use Tests\BenchClient;
 use Tests\Browser\Browser;
 use Tests\Browser\Server;
+use Tests\Measured;
 
 require __DIR__ . '/../vendor/autoload.php';
 
-$median = static function (array $times): float {
-    sort($times);
-
-    return $times[intdiv(count($times), 2)];
-};
-$row = static fn(string $what, string $number, string $conditions) => printf(
-    "%-46s %12s   %s\n",
-    $what,
-    $number,
-    $conditions,
-);
+$median = Measured::median(...);
+$row = Measured::row(...);
+$timed = Measured::timed(...);
 
 printf("PHP %s, %s, %d cores\n\n", PHP_VERSION, php_uname('m'), (int) shell_exec('nproc'));
 
@@ -94,16 +64,6 @@ $ask = static function (string $path) use ($client): void {
         ->getBody()
         ->getContents();
 };
-$timed = static function (callable $state, int $times = 25) use ($median): float {
-    $taken = [];
-    for ($n = 0; $n < $times; $n++) {
-        $at = hrtime(true);
-        $state($n);
-        $taken[] = (hrtime(true) - $at) / 1e6;
-    }
-
-    return $median(array_slice($taken, 5));
-};
 // Tape notes of 500 words, one of them another each time, kept and read at the server.
 $state = (array) json_decode(
     (string) $client->get('/jobs/1/state?stage=survey', ['headers' => ['Accept' => 'application/json']])->getBody(),
@@ -136,27 +96,8 @@ $row(
     ),
     'median of 20 over HTTP, warm, kept as a revision; at most 50 ms',
 );
-// The planner, cold: forty runs and three hundred metres, strips chosen and nothing else; then an edit on the job that it makes.
+// The 40-run job, wired.
 $fixture = static fn(string $name): string => (string) file_get_contents(__DIR__ . "/fixtures/bench/{$name}.json");
-$shelf = Shelves::ofFile(__DIR__ . '/fixtures/bench/shelf.json');
-$forty = JobFile::read($fixture('forty-runs'));
-$took = [];
-for ($n = 0; $n < 3; $n++) {
-    $at = hrtime(true);
-    $proposal = Planner::of($forty, array_map(strval(...), array_keys($forty->runs)), new Basis($shelf));
-    $took[] = (hrtime(true) - $at) / 1e9;
-}
-$row(
-    'Planner, 40 runs, 300 m',
-    sprintf('%.1f s', $median($took)),
-    sprintf(
-        'median of 3, cold, %d layouts solved, %.2f %s, gap %.0f %%; at most 3 s',
-        $proposal->solved,
-        $proposal->cost() / 10_000,
-        $forty->terms->currency,
-        100 * (1 - $proposal->bound / $proposal->cost()),
-    ),
-);
 $file = $fixture('forty-runs-wired');
 $token = $signedIn->token();
 $client->post('/jobs/import', [
@@ -217,16 +158,6 @@ $row(
     ),
     'median of 20 over HTTP, kept; what would move is worked out when looked at; at most 300 ms',
 );
-$whole = JobFile::read($file);
-$solved = [];
-foreach (Island::all($whole) as $island) {
-    $solved += Engine::island($whole, $island);
-}
-$row(
-    'All checks of the 40-run job',
-    sprintf('%.1f ms', $timed(static fn() => Findings::of(new JobState($whole, $solved, $shelf)))),
-    'median of 20, in the core, solved already, fixes that need no solve; at most 25 ms',
-);
 $browser = Browser::start();
 $driver = $browser->driver;
 $driver->get($server->url . '/sign-in');
@@ -249,72 +180,6 @@ $row(
     sprintf('95th percentile of 50 in the browser, to the frame, median %.0f ms; at most 80 ms', $took[25]),
 );
 $browser->stop();
-$many = JobFile::read($fixture('two-hundred-runs'));
-$row(
-    'Kit of 200 runs',
-    sprintf('%.0f ms', $timed(static fn() => Screen::of('kit', new JobState($many, [], $shelf, [])))),
-    'median of 20, in the core; the most runs that a job takes',
-);
-// Parts and the plan of work.
-/** @var array{whole: list<int>, parted: list<int>} $cuts */
-$cuts = json_decode($fixture('pieces'), true);
-['whole' => $pieces, 'parted' => $parted] = $cuts;
-$row(
-    'Cut list of 200 pieces',
-    sprintf('%.2f s', $timed(static fn() => CutList::of($pieces, 2000)) / 1000),
-    'median of 20, warm, lengths in steps of 50 mm; at most 1 s',
-);
-$whole = JobFile::read($file);
-$row(
-    'Parts of the 40-run job',
-    sprintf('%.0f ms', $timed(static fn() => PartsList::of($whole, $shelf))),
-    'median of 20, warm; at most 150 ms',
-);
-$basis = new Basis($shelf);
-$row(
-    'Price of the 40-run job',
-    sprintf('%.0f ms', $timed(static fn() => Costing::price($whole, $basis))),
-    'median of 20, warm, parts, cut lists, steps and lines; at most 60 ms',
-);
-$moved = static fn(int $n): Plan => Catalogue::read(
-    ['kind' => 'SetFeeds', 'run' => 'a0', 'shares' => [0.02 + $n / 40]],
-    $shelf,
-)->apply($whole);
-$row(
-    'What a change there moves',
-    sprintf('%.1f ms', $timed(static fn(int $n) => Costing::moving($moved($n), $basis, ['a0'])->cost())),
-    'median of 20, warm, a feed moved each time, the change with it; at most 2 ms',
-);
-$steps = array_slice(Steps::of($whole, PartsList::of($whole, $shelf), Productivity::of([])), 0, 300);
-$arrangement = new Arrangement([new Visit('2026-11-30', 0, 2)]);
-$remaining = RemainingWork::of(steps: $steps, arrangement: $arrangement, ticks: [], arrivals: [], now: '2026-11-30');
-$row(
-    'Schedule of ' . count($steps) . ' steps',
-    sprintf(
-        '%.2f s',
-        $timed(
-            static fn() => RemainingWork::of(
-                steps: $steps,
-                arrangement: $arrangement,
-                ticks: [],
-                arrivals: [],
-                now: '2026-11-30',
-            ),
-        ) / 1000,
-    ),
-    'median of 20, warm, two people; at most 0.3 s',
-);
-$last = array_key_last($remaining->left);
-$row(
-    'What moving a step of them costs',
-    sprintf('%.2f s', $timed(static fn() => Move::of($remaining, new Pin((string) $last, '2026-12-21', 0))) / 1000),
-    'median of 20, warm, both schedules and the soonest',
-);
-$row(
-    'Cut list of 24 pieces, 12 may be parted',
-    sprintf('%.2f s', $timed(static fn() => Jointed::of(array_slice($pieces, 0, 12), $parted, 2000, [700])) / 1000),
-    'median of 20, warm, fewest joints too',
-);
 // Six options of the cove, each solved.
 $row(
     'Six options of the 18 m cove side by side',
@@ -346,44 +211,3 @@ foreach (['24 v tunable', 'mm² 3 cores', 'nothing like this'] as $find) {
     );
 }
 $server->stop();
-
-// The solver alone.
-$plan = JobFile::read($fixture('observatory'));
-$times = [];
-$rounds = 0;
-for ($n = 0; $n < 25; $n++) {
-    $network = Engine::network($plan, $plan->run('cove'));
-    $at = hrtime(true);
-    $rounds = Newton::solve($network)->iterations;
-    $times[] = (hrtime(true) - $at) / 1e6;
-}
-$row(
-    'Solve of the 18 m cove, 720 loads',
-    sprintf('%.1f ms', $median(array_slice($times, 5))),
-    "median of 20, {$rounds} iterations",
-);
-
-// What a first visit loads in script, the Wire page being the largest.
-$manifest = (array) json_decode((string) file_get_contents(__DIR__ . '/../public/build/manifest.json'), true);
-$load = static function (string $key, array &$seen) use (&$load, $manifest): int {
-    if (isset($seen[$key])) {
-        return 0;
-    }
-    $seen[$key] = true;
-    $bytes = strlen(
-        (string) gzencode((string) file_get_contents(__DIR__ . '/../public/build/' . $manifest[$key]['file']), 6),
-    );
-    foreach ($manifest[$key]['imports'] ?? [] as $import) {
-        $bytes += $load($import, $seen);
-    }
-
-    return $bytes;
-};
-$largest = 0;
-foreach (array_keys($manifest) as $key) {
-    if (preg_match('~^resources/js/stages/[a-z-]+/\w+Page\.vue$~', $key) === 1) {
-        $seen = [];
-        $largest = max($largest, $load('resources/js/app.ts', $seen) + $load($key, $seen));
-    }
-}
-$row('Script of a first visit, largest page', sprintf('%.0f kB', $largest / 1000), 'gzip; at most 250 kB');

@@ -4,28 +4,19 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests;
 
-use EmberDusk\Checks\Judged;
-use EmberDusk\Checks\Registry;
-use EmberDusk\Circuit\Engine;
-use EmberDusk\Circuit\Island;
-use EmberDusk\Circuit\RunResult;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Item;
-use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Limits;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
-use EmberDusk\Values\Finding;
-use EmberDusk\Values\NoSolution;
 
 /**
  * Circuits that no demo has, built part by part with kit of their own; every call gives a new one.
@@ -34,7 +25,7 @@ use EmberDusk\Values\NoSolution;
  */
 final class Circuits
 {
-    use CircuitKit;
+    use CircuitKit, CircuitVerdicts;
 
     /** @var array<string, array<string, mixed>> things by list and id */
     private array $lists = [];
@@ -333,107 +324,6 @@ final class Circuits
             /** @phpstan-ignore argument.type (things are checked as they are put in) */
             ...[...$this->lists, 'places' => ['room' => new Place('room', 'Room', $this->notes)], 'kit' => $this->kit],
         );
-    }
-
-    /** Everything solved: with ranges and open feeds, or as planned only. */
-    public function state(bool $planned = false): JobState
-    {
-        return self::solved($this->plan(), $planned);
-    }
-
-    private static function solved(Plan $plan, bool $planned = false): JobState
-    {
-        $results = [];
-        foreach (Island::all($plan) as $island) {
-            try {
-                $results += $planned ? Engine::planned($plan, $island) : Engine::island($plan, $island);
-            } catch (NoSolution $refusal) {
-                $results += array_map(static fn(): NoSolution => $refusal, $island->parts + $island->fixtures);
-            }
-        }
-        $scenes = [];
-        foreach ($plan->scenes as $id => $scene) {
-            foreach (Island::all($plan) as $island) {
-                $scenes[$id] = ($scenes[$id] ?? []) + Engine::scene($plan, $island, $scene);
-            }
-        }
-
-        return new JobState(plan: $plan, results: $results, shelf: Demo::shelf(), scenes: $scenes);
-    }
-
-    /**
-     * A result with that light, group by group, and nothing else of interest.
-     *
-     * @param  list<float>  $light
-     */
-    public static function lit(RunResult $of, array $light): RunResult
-    {
-        return new RunResult(
-            pitch: $of->pitch,
-            light: $light,
-            volts: $of->volts,
-            railAmps: $of->railAmps,
-            cables: $of->cables,
-            feeds: $of->feeds,
-            channelAmps: $of->channelAmps,
-            supplyVolts: $of->supplyVolts,
-            supplyAmps: $of->supplyAmps,
-            spread: [$light, $light],
-            balance: $of->balance,
-            loadWatts: $of->loadWatts,
-            railWatts: $of->railWatts,
-            iterations: $of->iterations,
-            channelLight: [0 => $light],
-            nominal: $of->nominal,
-        );
-    }
-
-    /** @return list<Finding> of kit and circuit */
-    public function judged(): array
-    {
-        return Registry::check(Judged::of($this->state()), Registry::circuit());
-    }
-
-    /** @return list<string> severity and code of everything that stops or warns, without what is said of light */
-    public function verdicts(): array
-    {
-        return self::said($this->judged());
-    }
-
-    /** @return list<string> the same when what comes first among the ids comes last: s1 is s9, s2 is s8 */
-    public function turned(): array
-    {
-        $turn = static fn(string $text): string => (string) preg_replace_callback(
-            '/(?<=")([a-z])([1-9])(?=")/',
-            static fn(array $m): string => $m[1] . (10 - (int) $m[2]),
-            $text,
-        );
-        $plan = JobFile::own($turn(JobFile::write($this->plan())));
-        $back = array_map(
-            static fn(string $said): string => trim($turn('"' . strtr($said, [' ' => '" "']) . '"'), '"'),
-            self::said(Registry::check(Judged::of(self::solved($plan)), Registry::circuit())),
-        );
-        $back = array_map(static fn(string $said): string => strtr($said, ['" "' => ' ']), $back);
-        sort($back);
-
-        return $back;
-    }
-
-    /**
-     * @param  list<Finding>  $findings
-     * @return list<string>
-     */
-    private static function said(array $findings): array
-    {
-        $said = [];
-        foreach ($findings as $f) {
-            if ($f->severity->value !== 'open' && !in_array($f->code, ['evenness', 'seam', 'colour-shift'], true)) {
-                $said[] = "{$f->severity->value} {$f->code} {$f->place->id}";
-            }
-        }
-        sort($said);
-
-        return $said;
     }
 
     /** @param  Written  $written */

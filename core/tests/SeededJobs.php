@@ -16,51 +16,6 @@ use Random\Randomizer;
  */
 final class SeededJobs
 {
-    private const STRIPS = [
-        'strip-single-12',
-        'strip-single-24',
-        'strip-single-24-bright',
-        'strip-single-24-copper',
-        'strip-tunable-12',
-        'strip-tunable-24',
-        'strip-rgb-12',
-        'strip-rgb-24',
-        'strip-rgbw-12',
-        'strip-rgbw-24',
-        'pixels-5-rgb',
-        'pixels-5-rgbw',
-        'pixels-12-rgb',
-        'pixels-12-clocked',
-        'pixels-24-rgb',
-    ];
-
-    private const SUPPLIES = [
-        5 => ['supply-5-100', 'supply-5-300'],
-        12 => ['supply-12-60', 'supply-12-100', 'supply-12-240', 'supply-12-360', 'battery-12'],
-        24 => ['supply-24-60', 'supply-24-100', 'supply-24-240', 'supply-24-480', 'supply-24-600'],
-    ];
-
-    private const CONTROLLERS = [
-        'controller-zigbee-1',
-        'controller-zigbee-2',
-        'controller-zigbee-2-small',
-        'controller-zigbee-4',
-        'controller-zigbee-5',
-        'controller-bluetooth-2',
-        'controller-bluetooth-4',
-        'controller-mesh-4',
-        'controller-rf-4',
-        'controller-wifi-4',
-    ];
-
-    private const CABLES = [
-        2 => ['cable-2x075', 'cable-2x1', 'cable-2x15', 'cable-2x25', 'cable-2x18awg'],
-        3 => ['cable-3x075', 'cable-3x1', 'cable-3x15', 'cable-3x25'],
-        4 => ['cable-4x05', 'cable-4x075', 'cable-4x15'],
-        5 => ['cable-5x05', 'cable-5x075', 'cable-5x15'],
-        6 => ['cable-6x05', 'cable-6x15'],
-    ];
-
     private Plan $plan;
 
     private function __construct(private readonly Randomizer $chance, int $seed)
@@ -135,7 +90,7 @@ final class SeededJobs
 
     private function kit(string $run): void
     {
-        if (!$this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::STRIPS)])) {
+        if (!$this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(SeededKit::STRIPS)])) {
             return;
         }
         $strip = $this->plan->strip($this->plan->run($run)->strip);
@@ -144,17 +99,17 @@ final class SeededJobs
         $this->try([
             'kind' => 'ChooseKit',
             'run' => $run,
-            'kit' => $this->one(self::SUPPLIES[$this->below(8) === 0 ? 12 : $volts]),
+            'kit' => $this->one(SeededKit::SUPPLIES[$this->below(8) === 0 ? 12 : $volts]),
         ]);
         if ($strip !== null && !$strip->pixels) {
             for ($n = 0; $n < 6 && $this->plan->run($run)->controller === null; $n++) {
-                $this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(self::CONTROLLERS)]);
+                $this->try(['kind' => 'ChooseKit', 'run' => $run, 'kit' => $this->one(SeededKit::CONTROLLERS)]);
             }
         }
         $this->try([
             'kind' => 'ChooseKit',
             'run' => $run,
-            'kit' => $this->one(self::CABLES[$this->plan->cores($this->plan->run($run))] ?? ['cable-2x15']),
+            'kit' => $this->one(SeededKit::CABLES[$this->plan->cores($this->plan->run($run))] ?? ['cable-2x15']),
         ]);
         $this->try([
             'kind' => 'ChooseKit',
@@ -234,7 +189,7 @@ final class SeededJobs
                 'kind' => 'HangFixture',
                 'fixture' => $fixture,
                 'on' => (string) $supply,
-                'kit' => $this->one(self::CABLES[2]),
+                'kit' => $this->one(SeededKit::CABLES[2]),
                 'length' => $this->chance->getInt(100, 900) / 100,
             ]);
         }

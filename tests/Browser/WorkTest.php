@@ -4,17 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
 
-/** Parts and Build by hand: from the plan to quote, packed van, labels and day plan, moves on the lanes, ticks without a signal. */
+/** Parts and Build by hand: from the plan to quote, packed van, labels and day plan. */
 final class WorkTest extends BrowserTestCase
 {
-    protected function setUp(): void
-    {
-        $this->signIn();
-    }
+    use WorkHands;
 
     public function test_the_observatory_goes_from_plan_to_packed_van(): void
     {
@@ -165,191 +161,6 @@ final class WorkTest extends BrowserTestCase
         $this->see('Port: dry run');
     }
 
-    public function test_a_step_is_moved_and_its_cost_seen(): void
-    {
-        $this->open('/jobs/1/build');
-        $bar = fn() => $this->find('[data-bar="tidy-lecture"]');
-        $bar()->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
-        $this->see('everything is done');
-        $this->see('then ');
-        $this->assertAccessible('build with a move');
-        $bar()->sendKeys([Key::ENTER]);
-        $this->see('moved here');
-        $this->find('[data-bar="second-cove"]')->sendKeys([
-            Key::ARROW_UP,
-            Key::ARROW_LEFT,
-            Key::ARROW_LEFT,
-            Key::ARROW_LEFT,
-            Key::ARROW_LEFT,
-            Key::ARROW_LEFT,
-            Key::ARROW_LEFT,
-            Key::ARROW_LEFT,
-        ]);
-        $this->see('comes before it');
-        $this->find('[data-bar="second-cove"]')->sendKeys([Key::ESCAPE]);
-        $this->dontSee('comes before it');
-        $this->blur();
-        $this->press('v');
-        $this->click(fn() => $this->button('One more visit'));
-        $this->assertAccessible('visits');
-        $this->click(fn() => $this->button('Keep the visits'));
-        $this->see('visit 2');
-    }
-
-    public function test_build_goes_by_the_keyboard_alone_by_night_too(): void
-    {
-        $this->open('/jobs/1/build');
-        $this->find('[data-bar]');
-        $this->press('d');
-        $this->assertAccessible('build by night');
-        $this->press('n');
-        $step = $this->js('return document.activeElement.closest("[data-step]").dataset.step');
-        self::assertIsString($step);
-        $this->press(' ');
-        $this->eventually(
-            fn(): bool => $this->js(
-                "return document.querySelector('[aria-labelledby=done] [data-step={$step}] input')?.checked",
-            ) === true,
-            'the step is not done',
-        );
-        // Another time is written, and kept.
-        $this->find("[aria-labelledby=done] [data-step={$step}] input.field")->sendKeys([
-            Key::CONTROL,
-            'a',
-            Key::NULL,
-            '33',
-            Key::TAB,
-        ]);
-        usleep(300_000);
-        $this->dontSee('waits for a signal');
-        $this->browser()->driver->navigate()->refresh();
-        $this->find('[data-bar]');
-        $this->eventually(
-            fn(): bool => $this->js("return document.querySelector('[data-step={$step}] input.field')?.value") === '33',
-            'the minutes are not kept',
-        );
-        $this->blur();
-        $this->press('v');
-        $this->click(fn() => $this->find('[role=dialog] select option:nth-child(2)'));
-        $this->click(fn() => $this->button('Keep the visits'));
-        $this->see('two people');
-        $this->open('/jobs/1/parts');
-        $this->find('[data-part]');
-        $this->assertAccessible('parts by night');
-        $this->press('d');
-    }
-
-    public function test_a_step_is_moved_on_a_phone_and_let_wait_for_another(): void
-    {
-        $this->expectedErrors = ['build/wait - Failed to load resource: the server responded with a status of 422'];
-        $this->browser()->size(390, 844);
-        $this->open('/jobs/1/build');
-        $line = '[data-step="tidy-lecture"]';
-        $this->click(fn() => $this->find("{$line} button[aria-expanded]"));
-        $day = (string) $this->find("{$line} input[type=date]")->getAttribute('value');
-        for ($days = 1; (int) date('N', (int) strtotime("{$day} +{$days} days")) > 5; $days++);
-        $after = date('Y-m-d', (int) strtotime("{$day} +{$days} days"));
-        $this->js(
-            "const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.time.value = '09:00'; f.requestSubmit()",
-        );
-        $this->see('everything is done');
-        $this->click(fn() => $this->button('Keep it there'));
-        $this->see('moved here');
-        self::assertSame(
-            390,
-            $this->js('return document.documentElement.scrollWidth'),
-            'nothing is wider than the phone',
-        );
-        // Pressed until it is so: the page may be drawn anew under the thumb.
-        $this->eventually(function (): bool {
-            $this->js(
-                "[...document.querySelectorAll('button')].find((b) => b.textContent.trim() === 'Let the plan place it again')?.click()",
-            );
-
-            return !str_contains($this->text(), 'moved here');
-        }, 'the plan does not place it again');
-        // A wait in a circle is refused at its place, another is kept and taken away again.
-        $dry = '[data-step="second-cove"]';
-        $this->js("document.querySelector('[data-step=second-cove] button[aria-expanded]').click()");
-        $this->choose("{$dry} select", 'diffuser-cove');
-        $this->see('in a circle');
-        // Chosen until it is so: what was refused may be drawn anew over it, and what is kept is offered no longer.
-        $this->eventually(function () use ($dry): bool {
-            $this->js(
-                "const s = document.querySelector('{$dry} select');" .
-                    "if (s?.querySelector('option[value=\"isolate-place4\"]')) { s.value = 'isolate-place4'; " .
-                    "s.dispatchEvent(new Event('change', { bubbles: true })); }",
-            );
-
-            return str_contains($this->text(), 'Do not wait for it');
-        }, 'the wait is not kept');
-        $this->click(fn() => $this->button('Do not wait for it'));
-        $this->eventually(fn(): bool => !str_contains($this->text(), 'Do not wait for it'), 'the wait is still there');
-        $this->browser()->size(1280, 800);
-    }
-
-    public function test_ticks_without_a_signal_arrive_once_when_there_is_one(): void
-    {
-        $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];
-        $this->browser()->size(390, 844);
-        $this->open('/jobs/2/build');
-        $this->find('[data-step]');
-        $steps = array_slice(
-            array_map(
-                static fn($e): string => (string) $e->getAttribute('data-step'),
-                $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-step]')),
-            ),
-            0,
-            3,
-        );
-        if ($steps === []) {
-            self::fail('the narrowboat has no steps');
-        }
-        $this->assertAccessible('build on a phone');
-        self::assertSame(
-            390,
-            $this->js('return document.documentElement.scrollWidth'),
-            'nothing is wider than the phone',
-        );
-        $this->signal(false);
-        foreach ($steps as $step) {
-            $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
-        }
-        $this->see('No signal: 3 ticks wait on this device');
-        $this->click(fn() => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
-        $this->see('No signal: 4 ticks wait on this device');
-        $this->signal(true);
-        $this->dontSee('No signal');
-        $this->see('2of ');
-        $this->dontSee('waits for a signal');
-        // Once more, with the page closed before the signal is back.
-        $this->signal(false);
-        $this->click(fn() => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
-        $this->see('No signal: one tick waits on this device');
-        $this->signal(true, false);
-        $this->open('/jobs/2/build');
-        $this->see('3of ');
-        $this->dontSee('No signal');
-        $this->browser()->size(1280, 800);
-    }
-
-    /** Without a signal nothing reaches the server; the page is told when it is back, as a phone tells it. */
-    private function signal(bool $there, bool $told = true): void
-    {
-        $tools = new ChromeDevToolsDriver($this->browser()->driver);
-        $tools->execute('Network.enable');
-        if ($there && !$told) {
-            // An empty page in between: what was open is closed.
-            $this->browser()->driver->get('about:blank');
-        }
-        $tools->execute('Network.emulateNetworkConditions', [
-            'offline' => !$there,
-            'latency' => 0,
-            'downloadThroughput' => -1,
-            'uploadThroughput' => -1,
-        ]);
-    }
-
     /** @param  list<string>  $words  that the working of a number shows */
     private function working(string $figure, array $words): void
     {
@@ -358,15 +169,5 @@ final class WorkTest extends BrowserTestCase
             $this->see($word);
         }
         $this->click(fn() => $this->find($figure));
-    }
-
-    private function choose(string $select, string $value): void
-    {
-        $this->click(fn() => $this->find("{$select} option[value=\"{$value}\"]"));
-    }
-
-    private function blur(): void
-    {
-        $this->js('document.activeElement.blur()');
     }
 }

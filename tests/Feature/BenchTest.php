@@ -5,22 +5,16 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Crew;
-use App\Models\Job;
-use App\Models\User;
 use App\Results\JobLoader;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Faults\StandInMeter;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Spots;
-use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Bench\BenchJob;
-use EmberDusk\Tests\Responses;
-use EmberDusk\Values\Finding;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -28,79 +22,8 @@ use Tests\TestCase;
 /** The bench over HTTP: what is noted comes once and stays, practices stay apart, the log is searched, written and read in. */
 final class BenchTest extends TestCase
 {
+    use BenchRequests;
     use RefreshDatabase;
-
-    private Job $job;
-
-    private User $user;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->travelTo('2026-11-28 10:00:00');
-        $crew = Crew::query()->create(['name' => 'One']);
-        $this->user = $crew
-            ->users()
-            ->create(['name' => 'Ann', 'email' => 'a@firm.example', 'password' => 'long enough'])
-            ->refresh();
-        $this->actingAs($this->user);
-        $this->postJson('/jobs/import', [
-            'file' => UploadedFile::fake()->createWithContent('job.json', BenchJob::file()),
-        ])->assertSuccessful();
-        $this->job = $crew->jobs()->firstOrFail();
-    }
-
-    /**
-     * @param  array<string, mixed>  $more
-     * @return array<string, mixed>
-     */
-    private static function entry(string $kind, string $place, string $command, ?float $value, array $more = []): array
-    {
-        return $more + [
-            'uuid' => (string) Str::uuid(),
-            'kind' => $kind,
-            'place' => $place,
-            'command' => $command,
-            'value' => $value,
-            'text' => '',
-            'by' => '',
-            'sure' => false,
-            'at' => '2026-11-28T09:30:00.000Z',
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function look(string $run, ?int $practice = null): array
-    {
-        $answer = $this->getJson(
-            "/jobs/{$this->job->id}/bench/look?run={$run}" . ($practice ? "&practice={$practice}" : ''),
-        )
-            ->assertOk()
-            ->json();
-        self::assertIsArray($answer);
-        Responses::check($answer, 'benchAnswer');
-
-        return $answer;
-    }
-
-    /** @param  array<string, mixed>  $entry */
-    private function note(array $entry): void
-    {
-        $this->postJson("/jobs/{$this->job->id}/bench/log", $entry)->assertOk();
-    }
-
-    /** @return list<string> titles at a stage */
-    private function slate(string $stage): array
-    {
-        $state = app(JobLoader::class)->load($this->job, $this->job->newest()->plan());
-
-        return array_values(
-            array_map(
-                static fn(Finding $f): string => $f->title,
-                array_filter(Findings::of($state), static fn(Finding $f): bool => $f->place->stage === $stage),
-            ),
-        );
-    }
 
     public function test_the_page_opens_with_its_tests_and_wiring(): void
     {
@@ -260,109 +183,6 @@ final class BenchTest extends TestCase
             422,
         );
         $this->getJson("/jobs/{$this->job->id}/bench/look?practice=999")->assertNotFound();
-    }
-
-    public function test_the_log_is_searched_written_and_read_in_without_doubles(): void
-    {
-        $this->note(self::entry('reading', 's1', 'full', 23.9));
-        $this->note(self::entry('remark', 'hall', '', null, ['text' => 'Damp behind the shelf']));
-        $this->postJson("/jobs/{$this->job->id}/build/tick", [
-            'uuid' => (string) Str::uuid(),
-            'step' => 'dry-bar',
-            'done' => true,
-            'minutes' => 5,
-            'at' => '2026-11-28T09:10:00.000Z',
-        ])->assertOk();
-        $this->get("/jobs/{$this->job->id}/log")->assertOk();
-        $find = function (string $query): array {
-            $page = $this->getJson("/jobs/{$this->job->id}/log/lines?{$query}")
-                ->assertOk()
-                ->json();
-            self::assertIsArray($page);
-            Responses::check($page, 'logPage');
-
-            return array_column($page['lines'], 'words');
-        };
-        self::assertCount(3, $find(''));
-        self::assertSame(['Hall: Damp behind the shelf'], $find('q=damp%20shelf'));
-        self::assertSame([], $find('q=100%25'), 'a percent sign is a percent sign');
-        self::assertSame(['S1, its terminals, at full: 23.9 V'], $find('part=s1'));
-        self::assertSame(['Hall: Bar: dry run: done'], $find('kind=tick'));
-        self::assertCount(3, $find('q=ann'));
-        $csv = (string) $this->get("/jobs/{$this->job->id}/log.csv")
-            ->assertOk()
-            ->getContent();
-        $again = $this->post("/jobs/{$this->job->id}/log/import", [
-            'file' => UploadedFile::fake()->createWithContent('log.csv', $csv),
-        ]);
-        self::assertSame(['new' => 0, 'same' => 2, 'elsewhere' => 1], $again->assertOk()->json());
-        $this->job->logEntries()->delete();
-        $back = $this->post("/jobs/{$this->job->id}/log/import", [
-            'file' => UploadedFile::fake()->createWithContent('log.csv', $csv),
-        ]);
-        self::assertSame(2, $back->json('new'));
-        self::assertCount(3, $find(''));
-        $this->postJson("/jobs/{$this->job->id}/log/import", [
-            'file' => UploadedFile::fake()->createWithContent('log.csv', "at,kind,place\nsoon,remark,x\n"),
-        ])->assertStatus(422);
-    }
-
-    public function test_the_sheet_shows_readings_beside_predictions_and_what_was_not_tested(): void
-    {
-        $sheet = fn(): string => html_entity_decode(
-            strip_tags((string) $this->get("/jobs/{$this->job->id}/sheet")->getContent()),
-        );
-        self::assertStringContainsString('Nothing was tested.', $sheet());
-        $this->note(self::entry('reading', 's1', 'full', 23.9));
-        $this->postJson("/jobs/{$this->job->id}/build/tick", [
-            'uuid' => (string) Str::uuid(),
-            'step' => 'loose-bar/dead',
-            'done' => true,
-            'minutes' => 2,
-            'at' => '2026-11-28T09:00:00.000Z',
-        ])->assertOk();
-        $text = (string) preg_replace('/\s+/', ' ', $sheet());
-        self::assertMatchesRegularExpression('/Tested: dead test, 2026-11-28 \d\d:00\. Not tested: switch;/', $text);
-        self::assertMatchesRegularExpression(
-            '/S1, its terminals, at full 23\.9 V 23\.\d\d V to 24\.\d\d V inside/',
-            $text,
-        );
-    }
-
-    /** One reel of ten metres, 1.9 A, 24.0 and 20.6 V at its ends: its rails go to the shelf only when that is said. */
-    public function test_a_measured_reel_is_offered_to_the_shelf_and_never_forced(): void
-    {
-        $entry = fn(): ?array => $this->job->crew->kitEntries()->where('entry_id', 'strip-single-24')->first()
-            ?->document;
-        $ask = fn(bool $keep) => $this->postJson("/jobs/{$this->job->id}/bench/reel", [
-            'kit' => 'strip-single-24',
-            'length' => 10,
-            'amps' => 1.9,
-            'startVolts' => 24.0,
-            'endVolts' => 20.6,
-            'keep' => $keep,
-        ]);
-        $said = $ask(false)->assertOk()->json();
-        self::assertIsArray($said);
-        Responses::check($said, 'benchReel');
-        self::assertSame($said['wasPlus'] !== $said['plus'], true);
-        self::assertArrayNotHasKey('reel', (array) $entry());
-        $ask(true)->assertOk();
-        self::assertSame(20.6, (float) (((array) $entry())['reel']['endVolts'] ?? 0));
-        $plan = $this->job->newest()->plan();
-        self::assertArrayNotHasKey(
-            'reel',
-            $plan->kit['strip-single-24']->written,
-            'the job keeps what it was planned with',
-        );
-        $this->postJson("/jobs/{$this->job->id}/bench/reel", [
-            'kit' => 'strip-single-24',
-            'length' => 10,
-            'amps' => 1.9,
-            'startVolts' => 20.0,
-            'endVolts' => 24.0,
-            'keep' => true,
-        ])->assertStatus(422);
     }
 
     public function test_the_command_lists_finds_and_refuses(): void

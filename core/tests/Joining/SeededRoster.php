@@ -11,12 +11,11 @@ use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\Gesture;
-use EmberDusk\Kit\Profiles\Signal;
 
 /** Jobs with devices of all families, drawn by seed; every leaflet's keys, presses, patterns and times are drawn within the schema's bounds. */
 final class SeededRoster
 {
-    private const KEYS = ['SET', 'MEET', 'GO', 'LEARN', 'ID', 'TUNE', 'PLUS', 'RING'];
+    use SeededLeaflets;
 
     private Dice $dice;
 
@@ -57,37 +56,6 @@ final class SeededRoster
         $mix = array_values(array_filter(self::FAMILIES, fn(): bool => $this->number(0, 1) < 0.4));
 
         return $mix === [] ? [self::FAMILIES[$this->whole(0, count(self::FAMILIES) - 1)]] : $mix;
-    }
-
-    private function number(float $least, float $most): float
-    {
-        return round($this->dice->between($least, $most, 'draw ' . $this->draws++), 2);
-    }
-
-    private function whole(int $least, int $most): int
-    {
-        return min($most, (int) floor($this->number($least, $most + 0.99)));
-    }
-
-    private function key(): string
-    {
-        return self::KEYS[$this->whole(0, count(self::KEYS) - 1)];
-    }
-
-    private function signal(): Signal
-    {
-        $times = [];
-        for ($n = 0; $n < 2 * $this->whole(1, 4) + 1; $n++) {
-            $times[] = $this->number(0.15, 0.9);
-        }
-
-        return new Signal($times);
-    }
-
-    /** Gestures of different shape: no device takes one for another. */
-    private function presses(int $from): Gesture
-    {
-        return Gesture::presses($this->key(), $from + $this->whole(0, 1), $this->number(2.5, 4.0));
     }
 
     private function light(string $family, string $way, Behaviour $leaflet, string $role = Unit::LIGHT): string
@@ -137,55 +105,6 @@ final class SeededRoster
         );
 
         return $id;
-    }
-
-    private function zigbeeLeaflet(): Behaviour
-    {
-        $takes = $this->number(1, 4);
-
-        return new Behaviour(
-            gestures: ['reset' => $this->presses(5), 'link' => $this->presses(3)],
-            signals: [
-                'waits' => $this->signal(),
-                'held' => $this->signal(),
-                'resetDone' => $this->signal(),
-                'joined' => $this->signal(),
-                'linked' => $this->signal(),
-            ],
-            figures: [
-                'listens' => $this->number(12, 30),
-                'takesLeast' => $takes,
-                'takesMost' => $takes + $this->number(0, 4),
-                'linkListens' => $this->number(15, 40),
-                'apart' => $this->number(1, 3),
-                'entries' => (float) $this->whole(1, 2),
-            ],
-        );
-    }
-
-    private function remoteLeaflet(): Behaviour
-    {
-        $takes = $this->number(1, 4);
-
-        return new Behaviour(
-            gestures: [
-                'reset' => Gesture::read('hold ON until lit; press ON 5'),
-                'join' => Gesture::read('hold ON until lit; press ' . $this->key()),
-                'link' => Gesture::read('hold zone 2; press ' . $this->key()),
-            ],
-            signals: [
-                'resetDone' => $this->signal(),
-                'looks' => $this->signal(),
-                'joined' => $this->signal(),
-                'linked' => $this->signal(),
-            ],
-            figures: [
-                'listens' => $this->number(15, 30),
-                'takesLeast' => $takes,
-                'takesMost' => $takes + $this->number(0, 4),
-                'near' => $this->number(0.05, 0.3),
-            ],
-        );
     }
 
     private function zigbee(int $lights): void
@@ -241,15 +160,6 @@ final class SeededRoster
                 $this->wants[] = new Want($control, $id, $zones > 0 ? $n + 1 : 0);
             }
         }
-    }
-
-    private function receiverLeaflet(): Behaviour
-    {
-        return new Behaviour(
-            gestures: ['reset' => $this->presses(6), 'join' => $this->presses(1)],
-            signals: ['resetDone' => $this->signal(), 'linked' => $this->signal(), 'held' => $this->signal()],
-            figures: ['listens' => $this->number(6, 20), 'soon' => $this->number(3, 6)],
-        );
     }
 
     private function receiver(int $lights): void
