@@ -139,6 +139,8 @@ final class StepsTest extends BrowserTestCase
     public function test_ticks_without_a_signal_arrive_once_when_there_is_one(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];
+        $this->open('/jobs/2/kit');
+        $this->takeOver('Port');
         $this->browser()->size(390, 844);
         $this->open('/jobs/2/build');
         $this->find('[data-step]');

@@ -21,4 +21,13 @@ trait WorkHands
     {
         $this->js('document.activeElement.blur()');
     }
+
+    /** The cheapest kit for a run of the job that is open at Kit. */
+    private function takeOver(string $run): void
+    {
+        $this->see('Take A over');
+        $this->click(fn() => $this->button($run));
+        $this->click(fn() => $this->button('Take A over'));
+        $this->dontSee("{$run} lacks a strip");
+    }
 }

@@ -128,9 +128,7 @@ final class WorkTest extends BrowserTestCase
         $this->see('options side by side');
         $this->see('Take A over');
         foreach (['Port', 'Star'] as $run) {
-            $this->click(fn() => $this->button($run));
-            $this->click(fn() => $this->button('Take A over'));
-            $this->dontSee("{$run} lacks a strip");
+            $this->takeOver($run);
         }
         $this->open('/jobs/2/parts');
         $this->see('no fewer lengths would do');
