@@ -10,6 +10,7 @@ use App\Models\Job;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
 use EmberDusk\Options\Splits;
+use EmberDusk\Plan\Changes\Splits\SplitParts;
 use Illuminate\Http\JsonResponse;
 
 /** The options of a run side by side, and the ways to split it, each solved. */
@@ -36,6 +37,7 @@ final readonly class OptionController
         return new JsonResponse([
             'run' => $of->id,
             'name' => ucfirst($of->word),
+            'most' => SplitParts::MOST,
             'ways' => Splits::of($plan, $of, $request->parts(), Bases::of($job)),
         ]);
     }

@@ -9,6 +9,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\Site\CableLeg;
@@ -35,6 +36,7 @@ final readonly class SurveyScreen
             'terms' => $state->plan->terms->write(),
             'mountings' => RunNote::MOUNTINGS,
             'lights' => RunNote::LIGHTS,
+            'words' => Clause::WORDS,
         ];
     }
 

@@ -15,7 +15,8 @@ use EmberDusk\Values\Refusal;
  */
 final readonly class BankStates
 {
-    public const STATES = ['lowest', 'nominal', 'charging'];
+    /** In words, by what they are called in the computation. */
+    private const STATES = ['lowest' => 'empty', 'nominal' => 'at rest', 'charging' => 'on charge'];
 
     private const HOURS_A_DAY = 24;
 
@@ -27,14 +28,14 @@ final readonly class BankStates
     public static function of(Plan $plan, string $bank): array
     {
         $rows = [];
-        foreach (self::STATES as $state) {
+        foreach (self::STATES as $state => $word) {
             $volts = self::volts($plan, $bank, $state);
             [$amps, $darkest] = self::straight($plan, $bank, $state);
             foreach (self::draws($plan, $bank) as $converter => $draw) {
                 $amps = ($amps ?? 0.0) + ($draw->amps($volts) ?? 0.0);
             }
             $rows[] = [
-                'state' => $state,
+                'state' => $word,
                 'volts' => new Figure(
                     label: strtoupper($bank) . ' ' . self::word($state),
                     value: $volts,
@@ -165,7 +166,7 @@ final readonly class BankStates
 
     private static function word(string $state): string
     {
-        return ['lowest' => 'empty', 'nominal' => 'at rest', 'charging' => 'on charge'][$state] ?? $state;
+        return self::STATES[$state] ?? $state;
     }
 
     private static function volts(Plan $plan, string $bank, string $state): float

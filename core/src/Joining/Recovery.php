@@ -151,7 +151,7 @@ final readonly class Recovery
         $units = $roster->units;
         foreach ($roster->wants as $want) {
             $control = $roster->unit($want->control);
-            if ($want->light === $light->id && in_array($control->role, [Unit::REMOTE, Unit::PANEL], true)) {
+            if ($want->light === $light->id && $control->linksByHand()) {
                 // It stays in the network in which it is, with all its other links.
                 $units[$control->id] = $control->memberOf(self::network($roster, $control));
             }

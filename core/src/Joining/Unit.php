@@ -28,6 +28,13 @@ final readonly class Unit
 
     public const PHONE = 'phone';
 
+    /** Metres at which a hand may hold what links: on it, and too far off by two hands or an arm. */
+    public const HELD = [
+        ['words' => 'touching it', 'metres' => 0.05],
+        ['words' => 'two hands off', 'metres' => 0.2],
+        ['words' => 'at arm’s length', 'metres' => 0.6],
+    ];
+
     /**
      * @param  string  $name  what people call it: the run that it lights, or its kind
      * @param  string  $role  one of the above
@@ -107,6 +114,12 @@ final readonly class Unit
     public function lights(): bool
     {
         return in_array($this->role, [self::LIGHT, self::BOARD], true);
+    }
+
+    /** Whether it is held to the light that it shall work. */
+    public function linksByHand(): bool
+    {
+        return in_array($this->role, [self::REMOTE, self::PANEL], true);
     }
 
     /** Such as “C1, cove”. */

@@ -11,6 +11,9 @@ final class Clause
 {
     private const NOTATION = ['start', 'left', 'right', 'close', 'gap', 'at', 'down', ...SiteReader::KEYWORDS];
 
+    /** Every word of the notation, for who shows what is read as one. */
+    public const WORDS = [...self::NOTATION, 'up', 'and', 'to'];
+
     private int $at = 0;
 
     /** @param  non-empty-list<Word>  $words */

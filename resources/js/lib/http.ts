@@ -47,15 +47,21 @@ const CUT_OFF = 'The server’s answer did not arrive whole.';
 /** Every answer of ours carries the server’s time; what comes without is somebody else’s. */
 const OURS = 'X-Ember-Now';
 
+/** A page that goes is let finish no more than that, all it asks together. */
+const LAST_BYTES = 60_000;
+
 /** Asks the server for JSON and says in plain words what went wrong. An answer that is not the server’s own, or not whole, is none. */
 export async function ask<T>(method: 'GET' | 'POST' | 'DELETE', url: string, body?: object | FormData): Promise<T> {
     const form = body instanceof FormData;
+    const text = body === undefined || form ? undefined : JSON.stringify(body);
     const sent = Date.now();
     let response: Response;
     try {
         response = await fetch(url, {
             method,
-            body: body === undefined ? undefined : form ? body : JSON.stringify(body),
+            body: form ? body : text,
+            // A page that is being closed does not wait for an answer.
+            keepalive: document.visibilityState === 'hidden' && (text?.length ?? LAST_BYTES) < LAST_BYTES,
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': token(),

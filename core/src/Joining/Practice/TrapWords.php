@@ -8,7 +8,6 @@ use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\StandIn\Trap;
-use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 
 /** What went wrong at a turning point, in words. */
@@ -46,7 +45,7 @@ final readonly class TrapWords
     {
         foreach ($roster->wants as $other) {
             $control = $roster->unit($other->control);
-            if ($other->light === $want->light && in_array($control->role, [Unit::REMOTE, Unit::PANEL], true)) {
+            if ($other->light === $want->light && $control->linksByHand()) {
                 return $control->label();
             }
         }

@@ -137,7 +137,7 @@ useKeys(() => [
                         maxlength="100"
                         @input="typed()"
                         @keydown.enter="list({})"
-                    />{{ ' ' }}<kbd>/</kbd></label
+                    /><kbd class="ml-1">/</kbd></label
                 >
                 <span role="status" class="text-ink2"
                     ><span class="fig">{{ total }}</span> {{ total === 1 ? 'job' : 'jobs'

@@ -15,7 +15,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ act: [act: Act] }>();
 const whole = ref(false);
-const lights = computed(() => props.devices.filter((d) => ['light', 'board'].includes(d.role)));
+const lights = computed(() => props.devices.filter((d) => d.shines));
 const about = computed(() => {
     const names = (props.step?.key ?? '').split(/[ /]/);
     return props.devices.filter((d) => names.includes(d.id) || d.id === props.step?.device);

@@ -13,8 +13,6 @@ const props = defineProps<{
     hands?: boolean;
 }>();
 const emit = defineEmits<{ act: [act: Act] }>();
-const lights = computed(() => ['light', 'board'].includes(props.device.role));
-const carried = computed(() => ['remote', 'panel'].includes(props.device.role));
 const shown = computed(() => {
     const signal = props.device.signal;
     return signal ? litAt(signal.times, props.now - signal.from) : null;
@@ -24,7 +22,8 @@ const glows = ref(false);
 const lit = computed(
     () =>
         props.device.powered &&
-        (glows.value || (shown.value ?? (lights.value ? props.device.lit && props.device.looks !== 'nothing' : false))),
+        (glows.value ||
+            (shown.value ?? (props.device.shines ? props.device.lit && props.device.looks !== 'nothing' : false))),
 );
 /** What is odd about the light, once no signal runs: said, and drawn. */
 const odd = computed(() => (lit.value && shown.value === null ? props.device.looks : 'expected'));
@@ -38,13 +37,7 @@ const said = computed(() => {
 });
 const zone = ref(1);
 const near = ref('');
-const away = ref(0.05);
-/** Metres from a remote to what it is held to. */
-const DISTANCES: [number, string][] = [
-    [0.05, 'touching it'],
-    [0.2, 'two hands off'],
-    [0.6, 'at arm’s length'],
-];
+const away = ref(props.device.held[0]?.metres ?? 0);
 
 function bring(): void {
     if (near.value) {
@@ -81,11 +74,11 @@ function hold(name: string, seconds: number): void {
     <div class="border-b border-rule2 py-2" role="group" :aria-label="`Stand-in for ${device.label}`">
         <p class="text-[13px] text-ink2">{{ device.name }}</p>
         <svg
-            :viewBox="lights ? '0 0 290 46' : '0 0 90 46'"
+            :viewBox="device.shines ? '0 0 290 46' : '0 0 90 46'"
             preserveAspectRatio="xMinYMid meet"
             class="block h-[52px] max-w-full"
             role="img"
-            :aria-label="`${device.label}, ${device.name}: ${lights ? 'strip' : 'lamp'} is ${lit ? 'lit' : 'dark'}`"
+            :aria-label="`${device.label}, ${device.name}: ${device.shines ? 'strip' : 'lamp'} is ${lit ? 'lit' : 'dark'}`"
             :data-lit="lit"
         >
             <rect x="1" y="3" width="64" height="40" rx="4" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />
@@ -94,11 +87,11 @@ function hold(name: string, seconds: number): void {
                 cx="22"
                 cy="33"
                 r="4"
-                :fill="(lights ? device.powered : lit) ? 'var(--lit)' : 'none'"
+                :fill="(device.shines ? device.powered : lit) ? 'var(--lit)' : 'none'"
                 stroke="var(--ink)"
             />
             <circle cx="44" cy="33" r="5" fill="var(--rule)" stroke="var(--ink)" />
-            <template v-if="lights">
+            <template v-if="device.shines">
                 <path d="M65,23H86" stroke="var(--ink)" stroke-width="3" />
                 <rect
                     x="86"
@@ -145,16 +138,16 @@ function hold(name: string, seconds: number): void {
                     <option v-for="n in device.zones" :key="n" :value="n">{{ n }}</option>
                 </select></label
             >
-            <template v-if="carried">
+            <template v-if="device.held.length">
                 <label class="flex items-center gap-1 text-[13px]"
                     >Hold to
                     <select v-model="near" class="pick" :aria-label="`${device.label} held to`" @change="bring()">
                         <option value="">nothing</option>
-                        <option v-for="l in props.lights" :key="l.id" :value="l.id">{{ l.label }}</option>
+                        <option v-for="l in lights" :key="l.id" :value="l.id">{{ l.label }}</option>
                     </select></label
                 >
                 <select v-if="near" v-model.number="away" class="pick" aria-label="How near" @change="bring()">
-                    <option v-for="[metres, far] in DISTANCES" :key="metres" :value="metres">{{ far }}</option>
+                    <option v-for="at in device.held" :key="at.words" :value="at.metres">{{ at.words }}</option>
                 </select>
             </template>
         </div>

@@ -59,8 +59,8 @@ async function add(): Promise<void> {
         <p v-if="refused" role="alert" class="mt-2 text-stop">{{ refused }}</p>
         <ul class="mt-3">
             <li v-for="one in parts.offcuts" :key="one.id" class="flex items-baseline gap-3 border-b border-rule2 py-1">
-                <span class="fig w-16 text-right">{{ one.metres }}<span class="unit">m</span></span
-                >{{ ' ' }}<span class="flex-1">{{ one.name }}</span>
+                <span class="fig w-16 text-right">{{ one.metres }}<span class="unit">m</span></span>
+                <span class="flex-1">{{ one.name }}</span>
                 <span v-if="one.packed" class="text-[13px] text-ink2">packed for this job</span>
                 <button
                     type="button"

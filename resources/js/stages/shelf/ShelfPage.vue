@@ -139,7 +139,7 @@ useKeys(() => [
                     v-model="words"
                     class="w-full bg-transparent py-1 text-ink outline-none"
                     placeholder="24 V tunable, 2 x 1.5, hub …"
-                />{{ ' ' }}<kbd>/</kbd></label
+                /><kbd class="ml-1">/</kbd></label
             >
             <Link href="/" class="ml-auto text-ink2">All jobs</Link>
             <button type="button" class="text-ink2" @click="turnFace()">{{ face === 'day' ? 'Night' : 'Day' }}</button>

@@ -2,13 +2,10 @@
 import { computed, ref } from 'vue';
 import type { Slip } from '@/types/generated/responses';
 
-const props = defineProps<{ slips: Slip[]; label: string }>();
+const props = defineProps<{ slips: Slip[]; label: string; words: string[] }>();
 const text = defineModel<string>({ required: true });
 const area = ref<HTMLTextAreaElement>();
 const emit = defineEmits<{ back: [what: 'undo' | 'redo'] }>();
-
-const WORDS =
-    /^(start|left|right|close|gap|at|up|down|and|floor|high|damp|dry|outlet|spur|box|battery|leg|wifi|hub|run|to)$/i;
 
 type Bit = { text: string; kind: string };
 
@@ -35,7 +32,13 @@ function bits(line: string, number: number): Bit[] {
 function plain(part: string): Bit[] {
     return [...part.matchAll(/#.*|\d[\d.,]*|\p{L}[\p{L}\p{N}_-]*|[^\p{L}\p{N}#]+/gu)].map(([word]) => ({
         text: word,
-        kind: word.startsWith('#') ? 'remark' : /^\d/.test(word) ? 'number' : WORDS.test(word) ? 'word' : 'name',
+        kind: word.startsWith('#')
+            ? 'remark'
+            : /^\d/.test(word)
+              ? 'number'
+              : props.words.includes(word.toLowerCase())
+                ? 'word'
+                : 'name',
     }));
 }
 

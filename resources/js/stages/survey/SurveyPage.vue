@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import { useEventListener } from '@vueuse/core';
 import DialogBox from '@/ui/DialogBox.vue';
 import JobBox from './JobBox.vue';
 import JobFrame from '@/ui/JobFrame.vue';
@@ -79,6 +80,8 @@ watch(
     },
 );
 onBeforeUnmount(() => void keep());
+// The tab is closed, or the phone put away: what was typed last is kept before the hand rests.
+useEventListener(document, 'visibilitychange', () => document.visibilityState === 'hidden' && void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
 const tabs = ref<InstanceType<typeof PlaceTabs>>();
@@ -185,6 +188,7 @@ const things = computed(() => [
                     ref="editor"
                     v-model="notes"
                     :slips="place.sheet.slips"
+                    :words="desk.survey?.words ?? []"
                     :label="`Tape notes of ${place.name}`"
                     @back="back"
                 />

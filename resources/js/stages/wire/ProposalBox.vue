@@ -122,9 +122,9 @@ async function take(payload: object): Promise<void> {
                         that draws less.
                     </p>
                 </section>
-                <p v-if="proposal.nearest && proposal.clashes.length">
-                    <button type="button" class="act" @click="take(proposal.nearest.take)">Take the nearest</button
-                    >{{ ' ' }}<FigureText :figure="proposal.nearest.cost" />
+                <p v-if="proposal.nearest && proposal.clashes.length" class="flex flex-wrap items-baseline gap-1">
+                    <button type="button" class="act" @click="take(proposal.nearest.take)">Take the nearest</button>
+                    <FigureText :figure="proposal.nearest.cost" />
                 </p>
                 <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
                 <section v-if="proposal.cheaper.length">

@@ -12,7 +12,6 @@ import FigureText from '@/ui/FigureText.vue';
 const props = defineProps<{ run: string; how: string }>();
 const emit = defineEmits<{ close: []; beside: [change: object] }>();
 const { answer, change } = useScreen();
-const MOST = 8;
 const parts = ref(2);
 const found = ref<Splits | null>(null);
 const message = ref('');
@@ -57,7 +56,7 @@ async function take(payload: object): Promise<void> {
         <label class="mb-3 flex items-center gap-2"
             >Parts side by side
             <select v-model.number="parts" class="pick !w-20">
-                <option v-for="n in MOST - 1" :key="n" :value="n + 1">{{ n + 1 }}</option>
+                <option v-for="n in (found?.most ?? 2) - 1" :key="n" :value="n + 1">{{ n + 1 }}</option>
             </select>
             <span class="text-[13px] text-ink2"
                 >Solved at full, nominal values. Nothing is kept before you take it.</span

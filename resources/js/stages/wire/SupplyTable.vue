@@ -6,7 +6,6 @@ import FigureText from '@/ui/FigureText.vue';
 /** The supplies of the job: average and peak, what their leaflets say, blocks of a battery. */
 defineProps<{ supplies: SupplyRow[]; words: string }>();
 const { change } = useScreen();
-const STATES: Record<string, string> = { lowest: 'empty', nominal: 'at rest', charging: 'on charge' };
 
 function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInputElement): void {
     const count = Number(field.value);
@@ -92,7 +91,7 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
                                 <tr>
                                     <td></td>
                                     <th v-for="of in supply.states" :key="of.state" class="pr-5 text-left font-normal">
-                                        {{ STATES[of.state] }}
+                                        {{ of.state }}
                                     </th>
                                 </tr>
                             </thead>
