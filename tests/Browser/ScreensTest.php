@@ -79,16 +79,32 @@ final class ScreensTest extends BrowserTestCase
         $this->see('C1 to 0.00 m');
     }
 
+    private function typeAtTheEnd(string $text): void
+    {
+        $this->press('e');
+        $this->browser()
+            ->driver->getKeyboard()
+            ->sendKeys([Key::CONTROL, Key::END, Key::NULL]);
+        $this->press($text);
+    }
+
+    public function test_notes_are_kept_where_the_page_is_left_before_the_hand_rests(): void
+    {
+        $this->open('/jobs/1/survey');
+        $this->find('textarea');
+        $this->typeAtTheEnd('; # in a hurry');
+        $this->open('/');
+        $this->see('Jobs of');
+        $this->eventually(function (): bool {
+            $this->open('/jobs/1/survey');
+
+            return str_ends_with((string) $this->find('textarea')->getAttribute('value'), '; # in a hurry');
+        }, 'what was typed last is lost');
+    }
+
     public function test_notes_typed_in_a_stale_tab_are_not_lost(): void
     {
         $driver = $this->browser()->driver;
-        $type = function (string $text): void {
-            $this->press('e');
-            $this->browser()
-                ->driver->getKeyboard()
-                ->sendKeys([Key::CONTROL, Key::END, Key::NULL]);
-            $this->press($text);
-        };
         $this->open('/jobs/1/survey');
         $this->find('textarea');
         $first = $driver->getWindowHandle();
@@ -96,11 +112,11 @@ final class ScreensTest extends BrowserTestCase
         $this->open('/jobs/1/survey');
         $this->find('textarea');
         $before = $this->revision();
-        $type('; # theirs');
+        $this->typeAtTheEnd('; # theirs');
         $this->eventually(fn(): bool => $this->revision() > $before, 'not kept');
         $driver->close();
         $driver->switchTo()->window($first);
-        $type('; # mine');
+        $this->typeAtTheEnd('; # mine');
         $this->see('because they were changed elsewhere meanwhile');
         self::assertStringEndsWith('; # theirs', (string) $this->find('textarea')->getAttribute('value'));
         self::assertStringEndsWith('; # mine', $this->find('[role=alert] pre')->getText());
