@@ -10,19 +10,6 @@ final class BlockLadder extends ChannelLadder
     /** @var list<array{list<list<float>>, list<float>, list<list<float>>}> inverse pivot, right side, coupling to the pad before */
     private array $rows = [];
 
-    public function begin(array $start, array $end): void
-    {
-        $m = $this->stretch->groups;
-        foreach ($start as $c => $first) {
-            $d = [];
-            for ($n = 0; $n < $m; $n++) {
-                $d[] = $first + (($end[$c] - $first) * ($n + 0.5)) / $m;
-            }
-            $this->d[] = $d;
-            $this->step[] = array_fill(0, $m, 0.0);
-        }
-    }
-
     public function evaluate(float $part, array $start, array $end): void
     {
         $moved = $amps = $slopes = [];

@@ -31,6 +31,20 @@ abstract class ChannelLadder extends Ladder
     /** @var list<float> */
     protected array $endAmps = [];
 
+    public function begin(array $start, array $end): void
+    {
+        $this->d = $this->step = [];
+        $m = $this->stretch->groups;
+        foreach ($start as $c => $first) {
+            $d = [];
+            for ($n = 0; $n < $m; $n++) {
+                $d[] = $first + (($end[$c] - $first) * ($n + 0.5)) / $m;
+            }
+            $this->d[] = $d;
+            $this->step[] = array_fill(0, $m, 0.0);
+        }
+    }
+
     public function accept(): void
     {
         $this->d = $this->moved;

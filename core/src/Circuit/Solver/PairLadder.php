@@ -12,18 +12,6 @@ final class PairLadder extends ChannelLadder
     /** @var list<array{float, float, float, float, float, float, float, float, float}> inverse pivot (3), right (2), coupling (4) */
     private array $rows = [];
 
-    public function begin(array $start, array $end): void
-    {
-        $this->d = $this->step = [[], []];
-        $m = $this->stretch->groups;
-        for ($n = 0; $n < $m; $n++) {
-            foreach ([0, 1] as $c) {
-                $this->d[$c][] = $start[$c] + (($end[$c] - $start[$c]) * ($n + 0.5)) / $m;
-                $this->step[$c][] = 0.0;
-            }
-        }
-    }
-
     public function evaluate(float $part, array $start, array $end): void
     {
         foreach ([0, 1] as $c) {
