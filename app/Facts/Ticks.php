@@ -36,7 +36,11 @@ final readonly class Ticks
             )
             ->all();
 
-        return $presses === [] ? [] : TestTicks::of(array_values($presses), Tests::of($plan));
+        if ($presses === []) {
+            return [];
+        }
+
+        return TestTicks::of(array_values($presses), Tests::of($plan));
     }
 
     /** From the crew's other jobs, so that an estimate does not move under the hand while the job is done. */

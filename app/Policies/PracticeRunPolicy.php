@@ -13,6 +13,10 @@ final class PracticeRunPolicy
 {
     public function work(User $user, PracticeRun $run): Response
     {
-        return $run->user_id === $user->id ? Response::allow() : Response::denyAsNotFound();
+        if ($run->user_id === $user->id) {
+            return Response::allow();
+        }
+
+        return Response::denyAsNotFound();
     }
 }

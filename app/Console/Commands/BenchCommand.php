@@ -38,7 +38,11 @@ final class BenchCommand extends Command
             $run = BenchRun::of($plan, $island, $predictions, $fault, (int) $this->option('seed'));
             $this->told($plan, $run, $fault);
 
-            return $run->named() === ($fault === null ? 'none' : $fault->class()) ? 0 : 1;
+            if ($run->named() === ($fault === null ? 'none' : $fault->class())) {
+                return 0;
+            }
+
+            return 1;
         });
     }
 

@@ -65,7 +65,11 @@ final class JoinCommand extends Command
                 }
             }
 
-            return $joinable->blocked === [] ? 0 : 1;
+            if ($joinable->blocked === []) {
+                return 0;
+            }
+
+            return 1;
         });
     }
 }

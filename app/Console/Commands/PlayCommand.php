@@ -37,7 +37,11 @@ final class PlayCommand extends Command
             $this->wins($plan);
             $fights = (new Priorities($plan))->fights();
 
-            return $fights === [] ? self::SUCCESS : self::FAILURE;
+            if ($fights === []) {
+                return self::SUCCESS;
+            }
+
+            return self::FAILURE;
         });
     }
 

@@ -34,7 +34,11 @@ final class ReachCommand extends Command
                 $this->line($advice);
             }
 
-            return $lost === 0 ? self::SUCCESS : self::FAILURE;
+            if ($lost === 0) {
+                return self::SUCCESS;
+            }
+
+            return self::FAILURE;
         });
     }
 }

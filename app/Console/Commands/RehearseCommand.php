@@ -77,7 +77,11 @@ final class RehearseCommand extends Command
                 ]),
             );
 
-            return $run->works() ? 0 : 1;
+            if ($run->works()) {
+                return 0;
+            }
+
+            return 1;
         }
         foreach (Words::lines($run->run->log(), $roster) as $line) {
             $this->line($line['at'] . '  ' . $line['text']);
@@ -96,6 +100,10 @@ final class RehearseCommand extends Command
         }
         $this->line($run->works() ? 'Every control works.' : 'Not every control works.');
 
-        return $run->works() ? 0 : 1;
+        if ($run->works()) {
+            return 0;
+        }
+
+        return 1;
     }
 }

@@ -38,7 +38,11 @@ final class SayCommand extends Command
             }
             $answers = array_filter($spoken->answers, static fn(array $a): bool => $a['answers']);
 
-            return $answers !== [] && count($answers) === count($spoken->answers) ? self::SUCCESS : self::FAILURE;
+            if ($answers !== [] && count($answers) === count($spoken->answers)) {
+                return self::SUCCESS;
+            }
+
+            return self::FAILURE;
         });
     }
 }

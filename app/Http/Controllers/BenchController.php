@@ -118,7 +118,11 @@ final readonly class BenchController
 
     private function practice(Job $job, BenchRequest|LogRequest $request): ?BenchPractice
     {
-        return $request->filled('practice') ? $job->benchPractices()->findOrFail($request->integer('practice')) : null;
+        if ($request->filled('practice')) {
+            return $job->benchPractices()->findOrFail($request->integer('practice'));
+        }
+
+        return null;
     }
 
     private function facts(Job $job, BenchPractice $practice): BenchFacts

@@ -15,9 +15,11 @@ final class MixRequest extends FormRequest
     {
         $duties = $this->input('duties');
 
-        return is_array($duties)
-            ? array_map(static fn(mixed $d): float => is_numeric($d) ? (float) $d : 0.0, array_values($duties))
-            : [];
+        if (is_array($duties)) {
+            return array_map(static fn(mixed $d): float => is_numeric($d) ? (float) $d : 0.0, array_values($duties));
+        }
+
+        return [];
     }
 
     /** @return array<string, list<mixed>> */

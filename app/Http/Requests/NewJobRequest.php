@@ -25,14 +25,16 @@ final class NewJobRequest extends FormRequest
      */
     public function notes(): string
     {
-        return $this->filled('length')
-            ? SaidNotes::of(
+        if ($this->filled('length')) {
+            return SaidNotes::of(
                 trim($this->string('run')->toString()),
                 $this->float('length'),
                 $this->boolean('meets'),
                 trim($this->string('battery')->toString()),
-            )
-            : '';
+            );
+        }
+
+        return '';
     }
 
     /** @return array<string, list<string>> */

@@ -17,6 +17,10 @@ final class ReplayRequest extends FormRequest
 
     public function at(): ?float
     {
-        return $this->filled('at') ? $this->float('at') : null;
+        if ($this->filled('at')) {
+            return $this->float('at');
+        }
+
+        return null;
     }
 }

@@ -93,6 +93,10 @@ final readonly class LogPage
 
     private static function text(mixed $value): string
     {
-        return is_scalar($value) ? (string) $value : '';
+        if (is_scalar($value)) {
+            return (string) $value;
+        }
+
+        return '';
     }
 }

@@ -59,6 +59,10 @@ final readonly class WiringRows
     {
         $feed = $plan->feeds[$cable->to] ?? null;
 
-        return $feed === null ? null : $plan->cutMarks($plan->run($feed->run))?->position($feed->pad);
+        if ($feed === null) {
+            return null;
+        }
+
+        return $plan->cutMarks($plan->run($feed->run))?->position($feed->pad);
     }
 }

@@ -131,7 +131,7 @@ final readonly class BuildScreen
             value: $labour->total() / 60,
             unit: 'h',
             decimals: 1,
-            formula: '(' . self::sum($inputs) . ') / 60',
+            formula: '(' . Input::sum($inputs) . ') / 60',
             inputs: $inputs,
             assumption: 'All steps, done or not, by as many people as each takes and there are; from all going ' .
                 'well to none. The calendar rounds each step up to five minutes, this does not.',
@@ -164,17 +164,11 @@ final readonly class BuildScreen
             value: array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
             unit: $currency,
             decimals: 2,
-            formula: self::sum($inputs),
+            formula: Input::sum($inputs),
             inputs: $inputs,
             assumption: 'As in the quote: unrounded minutes at the job’s rate, each line in whole hundredths.',
             range: new Range(($least * $rate) / 60, ($most * $rate) / 60),
         );
-    }
-
-    /** @param  list<Input>  $inputs */
-    private static function sum(array $inputs): string
-    {
-        return $inputs === [] ? '0' : implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs));
     }
 
     /** The critical path, step by step. */
@@ -196,7 +190,7 @@ final readonly class BuildScreen
             value: $remaining->timetable->path->length / 60,
             unit: 'h',
             decimals: 1,
-            formula: '(' . self::sum($inputs) . ') / 60',
+            formula: '(' . Input::sum($inputs) . ') / 60',
             inputs: $inputs,
             assumption: 'Steps on it delay the end by as much as they take longer.',
             source: 'critical path method',

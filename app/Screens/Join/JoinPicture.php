@@ -74,7 +74,11 @@ final readonly class JoinPicture
             static fn(?float $t): bool => $t !== null && $t > $now,
         );
 
-        return $times === [] ? null : min($times);
+        if ($times === []) {
+            return null;
+        }
+
+        return min($times);
     }
 
     /** @return array<string, mixed> */
@@ -233,9 +237,11 @@ final readonly class JoinPicture
             return '';
         }
 
-        return $run->site()->device($step->watches)->says($step->signal)
-            ? "It does: {$step->expects}."
-            : 'Nothing of the kind, so far.';
+        if ($run->site()->device($step->watches)->says($step->signal)) {
+            return "It does: {$step->expects}.";
+        }
+
+        return 'Nothing of the kind, so far.';
     }
 
     /** @return list<string> what every control of a rehearsal really does, pressed at the end */
@@ -285,6 +291,10 @@ final readonly class JoinPicture
      */
     private static function signal(?array $signal): ?array
     {
-        return $signal === null ? null : ['from' => $signal[0], 'times' => $signal[1]->times];
+        if ($signal === null) {
+            return null;
+        }
+
+        return ['from' => $signal[0], 'times' => $signal[1]->times];
     }
 }

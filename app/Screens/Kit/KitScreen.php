@@ -146,7 +146,7 @@ final readonly class KitScreen
             value: array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
             unit: $unit,
             decimals: 0,
-            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0',
+            formula: Input::sum($inputs),
             inputs: $inputs,
             assumption: 'Nominal: as labelled, before any drop.',
             source: 'common practice, no source',

@@ -23,12 +23,20 @@ final readonly class KitSlots
     /** @return list<string> */
     public static function of(Plan $plan, Run $run): array
     {
-        return self::battery($plan, $run) ? self::BATTERY : self::MAINS;
+        if (self::battery($plan, $run)) {
+            return self::BATTERY;
+        }
+
+        return self::MAINS;
     }
 
     public static function label(Plan $plan, Run $run, string $slot): string
     {
-        return $slot === 'supply' && self::battery($plan, $run) ? 'Converter' : self::LABELS[$slot] ?? ucfirst($slot);
+        if ($slot === 'supply' && self::battery($plan, $run)) {
+            return 'Converter';
+        }
+
+        return self::LABELS[$slot] ?? ucfirst($slot);
     }
 
     /** Whether a run is whole without it. */
@@ -68,9 +76,11 @@ final readonly class KitSlots
     {
         $bank = $plan->supplies[$run->supply ?? '']->bank ?? null;
 
-        return $bank === null
-            ? null
-            : ['with' => $bank, 'text' => 'Straight on ' . strtoupper($bank) . ', without a converter'];
+        if ($bank === null) {
+            return null;
+        }
+
+        return ['with' => $bank, 'text' => 'Straight on ' . strtoupper($bank) . ', without a converter'];
     }
 
     /** The bank that a run hangs on, through a converter or straight. */

@@ -106,7 +106,7 @@ final readonly class PartRows
             value: $part->count * $per,
             unit: $unit,
             decimals: $part->count * $per === floor($part->count * $per) ? 0 : 2,
-            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            formula: Input::sum($inputs),
             inputs: $inputs,
             source: in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)
                 ? 'common practice, no source'

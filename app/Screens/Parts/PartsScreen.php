@@ -86,7 +86,7 @@ final readonly class PartsScreen
                 value: array_sum(array_map(static fn(Input $i): float => $i->value, $inputs)),
                 unit: $state->plan->terms->currency,
                 decimals: 2,
-                formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+                formula: Input::sum($inputs),
                 inputs: $inputs,
                 assumption: 'What the client owns counts nothing; whole reels, lengths and bags.',
                 source: 'prices of the shelf',

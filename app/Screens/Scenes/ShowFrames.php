@@ -48,6 +48,10 @@ final readonly class ShowFrames
     {
         $most = max([0.0, ...$duties]);
 
-        return $mixing === null || $most <= 0.0 ? '#000000' : $mixing->seen($duties)->hex(Colour::lightness($most));
+        if ($mixing === null || $most <= 0.0) {
+            return '#000000';
+        }
+
+        return $mixing->seen($duties)->hex(Colour::lightness($most));
     }
 }

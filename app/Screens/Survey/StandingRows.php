@@ -64,9 +64,12 @@ final readonly class StandingRows
             return null;
         }
         $sheet = TapeNotes::read($place->notes);
-        $point =
-            $stands->wall === null ? $sheet->spots[$stands->spot] ?? null : $sheet->along($stands->wall, $stands->at);
+        $point = $stands->on($sheet);
 
-        return $point instanceof Point ? [$point->x, $point->y] : null;
+        if ($point instanceof Point) {
+            return [$point->x, $point->y];
+        }
+
+        return null;
     }
 }

@@ -75,7 +75,7 @@ final readonly class SurveyScreen
                 value: array_sum(array_map(static fn(Input $i): float => $i->value, $runs)),
                 unit: $state->plan->terms->unit(),
                 decimals: 2,
-                formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $runs)) ?: '0',
+                formula: Input::sum($runs),
                 inputs: $runs,
                 assumption: 'As in the tape notes when they last could be read; gaps are left out.',
             ),
@@ -226,7 +226,7 @@ final readonly class SurveyScreen
             value: $plan->terms->inUnit($run->length()),
             unit: $plan->terms->unit(),
             decimals: 2,
-            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            formula: Input::sum($inputs),
             inputs: $inputs,
             assumption: 'As in the tape notes when they last could be read; gaps are left out.',
         );

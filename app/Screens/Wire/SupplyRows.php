@@ -112,7 +112,11 @@ final readonly class SupplyRows
         $bank = $state->plan->supply($state->plan->supplies[$id]->bank);
         $draw = $bank === null ? null : BankDraw::of($state->plan, $id, Judged::of($state)->supply($id)->watts());
 
-        return $bank === null ? null : $draw?->figure($bank->lowest ?? $bank->emf);
+        if ($bank === null) {
+            return null;
+        }
+
+        return $draw?->figure($bank->lowest ?? $bank->emf);
     }
 
     /** @return list<string> */

@@ -164,7 +164,7 @@ final readonly class WireScreen
                         value: array_sum(array_map(static fn(Input $i): float => $i->value, $loads)),
                         unit: 'W',
                         decimals: 0,
-                        formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $loads)),
+                        formula: Input::sum($loads),
                         inputs: $loads,
                         assumption: 'Nominal: as labelled, before any drop.',
                         source: 'common practice, no source',

@@ -16,6 +16,10 @@ final readonly class PixelCount
         $each = $plan->strip($run->strip)->pixels->pixels ?? 1;
         $sections = array_map(static fn(int $g): int => $g * $each, $plan->cutMarks($run)->groups ?? []);
 
-        return $sections === [] ? [0] : $sections;
+        if ($sections === []) {
+            return [0];
+        }
+
+        return $sections;
     }
 }

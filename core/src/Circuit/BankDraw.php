@@ -73,7 +73,11 @@ final readonly class BankDraw
     {
         $amps = $this->amps($volts);
 
-        return $amps === null ? null : $volts - ($this->bankOhms + 2 * $this->coreOhms) * $amps;
+        if ($amps === null) {
+            return null;
+        }
+
+        return $volts - ($this->bankOhms + 2 * $this->coreOhms) * $amps;
     }
 
     /** What its cable carries at so many volts of the bank; where it cannot give the watts, what would flow without any ohms. */

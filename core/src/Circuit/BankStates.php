@@ -146,7 +146,7 @@ final readonly class BankStates
             value: $hold / $sum / self::HOURS_A_DAY,
             unit: 'days',
             decimals: 0,
-            formula: 'C / (' . implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) . ') / 24',
+            formula: 'C / (' . Input::sum($inputs) . ') / 24',
             inputs: [new Input('C', 'what the bank holds', $hold, 'Ah', path: "shelf.{$bank}.ampHours"), ...$inputs],
             assumption: 'Light off, switch on: an in-line switch saves it.',
             source: 'common practice, no source',

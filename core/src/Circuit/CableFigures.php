@@ -133,7 +133,7 @@ final readonly class CableFigures
             value: array_sum(array_map(static fn($c): float => $c->length, $plan->cables)),
             unit: 'm',
             decimals: 1,
-            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0',
+            formula: Input::sum($inputs),
             inputs: $inputs,
             assumption: 'One-way lengths, no slack.',
         );

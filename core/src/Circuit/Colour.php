@@ -61,7 +61,11 @@ final readonly class Colour
     {
         $sum = $this->x + $this->y + $this->z;
 
-        return $sum > 0 ? [$this->x / $sum, $this->y / $sum] : [0.0, 0.0];
+        if ($sum > 0) {
+            return [$this->x / $sum, $this->y / $sum];
+        }
+
+        return [0.0, 0.0];
     }
 
     /** @return array{float, float} u' and v' */
@@ -80,7 +84,11 @@ final readonly class Colour
     {
         $light = min(1.0, max(0.0, $light));
 
-        return $light > 216 / 24_389 ? (116 * $light ** (1 / 3) - 16) / 100 : ($light * 24_389) / 2_700;
+        if ($light > 216 / 24_389) {
+            return (116 * $light ** (1 / 3) - 16) / 100;
+        }
+
+        return ($light * 24_389) / 2_700;
     }
 
     /** Distance in u'v'; nothing from a place that is dark. */

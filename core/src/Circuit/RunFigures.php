@@ -166,7 +166,7 @@ final readonly class RunFigures
             value: array_sum($r->channelAmps),
             unit: 'A',
             decimals: 2,
-            formula: implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            formula: Input::sum($inputs),
             inputs: $inputs,
             assumption: self::SOLVED,
         );

@@ -115,7 +115,7 @@ final readonly class SupplyLoad
                 path: "labels.{$of}",
             );
         }
-        $sum = implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)) ?: '0';
+        $sum = Input::sum($inputs);
 
         return new Figure(
             label: $label,

@@ -206,16 +206,20 @@ final readonly class Abilities
         if ($show->kind === Show::LIST) {
             $short = array_filter($show->steps, static fn($s): bool => $s->hold + $s->fade < $step);
 
-            return $step === null || $short === []
-                ? []
-                : [
-                    "has steps of {$step} s and more, “{$show->name}” has shorter ones" => "Let each scene stay {$step} s.",
-                ];
+            if ($step === null || $short === []) {
+                return [];
+            }
+
+            return [
+                "has steps of {$step} s and more, “{$show->name}” has shorter ones" => "Let each scene stay {$step} s.",
+            ];
         }
         $near = max($least ?? 0.0, min($most ?? INF, $show->every));
 
-        return $show->kind === Show::RANDOM && abs($near - $show->every) > 1e-9
-            ? ["does not change every {$show->every} s, as “{$show->name}” asks" => "The nearest is {$near} s."]
-            : [];
+        if ($show->kind === Show::RANDOM && abs($near - $show->every) > 1e-9) {
+            return ["does not change every {$show->every} s, as “{$show->name}” asks" => "The nearest is {$near} s."];
+        }
+
+        return [];
     }
 }

@@ -83,9 +83,11 @@ final readonly class AnswerBoard
 
     private static function clash(Unit $control, ?Want $want): string
     {
-        return $want !== null && $control->zones > 0 && $want->zone > $control->zones
-            ? "{$control->label()} has {$control->zones} zones."
-            : '';
+        if ($want !== null && $control->zones > 0 && $want->zone > $control->zones) {
+            return "{$control->label()} has {$control->zones} zones.";
+        }
+
+        return '';
     }
 
     public function cell(string $control, string $light): ?Cell

@@ -83,7 +83,11 @@ final readonly class Mixing
     {
         $mine = array_map(static fn(int $c): float => $duties[$c] ?? 0.0, array_keys($this->channels));
 
-        return array_sum($mine) > 0.0 ? $this->scaled($mine, $level, '') : $this->plain($level);
+        if (array_sum($mine) > 0.0) {
+            return $this->scaled($mine, $level, '');
+        }
+
+        return $this->plain($level);
     }
 
     /** @throws \EmberDusk\Values\Refusal where its temperature lies outside of what is reckoned */
@@ -92,9 +96,11 @@ final readonly class Mixing
         $whites = $this->whites();
         $wanted = White::colour($kelvin);
         if ($whites === []) {
-            return count($this->channels) < 3
-                ? $this->told($level, 'Its colour is fixed: it is dimmed only.')
-                : $this->colour($level, $wanted);
+            if (count($this->channels) < 3) {
+                return $this->told($level, 'Its colour is fixed: it is dimmed only.');
+            }
+
+            return $this->colour($level, $wanted);
         }
         if (count($whites) === 1 && count($this->channels) > 3) {
             return $this->colour($level, $wanted);
@@ -136,9 +142,11 @@ final readonly class Mixing
         }
         $mixed = $this->scaled($duties, $level, '');
 
-        return $mixed->seen->apart($wanted) > self::TOLD && $level > 0
-            ? $this->scaled($duties, $level, 'Its channels cannot show it quite: the nearest is seen.')
-            : $mixed;
+        if ($mixed->seen->apart($wanted) > self::TOLD && $level > 0) {
+            return $this->scaled($duties, $level, 'Its channels cannot show it quite: the nearest is seen.');
+        }
+
+        return $mixed;
     }
 
     /**

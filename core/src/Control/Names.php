@@ -276,6 +276,10 @@ final readonly class Names
 
     private function short(string $name): string
     {
-        return mb_strlen($name) > 40 ? mb_substr($name, 0, 40) . '…' : $name;
+        if (mb_strlen($name) > 40) {
+            return mb_substr($name, 0, 40) . '…';
+        }
+
+        return $name;
     }
 }

@@ -91,7 +91,11 @@ final readonly class OneMore
             }
         }
 
-        return $best === null ? null : [$best[0], $best[1]];
+        if ($best === null) {
+            return null;
+        }
+
+        return [$best[0], $best[1]];
     }
 
     /** Whether a node half way hears both. The floors between them lie on one side of it or the other. */

@@ -36,7 +36,11 @@ final readonly class PowerCuts
         }
         foreach (TapeNotes::read($plan->places[$stands->place]->notes ?? '')->site->outlets as $outlet) {
             if ($outlet->spot->name === $stands->spot && ($outlet->switched || $outlet->keyed)) {
-                return $outlet->switched ? "the wall switch before {$outlet->spot->name}" : 'the key';
+                if ($outlet->switched) {
+                    return "the wall switch before {$outlet->spot->name}";
+                }
+
+                return 'the key';
             }
         }
 

@@ -44,7 +44,11 @@ final readonly class Running
     {
         $round = $this->round();
 
-        return $round === null || $this->show->rounds === Show::ENDLESS ? null : $round * $this->show->rounds;
+        if ($round === null || $this->show->rounds === Show::ENDLESS) {
+            return null;
+        }
+
+        return $round * $this->show->rounds;
     }
 
     /**
@@ -68,7 +72,11 @@ final readonly class Running
     public function flashes(): float
     {
         if ($this->show->kind !== Show::LIST) {
-            return $this->show->kind === Show::SOUND ? 0.0 : 1 / (2 * $this->show->every);
+            if ($this->show->kind === Show::SOUND) {
+                return 0.0;
+            }
+
+            return 1 / (2 * $this->show->every);
         }
         $round = $this->round() ?? 0.0;
         $steps = $this->show->steps;
@@ -162,7 +170,11 @@ final readonly class Running
     {
         $levels = array_map(static fn(array $d): float => max([0.0, ...$d]), $this->levels($scene));
 
-        return $levels === [] ? 0.0 : array_sum($levels) / max(1, count($this->lights()));
+        if ($levels === []) {
+            return 0.0;
+        }
+
+        return array_sum($levels) / max(1, count($this->lights()));
     }
 
     /** @return array<string, list<float>> */
@@ -190,9 +202,11 @@ final readonly class Running
                 $first = $n === 0 && $at < $round;
                 $from = $first ? [] : $this->levels($steps[($n + count($steps) - 1) % count($steps)]->scene);
 
-                return $step->fade > 0 && $within < $step->fade
-                    ? self::between($from, $to, $within / $step->fade)
-                    : $to;
+                if ($step->fade > 0 && $within < $step->fade) {
+                    return self::between($from, $to, $within / $step->fade);
+                }
+
+                return $to;
             }
             $within -= $long;
         }

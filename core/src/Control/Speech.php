@@ -214,7 +214,11 @@ final readonly class Speech
         $not = $this->named((string) $parts[1]);
 
         // What is left out must be known, or too many would answer.
-        return $not === [] ? [] : array_values(array_map(strval(...), array_diff($meant, $not)));
+        if ($not === []) {
+            return [];
+        }
+
+        return array_values(array_map(strval(...), array_diff($meant, $not)));
     }
 
     /**
@@ -286,8 +290,10 @@ final readonly class Speech
             return 'No light of this job has a name yet.';
         }
 
-        return $words === ''
-            ? "Which light? Say a name, such as “{$best[0]}”."
-            : "No light or room is called “{$words}”. The nearest is “{$best[0]}”.";
+        if ($words === '') {
+            return "Which light? Say a name, such as “{$best[0]}”.";
+        }
+
+        return "No light or room is called “{$words}”. The nearest is “{$best[0]}”.";
     }
 }

@@ -43,7 +43,7 @@ final readonly class MovingFigures
                 );
             }
         }
-        $sum = implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs));
+        $sum = Input::sum($inputs);
 
         return new Figure(
             label: 'Hours of what is chosen',
@@ -79,9 +79,7 @@ final readonly class MovingFigures
             value: $cost / UnitCosts::COIN,
             unit: $plan->terms->currency,
             decimals: 2,
-            formula: $inputs === []
-                ? '0'
-                : implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            formula: Input::sum($inputs),
             inputs: $inputs,
             assumption: 'Prices of the shelf, cable by 0.1 m, unrounded minutes at the job’s rate. Whole reels, ' .
                 'spares, what the client has, mark-up and tax show in the quote.',

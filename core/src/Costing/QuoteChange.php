@@ -61,9 +61,7 @@ final readonly class QuoteChange
             value: $this->cents / 100,
             unit: $this->currency,
             decimals: 2,
-            formula: $inputs === []
-                ? '0'
-                : implode(' + ', array_map(static fn(Input $i): string => $i->symbol, $inputs)),
+            formula: Input::sum($inputs),
             inputs: $inputs,
             assumption: 'The whole quote with it less the quote as it is: whole reels, spares, what the client has, mark-up, tax.',
             source: 'the quote',

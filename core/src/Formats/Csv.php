@@ -59,7 +59,7 @@ final readonly class Csv
                 ),
             );
         }
-        $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
+        $text = Utf8::bare($text);
         self::utf8($text);
         $lines = substr_count($text, "\n");
         if ($lines > self::MOST_ROWS + 1) {

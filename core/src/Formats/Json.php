@@ -37,7 +37,7 @@ final readonly class Json
                 ),
             );
         }
-        $text = str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
+        $text = Utf8::bare($text);
         foreach (self::PACKED as $begins => $what) {
             if (str_starts_with($text, $begins)) {
                 throw new InvalidInput("The file is packed ({$what}). Unpack it first, then take what is in it.");

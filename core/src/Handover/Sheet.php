@@ -107,7 +107,11 @@ final readonly class Sheet
             array_filter($plan->runs, static fn(Run $r): bool => !self::planned($r)),
         );
 
-        return $names === [] ? '' : 'Measured and without kit: ' . implode(', ', $names) . '.';
+        if ($names === []) {
+            return '';
+        }
+
+        return 'Measured and without kit: ' . implode(', ', $names) . '.';
     }
 
     /** @return array<string, mixed> */
@@ -179,7 +183,11 @@ final readonly class Sheet
         $bank = $plan->supplies[$run->supply ?? '']->bank ?? null;
         $named = self::named($run->supply, $plan->supply($run->supply)?->name());
 
-        return $bank === null ? $named : "{$named}, from " . self::named($bank, $plan->supply($bank)?->name());
+        if ($bank === null) {
+            return $named;
+        }
+
+        return "{$named}, from " . self::named($bank, $plan->supply($bank)?->name());
     }
 
     /** What drives the data of pixels. */

@@ -104,9 +104,11 @@ final readonly class Tested
     /** An end of the band, a digit finer than a meter shows: what lies on it is told from what lies beside it. */
     private static function band(float $value, string $unit): string
     {
-        return abs($value) < Multimeter::RANGES[0]
-            ? Figure::print(1000 * $value, 2) . " m{$unit}"
-            : Figure::print($value, 2) . " {$unit}";
+        if (abs($value) < Multimeter::RANGES[0]) {
+            return Figure::print(1000 * $value, 2) . " m{$unit}";
+        }
+
+        return Figure::print($value, 2) . " {$unit}";
     }
 
     /** @return array{where: string, read: string, expected: string, verdict: string} */

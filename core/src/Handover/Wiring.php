@@ -182,9 +182,11 @@ final class Wiring
         $device = $this->plan->supplies[$id] ?? ($this->plan->controllers[$id] ?? null);
         $stands = $device?->stands;
 
-        return $stands === null
-            ? 'where it stands was not written down'
-            : ($this->plan->places[$stands->place]->name ?? '') . ', ' . $stands->words($this->plan->terms->length);
+        if ($stands === null) {
+            return 'where it stands was not written down';
+        }
+
+        return ($this->plan->places[$stands->place]->name ?? '') . ', ' . $stands->words($this->plan->terms->length);
     }
 
     private function line(int $x1, int $y1, int $x2, int $y2): void

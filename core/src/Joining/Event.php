@@ -40,6 +40,10 @@ final readonly class Event
     {
         $at = strrpos($this->text, '|');
 
-        return $at === false ? [$this->text, ''] : [substr($this->text, 0, $at), substr($this->text, $at + 1)];
+        if ($at === false) {
+            return [$this->text, ''];
+        }
+
+        return [substr($this->text, 0, $at), substr($this->text, $at + 1)];
     }
 }

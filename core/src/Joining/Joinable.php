@@ -65,21 +65,23 @@ final readonly class Joinable
             static fn(Want $w): bool => $w->control === $unit->id || $w->light === $unit->id,
         );
         if ($wanted === []) {
-            return $unit->lights()
-                ? new Blocked(
+            if ($unit->lights()) {
+                return new Blocked(
                     Blocked::NO_CONTROL,
                     $unit->id,
                     "Nothing in this job works {$unit->called()}",
                     'No hub, remote, panel, bridge or phone of the job speaks its way and sets its kind. Choose one at Kit.',
                     new Place('kit', $unit->item),
-                )
-                : new Blocked(
-                    Blocked::NO_LIGHT,
-                    $unit->id,
-                    "{$unit->called()} has nothing to work",
-                    'No light of the job speaks its way, or none whose kind it can set. Take it out, or choose another.',
-                    new Place('kit', $unit->item),
                 );
+            }
+
+            return new Blocked(
+                Blocked::NO_LIGHT,
+                $unit->id,
+                "{$unit->called()} has nothing to work",
+                'No light of the job speaks its way, or none whose kind it can set. Take it out, or choose another.',
+                new Place('kit', $unit->item),
+            );
         }
         $missing = Families::of($unit->family)->missing($unit, $roster);
         if (
@@ -91,17 +93,19 @@ final readonly class Joinable
             $missing = [...$missing, ...Families::of('touchlink')->missing($unit, $roster)];
         }
 
-        return $missing === []
-            ? null
-            : new Blocked(
-                Blocked::NO_LEAFLET,
-                $unit->id,
-                "The leaflet of {$unit->called()} is not on the shelf",
-                'Missing: ' .
-                    implode(', ', array_unique($missing)) .
-                    '. Type it on the shelf from the leaflet in its box, then bring the job’s copy up to date.',
-                new Place('kit', $unit->item),
-            );
+        if ($missing === []) {
+            return null;
+        }
+
+        return new Blocked(
+            Blocked::NO_LEAFLET,
+            $unit->id,
+            "The leaflet of {$unit->called()} is not on the shelf",
+            'Missing: ' .
+                implode(', ', array_unique($missing)) .
+                '. Type it on the shelf from the leaflet in its box, then bring the job’s copy up to date.',
+            new Place('kit', $unit->item),
+        );
     }
 
     /**

@@ -35,13 +35,15 @@ final readonly class Needs
     {
         $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
 
-        return $lights === []
-            ? null
-            : new Need(
-                'power',
-                'Power at ' . self::labels($lights),
-                'Each must be switched alone, or its lead lifted with the supply off. Mains work is for a licensed person; local rules decide.',
-            );
+        if ($lights === []) {
+            return null;
+        }
+
+        return new Need(
+            'power',
+            'Power at ' . self::labels($lights),
+            'Each must be switched alone, or its lead lifted with the supply off. Mains work is for a licensed person; local rules decide.',
+        );
     }
 
     /** @return list<Need> */
@@ -108,13 +110,15 @@ final readonly class Needs
     {
         $with = [...$roster->of(Unit::ASSISTANT), ...$roster->of(Unit::LIGHT, 'cloud')];
 
-        return $with === []
-            ? null
-            : new Need(
-                'account',
-                'The client’s accounts for ' . self::labels($with),
-                'The client owns them and signs in. No password is written down here.',
-            );
+        if ($with === []) {
+            return null;
+        }
+
+        return new Need(
+            'account',
+            'The client’s accounts for ' . self::labels($with),
+            'The client owns them and signs in. No password is written down here.',
+        );
     }
 
     private static function network(Roster $roster): ?Need
@@ -126,13 +130,15 @@ final readonly class Needs
             ...$roster->of(Unit::ASSISTANT),
         ];
 
-        return $on === []
-            ? null
-            : new Need(
-                'network',
-                'The network’s name, in the 2.4 GHz band, for ' . self::labels($on),
-                'The client types its password. Not the guest network: it keeps devices apart.',
-            );
+        if ($on === []) {
+            return null;
+        }
+
+        return new Need(
+            'network',
+            'The network’s name, in the 2.4 GHz band, for ' . self::labels($on),
+            'The client types its password. Not the guest network: it keeps devices apart.',
+        );
     }
 
     private static function listed(Plan $plan): ?Need
@@ -146,26 +152,30 @@ final readonly class Needs
             }
         }
 
-        return $names === []
-            ? null
-            : new Need(
-                'listed',
-                'Old entries in the client’s hub: ' . implode(', ', $names),
-                'Ask which stay. What goes is deleted in its app before anything is reset.',
-            );
+        if ($names === []) {
+            return null;
+        }
+
+        return new Need(
+            'listed',
+            'Old entries in the client’s hub: ' . implode(', ', $names),
+            'Ask which stay. What goes is deleted in its app before anything is reset.',
+        );
     }
 
     private static function panel(Roster $roster): ?Need
     {
         $panels = $roster->of(Unit::PANEL);
 
-        return $panels === []
-            ? null
-            : new Need(
-                'panel',
-                self::labels($panels) . ' not yet fixed',
-                'A panel is linked before it is fixed, or a controller is brought to it on a temporary supply.',
-            );
+        if ($panels === []) {
+            return null;
+        }
+
+        return new Need(
+            'panel',
+            self::labels($panels) . ' not yet fixed',
+            'A panel is linked before it is fixed, or a controller is brought to it on a temporary supply.',
+        );
     }
 
     /** @param  array<array-key, Unit>  $units */

@@ -86,7 +86,11 @@ final readonly class Roster
         $a = $this->units[$one]->floor ?? null;
         $b = $this->units[$other]->floor ?? null;
 
-        return $a === null || $b === null ? 0 : abs($a - $b);
+        if ($a === null || $b === null) {
+            return 0;
+        }
+
+        return abs($a - $b);
     }
 
     /** Whole seconds to walk from one to the other. */
@@ -116,7 +120,11 @@ final readonly class Roster
     {
         $unit = $this->units[$id] ?? null;
 
-        return $unit === null ? $this : new self([...$this->units, $id => $unit->used()], $this->wants, $this->school);
+        if ($unit === null) {
+            return $this;
+        }
+
+        return new self([...$this->units, $id => $unit->used()], $this->wants, $this->school);
     }
 
     public function in(School $school): self

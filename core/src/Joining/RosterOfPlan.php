@@ -84,7 +84,11 @@ final class RosterOfPlan
     {
         $where = CableWay::where($this->plan, $id);
 
-        return $where === null ? null : [$where[1]->x, $where[1]->y];
+        if ($where === null) {
+            return null;
+        }
+
+        return [$where[1]->x, $where[1]->y];
     }
 
     private function lights(): void
@@ -121,7 +125,11 @@ final class RosterOfPlan
     {
         $runs = array_filter($this->plan->runs, $which);
 
-        return $runs === [] ? null : reset($runs);
+        if ($runs === []) {
+            return null;
+        }
+
+        return reset($runs);
     }
 
     private function room(string $place): string

@@ -125,6 +125,10 @@ final readonly class Unit
     /** Such as “C1, cove”. */
     public function called(): string
     {
-        return $this->name === '' ? $this->label() : $this->label() . ', ' . mb_strtolower($this->name);
+        if ($this->name === '') {
+            return $this->label();
+        }
+
+        return $this->label() . ', ' . mb_strtolower($this->name);
     }
 }

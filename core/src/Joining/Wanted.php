@@ -46,9 +46,11 @@ final readonly class Wanted
     public function cannot(Unit $control, Unit $light): ?string
     {
         if ($control->role === Unit::PHONE) {
-            return in_array($light->way, self::PHONE_WAYS, true)
-                ? null
-                : "A phone reaches {$light->label()} by a hub or bridge only.";
+            if (in_array($light->way, self::PHONE_WAYS, true)) {
+                return null;
+            }
+
+            return "A phone reaches {$light->label()} by a hub or bridge only.";
         }
         if ($light->family === '') {
             return "Nobody has written how {$light->label()} joins.";
@@ -58,19 +60,23 @@ final readonly class Wanted
             return "{$control->label()} reads a hub, and the job has none.";
         }
         if ($reads ? $light->way !== 'zigbee' : $light->way !== $control->way) {
-            return $reads
-                ? "The hub that {$control->label()} reads does not hold {$light->label()}."
-                : "{$control->label()} speaks " .
-                        self::way($control->way) .
-                        ", {$light->label()} " .
-                        self::way($light->way) .
-                        '.';
+            if ($reads) {
+                return "The hub that {$control->label()} reads does not hold {$light->label()}.";
+            }
+
+            return "{$control->label()} speaks " .
+                self::way($control->way) .
+                ", {$light->label()} " .
+                self::way($light->way) .
+                '.';
         }
         $sets = $reads ? array_values(array_intersect($control->sets, $this->hub->sets ?? [])) : $control->sets;
 
-        return in_array($light->kind, $sets, true) || in_array('single', $sets, true)
-            ? null
-            : "{$control->label()} can neither set nor dim what {$light->label()} drives.";
+        if (in_array($light->kind, $sets, true) || in_array('single', $sets, true)) {
+            return null;
+        }
+
+        return "{$control->label()} can neither set nor dim what {$light->label()} drives.";
     }
 
     private static function way(string $way): string
@@ -89,7 +95,11 @@ final readonly class Wanted
         // What lies or hangs in a place works that place; where it has no such light, all of them.
         $here = array_values(array_filter($able, static fn(Unit $u): bool => $u->place === $control->place));
 
-        return $here === [] ? $able : $here;
+        if ($here === []) {
+            return $able;
+        }
+
+        return $here;
     }
 
     /** @return list<Unit> */

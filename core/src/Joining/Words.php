@@ -7,6 +7,16 @@ namespace EmberDusk\Joining;
 /** Tasks and lines of the log in words. */
 final readonly class Words
 {
+    /** What follows the name of a control that has zones; 0 is none. */
+    public static function zone(int $zone): string
+    {
+        if ($zone === 0) {
+            return '';
+        }
+
+        return " zone {$zone}";
+    }
+
     public static function task(Task $task, Roster $roster): string
     {
         $device = $roster->has($task->device) ? $roster->unit($task->device)->called() : strtoupper($task->device);
@@ -15,11 +25,11 @@ final readonly class Words
         return match ($task->what) {
             Task::SETUP => "Setting up {$device}",
             Task::JOIN => $task->other === Roster::PHONE ? "Joining {$device}" : "Joining {$device} to {$other}",
-            Task::LINK => "Linking {$device}" . ($task->zone > 0 ? " zone {$task->zone}" : '') . " to {$other}",
+            Task::LINK => "Linking {$device}" . self::zone($task->zone) . " to {$other}",
             Task::READ => "Letting {$device} read {$other}",
             Task::MAINS => "{$device} after mains off and on",
             Task::CLOSED => "Working {$other} by {$device} with covers closed",
-            default => "Working {$other} by {$device}" . ($task->zone > 0 ? " zone {$task->zone}" : ''),
+            default => "Working {$other} by {$device}" . self::zone($task->zone),
         };
     }
 

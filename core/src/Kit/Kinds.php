@@ -30,7 +30,11 @@ final class Kinds
     {
         $written = self::$kinds[$kind] ?? (self::written()[$kind] ?? null);
 
-        return $written instanceof Fields ? (self::$kinds[$kind] = Kind::read($written)) : $written;
+        if ($written instanceof Fields) {
+            return self::$kinds[$kind] = Kind::read($written);
+        }
+
+        return $written;
     }
 
     /** @return array<string, Fields> by kind */

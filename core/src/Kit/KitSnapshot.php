@@ -13,6 +13,10 @@ final readonly class KitSnapshot
     /** Its kind, as the shelf names it. */
     public function kind(): string
     {
-        return is_string($this->written['kind'] ?? null) ? $this->written['kind'] : '';
+        if (is_string($this->written['kind'] ?? null)) {
+            return $this->written['kind'];
+        }
+
+        return '';
     }
 }

@@ -149,6 +149,10 @@ final readonly class OptionPower
 
     private static function amps(KitSnapshot $fuse): float
     {
-        return $fuse->entry instanceof Fuse ? $fuse->entry->amps : 0.0;
+        if ($fuse->entry instanceof Fuse) {
+            return $fuse->entry->amps;
+        }
+
+        return 0.0;
     }
 }

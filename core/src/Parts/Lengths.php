@@ -91,7 +91,11 @@ final readonly class Lengths
     /** Millimetres of a cut: scissors take nothing of a strip. */
     private static function kerf(string $group): int
     {
-        return $group === 'Strip' ? 0 : self::SAW;
+        if ($group === 'Strip') {
+            return 0;
+        }
+
+        return self::SAW;
     }
 
     /**

@@ -36,7 +36,11 @@ final readonly class BoxRoom
     /** Of what is known; null while nobody has measured the box. */
     public function share(): ?float
     {
-        return $this->size === null ? null : $this->taken() / array_product($this->size);
+        if ($this->size === null) {
+            return null;
+        }
+
+        return $this->taken() / array_product($this->size);
     }
 
     /** Whether one more would still fit; null where its size or the box's is not known. */
@@ -71,7 +75,11 @@ final readonly class BoxRoom
         $f = new Fields($kit->written);
         [$width, $height, $depth] = [$f->numberOrNull('width'), $f->numberOrNull('height'), $f->numberOrNull('depth')];
 
-        return $width === null || $height === null || $depth === null ? null : [$width, $height, $depth];
+        if ($width === null || $height === null || $depth === null) {
+            return null;
+        }
+
+        return [$width, $height, $depth];
     }
 
     private function taken(): float

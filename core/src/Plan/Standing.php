@@ -6,6 +6,8 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Survey\Length;
+use EmberDusk\Survey\Point;
+use EmberDusk\Survey\TapeSheet;
 
 /** Where a unit stands: in a place of the job, at a surveyed outlet or in a box, or at a measured point of a wall. */
 final readonly class Standing
@@ -47,6 +49,16 @@ final readonly class Standing
             'at' => $this->at,
             'up' => $this->up,
         ];
+    }
+
+    /** Where that is on the sheet of its place; null while the notes do not have it. */
+    public function on(TapeSheet $sheet): ?Point
+    {
+        if ($this->wall === null) {
+            return $sheet->spots[$this->spot] ?? null;
+        }
+
+        return $sheet->along($this->wall, $this->at);
     }
 
     /** Such as “B1”, or “wall 2 at 1.20 m, 2.10 m up”. */

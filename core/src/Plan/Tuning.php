@@ -60,8 +60,10 @@ final readonly class Tuning
     /** What it is wanted to do when its power returns, in words; empty where nobody has said. */
     public function returns(): string
     {
-        return $this->powerOn === self::LEVEL
-            ? sprintf('comes up at %d %%', (int) round(100 * $this->level))
-            : self::POWER[$this->powerOn] ?? '';
+        if ($this->powerOn === self::LEVEL) {
+            return sprintf('comes up at %d %%', (int) round(100 * $this->level));
+        }
+
+        return self::POWER[$this->powerOn] ?? '';
     }
 }

@@ -65,6 +65,10 @@ final readonly class Floor
     /** Watts that a controller carries at most. */
     private static function carries(Entry $controller, float $volts): float
     {
-        return $controller instanceof Controller ? $controller->wattsAt($volts) : INF;
+        if ($controller instanceof Controller) {
+            return $controller->wattsAt($volts);
+        }
+
+        return INF;
     }
 }

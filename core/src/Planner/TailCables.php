@@ -30,6 +30,10 @@ final readonly class TailCables
         $first = array_values($now)[0] ?? null;
         $tails = $first === null ? [] : array_map(static fn(int $pad): KitSnapshot => $now[$pad] ?? $first, $pads);
 
-        return $tails === [] ? [] : [$tails];
+        if ($tails === []) {
+            return [];
+        }
+
+        return [$tails];
     }
 }

@@ -88,7 +88,11 @@ final readonly class Arrangement
     /** Ways there and back of all people: one a visit and person. */
     public function journeys(): int
     {
-        return $this->visits === [] ? 1 : array_sum(array_map(static fn(Visit $v): int => $v->people, $this->visits));
+        if ($this->visits === []) {
+            return 1;
+        }
+
+        return array_sum(array_map(static fn(Visit $v): int => $v->people, $this->visits));
     }
 
     /** With one more wait, or without it. */

@@ -78,7 +78,11 @@ final class InstallSteps
         }
         $there = array_values(array_unique(array_map(fn(string $u): string => $this->fixed[$u], $units)));
 
-        return $there === [] ? $after : $there;
+        if ($there === []) {
+            return $after;
+        }
+
+        return $there;
     }
 
     /** The step in which a controller's switch or jumper is set, before it is mounted; null where it has none. */

@@ -52,20 +52,30 @@ final readonly class RunJoints
 
     public function why(): string
     {
-        return $this->soldered()
-            ? 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.'
-            : 'Every core by its mark, then pulled at.';
+        if ($this->soldered()) {
+            return 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.';
+        }
+
+        return 'Every core by its mark, then pulled at.';
     }
 
     /** @return list<string> */
     public function tools(): array
     {
-        return $this->soldered() ? ['iron at 320 °C', 'flux'] : ['crimping or screw tool'];
+        if ($this->soldered()) {
+            return ['iron at 320 °C', 'flux'];
+        }
+
+        return ['crimping or screw tool'];
     }
 
     public function caution(): string
     {
-        return $this->soldered() ? 'Flux fumes: air. Hot iron: a stand.' : 'Nothing is live while a joint is made.';
+        if ($this->soldered()) {
+            return 'Flux fumes: air. Hot iron: a stand.';
+        }
+
+        return 'Nothing is live while a joint is made.';
     }
 
     private function soldered(): bool

@@ -109,7 +109,11 @@ final readonly class TapeSheet
         $from = $this->corners[0];
         foreach ($this->legs as $n => $of) {
             if ($n === $leg) {
-                return $of->climbs ? $from : $from->go(min($at, $of->length), $of->heading);
+                if ($of->climbs) {
+                    return $from;
+                }
+
+                return $from->go(min($at, $of->length), $of->heading);
             }
             $from = $of->climbs ? $from : $from->go($of->length, $of->heading);
         }

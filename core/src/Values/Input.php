@@ -17,4 +17,14 @@ final readonly class Input
         public string $unit,
         public string $path,
     ) {}
+
+    /**
+     * The formula of their sum.
+     *
+     * @param  array<array-key, self>  $inputs
+     */
+    public static function sum(array $inputs): string
+    {
+        return implode(' + ', array_map(static fn(self $i): string => $i->symbol, $inputs)) ?: '0';
+    }
 }

@@ -40,7 +40,11 @@ final readonly class ChannelFinder
     /** The one class that is left; null while there are several, or none. */
     public function found(): ?Explanation
     {
-        return count($this->left) === 1 ? $this->left[0] : null;
+        if (count($this->left) === 1) {
+            return $this->left[0];
+        }
+
+        return null;
     }
 
     /** The colour to command next: the one whose answers part what is left most evenly; null when nothing is left to ask. */

@@ -20,9 +20,11 @@ final readonly class Explanation
     {
         $way = $this->ways[0];
 
-        return $way instanceof Pixels
-            ? !$way->wrongKind && $way->order === range(0, count($way->order) - 1)
-            : $way->faults() === 0;
+        if ($way instanceof Pixels) {
+            return !$way->wrongKind && $way->order === range(0, count($way->order) - 1);
+        }
+
+        return $way->faults() === 0;
     }
 
     /** How likely it is before anything is seen, to a factor: each thing that is wrong is a tenth as likely as none (common practice, no source). */

@@ -50,7 +50,11 @@ final readonly class LeadWords
             }
         }
 
-        return $names === [] ? 'nothing' : self::listed($names);
+        if ($names === []) {
+            return 'nothing';
+        }
+
+        return self::listed($names);
     }
 
     /**
@@ -83,9 +87,11 @@ final readonly class LeadWords
     private function said(Leads|Pixels $way): string
     {
         if ($way instanceof Pixels) {
-            return $way->wrongKind
-                ? 'the fourth channel is set wrong: bytes meant for one pixel reach the next'
-                : 'the order of the colours is set wrong';
+            if ($way->wrongKind) {
+                return 'the fourth channel is set wrong: bytes meant for one pixel reach the next';
+            }
+
+            return 'the order of the colours is set wrong';
         }
         if ($way->dead) {
             return 'nothing lights: the common lead is loose or exchanged with another, the strip has its common on the other side, or no volts come';
@@ -235,6 +241,10 @@ final readonly class LeadWords
     {
         $last = (string) array_pop($names);
 
-        return $names === [] ? $last : implode(', ', $names) . ' and ' . $last;
+        if ($names === []) {
+            return $last;
+        }
+
+        return implode(', ', $names) . ' and ' . $last;
     }
 }

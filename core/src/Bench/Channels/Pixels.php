@@ -18,6 +18,10 @@ final readonly class Pixels
 
     public function shows(int $commanded): int
     {
-        return $this->wrongKind ? self::MANY : 1 << $this->order[$commanded];
+        if ($this->wrongKind) {
+            return self::MANY;
+        }
+
+        return 1 << $this->order[$commanded];
     }
 }

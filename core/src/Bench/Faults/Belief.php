@@ -100,7 +100,11 @@ final readonly class Belief
     {
         $best = $this->likeliest($class);
 
-        return $best === null ? null : $best->fault?->of($best->size());
+        if ($best === null) {
+            return null;
+        }
+
+        return $best->fault?->of($best->size());
     }
 
     private function likeliest(string $class): ?Component

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
+use EmberDusk\Bench\Meter\CableSpots;
 use EmberDusk\Plan\Plan;
 
 /** A fault, and what mends it, in words. */
@@ -91,7 +92,7 @@ final readonly class FaultWords
     private function joint(array $parts): string
     {
         [$id, $end, $core] = [$parts[0], $parts[1] ?? '', (int) ($parts[2] ?? 1)];
-        $conductor = $core === 1 ? '+' : 'return ' . ($core - 1);
+        $conductor = CableSpots::core($core);
         $cable = $this->plan->cables[$id] ?? null;
         if ($cable !== null) {
             return "bad joint of {$conductor} of {$this->name($id)} at " .
@@ -105,11 +106,19 @@ final readonly class FaultWords
 
     private function name(string $id): string
     {
-        return isset($this->plan->runs[$id]) ? $this->plan->runs[$id]->name() : strtoupper($id);
+        if (isset($this->plan->runs[$id])) {
+            return $this->plan->runs[$id]->name();
+        }
+
+        return strtoupper($id);
     }
 
     private static function ohms(float $ohms): string
     {
-        return $ohms < 1 ? sprintf('%.0f mΩ', 1000 * $ohms) : sprintf('%.1f Ω', $ohms);
+        if ($ohms < 1) {
+            return sprintf('%.0f mΩ', 1000 * $ohms);
+        }
+
+        return sprintf('%.1f Ω', $ohms);
     }
 }

@@ -140,10 +140,18 @@ final readonly class Predictions
         if ($fault->kind === FaultKind::Overload) {
             $gives = $base[Command::FULL . " {$fault->place}:amps"] ?? 0.0;
 
-            return $gives < 0.01 ? [] : array_map(static fn(float $s): float => $s * $gives, $fault->kind->sizes());
+            if ($gives < 0.01) {
+                return [];
+            }
+
+            return array_map(static fn(float $s): float => $s * $gives, $fault->kind->sizes());
         }
 
-        return $fault->kind->sizes() === [1.0] ? [$fault->size] : $fault->kind->sizes();
+        if ($fault->kind->sizes() === [1.0]) {
+            return [$fault->size];
+        }
+
+        return $fault->kind->sizes();
     }
 
     /**

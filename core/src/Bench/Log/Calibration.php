@@ -56,7 +56,11 @@ final readonly class Calibration
             $none->take([$key => 1.0], $r->value, $meter);
         }
 
-        return count($readings) < self::LEAST ? null : new self($expected, $none->nuisance(), $readings);
+        if (count($readings) < self::LEAST) {
+            return null;
+        }
+
+        return new self($expected, $none->nuisance(), $readings);
     }
 
     /** Factor on the rails of the shelf. */

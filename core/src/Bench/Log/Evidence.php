@@ -109,7 +109,11 @@ final readonly class Evidence
             if ($k < $n && $e->place === $now->place && $e->command === $now->command) {
                 $may = Multimeter::tolerance((float) $e->value) + Multimeter::tolerance((float) $now->value);
 
-                return !$now->sure && abs((float) $e->value - (float) $now->value) > $may ? $e : null;
+                if (!$now->sure && abs((float) $e->value - (float) $now->value) > $may) {
+                    return $e;
+                }
+
+                return null;
             }
         }
 

@@ -12,6 +12,16 @@ use EmberDusk\Plan\Plan;
 /** Where a meter is held to a cable: through its cores and along them, across its joints, at its bare wires. */
 final readonly class CableSpots
 {
+    /** What a core carries: the first is +. */
+    public static function core(int $core): string
+    {
+        if ($core === 1) {
+            return '+';
+        }
+
+        return 'return ' . ($core - 1);
+    }
+
     /** @return list<Spot> */
     public static function of(Plan $plan, Island $island, LaidCable $cable): array
     {
@@ -21,7 +31,7 @@ final readonly class CableSpots
         $letter = ['from' => 'a', 'to' => 'b'];
         $spots = [];
         for ($core = 1; $core <= self::cores($plan, $island, $cable); $core++) {
-            $of = $core === 1 ? '+' : 'return ' . ($core - 1);
+            $of = self::core($core);
             $sign = $core === 1 ? 1.0 : -1.0;
             $spots[] = new Spot(
                 id: "{$cable->id}:amps:{$core}",
@@ -74,7 +84,11 @@ final readonly class CableSpots
                 if (isset($plan->wayTo($feed)[$cable->id]) && $plan->root($cable->from) !== null) {
                     $root = $plan->root($cable->from);
 
-                    return isset($plan->controllers[$root]) ? count($parts->strip->channels) + 1 : 2;
+                    if (isset($plan->controllers[$root])) {
+                        return count($parts->strip->channels) + 1;
+                    }
+
+                    return 2;
                 }
             }
         }

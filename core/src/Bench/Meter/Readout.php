@@ -37,7 +37,11 @@ final class Readout
     {
         $value = $this->value($spot);
 
-        return $value === null ? null : $spot->sign * $value;
+        if ($value === null) {
+            return null;
+        }
+
+        return $spot->sign * $value;
     }
 
     private function value(Spot $spot): ?float
@@ -49,9 +53,11 @@ final class Readout
             $plus = $this->nodes[$spot->nodes[0]] ?? null;
             $minus = $this->nodes[$spot->nodes[1]] ?? null;
 
-            return $plus === null || $minus === null
-                ? null
-                : $this->solution->volt($plus) - $this->solution->volt($minus);
+            if ($plus === null || $minus === null) {
+                return null;
+            }
+
+            return $this->solution->volt($plus) - $this->solution->volt($minus);
         }
         foreach ($this->network->sources as $source) {
             if ($source->name === $spot->through) {
@@ -63,7 +69,11 @@ final class Readout
         }
         $r = $this->network->resistors[$this->resistors[$spot->through ?? ''] ?? -1] ?? null;
 
-        return $r === null ? null : $this->solution->amps($r);
+        if ($r === null) {
+            return null;
+        }
+
+        return $this->solution->amps($r);
     }
 
     /** @param  list<string>  $along */

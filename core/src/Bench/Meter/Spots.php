@@ -77,9 +77,11 @@ final readonly class Spots
         $minus = $id === $this->island->supplies[0] ? '0' : "{$name}_m";
         $says = strtoupper($id);
 
-        return $unit === 'V'
-            ? new Spot(id: $id, unit: 'V', of: $id, words: "{$says}, its terminals", nodes: ["{$name}_p", $minus])
-            : new Spot(id: "{$id}:amps", unit: 'A', of: $id, words: "what {$says} gives", through: $name);
+        if ($unit === 'V') {
+            return new Spot(id: $id, unit: 'V', of: $id, words: "{$says}, its terminals", nodes: ["{$name}_p", $minus]);
+        }
+
+        return new Spot(id: "{$id}:amps", unit: 'A', of: $id, words: "what {$says} gives", through: $name);
     }
 
     /** @return list<Spot> */

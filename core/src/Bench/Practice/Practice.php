@@ -95,7 +95,11 @@ final readonly class Practice
             return (int) floor(0.75 * min($set, $all));
         }
 
-        return $set > $all ? CountFinder::OFF_THE_END : $set;
+        if ($set > $all) {
+            return CountFinder::OFF_THE_END;
+        }
+
+        return $set;
     }
 
     /**

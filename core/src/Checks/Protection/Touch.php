@@ -64,6 +64,10 @@ final readonly class Touch extends RunCheck
     /** Volts d.c. that may be touched. */
     public static function limit(bool $damp): float
     {
-        return $damp ? self::DAMP : self::DRY;
+        if ($damp) {
+            return self::DAMP;
+        }
+
+        return self::DRY;
     }
 }

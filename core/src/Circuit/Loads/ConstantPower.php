@@ -22,7 +22,11 @@ final readonly class ConstantPower
         $most = $this->watts / $this->leastVolts;
         $x = ($u - 0.9 * $this->leastVolts) / (0.1 * $this->leastVolts);
 
-        return $x <= 0 ? [0.0, 0.0] : [$most * $x, $most / (0.1 * $this->leastVolts)];
+        if ($x <= 0) {
+            return [0.0, 0.0];
+        }
+
+        return [$most * $x, $most / (0.1 * $this->leastVolts)];
     }
 
     /** @return list<string> SPICE lines */

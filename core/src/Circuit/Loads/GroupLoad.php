@@ -14,18 +14,20 @@ final readonly class GroupLoad
     /** @param  float  $level  mean duty of pixels */
     public static function of(Strip $strip, Channel $channel, float $level): Load
     {
-        return $strip->pixels === null
-            ? new ResistorLimited(
+        if ($strip->pixels === null) {
+            return new ResistorLimited(
                 volts: $strip->volts,
                 nominal: $strip->nominalAmps($channel),
                 leds: $strip->leds,
                 ledVolts: $channel->ledVolts ?? $strip->ledVolts,
                 slope: $strip->slope,
-            )
-            : new ConstantCurrent(
-                $level * $strip->pixels->amps + $strip->pixels->idle,
-                $strip->pixels->turnOn,
-                $strip->pixels->full,
             );
+        }
+
+        return new ConstantCurrent(
+            $level * $strip->pixels->amps + $strip->pixels->idle,
+            $strip->pixels->turnOn,
+            $strip->pixels->full,
+        );
     }
 }

@@ -106,9 +106,11 @@ final readonly class ResistorLimited implements Load
     /** Diode model shared by all loads of one bend, as a SPICE line. */
     public function modelLine(): ?string
     {
-        return $this->leds === 0
-            ? null
-            : sprintf('.model M_%s D(IS=1e-12 N=%.12g)', $this->model(), $this->bend / self::THERMAL);
+        if ($this->leds === 0) {
+            return null;
+        }
+
+        return sprintf('.model M_%s D(IS=1e-12 N=%.12g)', $this->model(), $this->bend / self::THERMAL);
     }
 
     private function model(): string

@@ -84,11 +84,19 @@ abstract class ChannelLadder extends Ladder
 
     public function differences(): array
     {
-        return $this->d === [] ? [[]] : $this->d;
+        if ($this->d === []) {
+            return [[]];
+        }
+
+        return $this->d;
     }
 
     public function amps(): array
     {
-        return $this->i === [] ? [[]] : $this->i;
+        if ($this->i === []) {
+            return [[]];
+        }
+
+        return $this->i;
     }
 }

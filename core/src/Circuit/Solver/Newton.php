@@ -171,7 +171,11 @@ final class Newton
     {
         $shrinks = $this->part === 1.0 && $move < min(self::CLOSE[0], self::CLOSE[1] * $before);
 
-        return $shrinks ? $move * ($move / $before) ** 2 : INF;
+        if ($shrinks) {
+            return $move * ($move / $before) ** 2;
+        }
+
+        return INF;
     }
 
     /** Finds the step of every unknown. */

@@ -233,17 +233,29 @@ final class QuadLadder extends Ladder
 
     public function differences(): array
     {
-        return $this->stretch->channels() === 3 ? [$this->d[0], $this->d[1], $this->d[2]] : $this->d;
+        if ($this->stretch->channels() === 3) {
+            return [$this->d[0], $this->d[1], $this->d[2]];
+        }
+
+        return $this->d;
     }
 
     public function amps(): array
     {
-        return $this->stretch->channels() === 3 ? [$this->i[0], $this->i[1], $this->i[2]] : $this->i;
+        if ($this->stretch->channels() === 3) {
+            return [$this->i[0], $this->i[1], $this->i[2]];
+        }
+
+        return $this->i;
     }
 
     /** 1 when there is a fourth channel, else 0. */
     private function fourth(): float
     {
-        return $this->stretch->channels() === 4 ? 1.0 : 0.0;
+        if ($this->stretch->channels() === 4) {
+            return 1.0;
+        }
+
+        return 0.0;
     }
 }

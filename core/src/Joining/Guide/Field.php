@@ -56,7 +56,11 @@ final class Field
 
     private function searchSeconds(string $device): float
     {
-        return $this->roster->has($device) ? $this->roster->unit($device)->leaflet->figure('search') ?? 60.0 : 60.0;
+        if ($this->roster->has($device)) {
+            return $this->roster->unit($device)->leaflet->figure('search') ?? 60.0;
+        }
+
+        return 60.0;
     }
 
     /** @return array{float, float}|null */
@@ -93,9 +97,11 @@ final class Field
         }
         $until = $this->searches[$step->search][1] ?? -INF;
 
-        return $until - $now < min($step->searchFor, $this->searchSeconds($step->search) - 1.0)
-            ? $this->start($step, $this->roster->unit($step->search), $alert)
-            : null;
+        if ($until - $now < min($step->searchFor, $this->searchSeconds($step->search) - 1.0)) {
+            return $this->start($step, $this->roster->unit($step->search), $alert);
+        }
+
+        return null;
     }
 
     private function power(Step $step, Unit $unit, bool $on, string $alert): Step
@@ -183,7 +189,11 @@ final class Field
     {
         $entry = array_search($task->device, $this->owners[$task->other] ?? [], true);
 
-        return $entry === false ? $this->candidate($task) : (string) $entry;
+        if ($entry === false) {
+            return $this->candidate($task);
+        }
+
+        return (string) $entry;
     }
 
     public function ownerOf(string $hub, string $entry): ?string

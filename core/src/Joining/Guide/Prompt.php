@@ -111,7 +111,11 @@ final readonly class Prompt
             return [$opened, $opened + $step->waits];
         }
 
-        return $step->search === null ? null : $this->field->search($step->search);
+        if ($step->search === null) {
+            return null;
+        }
+
+        return $this->field->search($step->search);
     }
 
     private function end(): Step

@@ -11,6 +11,7 @@ use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
+use EmberDusk\Joining\Words;
 
 /**
  * What is tried once more when every control works: with covers closed, after mains of the whole site off and on, without the internet,
@@ -199,7 +200,7 @@ final readonly class Proofs
             );
         }
         $control = $roster->unit($task->device);
-        $by = $control->called() . ($task->zone > 0 ? " zone {$task->zone}" : '');
+        $by = $control->called() . Words::zone($task->zone);
         $closed = $task->what === Task::CLOSED;
 
         return new Step(

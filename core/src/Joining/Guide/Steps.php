@@ -13,6 +13,7 @@ use EmberDusk\Joining\School;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Joining\Words;
 
 /** The steps of tasks, in the order in which hands do them: those of one batch share a search, and are identified after it. */
 final class Steps
@@ -90,9 +91,11 @@ final class Steps
             return Proofs::steps($task, $this->roster);
         }
 
-        return $task->what === Task::ACCEPT
-            ? [$this->accept($task)]
-            : Families::of($task->family)->steps($task, $this->roster, $dropped);
+        if ($task->what === Task::ACCEPT) {
+            return [$this->accept($task)];
+        }
+
+        return Families::of($task->family)->steps($task, $this->roster, $dropped);
     }
 
     /**
@@ -115,7 +118,7 @@ final class Steps
     {
         $control = $this->roster->unit($task->device);
         $light = $this->roster->unit($task->other);
-        $by = $control->called() . ($task->zone > 0 ? " zone {$task->zone}" : '');
+        $by = $control->called() . Words::zone($task->zone);
 
         return new Step(
             task: $task->id(),

@@ -44,7 +44,11 @@ final readonly class Nearest
         }
         assert($best !== null, 'something can always come next');
 
-        return $moves->shares($best[0][0]) ? self::filled($moves, $best, $done, $place, $powered) : $best;
+        if ($moves->shares($best[0][0])) {
+            return self::filled($moves, $best, $done, $place, $powered);
+        }
+
+        return $best;
     }
 
     /**

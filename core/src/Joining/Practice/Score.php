@@ -11,6 +11,7 @@ use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\StandIn\Window;
 use EmberDusk\Joining\Want;
+use EmberDusk\Joining\Words;
 
 /**
  * How a lesson went: what works when it is pressed, resets and windows beyond those that the guide's own hands need on the same stand-ins, and
@@ -99,7 +100,7 @@ final readonly class Score
                 $want->control === Roster::PHONE
                     ? 'the phone'
                     : $attempt->lesson->roster->unit($want->control)->label(),
-                $want->zone > 0 ? " zone {$want->zone}" : '',
+                Words::zone($want->zone),
                 Seen::words($pressed[$want->key()] ?? Seen::NOTHING),
             );
         }

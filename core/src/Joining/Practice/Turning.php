@@ -33,7 +33,11 @@ final readonly class Turning
         $unmet = Attempt::unmet($site);
         $misnamed = $attempt->misnamed($site);
         if ($unmet === []) {
-            return $misnamed === [] ? null : self::named($attempt, $misnamed);
+            if ($misnamed === []) {
+                return null;
+            }
+
+            return self::named($attempt, $misnamed);
         }
         $best = null;
         foreach (self::others($site) as [$without, $flaws, $says]) {

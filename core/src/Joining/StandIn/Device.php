@@ -233,7 +233,11 @@ abstract class Device
     {
         $last = $this->shown[count($this->shown) - 1] ?? null;
 
-        return $last === null || $last[0] < $this->offAt ? null : [$last[0], $last[2]];
+        if ($last === null || $last[0] < $this->offAt) {
+            return null;
+        }
+
+        return [$last[0], $last[2]];
     }
 
     /** Whether its lamp is lit by a signal; null when none runs. */

@@ -44,7 +44,11 @@ abstract class Light extends Device
     /** From 0 to 1. */
     public function level(): float
     {
-        return $this->awake() ? $this->level : 0.0;
+        if ($this->awake()) {
+            return $this->level;
+        }
+
+        return 0.0;
     }
 
     /** On where it was off, off where it was on. */

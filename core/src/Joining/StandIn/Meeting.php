@@ -20,6 +20,10 @@ final readonly class Meeting
         }
         $at = max($one[0], $other[0]) + $takes;
 
-        return $at <= min($one[1], $other[1]) + 1e-9 ? $at : null;
+        if ($at <= min($one[1], $other[1]) + 1e-9) {
+            return $at;
+        }
+
+        return null;
     }
 }

@@ -27,7 +27,11 @@ final class Phone extends Device
     {
         $search = $this->searches[$way] ?? null;
 
-        return $search !== null && $at <= $search[1] + 1e-9 ? $search : null;
+        if ($search !== null && $at <= $search[1] + 1e-9) {
+            return $search;
+        }
+
+        return null;
     }
 
     public function put(string $kind, string $text, float $at): void

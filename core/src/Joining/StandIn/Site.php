@@ -110,9 +110,11 @@ final class Site implements StandIns
     {
         $phone = $this->devices[Roster::PHONE] ?? null;
 
-        return $phone instanceof Phone
-            ? $phone
-            : new Phone(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''), $this);
+        if ($phone instanceof Phone) {
+            return $phone;
+        }
+
+        return new Phone(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''), $this);
     }
 
     /** The first device that keeps a network of that way open now. */
@@ -186,7 +188,11 @@ final class Site implements StandIns
             }
         }
 
-        return $times === [] ? null : min($times);
+        if ($times === []) {
+            return null;
+        }
+
+        return min($times);
     }
 
     public function isPowered(string $device): bool

@@ -107,7 +107,11 @@ final readonly class Gesture
     {
         $words = implode(', then ', array_map(static fn(GesturePart $p): string => $p->words(), $this->parts));
 
-        return $zone === null ? $words : str_ireplace(' ' . self::ZONE, " the key of zone {$zone}", $words);
+        if ($zone === null) {
+            return $words;
+        }
+
+        return str_ireplace(' ' . self::ZONE, " the key of zone {$zone}", $words);
     }
 
     /** Seconds that a hand takes for all of it, with half a second from part to part. */

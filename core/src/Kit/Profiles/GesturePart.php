@@ -37,7 +37,11 @@ final readonly class GesturePart
     /** Seconds between the presses, or power-cycles, of an even hand. */
     public function beat(): float
     {
-        return $this->times < 2 ? 0.0 : $this->takes() / ($this->times - 1);
+        if ($this->times < 2) {
+            return 0.0;
+        }
+
+        return $this->takes() / ($this->times - 1);
     }
 
     public function words(): string
@@ -60,6 +64,10 @@ final readonly class GesturePart
 
     private function within(): string
     {
-        return $this->seconds === null || $this->times === 1 ? '' : sprintf(' within %g s', $this->seconds);
+        if ($this->seconds === null || $this->times === 1) {
+            return '';
+        }
+
+        return sprintf(' within %g s', $this->seconds);
     }
 }

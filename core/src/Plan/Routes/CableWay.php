@@ -70,7 +70,11 @@ final readonly class CableWay
             }
         }
 
-        return $cables === [] ? $plan : $plan->with(cables: $cables + $plan->cables);
+        if ($cables === []) {
+            return $plan;
+        }
+
+        return $plan->with(cables: $cables + $plan->cables);
     }
 
     /**
@@ -86,13 +90,15 @@ final readonly class CableWay
             $path = TapeNotes::read($plan->place($run->place)->notes)->runs[$run->word] ?? null;
             $marks = $plan->cutMarks($run);
 
-            return $path === null || $marks === null
-                ? null
-                : [
-                    $run->place,
-                    $path->at($marks->position($feed->pad) + ($path->length() * ($run->part - 1)) / $run->parts),
-                    $run->height,
-                ];
+            if ($path === null || $marks === null) {
+                return null;
+            }
+
+            return [
+                $run->place,
+                $path->at($marks->position($feed->pad) + ($path->length() * ($run->part - 1)) / $run->parts),
+                $run->height,
+            ];
         }
         $stands = (
             $plan->supplies[$end] ??
@@ -102,9 +108,12 @@ final readonly class CableWay
             return null;
         }
         $sheet = TapeNotes::read($plan->places[$stands->place]->notes);
-        $point =
-            $stands->wall === null ? $sheet->spots[$stands->spot] ?? null : $sheet->along($stands->wall, $stands->at);
+        $point = $stands->on($sheet);
 
-        return $point === null ? null : [$stands->place, $point, $stands->up ?? $sheet->site->spot($stands->spot)?->up];
+        if ($point === null) {
+            return null;
+        }
+
+        return [$stands->place, $point, $stands->up ?? $sheet->site->spot($stands->spot)?->up];
     }
 }

@@ -38,8 +38,10 @@ final readonly class LegWay
             return [$this->ends[0], $this->ends[1], ExistingLegs::LEAD];
         }
 
-        return $b < $a
-            ? [$this->ends[1], $this->ends[0], round($b, 2)]
-            : [$this->ends[0], $this->ends[1], round($a, 2)];
+        if ($b < $a) {
+            return [$this->ends[1], $this->ends[0], round($b, 2)];
+        }
+
+        return [$this->ends[0], $this->ends[1], round($a, 2)];
     }
 }

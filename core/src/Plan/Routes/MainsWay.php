@@ -39,7 +39,7 @@ final readonly class MainsWay
         if ($stands->spot !== '' && (in_array($stands->spot, $names, true) || $leads !== [])) {
             return new self(null, 0.0, true);
         }
-        $at = $stands->wall === null ? $sheet->spots[$stands->spot] ?? null : $sheet->along($stands->wall, $stands->at);
+        $at = $stands->on($sheet);
         $up = $stands->up ?? $sheet->site->spot($stands->spot)?->up;
         $walls = new Walls($sheet);
         $best = null;
@@ -54,8 +54,10 @@ final readonly class MainsWay
             $best = $best === null || $metres < $best[0] ? [$metres, $outlet->name] : $best;
         }
 
-        return $best === null
-            ? new self(null, 0.0, false)
-            : new self($best[1], is_finite($best[0]) ? round($best[0] + CableWay::SLACK, 2) : 0.0, false);
+        if ($best === null) {
+            return new self(null, 0.0, false);
+        }
+
+        return new self($best[1], is_finite($best[0]) ? round($best[0] + CableWay::SLACK, 2) : 0.0, false);
     }
 }

@@ -182,7 +182,11 @@ final class Routes
     {
         $where = CableWay::where($this->plan, (string) $this->plan->origin($run));
 
-        return $where === null || $where[0] !== $run->place ? null : [$where[1], $where[2]];
+        if ($where === null || $where[0] !== $run->place) {
+            return null;
+        }
+
+        return [$where[1], $where[2]];
     }
 
     /** The point on the sheet that a place's cables come past. */
@@ -208,12 +212,20 @@ final class Routes
             return $this->sheet->site->spot($place)?->up;
         }
 
-        return $this->laid($now) === null ? $this->stands($now)[1] ?? null : null;
+        if ($this->laid($now) === null) {
+            return $this->stands($now)[1] ?? null;
+        }
+
+        return null;
     }
 
     private static function rise(?float $a, ?float $b): float
     {
-        return $a === null || $b === null ? 0.0 : abs($a - $b);
+        if ($a === null || $b === null) {
+            return 0.0;
+        }
+
+        return abs($a - $b);
     }
 
     /** Metres from a place to its anchor. */

@@ -37,14 +37,16 @@ final readonly class Bridge implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return $unit->role === Unit::BRIDGE
-            ? Guided::missing($unit, [
+        if ($unit->role === Unit::BRIDGE) {
+            return Guided::missing($unit, [
                 'reset' => 'its reset gesture',
                 'join' => 'the press that starts its link mode',
                 'joined' => 'what it shows once it is on the network',
                 'countdown' => 'how long the app counts',
-            ])
-            : Guided::missing($unit, ['link' => 'its link gesture']);
+            ]);
+        }
+
+        return Guided::missing($unit, ['link' => 'its link gesture']);
     }
 
     public function tasks(Roster $roster): array
@@ -70,9 +72,11 @@ final readonly class Bridge implements Family
     {
         $unit = $roster->unit($task->device);
 
-        return $task->what === Task::SETUP
-            ? $this->setUp($task, $unit)
-            : [$this->zone($task, $unit, $roster->unit($task->other), $roster, $dropped)];
+        if ($task->what === Task::SETUP) {
+            return $this->setUp($task, $unit);
+        }
+
+        return [$this->zone($task, $unit, $roster->unit($task->other), $roster, $dropped)];
     }
 
     /** @return list<Step> */
@@ -190,6 +194,10 @@ final readonly class Bridge implements Family
 
     public function standIn(Unit $unit, Site $site): Device
     {
-        return $unit->role === Unit::BRIDGE ? new StandIn($unit, $site) : new ZoneRemote($unit, $site);
+        if ($unit->role === Unit::BRIDGE) {
+            return new StandIn($unit, $site);
+        }
+
+        return new ZoneRemote($unit, $site);
     }
 }

@@ -75,7 +75,11 @@ final readonly class Mesh implements Family
     /** @param  list<string>  $in */
     private static function away(string $light, array $in, Roster $roster): float
     {
-        return $in === [] ? 0.0 : min(array_map(static fn(string $n): float => $roster->metres($n, $light), $in));
+        if ($in === []) {
+            return 0.0;
+        }
+
+        return min(array_map(static fn(string $n): float => $roster->metres($n, $light), $in));
     }
 
     public function steps(Task $task, Roster $roster, array $dropped = []): array

@@ -217,6 +217,10 @@ final readonly class Receiver implements Family
 
     public function standIn(Unit $unit, Site $site): Device
     {
-        return $unit->role === Unit::HUB ? new PhoneHub($unit, $site) : new StandIn($unit, $site);
+        if ($unit->role === Unit::HUB) {
+            return new PhoneHub($unit, $site);
+        }
+
+        return new StandIn($unit, $site);
     }
 }

@@ -38,14 +38,16 @@ final readonly class TouchLink implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return $unit->family === 'zigbee'
-            ? Guided::missing($unit, [
+        if ($unit->family === 'zigbee') {
+            return Guided::missing($unit, [
                 'linked' => 'what it shows once it is linked',
                 ...$unit->leaflet->figure('linkUntil') === null
                     ? ['link' => 'the gesture that opens it to a link', 'linkListens' => 'how long it then stays open']
                     : [],
-            ])
-            : [];
+            ]);
+        }
+
+        return [];
     }
 
     public function tasks(Roster $roster): array

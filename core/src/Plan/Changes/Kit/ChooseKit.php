@@ -140,7 +140,11 @@ final readonly class ChooseKit implements Change
             $run,
         );
 
-        return $left === null ? $plan : $plan->without([$left]);
+        if ($left === null) {
+            return $plan;
+        }
+
+        return $plan->without([$left]);
     }
 
     /** Cables to feeds begin where they now must: pixels hang on the supply, other strips on the controller. */

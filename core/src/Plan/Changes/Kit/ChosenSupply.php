@@ -130,7 +130,11 @@ final readonly class ChosenSupply
         $id = self::there($plan, $run);
         $bank = $plan->supplies[$id ?? ''] ?? null;
 
-        return $bank?->kit === $block->id() ? $bank : null;
+        if ($bank?->kit === $block->id()) {
+            return $bank;
+        }
+
+        return null;
     }
 
     /** As many blocks as were surveyed, where they were: a whole bank for a converter, else up to the tap. */

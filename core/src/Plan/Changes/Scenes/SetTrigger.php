@@ -50,8 +50,10 @@ final readonly class SetTrigger implements Change
 
     public function words(Plan $plan): string
     {
-        return $this->as === null
-            ? 'What started something is taken out'
-            : ucfirst($this->as->words()) . ' starts something';
+        if ($this->as === null) {
+            return 'What started something is taken out';
+        }
+
+        return ucfirst($this->as->words()) . ' starts something';
     }
 }

@@ -145,7 +145,11 @@ final readonly class BackTogether implements Change
     /** @param  array<string, mixed>  $units */
     private static function there(array $units, ?string $id): ?string
     {
-        return isset($units[$id ?? '']) ? $id : null;
+        if (isset($units[$id ?? ''])) {
+            return $id;
+        }
+
+        return null;
     }
 
     /**

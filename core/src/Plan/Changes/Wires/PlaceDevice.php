@@ -71,9 +71,11 @@ final readonly class PlaceDevice implements Change
     {
         $name = strtoupper($this->device);
 
-        return $this->stands === null
-            ? "{$name} stands nowhere yet"
-            : "{$name} placed at {$this->stands->words($plan->terms->length)}";
+        if ($this->stands === null) {
+            return "{$name} stands nowhere yet";
+        }
+
+        return "{$name} placed at {$this->stands->words($plan->terms->length)}";
     }
 
     /** @param  array<string, Device>  $devices */

@@ -45,7 +45,11 @@ final class Assistant extends Device
     /** How many it says that it has found; null before its search ends. */
     public function found(): ?int
     {
-        return $this->knows === null ? null : count($this->knows);
+        if ($this->knows === null) {
+            return null;
+        }
+
+        return count($this->knows);
     }
 
     public function says(string $what): bool
@@ -64,7 +68,11 @@ final class Assistant extends Device
                 ? null
                 : $this->site->device($this->hub);
 
-        return $hub instanceof Hub ? $hub : null;
+        if ($hub instanceof Hub) {
+            return $hub;
+        }
+
+        return null;
     }
 
     public function reaches(Light $light, string $meant, int $zone): bool

@@ -58,6 +58,10 @@ final class Paired extends Light
 
     protected function coloured(): string
     {
-        return $this->site->has('wrong-style', $this->unit->id) ? Seen::WRONG : Seen::YES;
+        if ($this->site->has('wrong-style', $this->unit->id)) {
+            return Seen::WRONG;
+        }
+
+        return Seen::YES;
     }
 }

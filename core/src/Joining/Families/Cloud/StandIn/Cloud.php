@@ -51,6 +51,10 @@ final class Cloud extends Light
 
     protected function coloured(): string
     {
-        return $this->site->has('wrong-style', $this->unit->id) ? Seen::WRONG : Seen::YES;
+        if ($this->site->has('wrong-style', $this->unit->id)) {
+            return Seen::WRONG;
+        }
+
+        return Seen::YES;
     }
 }

@@ -64,7 +64,11 @@ final class Hub extends Device
     {
         $open = in_array($way, $this->unit->speaks, true) && $this->search !== null && $at <= $this->search[1] + 1e-9;
 
-        return $open ? $this->search : null;
+        if ($open) {
+            return $this->search;
+        }
+
+        return null;
     }
 
     public function admit(Device $device, float $at): bool
@@ -161,7 +165,11 @@ final class Hub extends Device
             static fn(?float $t): bool => $t !== null,
         );
 
-        return $times === [] ? null : min($times);
+        if ($times === []) {
+            return null;
+        }
+
+        return min($times);
     }
 
     public function reaches(Light $light, string $meant, int $zone): bool

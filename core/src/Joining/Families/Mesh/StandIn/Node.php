@@ -107,7 +107,11 @@ final class Node extends Light
 
     private function listens(): float
     {
-        return $this->site->catches(Trap::Window) ? $this->unit->leaflet->figure('linkListens') ?? 10.0 : 86_400.0;
+        if ($this->site->catches(Trap::Window)) {
+            return $this->unit->leaflet->figure('linkListens') ?? 10.0;
+        }
+
+        return 86_400.0;
     }
 
     public function zoneOf(string $remote): ?int

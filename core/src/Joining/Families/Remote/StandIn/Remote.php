@@ -121,7 +121,11 @@ final class Remote extends Device
             static fn(?float $t): bool => $t !== null,
         );
 
-        return $times === [] ? null : min($times);
+        if ($times === []) {
+            return null;
+        }
+
+        return min($times);
     }
 
     public function advance(float $to): void

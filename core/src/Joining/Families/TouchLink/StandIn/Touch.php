@@ -73,6 +73,10 @@ final readonly class Touch
             return $remote->network();
         }
 
-        return $site->catches(Trap::OwnNetwork) ? $own : $controller->network() ?? $own;
+        if ($site->catches(Trap::OwnNetwork)) {
+            return $own;
+        }
+
+        return $controller->network() ?? $own;
     }
 }

@@ -69,7 +69,11 @@ final class Controller extends Light
 
     private function listening(): float
     {
-        return $this->site->catches(Trap::Window) ? $this->unit->leaflet->seconds('listens') : 86_400.0;
+        if ($this->site->catches(Trap::Window)) {
+            return $this->unit->leaflet->seconds('listens');
+        }
+
+        return 86_400.0;
     }
 
     public function mended(string $code, float $at): void
@@ -138,7 +142,11 @@ final class Controller extends Light
     {
         $times = array_filter([parent::next(), $this->joinsAt()], static fn(?float $t): bool => $t !== null);
 
-        return $times === [] ? null : min($times);
+        if ($times === []) {
+            return null;
+        }
+
+        return min($times);
     }
 
     public function advance(float $to): void
