@@ -154,7 +154,7 @@ function arrow(climb: Sheet['climbs'][number]): string {
                     <text
                         :y="py(spot.at[1] ?? 0) > middle.y + 40 ? -18 : 26"
                         text-anchor="middle"
-                        class="text-[12px] text-ink2"
+                        class="where text-[12px] text-ink2"
                     >
                         {{ spot.where || spot.kind }}
                     </text>
@@ -210,6 +210,13 @@ function arrow(climb: Sheet['climbs'][number]): string {
 </template>
 
 <style scoped>
+/* Its words cross walls. */
+.where {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 5px;
+    stroke-linejoin: round;
+}
 .measure {
     cursor: pointer;
 }
