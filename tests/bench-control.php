@@ -8,24 +8,14 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
 use Tests\BenchClient;
 use Tests\Browser\Server;
+use Tests\Measured;
 
 require __DIR__ . '/../vendor/autoload.php';
 
-$median = static function (callable $work, int $times): float {
-    $took = [];
-    for ($n = 0; $n < $times; $n++) {
-        $start = hrtime(true);
-        $work($n);
-        $took[] = (hrtime(true) - $start) / 1e6;
-    }
-    sort($took);
-
-    return $took[intdiv(count($took), 2)];
-};
-$row = static fn(string $what, float $ms, string $conditions) => printf(
-    "%-46s %9.0f ms   %s\n",
+/** @param  callable(int): mixed  $work */
+$row = static fn(string $what, callable $work, string $conditions) => Measured::row(
     $what,
-    $ms,
+    sprintf('%.0f ms', Measured::timed($work, 15)),
     $conditions,
 );
 
@@ -42,8 +32,8 @@ for ($n = 1; $n <= 200; $n++) {
 }
 $row(
     '200 names',
-    $median(static fn() => (new Names($lights))->clashes(), 9),
-    'clashes and what to call it instead, median of 9',
+    static fn() => (new Names($lights))->clashes(),
+    'clashes and what to call it instead, median of 10, warm',
 );
 
 // A hundred devices by chance in a hall of 120 by 60 m.
@@ -71,8 +61,8 @@ for ($n = 1; $n < 100; $n++) {
 }
 $row(
     'Reach of 100 devices',
-    $median(static fn() => RadioReach::of(new Roster($units, [])), 9),
-    'links, hops, cut nodes, one more node, median of 9',
+    static fn() => RadioReach::of(new Roster($units, [])),
+    'links, hops, cut nodes, one more node, median of 10, warm',
 );
 
 $server = Server::start(shipped: true);
@@ -95,8 +85,8 @@ $scene = static function (int $n) use ($post): void {
 };
 $row(
     'Scene change to its picture and amps',
-    $median($scene, 15),
-    'demo job, both requests over HTTP, another level each time, median of 15',
+    $scene,
+    'demo job, both requests over HTTP, another level each time, median of 10, warm',
 );
-$row('Hand-over PDF', $median(static fn() => $client->get('/jobs/1/sheet.pdf'), 5), 'demo job, over HTTP, median of 5');
+$row('Hand-over PDF', static fn() => $client->get('/jobs/1/sheet.pdf'), 'demo job, over HTTP, median of 10, warm');
 $server->stop();

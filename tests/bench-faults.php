@@ -19,15 +19,12 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Bench\EndToEnd;
 use EmberDusk\Tests\Bench\Halving;
 use EmberDusk\Tests\Demo;
+use Tests\Measured;
 
 require __DIR__ . '/../vendor/autoload.php';
 
 $seeds = (int) (getenv('EMBER_SEEDS') ?: 38);
-$median = static function (array $times): float {
-    sort($times);
-
-    return $times[intdiv(count($times), 2)];
-};
+$median = Measured::median(...);
 printf(
     "\nFaults put in and looked for, %d seeds an island: named right, named wrong with 0.9 or more, mean readings\n\n",
     $seeds,
@@ -71,12 +68,7 @@ printf(
     ),
 );
 
-$row = static fn(string $what, string $number, string $conditions) => printf(
-    "%-46s %12s   %s\n",
-    $what,
-    $number,
-    $conditions,
-);
+$row = Measured::row(...);
 foreach (
     [
         'demo job' => JobFile::read(Demo::shipped('observatory')),

@@ -10,6 +10,7 @@ use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Source;
 use EmberDusk\Circuit\Stretch;
+use Tests\Measured;
 
 require __DIR__ . '/../vendor/autoload.php';
 
@@ -78,11 +79,7 @@ $reference = static function (Network $net): float {
 
     return NAN;
 };
-$median = static function (array $values): float {
-    sort($values);
-
-    return $values[intdiv(count($values), 2)];
-};
+$median = Measured::median(...);
 foreach (
     [
         ['(a) single colour, 6,000 groups, a feed every 100', 6000, 1, 'at least 10x'],
