@@ -1,6 +1,6 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
-import { box } from './box';
+import { stored } from './box';
 import { serverNow } from './clock';
 import { ask, FINAL, inWords, Refusal } from './http';
 import { person } from './person';
@@ -44,7 +44,7 @@ const own = (act: KeptAct) => act.by === undefined || act.by === person()?.id;
 async function load(): Promise<void> {
     try {
         const known = new Set(kept.value.map((a) => a.client));
-        const more = (await (await box()).getAll('acts')).filter((a) => !known.has(a.client));
+        const more = (await stored((store) => store.getAll('acts'))).filter((a) => !known.has(a.client));
         kept.value = [...more, ...kept.value].sort((a, b) => a.at - b.at);
     } catch {
         // A device that keeps nothing: what is done stays on the open page and is sent from there.
@@ -55,8 +55,7 @@ async function drop(acts: KeptAct[]): Promise<void> {
     const gone = new Set(acts.map((a) => a.client));
     kept.value = kept.value.filter((a) => !gone.has(a.client));
     try {
-        const store = await box();
-        await Promise.all([...gone].map((client) => store.delete('acts', client)));
+        await stored((store) => Promise.all([...gone].map((client) => store.delete('acts', client))));
     } catch {
         // Nothing was kept there.
     }
@@ -144,7 +143,7 @@ export function useActs(page: Page) {
         };
         kept.value = [...kept.value, one];
         try {
-            await (await box()).put('acts', one);
+            await stored((store) => store.put('acts', one));
         } catch {
             // It stays on the open page.
         }

@@ -10,8 +10,7 @@ interface Box extends DBSchema {
 
 let store: Promise<IDBPDatabase<Box>> | undefined;
 
-/** The device's own store; it refuses where the device keeps nothing. */
-export function box(): Promise<IDBPDatabase<Box>> {
+function open(): Promise<IDBPDatabase<Box>> {
     return (store ??= openDB<Box>('ember-dusk', 2, {
         upgrade(db, from) {
             if (from < 1) {
@@ -20,4 +19,29 @@ export function box(): Promise<IDBPDatabase<Box>> {
             db.createObjectStore('acts', { keyPath: 'client' }).createIndex('url', 'url');
         },
     }));
+}
+
+/** Milliseconds for which the store is waited for, and once it has not answered. */
+const PATIENCE = 3000;
+const IMPATIENCE = 100;
+let silent = false;
+
+/**
+ * Something of the device's own store. It refuses where the device keeps nothing, and where the store does not answer, as
+ * phones' stores do at times: what was pressed is then sent from the open page. What was asked of it still happens in its order.
+ */
+export function stored<T>(asked: (store: IDBPDatabase<Box>) => Promise<T>): Promise<T> {
+    const answer = open()
+        .then(asked)
+        .finally(() => (silent = false));
+    return new Promise((resolve, reject) => {
+        const late = setTimeout(
+            () => {
+                silent = true;
+                reject(new Error('The store of this device does not answer.'));
+            },
+            silent ? IMPATIENCE : PATIENCE,
+        );
+        answer.then(resolve, reject).finally(() => clearTimeout(late));
+    });
 }

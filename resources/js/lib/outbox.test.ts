@@ -104,3 +104,15 @@ test('what somebody else pressed on this device waits for them and is told', asy
     expect(sent).toEqual([]);
     expect(second.waiting.others.value.map((p) => p.who)).toEqual(['One']);
 });
+
+test('a store that does not answer holds up nothing: what was pressed is sent from the open page', async () => {
+    vi.useFakeTimers();
+    vi.stubGlobal('indexedDB', { open: () => new IDBOpenDBRequest() });
+    const { box, waiting } = await page();
+    const pressed = box.press('dry-cove', true, 30);
+    await vi.runAllTimersAsync();
+    await pressed;
+    expect(sent.map((s) => s.body.step)).toEqual(['dry-cove']);
+    expect(waiting.mine.value).toEqual([]);
+    vi.useRealTimers();
+});

@@ -1,7 +1,7 @@
 import { router } from '@inertiajs/vue3';
 import { v4 as uuid } from 'uuid';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
-import { box } from './box';
+import { stored } from './box';
 import { serverNow } from './clock';
 import { ask, FINAL, Refusal } from './http';
 import { person } from './person';
@@ -58,7 +58,7 @@ const own = (press: Press) => press.by === undefined || press.by === person()?.i
 const ready = (press: Press) => !press.refused && person() !== null && own(press);
 
 async function load(): Promise<void> {
-    const kept = await (await box()).getAll('presses');
+    const kept = await stored((store) => store.getAll('presses'));
     const known = new Set(kept.map((p) => p.uuid));
     presses.value = [...kept, ...[...unwritten.values()].filter((p) => !known.has(p.uuid))].sort((a, b) =>
         a.at.localeCompare(b.at),
@@ -71,7 +71,7 @@ async function write(press: Press): Promise<void> {
         ? presses.value.map((p) => (p.uuid === press.uuid ? press : p))
         : [...presses.value, press];
     try {
-        await (await box()).put('presses', press);
+        await stored((store) => store.put('presses', press));
         unwritten.delete(press.uuid);
     } catch {
         // A device that keeps nothing: the press stays on the open page and is sent from there.
@@ -80,7 +80,7 @@ async function write(press: Press): Promise<void> {
 
 async function drop(press: Press): Promise<void> {
     unwritten.delete(press.uuid);
-    await (await box()).delete('presses', press.uuid).catch(() => undefined);
+    await stored((store) => store.delete('presses', press.uuid)).catch(() => undefined);
     presses.value = presses.value.filter((p) => p.uuid !== press.uuid);
 }
 
