@@ -98,6 +98,14 @@ abstract class BrowserTestCase extends TestCase
     {
         $this->open('/sign-in');
         if ($this->path() === '/sign-in') {
+            $this->find('form button.press');
+            // A page that is left while its store is being made may leave a store behind that never answers.
+            $this->eventually(
+                fn(): bool => $this->browser()->driver->executeAsyncScript(
+                    'indexedDB.databases().then((all) => arguments[0](all.some((d) => d.version > 0)))',
+                ) === true,
+                'the device’s store is not made',
+            );
             $this->find('form button.press')->click();
             $this->see('Jobs of');
         }
