@@ -51,7 +51,13 @@ const OURS = 'X-Ember-Now';
 const LAST_BYTES = 60_000;
 
 /** Asks the server for JSON and says in plain words what went wrong. An answer that is not the server’s own, or not whole, is none. */
-export async function ask<T>(method: 'GET' | 'POST' | 'DELETE', url: string, body?: object | FormData): Promise<T> {
+export async function ask<T>(
+    method: 'GET' | 'POST' | 'DELETE',
+    url: string,
+    body?: object | FormData,
+    /** The page is being left: what is asked goes on without it. */
+    leaving = false,
+): Promise<T> {
     const form = body instanceof FormData;
     const text = body === undefined || form ? undefined : JSON.stringify(body);
     const sent = Date.now();
@@ -60,8 +66,7 @@ export async function ask<T>(method: 'GET' | 'POST' | 'DELETE', url: string, bod
         response = await fetch(url, {
             method,
             body: form ? body : text,
-            // A page that is being closed does not wait for an answer.
-            keepalive: document.visibilityState === 'hidden' && (text?.length ?? LAST_BYTES) < LAST_BYTES,
+            keepalive: leaving && (text?.length ?? LAST_BYTES) < LAST_BYTES,
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': token(),

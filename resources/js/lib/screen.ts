@@ -33,7 +33,7 @@ export interface ScreenStore {
     look(scene: string): Promise<void>;
     /** Ids of the runs that are shown large, parted by spaces: a large job sends curves of those only. */
     open: Ref<string>;
-    change(payload: Payload): Promise<boolean>;
+    change(payload: Payload, leaving?: boolean): Promise<boolean>;
     preview(payload: Payload): void;
     undo(): Promise<void>;
     redo(): Promise<void>;
@@ -86,13 +86,13 @@ export function provideScreen(first: Answer): ScreenStore {
     });
 
     /** One request at a time; a lost connection is tried again until it works, so that nothing typed is lost. */
-    async function send(what: string, body: object): Promise<boolean> {
+    async function send(what: string, body: object, leaving = false): Promise<boolean> {
         for (;;) {
             status.value = 'keeping';
             over.value = null;
             try {
                 const has = answer.value.desk;
-                const said = await ask<Answer>('POST', url(what), { ...asking(has), ...body });
+                const said = await ask<Answer>('POST', url(what), { ...asking(has), ...body }, leaving);
                 answer.value = { ...said, desk: whole(said.desk, has) };
                 previewed.value = null;
                 status.value = 'kept';
@@ -213,10 +213,10 @@ export function provideScreen(first: Answer): ScreenStore {
             scene.value = of;
             await inTurn(reload);
         },
-        change(payload) {
+        change(payload, leaving = false) {
             round++;
             wanted = null;
-            return inTurn(() => send('change', { base: answer.value.revision, change: payload }));
+            return inTurn(() => send('change', { base: answer.value.revision, change: payload }, leaving));
         },
         preview(payload) {
             wanted = payload;
