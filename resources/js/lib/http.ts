@@ -66,7 +66,7 @@ export async function ask<T>(
         response = await fetch(url, {
             method,
             body: form ? body : text,
-            keepalive: leaving && (text?.length ?? LAST_BYTES) < LAST_BYTES,
+            keepalive: leaving && new TextEncoder().encode(text).length < LAST_BYTES,
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': token(),
