@@ -60,6 +60,11 @@ final readonly class NewRun
             $roster = self::roster($newest->plan(), new School($timing, $trustsNew));
             $seed = $job->id * 1000 + $job->joinRuns()->count();
 
+            $flaws = '';
+            if (!$site) {
+                $flaws = implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden)));
+            }
+
             return $job->joinRuns()->create([
                 'user_id' => $user->id,
                 'site' => $site,
@@ -67,7 +72,7 @@ final readonly class NewRun
                 'form' => self::FORM,
                 'school' => $timing,
                 'trusts_new' => $trustsNew,
-                'flaws' => $site ? '' : implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden))),
+                'flaws' => $flaws,
                 'tasks' => array_map(static fn(Task $t): array => $t->write(), Order::of($roster)),
                 'revision' => $newest->number,
                 'seed' => $seed,

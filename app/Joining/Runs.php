@@ -83,7 +83,10 @@ final readonly class Runs
     private function pastHands(JoinRun $run, LiveRun $live, float $now): float
     {
         $log = $live->log();
-        $last = $log === [] ? 0.0 : $log[count($log) - 1]->at;
+        $last = 0.0;
+        if ($log !== []) {
+            $last = $log[count($log) - 1]->at;
+        }
         if ($run->site || $last <= $now) {
             return $now;
         }
@@ -223,6 +226,15 @@ final readonly class Runs
     /** @return array<string, mixed> */
     private function answer(Job $job, JoinRun $run, ?LiveRun $live, float $now): array
     {
+        $hidden = 0;
+        if ($run->flaws !== '') {
+            $hidden = count(explode(' ', $run->flaws));
+        }
+        $picture = null;
+        if ($live !== null) {
+            $picture = JoinPicture::of($live, $now, $job->newest()->plan());
+        }
+
         return [
             'run' => $run->id,
             'speed' => $run->speed,
@@ -230,9 +242,9 @@ final readonly class Runs
             'refused' => [],
             'site' => $run->site,
             'hand' => $run->hand,
-            'hidden' => $run->flaws === '' ? 0 : count(explode(' ', $run->flaws)),
+            'hidden' => $hidden,
             'events' => $run->events()->count(),
-            'picture' => $live === null ? null : JoinPicture::of($live, $now, $job->newest()->plan()),
+            'picture' => $picture,
         ];
     }
 

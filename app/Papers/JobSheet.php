@@ -46,20 +46,33 @@ final readonly class JobSheet
         }
 
         $state = $this->loader->load($job, $plan);
-        $roster = $run === null ? null : $this->runs->live($job, $run)?->roster;
+        $roster = null;
+        if ($run !== null) {
+            $roster = $this->runs->live($job, $run)?->roster;
+        }
+
+        $by = '';
+        if ($run !== null) {
+            $by = trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand));
+        }
+        $accepted = [];
+        if ($run !== null && $roster !== null) {
+            $accepted = Accepted::of($roster, $this->log->timed($run));
+        }
+        $joined = null;
+        if ($run?->created_at !== null) {
+            $joined = Clock::local($run->created_at)->format('Y-m-d H:i');
+        }
 
         return [
             'printed' => Clock::day(),
             'rehearsed' => $rehearsed === null ? null : Clock::local($rehearsed)->format('Y-m-d H:i'),
-            'by' =>
-                $run === null
-                    ? ''
-                    : trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand)),
-            'accepted' => $run === null || $roster === null ? [] : Accepted::of($roster, $this->log->timed($run)),
+            'by' => $by,
+            'accepted' => $accepted,
             'facts' => $this->facts->of($job),
             'notes' => $this->notes->of($job->crew, $plan),
             'kits' => self::kits($plan),
-            'joined' => $run?->created_at === null ? null : Clock::local($run->created_at)->format('Y-m-d H:i'),
+            'joined' => $joined,
         ] +
             Sheet::of(
                 plan: $plan,

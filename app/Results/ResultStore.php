@@ -54,7 +54,10 @@ final readonly class ResultStore
             as $file
         ) {
             // Another process may have taken it away meanwhile.
-            $stat = $file->isFile() ? @stat($file->getPathname()) : false;
+            $stat = false;
+            if ($file->isFile()) {
+                $stat = @stat($file->getPathname());
+            }
             if ($stat !== false) {
                 $files[$file->getPathname()] = [$stat['mtime'], $stat['size']];
             }

@@ -43,7 +43,10 @@ final readonly class SolvedFixes
     private function kept(Job $job, JobState $state, Finding $finding): array
     {
         $run = $state->plan->runs[$finding->place->id] ?? null;
-        $island = $run === null ? null : Island::of($state->plan, $run);
+        $island = null;
+        if ($run !== null) {
+            $island = Island::of($state->plan, $run);
+        }
         if ($island === null) {
             return [];
         }

@@ -28,16 +28,18 @@ final readonly class Known
      */
     public static function without(array $desk, array $known): array
     {
-        foreach ($known === [] ? [] : self::ROWS as $picture => $rows) {
-            if (is_array($desk[$picture] ?? null) && is_array($desk[$picture][$rows] ?? null)) {
-                $desk[$picture][$rows] = array_values(
-                    array_filter(
-                        $desk[$picture][$rows],
-                        static fn(mixed $r): bool => !is_array($r) ||
-                            !is_string($r['id']) ||
-                            ($known[$r['id']] ?? null) !== $r['hash'],
-                    ),
-                );
+        if ($known !== []) {
+            foreach (self::ROWS as $picture => $rows) {
+                if (is_array($desk[$picture] ?? null) && is_array($desk[$picture][$rows] ?? null)) {
+                    $desk[$picture][$rows] = array_values(
+                        array_filter(
+                            $desk[$picture][$rows],
+                            static fn(mixed $r): bool => !is_array($r) ||
+                                !is_string($r['id']) ||
+                                ($known[$r['id']] ?? null) !== $r['hash'],
+                        ),
+                    );
+                }
             }
         }
 

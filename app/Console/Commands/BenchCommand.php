@@ -71,7 +71,10 @@ final class BenchCommand extends Command
     private function found(Plan $plan, string $name, int $seed): array
     {
         foreach (self::places($plan) as [$island, $predictions]) {
-            $fault = $name === '' ? null : FaultDraw::named($predictions, $name, $seed);
+            $fault = null;
+            if ($name !== '') {
+                $fault = FaultDraw::named($predictions, $name, $seed);
+            }
             if ($name === '' || $fault !== null) {
                 return [$island, $predictions, $fault];
             }
@@ -142,7 +145,10 @@ final class BenchCommand extends Command
         foreach (array_slice($run->belief->classes, 0, 5) as $class => $share) {
             $this->line(sprintf('   %.2f  %s', $share, $words->class($run->belief, $class)));
         }
-        $size = $found === null ? '' : $words->size($found);
+        $size = '';
+        if ($found !== null) {
+            $size = $words->size($found);
+        }
         $this->line(ucfirst($words->class($run->belief, $run->named())) . ($size === '' ? '' : ", {$size}") . '.');
     }
 }

@@ -47,7 +47,10 @@ final class PlayCommand extends Command
 
     private function day(Plan $plan, string $day): void
     {
-        $sun = $plan->position === null ? null : (new Sun($plan->position, Clock::zone()))->on($day);
+        $sun = null;
+        if ($plan->position !== null) {
+            $sun = (new Sun($plan->position, Clock::zone()))->on($day);
+        }
         if ($sun !== null) {
             $this->line(
                 $sun->rise === null || $sun->set === null

@@ -33,7 +33,10 @@ trait ReadsJobFile
     protected function text(): string
     {
         $file = $this->argument('file');
-        $path = is_string($file) ? $file : '';
+        $path = '';
+        if (is_string($file)) {
+            $path = $file;
+        }
         $text = match (true) {
             $path === '-' => file_get_contents('php://stdin'),
             is_file($path) => file_get_contents($path),

@@ -21,7 +21,10 @@ final readonly class ClientController
 
     public function show(Request $request, string $clientLink): Response
     {
-        $link = $request->hasValidSignature(absolute: false) ? ClientLink::query()->find((int) $clientLink) : null;
+        $link = null;
+        if ($request->hasValidSignature(absolute: false)) {
+            $link = ClientLink::query()->find((int) $clientLink);
+        }
         if ($link === null || !$this->links->good($link)) {
             return response()->view('client-gone', status: 410);
         }

@@ -110,7 +110,9 @@ final readonly class JobController
             throw ValidationException::withMessages([ltrim($t->pointer, '/') => $t->getMessage()]);
         }
         // What is only said is enough to choose kit; the tape comes later.
-        $plan = $notes === '' ? $plan : ReviseNotes::of('place1', $notes)->apply($plan);
+        if ($notes !== '') {
+            $plan = ReviseNotes::of('place1', $notes)->apply($plan);
+        }
 
         return redirect()->route('jobs.stage', [
             $this->revisions->begin($user->crew, $user, $plan, 'Job begun'),

@@ -39,10 +39,15 @@ final readonly class JoinController
     {
         $run = $job->joinRuns()->latest('id')->first();
 
+        $live = null;
+        if ($run !== null) {
+            $live = $this->runs->look($job, $run);
+        }
+
         return Inertia::render('Join', [
             'answer' => $this->loader->answer($job, $user, $job->newest(), 'join'),
             'start' => $this->start($job),
-            'live' => $run === null ? null : $this->runs->look($job, $run),
+            'live' => $live,
         ]);
     }
 
@@ -74,6 +79,11 @@ final readonly class JoinController
 
     public function begin(JoinBeginRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
+        $timing = School::SEARCH_FIRST;
+        if ($request->filled('timing')) {
+            $timing = $request->string('timing')->toString();
+        }
+
         return new JsonResponse(
             $this->runs->look(
                 $job,
@@ -83,7 +93,7 @@ final readonly class JoinController
                     speed: $request->integer('speed'),
                     site: $request->boolean('site'),
                     hand: trim($request->string('hand')->toString()),
-                    timing: $request->filled('timing') ? $request->string('timing')->toString() : School::SEARCH_FIRST,
+                    timing: $timing,
                     trustsNew: $request->boolean('trustsNew'),
                     hidden: $request->integer('hidden'),
                 ),

@@ -57,7 +57,7 @@ final readonly class LogController
         $new = DB::transaction(static function () use ($read, $job, $plan, $user): int {
             $new = 0;
             foreach ($read['entries'] as $entry) {
-                $new += LogBook::keep($job, $plan, $entry, $user->id, null) ? 1 : 0;
+                $new += (int) LogBook::keep($job, $plan, $entry, $user->id, null);
             }
 
             return $new;

@@ -32,11 +32,15 @@ final readonly class PartController
         $state = (string) $request->validated('state');
         $cuts = $this->loader->load($job, $job->newest()->plan())->schedule()->parts->cuts;
         DB::transaction(static function () use ($job, $user, $request, $part, $state, $cuts): void {
+            $arrives = null;
+            if ($state === 'ordered') {
+                $arrives = $request->validated('arrives');
+            }
             $job->partMarks()->updateOrCreate(
                 ['part' => $part],
                 [
                     'state' => $state,
-                    'arrives' => $state === 'ordered' ? $request->validated('arrives') : null,
+                    'arrives' => $arrives,
                     'user_id' => $user->id,
                 ],
             );

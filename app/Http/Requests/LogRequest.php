@@ -37,12 +37,17 @@ final class LogRequest extends FormRequest
      */
     public function entry(User $user, string $now): LogEntry
     {
+        $value = null;
+        if ($this->filled('value')) {
+            $value = $this->float('value');
+        }
+
         return (new LogEntry(
             uuid: $this->string('uuid')->toString(),
             kind: $this->string('kind')->toString(),
             place: $this->string('place')->toString(),
             command: $this->string('command')->toString(),
-            value: $this->filled('value') ? $this->float('value') : null,
+            value: $value,
             text: trim($this->string('text')->toString()),
             by: $this->string('by')->toString(),
             sure: $this->boolean('sure'),

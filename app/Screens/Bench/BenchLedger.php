@@ -31,11 +31,16 @@ final readonly class BenchLedger
             self::count('Tests left', count($tests) - $done, '', 'not ticked yet'),
         ];
         $verdicts = self::verdicts($state);
-        foreach ($verdicts === [] ? [] : Verdict::cases() as $verdict) {
-            $of = $verdicts[$verdict->value] ?? 0;
-            if ($verdict !== Verdict::Open || $of > 0) {
-                $label = $verdict === Verdict::Open ? 'Asked back' : ucfirst($verdict->value);
-                $figures[] = self::count($label, $of, '', 'readings that stand, by the band of good wiring');
+        if ($verdicts !== []) {
+            foreach (Verdict::cases() as $verdict) {
+                $of = $verdicts[$verdict->value] ?? 0;
+                if ($verdict !== Verdict::Open || $of > 0) {
+                    $label = 'Asked back';
+                    if ($verdict !== Verdict::Open) {
+                        $label = ucfirst($verdict->value);
+                    }
+                    $figures[] = self::count($label, $of, '', 'readings that stand, by the band of good wiring');
+                }
             }
         }
 

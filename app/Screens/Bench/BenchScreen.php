@@ -30,20 +30,34 @@ final readonly class BenchScreen
             static fn(Run $r): bool => array_filter($tests, static fn(BenchTest $t): bool => $t->of === $r->id) !== [],
         );
         $run = $runs[$chosen] ?? (array_values($runs)[0] ?? null);
-        $seen = $run === null ? null : Seen::of($state->plan, $run, $facts, true);
+        $seen = null;
+        if ($run !== null) {
+            $seen = Seen::of($state->plan, $run, $facts, true);
+        }
+
+        $commander = '';
+        if ($run !== null) {
+            $commander = Commander::of($state->plan, $run)->value;
+        }
+        $colours = null;
+        $count = null;
+        if ($seen !== null) {
+            $colours = SeenRows::colours($state->plan, $run, $seen);
+            $count = SeenRows::count($run, $seen);
+        }
 
         return [
             'run' => $run->id ?? '',
             'runs' => array_values(array_map(static fn(Run $r): array => self::row($state, $facts, $r, $tests), $runs)),
             'tests' => $run === null ? [] : self::tests($state, $run),
-            'commander' => $run === null ? '' : Commander::of($state->plan, $run)->value,
+            'commander' => $commander,
             'commanders' => array_map(
                 static fn(string $key, string $words): array => ['key' => $key, 'words' => $words],
                 array_keys(Commander::choices()),
                 array_values(Commander::choices()),
             ),
-            'colours' => $seen === null ? null : SeenRows::colours($state->plan, $run, $seen),
-            'count' => $seen === null ? null : SeenRows::count($run, $seen),
+            'colours' => $colours,
+            'count' => $count,
             'strips' => self::strips($state),
             'meter' => self::meter($state, $facts, $run),
         ];

@@ -31,6 +31,10 @@ final readonly class LogPage
         ) {
             $row = (array) $row;
             $at = Clock::local(self::text($row['at']));
+            $photo = '';
+            if (self::text($row['photo']) !== '') {
+                $photo = route('photos.show', [$job, self::text($row['photo'])], false);
+            }
             $lines[] = [
                 'id' => self::text($row['id']),
                 'day' => $at->format('Y-m-d'),
@@ -40,10 +44,7 @@ final readonly class LogPage
                 'kind' => self::text($row['kind']),
                 'part' => self::text($row['part']),
                 'words' => self::text($row['words']),
-                'photo' =>
-                    self::text($row['photo']) === ''
-                        ? ''
-                        : route('photos.show', [$job, self::text($row['photo'])], false),
+                'photo' => $photo,
             ];
         }
 
@@ -65,7 +66,9 @@ final readonly class LogPage
     {
         $number = 0;
         foreach ($arrangement->visits as $n => $visit) {
-            $number = $visit->from <= $day ? $n + 1 : $number;
+            if ($visit->from <= $day) {
+                $number = $n + 1;
+            }
         }
 
         return $number;

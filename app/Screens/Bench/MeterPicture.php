@@ -45,7 +45,10 @@ final readonly class MeterPicture
         $plan = $state->plan;
         $evidence = Evidence::of($plan, $island, $facts, $state->solver);
         $readings = $evidence->readings();
-        $calibration = $evidence->expected === null ? null : Calibration::of($evidence->expected, $readings);
+        $calibration = null;
+        if ($evidence->expected !== null) {
+            $calibration = Calibration::of($evidence->expected, $readings);
+        }
         $said = ['belief' => [], 'next' => null, 'sure' => false, 'refused' => ''];
         if ($readings !== []) {
             try {
@@ -55,6 +58,24 @@ final readonly class MeterPicture
             }
         }
 
+        $calibrated = null;
+        if ($calibration !== null) {
+            $calibrated = [
+                'rails' => self::percent($calibration->rails(), Conditions::rails()->rail - 1),
+                'supplies' => self::percent($calibration->supplies(), Conditions::charging()->supply - 1),
+                'joints' => array_map(
+                    static fn(array $j): string => sprintf(
+                        '%s: %.1f to %.1f mΩ (was %.1f)',
+                        $j['words'],
+                        1000 * $j['now']->low,
+                        1000 * $j['now']->high,
+                        1000 * $j['was'],
+                    ),
+                    $calibration->joints(),
+                ),
+            ];
+        }
+
         return [
             'wiring' => WiringRows::of($plan, $island, $run),
             'spots' => array_map(self::spot(...), Spots::of($plan, $island)),
@@ -62,23 +83,7 @@ final readonly class MeterPicture
             'rows' => array_map(static fn(Row $r): array => self::row($r, $calibration), $evidence->rows),
             'tolerances' => Expected::tolerances(),
             'off' => Multimeter::words(),
-            'calibrated' =>
-                $calibration === null
-                    ? null
-                    : [
-                        'rails' => self::percent($calibration->rails(), Conditions::rails()->rail - 1),
-                        'supplies' => self::percent($calibration->supplies(), Conditions::charging()->supply - 1),
-                        'joints' => array_map(
-                            static fn(array $j): string => sprintf(
-                                '%s: %.1f to %.1f mΩ (was %.1f)',
-                                $j['words'],
-                                1000 * $j['now']->low,
-                                1000 * $j['now']->high,
-                                1000 * $j['was'],
-                            ),
-                            $calibration->joints(),
-                        ),
-                    ],
+            'calibrated' => $calibrated,
         ] + $said;
     }
 
@@ -96,16 +101,25 @@ final readonly class MeterPicture
         foreach (array_slice($belief->classes, 0, self::MOST) as $class => $share) {
             $fault = $belief->fault($class);
             if ($share >= self::LEAST) {
+                $size = '';
+                $mend = '';
+                if ($fault !== null) {
+                    $size = $words->size($fault);
+                    $mend = $words->mend($fault);
+                }
                 $rows[] = [
                     'class' => $class,
                     'words' => ucfirst($words->class($belief, $class)),
                     'share' => $share,
-                    'size' => $fault === null ? '' : $words->size($fault),
-                    'mend' => $fault === null ? '' : $words->mend($fault),
+                    'size' => $size,
+                    'mend' => $mend,
                 ];
             }
         }
-        $next = $sure ? null : (new NextReading())->next($belief, $told);
+        $next = null;
+        if (!$sure) {
+            $next = (new NextReading())->next($belief, $told);
+        }
 
         return [
             'belief' => $rows,
@@ -155,8 +169,10 @@ final readonly class MeterPicture
     {
         $keys = [Command::FULL, Command::DARK];
         foreach ($island->parts as $parts) {
-            foreach (count($parts->tails) > 1 ? array_keys($parts->tails) : [] as $feed) {
-                $keys[] = "lifted:{$feed}";
+            if (count($parts->tails) > 1) {
+                foreach (array_keys($parts->tails) as $feed) {
+                    $keys[] = "lifted:{$feed}";
+                }
             }
             for (
                 $n = 1;
@@ -180,7 +196,19 @@ final readonly class MeterPicture
     {
         $e = $row->entry;
         $key = "{$e->command} {$e->place}";
-        $new = $row->spot === null ? null : $calibration?->range($key);
+        $new = null;
+        if ($row->spot !== null) {
+            $new = $calibration?->range($key);
+        }
+
+        $against = '';
+        if ($row->against !== null) {
+            $against = Multimeter::print((float) $row->against->value, $row->spot->unit ?? '');
+        }
+        $band = null;
+        if ($row->range !== null && $row->spot !== null) {
+            $band = self::figure($row->range, $row, $new)->toArray();
+        }
 
         return [
             'uuid' => $e->uuid,
@@ -202,10 +230,8 @@ final readonly class MeterPicture
             'stands' => $row->stands,
             'asks' => $row->doubt->asks ?? '',
             'meant' => $row->doubt?->meant,
-            'against' =>
-                $row->against === null ? '' : Multimeter::print((float) $row->against->value, $row->spot->unit ?? ''),
-            'band' =>
-                $row->range === null || $row->spot === null ? null : self::figure($row->range, $row, $new)->toArray(),
+            'against' => $against,
+            'band' => $band,
         ];
     }
 
@@ -214,11 +240,16 @@ final readonly class MeterPicture
         $middle = ($range->low + $range->high) / 2;
         $off = ($range->high - $range->low) / 2;
 
+        $decimals = 4;
+        if (abs($range->high) >= 0.2) {
+            $decimals = abs($range->high) < 2 ? 3 : 2;
+        }
+
         return new Figure(
             label: 'Good wiring gives at most',
             value: $range->high,
             unit: $row->spot->unit ?? 'V',
-            decimals: abs($range->high) < 0.2 ? 4 : (abs($range->high) < 2 ? 3 : 2),
+            decimals: $decimals,
             formula: 'b + t',
             inputs: [
                 new Input(

@@ -25,16 +25,25 @@ final readonly class SeenRows
             return null;
         }
         $strip = $plan->strip($run->strip);
-        $css =
-            $strip?->pixels === null
-                ? array_map(static fn($c): string => $c->colour, $strip->channels ?? [])
-                : self::PIXELS;
+        $css = self::PIXELS;
+        if ($strip?->pixels === null) {
+            $css = array_map(static fn($c): string => $c->colour, $strip->channels ?? []);
+        }
         $found = $finder->found();
         $known = array_filter(
             $seen->answers,
             static fn(int $set, int $c): bool => $seen->knows($c, $set),
             ARRAY_FILTER_USE_BOTH,
         );
+
+        $verdict = '';
+        $moves = [];
+        $leads = [];
+        if ($found !== null) {
+            $verdict = $words->verdict($found);
+            $moves = $words->moves($found);
+            $leads = self::leads($found);
+        }
 
         return [
             'pixels' => $strip?->pixels !== null,
@@ -54,9 +63,9 @@ final readonly class SeenRows
             'left' => count($finder->left),
             'found' => $found !== null,
             'right' => $found?->right() === true,
-            'verdict' => $found === null ? '' : $words->verdict($found),
-            'moves' => $found === null ? [] : $words->moves($found),
-            'leads' => $found === null ? [] : self::leads($found),
+            'verdict' => $verdict,
+            'moves' => $moves,
+            'leads' => $leads,
             'mends' => ($strip?->pixels === null ? 'leads@' : 'pixels@') . $run->id,
         ];
     }

@@ -30,6 +30,11 @@ final readonly class BuildScreen
         $remaining = $schedule->remaining();
         $arrangement = $state->arrangement;
 
+        $end = '';
+        if ($remaining->left !== []) {
+            $end = $remaining->days->clock($remaining->timetable->end());
+        }
+
         return [
             'begins' => Timetable::BEGINS,
             'dayMinutes' => Timetable::DAY,
@@ -58,7 +63,7 @@ final readonly class BuildScreen
                         : Day::after($remaining->timetable->worked()[count($remaining->timetable->worked()) - 1]),
                 ),
             ),
-            'end' => $remaining->left === [] ? '' : $remaining->days->clock($remaining->timetable->end()),
+            'end' => $end,
         ];
     }
 

@@ -28,6 +28,11 @@ final readonly class SlotRow
             }
         }
 
+        $wait = 0;
+        if ($slot->last) {
+            $wait = $slot->step->wait;
+        }
+
         return [
             'id' => $slot->step->id,
             'title' => $slot->step->title,
@@ -39,7 +44,7 @@ final readonly class SlotRow
             'critical' => $slot->critical,
             'last' => $slot->last,
             'short' => $slot->short,
-            'wait' => $slot->last ? $slot->step->wait : 0,
+            'wait' => $wait,
             'waits' => $waits,
         ];
     }

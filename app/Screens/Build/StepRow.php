@@ -65,6 +65,14 @@ final readonly class StepRow
             ),
         ];
 
+        $assumption =
+            'The calendar rounds it up to five minutes, the quote does not. Four of five such steps lie in the range (log-normal, prediction interval).';
+        if ($productivity === null) {
+            $assumption =
+                'The calendar rounds it up to five minutes, the quote does not. At best and at worst as ' .
+                'the trade guesses; three steps of a kind that are ticked with their minutes tell better.';
+        }
+
         return new Figure(
             label: 'Minutes',
             value: $step->work,
@@ -72,10 +80,7 @@ final readonly class StepRow
             decimals: 0,
             formula: 'u * t * f',
             inputs: $inputs,
-            assumption: $productivity === null
-                ? 'The calendar rounds it up to five minutes, the quote does not. At best and at worst as ' .
-                    'the trade guesses; three steps of a kind that are ticked with their minutes tell better.'
-                : 'The calendar rounds it up to five minutes, the quote does not. Four of five such steps lie in the range (log-normal, prediction interval).',
+            assumption: $assumption,
             source: 'common practice, no source',
             range: new Range((float) $step->range[0], (float) $step->range[1]),
         );

@@ -21,16 +21,23 @@ final readonly class JoinLanes
      */
     public static function of(LiveRun $run, bool $all = false): array
     {
-        $site = $all ? $run->site() : null;
+        $site = null;
+        if ($all) {
+            $site = $run->site();
+        }
         $bars = array_merge_recursive(self::searches($run), $site === null ? self::guided($run) : self::windows($site));
         $lanes = [];
         foreach ($run->roster->units as $id => $unit) {
             if ($unit->role === Unit::PHONE && ($bars[$id] ?? []) === []) {
                 continue;
             }
+            $label = 'Phone';
+            if ($unit->role !== Unit::PHONE) {
+                $label = $unit->label();
+            }
             $lanes[] = [
                 'id' => $id,
-                'label' => $unit->role === Unit::PHONE ? 'Phone' : $unit->label(),
+                'label' => $label,
                 'note' => mb_strtolower($unit->name),
                 'bars' => $bars[$id] ?? [],
                 'marks' => self::marks($run, $id),
@@ -95,8 +102,10 @@ final readonly class JoinLanes
         $progress = $run->progress();
         foreach ($progress->tasks() as $task) {
             foreach ($progress->stepsOf($task) as $step) {
-                $opened =
-                    $step->opened === '' ? null : $progress->marks->answered["{$step->task}/{$step->opened}"] ?? null;
+                $opened = null;
+                if ($step->opened !== '') {
+                    $opened = $progress->marks->answered["{$step->task}/{$step->opened}"] ?? null;
+                }
                 if ($opened === null || $step->watches === '') {
                     continue;
                 }

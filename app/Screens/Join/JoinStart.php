@@ -22,7 +22,29 @@ final readonly class JoinStart
     public static function of(Plan $plan, array $there): array
     {
         $joinable = Joinable::of($plan);
-        $run = $joinable->any() ? Rehearsal::run($joinable->roster, 1) : null;
+        $run = null;
+        if ($joinable->any()) {
+            $run = Rehearsal::run($joinable->roster, 1);
+        }
+
+        $needs = [];
+        if ($joinable->any()) {
+            $needs = array_map(
+                static fn(Need $n): array => [
+                    'key' => $n->key,
+                    'what' => $n->what,
+                    'detail' => $n->detail,
+                    'there' => in_array($n->key, $there, true),
+                ],
+                Needs::of($joinable->roster, $plan),
+            );
+        }
+        $steps = 0;
+        $minutes = 0.0;
+        if ($run !== null) {
+            $steps = count($run->trail);
+            $minutes = round($run->seconds / 60, 1);
+        }
 
         return [
             'ready' => $joinable->any(),
@@ -30,17 +52,7 @@ final readonly class JoinStart
                 static fn(Blocked $b): array => ['title' => $b->title, 'detail' => $b->detail],
                 $joinable->blocked,
             ),
-            'needs' => $joinable->any()
-                ? array_map(
-                    static fn(Need $n): array => [
-                        'key' => $n->key,
-                        'what' => $n->what,
-                        'detail' => $n->detail,
-                        'there' => in_array($n->key, $there, true),
-                    ],
-                    Needs::of($joinable->roster, $plan),
-                )
-                : [],
+            'needs' => $needs,
             'units' => array_values(
                 array_map(
                     static fn(Unit $u): array => [
@@ -53,8 +65,8 @@ final readonly class JoinStart
                     array_filter($joinable->roster->units, static fn(Unit $u): bool => $u->item !== ''),
                 ),
             ),
-            'steps' => $run === null ? 0 : count($run->trail),
-            'minutes' => $run === null ? 0.0 : round($run->seconds / 60, 1),
+            'steps' => $steps,
+            'minutes' => $minutes,
         ];
     }
 }

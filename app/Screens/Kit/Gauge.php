@@ -27,28 +27,30 @@ final readonly class Gauge
         $supply = $plan->supply($run->supply);
 
         return match (true) {
-            $entry instanceof Strip => $supply === null
-                ? null
-                : new self(
-                    $supply->ratedWatts() * $plan->limits->usable(),
-                    $entry->wattsPerMetre() * $run->length(),
-                    'W',
-                    'of what the supply may carry',
-                ),
-            $entry instanceof Supply => $strip === null
-                ? null
-                : new self(
-                    $entry->ratedWatts(),
-                    $plan->limits->rating($strip->wattsPerMetre() * $metres),
-                    'W',
-                    'asked for',
-                ),
-            $entry instanceof Controller => $strip === null
-                ? null
-                : new self(ControllerAmps::metres($strip, $entry), $metres, 'm', 'to carry'),
-            $entry instanceof Cable => $supply === null || $entry->conductor->capacity === null
-                ? null
-                : new self($entry->conductor->capacity, $supply->overloadAmps, 'A', 'in overload'),
+            $entry instanceof Strip && $supply !== null => new self(
+                $supply->ratedWatts() * $plan->limits->usable(),
+                $entry->wattsPerMetre() * $run->length(),
+                'W',
+                'of what the supply may carry',
+            ),
+            $entry instanceof Supply && $strip !== null => new self(
+                $entry->ratedWatts(),
+                $plan->limits->rating($strip->wattsPerMetre() * $metres),
+                'W',
+                'asked for',
+            ),
+            $entry instanceof Controller && $strip !== null => new self(
+                ControllerAmps::metres($strip, $entry),
+                $metres,
+                'm',
+                'to carry',
+            ),
+            $entry instanceof Cable && $supply !== null && $entry->conductor->capacity !== null => new self(
+                $entry->conductor->capacity,
+                $supply->overloadAmps,
+                'A',
+                'in overload',
+            ),
             default => null,
         };
     }
@@ -56,13 +58,13 @@ final readonly class Gauge
     /** @return array{int, float} what is enough before what is not, the least of it first */
     public function rank(): array
     {
-        return [$this->offers >= $this->asks - 1e-9 ? 0 : 1, $this->offers];
+        return [(int) ($this->offers < $this->asks - 1e-9), $this->offers];
     }
 
     /** @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/gauge */
     public function toArray(): array
     {
-        $text = static fn(float $v): string => Figure::print($v, $v < 100 ? 1 : 0);
+        $text = static fn(float $v): string => Figure::print($v, (int) ($v < 100));
 
         return [
             'offers' => $this->offers,

@@ -40,9 +40,12 @@ final readonly class KitOptions
         $plan = $run === null ? $state->plan : self::alone($state->plan, $run);
         $ranked = [];
         foreach (array_merge(...array_map($state->shelf->ofKind(...), $kinds)) as $n => $snapshot) {
-            $gauge = $run === null ? null : Gauge::of($state->plan, $run, $snapshot->entry);
+            $gauge = null;
+            if ($run !== null) {
+                $gauge = Gauge::of($state->plan, $run, $snapshot->entry);
+            }
             $ranked[] = [
-                $snapshot->entry->id() === $chosen ? 0 : 1,
+                (int) ($snapshot->entry->id() !== $chosen),
                 ...$gauge?->rank() ?? [0, 0.0],
                 $n,
                 $snapshot,

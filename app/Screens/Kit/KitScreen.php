@@ -21,7 +21,10 @@ final readonly class KitScreen
     /** @return array<string, mixed> */
     public static function picture(JobState $state): array
     {
-        $hub = $state->plan->hubs === [] ? null : array_values($state->plan->hubs)[0]->kit;
+        $hub = null;
+        if ($state->plan->hubs !== []) {
+            $hub = array_values($state->plan->hubs)[0]->kit;
+        }
 
         $hand = self::inHand($state)?->id;
 
@@ -202,17 +205,26 @@ final readonly class KitScreen
     {
         $kit = KitSlots::chosen($state->plan, $run, $slot);
 
+        $name = null;
+        if ($kit !== null) {
+            $name = ($state->plan->kit[$kit] ?? null)?->entry->name();
+        }
+        $share = [];
+        $options = [];
+        if ($hand) {
+            $share = self::share($state, $run, $slot);
+            $options = KitOptions::options($state, $run, KitSlots::kinds($state->plan, $run, $slot), $kit);
+        }
+
         return [
             'slot' => $slot,
             'label' => KitSlots::label($state->plan, $run, $slot),
             'optional' => KitSlots::optional($state->plan, $run, $slot),
             'chosen' => $kit,
-            'name' => $kit === null ? null : ($state->plan->kit[$kit] ?? null)?->entry->name(),
+            'name' => $name,
             'facts' => self::chosenFacts($state, $kit),
-            'share' => $hand ? self::share($state, $run, $slot) : [],
-            'options' => $hand
-                ? KitOptions::options($state, $run, KitSlots::kinds($state->plan, $run, $slot), $kit)
-                : [],
+            'share' => $share,
+            'options' => $options,
         ];
     }
 
@@ -225,8 +237,14 @@ final readonly class KitScreen
             default => null,
         };
         $mine = $of($run);
-        $straight = $slot === 'supply' ? KitSlots::straight($state->plan, $run) : null;
-        $share = $straight === null ? [] : [$straight['with'] => $straight];
+        $straight = null;
+        if ($slot === 'supply') {
+            $straight = KitSlots::straight($state->plan, $run);
+        }
+        $share = [];
+        if ($straight !== null) {
+            $share = [$straight['with'] => $straight];
+        }
         foreach ($state->plan->runs as $other) {
             $unit = $of($other);
             if ($other->id !== $run->id && $unit !== null && !isset($share[$unit])) {

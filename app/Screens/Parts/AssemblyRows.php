@@ -85,7 +85,10 @@ final readonly class AssemblyRows
         array $choices,
         ?string $usual = null,
     ): array {
-        $of = $usual === null ? [] : [['value' => '', 'text' => $usual]];
+        $of = [];
+        if ($usual !== null) {
+            $of = [['value' => '', 'text' => $usual]];
+        }
         foreach ($choices as $id => $text) {
             $of[] = ['value' => (string) $id, 'text' => $text];
         }

@@ -45,7 +45,10 @@ final readonly class PartRows
         );
         $first = array_key_first($steps);
         // The day on which it would be needed if all were here, less the days that it takes to come.
-        $needed = $first === null ? null : substr($soonest->days->starts($soonest->timetable->begins[$first]), 0, 10);
+        $needed = null;
+        if ($first !== null) {
+            $needed = substr($soonest->days->starts($soonest->timetable->begins[$first]), 0, 10);
+        }
         if ($mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null) {
             $by = Day::after($needed, -(int) ceil($part->lead));
         } else {
@@ -101,6 +104,11 @@ final readonly class PartRows
             );
         }
 
+        $source = '';
+        if (in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)) {
+            $source = 'common practice, no source';
+        }
+
         return new Figure(
             label: 'Plan asks for',
             value: $part->count * $per,
@@ -108,9 +116,7 @@ final readonly class PartRows
             decimals: $part->count * $per === floor($part->count * $per) ? 0 : 2,
             formula: Input::sum($inputs),
             inputs: $inputs,
-            source: in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)
-                ? 'common practice, no source'
-                : '',
+            source: $source,
         );
     }
 
@@ -164,6 +170,11 @@ final readonly class PartRows
             new Input('r', 'rounded up to whole ones', $part->buy - $exact, '', path: 'parts: whole ones'),
         ];
 
+        $assumption = '';
+        if ($part->spare > 0) {
+            $assumption = 'One in ten more, at least one, or as it was set here (common practice, no source).';
+        }
+
         return new Figure(
             label: 'Buy',
             value: $part->buy,
@@ -171,9 +182,7 @@ final readonly class PartRows
             decimals: 0,
             formula: '(n + s) / e + r',
             inputs: $inputs,
-            assumption: $part->spare > 0
-                ? 'One in ten more, at least one, or as it was set here (common practice, no source).'
-                : '',
+            assumption: $assumption,
         );
     }
 

@@ -175,6 +175,11 @@ final readonly class PartsScreen
         $all = array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $cut->bars));
         $exact = ($all - $offcuts) / max(1, $cut->stock);
 
+        $assumption = 'The best that was found; not every way was looked at.';
+        if ($cut->proven) {
+            $assumption = 'No fewer would do: shown by a bound, or as every way to cut them was looked at.';
+        }
+
         return new Figure(
             label: 'Bought',
             value: (float) $cut->bought,
@@ -211,9 +216,7 @@ final readonly class PartsScreen
                     path: 'parts: whole lengths',
                 ),
             ],
-            assumption: $cut->proven
-                ? 'No fewer would do: shown by a bound, or as every way to cut them was looked at.'
-                : 'The best that was found; not every way was looked at.',
+            assumption: $assumption,
             source: 'one-dimensional cutting stock',
         );
     }

@@ -42,7 +42,9 @@ final readonly class PracticeHome
             }
             $tries++;
             $passed = ($run->score['passed'] ?? false) === true;
-            $best = $passed ? round(min($best ?? INF, $run->ended_at), 1) : $best;
+            if ($passed) {
+                $best = round(min($best ?? INF, $run->ended_at), 1);
+            }
             $state = match (true) {
                 $state === 'clean' || ($run->score['clean'] ?? false) === true => 'clean',
                 $state === 'passed' || $passed => 'passed',

@@ -168,6 +168,11 @@ final readonly class PracticePicture
     /** @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceScore */
     public static function score(Attempt $attempt, Score $score, ?Turning $turning): array
     {
+        $mistake = '';
+        if (!$score->passed()) {
+            $mistake = $attempt->lesson->mistake;
+        }
+
         return [
             'passed' => $score->passed(),
             'clean' => $score->clean(),
@@ -178,7 +183,7 @@ final readonly class PracticePicture
             'seconds' => round($score->seconds, 1),
             'guide' => round($score->guide, 1),
             'lines' => $score->lines($attempt),
-            'mistake' => $score->passed() ? '' : $attempt->lesson->mistake,
+            'mistake' => $mistake,
             'turning' =>
                 $turning === null
                     ? null

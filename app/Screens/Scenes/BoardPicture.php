@@ -49,11 +49,20 @@ final readonly class BoardPicture
     {
         $phone = $unit->role === Unit::PHONE;
 
+        $item = Answer::PHONE;
+        $label = 'Phone';
+        $name = 'by itself';
+        if (!$phone) {
+            $item = $unit->item;
+            $label = $unit->label();
+            $name = mb_strtolower($unit->name);
+        }
+
         return [
             'id' => $unit->id,
-            'item' => $phone ? Answer::PHONE : $unit->item,
-            'label' => $phone ? 'Phone' : $unit->label(),
-            'name' => $phone ? 'by itself' : mb_strtolower($unit->name),
+            'item' => $item,
+            'label' => $label,
+            'name' => $name,
             'zones' => $unit->zones,
         ];
     }

@@ -51,7 +51,10 @@ final readonly class PlayPicture
     {
         $plan = $state->plan;
         $agenda = Agenda::of($plan, $state->today, $state->zone);
-        $sun = $plan->position === null ? null : (new Sun($plan->position, $state->zone))->on($state->today);
+        $sun = null;
+        if ($plan->position !== null) {
+            $sun = (new Sun($plan->position, $state->zone))->on($state->today);
+        }
         $priorities = new Priorities($plan);
 
         return [

@@ -103,25 +103,44 @@ final class ReachPicture
     {
         $x = $y = $row = 0.0;
         foreach (array_unique(array_map(static fn(Unit $u): string => $u->place, $units)) as $place) {
-            $corners = isset($this->plan->places[$place])
-                ? TapeNotes::read($this->plan->places[$place]->notes)->corners
-                : [];
+            $corners = [];
+            if (isset($this->plan->places[$place])) {
+                $corners = TapeNotes::read($this->plan->places[$place]->notes)->corners;
+            }
             $xs = array_map(static fn(Point $p): float => $p->x, $corners);
             $ys = array_map(static fn(Point $p): float => $p->y, $corners);
-            $wide = $xs === [] ? 0.0 : max($xs) - min($xs);
-            $high = $ys === [] ? 0.0 : max($ys) - min($ys);
-            $wide = $wide < 1 ? self::UNKNOWN : $wide;
-            $high = $high < 1 ? self::UNKNOWN : $high;
+            $wide = 0.0;
+            if ($xs !== []) {
+                $wide = max($xs) - min($xs);
+            }
+            $high = 0.0;
+            if ($ys !== []) {
+                $high = max($ys) - min($ys);
+            }
+            if ($wide < 1) {
+                $wide = self::UNKNOWN;
+            }
+            if ($high < 1) {
+                $high = self::UNKNOWN;
+            }
             if ($x > 0 && $x + $wide > self::WIDEST) {
                 [$x, $y, $row] = [0.0, $y + $row + self::GAP, 0.0];
+            }
+            $left = 0.0;
+            if ($xs !== []) {
+                $left = min($xs);
+            }
+            $top = 0.0;
+            if ($ys !== []) {
+                $top = max($ys);
             }
             $this->rooms[$place] = [
                 'x' => $x,
                 'y' => $y,
                 'w' => $wide,
                 'h' => $high,
-                'left' => $xs === [] ? 0.0 : min($xs),
-                'top' => $ys === [] ? 0.0 : max($ys),
+                'left' => $left,
+                'top' => $top,
             ];
             $x += $wide + self::GAP;
             $row = max($row, $high);

@@ -89,11 +89,16 @@ final readonly class SceneCards
         }
         ksort($supplies, SORT_NATURAL);
 
+        $amps = null;
+        if ($supplies !== []) {
+            $amps = round(array_sum(array_column($supplies, 'amps')), 2);
+        }
+
         return [
             'id' => $scene->id,
             'name' => $scene->name,
             'fade' => $scene->fade,
-            'amps' => $supplies === [] ? null : round(array_sum(array_column($supplies, 'amps')), 2),
+            'amps' => $amps,
             'supplies' => array_values(array_filter($supplies, static fn(array $s): bool => $s['lit'])),
             'standby' => round(
                 array_sum(array_map(static fn(array $s): float => $s['lit'] ? 0.0 : $s['amps'], $supplies)),
@@ -133,12 +138,21 @@ final readonly class SceneCards
         $duties = $scene->levels[$of] ?? [];
         $mixing = Mixing::of($state->plan, $of);
 
+        $level = 0.0;
+        if ($duties !== []) {
+            $level = $mixing?->level($duties) ?? max($duties);
+        }
+        $seen = [];
+        if ($strip !== null && array_sum($duties) > 0.0) {
+            $seen = self::seen($result, $strip, $duties, $mixing);
+        }
+
         return [
             'run' => $run->id,
             'name' => $run->name(),
             'metres' => round($state->plan->cutMarks($run)?->length() ?? $run->length(), 3),
-            'level' => $duties === [] ? 0.0 : $mixing?->level($duties) ?? max($duties),
-            'seen' => $strip === null || array_sum($duties) <= 0.0 ? [] : self::seen($result, $strip, $duties, $mixing),
+            'level' => $level,
+            'seen' => $seen,
         ];
     }
 

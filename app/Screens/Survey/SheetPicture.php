@@ -162,8 +162,8 @@ final readonly class SheetPicture
         return [
             'name' => $leg->name,
             'text' => self::legText($leg, $system),
-            'from' => $from === null ? null : self::point($from),
-            'to' => $to === null ? null : self::point($to),
+            'from' => self::point($from),
+            'to' => self::point($to),
             'known' => $known,
             'far' => $leg->to ?? '?',
             'traced' => $leg->traced,
@@ -178,9 +178,13 @@ final readonly class SheetPicture
         );
     }
 
-    /** @return array{float, float} */
-    private static function point(Point $p): array
+    /** @return ($p is null ? null : array{float, float}) */
+    private static function point(?Point $p): ?array
     {
+        if ($p === null) {
+            return null;
+        }
+
         return [round($p->x, 4), round($p->y, 4)];
     }
 }

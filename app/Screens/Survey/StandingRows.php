@@ -45,10 +45,15 @@ final readonly class StandingRows
                 }
             }
 
+            $taken = '';
+            if ($share !== null) {
+                $taken = sprintf('%.0f %%', 100 * $share);
+            }
+
             return [
                 'name' => $box->spot->name,
                 'holds' => array_map(strtoupper(...), array_keys($room->units)),
-                'taken' => $share === null ? '' : sprintf('%.0f %%', 100 * $share),
+                'taken' => $taken,
                 'most' => sprintf('%.0f %%', 100 * BoxRoom::FULL),
                 'still' => $still,
             ];

@@ -62,29 +62,35 @@ final readonly class TraceScreen
     {
         $next = Tracer::next($legs, $answers);
         $last = end($answers);
-        $found = $next instanceof TraceResult ? $next->found : [];
+        $found = [];
+        if ($next instanceof TraceResult) {
+            $found = $next->found;
+        }
+
+        $step = null;
+        if ($next instanceof Probe) {
+            $step = [
+                'link' => self::far($legs, $next->linked, 1),
+                'open' => self::far($legs, $next->linked, 0),
+                'end' => $next->end + 1,
+                'cores' => $next->cores,
+                'same' => $last !== false && $last[0]->linked === $next->linked,
+            ];
+        }
+        $ends = [];
+        if ($next instanceof TraceResult) {
+            $ends = array_map(
+                static fn(int $n, array $of): array => ['number' => $n + 1, 'legs' => $of],
+                array_keys($next->ends),
+                $next->ends,
+            );
+        }
 
         return [
             'legs' => array_map(static fn(TracedLeg $l): string => "{$l->name} to " . ($l->to ?? '?'), $legs),
             'asked' => count($answers),
-            'step' =>
-                $next instanceof Probe
-                    ? [
-                        'link' => self::far($legs, $next->linked, 1),
-                        'open' => self::far($legs, $next->linked, 0),
-                        'end' => $next->end + 1,
-                        'cores' => $next->cores,
-                        'same' => $last !== false && $last[0]->linked === $next->linked,
-                    ]
-                    : null,
-            'ends' =>
-                $next instanceof TraceResult
-                    ? array_map(
-                        static fn(int $n, array $of): array => ['number' => $n + 1, 'legs' => $of],
-                        array_keys($next->ends),
-                        $next->ends,
-                    )
-                    : [],
+            'step' => $step,
+            'ends' => $ends,
             'found' => array_map(
                 static fn(string $leg, string $text): array => ['leg' => $leg, 'text' => $text],
                 array_keys($found),

@@ -26,6 +26,23 @@ final readonly class FixtureRows
                 continue;
             }
             $module = $plan->module($fitting->module);
+            $dim = 'low voltage';
+            if (!$fixture->lowVoltage()) {
+                $dim = Dimmer::DIMS[$fixture->dim] ?? $fixture->dim;
+            }
+            $note = '';
+            if ($fixture->dim === Dimmer::DIMS['dali']) {
+                $note = 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).';
+            }
+            $volts = '';
+            if ($result !== null) {
+                $volts = sprintf('%.2f', $result->volts);
+            }
+            if ($fixture->lowVoltage()) {
+                $choices = self::supplies($state, $id);
+            } else {
+                $choices = self::modules($state, $id, $fixture->dim);
+            }
             $rows[] = [
                 'id' => $id,
                 'kit' => $fitting->kit,
@@ -34,16 +51,11 @@ final readonly class FixtureRows
                 'placeId' => $fitting->place,
                 'count' => $fitting->count,
                 'watts' => sprintf('%g', $fitting->count * $fixture->watts),
-                'dim' => $fixture->lowVoltage() ? 'low voltage' : Dimmer::DIMS[$fixture->dim] ?? $fixture->dim,
+                'dim' => $dim,
                 'on' => $fixture->lowVoltage() ? strtoupper($cable->from ?? '') : $module?->name() ?? '',
-                'note' =>
-                    $fixture->dim === Dimmer::DIMS['dali']
-                        ? 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).'
-                        : '',
-                'volts' => $result === null ? '' : sprintf('%.2f', $result->volts),
-                'choices' => $fixture->lowVoltage()
-                    ? self::supplies($state, $id)
-                    : self::modules($state, $id, $fixture->dim),
+                'note' => $note,
+                'volts' => $volts,
+                'choices' => $choices,
             ];
         }
 

@@ -46,6 +46,19 @@ final readonly class Ribbons
         $refusal = $state->results[$run->id] ?? null;
         $trunk = $plan->cableTo($run->controller ?? '');
 
+        $trouble = null;
+        if ($refusal instanceof Refusal) {
+            $trouble = $refusal->getMessage();
+        }
+        $load = null;
+        if ($strip !== null) {
+            $load = RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap)->toArray();
+        }
+        $evenness = null;
+        if ($result !== null) {
+            $evenness = RunFigures::evenness($result)->toArray();
+        }
+
         return [
             'id' => $run->id,
             'name' => $run->name(),
@@ -59,7 +72,7 @@ final readonly class Ribbons
             'nominalVolts' => $strip->volts ?? 0.0,
             'evennessLimit' => $plan->limits->evenness,
             'endsMeet' => Seam::applies($plan, $run),
-            'trouble' => $refusal instanceof Refusal ? $refusal->getMessage() : null,
+            'trouble' => $trouble,
             'supply' => self::device(
                 $plan->supply($run->supply)?->name(),
                 $run->supply,
@@ -72,17 +85,14 @@ final readonly class Ribbons
                 $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
                 $plan->controllers[$run->controller ?? ''] ?? null,
             ),
-            'trunk' => $trunk === null ? null : self::cable($state, $trunk, $result),
+            'trunk' => self::cable($state, $trunk, $result),
             'place' => $plan->places[$run->place]->name ?? '',
             'pins' => $run->pins,
             'split' => $run->parts > 1 || $run->zones !== [],
             'cables' => self::ways($state, $run, $result),
             'taps' => Taps::of($state, $run),
-            'load' =>
-                $strip === null
-                    ? null
-                    : RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap)->toArray(),
-            'evenness' => $result === null ? null : RunFigures::evenness($result)->toArray(),
+            'load' => $load,
+            'evenness' => $evenness,
             'feeds' => self::feeds($state, $run, $result),
             ...self::curves($state, $run, $result),
         ];
@@ -154,7 +164,7 @@ final readonly class Ribbons
                 'id' => $feed->id,
                 'pad' => $feed->pad,
                 'at' => $marks?->position($feed->pad) ?? 0.0,
-                'cable' => $cable === null ? null : self::cable($state, $cable, $result),
+                'cable' => self::cable($state, $cable, $result),
             ];
         }
 
@@ -193,17 +203,31 @@ final readonly class Ribbons
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function cable(JobState $state, LaidCable $cable, ?RunResult $result): array
+    /** @return array<string, mixed>|null */
+    private static function cable(JobState $state, ?LaidCable $cable, ?RunResult $result): ?array
     {
+        if ($cable === null) {
+            return null;
+        }
         $kit = $state->plan->cable($cable->kit);
         $input = isset($state->plan->supplies[$cable->to]);
         $of = $input ? Judged::of($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
 
+        $label = '';
+        if ($kit !== null) {
+            $label = $kit->cores . ' x ' . $kit->conductor->label();
+        }
+        $drop = null;
+        $amps = null;
+        if ($of !== null) {
+            $drop = CableFigures::cableDrop($state->plan, $of)->toArray();
+            $amps = CableFigures::cableAmps($of)->toArray();
+        }
+
         return [
             'id' => $cable->id,
             'kit' => $cable->kit,
-            'label' => $kit === null ? '' : $kit->cores . ' x ' . $kit->conductor->label(),
+            'label' => $label,
             'length' => Figure::print($cable->length, 2),
             'reckoned' => $cable->reckoned,
             'way' => CableFigures::way($state->plan, $cable)?->toArray(),
@@ -211,8 +235,8 @@ final readonly class Ribbons
             'fuse' => $cable->fuse ?? '',
             'switch' => $cable->switch ?? '',
             'existing' => $cable->existing,
-            'drop' => $of === null ? null : CableFigures::cableDrop($state->plan, $of)->toArray(),
-            'amps' => $of === null ? null : CableFigures::cableAmps($of)->toArray(),
+            'drop' => $drop,
+            'amps' => $amps,
         ];
     }
 

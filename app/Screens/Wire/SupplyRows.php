@@ -29,6 +29,22 @@ final readonly class SupplyRows
                 continue;
             }
             $given = self::given($state, $id);
+            $average = null;
+            $peak = null;
+            if ($given !== null) {
+                $average = self::figure($id, 'average', $given->amps, 'amps')->toArray();
+                $peak = self::figure($id, 'peak', $given->peakAmps, 'peakAmps')->toArray();
+            }
+            $runTime = null;
+            $standby = null;
+            if ($state->plan->block($id) !== null) {
+                $runTime = BankStates::runTime(
+                    $state->plan,
+                    $id,
+                    BankStates::amps($state->plan, $id, $given),
+                )?->toArray();
+                $standby = BankStates::standby($state->plan, $id)?->toArray();
+            }
             $rows[] = [
                 'id' => $id,
                 'name' => $supply->name(),
@@ -36,18 +52,10 @@ final readonly class SupplyRows
                 'battery' => $supply->battery(),
                 'series' => $unit->series,
                 'parallel' => $unit->parallel,
-                'average' => $given === null ? null : self::figure($id, 'average', $given->amps, 'amps')->toArray(),
-                'peak' => $given === null ? null : self::figure($id, 'peak', $given->peakAmps, 'peakAmps')->toArray(),
-                'runTime' =>
-                    $state->plan->block($id) === null
-                        ? null
-                        : BankStates::runTime(
-                            $state->plan,
-                            $id,
-                            BankStates::amps($state->plan, $id, $given),
-                        )?->toArray(),
-                'standby' =>
-                    $state->plan->block($id) === null ? null : BankStates::standby($state->plan, $id)?->toArray(),
+                'average' => $average,
+                'peak' => $peak,
+                'runTime' => $runTime,
+                'standby' => $standby,
                 'states' => self::states($state, $id),
                 'bank' => $unit->bank,
                 'draw' => self::draw($state, $id)?->toArray(),
@@ -110,7 +118,10 @@ final readonly class SupplyRows
     private static function draw(JobState $state, string $id): ?Figure
     {
         $bank = $state->plan->supply($state->plan->supplies[$id]->bank);
-        $draw = $bank === null ? null : BankDraw::of($state->plan, $id, Judged::of($state)->supply($id)->watts());
+        $draw = null;
+        if ($bank !== null) {
+            $draw = BankDraw::of($state->plan, $id, Judged::of($state)->supply($id)->watts());
+        }
 
         if ($bank === null) {
             return null;

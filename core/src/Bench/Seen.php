@@ -44,11 +44,17 @@ final readonly class Seen
             $pixels !== null => array_slice(self::PIXELS, 0, $pixels->colours),
             default => array_map(static fn($c): string => $c->name, $strip->channels),
         };
-        $kind = $pixels === null ? $strip?->colours() ?? 'single' : 'pixels';
+        $kind = 'pixels';
+        if ($pixels === null) {
+            $kind = $strip?->colours() ?? 'single';
+        }
         $told =
             count($names) > 1 && count($names) <= 5 && ($pixels !== null || count($names) === Setting::OUTPUTS[$kind]);
         $controller = $plan->controller($run->controller);
-        $modes = $controller?->setByHand() === true ? $controller->modes : [];
+        $modes = [];
+        if ($controller?->setByHand() === true) {
+            $modes = $controller->modes;
+        }
         $answers = $facts->colours($run->id);
         // Thousands of ways with five colours: they are listed where somebody looks.
         $space = match (true) {
@@ -58,16 +64,32 @@ final readonly class Seen
         };
         $four = $pixels !== null && $pixels->colours === 4;
         $counts = $facts->counts($run->id);
-        $sections = $pixels === null ? null : PixelCount::sections($plan, $run);
+        $sections = null;
+        if ($pixels !== null) {
+            $sections = PixelCount::sections($plan, $run);
+        }
+
+        $finder = null;
+        if ($space !== []) {
+            $finder = ChannelFinder::of($space, self::known($answers, count($names)));
+        }
+        $words = null;
+        if ($names !== []) {
+            $words = new LeadWords($names, $kind);
+        }
+        $count = null;
+        if ($sections !== null) {
+            $count = CountFinder::of($sections, $four, $counts);
+        }
 
         return new self(
             colours: $names,
             answers: $answers,
-            finder: $space === [] ? null : ChannelFinder::of($space, self::known($answers, count($names))),
-            words: $names === [] ? null : new LeadWords($names, $kind),
+            finder: $finder,
+            words: $words,
             sections: $sections,
             counts: $counts,
-            count: $sections === null ? null : CountFinder::of($sections, $four, $counts),
+            count: $count,
         );
     }
 

@@ -41,16 +41,18 @@ final readonly class Checked
         $checked = [];
         foreach (self::SUBJECTS as $subject => $name) {
             $rules = [];
-            foreach (self::has($plan, $subject) ? Registry::rules() : [] as $rule) {
-                if ($rule->subject === $subject) {
-                    $mine = array_filter($findings, static fn(Finding $f): bool => $f->code === $rule->code);
-                    $open = array_filter($mine, static fn(Finding $f): bool => $f->severity === Severity::Open);
-                    $rules[] = [
-                        'says' => $rule->says,
-                        'source' => $rule->source,
-                        'found' => count($mine) - count($open),
-                        'open' => count($open),
-                    ];
+            if (self::has($plan, $subject)) {
+                foreach (Registry::rules() as $rule) {
+                    if ($rule->subject === $subject) {
+                        $mine = array_filter($findings, static fn(Finding $f): bool => $f->code === $rule->code);
+                        $open = array_filter($mine, static fn(Finding $f): bool => $f->severity === Severity::Open);
+                        $rules[] = [
+                            'says' => $rule->says,
+                            'source' => $rule->source,
+                            'found' => count($mine) - count($open),
+                            'open' => count($open),
+                        ];
+                    }
                 }
             }
             if ($rules !== []) {

@@ -77,7 +77,9 @@ final class Judged
         $results = [];
         foreach (array_keys($this->plan->runs) as $id) {
             $result = $this->result($id);
-            $results += $result === null ? [] : [$id => $result];
+            if ($result !== null) {
+                $results += [$id => $result];
+            }
         }
 
         return $results;
@@ -157,7 +159,10 @@ final class Judged
         $inputs = [];
         foreach ($this->plan->supplies as $id => $unit) {
             $bank = $this->plan->supply($unit->bank);
-            $draw = $bank === null ? null : BankDraw::of($this->plan, $id, $this->supply($id)->watts());
+            $draw = null;
+            if ($bank !== null) {
+                $draw = BankDraw::of($this->plan, $id, $this->supply($id)->watts());
+            }
             if ($bank !== null && $draw !== null) {
                 $inputs[$draw->cable->id] = $draw->result($bank->lowest ?? $bank->emf);
             }

@@ -80,7 +80,10 @@ final readonly class JudgedRun
     {
         $strip = $this->strip;
         $volts = $this->supply->volts ?? $strip?->volts;
-        $load = $this->run->controller === null ? null : $this->job->controller($this->run->controller);
+        $load = null;
+        if ($this->run->controller !== null) {
+            $load = $this->job->controller($this->run->controller);
+        }
 
         return $this->smallest(
             Controller::class,

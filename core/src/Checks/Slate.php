@@ -133,13 +133,17 @@ final readonly class Slate
     /** @return array<string, mixed> as in app/Screens/screen.json, $defs/slateLine */
     public function toArray(): array
     {
+        $fix = null;
+        if ($this->fix !== null) {
+            $fix = ['label' => $this->fix->label, 'change' => $this->fix->change->toArray()];
+        }
+
         return [
             'severity' => $this->first->severity->value,
             'stage' => $this->first->place->stage,
             'title' => $this->title,
             'at' => $this->at,
-            'fix' =>
-                $this->fix === null ? null : ['label' => $this->fix->label, 'change' => $this->fix->change->toArray()],
+            'fix' => $fix,
         ];
     }
 

@@ -198,9 +198,13 @@ final readonly class BankStates
     {
         $draws = [];
         foreach ($plan->supplies as $id => $unit) {
-            $draw =
-                $unit->bank === $bank ? BankDraw::of($plan, $id, $share * SupplyLoad::of($plan, $id)->watts()) : null;
-            $draws += $draw === null ? [] : [$id => $draw];
+            $draw = null;
+            if ($unit->bank === $bank) {
+                $draw = BankDraw::of($plan, $id, $share * SupplyLoad::of($plan, $id)->watts());
+            }
+            if ($draw !== null) {
+                $draws += [$id => $draw];
+            }
         }
 
         return $draws;

@@ -41,7 +41,9 @@ final readonly class Engine
             $spread[] = $phased
                 ? self::lights(self::scene($plan, $island, null, $conditions))
                 : Readings::light($other, $solved);
-            $open += States::swings($plan, $island) ? [$state => Readings::cableAmps($other, $solved)] : [];
+            if (States::swings($plan, $island)) {
+                $open += [$state => Readings::cableAmps($other, $solved)];
+            }
         }
         if ($phased) {
             $results = [];

@@ -40,9 +40,11 @@ final readonly class States
     public static function all(Plan $plan, Island $island): array
     {
         $states = self::opened($plan, $island);
-        foreach (self::swings($plan, $island) ? self::extremes() : [] as $state => $conditions) {
-            $other = Wiring::of($plan, $island, $conditions);
-            $states[$state] = Readings::cableAmps($other, Newton::solve($other));
+        if (self::swings($plan, $island)) {
+            foreach (self::extremes() as $state => $conditions) {
+                $other = Wiring::of($plan, $island, $conditions);
+                $states[$state] = Readings::cableAmps($other, Newton::solve($other));
+            }
         }
 
         return $states;

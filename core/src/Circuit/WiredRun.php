@@ -47,13 +47,20 @@ final readonly class WiredRun
             return null;
         }
 
+        $controller = null;
+        $trunk = null;
+        if ($strip->switched()) {
+            $controller = $plan->controller($run->controller);
+            $trunk = $plan->cableTo($run->controller ?? '');
+        }
+
         return new self(
             run: $run,
             strip: $strip,
             marks: $marks,
             supply: $supply,
-            controller: $strip->switched() ? $plan->controller($run->controller) : null,
-            trunk: $strip->switched() ? $plan->cableTo($run->controller ?? '') : null,
+            controller: $controller,
+            trunk: $trunk,
             tails: $tails,
         );
     }
@@ -85,9 +92,14 @@ final readonly class WiredRun
         foreach (array_keys(self::tails($plan, $run)) as $feed) {
             $needs += array_fill_keys(array_keys($plan->wayTo($feed)), $channels + 1);
         }
-        $trunk = $strip?->switched() === false ? null : $plan->cableTo($run->controller ?? '');
-        foreach ($trunk === null ? [] : array_keys($plan->wayTo($run->controller ?? '')) as $id) {
-            $needs[$id] = 2;
+        $trunk = null;
+        if ($strip?->switched() !== false) {
+            $trunk = $plan->cableTo($run->controller ?? '');
+        }
+        if ($trunk !== null) {
+            foreach (array_keys($plan->wayTo($run->controller ?? '')) as $id) {
+                $needs[$id] = 2;
+            }
         }
         $short = [];
         foreach ($needs as $id => $cores) {

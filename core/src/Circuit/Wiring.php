@@ -124,7 +124,10 @@ final class Wiring
         $emf = $this->conditions->emf($supply);
         $s = self::name($id);
         $plus = $this->network->node("{$s}_p", $emf);
-        $minus = $ground ? 0 : $this->network->node("{$s}_m", 0.0);
+        $minus = 0;
+        if (!$ground) {
+            $minus = $this->network->node("{$s}_m", 0.0);
+        }
         $this->network->sources[] = new Source(
             name: $s,
             plus: $plus,
@@ -161,9 +164,17 @@ final class Wiring
         }
         $out = [$net->node("{$c}_com", $emf)];
         $net->resistor(name: "{$c}_com", part: $id, from: $in, to: $out[0], ohms: $controller->commonOhms);
-        foreach ($channels === 0 ? [] : $this->phase->channels($id, $channels) as $n) {
-            $out[$n] = $net->node("{$c}_{$n}", 0.0);
-            $net->resistor(name: "{$c}_{$n}", part: $id, from: $out[$n], to: $minus, ohms: $controller->channelOhms);
+        if ($channels !== 0) {
+            foreach ($this->phase->channels($id, $channels) as $n) {
+                $out[$n] = $net->node("{$c}_{$n}", 0.0);
+                $net->resistor(
+                    name: "{$c}_{$n}",
+                    part: $id,
+                    from: $out[$n],
+                    to: $minus,
+                    ohms: $controller->channelOhms,
+                );
+            }
         }
         $this->outputs[$id] = $out;
     }

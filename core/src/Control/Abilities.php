@@ -134,7 +134,9 @@ final readonly class Abilities
         $most = $unit->leaflet->figure('phones');
         $wanted = 0;
         foreach ($plan->items as $item) {
-            $wanted += ($plan->kit[$item->kit] ?? null)?->kind() === 'phone' ? $item->count : 0;
+            if (($plan->kit[$item->kit] ?? null)?->kind() === 'phone') {
+                $wanted += $item->count;
+            }
         }
         if ($most === null || $wanted <= $most) {
             return [];

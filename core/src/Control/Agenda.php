@@ -23,7 +23,10 @@ final readonly class Agenda
      */
     public static function of(Plan $plan, string $day, string $zone): self
     {
-        $sun = $plan->position === null ? null : (new Sun($plan->position, $zone))->on($day);
+        $sun = null;
+        if ($plan->position !== null) {
+            $sun = (new Sun($plan->position, $zone))->on($day);
+        }
         $weekday = (int) (new DateTimeImmutable($day))->format('N');
         $entries = $not = [];
         foreach ($plan->triggers as $trigger) {

@@ -141,6 +141,6 @@ final readonly class AnswerBoard
     /** How ill two lights would share a zone: another room counts more than another kind. */
     private static function unlike(Unit $a, Unit $b): int
     {
-        return ($a->place === $b->place ? 0 : 2) + ($a->kind === $b->kind ? 0 : 1);
+        return ($a->place === $b->place ? 0 : 2) + ((int) ($a->kind !== $b->kind));
     }
 }

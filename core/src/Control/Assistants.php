@@ -104,7 +104,10 @@ final readonly class Assistants
         $reached =
             $light instanceof Light &&
             array_filter($hearing, static fn(string $a): bool => $site->device($a)->reaches($light, $id, 0)) !== [];
-        $why = $reached ? self::cannot($heard, $vocabulary->kinds[$id]) : 'no assistant of the job works it';
+        $why = 'no assistant of the job works it';
+        if ($reached) {
+            $why = self::cannot($heard, $vocabulary->kinds[$id]);
+        }
         if ($reached && $level !== null) {
             $light->obey(new Command($level));
         }

@@ -39,7 +39,10 @@ final readonly class BoardExtras
                 $cells[] = self::started($trigger, $light->id, $played, $none);
             }
             foreach ($rows as $row) {
-                $run = $row->of === '' ? '' : $plan->items[$board->roster->unit($row->of)->item]->on ?? '';
+                $run = '';
+                if ($row->of !== '') {
+                    $run = $plan->items[$board->roster->unit($row->of)->item]->on ?? '';
+                }
                 $cells[] =
                     $row->of === ''
                         ? new Cell($trigger->id, $row->id, Cell::CANNOT, why: $row->why)
@@ -56,7 +59,10 @@ final readonly class BoardExtras
         $rows = [];
         foreach ($roster->of(Unit::BOARD) as $board) {
             $run = $plan->runs[$plan->items[$board->item]->on ?? ''] ?? null;
-            $parts = $run === null || $run->zones === [] ? 0 : count($run->zones) + 1;
+            $parts = 0;
+            if ($run !== null && $run->zones !== []) {
+                $parts = count($run->zones) + 1;
+            }
             for ($n = 1; $n <= $parts; $n++) {
                 $rows[] = new BoardRow(
                     id: "{$board->id}-{$n}",
@@ -77,7 +83,15 @@ final readonly class BoardExtras
     {
         return array_values(
             array_map(static function (Fitting $f) use ($plan): BoardRow {
-                $module = $f->module === null ? null : $plan->kit[$plan->modules[$f->module]->kit]->entry->name();
+                $module = null;
+                if ($f->module !== null) {
+                    $module = $plan->kit[$plan->modules[$f->module]->kit]->entry->name();
+                }
+
+                $why = 'They hang on their supply: they are on while it is.';
+                if ($module !== null) {
+                    $why = "They are dimmed by {$module}, over its own line: no radio of the job reaches them.";
+                }
 
                 return new BoardRow(
                     id: $f->id,
@@ -85,9 +99,7 @@ final readonly class BoardExtras
                     name: $plan->kit[$f->kit]->entry->name(),
                     place: $f->place,
                     kind: "{$f->count} fixtures",
-                    why: $module === null
-                        ? 'They hang on their supply: they are on while it is.'
-                        : "They are dimmed by {$module}, over its own line: no radio of the job reaches them.",
+                    why: $why,
                 );
             }, $plan->fixtures),
         );
@@ -95,15 +107,23 @@ final readonly class BoardExtras
 
     private static function shared(BoardRow $row, Unit $control, AnswerBoard $board): Cell
     {
-        $whole = $row->of === '' ? null : $board->cell($control->id, $row->of);
+        $whole = null;
+        if ($row->of !== '') {
+            $whole = $board->cell($control->id, $row->of);
+        }
         // A remote has no word for a segment; an app has.
         $apart = in_array($control->role, [Unit::PHONE, Unit::HUB, Unit::BRIDGE], true);
         $can = $whole !== null && $apart && $whole->state !== Cell::CANNOT;
 
+        $state = Cell::CANNOT;
+        if ($can) {
+            $state = $whole->state;
+        }
+
         return new Cell(
             control: $control->id,
             light: $row->id,
-            state: $can ? $whole->state : Cell::CANNOT,
+            state: $state,
             why: match (true) {
                 $can => '',
                 $whole === null => $row->why,
@@ -116,6 +136,11 @@ final readonly class BoardExtras
     /** @param  string|null  $none  why nothing of the job can start it */
     private static function started(Trigger $trigger, string $light, bool $plays, ?string $none): Cell
     {
+        $why = '';
+        if ($plays && $none !== null) {
+            $why = $none;
+        }
+
         return new Cell(
             control: $trigger->id,
             light: $light,
@@ -124,7 +149,7 @@ final readonly class BoardExtras
                 $plays => Cell::PLANNED,
                 default => Cell::OPEN,
             },
-            why: $plays && $none !== null ? $none : '',
+            why: $why,
         );
     }
 }

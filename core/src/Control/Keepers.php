@@ -26,24 +26,33 @@ final readonly class Keepers
         $wires = array_sum(array_map(static fn(Unit $u): float => $u->leaflet->seconds('inputs'), $units));
         $panels = array_filter($units, static fn(Unit $u): bool => $u->role === Unit::PANEL);
 
-        return match (true) {
-            $trigger->timed() => $apps === []
-                ? 'Nothing of the job keeps the time: a hub or a server does, a remote does not.'
-                : null,
-            $trigger->by === Trigger::PRESENCE => $apps === [] && $wires < 1
-                ? 'Nothing of the job hears whether somebody is there: choose a hub, a server, or a controller with a wire for it.'
-                : null,
-            $trigger->by === Trigger::PUSH => $panels === [] && $wires < 1
-                ? 'Nothing of the job takes a push-button: choose a wall panel, or a controller with a wire for it.'
-                : null,
-            default => $wires < self::wired($plan)
-                ? sprintf(
+        [$there, $else] = match (true) {
+            $trigger->timed() => [
+                $apps !== [],
+                'Nothing of the job keeps the time: a hub or a server does, a remote does not.',
+            ],
+            $trigger->by === Trigger::PRESENCE => [
+                $apps !== [] || $wires >= 1,
+                'Nothing of the job hears whether somebody is there: choose a hub, a server, or a controller with a wire for it.',
+            ],
+            $trigger->by === Trigger::PUSH => [
+                $panels !== [] || $wires >= 1,
+                'Nothing of the job takes a push-button: choose a wall panel, or a controller with a wire for it.',
+            ],
+            default => [
+                $wires >= self::wired($plan),
+                sprintf(
                     'The controllers have %d wires for signals, %d are wanted: choose one with more, or leave a signal out.',
                     (int) $wires,
                     self::wired($plan),
-                )
-                : null,
+                ),
+            ],
         };
+        if ($there) {
+            return null;
+        }
+
+        return $else;
     }
 
     /** Wires of a vehicle that the job wants, each once. */

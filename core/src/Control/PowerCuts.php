@@ -22,7 +22,9 @@ final readonly class PowerCuts
             $supply = $light->switch;
             $cable = $plan->cableTo($light->item) ?? $plan->cableTo($supply);
             $by = self::outlet($plan, $supply) ?? ($cable?->switch === null ? null : 'the switch in its cable');
-            $cuts += $by === null ? [] : [$id => $by];
+            if ($by !== null) {
+                $cuts += [$id => $by];
+            }
         }
 
         return $cuts;

@@ -30,11 +30,17 @@ final readonly class Priorities
         $rows = [];
         $count = count($this->inputs);
         $sets = $count <= self::WRITTEN ? range(1, 2 ** $count - 1) : $this->pairs();
-        foreach ($count === 0 ? [] : $sets as $set) {
-            $on = array_values(
-                array_filter($this->inputs, static fn(int $n): bool => ($set >> $n) % 2 === 1, ARRAY_FILTER_USE_KEY),
-            );
-            $rows[] = ['on' => $on, 'wins' => $this->wins($on)];
+        if ($count !== 0) {
+            foreach ($sets as $set) {
+                $on = array_values(
+                    array_filter(
+                        $this->inputs,
+                        static fn(int $n): bool => ($set >> $n) % 2 === 1,
+                        ARRAY_FILTER_USE_KEY,
+                    ),
+                );
+                $rows[] = ['on' => $on, 'wins' => $this->wins($on)];
+            }
         }
 
         return $rows;

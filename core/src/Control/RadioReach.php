@@ -123,7 +123,19 @@ final readonly class RadioReach
         $lost = array_values(array_diff($ids, array_keys($hops)));
 
         $more = new OneMore($roster, $hears, $ends);
-        $cuts = $way === 'rf' ? [] : self::cuts($hears, $ends);
+        $cuts = [];
+        if ($way !== 'rf') {
+            $cuts = self::cuts($hears, $ends);
+        }
+
+        $help = null;
+        if ($lost !== [] && $way !== 'rf') {
+            $help = $more->reaching($from, $hops, $lost);
+        }
+        $steady = null;
+        if ($lost === []) {
+            $steady = $more->steadying($cuts, static fn(array $then): array => self::cuts($then, $ends));
+        }
 
         return new self(
             way: $way,
@@ -132,10 +144,8 @@ final readonly class RadioReach
             hops: $hops,
             lost: $lost,
             cuts: $cuts,
-            help: $lost === [] || $way === 'rf' ? null : $more->reaching($from, $hops, $lost),
-            steady: $lost === []
-                ? $more->steadying($cuts, static fn(array $then): array => self::cuts($then, $ends))
-                : null,
+            help: $help,
+            steady: $steady,
             guessed: array_keys(array_filter($units, static fn(Unit $u): bool => $u->at === null)),
         );
     }
@@ -156,7 +166,9 @@ final readonly class RadioReach
         $cuts = (new Graph($passing))->cuts();
         foreach ($ends as $end) {
             $held = array_values(array_diff($hears[$end] ?? [], $ends));
-            $cuts = count($held) === 1 ? [...$cuts, ...$held] : $cuts;
+            if (count($held) === 1) {
+                $cuts = [...$cuts, ...$held];
+            }
         }
         $cuts = array_values(array_unique($cuts));
         sort($cuts, SORT_NATURAL);

@@ -28,19 +28,21 @@ final readonly class Year
             return new self([], []);
         }
         $missed = $crossed = [];
-        foreach (self::quiet($plan, $year, $zone) ? [] : self::days($year, 1) as $date) {
-            $agenda = Agenda::of($plan, $date, $zone);
-            foreach ($agenda->not as $not) {
-                $key = "{$not['trigger']->id} {$not['why']}";
-                $missed[$key] ??= $not + ['days' => 0, 'first' => $date, 'last' => $date];
-                $missed[$key]['days']++;
-                $missed[$key]['last'] = $date;
-            }
-            foreach (self::late($agenda) as [$on, $off]) {
-                $key = "{$on->id} {$off->id}";
-                $crossed[$key] ??= ['on' => $on, 'off' => $off, 'days' => 0, 'first' => $date, 'last' => $date];
-                $crossed[$key]['days']++;
-                $crossed[$key]['last'] = $date;
+        if (!self::quiet($plan, $year, $zone)) {
+            foreach (self::days($year, 1) as $date) {
+                $agenda = Agenda::of($plan, $date, $zone);
+                foreach ($agenda->not as $not) {
+                    $key = "{$not['trigger']->id} {$not['why']}";
+                    $missed[$key] ??= $not + ['days' => 0, 'first' => $date, 'last' => $date];
+                    $missed[$key]['days']++;
+                    $missed[$key]['last'] = $date;
+                }
+                foreach (self::late($agenda) as [$on, $off]) {
+                    $key = "{$on->id} {$off->id}";
+                    $crossed[$key] ??= ['on' => $on, 'off' => $off, 'days' => 0, 'first' => $date, 'last' => $date];
+                    $crossed[$key]['days']++;
+                    $crossed[$key]['last'] = $date;
+                }
             }
         }
         // What is so on every day is meant: a light that goes on in the evening and out in the morning.

@@ -45,12 +45,17 @@ final readonly class MovingFigures
         }
         $sum = Input::sum($inputs);
 
+        $formula = '0';
+        if ($inputs !== []) {
+            $formula = "({$sum}) / 60";
+        }
+
         return new Figure(
             label: 'Hours of what is chosen',
             value: $moving->minutes() / 60,
             unit: 'h',
             decimals: 1,
-            formula: $inputs === [] ? '0' : "({$sum}) / 60",
+            formula: $formula,
             inputs: $inputs,
             assumption: 'Unrounded minutes of the table of times, as this crew works; what no choice moves, such as sticking, is not in it.',
             source: 'common practice, no source',

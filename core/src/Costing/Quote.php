@@ -63,7 +63,7 @@ final readonly class Quote
                 $minutes,
             );
         }
-        $ways = $labour->visits + ($terms->again && $labour->visits > 0 ? 1 : 0);
+        $ways = $labour->visits + ((int) ($terms->again && $labour->visits > 0));
         if ($ways > 0 && $terms->travelCost > 0) {
             $lines[self::WAYS] = new QuoteLine(
                 'Ways there and back',

@@ -37,7 +37,9 @@ final readonly class QuoteChange
     {
         // Quotes that were given before tax had a line of its own.
         $tax = $total - array_sum(array_column($given, 'cents'));
-        $given += $tax === 0 ? [] : ['tax' => ['what' => 'Tax', 'count' => '', 'cents' => $tax]];
+        if ($tax !== 0) {
+            $given += ['tax' => ['what' => 'Tax', 'count' => '', 'cents' => $tax]];
+        }
 
         return new self(self::lines($given, $now->toArray()), $now->total - $total, 0.0, $currency);
     }

@@ -55,20 +55,46 @@ final readonly class Fields
 
     public function numberOrNull(string $key, float $least = -1e12, float $most = 1e12): ?float
     {
-        if (($this->values[$key] ?? null) === null) {
+        if (!$this->has($key)) {
             return null;
         }
 
         return $this->number($key, $least, $most);
     }
 
-    public function stringOrNull(string $key): ?string
+    public function stringOrNull(string $key, int $longest = 20_000): ?string
     {
-        if (($this->values[$key] ?? null) === null) {
+        if (!$this->has($key)) {
             return null;
         }
 
-        return $this->string($key);
+        return $this->string($key, $longest);
+    }
+
+    public function wholeOrNull(string $key, int $least, int $most): ?int
+    {
+        if (!$this->has($key)) {
+            return null;
+        }
+
+        return $this->whole($key, $least, $most);
+    }
+
+    /**
+     * What an object says, where there is one.
+     *
+     * @template T
+     *
+     * @param  callable(self): T  $read
+     * @return T|null
+     */
+    public function maybe(string $key, callable $read): mixed
+    {
+        if (!$this->has($key)) {
+            return null;
+        }
+
+        return $read($this->object($key));
     }
 
     /** A finite number inside the bounds. */
@@ -87,7 +113,7 @@ final readonly class Fields
 
     public function numberOr(string $key, float $default, float $least = -1e12, float $most = 1e12): float
     {
-        if (($this->values[$key] ?? null) === null) {
+        if (!$this->has($key)) {
             return $default;
         }
 
@@ -162,6 +188,19 @@ final readonly class Fields
             static fn(int $n): string => $list->string((string) $n),
             array_keys(array_values($list->values)),
         );
+    }
+
+    /**
+     * @param  list<string>  $default
+     * @return list<string>
+     */
+    public function stringsOr(string $key, array $default): array
+    {
+        if (!$this->has($key)) {
+            return $default;
+        }
+
+        return $this->strings($key);
     }
 
     /** @return array<array-key, mixed> */

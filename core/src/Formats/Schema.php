@@ -24,7 +24,9 @@ final class Schema
      */
     public static function check(stdClass $document, string $name): void
     {
-        $name = str_contains(strtok($name, '#') ?: '', '/') ? $name : "schema/{$name}";
+        if (!str_contains(strtok($name, '#') ?: '', '/')) {
+            $name = "schema/{$name}";
+        }
         $result = self::validator()->validate(
             $document,
             self::BASE . str_replace('#', '.json#', $name) . (str_contains($name, '#') ? '' : '.json'),

@@ -45,15 +45,16 @@ final readonly class Left
     /** @return array{label: string, name: string, where: string} */
     private static function row(Plan $plan, string $id, string $kit, ?Standing $stands, string $else): array
     {
+        if ($stands === null) {
+            $where = $else === '' ? 'not written down' : "{$else}, carried or not measured";
+        } else {
+            $where = ($plan->places[$stands->place]->name ?? '') . ', ' . $stands->words($plan->terms->length);
+        }
+
         return [
             'label' => strtoupper($id),
             'name' => $plan->kit[$kit]->entry->name(),
-            'where' =>
-                $stands === null
-                    ? ($else === ''
-                        ? 'not written down'
-                        : "{$else}, carried or not measured")
-                    : ($plan->places[$stands->place]->name ?? '') . ', ' . $stands->words($plan->terms->length),
+            'where' => $where,
         ];
     }
 
@@ -129,7 +130,10 @@ final readonly class Left
     {
         $cards = [];
         foreach ($roster->units as $unit) {
-            $card = $unit->lights() ? null : $unit->leaflet->resetCard();
+            $card = null;
+            if (!$unit->lights()) {
+                $card = $unit->leaflet->resetCard();
+            }
             if ($card !== null) {
                 $cards[] = ['device' => $unit->called(), 'says' => $card];
             }

@@ -22,22 +22,31 @@ final readonly class Lesson
         $keeps = array_filter($used, static fn(Unit $u): bool => $u->leaflet->figure('presets') !== null);
         $first = $plan->lightName((string) (array_key_first($plan->lights) ?? array_key_first($plan->controllers)));
 
+        $says = '';
+        if ($has(Unit::ASSISTANT)) {
+            $says = "What is said: “{$first} on”, “{$first} 30 percent”";
+        }
+        $scenes = '';
+        if ($plan->scenes !== []) {
+            $scenes =
+                'How each scene is started: ' .
+                implode(', ', array_map(static fn($s): string => $s->name, $plan->scenes));
+        }
+        $accounts = '';
+        if ($has(Unit::HUB, Unit::BRIDGE, Unit::ASSISTANT)) {
+            $accounts = 'Accounts belong to the client; the installer’s access is taken out and shown to be';
+        }
+
         return array_filter([
             'dims' => $has(Unit::REMOTE, Unit::PANEL) ? 'Which key dims, which zone is which light' : '',
             'stores' => $keeps === [] ? '' : 'How a preset is stored and called',
-            'says' => $has(Unit::ASSISTANT) ? "What is said: “{$first} on”, “{$first} 30 percent”" : '',
-            'scenes' =>
-                $plan->scenes === []
-                    ? ''
-                    : 'How each scene is started: ' .
-                        implode(', ', array_map(static fn($s): string => $s->name, $plan->scenes)),
+            'says' => $says,
+            'scenes' => $scenes,
             'starts' => $plan->triggers === [] ? '' : 'What starts by itself, and how it is stopped',
             'down' => 'What still works when the network or the hub is down',
             'cut' => 'Where the supplies are switched off, and where they hide',
             'reset' => 'Where the cards to reset and the guide for a lost phone are',
-            'accounts' => $has(Unit::HUB, Unit::BRIDGE, Unit::ASSISTANT)
-                ? 'Accounts belong to the client; the installer’s access is taken out and shown to be'
-                : '',
+            'accounts' => $accounts,
         ]);
     }
 }

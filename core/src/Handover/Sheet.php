@@ -122,9 +122,53 @@ final readonly class Sheet
         $light = $plan->lights[$run->controller ?? ''] ?? null;
         $profile = $controller?->profile;
 
+        $wiring = '';
+        if ($plan->feedsOf($run) !== []) {
+            $wiring = Wiring::svg($plan, $run);
+        }
+        $figures = [];
+        if ($result !== null && $strip !== null) {
+            $figures = array_values(
+                array_map(
+                    static fn(Figure $f): array => $f->toArray(),
+                    array_filter([
+                        RunFigures::load(
+                            $strip,
+                            $plan->cutMarks($run)?->length() ?? 0.0,
+                            RunFigures::LOAD[(int) ($run->cap < 1)],
+                            $run->cap,
+                        ),
+                        new Figure(
+                            label: 'Volts at the supply',
+                            value: $result->supplyVolts,
+                            unit: 'V',
+                            decimals: 2,
+                            formula: 'V',
+                            inputs: [
+                                new \EmberDusk\Values\Input(
+                                    'V',
+                                    'solved, all full',
+                                    $result->supplyVolts,
+                                    'V',
+                                    path: 'solver.supplyVolts',
+                                ),
+                            ],
+                        ),
+                        $controller === null
+                            ? null
+                            : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
+                        RunFigures::darkest($result),
+                        RunFigures::evenness($result),
+                        RunFigures::drop($result),
+                        RunFigures::heat($result),
+                    ]),
+                ),
+            );
+        }
+
         return [
             'id' => $run->id,
-            'wiring' => $plan->feedsOf($run) === [] ? '' : Wiring::svg($plan, $run),
+            'wiring' => $wiring,
             'name' => $run->name(),
             'place' => $plan->places[$run->place]->name,
             'strip' => $strip?->name(),
@@ -135,45 +179,7 @@ final readonly class Sheet
             'room' => $light?->room,
             'reset' => $profile?->resetCard(),
             'cables' => self::cables($plan, $run, $result),
-            'figures' =>
-                $result === null || $strip === null
-                    ? []
-                    : array_values(
-                        array_map(
-                            static fn(Figure $f): array => $f->toArray(),
-                            array_filter([
-                                RunFigures::load(
-                                    $strip,
-                                    $plan->cutMarks($run)?->length() ?? 0.0,
-                                    RunFigures::LOAD[(int) ($run->cap < 1)],
-                                    $run->cap,
-                                ),
-                                new Figure(
-                                    label: 'Volts at the supply',
-                                    value: $result->supplyVolts,
-                                    unit: 'V',
-                                    decimals: 2,
-                                    formula: 'V',
-                                    inputs: [
-                                        new \EmberDusk\Values\Input(
-                                            'V',
-                                            'solved, all full',
-                                            $result->supplyVolts,
-                                            'V',
-                                            path: 'solver.supplyVolts',
-                                        ),
-                                    ],
-                                ),
-                                $controller === null
-                                    ? null
-                                    : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
-                                RunFigures::darkest($result),
-                                RunFigures::evenness($result),
-                                RunFigures::drop($result),
-                                RunFigures::heat($result),
-                            ]),
-                        ),
-                    ),
+            'figures' => $figures,
         ];
     }
 
@@ -260,14 +266,21 @@ final readonly class Sheet
     {
         $of = $result->cables[$cable->id] ?? null;
 
+        $amps = '';
+        $drop = '';
+        if ($of !== null) {
+            $amps = Figure::print($of->amps(), 2) . ' A';
+            $drop = Figure::print($of->drop, 2) . ' V';
+        }
+
         return [
             'id' => strtoupper($cable->id),
             'way' => $way,
             'kit' => $plan->cable($cable->kit)?->name() ?? '',
             'length' => Figure::print($cable->length, 2) . ' m' . ($cable->reckoned ? ' (reckoned)' : ''),
             'volts' => $volts,
-            'amps' => $of === null ? '' : Figure::print($of->amps(), 2) . ' A',
-            'drop' => $of === null ? '' : Figure::print($of->drop, 2) . ' V',
+            'amps' => $amps,
+            'drop' => $drop,
         ];
     }
 }

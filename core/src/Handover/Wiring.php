@@ -52,7 +52,10 @@ final class Wiring
         $y = 6;
         foreach ($chain as $n => [$id, $name]) {
             $this->box($y, strtoupper($id), $name);
-            $cable = isset($chain[$n + 1]) ? $this->plan->cableTo($chain[$n + 1][0]) : null;
+            $cable = null;
+            if (isset($chain[$n + 1])) {
+                $cable = $this->plan->cableTo($chain[$n + 1][0]);
+            }
             $y += self::BOX;
             if (isset($chain[$n + 1])) {
                 $this->line(self::MARGIN + 40, $y, self::MARGIN + 40, $y + self::STEP - 12);

@@ -48,7 +48,10 @@ final readonly class Guided
     ): Step {
         $watch ??= $unit;
         $gesture = $unit->leaflet->gesture($name);
-        $expect = $signal === '' ? null : $watch->leaflet->signal($signal);
+        $expect = null;
+        if ($signal !== '') {
+            $expect = $watch->leaflet->signal($signal);
+        }
         $words = $gesture?->words($zone > 0 ? $zone : null) ?? $name;
         $on = array_values(
             array_unique(
@@ -58,6 +61,11 @@ final readonly class Guided
                 ),
             ),
         );
+
+        $watches = '';
+        if ($expect !== null) {
+            $watches = $watch->id;
+        }
 
         return new Step(
             task: $task->id(),
@@ -69,7 +77,7 @@ final readonly class Guided
             at: ($beside ?? $unit)->id,
             where: 'at ' . ($beside ?? $unit)->called(),
             acts: [...$first, new Act(Act::GESTURE, $unit->id, $zone > 0 ? "{$name} {$zone}" : $name)],
-            watches: $expect === null ? '' : $watch->id,
+            watches: $watches,
             signal: $expect === null ? '' : $signal,
             expect: $expect,
             expects: $expect?->words() ?? '',
@@ -107,6 +115,11 @@ final readonly class Guided
     ): Step {
         $expect = $watch->leaflet->signal($signal);
 
+        $on = [];
+        if (self::switched($watch)) {
+            $on = [$watch->id];
+        }
+
         return new Step(
             task: $task->id(),
             kind: $kind,
@@ -122,7 +135,7 @@ final readonly class Guided
             expects: $expect?->words() ?? '',
             waits: $waits,
             search: $search,
-            on: self::switched($watch) ? [$watch->id] : [],
+            on: $on,
             retry: $retry,
             opened: $opened,
             ifNot: $ifNot,

@@ -20,10 +20,11 @@ final readonly class Hands
     {
         $events = [];
         foreach ($acts as $act) {
-            $new =
-                $act->kind === Act::GESTURE
-                    ? self::gesture($act, $roster, $at)
-                    : [new Event($at, $act->kind, $act->device, $act->text)];
+            if ($act->kind === Act::GESTURE) {
+                $new = self::gesture($act, $roster, $at);
+            } else {
+                $new = [new Event($at, $act->kind, $act->device, $act->text)];
+            }
             $events = [...$events, ...$new];
             $at = ($new === [] ? $at : $new[count($new) - 1]->at) + self::BETWEEN;
         }
@@ -36,7 +37,10 @@ final readonly class Hands
     {
         [$name, $zone] = [...explode(' ', $act->text), ''];
         $gesture = $roster->unit($act->device)->leaflet->gesture($name);
-        $events = $zone === '' ? [] : [new Event($at, Act::SET, $act->device, "zone {$zone}")];
+        $events = [];
+        if ($zone !== '') {
+            $events = [new Event($at, Act::SET, $act->device, "zone {$zone}")];
+        }
         foreach ($gesture->parts ?? [] as $part) {
             foreach (range(1, $part->times) as $n) {
                 if ($n > 1) {

@@ -121,10 +121,11 @@ final readonly class Joinable
             $room = $unit->zones > 0 ? $unit->zones : $unit->most;
             $own = array_values(array_filter($wants, static fn(Want $w): bool => $w->control === $unit->id));
             // Lights of one zone take one room of it.
-            $over =
-                $unit->zones > 0
-                    ? array_values(array_filter($own, static fn(Want $w): bool => $w->zone > $unit->zones))
-                    : array_slice($own, $room ?? count($own));
+            if ($unit->zones > 0) {
+                $over = array_values(array_filter($own, static fn(Want $w): bool => $w->zone > $unit->zones));
+            } else {
+                $over = array_slice($own, $room ?? count($own));
+            }
             if ($over === []) {
                 continue;
             }

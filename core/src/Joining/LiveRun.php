@@ -76,7 +76,10 @@ final class LiveRun
      */
     private function noted(array $events): array
     {
-        $at = $events === [] ? 0.0 : $events[count($events) - 1]->at;
+        $at = 0.0;
+        if ($events !== []) {
+            $at = $events[count($events) - 1]->at;
+        }
         $known = array_filter($this->log, static fn(Event $e): bool => $e->kind === Event::JOINED);
         $known = array_fill_keys(array_map(static fn(Event $e): string => $e->device, $known), true);
         $new = [];

@@ -137,8 +137,13 @@ final readonly class Rehearsal
     {
         $before = self::lit($site, $now);
         $from = self::last($run, $step->watches, $now);
-        $new = $step->look === Step::TRY ? [] : ($step->acts === [] ? [] : $run->work($step->key(), $now));
-        $from = $new === [] ? $from : $new[0]->at;
+        $new = [];
+        if ($step->look !== Step::TRY) {
+            $new = $step->acts === [] ? [] : $run->work($step->key(), $now);
+        }
+        if ($new !== []) {
+            $from = $new[0]->at;
+        }
         $acted = $new === [] ? $now : $new[count($new) - 1]->at;
         switch ($step->look) {
             case Step::TRY:

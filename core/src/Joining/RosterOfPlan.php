@@ -212,16 +212,23 @@ final class RosterOfPlan
             // An assistant with a radio of its own is the hub where the job has none.
             $radio =
                 $role === Unit::ASSISTANT && in_array('zigbee', $entry->speaks, true) && $this->zigbeeHub() === null;
-            $role = $radio ? Unit::HUB : $role;
-            $way = $role === Unit::HUB ? 'zigbee' : $this->way($role, $entry->speaks);
+            if ($radio) {
+                $role = Unit::HUB;
+            }
+            $way = 'zigbee';
+            if ($role !== Unit::HUB) {
+                $way = $this->way($role, $entry->speaks);
+            }
             for ($n = 0; $n < $item->count; $n++) {
                 $counts[$letter] = ($counts[$letter] ?? 0) + 1;
+                $name = 'Assistant';
+                if (!$radio) {
+                    $name = ucfirst($this->kind($item) === 'panel' ? 'wall panel' : $this->kind($item));
+                }
                 $this->add(
                     new Unit(
                         id: $letter . $counts[$letter],
-                        name: $radio
-                            ? 'Assistant'
-                            : ucfirst($this->kind($item) === 'panel' ? 'wall panel' : $this->kind($item)),
+                        name: $name,
                         role: $role,
                         family: self::family($role, $way),
                         way: $way,

@@ -133,7 +133,10 @@ final readonly class Step
     {
         $seconds = 0.0;
         foreach ($this->acts as $act) {
-            $leaflet = $roster->has($act->device) ? $roster->unit($act->device)->leaflet : null;
+            $leaflet = null;
+            if ($roster->has($act->device)) {
+                $leaflet = $roster->unit($act->device)->leaflet;
+            }
             $seconds += match ($act->kind) {
                 Act::GESTURE => $leaflet?->gesture(explode(' ', $act->text)[0])?->takes() ?? 0.0,
                 default => 1.0,

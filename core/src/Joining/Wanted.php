@@ -146,7 +146,10 @@ final readonly class Wanted
     /** What was decided by hand about the two. */
     public function answer(Unit $control, Unit $light): ?Answer
     {
-        $of = $control->role === Unit::PHONE ? Answer::PHONE : $control->item;
+        $of = Answer::PHONE;
+        if ($control->role !== Unit::PHONE) {
+            $of = $control->item;
+        }
 
         return $this->plan->answers[Answer::key($of, $light->item)] ?? null;
     }

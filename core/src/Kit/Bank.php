@@ -23,7 +23,10 @@ final readonly class Bank
 
     public function __construct(public Battery $battery)
     {
-        $blocks = $battery->wants === null ? null : $battery->wants / $battery->blockVolts;
+        $blocks = null;
+        if ($battery->wants !== null) {
+            $blocks = $battery->wants / $battery->blockVolts;
+        }
         if ($blocks !== null && abs($blocks - round($blocks)) < 1e-9 && $blocks <= $battery->blocks) {
             $this->tap = (int) round($blocks);
         } else {

@@ -39,9 +39,9 @@ final readonly class Control implements Entry
             sets: $f->strings('sets'),
             readsHub: $f->has('readsHub') && $f->flag('readsHub'),
             mains: $f->has('mains') && $f->flag('mains'),
-            profile: $f->has('profile') ? Behaviour::read($f->object('profile')) : new Behaviour(),
-            zones: $f->has('zones') ? $f->whole('zones', 1, 99) : 0,
-            lights: $f->has('lights') ? $f->whole('lights', 1, 1000) : null,
+            profile: $f->maybe('profile', Behaviour::read(...)) ?? new Behaviour(),
+            zones: $f->wholeOrNull('zones', 1, 99) ?? 0,
+            lights: $f->wholeOrNull('lights', 1, 1000),
         );
     }
 

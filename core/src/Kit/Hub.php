@@ -30,9 +30,9 @@ final readonly class Hub implements Entry
             id: $f->string('id'),
             name: $f->string('name'),
             profile: Behaviour::read($f->object('profile')),
-            speaks: $f->has('speaks') ? $f->strings('speaks') : ['zigbee'],
-            sets: $f->has('sets') ? $f->strings('sets') : ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'],
-            lights: $f->has('lights') ? $f->whole('lights', 1, 1000) : null,
+            speaks: $f->stringsOr('speaks', ['zigbee']),
+            sets: $f->stringsOr('sets', ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct']),
+            lights: $f->wholeOrNull('lights', 1, 1000),
         );
     }
 

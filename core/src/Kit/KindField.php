@@ -38,7 +38,7 @@ final readonly class KindField
             least: $f->numberOrNull('least'),
             most: $f->numberOrNull('most'),
             required: $f->has('required') && $f->flag('required'),
-            choices: $f->has('choices') ? $f->strings('choices') : [],
+            choices: $f->stringsOr('choices', []),
             hint: $f->stringOrNull('hint') ?? '',
         );
     }

@@ -79,7 +79,9 @@ final readonly class KindSchema
             $parts = explode('.', $key);
             if (count($parts) === 1) {
                 $properties[$key] = $type;
-                $required = $field->required ? [...$required, $key] : $required;
+                if ($field->required) {
+                    $required[] = $key;
+                }
             } else {
                 $inside[$parts[0]][$parts[1]] = $type;
                 $properties[$parts[0]] = self::object($inside[$parts[0]], []);

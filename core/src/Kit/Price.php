@@ -19,7 +19,7 @@ final readonly class Price
             return null;
         }
 
-        return new self($amount, $entry->has('currency') ? $entry->string('currency', 3) : '');
+        return new self($amount, $entry->stringOrNull('currency', 3) ?? '');
     }
 
     /** @throws \EmberDusk\Values\Refusal when it is no code as in ISO 4217 */

@@ -66,7 +66,7 @@ final readonly class Rails
         $k = acosh(($start - $bend) / ($end - $bend)) / $length;
         $loop = ($k * ($end - $bend) * sinh($k * $length)) / $reel->number('amps', 0.01, 60);
         // All channels on: + carries all, each return its share. Alike unless the + rail is told.
-        $plus = $f->has('plusRail') ? $f->number('plusRail', 1e-4, 10) : $loop / (1 + 1 / $channels);
+        $plus = $f->numberOrNull('plusRail', 1e-4, 10) ?? $loop / (1 + 1 / $channels);
         $return = ($loop - $plus) * $channels;
         if ($return < 1e-4) {
             throw $f->invalid(

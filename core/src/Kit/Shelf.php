@@ -75,7 +75,10 @@ final readonly class Shelf
         $document->entries = is_array($written) ? [] : $written;
         Schema::check($document, 'shelf');
         $entries = [];
-        foreach (is_array($written) ? $written : [] as $n => $entry) {
+        if (!is_array($written)) {
+            return [];
+        }
+        foreach ($written as $n => $entry) {
             try {
                 if (!($entry instanceof stdClass)) {
                     throw InvalidInput::at('', 'An entry was expected.');
@@ -113,7 +116,10 @@ final readonly class Shelf
      */
     public static function check(array $entry): Entry
     {
-        $kind = is_string($entry['kind'] ?? null) ? Kinds::of($entry['kind']) : null;
+        $kind = null;
+        if (is_string($entry['kind'] ?? null)) {
+            $kind = Kinds::of($entry['kind']);
+        }
         if ($kind === null) {
             throw InvalidInput::at('/kind', 'The kind is none of ' . implode(', ', array_keys(Kinds::all())) . '.');
         }

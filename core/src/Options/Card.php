@@ -70,7 +70,10 @@ final readonly class Card
     /** Over all parts of the run, since the eye sees them side by side. */
     public static function evenness(Trial $trial): Figure
     {
-        $brightest = $trial->evenness() > 0 ? $trial->darkest() / $trial->evenness() : 0.0;
+        $brightest = 0.0;
+        if ($trial->evenness() > 0) {
+            $brightest = $trial->darkest() / $trial->evenness();
+        }
 
         return new Figure(
             label: count($trial->results) > 1 ? 'Evenness, all parts' : 'Evenness',
@@ -109,10 +112,18 @@ final readonly class Card
         $strip = $kit->strip->entry;
         $runs = array_keys($trial->results);
         $moving = Costing::moving($trial->plan, $promise->basis, $runs)->withStrip($runs);
-        $moving = $kit->hub === null ? $moving : $moving->withHub($kit->hub);
+        if ($kit->hub !== null) {
+            $moving = $moving->withHub($kit->hub);
+        }
         $metres = array_sum(array_map(static fn(RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
-        $watts = $strip instanceof Strip ? $strip->wattsPerMetre() : 0.0;
-        $several = $requirement->controllers > 1 ? "{$requirement->controllers} x " : '';
+        $watts = 0.0;
+        if ($strip instanceof Strip) {
+            $watts = $strip->wattsPerMetre();
+        }
+        $several = '';
+        if ($requirement->controllers > 1) {
+            $several = "{$requirement->controllers} x ";
+        }
 
         return new OptionCard(
             requirement: $requirement,

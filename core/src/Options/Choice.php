@@ -31,7 +31,7 @@ final readonly class Choice
                 continue;
             }
             $own = [
-                $this->ownedFirst && isset($this->plan->owned[$entry->id()]) ? 0 : 1,
+                (int) (!$this->ownedFirst || !isset($this->plan->owned[$entry->id()])),
                 ...$before === null ? [] : $before($entry, $snapshot),
                 isset($this->plan->owned[$entry->id()]) ? 0.0 : $this->plan->terms->price($snapshot) ?? INF,
             ];

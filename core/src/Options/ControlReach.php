@@ -41,16 +41,23 @@ final readonly class ControlReach
         ShelfSource $shelf,
     ): array {
         $hub = $taken->entry ?? $plan->hub(array_key_first($plan->hubs));
-        $hub = $hub instanceof Hub && in_array($control, $hub->speaks, true) ? $hub : null;
-        $app = $hub === null ? self::NOT : self::reach($hub->sets, $colour);
+        if (!($hub instanceof Hub) || !in_array($control, $hub->speaks, true)) {
+            $hub = null;
+        }
+        $app = self::NOT;
+        if ($hub !== null) {
+            $app = self::reach($hub->sets, $colour);
+        }
+        if ($hub === null) {
+            $text = 'no hub here speaks ' . Facts::way($control);
+        } else {
+            $text = self::words($app, $hub->name(), $colour);
+        }
         $rows = [
             [
                 'label' => 'Hub’s app',
                 'reach' => $app,
-                'text' =>
-                    $hub === null
-                        ? 'no hub here speaks ' . Facts::way($control)
-                        : self::words($app, $hub->name(), $colour),
+                'text' => $text,
             ],
         ];
         foreach (self::KINDS as $kind => $label) {
@@ -61,7 +68,10 @@ final readonly class ControlReach
                     continue;
                 }
                 $direct = in_array($control, $entry->speaks, true);
-                $reach = $direct ? self::reach($entry->sets, $colour) : self::NOT;
+                $reach = self::NOT;
+                if ($direct) {
+                    $reach = self::reach($entry->sets, $colour);
+                }
                 // An assistant that reads a hub sets no more than the hub's app does.
                 if ($entry->readsHub && $app !== self::NOT) {
                     $reach = self::better($reach, self::reach($entry->sets, $colour) === self::ALL ? $app : self::DIMS);

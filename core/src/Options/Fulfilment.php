@@ -88,7 +88,7 @@ final readonly class Fulfilment
                     $s->colours() === $requirement->colour &&
                     $s->wattsPerMetre() >= self::ROOM * self::whole($s) === ($requirement->light === 'room'),
                 static fn(Strip $s, KitSnapshot $f): array => [
-                    $sheltered || ($f->written['sealed'] ?? 'none') !== 'none' ? 0 : 1,
+                    (int) (!$sheltered && ($f->written['sealed'] ?? 'none') === 'none'),
                     abs($s->wattsPerMetre() - self::DENSITY[$requirement->light] * self::whole($s)),
                 ],
             ) ??
@@ -112,7 +112,10 @@ final readonly class Fulfilment
         $metres = CutMarks::of($run, $of)->length() / $requirement->controllers;
         $watts = $of->wattsPerMetre() * $metres;
         $cores = $of->pixels === null ? count($of->channels) + 1 : 2 + $of->pixels->dataWires;
-        $controller = $of->pixels === null ? self::controller($choice, $requirement, $shelf, $of, $metres) : null;
+        $controller = null;
+        if ($of->pixels === null) {
+            $controller = self::controller($choice, $requirement, $shelf, $of, $metres);
+        }
         $power = OptionPower::of(
             plan: $plan,
             run: $run,
@@ -140,12 +143,17 @@ final readonly class Fulfilment
                 ['kind' => 'cable', 'cores' => (string) $cores, 'system' => $plan->terms->wire],
             );
 
+        $board = null;
+        if ($of->pixels !== null) {
+            $board = self::board($choice, $shelf);
+        }
+
         return new self(
             strip: $strip,
             power: $power,
             controller: $controller,
             cable: $cable,
-            board: $of->pixels === null ? null : self::board($choice, $shelf),
+            board: $board,
             hub: self::hub($plan, $requirement, $shelf, $choice),
             requirement: $requirement,
         );

@@ -74,6 +74,15 @@ final readonly class OptionCard
             }
         }
 
+        $refused = null;
+        if ($this->refused !== '') {
+            $refused = $this->refused;
+        }
+        $prepare = null;
+        if ($this->prepare !== null) {
+            $prepare = (string) json_encode($this->prepare);
+        }
+
         return [
             'wish' => array_diff_key($this->requirement->write(), ['id' => true, 'run' => true]),
             'kit' => $this->kit,
@@ -87,8 +96,8 @@ final readonly class OptionCard
                 ],
                 $this->findings,
             ),
-            'refused' => $this->refused === '' ? null : $this->refused,
-            'prepare' => $this->prepare === null ? null : (string) json_encode($this->prepare),
+            'refused' => $refused,
+            'prepare' => $prepare,
             'take' => $this->take?->toArray(),
             'best' => $leads,
         ];

@@ -48,7 +48,10 @@ final readonly class OptionPower
         Choice $choice,
     ): self {
         $mains = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== [];
-        $bank = $mains ? null : SurveyedBanks::of($plan, $run)[0][1] ?? null;
+        $bank = null;
+        if (!$mains) {
+            $bank = SurveyedBanks::of($plan, $run)[0][1] ?? null;
+        }
         if ($bank !== null) {
             return self::battery($plan, $bank, $volts, $watts, $shelf, $choice);
         }
@@ -121,7 +124,10 @@ final readonly class OptionPower
                 ],
             );
         $entry = $converter->entry;
-        $efficiency = $entry instanceof Converter ? $entry->efficiency : 1.0;
+        $efficiency = 1.0;
+        if ($entry instanceof Converter) {
+            $efficiency = $entry->efficiency;
+        }
         $fuse = self::fuse($shelf, $choice, $watts / $efficiency / $lowest);
 
         return new self(

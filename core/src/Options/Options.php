@@ -22,7 +22,10 @@ final readonly class Options
         if ($set !== []) {
             return $set;
         }
-        $light = $run->light === '' ? 'room' : $run->light;
+        $light = 'room';
+        if ($run->light !== '') {
+            $light = $run->light;
+        }
         $usual = [
             [24.0, 'single', 0, 'zigbee', 'shelf'],
             [12.0, 'single', 0, 'zigbee', 'shelf'],

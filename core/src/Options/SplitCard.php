@@ -58,11 +58,16 @@ final readonly class SplitCard
             }
         }
 
+        $drop = null;
+        if ($farthest !== null) {
+            $drop = RunFigures::drop($farthest);
+        }
+
         return new self(
             way: $way,
             figures: array_filter([
                 'amps' => self::amps($fullest),
-                'drop' => $farthest === null ? null : RunFigures::drop($farthest),
+                'drop' => $drop,
                 'evenness' => Card::evenness($trial),
                 'joints' => Card::count('Joints', $moving->joints(), 'of one core'),
                 'units' => Card::count('To hide', $moving->units(), 'supplies and controllers'),
@@ -87,6 +92,15 @@ final readonly class SplitCard
     {
         $column = fn(string $name): ?array => isset($this->figures[$name]) ? $this->figures[$name]->toArray() : null;
 
+        $refused = null;
+        if ($this->refused !== '') {
+            $refused = $this->refused;
+        }
+        $take = null;
+        if ($this->refused === '') {
+            $take = $this->way->change?->toArray();
+        }
+
         return [
             'how' => $this->way->how,
             'label' => $this->way->label,
@@ -99,8 +113,8 @@ final readonly class SplitCard
             'quote' => $column('quote'),
             'stops' => $this->stops,
             'sketch' => $this->sketch,
-            'refused' => $this->refused === '' ? null : $this->refused,
-            'take' => $this->refused === '' ? $this->way->change?->toArray() : null,
+            'refused' => $refused,
+            'take' => $take,
         ];
     }
 

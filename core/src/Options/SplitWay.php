@@ -46,7 +46,10 @@ final readonly class SplitWay
             $ways[] = new self('whole', 'Back together', BackTogether::payload(run: $run->id));
         }
 
-        $first = $run->parts > 1 || $run->zones !== [] ? BackTogether::first($plan, $run) : null;
+        $first = null;
+        if ($run->parts > 1 || $run->zones !== []) {
+            $first = BackTogether::first($plan, $run);
+        }
         $how = $plan->splits[$first->id ?? '']->how ?? '';
 
         // As it is split already is as it is drawn.

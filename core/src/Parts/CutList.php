@@ -47,7 +47,9 @@ final readonly class CutList
                 most: $best->bought - 1,
             );
             $best = $completed ?? $best;
-            $least = $proven ? $best->bought : $least;
+            if ($proven) {
+                $least = $best->bought;
+            }
         }
 
         return new Cuts($best->lengths, $best->bought, $best->bought === $least);

@@ -90,16 +90,12 @@ final readonly class Fixings
                 run: $run,
             );
         } elseif ($seal === 'silicone' || $this->plan->damp($run)) {
-            $this->want(
-                use: 'silicone',
-                group: 'Sealing',
-                count: $ends,
-                unit: 'end',
-                why: $this->plan->damp($run)
-                    ? "{$name} lies damp: its ends are sealed"
-                    : "{$name}: its ends are sealed",
-                run: $run,
-            );
+            if ($this->plan->damp($run)) {
+                $why = "{$name} lies damp: its ends are sealed";
+            } else {
+                $why = "{$name}: its ends are sealed";
+            }
+            $this->want(use: 'silicone', group: 'Sealing', count: $ends, unit: 'end', why: $why, run: $run);
         }
     }
 

@@ -38,7 +38,7 @@ final readonly class Gaps
                 }
                 $cut[$into][] = [$part, $whole, $part === $whole ? Jointed::UNCUT : $n + 2];
                 $room[$into] -= $part;
-                $joints += $part < $mm ? 1 : 0;
+                $joints += (int) ($part < $mm);
             }
         }
         $filled = [];

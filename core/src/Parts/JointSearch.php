@@ -103,15 +103,17 @@ final class JointSearch
             ) {
                 return true;
             }
-            foreach ($joints > 0 ? $this->ways($length, ['whole']) : [] as [$room, $way]) {
-                if ($room > $this->kerf && $room < $carried && $this->looked++ <= self::MOST) {
-                    $this->take($way);
-                    $this->filled[] = [$length, [[$room, ...$of], ...$way]];
-                    if ($this->carry($carried - $room + $this->kerf, $of, $joints - 1)) {
-                        return true;
+            if ($joints > 0) {
+                foreach ($this->ways($length, ['whole']) as [$room, $way]) {
+                    if ($room > $this->kerf && $room < $carried && $this->looked++ <= self::MOST) {
+                        $this->take($way);
+                        $this->filled[] = [$length, [[$room, ...$of], ...$way]];
+                        if ($this->carry($carried - $room + $this->kerf, $of, $joints - 1)) {
+                            return true;
+                        }
+                        array_pop($this->filled);
+                        $this->back($way);
                     }
-                    array_pop($this->filled);
-                    $this->back($way);
                 }
             }
             $this->close($length);
@@ -144,18 +146,20 @@ final class JointSearch
                 return true;
             }
             array_pop($this->filled);
-            foreach ($room > $this->kerf && $joints > 0 ? array_keys($this->left['parted']) : [] as $mm) {
-                if ($mm <= $room || (!$has && $with !== [$mm, Jointed::UNCUT])) {
-                    continue;
+            if ($room > $this->kerf && $joints > 0) {
+                foreach (array_keys($this->left['parted']) as $mm) {
+                    if ($mm <= $room || (!$has && $with !== [$mm, Jointed::UNCUT])) {
+                        continue;
+                    }
+                    $this->take([[$mm, $mm, Jointed::UNCUT]]);
+                    $parts = [$mm, ++$this->parts];
+                    $this->filled[] = [$length, [...$cut, [$room, ...$parts]]];
+                    if ($this->carry($mm - $room + $this->kerf, $parts, $joints - 1)) {
+                        return true;
+                    }
+                    array_pop($this->filled);
+                    $this->back([[$mm, $mm, Jointed::UNCUT]]);
                 }
-                $this->take([[$mm, $mm, Jointed::UNCUT]]);
-                $parts = [$mm, ++$this->parts];
-                $this->filled[] = [$length, [...$cut, [$room, ...$parts]]];
-                if ($this->carry($mm - $room + $this->kerf, $parts, $joints - 1)) {
-                    return true;
-                }
-                array_pop($this->filled);
-                $this->back([[$mm, $mm, Jointed::UNCUT]]);
             }
             $this->back($way);
         }
@@ -182,7 +186,10 @@ final class JointSearch
             $ways[] = [$rest, $way];
             for ($n = $at; $n < count($sizes); $n++) {
                 [$mm, $parted, $count] = $sizes[$n];
-                $taken = $n === $at ? $same : 0;
+                $taken = 0;
+                if ($n === $at) {
+                    $taken = $same;
+                }
                 if ($mm <= $rest && $taken < $count) {
                     $open[] = [$n, $rest - $mm, [...$way, [$mm, $mm, $parted]], $taken + 1];
                 }

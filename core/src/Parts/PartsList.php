@@ -59,19 +59,21 @@ final readonly class PartsList
                     priced: Lengths::bought($kit),
                 );
             }
-            foreach ($group === 'Strip' ? $cut->jointsOf() : [] as $run => $count) {
-                $joined[$run] = $count;
-                self::joints(
-                    plan: $plan,
-                    uses: $uses,
-                    wanted: $wanted,
-                    joint: $uses->joint(),
-                    count: Joints::ofSeams($plan, $plan->run($run), $count),
-                    why: $plan->run($run)->name() .
-                        ': its strip is joined at ' .
-                        ($count === 1 ? 'a place' : "{$count} places"),
-                    runs: [$run],
-                );
+            if ($group === 'Strip') {
+                foreach ($cut->jointsOf() as $run => $count) {
+                    $joined[$run] = $count;
+                    self::joints(
+                        plan: $plan,
+                        uses: $uses,
+                        wanted: $wanted,
+                        joint: $uses->joint(),
+                        count: Joints::ofSeams($plan, $plan->run($run), $count),
+                        why: $plan->run($run)->name() .
+                            ': its strip is joined at ' .
+                            ($count === 1 ? 'a place' : "{$count} places"),
+                        runs: [$run],
+                    );
+                }
             }
         }
         $bare = [];

@@ -194,7 +194,9 @@ final readonly class Patterns
         }
         $top = [0.0, []];
         foreach ($best as $found) {
-            $top = $found[0] > $top[0] ? $found : $top;
+            if ($found[0] > $top[0]) {
+                $top = $found;
+            }
         }
 
         return array_map(static fn(int $n): int => $top[1][$n] ?? 0, array_keys($sizes));

@@ -50,7 +50,9 @@ final readonly class Shortening
         foreach (array_slice($pieces, 0, self::TRIED, true) as $n => $piece) {
             // Up to what is better than the best so far.
             $most = (int) floor(min(self::SMALL[0], self::SMALL[1] * $piece->mm) / $unit + 1e-6);
-            $most = $best === null ? $most : min($most, (int) round((1000 * $best->metres) / $unit) - 1);
+            if ($best !== null) {
+                $most = min($most, (int) round((1000 * $best->metres) / $unit) - 1);
+            }
             $least = max(1, (int) ceil($over / $unit - 1e-6));
             $fewer = static fn(int $units): int => $cut->bought -
                 $lengths->cut($cut->kit, $offcuts, self::shorter($pieces, $n, $units * $unit))->bought;

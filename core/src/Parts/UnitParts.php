@@ -42,6 +42,10 @@ final readonly class UnitParts
     {
         foreach ($plan->items as $id => $item) {
             $kit = $plan->kit[$item->kit] ?? null;
+            $runs = [];
+            if (isset($plan->runs[$item->on ?? ''])) {
+                $runs = [(string) $item->on];
+            }
             $wanted->add(
                 kit: $kit,
                 group: match ($kit?->kind()) {
@@ -60,7 +64,7 @@ final readonly class UnitParts
                         ? ''
                         : ', with ' .
                             (isset($plan->runs[$item->on]) ? $plan->runs[$item->on]->name() : strtoupper($item->on))),
-                runs: isset($plan->runs[$item->on ?? '']) ? [(string) $item->on] : [],
+                runs: $runs,
             );
         }
     }
@@ -85,10 +89,14 @@ final readonly class UnitParts
             foreach ($units as $id => $unit) {
                 $on = $hangs[$id] ?? [];
                 $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
+                $count = 0.0;
+                if (!$unit->there) {
+                    $count = (float) ($unit->series * $unit->parallel);
+                }
                 $wanted->add(
                     kit: $plan->kit[$unit->kit] ?? null,
                     group: $group,
-                    count: $unit->there ? 0.0 : (float) ($unit->series * $unit->parallel),
+                    count: $count,
                     unit: 'piece',
                     why: strtoupper($id) .
                         ($names === '' ? '' : " for {$names}") .

@@ -65,7 +65,10 @@ final readonly class CableInvariants
 
                 continue;
             }
-            $run = isset($plan->feeds[$cable->to]) ? $plan->runs[$plan->feeds[$cable->to]->run] : null;
+            $run = null;
+            if (isset($plan->feeds[$cable->to])) {
+                $run = $plan->runs[$plan->feeds[$cable->to]->run];
+            }
             $pixels = $run !== null && $plan->strip($run->strip)?->switched() === false;
             $tail =
                 $run !== null &&

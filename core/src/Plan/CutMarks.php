@@ -26,7 +26,9 @@ final readonly class CutMarks
         $lead = 0.0;
         foreach ($run->sections as $n => $length) {
             $count = (int) floor($length / $strip->pitch + 1e-9);
-            $lead += $n > 0 ? $run->jumps[$n - 1] : 0.0;
+            if ($n > 0) {
+                $lead += $run->jumps[$n - 1];
+            }
             if ($count > 0) {
                 if ($groups !== []) {
                     $jumps[] = $lead;

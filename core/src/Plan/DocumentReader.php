@@ -22,7 +22,7 @@ final readonly class DocumentReader
             setting: $d->stringOrNull('setting'),
             series: $d->whole('series', 1, 40),
             parallel: $d->whole('parallel', 1, 40),
-            stands: $d->has('stands') ? Standing::read($d->object('stands')) : null,
+            stands: $d->maybe('stands', Standing::read(...)),
             bank: $d->stringOrNull('bank'),
             there: $d->flag('there'),
             used: $d->flag('used'),
@@ -33,7 +33,7 @@ final readonly class DocumentReader
             client: $f->string('client'),
             limits: Limits::read($f->object('limits')),
             terms: Terms::read($f->object('terms')),
-            position: $f->has('position') ? Position::read($f->object('position')) : null,
+            position: $f->maybe('position', Position::read(...)),
             places: self::keyed(
                 $f,
                 'places',

@@ -53,7 +53,7 @@ final readonly class Item
             place: $f->string('place'),
             count: $f->whole('count', 1, 200),
             on: $f->stringOrNull('on'),
-            stands: $f->has('stands') ? Standing::read($f->object('stands')) : null,
+            stands: $f->maybe('stands', Standing::read(...)),
             used: $f->flag('used'),
         );
     }

@@ -110,10 +110,15 @@ final readonly class Show
      */
     public function of(callable $scene, callable $light): self
     {
+        $leader = '';
+        if ($this->leader !== '' && $light($this->leader)) {
+            $leader = $this->leader;
+        }
+
         return $this->withChanged(
             steps: array_values(array_filter($this->steps, static fn(ShowStep $s): bool => $scene($s->scene))),
             lights: array_values(array_filter($this->lights, $light)),
-            leader: $this->leader !== '' && $light($this->leader) ? $this->leader : '',
+            leader: $leader,
         );
     }
 }

@@ -32,8 +32,8 @@ final readonly class Standing
     {
         return new self(
             place: $f->string('place', 80),
-            spot: $f->has('spot') ? $f->string('spot', 80) : '',
-            wall: $f->has('wall') && $f->numberOrNull('wall') !== null ? $f->whole('wall', 0, 10_000) : null,
+            spot: $f->stringOrNull('spot', 80) ?? '',
+            wall: $f->wholeOrNull('wall', 0, 10_000),
             at: $f->numberOr('at', 0.0, 0, 10_000),
             up: $f->numberOrNull('up', -100, 100),
         );
@@ -64,8 +64,11 @@ final readonly class Standing
     /** Such as “B1”, or “wall 2 at 1.20 m, 2.10 m up”. */
     public function words(string $system = Length::METRIC): string
     {
-        $words =
-            $this->wall === null ? $this->spot : 'wall ' . ($this->wall + 1) . ' at ' . Length::say($this->at, $system);
+        if ($this->wall === null) {
+            $words = $this->spot;
+        } else {
+            $words = 'wall ' . ($this->wall + 1) . ' at ' . Length::say($this->at, $system);
+        }
 
         return $words . ($this->up === null ? '' : ', ' . Length::say($this->up, $system) . ' up');
     }

@@ -43,8 +43,10 @@ final readonly class Terms
     {
         $currency = Price::currency($f);
         $rates = [];
-        foreach ($f->has('rates') ? $f->objects('rates') : [] as $rate) {
-            $rates[Price::currency($rate)] = $rate->number('rate', 1e-6, 1e6);
+        if ($f->has('rates')) {
+            foreach ($f->objects('rates') as $rate) {
+                $rates[Price::currency($rate)] = $rate->number('rate', 1e-6, 1e6);
+            }
         }
         ksort($rates);
 
@@ -92,7 +94,10 @@ final readonly class Terms
         if ($price === null) {
             return null;
         }
-        $rate = $this->own($price) ? 1.0 : $this->rates[$price->currency] ?? null;
+        $rate = 1.0;
+        if (!$this->own($price)) {
+            $rate = $this->rates[$price->currency] ?? null;
+        }
         if ($rate === null) {
             return null;
         }

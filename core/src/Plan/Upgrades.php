@@ -24,7 +24,9 @@ final readonly class Upgrades
             ]
             as $version => $upgrade
         ) {
-            $document = ($document['version'] ?? null) === $version ? $upgrade($document) : $document;
+            if (($document['version'] ?? null) === $version) {
+                $document = $upgrade($document);
+            }
         }
 
         return $document;
@@ -55,7 +57,10 @@ final readonly class Upgrades
      */
     private static function making(array $document): array
     {
-        $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
+        $terms = [];
+        if (is_array($document['terms'] ?? null)) {
+            $terms = $document['terms'];
+        }
 
         return [
             'version' => 3,
@@ -110,17 +115,22 @@ final readonly class Upgrades
      */
     private static function travel(array $document): array
     {
-        $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
+        $terms = [];
+        if (is_array($document['terms'] ?? null)) {
+            $terms = $document['terms'];
+        }
 
         // A box or outlet was known by its name alone: it is of the place of whatever hangs on the unit.
         $places = [];
-        foreach (is_array($document['runs'] ?? null) ? $document['runs'] : [] as $run) {
-            if (!is_array($run)) {
-                continue;
-            }
-            foreach ([$run['supply'] ?? null, $run['controller'] ?? null] as $unit) {
-                if (is_string($unit)) {
-                    $places[$unit] ??= $run['place'] ?? '';
+        if (is_array($document['runs'] ?? null)) {
+            foreach ($document['runs'] as $run) {
+                if (!is_array($run)) {
+                    continue;
+                }
+                foreach ([$run['supply'] ?? null, $run['controller'] ?? null] as $unit) {
+                    if (is_string($unit)) {
+                        $places[$unit] ??= $run['place'] ?? '';
+                    }
                 }
             }
         }
@@ -128,12 +138,20 @@ final readonly class Upgrades
             if (!is_array($device)) {
                 return $device;
             }
-            $spot = is_string($device['where'] ?? null) ? $device['where'] : '';
+            $spot = '';
+            if (is_string($device['where'] ?? null)) {
+                $spot = $device['where'];
+            }
             $place = $places[is_string($device['id'] ?? null) ? $device['id'] : ''] ?? null;
             $known = $spot !== '' && is_string($place);
 
+            $stands = null;
+            if ($known) {
+                $stands = (new Standing($place, $spot))->write();
+            }
+
             return [
-                'stands' => $known ? (new Standing($place, $spot))->write() : null,
+                'stands' => $stands,
                 'bank' => null,
                 'there' => false,
             ] + array_diff_key($device, ['where' => 0]);

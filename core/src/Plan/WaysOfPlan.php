@@ -74,7 +74,10 @@ trait WaysOfPlan
                 continue;
             }
             $seen[$to] = true;
-            $run = isset($this->feeds[$to]) ? $this->feeds[$to]->run : null;
+            $run = null;
+            if (isset($this->feeds[$to])) {
+                $run = $this->feeds[$to]->run;
+            }
             $places[] = $this->runs[$run ?? '']->place ?? ($this->fixtures[$to]->place ?? '');
             foreach ($this->runs as $of) {
                 $places[] = $of->controller === $to ? $of->place : '';
@@ -191,7 +194,10 @@ trait WaysOfPlan
      */
     public function waysOf(Run $run): array
     {
-        $ways = $run->controller === null ? [] : $this->wayTo($run->controller);
+        $ways = [];
+        if ($run->controller !== null) {
+            $ways = $this->wayTo($run->controller);
+        }
         foreach ($this->feedsOf($run) as $feed) {
             $ways += $this->wayTo($feed->id);
         }
@@ -206,7 +212,10 @@ trait WaysOfPlan
     public function firstCable(Run $run): ?LaidCable
     {
         foreach ([$run->supply, $run->controller] as $unit) {
-            $cable = $unit === null ? null : $this->cableTo($unit);
+            $cable = null;
+            if ($unit !== null) {
+                $cable = $this->cableTo($unit);
+            }
             if ($cable !== null) {
                 return $cable;
             }

@@ -59,8 +59,11 @@ final class Candidates
     /** @return array{int, Space, list<int>, int, Layout|null}|null */
     private function pop(): ?array
     {
-        /** @var array{int, Space, list<int>, int, Layout|null}|null $next */
-        $next = $this->queue->isEmpty() ? null : $this->queue->extract();
+        if ($this->queue->isEmpty()) {
+            return null;
+        }
+        /** @var array{int, Space, list<int>, int, Layout|null} $next */
+        $next = $this->queue->extract();
 
         return $next;
     }

@@ -63,13 +63,18 @@ final readonly class Drawn
         $alone = Excerpt::of($plan, $runs);
         $judge = Judge::of($alone, array_values($alone->runs), true);
 
+        $repair = null;
+        if (!$judge->holds()) {
+            $repair = self::repair($alone, $now->cost(), $basis);
+        }
+
         return new self(
             plan: $plan,
             now: $now,
             then: $then->cost(),
             lines: self::lines($now, $then),
             judge: $judge,
-            repair: $judge->holds() ? null : self::repair($alone, $now->cost(), $basis),
+            repair: $repair,
         );
     }
 

@@ -33,7 +33,9 @@ final readonly class Floor
                 $option = $tables->feeds($run, $place, $aim)[0] ?? null;
                 $least[] = $option === null ? PHP_INT_MAX : $aim->rank($option->cost, $option->joints, 0);
             }
-            $rank += $least === [] ? 0 : min($least);
+            if ($least !== []) {
+                $rank += min($least);
+            }
         }
         $cost = 0.0;
         $each = [];
@@ -45,7 +47,9 @@ final readonly class Floor
                     ? max($price, ($price * $tables->plan->limits->rating($watts)) / $supply->ratedWatts())
                     : (float) $price;
         }
-        $cost += $each === [] ? 0.0 : min($each);
+        if ($each !== []) {
+            $cost += min($each);
+        }
         $each = [];
         foreach ($switched as [$run]) {
             // Whatever shares with whom: by its watts alone, in slices, at the best price of any that one of them may have.
@@ -57,7 +61,9 @@ final readonly class Floor
                 $each[] = max($price, $price * $share);
             }
         }
-        $cost += $each === [] ? 0.0 : min($each);
+        if ($each !== []) {
+            $cost += min($each);
+        }
 
         return $rank + $aim->rank((int) floor($cost), 0, 1);
     }

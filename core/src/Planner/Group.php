@@ -80,16 +80,13 @@ final class Group
             $done = array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts));
         }
         foreach ($this->runs as $run) {
-            foreach (
-                in_array($run->id, $done, true) || in_array('kit', $run->pins, true)
-                    ? []
-                    : Plain::of($this->search->tables, $run)
-                as $layout
-            ) {
-                $tried = $this->search->try($layout, [$run]);
-                if ($tried->judge->holds()) {
-                    $this->parts[] = $tried;
-                    break;
+            if (!in_array($run->id, $done, true) && !in_array('kit', $run->pins, true)) {
+                foreach (Plain::of($this->search->tables, $run) as $layout) {
+                    $tried = $this->search->try($layout, [$run]);
+                    if ($tried->judge->holds()) {
+                        $this->parts[] = $tried;
+                        break;
+                    }
                 }
             }
         }
@@ -168,7 +165,10 @@ final class Group
 
     private function everyWay(): void
     {
-        $best = $this->complete() ? $this->inOrder($this->parts) : null;
+        $best = null;
+        if ($this->complete()) {
+            $best = $this->inOrder($this->parts);
+        }
         foreach (Partitions::of($this->runs) as $sets) {
             if (count($sets) < count($this->runs)) {
                 $best = $this->lesser($best, $sets);
@@ -185,7 +185,10 @@ final class Group
      */
     private function lesser(?array $best, array $sets): ?array
     {
-        $rank = $best === null ? PHP_INT_MAX : array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $best));
+        $rank = PHP_INT_MAX;
+        if ($best !== null) {
+            $rank = array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $best));
+        }
         $floor = 0;
         $least = [];
         foreach ($sets as $set) {

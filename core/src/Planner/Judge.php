@@ -50,11 +50,15 @@ final readonly class Judge
             $broken = self::broken($plan, $results, Registry::circuit());
             foreach ($broken === [] || $whole ? $islands : [] as $island) {
                 $states = States::all($plan, $island);
-                foreach ($states === [] ? [] : array_keys($island->parts + $island->fixtures) as $id) {
-                    $results[$id] = $results[$id]->opened($states);
+                if ($states !== []) {
+                    foreach (array_keys($island->parts + $island->fixtures) as $id) {
+                        $results[$id] = $results[$id]->opened($states);
+                    }
                 }
             }
-            $broken = $broken === [] || $whole ? self::broken($plan, $results, Registry::circuit()) : $broken;
+            if ($broken === [] || $whole) {
+                $broken = self::broken($plan, $results, Registry::circuit());
+            }
         } catch (Refusal $t) {
             return new self([new Broken('drop', $t->getMessage(), self::FAR)], 0.0, $darkest);
         }

@@ -100,10 +100,16 @@ final readonly class Layout
 
     private function block(Tables $tables, Block $block, bool $fused, ?float $trunk): BlockWires
     {
-        $fuse = $fused ? $this->fuse($tables, $block->capacity($tables))?->entry->id() : null;
+        $fuse = null;
+        if ($fused) {
+            $fuse = $this->fuse($tables, $block->capacity($tables))?->entry->id();
+        }
         $runs = [];
         foreach ($block->feeds as $feed) {
-            $own = $block->trunk === null && $feed->leg === null ? $fuse : null;
+            $own = null;
+            if ($block->trunk === null && $feed->leg === null) {
+                $own = $fuse;
+            }
             $runs[] = new RunWires(
                 run: $feed->run,
                 halves: $feed->halves(),

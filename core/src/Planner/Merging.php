@@ -38,7 +38,10 @@ final class Merging
                     continue;
                 }
                 $ways = $this->ways["{$one->key} {$two->key}"] ??= $this->ways($one, $two);
-                $saves = $ways === [] ? 0 : $one->rank($this->aim) + $two->rank($this->aim) - $this->rank($ways[0]);
+                $saves = 0;
+                if ($ways !== []) {
+                    $saves = $one->rank($this->aim) + $two->rank($this->aim) - $this->rank($ways[0]);
+                }
                 if ($saves > $most) {
                     [$most, $pick] = [$saves, [$a, $b]];
                 }
@@ -122,7 +125,10 @@ final class Merging
             ),
         );
         $strange = array_filter($runs, static fn(Run $r): bool => !Sharing::alike($tables, $runs[0], $r));
-        $controller = $strange !== [] ? null : $tables->controllers($runs, false)[0] ?? null;
+        $controller = null;
+        if ($strange === []) {
+            $controller = $tables->controllers($runs, false)[0] ?? null;
+        }
         if ($controller === null) {
             return [];
         }
@@ -132,7 +138,9 @@ final class Merging
             foreach ($blocks as $block) {
                 foreach ($block->feeds as $feed) {
                     $other = $tables->elsewhere($feed, $place, $this->aim);
-                    $feeds += $other === null ? [] : [$feed->run => $other];
+                    if ($other !== null) {
+                        $feeds += [$feed->run => $other];
+                    }
                 }
             }
             if (count($feeds) === count($runs)) {

@@ -16,7 +16,10 @@ final readonly class Plain
     {
         $supply = $tables->supplies([$run], false)[0] ?? null;
         $switched = $tables->strip($run)->switched();
-        $controller = $switched ? $tables->controllers([$run], false)[0] ?? null : null;
+        $controller = null;
+        if ($switched) {
+            $controller = $tables->controllers([$run], false)[0] ?? null;
+        }
         $places = array_values(
             array_intersect($tables->routes->places([$run], true), $tables->routes->places([$run], false)),
         );

@@ -57,10 +57,12 @@ final readonly class Planner
             $groups[] = $group;
             try {
                 $group->solve();
-                foreach ($group->complete() ? [] : $group->failing() as $set) {
-                    $clashes[
-                        implode(' ', array_map(static fn(Run $r): string => $r->id, $set))
-                    ] = $group->search->clash($set);
+                if (!$group->complete()) {
+                    foreach ($group->failing() as $set) {
+                        $clashes[
+                            implode(' ', array_map(static fn(Run $r): string => $r->id, $set))
+                        ] = $group->search->clash($set);
+                    }
                 }
             } catch (Stopped) {
                 continue;
@@ -68,6 +70,11 @@ final readonly class Planner
         }
         if ($watch->stopped()) {
             self::rest($groups, $watch);
+        }
+
+        $alternatives = [];
+        if (!$watch->stopped()) {
+            $alternatives = Alternatives::of($groups);
         }
 
         return new Proposal(
@@ -78,7 +85,7 @@ final readonly class Planner
             left: $left,
             solved: $watch->solved,
             stopped: $watch->stopped(),
-            alternatives: $watch->stopped() ? [] : Alternatives::of($groups),
+            alternatives: $alternatives,
         );
     }
 

@@ -130,8 +130,17 @@ final readonly class Proposal
         $nearest = array_values(array_filter(array_map(static fn(array $c): ?Tried => $c[1], $this->clashes)));
         $parts = $this->parts;
 
+        $found = null;
+        if ($parts !== []) {
+            $found = $this->way($parts, $promise);
+        }
+        $gap = '';
+        if (!$this->exact && $this->cost() !== 0) {
+            $gap = sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $this->cost());
+        }
+
         return [
-            'found' => $parts === [] ? null : $this->way($parts, $promise),
+            'found' => $found,
             'whole' => $this->whole(),
             'clashes' => array_map(
                 fn(string $runs, array $c): array => [
@@ -164,10 +173,7 @@ final readonly class Proposal
             ),
             'alternatives' => $this->others($promise),
             'bound' => MovingFigures::of($this->plan, $this->bound)->toArray(),
-            'gap' =>
-                $this->exact || $this->cost() === 0
-                    ? ''
-                    : sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $this->cost()),
+            'gap' => $gap,
             'solved' => $this->solved,
             'stopped' => $this->stopped,
             'drawn' => Drawn::of($this->plan, $this, $this->basis)?->toArray(),

@@ -119,8 +119,12 @@ final class Search
                     cheaper: array_values($cheaper),
                 );
             }
-            $cheaper += $told ? [] : [$pattern => $tried];
-            $nearest = $tried->nearerThan($nearest) ? $tried : $nearest;
+            if (!$told) {
+                $cheaper += [$pattern => $tried];
+            }
+            if ($tried->nearerThan($nearest)) {
+                $nearest = $tried;
+            }
         }
 
         return new Found(best: null, nearest: $nearest, bound: $bound, exact: true, cheaper: array_values($cheaper));
@@ -146,7 +150,9 @@ final class Search
                 break;
             }
             $tried = $this->try($layout, $runs);
-            $nearest = $tried->nearerThan($nearest) ? $tried : $nearest;
+            if ($tried->nearerThan($nearest)) {
+                $nearest = $tried;
+            }
             $limits = array_unique(array_map(static fn(Broken $b): string => $b->limit, $tried->judge->broken));
             sort($limits);
             $sets[implode(',', $limits)] = $limits;

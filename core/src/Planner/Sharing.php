@@ -88,7 +88,10 @@ final readonly class Sharing
         $of = [];
         foreach ($blocks as $n => $block) {
             foreach ($block as $run) {
-                $light = $run->controller !== null && isset($plan->lights[$run->controller]) ? $run->controller : null;
+                $light = null;
+                if ($run->controller !== null && isset($plan->lights[$run->controller])) {
+                    $light = $run->controller;
+                }
                 if ($light !== null && ($of[$light] ??= $n) !== $n) {
                     return false;
                 }

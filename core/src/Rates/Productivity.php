@@ -97,7 +97,9 @@ final readonly class Productivity
     {
         $t = INF;
         foreach (self::T as $from => $value) {
-            $t = $freedom >= $from ? $value : $t;
+            if ($freedom >= $from) {
+                $t = $value;
+            }
         }
 
         return $t;

@@ -46,8 +46,8 @@ final readonly class Channels
         );
         usort(
             $free,
-            static fn(int $a, int $b): int => [in_array($a, self::USUAL, true) ? 0 : 1, $a] <=> [
-                in_array($b, self::USUAL, true) ? 0 : 1,
+            static fn(int $a, int $b): int => [(int) !in_array($a, self::USUAL, true), $a] <=> [
+                (int) !in_array($b, self::USUAL, true),
                 $b,
             ],
         );

@@ -71,7 +71,7 @@ final readonly class Graph
                 }
                 $stack[$top][2]++;
                 if (!isset($order[$next])) {
-                    $children += $node === $root ? 1 : 0;
+                    $children += (int) ($node === $root);
                     $order[$next] = $low[$next] = $time++;
                     $stack[] = [$next, $node, 0];
                 } elseif ($next !== $parent) {

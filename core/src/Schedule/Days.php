@@ -152,7 +152,9 @@ final class Days
     {
         $current = 0;
         foreach ($this->visits as $n => $visit) {
-            $current = $visit->from <= $day ? $n : $current;
+            if ($visit->from <= $day) {
+                $current = $n;
+            }
         }
         $visit = $this->visits[$current];
         $this->used[$current] = ($this->used[$current] ?? 0) + 1;

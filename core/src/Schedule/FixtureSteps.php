@@ -31,7 +31,7 @@ final readonly class FixtureSteps
             place: $this->plan->places[$fitting->place]->name ?? '',
             title: "{$this->list->name($fitting)}: hang {$fitting->count} and connect",
             why: 'Fixtures hang before their dimmer is set.',
-            units: $fitting->count + ($module === null ? 0 : 1),
+            units: $fitting->count + ((int) ($module !== null)),
             people: 2,
             tools: ['screwdriver', 'ladder'],
             caution: 'Mains terminals are for a licensed person. A ladder stands on firm ground and somebody holds it.',

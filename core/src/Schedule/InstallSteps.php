@@ -113,7 +113,10 @@ final class InstallSteps
     private function mains(Run|Fitting $of, string $unit, string $after): ?string
     {
         $supply = $this->plan->supplies[$unit] ?? null;
-        $way = $supply === null ? null : MainsWay::of($this->plan, $supply);
+        $way = null;
+        if ($supply !== null) {
+            $way = MainsWay::of($this->plan, $supply);
+        }
         if ($way?->outlet === null) {
             return null;
         }

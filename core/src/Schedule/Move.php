@@ -104,7 +104,9 @@ final readonly class Move
         $open = [$step->id];
         while ($open !== []) {
             $id = array_pop($open);
-            $open = isset($found[$id]) ? $open : [...$open, ...$steps[$id]->after];
+            if (!isset($found[$id])) {
+                $open = [...$open, ...$steps[$id]->after];
+            }
             $found[$id] = $steps[$id];
         }
 

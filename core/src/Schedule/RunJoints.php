@@ -85,7 +85,10 @@ final readonly class RunJoints
 
     public function words(): string
     {
-        $words = count($this->kinds) === 1 ? self::WORDS[$this->kinds[0]] ?? null : null;
+        $words = null;
+        if (count($this->kinds) === 1) {
+            $words = self::WORDS[$this->kinds[0]] ?? null;
+        }
 
         return sprintf($words ?? 'make %d joints', $this->count);
     }

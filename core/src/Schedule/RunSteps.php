@@ -86,13 +86,15 @@ final readonly class RunSteps
         $measured = $making->cut === '' ? $profile : $making->cut === 'before';
         $fixed = $loose;
         if ($measured) {
+            $why = 'At marks only, beforehand: measure twice.';
+            if ($profile) {
+                $why = 'At marks only; it has to fit before it goes into profile.';
+            }
             $fixed = $this->list->of(
                 of: $run,
                 kind: 'cut',
                 title: 'cut to measure',
-                why: $profile
-                    ? 'At marks only; it has to fit before it goes into profile.'
-                    : 'At marks only, beforehand: measure twice.',
+                why: $why,
                 units: $units['cut'],
                 people: 1,
                 tools: ['scissors'],

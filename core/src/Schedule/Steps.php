@@ -137,6 +137,10 @@ final class Steps
         array_push($last, ...$this->items->of($id, $name, $before));
         $last = $this->places->back($id, $name, $last);
         $joined = $this->joins->of($id, $name, $runs);
+        $caution = 'Keep extra-low voltage apart from mains in every box.';
+        if ($battery) {
+            $caution = 'Cover the posts; nothing that conducts lies loose near them.';
+        }
         $this->list->add(
             kind: 'tidy',
             of: $id,
@@ -146,9 +150,7 @@ final class Steps
             units: 1.0,
             people: 1,
             tools: ['ties'],
-            caution: $battery
-                ? 'Cover the posts; nothing that conducts lies loose near them.'
-                : 'Keep extra-low voltage apart from mains in every box.',
+            caution: $caution,
             after: [...$last, ...$joined],
         );
     }

@@ -126,7 +126,9 @@ final class Timetable
         $open = $step->after;
         while ($open !== []) {
             $id = array_pop($open);
-            $open = isset($before[$id]) ? $open : [...$open, ...$byId[$id]->after];
+            if (!isset($before[$id])) {
+                $open = [...$open, ...$byId[$id]->after];
+            }
             $before[$id] = true;
         }
         foreach (array_keys($before + [$step->id => true]) as $id) {
@@ -149,12 +151,18 @@ final class Timetable
     {
         if (isset($this->kept[$step->id])) {
             [$kept, , $crew] = $this->kept[$step->id];
-            $at = $from <= $kept ? $this->free($kept, $step, $crew) : null;
+            $at = null;
+            if ($from <= $kept) {
+                $at = $this->free($kept, $step, $crew);
+            }
             if ($at !== null) {
                 return [$at, $crew];
             }
         }
-        $both = $step->people > 1 ? $this->free($from, $step, [0, 1]) : null;
+        $both = null;
+        if ($step->people > 1) {
+            $both = $this->free($from, $step, [0, 1]);
+        }
         if ($both !== null) {
             return [$both, [0, 1]];
         }
@@ -221,12 +229,16 @@ final class Timetable
             $from = $at - $day * self::DAY;
             $today = min($left, self::DAY - $from);
             $there = array_values(array_filter($crew, fn(int $p): bool => $p < $this->days->people($day)));
+            $people = [0];
+            if ($there !== []) {
+                $people = $there;
+            }
             $this->slots[] = new Slot(
                 step: $step,
                 day: $this->days->date($day),
                 from: $from,
                 to: $from + $today,
-                people: $there === [] ? [0] : $there,
+                people: $people,
                 critical: $this->path->critical($step->id),
                 last: $left === $today,
                 short: count($there) < $step->people,

@@ -75,7 +75,9 @@ final readonly class LengthReader
         if ($number === null || ($unit !== null && !in_array($unit, ['in', '"'], true))) {
             return [0.0, $last];
         }
-        $last = $bare ? $last : $clause->take() ?? $last;
+        if (!$bare) {
+            $last = $clause->take() ?? $last;
+        }
         if ($unit === null) {
             [$number, $last] = self::fraction($clause, $number, $last);
             $word = $clause->take();

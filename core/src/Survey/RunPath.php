@@ -34,7 +34,10 @@ final readonly class RunPath
             foreach (array_slice($points, 1) as $point) {
                 $length = $last->to($point);
                 if ($metres <= $length + 1e-9) {
-                    $share = $length > 0 ? $metres / $length : 0.0;
+                    $share = 0.0;
+                    if ($length > 0) {
+                        $share = $metres / $length;
+                    }
 
                     return new Point(
                         $last->x + $share * ($point->x - $last->x),

@@ -51,15 +51,17 @@ final readonly class TapeSheet
             $from = 0.0;
             foreach ([...$leg->gaps, null] as $gap) {
                 $to = $gap === null ? $leg->length : $gap->at;
-                foreach ($to > $from + 1e-9 ? $leg->runs : [] as $run) {
-                    $tracks[$run] ??= new RunTrack();
-                    $tracks[$run]->add(
-                        $walked + $from,
-                        $leg->climbs ? $at : $at->go($from, $leg->heading),
-                        $leg->climbs ? $at : $at->go($to, $leg->heading),
-                        $to - $from,
-                        $leg->climbs ? null : $leg->heading,
-                    );
+                if ($to > $from + 1e-9) {
+                    foreach ($leg->runs as $run) {
+                        $tracks[$run] ??= new RunTrack();
+                        $tracks[$run]->add(
+                            $walked + $from,
+                            $leg->climbs ? $at : $at->go($from, $leg->heading),
+                            $leg->climbs ? $at : $at->go($to, $leg->heading),
+                            $to - $from,
+                            $leg->climbs ? null : $leg->heading,
+                        );
+                    }
                 }
                 if ($gap !== null) {
                     $openings[] = new Opening(
@@ -81,7 +83,10 @@ final readonly class TapeSheet
 
         $spots = [];
         foreach ($site->spots() as $spot) {
-            $from = $spot->leg === null ? null : $starts[$spot->leg] ?? null;
+            $from = null;
+            if ($spot->leg !== null) {
+                $from = $starts[$spot->leg] ?? null;
+            }
             $spots[$spot->name] = $from?->go(
                 $legs[(int) $spot->leg]->climbs ? 0.0 : $spot->at,
                 $legs[(int) $spot->leg]->heading,
@@ -115,7 +120,9 @@ final readonly class TapeSheet
 
                 return $from->go(min($at, $of->length), $of->heading);
             }
-            $from = $of->climbs ? $from : $from->go($of->length, $of->heading);
+            if (!$of->climbs) {
+                $from = $from->go($of->length, $of->heading);
+            }
         }
 
         return null;

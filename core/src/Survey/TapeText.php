@@ -14,7 +14,9 @@ final readonly class TapeText
     public static function put(string $text, Span $span, string $instead): string
     {
         $lines = preg_split('/(\r\n|\r|\n)/', $text, -1, PREG_SPLIT_DELIM_CAPTURE);
-        $lines = $lines === false ? [$text] : $lines;
+        if ($lines === false) {
+            $lines = [$text];
+        }
         $at = 2 * ($span->line - 1);
         $line = $lines[$at] ?? '';
         $lines[$at] = mb_substr($line, 0, $span->from) . $instead . mb_substr($line, $span->to);

@@ -12,27 +12,29 @@ final readonly class TapeWords
     {
         $clauses = [];
         $lines = preg_split('/\r\n|\r|\n/', $text);
-        foreach ($lines === false ? [] : $lines as $n => $line) {
-            $clause = [];
-            preg_match_all(
-                '/#.*|;|(?<=\d),(?=\d)|,|(?:(?<=\d),(?=\d)|[^\s,;#])+/u',
-                $line,
-                $found,
-                PREG_OFFSET_CAPTURE,
-            );
-            foreach ($found[0] as [$word, $offset]) {
-                if ($word[0] === '#') {
-                    continue;
-                }
-                if ($word === ';') {
-                    $clauses[] = $clause;
-                    $clause = [];
+        if ($lines !== false) {
+            foreach ($lines as $n => $line) {
+                $clause = [];
+                preg_match_all(
+                    '/#.*|;|(?<=\d),(?=\d)|,|(?:(?<=\d),(?=\d)|[^\s,;#])+/u',
+                    $line,
+                    $found,
+                    PREG_OFFSET_CAPTURE,
+                );
+                foreach ($found[0] as [$word, $offset]) {
+                    if ($word[0] === '#') {
+                        continue;
+                    }
+                    if ($word === ';') {
+                        $clauses[] = $clause;
+                        $clause = [];
 
-                    continue;
+                        continue;
+                    }
+                    $clause[] = new Word($word, $n + 1, mb_strlen(substr($line, 0, $offset)));
                 }
-                $clause[] = new Word($word, $n + 1, mb_strlen(substr($line, 0, $offset)));
+                $clauses[] = $clause;
             }
-            $clauses[] = $clause;
         }
 
         return array_values(array_filter($clauses, static fn(array $c): bool => $c !== []));

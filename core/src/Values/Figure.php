@@ -54,18 +54,20 @@ final readonly class Figure
     /** @return array<string, mixed> as in app/Screens/screen.json, $defs/figure */
     public function toArray(): array
     {
+        $range = null;
+        if ($this->range !== null) {
+            $range = [
+                self::print($this->range->low, $this->decimals),
+                self::print($this->range->high, $this->decimals),
+            ];
+        }
+
         return [
             'label' => $this->label,
             'value' => $this->value,
             'text' => $this->text(),
             'unit' => $this->unit,
-            'range' =>
-                $this->range === null
-                    ? null
-                    : [
-                        self::print($this->range->low, $this->decimals),
-                        self::print($this->range->high, $this->decimals),
-                    ],
+            'range' => $range,
             'formula' => $this->formula,
             'inputs' => array_map(
                 static fn(Input $i): array => [

@@ -32,7 +32,7 @@ final readonly class Explanation
     {
         $weight = 0.0;
         foreach ($this->ways as $way) {
-            $faults = $way instanceof Leads ? $way->faults() : ($this->right() ? 0 : 1);
+            $faults = $way instanceof Leads ? $way->faults() : ((int) !$this->right());
             $weight = max($weight, 0.1 ** $faults);
         }
 

@@ -67,7 +67,10 @@ final readonly class LeadWords
         $least = INF;
         $ways = [];
         foreach ($class->ways as $way) {
-            $faults = $way instanceof Leads ? $way->faults() : 1;
+            $faults = 1;
+            if ($way instanceof Leads) {
+                $faults = $way->faults();
+            }
             if ($faults > $least) {
                 break;
             }
@@ -76,9 +79,8 @@ final readonly class LeadWords
         }
         usort(
             $ways,
-            static fn(Leads|Pixels $a, Leads|Pixels $b): int => ($b instanceof Leads && $b->setting !== null
-                ? 1
-                : 0) <=> ($a instanceof Leads && $a->setting !== null ? 1 : 0),
+            static fn(Leads|Pixels $a, Leads|Pixels $b): int => ((int) ($b instanceof Leads &&
+                $b->setting !== null)) <=> ((int) ($a instanceof Leads && $a->setting !== null)),
         );
 
         return $ways;
@@ -159,11 +161,16 @@ final readonly class LeadWords
                 $moves[] = "Move the lead in output {$this->colours[$output]} to output {$this->colours[$way->order[$output]]}.";
             }
         }
-        foreach ($way->setting === null ? $this->meant($way) : [] as $output => $to) {
-            $moves[] =
-                $to === $output
-                    ? "Seat the lead of {$this->colours[$to]} at both ends."
-                    : "Seat the lead of {$this->colours[$to]}: it hangs loose at output {$this->colours[$output]} and belongs in output {$this->colours[$to]}.";
+        if ($way->setting === null) {
+            foreach ($this->meant($way) as $output => $to) {
+                $lead = $this->colours[$to];
+                if ($to === $output) {
+                    $moves[] = "Seat the lead of {$lead} at both ends.";
+                } else {
+                    $at = $this->colours[$output];
+                    $moves[] = "Seat the lead of {$lead}: it hangs loose at output {$at} and belongs in output {$lead}.";
+                }
+            }
         }
         if (count($way->loose) === 2 && $way->setting === null) {
             $moves[] = 'Which of the two is which is not told yet: ask the colours again.';

@@ -62,8 +62,8 @@ final readonly class Leads
 
         return $cycles +
             count($this->loose) +
-            ($this->short === null ? 0 : 1) +
-            ($this->setting === null ? 0 : 1) +
-            ($this->dead ? 1 : 0);
+            ((int) ($this->short !== null)) +
+            ((int) ($this->setting !== null)) +
+            ((int) $this->dead);
     }
 }

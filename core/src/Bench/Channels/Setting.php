@@ -34,7 +34,10 @@ final readonly class Setting
     public static function drives(string $setting, string $kind, int $commanded): array
     {
         $coloured = self::COLOURED[$kind];
-        $white = $commanded >= $coloured ? $commanded - $coloured : null;
+        $white = null;
+        if ($commanded >= $coloured) {
+            $white = $commanded - $coloured;
+        }
 
         return match (true) {
             // One light: all outputs together, whatever is asked.

@@ -168,13 +168,20 @@ final readonly class Belief
             }
             $seen[$name] = true;
             $prior = $rest / count($kinds) / count($kinds[$class]);
-            $pieces = $fault->kind->gradual() ? count($sizes) - 1 : 0;
+            $pieces = 0;
+            if ($fault->kind->gradual()) {
+                $pieces = count($sizes) - 1;
+            }
             for ($n = 0; $n < max(1, $pieces); $n++) {
+                $to = null;
+                if ($pieces !== 0) {
+                    $to = $values[$n + 1];
+                }
                 $components[] = new Component(
                     class: $name,
                     fault: $fault,
                     from: $values[$n],
-                    to: $pieces === 0 ? null : $values[$n + 1],
+                    to: $to,
                     least: $sizes[$n],
                     most: $sizes[min($n + 1, count($sizes) - 1)],
                     // A small fault leaves them as they are.

@@ -55,10 +55,11 @@ final readonly class FaultDraw
             if ($fault->name() === $name) {
                 $n = (int) $dice->between(0, count($sizes) - 1e-9, 'size');
                 $next = $sizes[$n + 1] ?? $sizes[$n];
-                $size =
-                    $fault->kind->gradual() && self::beside($fault->kind, $sizes[$n], $next)
-                        ? $dice->between($sizes[$n], $next, 'between')
-                        : $sizes[$n];
+                if ($fault->kind->gradual() && self::beside($fault->kind, $sizes[$n], $next)) {
+                    $size = $dice->between($sizes[$n], $next, 'between');
+                } else {
+                    $size = $sizes[$n];
+                }
 
                 return $fault->of($size);
             }

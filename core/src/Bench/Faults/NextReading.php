@@ -109,7 +109,9 @@ final readonly class NextReading implements Chooses
         $all = array_sum($weights);
         $bits = 0.0;
         foreach ($weights as $w) {
-            $bits -= $w > 0 ? $w * log($w / $all, 2) : 0.0;
+            if ($w > 0) {
+                $bits -= $w * log($w / $all, 2);
+            }
         }
 
         return $bits;

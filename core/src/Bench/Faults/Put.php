@@ -126,7 +126,9 @@ final readonly class Put
     {
         $all = 0;
         foreach ($network->stretches as $s) {
-            $all += $s->run === $run ? $s->groups : 0;
+            if ($s->run === $run) {
+                $all += $s->groups;
+            }
         }
         $last = (int) round($share * $all);
         $idle = self::pixels($plan, $run, 0.0);

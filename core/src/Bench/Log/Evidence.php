@@ -42,8 +42,10 @@ final readonly class Evidence
             }
         }
         try {
-            $expected =
-                $spots === [] ? null : $solver->expected($plan, $island, array_values($spots), array_values($commands));
+            $expected = null;
+            if ($spots !== []) {
+                $expected = $solver->expected($plan, $island, array_values($spots), array_values($commands));
+            }
         } catch (Refusal) {
             $expected = null;
         }
@@ -60,14 +62,26 @@ final readonly class Evidence
             $spot = $spots[$e->place] ?? null;
             $command = $commands[$e->command] ?? null;
             $later = self::later($sound, $n, $e);
+            $reading = null;
+            if ($spot !== null && $command !== null) {
+                $reading = new Reading($spot, $command, (float) $e->value);
+            }
+            $doubt = null;
+            if (!$later) {
+                $doubt = $doubts[$n];
+            }
+            $against = null;
+            if (!$later && $doubts[$n] === null) {
+                $against = self::against($sound, $n, $e);
+            }
             $rows[] = new Row(
                 entry: $e,
                 spot: $spot,
-                reading: $spot === null || $command === null ? null : new Reading($spot, $command, (float) $e->value),
+                reading: $reading,
                 range: $ranges[$n],
-                doubt: $later ? null : $doubts[$n],
+                doubt: $doubt,
                 stands: !$later && $doubts[$n] === null && $ranges[$n] !== null,
-                against: $later || $doubts[$n] !== null ? null : self::against($sound, $n, $e),
+                against: $against,
             );
         }
 

@@ -84,6 +84,11 @@ final readonly class LogCsv
             throw new InvalidInput("“{$row['place']}” is no place; write it as the log does.");
         }
 
+        $by = '';
+        if (preg_match('/^[a-z]{0,20}$/', $row['by'] ?? '') === 1) {
+            $by = $row['by'] ?? '';
+        }
+
         return new LogEntry(
             uuid: self::uuid($row),
             kind: $row['kind'],
@@ -91,7 +96,7 @@ final readonly class LogCsv
             command: mb_substr($row['command'] ?? '', 0, 80),
             value: $value === '' ? null : (float) $value,
             text: mb_substr($row['text'] ?? '', 0, 500),
-            by: preg_match('/^[a-z]{0,20}$/', $row['by'] ?? '') === 1 ? $row['by'] ?? '' : '',
+            by: $by,
             sure: in_array($row['sure'] ?? '', ['1', 'yes', 'true'], true),
             at: min($at->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s.v\Z'), $now),
             who: mb_substr($row['who'] ?? '', 0, 120),

@@ -56,7 +56,10 @@ final readonly class LogWords
     private static function colour(Plan $plan, LogEntry $e): string
     {
         $run = $plan->runs[$e->place] ?? null;
-        $seen = $run === null ? null : Seen::of($plan, $run, new BenchFacts());
+        $seen = null;
+        if ($run !== null) {
+            $seen = Seen::of($plan, $run, new BenchFacts());
+        }
         $commanded = (int) substr($e->command, strlen('colour:')) - 1;
         $name = $seen->colours[$commanded] ?? $e->command;
         $lit = $seen?->words?->seen((int) $e->value) ?? (string) $e->value;

@@ -25,15 +25,20 @@ final readonly class HiddenFault
     public static function read(string $name): self
     {
         if (preg_match('/^leads@([a-z0-9-]+):([1-6]+):([1-6]*|-):([a-z]+|-)$/', $name, $m) === 1) {
+            $loose = [];
+            if ($m[3] !== '-') {
+                $loose = self::numbers($m[3]);
+            }
+            $setting = null;
+            if ($m[4] !== '-') {
+                $setting = $m[4];
+            }
+
             return new self(
                 $name,
                 'leads',
                 $m[1],
-                new Leads(
-                    order: self::numbers($m[2]),
-                    loose: $m[3] === '-' ? [] : self::numbers($m[3]),
-                    setting: $m[4] === '-' ? null : $m[4],
-                ),
+                new Leads(order: self::numbers($m[2]), loose: $loose, setting: $setting),
             );
         }
         if (preg_match('/^pixels@([a-z0-9-]+):([1-4]+):(right|wrong)$/', $name, $m) === 1) {

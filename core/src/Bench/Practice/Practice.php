@@ -57,7 +57,9 @@ final readonly class Practice
             }
             $run = $runs[$seed % count($runs)]->run;
             $fault = FaultDraw::of($solver->predictions($plan, $island, $run), $seed + $n);
-            $faults = $fault === null ? $faults : [...$faults, $fault->name()];
+            if ($fault !== null) {
+                $faults[] = $fault->name();
+            }
         }
 
         return $faults;
@@ -126,11 +128,16 @@ final readonly class Practice
     {
         $faults = [];
         foreach ($this->standing() as $fault) {
-            $run = $fault->way === null ? Near::run($this->plan, $island, explode(':', $fault->place)[0]) : null;
+            $run = null;
+            if ($fault->way === null) {
+                $run = Near::run($this->plan, $island, explode(':', $fault->place)[0]);
+            }
             if ($run !== null) {
                 $predictions = $this->solver->predictions($this->plan, $island, $run);
                 $put = FaultDraw::named($predictions, $fault->name, $this->seed);
-                $faults = $put === null ? $faults : [...$faults, $put];
+                if ($put !== null) {
+                    $faults[] = $put;
+                }
             }
         }
 
@@ -164,7 +171,9 @@ final readonly class Practice
             if ($way instanceof Leads && $way->setting !== null && $times === 1) {
                 // The switch was seen and set; the leads are still as they were.
                 $left = new Leads($way->order, $way->loose, $way->short);
-                $standing = $left->faults() === 0 ? $standing : [...$standing, $fault->with($left)];
+                if ($left->faults() !== 0) {
+                    $standing[] = $fault->with($left);
+                }
             } elseif ($times === 0) {
                 $standing[] = $fault;
             }

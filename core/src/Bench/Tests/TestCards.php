@@ -28,13 +28,17 @@ final readonly class TestCards
         $switched = $strip?->switched() ?? true;
         $colours = count($strip->channels ?? []) > 1;
         if ($step === 'loose') {
-            return [
-                'dead',
-                'ends',
-                ...$switched && $run->controller === null ? [] : ['alone'],
-                'strip',
-                ...$switched ? ($colours ? ['colours', 'white', 'mix'] : ['white']) : ['pixels', 'white', 'mix'],
-            ];
+            $alone = [];
+            if (!$switched || $run->controller !== null) {
+                $alone = ['alone'];
+            }
+            $shows = match (true) {
+                !$switched => ['pixels', 'white', 'mix'],
+                $colours => ['colours', 'white', 'mix'],
+                default => ['white'],
+            };
+
+            return ['dead', 'ends', ...$alone, 'strip', ...$shows];
         }
 
         return [

@@ -59,6 +59,16 @@ final readonly class Drop extends RunCheck
             );
         }
 
+        $fixes = [];
+        if ($thicker !== null) {
+            $fixes = [
+                new Fix(
+                    strtoupper($laid->id) . ' in ' . $thicker->conductor->label(),
+                    SetCable::payload(cable: $laid->id, kit: $thicker->id()),
+                ),
+            ];
+        }
+
         return [
             new Finding(
                 code: 'drop',
@@ -75,14 +85,7 @@ final readonly class Drop extends RunCheck
                 number: $drop,
                 limit: $limit,
                 source: 'IEC 60364-7-715 (from memory)',
-                fixes: $thicker === null
-                    ? []
-                    : [
-                        new Fix(
-                            strtoupper($laid->id) . ' in ' . $thicker->conductor->label(),
-                            SetCable::payload(cable: $laid->id, kit: $thicker->id()),
-                        ),
-                    ],
+                fixes: $fixes,
             ),
         ];
     }

@@ -34,6 +34,15 @@ final readonly class NameFindings implements Check
         $findings = [];
         foreach (Names::of($job->plan)->clashes() as $clash) {
             $room = $job->plan->lights[$clash->light]->room;
+            $fixes = [];
+            if ($clash->instead !== '') {
+                $fixes = [
+                    new Fix(
+                        "Call it “{$clash->instead}”",
+                        NameLight::payload(controller: $clash->light, name: $clash->instead, room: $room),
+                    ),
+                ];
+            }
             $findings[] = new Finding(
                 code: 'name',
                 severity: Severity::Watch,
@@ -41,14 +50,7 @@ final readonly class NameFindings implements Check
                 detail: $clash->detail,
                 place: new Place('scenes', $clash->light),
                 source: Rule::PRACTICE,
-                fixes: $clash->instead === ''
-                    ? []
-                    : [
-                        new Fix(
-                            "Call it “{$clash->instead}”",
-                            NameLight::payload(controller: $clash->light, name: $clash->instead, room: $room),
-                        ),
-                    ],
+                fixes: $fixes,
             );
         }
 

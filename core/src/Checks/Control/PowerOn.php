@@ -44,12 +44,15 @@ final readonly class PowerOn implements Check
             if (!in_array($is->powerOn, ['', Tuning::OFF], true)) {
                 continue;
             }
+            if ($is->powerOn === '') {
+                $title = "What does {$light->called()} do when {$by} gives its power back?";
+            } else {
+                $title = "{$light->called()} stays dark when {$by} gives its power back";
+            }
             $findings[] = new Finding(
                 code: 'power-on',
                 severity: $is->powerOn === '' ? Severity::Open : Severity::Watch,
-                title: $is->powerOn === ''
-                    ? "What does {$light->called()} do when {$by} gives its power back?"
-                    : "{$light->called()} stays dark when {$by} gives its power back",
+                title: $title,
                 detail: 'Cut, it answers to nothing and passes nothing on to others. Whoever works the switch expects light: ' .
                     'store a level, wait until it is kept, and try it with the phone off.',
                 place: new Place('scenes', $light->id),

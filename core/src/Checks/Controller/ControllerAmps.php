@@ -102,7 +102,10 @@ final readonly class ControllerAmps implements Check
             }
             $metres += $case->plan->cutMarks($run)?->length() ?? 0.0;
         }
-        $carries = $case->strip === null ? INF : self::metres($case->strip, $controller);
+        $carries = INF;
+        if ($case->strip !== null) {
+            $carries = self::metres($case->strip, $controller);
+        }
         if ($metres <= $carries) {
             return null;
         }

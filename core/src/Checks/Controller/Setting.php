@@ -45,7 +45,10 @@ final readonly class Setting extends RunCheck
             return [];
         }
         $place = new Place('kit', $case->run->id);
-        $how = $controller->setting === '' ? '' : ' ' . ucfirst($controller->setting) . '.';
+        $how = '';
+        if ($controller->setting !== '') {
+            $how = ' ' . ucfirst($controller->setting) . '.';
+        }
         $fix = [
             new Fix(
                 sprintf('%s is set to %s', $id, Facts::way($wants)),

@@ -125,7 +125,10 @@ final readonly class Lamps implements Check
         $fixes = [];
         foreach (array_keys($plan->supplies) as $id) {
             $supply = $plan->supply($id);
-            $cable = $supply === null ? null : self::cable($plan, $supply, $shelf);
+            $cable = null;
+            if ($supply !== null) {
+                $cable = self::cable($plan, $supply, $shelf);
+            }
             $volts = $supply->volts ?? 0.0;
             if ($cable !== null && $volts >= $fixture->leastVolts && $volts <= 1.25 * $fixture->volts) {
                 $fixes[] = new Fix(

@@ -106,106 +106,109 @@ final readonly class Modules implements Check
         $leaflet = 'the module’s leaflet, on the shelf';
         $other = self::take($plan, $first, $shelf);
 
-        return array_values(
-            array_filter(
-                match ($dimmer->kind) {
-                    'phasecut' => [
-                        $watts > $dimmer->mostWatts
-                            ? new Finding(
-                                code: 'phase-watts',
-                                severity: Severity::Stop,
-                                title: sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts),
-                                detail: 'LED lamps count in full, whatever the figure for filament lamps says. ' .
-                                    self::MAINS,
-                                place: $place,
-                                number: $watts,
-                                limit: $dimmer->mostWatts,
-                                source: $leaflet,
-                                fixes: $other,
-                            )
-                            : null,
-                        $watts < $dimmer->leastWatts
-                            ? new Finding(
-                                code: 'phase-least',
-                                severity: Severity::Watch,
-                                title: sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts),
-                                detail: 'With less the lamps flicker or glow when off. More lamps, or a module for less.',
-                                place: $place,
-                                number: $watts,
-                                limit: $dimmer->leastWatts,
-                                source: $leaflet,
-                                fixes: $other,
-                            )
-                            : null,
-                    ],
-                    'analog' => [
-                        $count * self::ANALOG_EACH > $dimmer->milliamps
-                            ? new Finding(
-                                code: 'analog-current',
-                                severity: Severity::Stop,
-                                title: sprintf(
-                                    '%s: %d fixtures push %g mA, it takes %g mA',
-                                    $name,
-                                    $count,
-                                    $count * self::ANALOG_EACH,
-                                    $dimmer->milliamps,
-                                ),
-                                detail: 'Their light no longer follows the line.',
-                                place: $place,
-                                number: $count * self::ANALOG_EACH,
-                                limit: $dimmer->milliamps,
-                                source: 'common practice, no source',
-                                fixes: $other,
-                            )
-                            : null,
-                        $dimmer->relayAmps === null
-                            ? new Finding(
-                                code: 'analog-off',
-                                severity: Severity::Watch,
-                                title: "{$name} cannot switch its fixtures off",
-                                detail: 'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.',
-                                place: $place,
-                                source: 'common practice, no source',
-                            )
-                            : null,
-                    ],
-                    default => [
-                        $count > $dimmer->addresses
-                            ? new Finding(
-                                code: 'dali-addresses',
-                                severity: Severity::Stop,
-                                title: sprintf('%s has %d fixtures on %d addresses', $name, $count, $dimmer->addresses),
-                                detail: 'Part them between two buses.',
-                                place: $place,
-                                number: $count,
-                                limit: $dimmer->addresses,
-                                source: 'IEC 62386, from memory',
-                                fixes: $other,
-                            )
-                            : null,
-                        $count * self::DALI_EACH > min($dimmer->milliamps, self::DALI_MILLIAMPS)
-                            ? new Finding(
-                                code: 'dali-current',
-                                severity: Severity::Stop,
-                                title: sprintf(
-                                    '%s: %d fixtures take %g mA of %g mA',
-                                    $name,
-                                    $count,
-                                    $count * self::DALI_EACH,
-                                    min($dimmer->milliamps, self::DALI_MILLIAMPS),
-                                ),
-                                detail: 'The bus loses its volts and its telegrams.',
-                                place: $place,
-                                number: $count * self::DALI_EACH,
-                                limit: min($dimmer->milliamps, self::DALI_MILLIAMPS),
-                                source: 'IEC 62386, from memory',
-                                fixes: $other,
-                            )
-                            : null,
-                    ],
-                },
-            ),
-        );
+        $rules = match ($dimmer->kind) {
+            'phasecut' => [
+                [
+                    $watts > $dimmer->mostWatts,
+                    new Finding(
+                        code: 'phase-watts',
+                        severity: Severity::Stop,
+                        title: sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts),
+                        detail: 'LED lamps count in full, whatever the figure for filament lamps says. ' . self::MAINS,
+                        place: $place,
+                        number: $watts,
+                        limit: $dimmer->mostWatts,
+                        source: $leaflet,
+                        fixes: $other,
+                    ),
+                ],
+                [
+                    $watts < $dimmer->leastWatts,
+                    new Finding(
+                        code: 'phase-least',
+                        severity: Severity::Watch,
+                        title: sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts),
+                        detail: 'With less the lamps flicker or glow when off. More lamps, or a module for less.',
+                        place: $place,
+                        number: $watts,
+                        limit: $dimmer->leastWatts,
+                        source: $leaflet,
+                        fixes: $other,
+                    ),
+                ],
+            ],
+            'analog' => [
+                [
+                    $count * self::ANALOG_EACH > $dimmer->milliamps,
+                    new Finding(
+                        code: 'analog-current',
+                        severity: Severity::Stop,
+                        title: sprintf(
+                            '%s: %d fixtures push %g mA, it takes %g mA',
+                            $name,
+                            $count,
+                            $count * self::ANALOG_EACH,
+                            $dimmer->milliamps,
+                        ),
+                        detail: 'Their light no longer follows the line.',
+                        place: $place,
+                        number: $count * self::ANALOG_EACH,
+                        limit: $dimmer->milliamps,
+                        source: 'common practice, no source',
+                        fixes: $other,
+                    ),
+                ],
+                [
+                    $dimmer->relayAmps === null,
+                    new Finding(
+                        code: 'analog-off',
+                        severity: Severity::Watch,
+                        title: "{$name} cannot switch its fixtures off",
+                        detail: 'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.',
+                        place: $place,
+                        source: 'common practice, no source',
+                    ),
+                ],
+            ],
+            default => [
+                [
+                    $count > $dimmer->addresses,
+                    new Finding(
+                        code: 'dali-addresses',
+                        severity: Severity::Stop,
+                        title: sprintf('%s has %d fixtures on %d addresses', $name, $count, $dimmer->addresses),
+                        detail: 'Part them between two buses.',
+                        place: $place,
+                        number: $count,
+                        limit: $dimmer->addresses,
+                        source: 'IEC 62386, from memory',
+                        fixes: $other,
+                    ),
+                ],
+                [
+                    $count * self::DALI_EACH > min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                    new Finding(
+                        code: 'dali-current',
+                        severity: Severity::Stop,
+                        title: sprintf(
+                            '%s: %d fixtures take %g mA of %g mA',
+                            $name,
+                            $count,
+                            $count * self::DALI_EACH,
+                            min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                        ),
+                        detail: 'The bus loses its volts and its telegrams.',
+                        place: $place,
+                        number: $count * self::DALI_EACH,
+                        limit: min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                        source: 'IEC 62386, from memory',
+                        fixes: $other,
+                    ),
+                ],
+            ],
+        };
+
+        return array_column(array_filter($rules, static fn(array $rule): bool => $rule[0]), 1);
     }
 
     /** @return list<Fix> modules of the shelf under which these fixtures alone break nothing, the smallest first */

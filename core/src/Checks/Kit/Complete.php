@@ -65,6 +65,13 @@ final readonly class Complete extends RunCheck
             static fn(Cable $c): float => $c->cores,
         );
 
+        $fixes = [];
+        if ($more !== null) {
+            $fixes = [
+                new Fix(strtoupper($id) . ' in ' . $more->name(), SetCable::payload(cable: $id, kit: $more->id())),
+            ];
+        }
+
         return new Finding(
             code: 'cores',
             severity: Severity::Stop,
@@ -74,9 +81,7 @@ final readonly class Complete extends RunCheck
             number: $has,
             limit: $needs,
             source: 'common practice, no source',
-            fixes: $more === null
-                ? []
-                : [new Fix(strtoupper($id) . ' in ' . $more->name(), SetCable::payload(cable: $id, kit: $more->id()))],
+            fixes: $fixes,
         );
     }
 

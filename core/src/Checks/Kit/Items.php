@@ -205,7 +205,10 @@ final readonly class Items implements Check
     private static function set(Judged $job, Item $item, Entry $entry): array
     {
         $run = $job->plan->runs[(string) $item->on];
-        $metres = $entry instanceof Thing ? $entry->values->number('metres', 0.1, 1000) : 0.0;
+        $metres = 0.0;
+        if ($entry instanceof Thing) {
+            $metres = $entry->values->number('metres', 0.1, 1000);
+        }
         if ($metres >= $run->length() - 1e-9) {
             return [];
         }

@@ -120,9 +120,11 @@ final readonly class Evenness extends RunCheck implements Mends
             );
         }
         $fixes = [];
-        foreach ($case->shelf === null ? [] : $ways as $label => $change) {
-            if ($fixes === [] && self::holds($case, $change)) {
-                $fixes[] = new Fix($label, $change);
+        if ($case->shelf !== null) {
+            foreach ($ways as $label => $change) {
+                if ($fixes === [] && self::holds($case, $change)) {
+                    $fixes[] = new Fix($label, $change);
+                }
             }
         }
 

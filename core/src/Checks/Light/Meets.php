@@ -75,19 +75,24 @@ final readonly class Meets implements Check, Mends
         $ends = [];
         foreach ($plan->runs as $id => $run) {
             $light = ($results[$id] ?? null)->light ?? [];
-            foreach ($light === [] ? [] : self::ends($plan, $run) as $end => $point) {
-                $ends["{$run->place} {$run->strip}"][] = [
-                    $run,
-                    $point,
-                    $light[$end === 'start' ? 0 : count($light) - 1],
-                ];
+            if ($light !== []) {
+                foreach (self::ends($plan, $run) as $end => $point) {
+                    $ends["{$run->place} {$run->strip}"][] = [
+                        $run,
+                        $point,
+                        $light[$end === 'start' ? 0 : count($light) - 1],
+                    ];
+                }
             }
         }
         $worst = [];
         foreach ($ends as $alike) {
             foreach ($alike as $n => [$a, $at, $one]) {
                 foreach (array_slice($alike, $n + 1) as [$b, $to, $two]) {
-                    $apart = max($one, $two) > 0 ? abs($one - $two) / max($one, $two) : 0.0;
+                    $apart = 0.0;
+                    if (max($one, $two) > 0) {
+                        $apart = abs($one - $two) / max($one, $two);
+                    }
                     if (
                         $a->id !== $b->id &&
                         $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam) &&

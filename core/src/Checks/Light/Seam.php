@@ -48,6 +48,11 @@ final readonly class Seam extends RunCheck
         }
         $fed = count($case->plan->feedsOf($case->run));
 
+        $fixes = [];
+        if ($fed <= 1) {
+            $fixes = [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))];
+        }
+
         return [
             new Finding(
                 code: 'seam',
@@ -66,9 +71,7 @@ final readonly class Seam extends RunCheck
                 number: $seam,
                 limit: $limit,
                 source: 'common practice, no source',
-                fixes: $fed > 1
-                    ? []
-                    : [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))],
+                fixes: $fixes,
             ),
         ];
     }

@@ -99,13 +99,16 @@ final readonly class PriceFindings implements Check
         foreach (array_keys($idle) as $id) {
             $owned = isset($plan->owned[$id]);
             $name = ($plan->kit[$id] ?? null)?->entry->name() ?? $id;
+            $detail = 'The plan asks for none, so none is bought to spare. Choose it first, or take the spares off.';
+            if ($owned) {
+                $detail =
+                    'It saves nothing as long as the plan does not use it. Choose it at Kit, or take it off the client’s list.';
+            }
             $findings[] = new Finding(
                 code: 'unused',
                 severity: Severity::Open,
                 title: $owned ? "Nothing uses the client’s {$name}" : "Nothing uses {$name} to spare",
-                detail: $owned
-                    ? 'It saves nothing as long as the plan does not use it. Choose it at Kit, or take it off the client’s list.'
-                    : 'The plan asks for none, so none is bought to spare. Choose it first, or take the spares off.',
+                detail: $detail,
                 place: new Place('parts', $id),
                 fixes: [
                     $owned

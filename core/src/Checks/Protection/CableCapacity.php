@@ -127,15 +127,16 @@ final readonly class CableCapacity implements Check
     public static function thicker(Judged $job, LaidCable $laid, Cable $now, float $amps): array
     {
         $may = static fn(Cable $c): float => CableRating::of($job->plan, $laid, $c)->amps ?? 0.0;
-        $cable = $laid->existing
-            ? null
-            : $job->smallest(
+        $cable = null;
+        if (!$laid->existing) {
+            $cable = $job->smallest(
                 Cable::class,
                 static fn(Cable $c): bool => $c->cores >= $now->cores &&
                     $c->conductor->system === $now->conductor->system &&
                     $may($c) >= $amps,
                 static fn(Cable $c): float => $may($c) + $c->cores * 1e-3,
             );
+        }
         if ($cable === null) {
             return [];
         }

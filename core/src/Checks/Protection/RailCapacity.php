@@ -48,6 +48,11 @@ final readonly class RailCapacity extends RunCheck
         $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
         $ends = [0, $case->plan->cutMarks($case->run)?->lastPad() ?? 0];
 
+        $fixes = [];
+        if (array_diff($ends, $pads) !== []) {
+            $fixes = [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))];
+        }
+
         return [
             new Finding(
                 code: 'rail-amps',
@@ -60,9 +65,7 @@ final readonly class RailCapacity extends RunCheck
                 number: $amps,
                 limit: $limit,
                 source: $stated === null ? Rule::PRACTICE : Rule::LEAFLET,
-                fixes: array_diff($ends, $pads) === []
-                    ? []
-                    : [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))],
+                fixes: $fixes,
             ),
         ];
     }
@@ -84,9 +87,11 @@ final readonly class RailCapacity extends RunCheck
         ) {
             $amps = max($amps, $result?->fullestRail() ?? 0.0);
         }
-        foreach ($open ? $case->plan->feedsOf($case->run) : [] as $feed) {
-            if ($feed->pad === 0 || $feed->pad === $case->plan->cutMarks($case->run)?->lastPad()) {
-                $amps = max($amps, $job->cables()[$case->plan->cableTo($feed->id)->id ?? '']->openAmps ?? 0.0);
+        if ($open) {
+            foreach ($case->plan->feedsOf($case->run) as $feed) {
+                if ($feed->pad === 0 || $feed->pad === $case->plan->cutMarks($case->run)?->lastPad()) {
+                    $amps = max($amps, $job->cables()[$case->plan->cableTo($feed->id)->id ?? '']->openAmps ?? 0.0);
+                }
             }
         }
 

@@ -43,16 +43,19 @@ final readonly class SwitchRating implements Check
             $supply = $job->plan->supply(
                 isset($job->plan->supplies[$root]) ? $root : $job->plan->root($job->plan->cableTo($root)->from ?? ''),
             );
-            $volts = $supply === null ? 0.0 : $supply->charging ?? $supply->volts;
+            $volts = 0.0;
+            if ($supply !== null) {
+                $volts = $supply->charging ?? $supply->volts;
+            }
             $right = $job->smallest(
                 InlineSwitch::class,
                 static fn(InlineSwitch $s): bool => $s->amps >= $amps && $s->volts >= $volts,
                 static fn(InlineSwitch $s): float => $s->amps,
             );
-            $fixes =
-                $right === null
-                    ? []
-                    : [new Fix('Take ' . $right->name(), SetCable::payload(cable: $id, switch: $right->id()))];
+            $fixes = [];
+            if ($right !== null) {
+                $fixes = [new Fix('Take ' . $right->name(), SetCable::payload(cable: $id, switch: $right->id()))];
+            }
             $name = strtoupper($id);
             if ($amps > $switch->amps) {
                 $findings[] = new Finding(

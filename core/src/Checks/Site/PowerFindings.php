@@ -97,12 +97,15 @@ final readonly class PowerFindings
         foreach ($site->legs as $leg) {
             $at = new Place('survey', "{$place->id}:{$leg->span->line}");
             if ($leg->open || $leg->broken !== []) {
+                if ($leg->open) {
+                    $title = "Leg {$leg->name} gives no tone";
+                } else {
+                    $title = "Leg {$leg->name}: core " . implode(' and ', $leg->broken) . ' is broken';
+                }
                 $findings[] = new Finding(
                     code: 'broken',
                     severity: Severity::Watch,
-                    title: $leg->open
-                        ? "Leg {$leg->name} gives no tone"
-                        : "Leg {$leg->name}: core " . implode(' and ', $leg->broken) . ' is broken',
+                    title: $title,
                     detail: 'It carries nothing until it is mended or replaced.',
                     place: $at,
                 );

@@ -56,10 +56,11 @@ final readonly class StandingFindings implements Check
         }
         $sheet = TapeNotes::read($place->notes);
         $name = strtoupper($device->id);
-        $gone =
-            $stands->wall === null
-                ? $sheet->site->spot($stands->spot) === null
-                : ($sheet->legs[$stands->wall]->length ?? -1.0) < $stands->at - 1e-9;
+        if ($stands->wall === null) {
+            $gone = $sheet->site->spot($stands->spot) === null;
+        } else {
+            $gone = ($sheet->legs[$stands->wall]->length ?? -1.0) < $stands->at - 1e-9;
+        }
         if ($gone) {
             return [
                 new Finding(
@@ -105,12 +106,15 @@ final readonly class StandingFindings implements Check
                 if ($out === [] && ($share === null || $share <= BoxRoom::FULL + 1e-9)) {
                     continue;
                 }
+                if ($out === []) {
+                    $title = "{$box->spot->name} is too full";
+                } else {
+                    $title = strtoupper(implode(', ', $out)) . " does not go into {$box->spot->name}";
+                }
                 $findings[] = new Finding(
                     code: 'box-full',
                     severity: Severity::Watch,
-                    title: $out === []
-                        ? "{$box->spot->name} is too full"
-                        : strtoupper(implode(', ', $out)) . " does not go into {$box->spot->name}",
+                    title: $title,
                     detail: sprintf(
                         '%s stand in it and take %.0f %% of its room; %.0f %% is for air, bends and joints. Place one elsewhere, or take a larger box.',
                         strtoupper(implode(', ', array_keys($room->units))),

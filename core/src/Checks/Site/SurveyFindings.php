@@ -57,20 +57,22 @@ final readonly class SurveyFindings implements Check
                 );
             }
             foreach ($sheet->slips as $slip) {
+                $fixes = [];
+                if ($slip->instead !== null) {
+                    $fixes = [
+                        new Fix(
+                            "Write {$slip->instead}",
+                            ReviseNotes::payload(place: $id, text: TapeText::mended($place->notes, $slip)),
+                        ),
+                    ];
+                }
                 $findings[] = new Finding(
                     code: 'slip',
                     severity: Severity::Stop,
                     title: "Line {$slip->line} cannot be read",
                     detail: $slip->message,
                     place: new Place('survey', "{$id}:{$slip->line}"),
-                    fixes: $slip->instead === null
-                        ? []
-                        : [
-                            new Fix(
-                                "Write {$slip->instead}",
-                                ReviseNotes::payload(place: $id, text: TapeText::mended($place->notes, $slip)),
-                            ),
-                        ],
+                    fixes: $fixes,
                 );
             }
             if ($sheet->slips === []) {

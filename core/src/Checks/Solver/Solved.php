@@ -49,22 +49,27 @@ final readonly class Solved implements Check
         );
         $id = $fixtures[0] ?? $of[0][0];
         $over = self::overloaded($job, array_column($of, 0));
-        $why =
-            $over === null
-                ? $of[0][1]->getMessage()
-                : sprintf(
-                    '%s is asked for %.0f W and rated for %.0f W: it gives out. A larger supply, or less on it.',
-                    strtoupper($over),
-                    $job->supply($over)->watts(),
-                    $job->supply($over)->supply?->ratedWatts() ?? 0.0,
-                );
+        if ($over === null) {
+            $why = $of[0][1]->getMessage();
+        } else {
+            $why = sprintf(
+                '%s is asked for %.0f W and rated for %.0f W: it gives out. A larger supply, or less on it.',
+                strtoupper($over),
+                $job->supply($over)->watts(),
+                $job->supply($over)->supply?->ratedWatts() ?? 0.0,
+            );
+        }
+
+        if ($fixtures === []) {
+            $title = $job->plan->run($id)->name() . ' has no solution';
+        } else {
+            $title = implode(', ', array_map(strtoupper(...), $fixtures)) . ': voltage collapse';
+        }
 
         return new Finding(
             code: $fixtures === [] ? 'unsolved' : 'collapse',
             severity: Severity::Stop,
-            title: $fixtures === []
-                ? $job->plan->run($id)->name() . ' has no solution'
-                : implode(', ', array_map(strtoupper(...), $fixtures)) . ': voltage collapse',
+            title: $title,
             detail: $why,
             place: new Place('wire', $id),
         );
@@ -74,9 +79,11 @@ final readonly class Solved implements Check
     private static function overloaded(Judged $job, array $ids): ?string
     {
         foreach ($ids as $id) {
-            $supplies = isset($job->plan->runs[$id])
-                ? $job->plan->suppliesOf($job->plan->run($id))
-                : [(string) $job->plan->root($job->plan->cableTo($id)->from ?? '')];
+            if (isset($job->plan->runs[$id])) {
+                $supplies = $job->plan->suppliesOf($job->plan->run($id));
+            } else {
+                $supplies = [(string) $job->plan->root($job->plan->cableTo($id)->from ?? '')];
+            }
             foreach ($supplies as $supply) {
                 if ($job->supply($supply)->share() > 1) {
                     return $supply;

@@ -107,17 +107,25 @@ final readonly class Banks implements Check
             static fn(Converter $c): float => $c->ratedAmps,
         );
 
+        if ($over) {
+            $title = sprintf(
+                '%s is charged at %.1f V, above what the converter takes',
+                strtoupper((string) $unit->bank),
+                $high,
+            );
+        } else {
+            $title = sprintf('Only %.1f V arrive at %s when its bank is empty', $low, strtoupper($unit->id));
+        }
+        $fixes = [];
+        if ($other !== null && $run !== null) {
+            $fixes = [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))];
+        }
+
         return [
             new Finding(
                 code: 'converter-input',
                 severity: Severity::Stop,
-                title: $over
-                    ? sprintf(
-                        '%s is charged at %.1f V, above what the converter takes',
-                        strtoupper((string) $unit->bank),
-                        $high,
-                    )
-                    : sprintf('Only %.1f V arrive at %s when its bank is empty', $low, strtoupper($unit->id)),
+                title: $title,
                 detail: sprintf(
                     '%s takes %g to %g V. %s',
                     $converter->name(),
@@ -129,9 +137,7 @@ final readonly class Banks implements Check
                 number: $over ? $high : $low,
                 limit: $over ? $converter->inputMost : $converter->inputLeast,
                 source: Rule::LEAFLET,
-                fixes: $other === null || $run === null
-                    ? []
-                    : [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))],
+                fixes: $fixes,
             ),
         ];
     }
@@ -154,6 +160,11 @@ final readonly class Banks implements Check
             static fn(Converter $c): float => $c->ratedAmps,
         );
 
+        $fixes = [];
+        if ($other !== null && $run !== null) {
+            $fixes = [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))];
+        }
+
         return [
             new Finding(
                 code: 'converter-least',
@@ -169,9 +180,7 @@ final readonly class Banks implements Check
                 number: $least,
                 limit: $converter->leastAmps,
                 source: Rule::LEAFLET,
-                fixes: $other === null || $run === null
-                    ? []
-                    : [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))],
+                fixes: $fixes,
             ),
         ];
     }

@@ -78,7 +78,10 @@ final readonly class Headroom implements Check
                 static fn(JudgedRun $r): bool => in_array($load->id, $plan->suppliesOf($r->run), true),
             ),
         );
-        $only = count($runs) === 1 && $plan->suppliesOf($runs[0]->run) === [$load->id] ? $runs[0] : null;
+        $only = null;
+        if (count($runs) === 1 && $plan->suppliesOf($runs[0]->run) === [$load->id]) {
+            $only = $runs[0];
+        }
 
         return new Finding(
             code: 'headroom',

@@ -47,6 +47,13 @@ final readonly class Swing extends RunCheck
             static fn(Converter $c): float => $c->ratedAmps,
         );
 
+        $fixes = [];
+        if ($regulator !== null) {
+            $fixes = [
+                new Fix('Take ' . $regulator->name(), ChooseKit::payload(run: $case->run->id, kit: $regulator->id())),
+            ];
+        }
+
         return [
             new Finding(
                 code: 'swing',
@@ -63,14 +70,7 @@ final readonly class Swing extends RunCheck
                 number: $most,
                 limit: self::MOST,
                 source: 'common practice, no source',
-                fixes: $regulator === null
-                    ? []
-                    : [
-                        new Fix(
-                            'Take ' . $regulator->name(),
-                            ChooseKit::payload(run: $case->run->id, kit: $regulator->id()),
-                        ),
-                    ],
+                fixes: $fixes,
             ),
         ];
     }

@@ -29,10 +29,11 @@ final class BlockLadder extends ChannelLadder
         $this->startAmps = $in;
         $f = array_fill(0, count($moved), []);
         for ($n = 0; $n <= $last; $n++) {
-            $out =
-                $n === $last
-                    ? $this->through(array_column($moved, $n), $end, $this->perHalf)
-                    : $this->through(array_column($moved, $n), array_column($moved, $n + 1), $this->perPitch);
+            if ($n === $last) {
+                $out = $this->through(array_column($moved, $n), $end, $this->perHalf);
+            } else {
+                $out = $this->through(array_column($moved, $n), array_column($moved, $n + 1), $this->perPitch);
+            }
             foreach ($in as $c => $amps) {
                 $f[$c][] = $amps - $out[$c] - $this->i[$c][$n];
             }

@@ -18,6 +18,10 @@ final readonly class LightSuspects
         $id = $unit->id;
         $label = $unit->label();
         $single = $unit->kind === 'single';
+        $shows = ['accept' => Seen::PART];
+        if ($single) {
+            $shows = [Suspect::LAMP => Seen::NOTHING, 'identify' => Seen::NOTHING, 'accept' => Seen::NOTHING];
+        }
         $suspects = [
             new Suspect(
                 code: 'dead',
@@ -32,9 +36,7 @@ final readonly class LightSuspects
             new Suspect(
                 code: 'lead-loose',
                 device: $id,
-                shows: $single
-                    ? [Suspect::LAMP => Seen::NOTHING, 'identify' => Seen::NOTHING, 'accept' => Seen::NOTHING]
-                    : ['accept' => Seen::PART],
+                shows: $shows,
                 says: "a lead between {$label} and its strip is loose",
                 check: "Pull gently at each lead of {$label}’s output. One that moves goes back in and is tightened.",
                 seconds: 30.0,

@@ -78,7 +78,10 @@ final class Field
     /** What has to be done before a step can be: power given or taken away, a search started. Null when nothing. */
     public function before(Step $step, float $now, string $alert): ?Step
     {
-        $ends = $step->quiet === null ? 0.0 : ($this->searches[$step->quiet][1] ?? 0.0) - $now;
+        $ends = 0.0;
+        if ($step->quiet !== null) {
+            $ends = ($this->searches[$step->quiet][1] ?? 0.0) - $now;
+        }
         if ($step->quiet !== null && $ends > 0.0) {
             return $this->wait($step, $this->roster->unit($step->quiet), $ends, $alert);
         }
@@ -151,7 +154,10 @@ final class Field
 
     private function start(Step $step, Unit $by, string $alert): Step
     {
-        $key = $by->role === Unit::PHONE ? 'search ' . $this->roster->unit($step->device)->way . ' 60' : 'search';
+        $key = 'search';
+        if ($by->role === Unit::PHONE) {
+            $key = 'search ' . $this->roster->unit($step->device)->way . ' 60';
+        }
         $seconds = $this->searchSeconds($by->id);
 
         return new Step(

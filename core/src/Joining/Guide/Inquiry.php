@@ -125,6 +125,11 @@ final class Inquiry
 
     private function check(Suspect $suspect, Task $task): Step
     {
+        $where = '';
+        if ($this->roster->has($suspect->device)) {
+            $where = 'at ' . $this->roster->unit($suspect->device)->called();
+        }
+
         return new Step(
             task: $task->id(),
             kind: $suspect->code,
@@ -133,7 +138,7 @@ final class Inquiry
             title: $suspect->check,
             why: 'Perhaps ' . $suspect->says . '.',
             at: $suspect->device,
-            where: $this->roster->has($suspect->device) ? 'at ' . $this->roster->unit($suspect->device)->called() : '',
+            where: $where,
             waits: $suspect->seconds,
             caution: $suspect->caution,
         );

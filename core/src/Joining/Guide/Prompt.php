@@ -59,9 +59,10 @@ final readonly class Prompt
         if ($step === null) {
             return $this->end();
         }
-        $before = isset($this->marks->worked[$step->key()])
-            ? null
-            : $this->field->before($step, $now, $this->marks->alert);
+        $before = null;
+        if (!isset($this->marks->worked[$step->key()])) {
+            $before = $this->field->before($step, $now, $this->marks->alert);
+        }
         if ($before !== null) {
             return $before;
         }
@@ -106,7 +107,10 @@ final readonly class Prompt
     /** @return array{float, float}|null */
     private function window(Step $step): ?array
     {
-        $opened = $step->opened === '' ? null : $this->marks->answered["{$step->task}/{$step->opened}"] ?? null;
+        $opened = null;
+        if ($step->opened !== '') {
+            $opened = $this->marks->answered["{$step->task}/{$step->opened}"] ?? null;
+        }
         if ($opened !== null) {
             return [$opened, $opened + $step->waits];
         }
@@ -122,15 +126,18 @@ final readonly class Prompt
     {
         $aside = array_values($this->marks->aside);
 
+        $why = 'Go on to Scenes and Hand over: the sheet holds names, rooms and how to reset.';
+        if ($aside !== []) {
+            $why = implode(' ', $aside);
+        }
+
         return new Step(
             task: '',
             kind: 'end',
             look: Step::END,
             device: '',
             title: $aside === [] ? 'Everything is joined, named and tried' : 'What could be joined is joined',
-            why: $aside === []
-                ? 'Go on to Scenes and Hand over: the sheet holds names, rooms and how to reset.'
-                : implode(' ', $aside),
+            why: $why,
         );
     }
 }

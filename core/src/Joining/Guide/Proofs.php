@@ -186,6 +186,11 @@ final readonly class Proofs
     {
         $light = $roster->unit($task->other);
         if ($task->what === Task::MAINS) {
+            $expects = 'it is lit, as bright as it was stored';
+            if ($light->returns !== '') {
+                $expects = "it {$light->returns}";
+            }
+
             return new Step(
                 task: $task->id(),
                 kind: Step::RETURNS,
@@ -196,23 +201,31 @@ final readonly class Proofs
                     ($light->returns === '' ? 'nobody has said what it should do.' : "it {$light->returns}."),
                 where: 'at ' . $light->called(),
                 watches: $light->id,
-                expects: $light->returns === '' ? 'it is lit, as bright as it was stored' : "it {$light->returns}",
+                expects: $expects,
             );
         }
         $control = $roster->unit($task->device);
         $by = $control->called() . Words::zone($task->zone);
         $closed = $task->what === Task::CLOSED;
 
+        if ($closed) {
+            $title = "Work {$light->called()} by {$by} once more";
+        } else {
+            $title = "Work {$light->called()} by {$by}: does it still?";
+        }
+        $at = '';
+        if ($closed) {
+            $at = $light->id;
+        }
+
         return new Step(
             task: $task->id(),
             kind: $closed ? 'closed' : Step::STILL,
             look: Step::TRY,
             device: $light->id,
-            title: $closed
-                ? "Work {$light->called()} by {$by} once more"
-                : "Work {$light->called()} by {$by}: does it still?",
+            title: $title,
             why: $closed ? 'All that is closed is closed now.' : 'Either answer is right: it is written down.',
-            at: $closed ? $light->id : '',
+            at: $at,
             where: 'at ' . $light->called(),
             acts: array_map(
                 static fn(float $level): Act => new Act(Act::TRY, $control->id, "{$light->id} {$task->zone} {$level}"),

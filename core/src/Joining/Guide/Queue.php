@@ -164,7 +164,9 @@ final class Queue
         foreach ($this->tasks as $task) {
             if ($task->id() === $failing->id() || (!$task->tries() && $task->concerns($unit))) {
                 $over[$task->id()] = true;
-                $joined = $task->what === Task::JOIN ? [...$joined, $task->device] : $joined;
+                if ($task->what === Task::JOIN) {
+                    $joined[] = $task->device;
+                }
             }
         }
         foreach ($this->tasks as $task) {

@@ -122,10 +122,12 @@ final readonly class Costs
         if ($task->what !== Task::LINK) {
             return [$seconds + $this->on($at, $powered) + self::OTHER, $at->id, $powered];
         }
-        foreach ($at->family === 'zigbee' ? Guided::near($this->roster, $at->id, 2.0) : [] as $near) {
-            if (isset($powered[$near])) {
-                unset($powered[$near]);
-                $seconds += self::POWER;
+        if ($at->family === 'zigbee') {
+            foreach (Guided::near($this->roster, $at->id, 2.0) as $near) {
+                if (isset($powered[$near])) {
+                    unset($powered[$near]);
+                    $seconds += self::POWER;
+                }
             }
         }
         $seconds += $this->on($at, $powered) + $this->on($device, $powered);

@@ -35,9 +35,11 @@ final readonly class Nearest
     {
         $best = null;
         foreach ($moves->free($done) as $n) {
-            $cost = $moves->shares($n)
-                ? $moves->costs->batch([$moves->tasks[$n]], $place, $powered)
-                : $moves->costs->single($moves->tasks[$n], $place, $powered);
+            if ($moves->shares($n)) {
+                $cost = $moves->costs->batch([$moves->tasks[$n]], $place, $powered);
+            } else {
+                $cost = $moves->costs->single($moves->tasks[$n], $place, $powered);
+            }
             if ($cost !== null && ($best === null || $cost[0] < $best[1])) {
                 $best = [[$n], ...$cost];
             }

@@ -21,7 +21,10 @@ final readonly class AppKeys
         foreach (Order::of($roster) as $task) {
             if ($task->search !== null) {
                 $way = $roster->unit($task->device)->way;
-                $key = $task->search === Roster::PHONE ? "search {$way} 60" : 'search';
+                $key = 'search';
+                if ($task->search === Roster::PHONE) {
+                    $key = "search {$way} 60";
+                }
                 $keys["{$task->search} {$key}"] = new Act(Act::TAP, $task->search, $key);
             }
             foreach ($steps->of($task) as $step) {

@@ -66,7 +66,7 @@ final readonly class Lessons
             names: $f->has('names') && $f->flag('names'),
             seed: $number,
             roster: new Roster($units, array_map(self::want(...), $f->strings('wants')), new School(proves: false)),
-            flaws: array_map(Flaw::read(...), $f->has('flaws') ? $f->strings('flaws') : []),
+            flaws: array_map(Flaw::read(...), $f->stringsOr('flaws', [])),
         );
     }
 
@@ -80,7 +80,23 @@ final readonly class Lessons
 
     private static function unit(Fields $u, Fields $leaflets): Unit
     {
-        $at = $u->has('at') ? $u->numbers('at', -500, 500) : [];
+        $at = [];
+        if ($u->has('at')) {
+            $at = $u->numbers('at', -500, 500);
+        }
+
+        $switch = '';
+        if ($u->has('switch')) {
+            $switch = $u->string('switch', 10);
+        }
+        $kind = '';
+        if ($u->has('kind')) {
+            $kind = $u->string('kind', 20);
+        }
+        $zones = 0;
+        if ($u->has('zones')) {
+            $zones = $u->whole('zones', 0, 99);
+        }
 
         return new Unit(
             id: $u->string('id', 10),
@@ -91,10 +107,10 @@ final readonly class Lessons
             leaflet: Behaviour::read($leaflets->object($u->string('leaflet', 20))),
             place: 'practice',
             at: count($at) === 2 ? [$at[0], $at[1]] : null,
-            switch: $u->has('switch') ? $u->string('switch', 10) : '',
-            kind: $u->has('kind') ? $u->string('kind', 20) : '',
+            switch: $switch,
+            kind: $kind,
             speaks: [$u->string('way', 20)],
-            zones: $u->has('zones') ? $u->whole('zones', 0, 99) : 0,
+            zones: $zones,
             used: $u->has('used') && $u->flag('used'),
             fixed: $u->has('fixed') && $u->flag('fixed'),
         );

@@ -123,7 +123,10 @@ final readonly class Turning
     {
         $state = [];
         foreach ($site->devices() as $id => $device) {
-            $looks = $device instanceof Light ? $device->looks(new Command($device->level())) : '';
+            $looks = '';
+            if ($device instanceof Light) {
+                $looks = $device->looks(new Command($device->level()));
+            }
             $state[$id] = [$device->shown(0.0, $site->now()), $device->list(), $looks];
         }
         foreach (Acceptance::heard($site) as $want => $hears) {
@@ -201,10 +204,16 @@ final readonly class Turning
             $attempt->log,
             static fn(Event $e): bool => in_array($e->device, [$want->light, $want->control], true),
         );
-        $last = $about === [] ? 0.0 : $about[array_key_last($about)]->at;
+        $last = 0.0;
+        if ($about !== []) {
+            $last = $about[array_key_last($about)]->at;
+        }
 
         $from = $about === [] ? 'Nothing' : 'From here on nothing more';
-        $by = $want->control === Roster::PHONE ? 'the phone' : $roster->unit($want->control)->label();
+        $by = 'the phone';
+        if ($want->control !== Roster::PHONE) {
+            $by = $roster->unit($want->control)->label();
+        }
 
         return new self($last, "{$from} was done that brings {$roster->unit($want->light)->called()} under {$by}.");
     }

@@ -30,12 +30,17 @@ final readonly class Acceptance
                     continue;
                 }
                 $heard = $heard || $id === $want->light;
-                $others = in_array($id, $meant, true) ? $others : [...$others, $id];
+                if (!in_array($id, $meant, true)) {
+                    $others[] = $id;
+                }
             }
             if ($others !== []) {
                 return Seen::ELSEWHERE;
             }
-            $looks = $heard ? self::lights($site)[$want->light]->looks($command) : Seen::NOTHING;
+            $looks = Seen::NOTHING;
+            if ($heard) {
+                $looks = self::lights($site)[$want->light]->looks($command);
+            }
             if ($looks !== Seen::YES) {
                 return $looks;
             }

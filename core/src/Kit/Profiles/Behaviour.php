@@ -107,15 +107,16 @@ final readonly class Behaviour
         }
         $figures = [];
         foreach (self::FIGURES as $name => [$least, $most]) {
-            $figure = $f->has($name) ? $f->number($name, $least, $most) : null;
-            $figures += $figure === null ? [] : [$name => $figure];
+            if ($f->has($name)) {
+                $figures[$name] = $f->number($name, $least, $most);
+            }
         }
         $behaviour = new self(
             gestures: $gestures,
             signals: $signals,
             figures: $figures,
-            numbering: $f->has('numbering') ? $f->string('numbering', 30) : '#',
-            lacks: $f->has('lacks') ? $f->strings('lacks') : [],
+            numbering: $f->stringOrNull('numbering', 30) ?? '#',
+            lacks: $f->stringsOr('lacks', []),
         );
         $behaviour->check($f);
 

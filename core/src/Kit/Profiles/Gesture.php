@@ -46,7 +46,10 @@ final readonly class Gesture
     {
         $number = '(\d{1,3}(?:[.,]\d{1,2})?)';
         if (preg_match("/^press (\\S{1,12})(?: (\\d{1,2}))?(?: in {$number})?$/i", $clause, $m)) {
-            $within = ($m[3] ?? '') === '' ? null : self::seconds($m[3], $clause);
+            $within = null;
+            if (($m[3] ?? '') !== '') {
+                $within = self::seconds($m[3], $clause);
+            }
 
             return new GesturePart(GesturePart::PRESS, $m[1], self::times($m[2] ?? '', $clause), $within);
         }
@@ -54,7 +57,10 @@ final readonly class Gesture
             return new GesturePart(GesturePart::HOLD, $m[1], 1, isset($m[3]) ? self::seconds($m[3], $clause) : null);
         }
         if (preg_match("/^cycle(?: (\\d{1,2}))?(?: in {$number})?$/i", $clause, $m)) {
-            $within = ($m[2] ?? '') === '' ? null : self::seconds($m[2], $clause);
+            $within = null;
+            if (($m[2] ?? '') !== '') {
+                $within = self::seconds($m[2], $clause);
+            }
 
             return new GesturePart(GesturePart::CYCLE, '', self::times($m[1] ?? '', $clause), $within);
         }
@@ -66,7 +72,10 @@ final readonly class Gesture
 
     private static function times(string $digits, string $clause): int
     {
-        $times = $digits === '' ? 1 : (int) $digits;
+        $times = 1;
+        if ($digits !== '') {
+            $times = (int) $digits;
+        }
         if ($times < 1 || $times > 20) {
             throw new InvalidInput("“{$clause}”: 1 to 20 times can be done.");
         }

@@ -52,7 +52,9 @@ final readonly class GesturePart
             default => " {$this->times} times",
         };
 
-        $times = strtolower($this->key) === Gesture::ZONE && $times !== '' ? ",{$times}" : $times;
+        if (strtolower($this->key) === Gesture::ZONE && $times !== '') {
+            $times = ",{$times}";
+        }
 
         return match ($this->kind) {
             self::HOLD => "hold {$this->key} " .

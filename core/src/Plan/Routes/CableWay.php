@@ -26,7 +26,10 @@ final readonly class CableWay
     public static function between(Plan $plan, string $from, string $to): ?self
     {
         $a = self::where($plan, $from);
-        $b = $a === null ? null : self::where($plan, $to);
+        $b = null;
+        if ($a !== null) {
+            $b = self::where($plan, $to);
+        }
         if ($a === null || $b === null || $a[0] !== $b[0]) {
             return null;
         }
@@ -43,7 +46,10 @@ final readonly class CableWay
         if ($from === null || $from[0] !== $place) {
             return null;
         }
-        $rise = $from[2] === null || $end->up === null ? 0.0 : abs($from[2] - $end->up);
+        $rise = 0.0;
+        if ($from[2] !== null && $end->up !== null) {
+            $rise = abs($from[2] - $end->up);
+        }
 
         return (new Walls(TapeNotes::read($plan->place($place)->notes)))->along($from[1], $end->at) +
             $rise +

@@ -51,7 +51,9 @@ final readonly class MainsWay
                 continue;
             }
             $metres = $walls->along($from, $at) + ($up === null || $outlet->up === null ? 0.0 : abs($up - $outlet->up));
-            $best = $best === null || $metres < $best[0] ? [$metres, $outlet->name] : $best;
+            if ($best === null || $metres < $best[0]) {
+                $best = [$metres, $outlet->name];
+            }
         }
 
         if ($best === null) {

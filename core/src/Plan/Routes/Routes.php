@@ -108,7 +108,10 @@ final class Routes
     {
         $of = $this->now($controller);
         $from = $this->now($supply);
-        $laid = $of === null ? null : $this->plan->cableTo($of->controller ?? '');
+        $laid = null;
+        if ($of !== null) {
+            $laid = $this->plan->cableTo($of->controller ?? '');
+        }
         if (
             $of !== null &&
             $from !== null &&

@@ -98,7 +98,9 @@ final readonly class Battery
                     throw new SlipFound($clause->slip($at, 'A block has 2, 3.7, 4, 6, 8 or 12 V by its name.'));
                 }
                 $mixed = $mixed || ($blocks > 0 && $of !== $volts);
-                $volts = $blocks === 0 ? $of : $volts;
+                if ($blocks === 0) {
+                    $volts = $of;
+                }
                 $blocks += $more;
             } elseif ($clause->peek()?->is('rows', 'row')) {
                 $rows = $clause->count($word, 'how many rows are side by side', 20);

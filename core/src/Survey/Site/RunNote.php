@@ -63,6 +63,11 @@ final readonly class RunNote
             throw new SlipFound($clause->slip($word, 'A run lies in a profile or is bare, not both.'));
         }
 
+        $attributes = null;
+        if ($first !== null) {
+            $attributes = Span::over($first, $clause->last());
+        }
+
         return new self(
             word: $word,
             run: mb_strtolower($word->text),
@@ -70,7 +75,7 @@ final readonly class RunNote
             light: $light,
             height: $height,
             span: Span::over($clause->first(), $clause->last()),
-            attributes: $first === null ? null : Span::over($first, $clause->last()),
+            attributes: $attributes,
         );
     }
 

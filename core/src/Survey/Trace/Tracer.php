@@ -108,11 +108,13 @@ final readonly class Tracer
                 }
                 $tone = 0.0;
                 foreach ($heard as $mask => $weight) {
-                    $tone += ($mask & $linked) !== 0 ? $weight : 0.0;
+                    if (($mask & $linked) !== 0) {
+                        $tone += $weight;
+                    }
                 }
                 $rank = [
                     round(abs($tone / $total - 0.5), 9),
-                    $linked === $set ? 0 : 1,
+                    (int) ($linked !== $set),
                     substr_count(decbin($linked), '1'),
                     $end,
                     $linked,

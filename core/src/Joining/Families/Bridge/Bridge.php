@@ -126,9 +126,10 @@ final readonly class Bridge implements Family
     private function zone(Task $task, Unit $unit, Unit $light, Roster $roster, array $dropped): Step
     {
         $soon = $light->leaflet->figure('soon') ?? 4.0;
-        $power = in_array(Rule::PowerThenLink, $dropped, true)
-            ? []
-            : [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)];
+        $power = [];
+        if (!in_array(Rule::PowerThenLink, $dropped, true)) {
+            $power = [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)];
+        }
         $why = sprintf(
             '%s takes a link for %g s after power-on only: switch it on and do this at once.',
             $light->label(),
@@ -173,21 +174,22 @@ final readonly class Bridge implements Family
             return [Receiver::network(['connect' => Seen::NOTHING])];
         }
         $light = $roster->unit($task->other);
-        $own =
-            $unit->role === Unit::BRIDGE
-                ? [Receiver::style($light)]
-                : [
-                    ...Remote::flat($unit),
-                    new Suspect(
-                        code: 'too-far',
-                        device: $unit->id,
-                        shows: ['zone' => Seen::NOTHING],
-                        says: "{$unit->label()} was too far away, or something of metal stood between",
-                        check: "Take {$unit->label()} to the receiver, with nothing of metal between.",
-                        seconds: 8.0,
-                        again: Suspect::STEP,
-                    ),
-                ];
+        if ($unit->role === Unit::BRIDGE) {
+            $own = [Receiver::style($light)];
+        } else {
+            $own = [
+                ...Remote::flat($unit),
+                new Suspect(
+                    code: 'too-far',
+                    device: $unit->id,
+                    shows: ['zone' => Seen::NOTHING],
+                    says: "{$unit->label()} was too far away, or something of metal stood between",
+                    check: "Take {$unit->label()} to the receiver, with nothing of metal between.",
+                    seconds: 8.0,
+                    again: Suspect::STEP,
+                ),
+            ];
+        }
 
         return [...LightSuspects::of($light), ...$own];
     }

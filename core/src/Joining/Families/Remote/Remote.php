@@ -31,14 +31,14 @@ final readonly class Remote implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        $join =
-            self::hub($unit, $roster) === null
-                ? []
-                : [
-                    'join' => 'its join gesture',
-                    'joined' => 'what it shows once it has joined',
-                    'listens' => 'how long it looks',
-                ];
+        $join = [
+            'join' => 'its join gesture',
+            'joined' => 'what it shows once it has joined',
+            'listens' => 'how long it looks',
+        ];
+        if (self::hub($unit, $roster) === null) {
+            $join = [];
+        }
 
         return Guided::missing($unit, [
             'reset' => 'its reset gesture',
@@ -84,6 +84,10 @@ final readonly class Remote implements Family
         $unit = $roster->unit($task->device);
         $steps = [];
         if (!in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
+            $caution = '';
+            if ($unit->role === Unit::PANEL) {
+                $caution = 'A panel stands on mains: a licensed person fixes it, local rules decide.';
+            }
             $steps[] = Guided::gesture(
                 task: $task,
                 kind: 'reset',
@@ -92,9 +96,7 @@ final readonly class Remote implements Family
                 signal: 'resetDone',
                 why: "{$unit->label()} forgets what it was linked to.",
                 ifNot: 'Nothing lights: a new battery, then again.',
-                caution: $unit->role === Unit::PANEL
-                    ? 'A panel stands on mains: a licensed person fixes it, local rules decide.'
-                    : '',
+                caution: $caution,
             );
         }
         if ($task->other !== '') {

@@ -70,10 +70,18 @@ final readonly class TouchLink implements Family
         $remote = $roster->unit($task->device);
         $light = $roster->unit($task->other);
         $near = $remote->leaflet->figure('near') ?? 0.1;
-        $off = in_array(Rule::OthersOff, $dropped, true) ? [] : Guided::near($roster, $light->id, self::APART);
+        $off = [];
+        if (!in_array(Rule::OthersOff, $dropped, true)) {
+            $off = Guided::near($roster, $light->id, self::APART);
+        }
         $held = new Act(Act::NEAR, $remote->id, sprintf('%s %.2F', $light->id, $near / 2));
         $byKey = $light->leaflet->gesture('link') !== null;
         $steps = $byKey ? [$this->open($task, $light, $off)] : [$this->rise($task, $light, $off)];
+        $caution = '';
+        if ($remote->role === Unit::PANEL) {
+            $caution =
+                'A panel is linked before it is fixed, or the controller is brought to it on a temporary supply. Mains is for a licensed person.';
+        }
         $steps[] = Guided::gesture(
             task: $task,
             kind: 'link',
@@ -96,9 +104,7 @@ final readonly class TouchLink implements Family
             opened: $byKey ? 'open' : 'rise',
             ifNot: 'Nothing: nearer, and within the time. Another lamp: it took the link; both are reset.',
             beside: $light,
-            caution: $remote->role === Unit::PANEL
-                ? 'A panel is linked before it is fixed, or the controller is brought to it on a temporary supply. Mains is for a licensed person.'
-                : '',
+            caution: $caution,
         );
 
         return $steps;

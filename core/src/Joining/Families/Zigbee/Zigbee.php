@@ -73,6 +73,16 @@ final readonly class Zigbee implements Family
         $resets = !in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$school->trustsNew);
         $steps = [];
         if ($resets) {
+            $search = null;
+            $searchFor = 0.0;
+            if ($first) {
+                $search = $hub->id;
+                $searchFor = $takes + ($unit->leaflet->gesture('reset')?->takes() ?? 0);
+            }
+            $quiet = null;
+            if (!$first) {
+                $quiet = $hub->id;
+            }
             $steps[] = Guided::gesture(
                 task: $task,
                 kind: 'reset',
@@ -81,9 +91,9 @@ final readonly class Zigbee implements Family
                 signal: 'resetDone',
                 why: ($first ? 'The hub is already looking. ' : '') .
                     sprintf('%s forgets any old network and listens for %g s.', $label, $listens),
-                search: $first ? $hub->id : null,
-                searchFor: $first ? $takes + ($unit->leaflet->gesture('reset')?->takes() ?? 0) : 0.0,
-                quiet: $first ? null : $hub->id,
+                search: $search,
+                searchFor: $searchFor,
+                quiet: $quiet,
                 ifNot: "Nothing: the gesture did not count. Do it again, evenly; {$label} must have power.",
                 caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.',
             );
@@ -117,6 +127,15 @@ final readonly class Zigbee implements Family
     /** Power away and back: unjoined, it listens again. */
     private function rise(Task $task, Unit $unit, Unit $hub, bool $search): Step
     {
+        $searchFor = 0.0;
+        if ($search) {
+            $searchFor = $unit->leaflet->seconds('takesMost') + 2.0;
+        }
+        $quiet = null;
+        if (!$search) {
+            $quiet = $hub->id;
+        }
+
         return new Step(
             task: $task->id(),
             kind: 'rise',
@@ -128,8 +147,8 @@ final readonly class Zigbee implements Family
             where: 'at ' . $unit->called(),
             acts: [new Act(Act::OFF, $unit->id), new Act(Act::ON, $unit->id)],
             search: $search ? $hub->id : null,
-            searchFor: $search ? $unit->leaflet->seconds('takesMost') + 2.0 : 0.0,
-            quiet: $search ? null : $hub->id,
+            searchFor: $searchFor,
+            quiet: $quiet,
         );
     }
 

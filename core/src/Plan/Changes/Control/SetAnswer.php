@@ -27,7 +27,7 @@ final readonly class SetAnswer implements Change
             $f->string('control', 40),
             $f->string('light', 40),
             ($f->all()['wanted'] ?? null) === null ? null : $f->flag('wanted'),
-            $f->has('zone') ? $f->whole('zone', 0, Answer::MOST_ZONES) : 0,
+            $f->wholeOrNull('zone', 0, Answer::MOST_ZONES) ?? 0,
         );
     }
 

@@ -40,7 +40,9 @@ final readonly class RefreshKit implements Change
         }
         if ($this->kit->entry instanceof Strip) {
             foreach ($plan->runs as $run) {
-                $plan = $run->strip === $id ? ChooseKit::of($run->id, $this->kit)->apply($plan) : $plan;
+                if ($run->strip === $id) {
+                    $plan = ChooseKit::of($run->id, $this->kit)->apply($plan);
+                }
             }
         }
 

@@ -22,7 +22,10 @@ final readonly class SetAssembly implements Change
     {
         $kit = [];
         foreach (['profile', 'diffuser'] as $field) {
-            $id = $f->has($field) ? $f->string($field) : '';
+            $id = '';
+            if ($f->has($field)) {
+                $id = $f->string($field);
+            }
             if ($id !== '') {
                 $found = $shelf->find($id);
                 $kit[$field] =

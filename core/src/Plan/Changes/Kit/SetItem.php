@@ -61,13 +61,17 @@ final readonly class SetItem implements Change
         }
         $kit = $this->kit->entry->id();
         $before = $plan->items[$id] ?? null;
+        $stands = null;
+        if ($before?->place === $this->place) {
+            $stands = $before->stands;
+        }
         $item = new Item(
             id: $id,
             kit: $kit,
             place: $plan->place($this->place)->id,
             count: $this->count,
             on: $this->on,
-            stands: $before?->place === $this->place ? $before->stands : null,
+            stands: $stands,
             used: $before->used ?? false,
         );
         $allowed = self::allowed($plan, $this->kit->kind());

@@ -23,7 +23,7 @@ final readonly class SetSpare implements Change
 
         return new self(
             $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”."),
-            $f->has('count') && $f->numberOrNull('count') !== null ? $f->whole('count', 0, 10_000) : null,
+            $f->wholeOrNull('count', 0, 10_000),
         );
     }
 

@@ -90,7 +90,9 @@ final readonly class ReviseNotes implements Change
             $known = array_filter($plan->runs, static fn(Run $r): bool => $r->place === $place && $r->word === $word);
             foreach ($known as $before) {
                 [$cut, $leads] = Slices::of($sections, $jumps, $before->part, $before->parts);
-                $plan = $cut === [] ? $plan : self::refit($plan, $before, $before->measured($cut, $leads));
+                if ($cut !== []) {
+                    $plan = self::refit($plan, $before, $before->measured($cut, $leads));
+                }
             }
             if ($known === []) {
                 $id = self::slug($word, $plan->runs);
@@ -131,7 +133,9 @@ final readonly class ReviseNotes implements Change
     {
         $plain = transliterator_transliterate('Any-Latin; Latin-ASCII; Lower()', $word);
         $slug = preg_replace('/[^a-z0-9]+/', '', $plain === false ? '' : $plain) ?? '';
-        $slug = preg_match('/^[a-z]/', $slug) === 1 ? $slug : 'run' . $slug;
+        if (preg_match('/^[a-z]/', $slug) !== 1) {
+            $slug = 'run' . $slug;
+        }
         if (isset($taken[$slug])) {
             return Plan::nextId($slug, $taken);
         }

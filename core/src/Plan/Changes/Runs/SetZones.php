@@ -23,8 +23,10 @@ final readonly class SetZones implements Change
     public static function read(Fields $f): self
     {
         $supplies = [];
-        foreach ($f->has('feeds') ? $f->objects('feeds') : [] as $feed) {
-            $supplies[$feed->string('feed', 40)] = $feed->string('supply', 40);
+        if ($f->has('feeds')) {
+            foreach ($f->objects('feeds') as $feed) {
+                $supplies[$feed->string('feed', 40)] = $feed->string('supply', 40);
+            }
         }
         $pads = array_map(static fn(float $p): int => (int) $p, $f->numbers('pads', 1, 400_000));
         sort($pads);

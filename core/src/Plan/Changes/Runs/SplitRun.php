@@ -94,7 +94,9 @@ final readonly class SplitRun implements Change
                 if ($n === 0 && $sections !== []) {
                     $sections[count($sections) - 1] += $length;
                 } else {
-                    $jumps = $sections === [] ? $jumps : [...$jumps, $part->jumps[$n - 1] ?? 0.0];
+                    if ($sections !== []) {
+                        $jumps = [...$jumps, $part->jumps[$n - 1] ?? 0.0];
+                    }
                     $sections[] = $length;
                 }
             }

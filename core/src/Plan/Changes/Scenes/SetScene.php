@@ -39,7 +39,7 @@ final readonly class SetScene implements Change
             $f->stringOrNull('scene'),
             $name === '' ? throw $f->invalid('name', 'A scene has a name: it is what people will say.') : $name,
             $levels,
-            $f->has('fade') ? $f->number('fade', 0, Scene::LONGEST_FADE) : null,
+            $f->numberOrNull('fade', 0, Scene::LONGEST_FADE),
         );
     }
 

@@ -178,12 +178,14 @@ final readonly class BackTogether implements Change
                 continue;
             }
             $id = isset($plan->cables[$cable->id]) ? Plan::nextId('k', $plan->cables + $laid) : $cable->id;
-            $from =
+            $from = $origin;
+            if (
                 isset($plan->supplies[$cable->from]) ||
                 isset($plan->controllers[$cable->from]) ||
                 isset($met[$cable->from])
-                    ? $cable->from
-                    : $origin;
+            ) {
+                $from = $cable->from;
+            }
             if ($from !== '') {
                 $laid[$id] = $cable->like($id, $from, $to);
             }

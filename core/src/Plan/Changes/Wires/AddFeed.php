@@ -19,7 +19,7 @@ final readonly class AddFeed implements Change
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('run'), $f->has('at') ? $f->number('at', 0, 10_000) : $f->whole('pad', 0, 400_000));
+        return new self($f->string('run'), $f->numberOrNull('at', 0, 10_000) ?? $f->whole('pad', 0, 400_000));
     }
 
     public function apply(Plan $plan): Plan

@@ -22,7 +22,7 @@ final readonly class PlaceDevice implements Change
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('device', 40), $f->has('stands') ? Standing::read($f->object('stands')) : null);
+        return new self($f->string('device', 40), $f->maybe('stands', Standing::read(...)));
     }
 
     /** Null: nobody knows any more where it is. */

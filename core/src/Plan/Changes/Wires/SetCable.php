@@ -51,7 +51,7 @@ final readonly class SetCable implements Change
         return new self(
             $f->string('cable'),
             $f->has('kit') ? self::found($f, 'kit', Cable::class, $shelf) : null,
-            $f->has('length') ? $f->number('length', 0.01, 1000) : null,
+            $f->numberOrNull('length', 0.01, 1000),
             $fittings,
             $f->has('laid') ? $f->oneOf('laid', LaidCable::LAID) : null,
         );
@@ -87,8 +87,12 @@ final readonly class SetCable implements Change
             $kit = [$snapshot->entry->id() => $snapshot] + $kit;
         }
         $laid = $this->kit === null ? $cable : $cable->of($this->kit->entry->id());
-        $laid = $this->length === null ? $laid : $laid->measured($this->length);
-        $laid = $this->laid === null ? $laid : $laid->laid($this->laid);
+        if ($this->length !== null) {
+            $laid = $laid->measured($this->length);
+        }
+        if ($this->laid !== null) {
+            $laid = $laid->laid($this->laid);
+        }
         $given = fn(string $key, ?string $now): ?string => array_key_exists($key, $this->fittings)
             ? $this->fittings[$key]?->entry->id()
             : $now;

@@ -74,6 +74,10 @@ final readonly class UseLeg implements Change
             $leg,
         ): void {
             $id = Plan::nextId('k', $cables);
+            $laid = '';
+            if ($there) {
+                $laid = $leg->laid;
+            }
             $cables[$id] = new LaidCable(
                 id: $id,
                 kit: $kit,
@@ -82,7 +86,7 @@ final readonly class UseLeg implements Change
                 length: $metres,
                 reckoned: !$there || !$leg->measured,
                 existing: $there,
-                laid: $there ? $leg->laid : '',
+                laid: $laid,
             );
         };
         $before = $from;

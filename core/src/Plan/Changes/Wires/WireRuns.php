@@ -35,7 +35,7 @@ final readonly class WireRuns implements Change
             throw $f->invalid('supplies', '1 to ' . self::MOST . ' supplies were expected.');
         }
 
-        return new self($supplies, $shelf, $f->has('words') ? $f->string('words', 200) : 'Runs wired anew');
+        return new self($supplies, $shelf, $f->stringOrNull('words', 200) ?? 'Runs wired anew');
     }
 
     /** @param  list<SupplyWires>  $supplies */
@@ -117,7 +117,10 @@ final readonly class WireRuns implements Change
     private function run(CableLayer $layer, Fields $of, string $supply, ?string $controller): void
     {
         $parts = $layer->equip($of->string('run'), $supply, $controller, $of->has('halves') && $of->flag('halves'));
-        $leg = $of->has('leg') ? $of->object('leg') : null;
+        $leg = null;
+        if ($of->has('leg')) {
+            $leg = $of->object('leg');
+        }
         $from = $controller ?? $supply;
         if ($leg === null) {
             $tap = null;

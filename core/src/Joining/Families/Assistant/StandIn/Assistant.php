@@ -63,10 +63,10 @@ final class Assistant extends Device
 
     private function readable(): ?Hub
     {
-        $hub =
-            $this->hub === null || $this->site->has('not-linked', $this->unit->id)
-                ? null
-                : $this->site->device($this->hub);
+        $hub = null;
+        if ($this->hub !== null && !$this->site->has('not-linked', $this->unit->id)) {
+            $hub = $this->site->device($this->hub);
+        }
 
         if ($hub instanceof Hub) {
             return $hub;

@@ -34,7 +34,10 @@ final class Hub extends Device
     private function toggle(string $entry): void
     {
         $id = $this->behind($entry);
-        $light = $id === null ? null : $this->site->device($id);
+        $light = null;
+        if ($id !== null) {
+            $light = $this->site->device($id);
+        }
         if ($light instanceof Light && $this->reaches($light, (string) $id, 0)) {
             $light->toggle();
         }

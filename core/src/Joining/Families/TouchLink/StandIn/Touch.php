@@ -28,7 +28,9 @@ final readonly class Touch
     {
         [$held, $metres] = $near;
         $id = $remote->unit->id;
-        $metres = $site->has('too-far', $id) ? $metres * self::TOO_FAR + 0.2 : $metres;
+        if ($site->has('too-far', $id)) {
+            $metres = $metres * self::TOO_FAR + 0.2;
+        }
         // A panel that is fixed stays where it is: what is not on a lead beside it is as far as it is.
         if ($site->has('panel-fixed', $id) && $site->catches(Trap::Fixed)) {
             $metres = max($metres, $site->roster->metres($id, $held), 1.0);
@@ -39,7 +41,10 @@ final readonly class Touch
                 continue;
             }
             $away = $device->unit->id === $held ? $metres : $metres + $site->roster->metres($held, $device->unit->id);
-            $reach = $site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? 0.1 : INF;
+            $reach = INF;
+            if ($site->catches(Trap::Distance)) {
+                $reach = $remote->unit->leaflet->figure('near') ?? 0.1;
+            }
             $second = $device->unit->id !== $held && $site->catches(Trap::SecondPowered);
             // Another that has power is heard farther than the leaflet says, whether its window is open or not.
             if (

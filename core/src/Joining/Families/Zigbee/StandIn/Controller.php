@@ -114,7 +114,10 @@ final class Controller extends Light
     {
         $leaflet = $this->unit->leaflet;
         $by = $leaflet->figure('linkUntil');
-        $up = $by === null ? null : [$this->poweredAt + $leaflet->seconds('linkFrom'), $this->poweredAt + $by];
+        $up = null;
+        if ($by !== null) {
+            $up = [$this->poweredAt + $leaflet->seconds('linkFrom'), $this->poweredAt + $by];
+        }
         foreach ([$this->links, $up] as $window) {
             if ($window !== null && $at >= $window[0] - 1e-9 && $at <= $window[1] + 1e-9) {
                 return $this->awake();
