@@ -47,9 +47,8 @@ final class Browser
         self::await($port);
         $profile = sys_get_temp_dir() . '/ember-chromium-' . bin2hex(random_bytes(6));
         $options = (new ChromeOptions())
-            ->setBinary('/usr/bin/chromium')
+            ->setBinary(__DIR__ . '/chromium')
             ->addArguments([
-                '--headless=new',
                 '--no-sandbox',
                 '--disable-gpu',
                 '--disable-quic',

@@ -91,10 +91,16 @@ final class NarrowboatTest extends BrowserTestCase
         $this->see('Found with');
         $this->assertAccessible('trace, found');
         $this->click(fn() => $this->button('Write it into the notes'));
-        $this->see('core 3 broken');
-        $notes = (string) $this->find('textarea')->getAttribute('value');
-        self::assertStringContainsString('leg A B1 to port 2x2.5 9 ft 2 in, free, traced', $notes);
-        self::assertStringContainsString('leg C B1 to bow 3x1.5, free, traced, core 3 broken', $notes);
+        $written = [
+            'leg A B1 to port 2x2.5 9 ft 2 in, free, traced',
+            'leg C B1 to bow 3x1.5, free, traced, core 3 broken',
+        ];
+        foreach ($written as $leg) {
+            $this->eventually(
+                fn(): bool => str_contains((string) $this->find('textarea')->getAttribute('value'), $leg),
+                "the notes do not say “{$leg}”",
+            );
+        }
         $this->see('Leg C: core 3 is broken');
     }
 

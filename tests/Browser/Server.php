@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use PDO;
-use RuntimeException;
 use Symfony\Component\Process\Process;
 
 /** The application on a free port with a database of its own, in demo mode with the demo jobs. */
@@ -13,6 +12,12 @@ final class Server
 {
     /** Minutes: sessions are files, whose age the file system tells by its own clock, whatever EMBER_NOW says. */
     private const LASTING = '10000000';
+
+    /** What every server of the same jobs begins with: made once by a process of the tests. */
+    private const SAME = ['ember.sqlite', 'routes.php'];
+
+    /** @var array<string, array<string, string>> the content of those files, by where the jobs come from */
+    private static array $made = [];
 
     /** @param  array<string, string>  $env */
     private function __construct(
@@ -55,12 +60,20 @@ final class Server
             'APP_CONFIG_CACHE' => $directory . '/config.php',
             'APP_ROUTES_CACHE' => $directory . '/routes.php',
         ];
-        foreach (['migrate --seed --force', 'config:cache', 'route:cache'] as $command) {
-            $ready = new Process(['php', 'artisan', ...explode(' ', $command)], $root, $env);
-            if ($ready->run() !== 0) {
-                throw new RuntimeException($ready->getOutput() . $ready->getErrorOutput());
+        $make = static fn(string ...$command): string => (new Process(['php', 'artisan', ...$command], $root, $env))
+            ->mustRun()
+            ->getOutput();
+        if (!isset(self::$made[$env['EMBER_DEMO_JOBS']])) {
+            $make('migrate', '--seed', '--force');
+            $make('route:cache');
+            foreach (self::SAME as $file) {
+                self::$made[$env['EMBER_DEMO_JOBS']][$file] = (string) file_get_contents("{$directory}/{$file}");
             }
         }
+        foreach (self::$made[$env['EMBER_DEMO_JOBS']] as $file => $text) {
+            file_put_contents("{$directory}/{$file}", $text);
+        }
+        $make('config:cache');
         $process = Process::fromShellCommandline(
             "exec setsid php -S 127.0.0.1:{$port} " .
                 '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php',
