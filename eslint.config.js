@@ -10,6 +10,12 @@ export default ts.config(
     prettier,
     {
         rules: {
+            // One choice inside another is read twice: a table by key, or what returns early.
+            'no-nested-ternary': 'error',
+            'vue/no-restricted-syntax': [
+                'error',
+                { selector: 'ConditionalExpression > ConditionalExpression', message: 'One choice inside another.' },
+            ],
             'vue/multi-word-component-names': 'off',
             'vue/attributes-order': 'off',
         },

@@ -5,18 +5,21 @@ import { IN_BETWEEN, NOT_REACHED } from './http';
 /** Why the last page that was asked for did not come; empty when it did. */
 export const pageRefusal = ref('');
 
+const REFUSALS: Record<number, string> = {
+    404: 'This is not there any more, or belongs to another crew.',
+    419: 'The page is too old. Load it again, then sign in.',
+};
+
 /** A page that does not come leaves the one that is open as it is, and says so. */
 export function watchPages(): void {
     router.on('invalid', (event) => {
         const { status, headers } = event.detail.response;
         event.preventDefault();
-        pageRefusal.value = !headers['x-ember-now']
-            ? IN_BETWEEN
-            : status === 404
-              ? 'This is not there any more, or belongs to another crew.'
-              : status === 419
-                ? 'The page is too old. Load it again, then sign in.'
-                : `The server answered ${status}. Try again; what is kept stays kept.`;
+        if (!headers['x-ember-now']) {
+            pageRefusal.value = IN_BETWEEN;
+            return;
+        }
+        pageRefusal.value = REFUSALS[status] ?? `The server answered ${status}. Try again; what is kept stays kept.`;
     });
     router.on('exception', (event) => {
         event.preventDefault();

@@ -87,7 +87,8 @@ const doable = computed<Doable[]>(() => [
     { what: 'Day or night', where: 'face', act: turnFace },
 ]);
 const spoken = ref('');
-watch(status, (now) => (spoken.value = now === 'kept' ? 'Kept' : now === 'waiting' ? 'Not kept yet' : ''));
+const SPOKEN: Record<string, string> = { kept: 'Kept', waiting: 'Not kept yet' };
+watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
 </script>
 
 <template>

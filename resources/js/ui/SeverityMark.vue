@@ -1,6 +1,7 @@
 <script setup lang="ts">
 defineProps<{ severity: string }>();
 const said: Record<string, string> = { stop: 'Must be mended', watch: 'Look at it', open: 'Undecided' };
+const INKS: Record<string, string> = { stop: 'text-stop', watch: 'text-watch' };
 </script>
 
 <template>
@@ -9,7 +10,7 @@ const said: Record<string, string> = { stop: 'Must be mended', watch: 'Look at i
         class="size-4 shrink-0"
         role="img"
         :aria-label="said[severity]"
-        :class="severity === 'stop' ? 'text-stop' : severity === 'watch' ? 'text-watch' : 'text-dusk'"
+        :class="INKS[severity] ?? 'text-dusk'"
     >
         <path v-if="severity === 'stop'" d="M8 1.5 15 14.5H1z" fill="currentColor" />
         <template v-else-if="severity === 'watch'">

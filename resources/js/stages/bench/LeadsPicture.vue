@@ -25,6 +25,7 @@ const said = computed(() =>
         })
         .join('; '),
 );
+const INKS: Record<string, string> = { right: 'var(--ink-2)', open: 'var(--ink-3)' };
 </script>
 
 <template>
@@ -44,13 +45,7 @@ const said = computed(() =>
                     v-else
                     :d="`M${x(lead.output)} 34C${x(lead.output)} 78 ${x(lead.to)} 72 ${x(lead.to)} 116`"
                     fill="none"
-                    :stroke="
-                        lead.state === 'right'
-                            ? 'var(--ink-2)'
-                            : lead.state === 'open'
-                              ? 'var(--ink-3)'
-                              : 'var(--ember)'
-                    "
+                    :stroke="INKS[lead.state] ?? 'var(--ember)'"
                     :stroke-width="lead.state === 'moved' || lead.state === 'touches' ? 4 : 3"
                     :stroke-dasharray="lead.state === 'open' ? '3 5' : undefined"
                 />

@@ -28,7 +28,10 @@ const isRun = computed(() => props.meter.wiring.runs.some((r) => r.id === part.v
 const signed = (text: string): number | null => {
     const minus = /^[-−]/.test(text.trim());
     const n = readNumber(text.trim().replace(/^[-−]/, ''));
-    return n === null ? null : minus ? -n : n;
+    if (n === null) {
+        return null;
+    }
+    return minus ? -n : n;
 };
 
 async function hold(at: string, pad: number | null): Promise<void> {
@@ -76,6 +79,12 @@ watch(
 );
 const percent = (share: number) => `${Math.round(100 * share)} %`;
 defineExpose({ goNext });
+const edge = computed(() => {
+    if (!props.meter.sure) {
+        return 'border-watch';
+    }
+    return props.meter.belief[0]?.class === 'none' ? 'border-lit' : 'border-stop';
+});
 </script>
 
 <template>
@@ -131,18 +140,7 @@ defineExpose({ goNext });
         <p v-if="meter.refused" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-2">
             {{ meter.refused }}
         </p>
-        <div
-            v-if="meter.belief.length"
-            class="mt-3 border-l-4 bg-sheet px-3 py-2"
-            :class="
-                meter.sure && meter.belief[0]!.class !== 'none'
-                    ? 'border-stop'
-                    : meter.sure
-                      ? 'border-lit'
-                      : 'border-watch'
-            "
-            role="status"
-        >
+        <div v-if="meter.belief.length" class="mt-3 border-l-4 bg-sheet px-3 py-2" :class="edge" role="status">
             <ol>
                 <li v-for="(one, n) in meter.belief" :key="one.class" :class="n ? 'text-ink2' : ''">
                     <span class="fig inline-block w-14">{{ percent(one.share) }}</span>

@@ -24,8 +24,13 @@ function scale(row: BenchReading) {
         most: x(row.value + row.meter),
     };
 }
-const short = (v: number | null) =>
-    v === null ? '' : Math.abs(v) < 0.2 ? v.toFixed(4) : Math.abs(v) < 2 ? v.toFixed(3) : v.toFixed(2);
+const short = (v: number | null) => {
+    if (v === null) {
+        return '';
+    }
+    const decimals = [0.2, 2].filter((most) => Math.abs(v) < most).length + 2;
+    return v.toFixed(decimals);
+};
 </script>
 
 <template>

@@ -171,9 +171,10 @@ onMounted(() => {
             <section v-for="day in days" :key="day.day" :aria-label="said(day.day)" class="mt-4">
                 <h2 class="font-semibold">
                     {{ said(day.day) }}
-                    <span class="font-normal text-ink2">{{
-                        day.visit === null ? 'in no visit yet' : build.visits.length > 1 ? `visit ${day.visit + 1}` : ''
-                    }}</span>
+                    <span v-if="day.visit === null" class="font-normal text-ink2">in no visit yet</span>
+                    <span v-else-if="build.visits.length > 1" class="font-normal text-ink2"
+                        >visit {{ day.visit + 1 }}</span
+                    >
                 </h2>
                 <ol>
                     <StepLine

@@ -64,13 +64,7 @@ function add(): void {
                     Take out
                 </button>
                 <p :id="`days-${n}`" class="col-span-4 text-[13px] text-ink2">
-                    {{
-                        visit.days === 0
-                            ? 'As many days as it takes.'
-                            : visit.days === 1
-                              ? 'One day.'
-                              : `${visit.days} days of work.`
-                    }}
+                    {{ ['As many days as it takes.', 'One day.'][visit.days] ?? `${visit.days} days of work.` }}
                 </p>
             </div>
             <p class="mt-2"><button type="button" class="act" @click="add()">One more visit</button></p>

@@ -192,13 +192,12 @@ const shortcuts = [
                 <h3 class="font-semibold">Shown, seen and kept</h3>
                 <ul class="text-[13px]">
                     <li v-for="f in sheet.facts" :key="f.id">
-                        {{
-                            f.kind === 'lesson'
-                                ? `Shown: ${sheet.lesson.find((l) => l.key === f.about)?.says ?? f.about}`
-                                : f.kind === 'version'
-                                  ? `${f.about}: version ${f.says}`
-                                  : `Settings of ${f.about}: ${f.says}`
-                        }}, {{ f.day }}{{ f.by ? `, ${f.by}` : '' }}
+                        <template v-if="f.kind === 'lesson'"
+                            >Shown: {{ sheet.lesson.find((l) => l.key === f.about)?.says ?? f.about }}</template
+                        >
+                        <template v-else-if="f.kind === 'version'">{{ f.about }}: version {{ f.says }}</template>
+                        <template v-else>Settings of {{ f.about }}: {{ f.says }}</template
+                        >, {{ f.day }}{{ f.by ? `, ${f.by}` : '' }}
                     </li>
                 </ul>
             </section>
@@ -263,9 +262,8 @@ const shortcuts = [
                         >
                             <span class="flex-1">{{ rule.says }}</span>
                             <span class="w-56 text-ink2">{{ rule.source }}</span>
-                            <span class="w-16 text-right">{{
-                                rule.found ? `${rule.found} found` : rule.open ? `${rule.open} open` : 'holds'
-                            }}</span>
+                            <span v-if="rule.found" class="w-16 text-right">{{ rule.found }} found</span>
+                            <span v-else class="w-16 text-right">{{ rule.open ? `${rule.open} open` : 'holds' }}</span>
                         </li>
                     </ul>
                 </template>

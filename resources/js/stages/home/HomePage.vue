@@ -148,13 +148,9 @@ useKeys(() => [
                 </button>
             </div>
             <p v-if="jobs.length === 0" class="mt-6 text-ink2">
-                {{
-                    find
-                        ? `No job has “${find}” in its name or client.`
-                        : archived
-                          ? 'The archive is empty.'
-                          : 'No job yet. Begin with a room: “New job”, then type what the tape says.'
-                }}
+                <template v-if="find">No job has “{{ find }}” in its name or client.</template>
+                <template v-else-if="archived">The archive is empty.</template>
+                <template v-else>No job yet. Begin with a room: “New job”, then type what the tape says.</template>
             </p>
             <JobLine
                 v-for="job in jobs"

@@ -110,11 +110,7 @@ watch(
             >
             <template v-else
                 ><b>Rehearsal</b> against stand-ins{{
-                    live?.hidden
-                        ? live.hidden > 1
-                            ? `, with ${live.hidden} hidden faults`
-                            : ', with a hidden fault'
-                        : ''
+                    ['', ', with a hidden fault'][live?.hidden ?? 0] ?? `, with ${live?.hidden} hidden faults`
                 }}. Nothing that happens here is joined.</template
             >
         </p>

@@ -13,6 +13,7 @@ const props = defineProps<{
     hands?: boolean;
 }>();
 const emit = defineEmits<{ act: [act: Act] }>();
+const GLOWS: Record<string, string> = { wrong: 'var(--dusk-2)' };
 const shown = computed(() => {
     const signal = props.device.signal;
     return signal ? litAt(signal.times, props.now - signal.from) : null;
@@ -25,6 +26,8 @@ const lit = computed(
         (glows.value ||
             (shown.value ?? (props.device.shines ? props.device.lit && props.device.looks !== 'nothing' : false))),
 );
+/** Its own lamp: of what shines it tells that there is power. */
+const lamp = computed(() => (props.device.shines ? props.device.powered : lit.value));
 /** What is odd about the light, once no signal runs: said, and drawn. */
 const odd = computed(() => (lit.value && shown.value === null ? props.device.looks : 'expected'));
 const words: Record<string, string> = { wrong: 'wrong colours', part: 'a part stays dark', dim: 'dull' };
@@ -83,13 +86,7 @@ function hold(name: string, seconds: number): void {
         >
             <rect x="1" y="3" width="64" height="40" rx="4" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />
             <text x="33" y="20" text-anchor="middle" class="fig text-[13px] font-bold">{{ device.label }}</text>
-            <circle
-                cx="22"
-                cy="33"
-                r="4"
-                :fill="(device.shines ? device.powered : lit) ? 'var(--lit)' : 'none'"
-                stroke="var(--ink)"
-            />
+            <circle cx="22" cy="33" r="4" :fill="lamp ? 'var(--lit)' : 'none'" stroke="var(--ink)" />
             <circle cx="44" cy="33" r="5" fill="var(--rule)" stroke="var(--ink)" />
             <template v-if="device.shines">
                 <path d="M65,23H86" stroke="var(--ink)" stroke-width="3" />
@@ -99,7 +96,7 @@ function hold(name: string, seconds: number): void {
                     width="200"
                     height="26"
                     rx="3"
-                    :fill="!lit ? 'var(--rule-2)' : odd === 'wrong' ? 'var(--dusk-2)' : 'var(--glow)'"
+                    :fill="lit ? (GLOWS[odd] ?? 'var(--glow)') : 'var(--rule-2)'"
                     :fill-opacity="odd === 'dim' ? 0.45 : 1"
                     stroke="var(--ink)"
                     stroke-width="1.5"

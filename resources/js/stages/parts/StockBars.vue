@@ -81,7 +81,8 @@ function inWords(bar: StockCut['bars'][number]): string {
             </defs>
             <g v-for="(row, n) in rows" :key="n" :transform="`translate(0, ${n * ROW + 2})`">
                 <text x="0" y="15" class="fig text-[12px]">
-                    {{ row.bar.offcut ? 'van' : row.times > 1 ? `${row.times} x` : '' }}
+                    <template v-if="row.bar.offcut">van</template>
+                    <template v-else-if="row.times > 1">{{ row.times }} x</template>
                 </text>
                 <rect
                     :x="LEFT"

@@ -57,15 +57,16 @@ const skip = () => void say('POST', `${runs}/${answer.value.run}/skip`);
 const pace = () => void say('POST', `${runs}/${answer.value.run}/pace`, { speed: answer.value.speed === 0 ? 1 : 0 });
 const again = () => router.post(`/practice/${lesson.value.key}`);
 const look = (at: number) => void say('GET', `${runs}/${answer.value.run}/look?at=${at.toFixed(1)}`);
-useKeys(() =>
-    over.value
-        ? [{ key: 'b', what: 'Begin it again', act: again }]
-        : [
-              ...(lesson.value.told && step.value ? stepKeys(step.value, { work: done, saw, mend }) : []),
-              { key: 'q', what: 'Skip the wait', act: skip },
-              { key: 'p', what: 'Pause or go on', act: pace },
-          ],
-);
+useKeys(() => {
+    if (over.value) {
+        return [{ key: 'b', what: 'Begin it again', act: again }];
+    }
+    return [
+        ...(lesson.value.told && step.value ? stepKeys(step.value, { work: done, saw, mend }) : []),
+        { key: 'q', what: 'Skip the wait', act: skip },
+        { key: 'p', what: 'Pause or go on', act: pace },
+    ];
+});
 </script>
 
 <template>

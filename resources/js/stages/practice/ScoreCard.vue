@@ -14,7 +14,8 @@ const count = (n: number) => (n === 0 ? 'none' : String(n));
 <template>
     <section aria-labelledby="score" role="status">
         <h2 id="score" ref="heading" tabindex="-1" class="text-[26px] font-semibold leading-8 outline-none">
-            {{ score.clean ? 'Passed, and cleanly' : score.passed ? 'Passed' : 'Not there yet' }}
+            <template v-if="score.clean">Passed, and cleanly</template>
+            <template v-else>{{ score.passed ? 'Passed' : 'Not there yet' }}</template>
         </h2>
         <dl class="mt-3 grid grid-cols-[1fr_auto] gap-y-1">
             <dt>Controls that work</dt>

@@ -123,13 +123,9 @@ function keys(event: KeyboardEvent): void {
                         </span>
                     </td>
                     <td v-if="Object.keys(levels).length" class="fig">
-                        {{
-                            levels[light.id]
-                                ? levels[light.id]!.answers
-                                    ? `${Math.round(100 * levels[light.id]!.level)} %`
-                                    : 'no answer'
-                                : ''
-                        }}
+                        <template v-if="levels[light.id]">{{
+                            levels[light.id]!.answers ? `${Math.round(100 * levels[light.id]!.level)} %` : 'no answer'
+                        }}</template>
                     </td>
                 </tr>
             </tbody>

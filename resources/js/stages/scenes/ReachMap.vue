@@ -14,6 +14,12 @@ const at = computed(() => Object.fromEntries(props.reach.nodes.map((n) => [n.id,
 const height = computed(() => 2 * PAD + props.reach.high * scale.value);
 /** Links that reach further than the way to the hub would hide the rest: of each node those that are strongest. */
 const links = computed(() => [...props.reach.links].sort((a, b) => a.spare - b.spare));
+function filled(node: ReachPicture['nodes'][number]): string {
+    if (node.hops === null) {
+        return 'var(--sheet)';
+    }
+    return node.passes ? 'var(--ink)' : 'var(--paper)';
+}
 </script>
 
 <template>
@@ -56,7 +62,7 @@ const links = computed(() => [...props.reach.links].sort((a, b) => a.spare - b.s
                     :cx="x(node.x)"
                     :cy="x(node.y)"
                     r="9"
-                    :fill="node.hops === null ? 'var(--sheet)' : node.passes ? 'var(--ink)' : 'var(--paper)'"
+                    :fill="filled(node)"
                     :stroke="node.hops === null ? 'var(--stop)' : 'var(--ink)'"
                     :stroke-dasharray="node.guessed ? '3 2' : undefined"
                     stroke-width="1.6"

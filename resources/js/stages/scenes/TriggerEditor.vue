@@ -25,8 +25,16 @@ const sun = computed(() => ['sunrise', 'sunset'].includes(form.by));
 const timed = computed(() => form.by === 'clock' || sun.value);
 const number = (text: string) => Number(text.replace(',', '.').replace('−', '-')) || 0;
 
+/** Of the day by the clock, before or after the sun; what is no time has none. */
+function minutesOf(): number {
+    if (form.by === 'clock') {
+        const [hours, minutes] = form.time.split(':').map(Number);
+        return 60 * (hours ?? 0) + (minutes ?? 0);
+    }
+    return sun.value ? Math.round(number(form.offset)) : 0;
+}
+
 async function keep(gone = false): Promise<void> {
-    const [hours, minutes] = form.time.split(':').map(Number);
     const kept = await change({
         kind: 'SetTrigger',
         trigger: of?.id ?? null,
@@ -34,8 +42,7 @@ async function keep(gone = false): Promise<void> {
         by: form.by,
         on: timed.value ? '' : form.on,
         days: timed.value ? form.days : [],
-        minutes:
-            form.by === 'clock' ? 60 * (hours ?? 0) + (minutes ?? 0) : sun.value ? Math.round(number(form.offset)) : 0,
+        minutes: minutesOf(),
         plays: form.plays,
         priority: Math.round(number(form.priority)) || 5,
         after: timed.value ? 0 : number(form.after),

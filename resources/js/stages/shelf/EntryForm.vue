@@ -129,11 +129,7 @@ const update = (use: Use) =>
                         :name="field.key"
                         :inputmode="field.type === 'number' ? 'decimal' : undefined"
                         :placeholder="
-                            field.type === 'choices'
-                                ? field.choices.join(' ')
-                                : field.type === 'channels'
-                                  ? 'name:W/m:#rrggbb | …'
-                                  : ''
+                            { choices: field.choices.join(' '), channels: 'name:W/m:#rrggbb | …' }[field.type] ?? ''
                         "
                         :aria-invalid="at === field.key"
                     />

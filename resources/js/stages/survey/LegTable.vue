@@ -3,6 +3,7 @@ import type { SurveyPlace } from '@/types/generated/responses';
 
 defineProps<{ place: SurveyPlace }>();
 const emit = defineEmits<{ trace: [near: string]; go: [line: number] }>();
+const INKS: Record<string, string> = { traced: 'text-lit', 'not traced': 'text-dusk' };
 </script>
 
 <template>
@@ -17,12 +18,7 @@ const emit = defineEmits<{ trace: [near: string]; go: [line: number] }>();
                 </th>
                 <td class="pr-2">{{ leg.way }}</td>
                 <td class="fig pr-2 text-ink2">{{ leg.text }}</td>
-                <td
-                    class="whitespace-nowrap"
-                    :class="
-                        leg.state === 'traced' ? 'text-lit' : leg.state === 'not traced' ? 'text-dusk' : 'text-watch'
-                    "
-                >
+                <td class="whitespace-nowrap" :class="INKS[leg.state] ?? 'text-watch'">
                     {{ leg.state }}
                 </td>
             </tr>

@@ -29,16 +29,20 @@ function bits(line: string, number: number): Bit[] {
     });
 }
 
+function kindOf(word: string): Bit['kind'] {
+    if (word.startsWith('#')) {
+        return 'remark';
+    }
+    if (/^\d/.test(word)) {
+        return 'number';
+    }
+    return props.words.includes(word.toLowerCase()) ? 'word' : 'name';
+}
+
 function plain(part: string): Bit[] {
     return [...part.matchAll(/#.*|\d[\d.,]*|\p{L}[\p{L}\p{N}_-]*|[^\p{L}\p{N}#]+/gu)].map(([word]) => ({
         text: word,
-        kind: word.startsWith('#')
-            ? 'remark'
-            : /^\d/.test(word)
-              ? 'number'
-              : props.words.includes(word.toLowerCase())
-                ? 'word'
-                : 'name',
+        kind: kindOf(word),
     }));
 }
 

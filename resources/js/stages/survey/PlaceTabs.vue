@@ -9,6 +9,8 @@ const at = defineModel<string>({ required: true });
 const { change, message, desk } = useScreen();
 const asking = ref<'' | 'add' | 'rename' | 'remove'>('');
 const name = ref('');
+const TITLES = { '': '', add: 'Another place', rename: 'Rename the place', remove: 'Remove the place' };
+const PRESSES = { '': '', add: 'Add it', rename: 'Rename it', remove: 'Remove it' };
 const said = { empty: 'not measured', read: 'measured', slips: 'cannot be read' };
 
 function ask(what: 'add' | 'rename' | 'remove'): void {
@@ -19,11 +21,11 @@ function ask(what: 'add' | 'rename' | 'remove'): void {
 async function keep(): Promise<void> {
     const before = new Set(props.places.map((p) => p.id));
     const done = await change(
-        asking.value === 'add'
-            ? { kind: 'AddPlace', name: name.value }
-            : asking.value === 'rename'
-              ? { kind: 'RenamePlace', place: at.value, name: name.value }
-              : { kind: 'RemovePlace', place: at.value },
+        {
+            add: { kind: 'AddPlace', name: name.value },
+            rename: { kind: 'RenamePlace', place: at.value, name: name.value },
+            remove: { kind: 'RemovePlace', place: at.value },
+        }[asking.value || 'add'],
     );
     if (done) {
         const places = desk.value.survey?.places ?? [];
@@ -62,11 +64,7 @@ defineExpose({ ask });
         </button>
         <button type="button" class="place text-ember" @click="ask('add')">Add a place</button>
     </nav>
-    <DialogBox
-        :open="asking !== ''"
-        :title="asking === 'add' ? 'Another place' : asking === 'rename' ? 'Rename the place' : 'Remove the place'"
-        @close="asking = ''"
-    >
+    <DialogBox :open="asking !== ''" :title="TITLES[asking]" @close="asking = ''">
         <form class="space-y-3" @submit.prevent="keep()">
             <label v-if="asking !== 'remove'" class="block"
                 >Room or place <input v-model="name" class="field" maxlength="60" placeholder="Dome"
@@ -74,7 +72,7 @@ defineExpose({ ask });
             <p v-else>Its notes and its runs go with it, with their kit and feeds. Undo brings all of it back.</p>
             <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
             <button class="press">
-                {{ asking === 'add' ? 'Add it' : asking === 'rename' ? 'Rename it' : 'Remove it' }}
+                {{ PRESSES[asking] }}
             </button>
         </form>
     </DialogBox>

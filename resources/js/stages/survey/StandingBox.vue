@@ -13,6 +13,10 @@ const form = ref({ place: '', target: '', at: '', up: '' });
 const refused = ref('');
 const chosen = computed(() => props.places.find((p) => p.id === form.value.place));
 
+function targetOf(stands: NonNullable<StandingUnit['stands']>): string {
+    return stands.wall === null ? `spot ${stands.spot}` : `wall ${stands.wall}`;
+}
+
 function open(id: string): void {
     const found = props.units.find((u) => u.id === id) ?? null;
     const stands = found?.stands;
@@ -20,7 +24,7 @@ function open(id: string): void {
     refused.value = '';
     form.value = {
         place: stands?.place ?? props.place.id,
-        target: stands ? (stands.wall === null ? `spot ${stands.spot}` : `wall ${stands.wall}`) : '',
+        target: stands ? targetOf(stands) : '',
         at: stands && stands.wall !== null ? stands.at.toFixed(2) : '',
         up: stands?.up === null || stands?.up === undefined ? '' : stands.up.toFixed(2),
     };

@@ -31,8 +31,13 @@ const marks = computed(() => {
     const count = pitch > 0 ? Math.round(metres / pitch) : 0;
     return Array.from({ length: Math.floor(count / every) + 1 }, (_, n) => n * every * pitch);
 });
+/** From one figure of the scale to the next, the longer the run the farther. */
+const STEPS = [
+    { over: 30, metres: 5 },
+    { over: 8, metres: 2 },
+];
 const metres = computed(() => {
-    const step = run.value.metres > 30 ? 5 : run.value.metres > 8 ? 2 : 1;
+    const step = STEPS.find((s) => run.value.metres > s.over)?.metres ?? 1;
     return Array.from({ length: Math.floor(run.value.metres / step + 1e-9) + 1 }, (_, n) => n * step);
 });
 

@@ -101,12 +101,9 @@ async function go(place: string): Promise<void> {
     await nextTick();
     const feed = runs.value.flatMap((r) => r.feeds).find((f) => f.id === place || f.cable?.id === place);
     const field = document.querySelector<HTMLElement>(`[aria-label="Length of ${place.toUpperCase()} in metres"]`);
-    (
-        field ??
-        document.querySelector<HTMLElement>(
-            feed ? `[data-feed="${feed.id}"]` : of ? `[data-run="${of.id}"] [data-feed]` : '[data-feed]',
-        )
-    )?.focus();
+    const spot = feed ? `[data-feed="${feed.id}"]` : '[data-feed]';
+    const within = !feed && of ? `[data-run="${of.id}"] ` : '';
+    (field ?? document.querySelector<HTMLElement>(within + spot))?.focus();
 }
 /** The code on a label leads to its cable or unit. */
 onMounted(() => {
