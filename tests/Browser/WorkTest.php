@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
+use PHPUnit\Framework\Attributes\Group;
 
 /** Parts and Build by hand: from the plan to quote, packed van, labels and day plan. */
 final class WorkTest extends BrowserTestCase
@@ -97,6 +98,8 @@ final class WorkTest extends BrowserTestCase
         $this->see('tape measure');
     }
 
+    /** Lengths and offcuts go by no hour. */
+    #[Group('any-hour')]
     public function test_one_piece_offcuts_and_how_a_run_is_made_up(): void
     {
         $this->open('/jobs/1/parts');
