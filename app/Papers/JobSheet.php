@@ -47,12 +47,9 @@ final readonly class JobSheet
 
         $state = $this->loader->load($job, $plan);
         $roster = null;
-        if ($run !== null) {
-            $roster = $this->runs->live($job, $run)?->roster;
-        }
-
         $by = '';
         if ($run !== null) {
+            $roster = $this->runs->live($job, $run)?->roster;
             $by = trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand));
         }
         $accepted = [];

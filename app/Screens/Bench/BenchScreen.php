@@ -31,12 +31,11 @@ final readonly class BenchScreen
         );
         $run = $runs[$chosen] ?? (array_values($runs)[0] ?? null);
         $seen = null;
-        if ($run !== null) {
-            $seen = Seen::of($state->plan, $run, $facts, true);
-        }
-
+        $tried = [];
         $commander = '';
         if ($run !== null) {
+            $seen = Seen::of($state->plan, $run, $facts, true);
+            $tried = self::tests($state, $run);
             $commander = Commander::of($state->plan, $run)->value;
         }
         $colours = null;
@@ -49,7 +48,7 @@ final readonly class BenchScreen
         return [
             'run' => $run->id ?? '',
             'runs' => array_values(array_map(static fn(Run $r): array => self::row($state, $facts, $r, $tests), $runs)),
-            'tests' => $run === null ? [] : self::tests($state, $run),
+            'tests' => $tried,
             'commander' => $commander,
             'commanders' => array_map(
                 static fn(string $key, string $words): array => ['key' => $key, 'words' => $words],

@@ -22,12 +22,9 @@ final readonly class JoinStart
     public static function of(Plan $plan, array $there): array
     {
         $joinable = Joinable::of($plan);
-        $run = null;
-        if ($joinable->any()) {
-            $run = Rehearsal::run($joinable->roster, 1);
-        }
-
         $needs = [];
+        $steps = 0;
+        $minutes = 0.0;
         if ($joinable->any()) {
             $needs = array_map(
                 static fn(Need $n): array => [
@@ -38,10 +35,7 @@ final readonly class JoinStart
                 ],
                 Needs::of($joinable->roster, $plan),
             );
-        }
-        $steps = 0;
-        $minutes = 0.0;
-        if ($run !== null) {
+            $run = Rehearsal::run($joinable->roster, 1);
             $steps = count($run->trail);
             $minutes = round($run->seconds / 60, 1);
         }

@@ -78,7 +78,7 @@ final class Judged
         foreach (array_keys($this->plan->runs) as $id) {
             $result = $this->result($id);
             if ($result !== null) {
-                $results += [$id => $result];
+                $results[$id] = $result;
             }
         }
 

@@ -198,12 +198,12 @@ final readonly class BankStates
     {
         $draws = [];
         foreach ($plan->supplies as $id => $unit) {
-            $draw = null;
-            if ($unit->bank === $bank) {
-                $draw = BankDraw::of($plan, $id, $share * SupplyLoad::of($plan, $id)->watts());
+            if ($unit->bank !== $bank) {
+                continue;
             }
+            $draw = BankDraw::of($plan, $id, $share * SupplyLoad::of($plan, $id)->watts());
             if ($draw !== null) {
-                $draws += [$id => $draw];
+                $draws[$id] = $draw;
             }
         }
 

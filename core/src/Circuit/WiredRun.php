@@ -92,11 +92,7 @@ final readonly class WiredRun
         foreach (array_keys(self::tails($plan, $run)) as $feed) {
             $needs += array_fill_keys(array_keys($plan->wayTo($feed)), $channels + 1);
         }
-        $trunk = null;
-        if ($strip?->switched() !== false) {
-            $trunk = $plan->cableTo($run->controller ?? '');
-        }
-        if ($trunk !== null) {
+        if ($strip?->switched() !== false && $plan->cableTo($run->controller ?? '') !== null) {
             foreach (array_keys($plan->wayTo($run->controller ?? '')) as $id) {
                 $needs[$id] = 2;
             }

@@ -210,12 +210,10 @@ final readonly class Proofs
 
         if ($closed) {
             $title = "Work {$light->called()} by {$by} once more";
+            $at = $light->id;
         } else {
             $title = "Work {$light->called()} by {$by}: does it still?";
-        }
-        $at = '';
-        if ($closed) {
-            $at = $light->id;
+            $at = '';
         }
 
         return new Step(

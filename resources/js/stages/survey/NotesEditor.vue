@@ -40,7 +40,7 @@ function kindOf(word: string): Bit['kind'] {
 }
 
 function plain(part: string): Bit[] {
-    return [...part.matchAll(/#.*|\d[\d.,]*|\p{L}[\p{L}\p{N}_-]*|[^\p{L}\p{N}#]+/gu)].map(([word]) => ({
+    return [...part.matchAll(/#.*|\d+(?:[.,x]\d+)*|\p{L}[\p{L}\p{N}_-]*|[^\p{L}\p{N}#]+/gu)].map(([word]) => ({
         text: word,
         kind: kindOf(word),
     }));
