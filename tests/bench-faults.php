@@ -14,11 +14,13 @@ use EmberDusk\Bench\Faults\NextReading;
 use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Faults\StandInMeter;
 use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Bench\EndToEnd;
 use EmberDusk\Tests\Bench\Halving;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Values\Refusal;
 use Tests\Measured;
 
 require __DIR__ . '/../vendor/autoload.php';
@@ -26,7 +28,7 @@ require __DIR__ . '/../vendor/autoload.php';
 $seeds = (int) (getenv('EMBER_SEEDS') ?: 38);
 $median = Measured::median(...);
 printf(
-    "\nFaults put in and looked for, %d seeds an island: named right, named wrong with 0.9 or more, mean readings\n\n",
+    "\nFaults put in and looked for, %d seeds an island: named right, named wrong and confident, mean readings\n\n",
     $seeds,
 );
 printf("%-22s %-22s %-22s %-22s\n", '', 'most information', 'end to end', 'halving');
@@ -44,13 +46,13 @@ foreach (['observatory', 'narrowboat', 'hide'] as $job) {
                     plan: $plan,
                     island: $island,
                     predictions: $predictions,
-                    fault: $fault,
+                    faults: $fault === null ? [] : [$fault],
                     seed: $seed,
                     chooses: $way,
                 );
                 $named = $run->named() === $fault?->class();
                 $right += $named ? 1 : 0;
-                $wrong += !$named && $run->sure() >= 0.9 ? 1 : 0;
+                $wrong += !$named && $run->confident() ? 1 : 0;
                 $readings += count($run->readings);
             }
             $cells[] = sprintf('%d of %d, %d, %.1f', $right, $seeds, $wrong, $readings / $seeds);
@@ -67,6 +69,57 @@ printf(
         $sums,
     ),
 );
+
+// One and two faults at once, on seeds of their own: 500 cases.
+$told = array_fill_keys(['cases', 'right', 'confident', 'wrong', 'several'], 0);
+$islands = [];
+foreach (['observatory', 'narrowboat', 'hide'] as $job) {
+    $plan = JobFile::read(Demo::shipped($job));
+    foreach (array_filter(Island::all($plan), static fn(Island $i): bool => $i->parts !== []) as $island) {
+        $islands[] = [$plan, $island, Predictions::of($plan, $island, array_values($island->parts)[0]->run)];
+    }
+}
+for ($case = 0; $case < 500; $case++) {
+    [$plan, $island, $predictions] = $islands[intdiv($case, 2) % count($islands)];
+    $faults = [];
+    for ($seed = 200_000 + 50 * $case; count($faults) < 1 + ($case % 2); $seed++) {
+        $fault = FaultDraw::of($predictions, $seed);
+        $faults[$fault?->class()] = $fault;
+    }
+    try {
+        $run = BenchRun::of($plan, $island, $predictions, array_values(array_filter($faults)), $case);
+    } catch (Refusal) {
+        // Two faults so large that the circuit has no volts.
+        continue;
+    }
+    $right = isset($faults[$run->named()]) || (count($faults) > 1 && $run->named() === Belief::SEVERAL);
+    $told['cases']++;
+    $told['right'] += $right ? 1 : 0;
+    $told['confident'] += $run->confident() ? 1 : 0;
+    $told['wrong'] += !$right && $run->confident() ? 1 : 0;
+    $told['several'] += $run->named() === Belief::SEVERAL ? 1 : 0;
+}
+printf(
+    "One and two faults at once: %d cases, %d right (%d as more than one), %d confident, %d confidently wrong (at most 1 in 200)\n\n",
+    $told['cases'],
+    $told['right'],
+    $told['several'],
+    $told['confident'],
+    $told['wrong'],
+);
+
+// Readings from -60 to 60 V at every place of every island: each has an answer.
+$answered = 0;
+foreach ($islands as [$plan, $island, $predictions]) {
+    foreach ($predictions->spots as $spot) {
+        for ($value = -60.0; $value <= 60.0; $value += 4.0) {
+            $readings = [new Reading($spot, Command::full(), $value)];
+            (new NextReading())->next(Belief::of($predictions, $readings), $readings);
+            $answered++;
+        }
+    }
+}
+printf("Readings from -60 to 60 V: %d answered\n\n", $answered);
 
 $row = Measured::row(...);
 foreach (

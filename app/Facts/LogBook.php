@@ -67,18 +67,61 @@ final readonly class LogBook
         )->wasRecentlyCreated;
     }
 
-    /** Everything, newest first: rows with id, at, who, kind, place, part, words, photo and what an entry has beside them. */
+    /** Whether a log, of the job or of a practice, has an entry that can be struck out. */
+    public static function has(Job $job, string $uuid, ?int $practice): bool
+    {
+        return $job
+            ->logEntries()
+            ->where('practice_id', $practice)
+            ->where('uuid', $uuid)
+            ->where('kind', '!=', Fact::STRIKE)
+            ->exists();
+    }
+
+    /** @return list<array<string, string|float|null>> entries that strike others out, as rows of the CSV, newest first */
+    public static function strikes(Job $job): array
+    {
+        return array_values(
+            $job
+                ->logEntries()
+                ->whereNull('practice_id')
+                ->where('kind', Fact::STRIKE)
+                ->orderByDesc('at')
+                ->orderByDesc('id')
+                ->get()
+                ->map(
+                    static fn(LogEntry $e): array => [
+                        'at' => $e->at,
+                        'who' => $e->who,
+                        'kind' => $e->kind,
+                        'place' => $e->place,
+                        'command' => $e->command,
+                        'text' => $e->text,
+                        'words' => $e->words,
+                        'uuid' => $e->uuid,
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    /** Everything, newest first: rows with id, at, who, kind, place, part, words, photo, what an entry has beside them, and who struck it out, when and why. */
     public static function lines(Job $job, string $words = '', string $kind = '', string $part = ''): Builder
     {
-        $none = "'' as command, null as value, '' as text, '' as by, 0 as sure, '' as uuid";
+        $none =
+            "'' as command, null as value, '' as text, '' as by, 0 as sure, '' as uuid, " .
+            "'' as struck_by, '' as struck_at, '' as struck_for";
         $utc = static fn(string $column): string => "strftime('%Y-%m-%dT%H:%M:%S.000Z', {$column})";
         $entries = DB::table('log_entries')
+            ->leftJoinSub(self::firstStrikes($job), 'strikes', 'strikes.command', '=', 'log_entries.uuid')
             ->where('job_id', $job->id)
             ->whereNull('practice_id')
+            ->where('kind', '!=', Fact::STRIKE)
             ->selectRaw(
-                "'e' || id as id, at, who, kind, place, case when instr(place, '@') > 0 then substr(place, 1, instr(place, '@') - 1) " .
+                "'e' || log_entries.id as id, at, who, kind, place, case when instr(place, '@') > 0 then substr(place, 1, instr(place, '@') - 1) " .
                     "when instr(place, ':') > 0 then substr(place, 1, instr(place, ':') - 1) else place end as part, " .
-                    "words, '' as photo, command, value, text, by, sure, uuid",
+                    "words, '' as photo, log_entries.command, value, text, by, sure, uuid, " .
+                    "coalesce(struck_by, '') as struck_by, coalesce(struck_at, '') as struck_at, coalesce(struck_for, '') as struck_for",
             );
         $ticks = DB::table('ticks')
             ->leftJoin('users', 'users.id', '=', 'ticks.user_id')
@@ -129,5 +172,16 @@ final readonly class LogBook
             ->when($part !== '', static fn(Builder $q) => $q->where('part', $part))
             ->orderByDesc('at')
             ->orderByDesc('id');
+    }
+
+    /** The first strike of each entry that was struck out. SQLite takes the other columns from the row of the minimum. */
+    private static function firstStrikes(Job $job): Builder
+    {
+        return DB::table('log_entries')
+            ->where('job_id', $job->id)
+            ->whereNull('practice_id')
+            ->where('kind', Fact::STRIKE)
+            ->groupBy('command')
+            ->selectRaw('command, min(id) as first, who as struck_by, at as struck_at, text as struck_for');
     }
 }

@@ -125,10 +125,10 @@ final class LayeringTest extends TestCase
         self::assertGreaterThan(50, $seen);
     }
 
-    public function test_no_source_file_is_longer_than_three_hundred_lines(): void
+    public function test_source_files_stay_under_four_hundred_lines(): void
     {
         foreach (self::files() as $file) {
-            self::assertLessThan(300, count((array) file($file->getPathname())), $file->getPathname());
+            self::assertLessThan(400, count((array) file($file->getPathname())), $file->getPathname());
         }
     }
 

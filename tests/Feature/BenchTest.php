@@ -14,7 +14,9 @@ use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Bench\BenchJob;
+use EmberDusk\Tests\Responses;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -69,6 +71,10 @@ final class BenchTest extends TestCase
         $this->note(self::entry('reading', "{$tail}:drop:1", 'full', $reads("{$tail}:drop:1")));
         $this->note(self::entry('reading', "{$tail}:to:1", 'full', $reads("{$tail}:to:1")));
         $looked = $this->look('cove')['bench']['meter'];
+        self::assertFalse($looked['sure'], 'what the supply gives is not read yet');
+        $next = $looked['next']['spot'];
+        $this->note(self::entry('reading', $next, $looked['next']['command'], $reads($next)));
+        $looked = $this->look('cove')['bench']['meter'];
         self::assertTrue($looked['sure']);
         self::assertSame("joint@{$tail}:to:1", $looked['belief'][0]['class']);
         self::assertStringContainsString('Make that joint anew', $looked['belief'][0]['mend']);
@@ -81,7 +87,7 @@ final class BenchTest extends TestCase
         );
         self::assertSame([], $this->look('cove')['bench']['meter']['rows']);
         self::assertSame([], $this->slate('bench'));
-        self::assertSame(4, $this->job->logEntries()->count(), 'nothing is taken out of the log');
+        self::assertSame(5, $this->job->logEntries()->count(), 'nothing is taken out of the log');
     }
 
     public function test_slips_are_asked_back_and_kept(): void
@@ -112,6 +118,84 @@ final class BenchTest extends TestCase
             self::assertStringContainsString($field, json_encode($said) ?: '');
         }
         self::assertSame(3, $this->job->logEntries()->count());
+    }
+
+    /** 0 V at a supply once made every later answer of its run a division by zero. */
+    public function test_readings_that_no_wiring_gives_are_answered(): void
+    {
+        foreach ([['s3', 0.0], ['s3', -60.0], ['s4', 0.0], ['s4', 60.0], ['c3:in', 0.0]] as [$spot, $value]) {
+            $this->note(self::entry('reading', $spot, 'full', $value));
+            foreach (['cove', 'rail'] as $run) {
+                self::assertIsArray($this->look($run)['bench']['meter']);
+            }
+            $this->get("/jobs/{$this->job->id}/bench?run=cove")->assertOk();
+        }
+        $this->postJson("/jobs/{$this->job->id}/bench/log", self::entry('reading', 's3', 'full', 1e300))->assertStatus(
+            422,
+        );
+    }
+
+    public function test_an_entry_that_is_struck_out_stays_in_the_log_and_counts_no_more(): void
+    {
+        $wrong = self::entry('reading', 's3', 'full', 2.0, ['sure' => true]);
+        $this->note($wrong);
+        self::assertNotSame([], $this->slate('bench'));
+        self::assertNotSame([], $this->look('cove')['bench']['meter']['belief']);
+        $strike = ['text' => 'Misread', 'at' => '2026-11-28T09:45:00.000Z'];
+        $this->note(self::entry('strike', 's3', $wrong['uuid'], null, $strike));
+        self::assertSame([], $this->slate('bench'));
+        self::assertSame([], $this->look('cove')['bench']['meter']['rows']);
+        $log = $this->getJson("/jobs/{$this->job->id}/log/lines")->json();
+        self::assertIsArray($log);
+        Responses::check($log, 'logPage');
+        self::assertSame(1, $log['total'], 'the strike is shown at the entry, not as a line of its own');
+        self::assertMatchesRegularExpression(
+            '/^Struck out by Ann, 2026-11-28 \d\d:45: Misread$/',
+            $log['lines'][0]['struck'],
+        );
+        self::assertStringContainsString('S3, its terminals', $log['lines'][0]['words']);
+
+        $csv = (string) $this->get("/jobs/{$this->job->id}/log.csv")->getContent();
+        $this->postJson('/jobs/import', [
+            'file' => UploadedFile::fake()->createWithContent('job.json', BenchJob::file()),
+        ])->assertSuccessful();
+        $there = $this->user->crew->jobs()->orderByDesc('id')->firstOrFail();
+        $this->postJson("/jobs/{$there->id}/log/import", [
+            'file' => UploadedFile::fake()->createWithContent('log.csv', $csv),
+        ])->assertOk();
+        self::assertNotSame('', $this->getJson("/jobs/{$there->id}/log/lines")->json('lines.0.struck'));
+
+        foreach (
+            [
+                [(string) Str::uuid(), 'Misread', 'not in this log'],
+                ['everything', 'Misread', 'Name the entry'],
+                [$wrong['uuid'], ' ', 'Give the reason'],
+            ]
+            as [$uuid, $reason, $says]
+        ) {
+            $this->postJson(
+                "/jobs/{$this->job->id}/bench/log",
+                self::entry('strike', 's3', $uuid, null, ['text' => $reason]),
+            )
+                ->assertStatus(422)
+                ->assertSee($says);
+        }
+    }
+
+    public function test_a_test_says_which_open_findings_contradict_a_pass(): void
+    {
+        $open = fn(string $run): array => array_column($this->look($run)['bench']['tests'], 'open', 'asks');
+        self::assertSame([[]], array_values(array_unique($open('bar'), SORT_REGULAR)));
+        $this->note(self::entry('colour', 'bar', 'colour:1', 2));
+        $this->note(self::entry('colour', 'bar', 'colour:2', 1));
+        $this->note(self::entry('colour', 'bar', 'colour:3', 4));
+        $this->note(self::entry('colour', 'bar', 'colour:4', 8));
+        self::assertStringContainsString('Bar: ', $open('bar')['colours'][0]);
+        self::assertSame([], $open('bar')['read']);
+        $this->note(self::entry('reading', 's3', 'full', 18.0));
+        self::assertStringContainsString('S3, its terminals: 18.00 V', $open('cove')['read'][0]);
+        self::assertSame([], $open('cove')['colours']);
+        self::assertSame([], $open('rail')['read'], 'another island');
     }
 
     public function test_a_bench_remote_is_to_be_reset_before_it_is_joined(): void

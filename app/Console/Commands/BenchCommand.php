@@ -35,7 +35,13 @@ final class BenchCommand extends Command
                 return $this->listed($plan);
             }
             [$island, $predictions, $fault] = $this->found($plan, $name, (int) $this->option('seed'));
-            $run = BenchRun::of($plan, $island, $predictions, $fault, (int) $this->option('seed'));
+            $run = BenchRun::of(
+                $plan,
+                $island,
+                $predictions,
+                $fault === null ? [] : [$fault],
+                (int) $this->option('seed'),
+            );
             $this->told($plan, $run, $fault);
 
             if ($run->named() === ($fault === null ? 'none' : $fault->class())) {

@@ -17,6 +17,7 @@ use App\Results\JobLoader;
 use App\Screens\Bench\BenchScreen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
+use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Practice\Practice;
 use EmberDusk\Circuit\Island;
@@ -58,6 +59,9 @@ final readonly class BenchController
         );
         $practice = $this->practice($job, $request);
         $entry = $request->entry($user, Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
+        if ($entry->kind === LogEntry::STRIKE && !LogBook::has($job, $entry->command, $practice?->id)) {
+            throw new InvalidInput('The entry to strike out is not in this log. Reload the page.', '/command');
+        }
         $plan = $job->newest()->plan();
         DB::transaction(static fn(): bool => LogBook::keep($job, $plan, $entry, $user->id, $practice?->id));
 

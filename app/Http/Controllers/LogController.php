@@ -43,7 +43,8 @@ final readonly class LogController
     public function csv(Job $job): Response
     {
         $rows = [];
-        foreach (LogBook::lines($job)->get() as $row) {
+        // Strikes come first, newest first like the rest: read in again, each follows the entry that it strikes out.
+        foreach ([...LogBook::strikes($job), ...LogBook::lines($job)->get()] as $row) {
             $rows[] = array_map(static fn(mixed $v): string => is_scalar($v) ? (string) $v : '', (array) $row);
         }
 

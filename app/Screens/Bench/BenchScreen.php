@@ -9,6 +9,7 @@ use EmberDusk\Bench\Seen;
 use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Commander;
 use EmberDusk\Bench\Tests\Tests;
+use EmberDusk\Checks\Bench\OpenAtTest;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Strip;
@@ -95,6 +96,7 @@ final readonly class BenchScreen
     private static function tests(JobState $state, Run $run): array
     {
         $tests = Tests::ofRun($state->plan, $run);
+        $open = OpenAtTest::of($state, $run);
         $steps = [];
         foreach ($state->schedule()->steps as $step) {
             $steps[$step->id] = $step;
@@ -115,6 +117,7 @@ final readonly class BenchScreen
                 'caution' => $t->caution,
                 'done' => isset($state->ticks[$t->id]),
                 'at' => $state->ticks[$t->id]->at ?? '',
+                'open' => $open[$t->asks] ?? [],
                 'minutes' => self::minutes($steps[$t->step] ?? null, $of[$t->step]),
             ],
             $tests,

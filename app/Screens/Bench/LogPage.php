@@ -45,6 +45,9 @@ final readonly class LogPage
                 'part' => self::text($row['part']),
                 'words' => self::text($row['words']),
                 'photo' => $photo,
+                'place' => self::text($row['place']),
+                'uuid' => self::text($row['uuid']),
+                'struck' => self::struck($row),
             ];
         }
 
@@ -59,6 +62,21 @@ final readonly class LogPage
             ),
             'parts' => self::parts($plan),
         ];
+    }
+
+    /**
+     * Who struck an entry out, when and why; empty for one that counts.
+     *
+     * @param  array<mixed>  $row
+     */
+    private static function struck(array $row): string
+    {
+        if (self::text($row['struck_by']) === '') {
+            return '';
+        }
+        $at = Clock::local(self::text($row['struck_at']))->format('Y-m-d H:i');
+
+        return 'Struck out by ' . self::text($row['struck_by']) . ", {$at}: " . self::text($row['struck_for']);
     }
 
     /** The number of the visit that a day lies in; 0 outside. */

@@ -39,6 +39,11 @@ final readonly class MeterPicture
 
     private const LEAST = 0.02;
 
+    /** Pairs of faults, and faults not ruled out yet, that are listed. */
+    private const PAIRS = 2;
+
+    private const OPEN = 4;
+
     /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchMeter */
     public static function of(JobState $state, BenchFacts $facts, Island $island, Run $run): array
     {
@@ -49,7 +54,7 @@ final readonly class MeterPicture
         if ($evidence->expected !== null) {
             $calibration = Calibration::of($evidence->expected, $readings);
         }
-        $said = ['belief' => [], 'next' => null, 'sure' => false, 'refused' => ''];
+        $said = ['belief' => [], 'pairs' => [], 'open' => [], 'next' => null, 'sure' => false, 'refused' => ''];
         if ($readings !== []) {
             try {
                 $said = self::belief($plan, $state->solver->predictions($plan, $island, $run), $readings);
@@ -89,7 +94,14 @@ final readonly class MeterPicture
 
     /**
      * @param  list<Reading>  $readings
-     * @return array{belief: list<array<string, mixed>>, next: array<string, mixed>|null, sure: bool, refused: string}
+     * @return array{
+     *     belief: list<array<string, mixed>>,
+     *     pairs: list<list<array{class: string, words: string, mend: string}>>,
+     *     open: list<string>,
+     *     next: array<string, mixed>|null,
+     *     sure: bool,
+     *     refused: string,
+     * }
      */
     private static function belief(Plan $plan, Predictions $predictions, array $readings): array
     {
@@ -123,10 +135,53 @@ final readonly class MeterPicture
 
         return [
             'belief' => $rows,
+            'pairs' => self::pairs($belief, $words),
+            'open' => self::open($belief, $words),
             'next' => $next === null ? null : self::next($belief, $words, $next[0], $next[1]),
             'sure' => $sure,
             'refused' => '',
         ];
+    }
+
+    /**
+     * Two faults that explain the readings together, where that is likelier than any one of them.
+     *
+     * @return list<list<array{class: string, words: string, mend: string}>>
+     */
+    private static function pairs(Belief $belief, FaultWords $words): array
+    {
+        if ($belief->top() !== Belief::SEVERAL) {
+            return [];
+        }
+        $pairs = [];
+        foreach (array_slice($belief->pairs, 0, self::PAIRS) as $pair) {
+            $faults = [];
+            foreach ($pair as $fault) {
+                $faults[] = [
+                    'class' => $fault->class(),
+                    'words' => ucfirst($words->fault($belief, $fault)),
+                    'mend' => $words->mend($fault),
+                ];
+            }
+            $pairs[] = $faults;
+        }
+
+        return $pairs;
+    }
+
+    /** @return list<string> faults that the readings so far would not have shown, shortened to a few */
+    private static function open(Belief $belief, FaultWords $words): array
+    {
+        $open = [];
+        foreach (array_slice($belief->open, 0, self::OPEN) as $class) {
+            $open[] = $words->class($belief, $class);
+        }
+        $more = count($belief->open) - self::OPEN;
+        if ($more > 0) {
+            $open[] = "{$more} more";
+        }
+
+        return $open;
     }
 
     /** @return array<string, mixed> */

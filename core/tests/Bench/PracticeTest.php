@@ -57,8 +57,8 @@ final class PracticeTest extends TestCase
         self::assertSame(96, $this->practice($plan)->count('star', 96));
         self::assertSame(-1, $this->practice($plan)->count('star', 97));
         $belief = $this->read($plan, 'star');
-        self::assertSame('limit@star', $belief->top());
-        self::assertGreaterThan(0.9, $belief->classes['limit@star']);
+        self::assertSame('limit@star', $belief->top(), 'likeliest, and not concluded: two faults would read alike');
+        self::assertGreaterThan(0.7, $belief->classes['limit@star']);
     }
 
     /** @return iterable<string, array{string, int}> run, and which of the faults */

@@ -56,7 +56,7 @@ final class SeededTest extends TestCase
                 $good = Expected::of($plan, $island, $spots, [Command::full()]);
                 $predictions = Predictions::of($plan, $island, $run);
                 $fault = FaultDraw::of($predictions, $seed);
-                $found = $fault === null ? null : BenchRun::of($plan, $island, $predictions, $fault, $seed);
+                $found = $fault === null ? null : BenchRun::of($plan, $island, $predictions, [$fault], $seed);
             } catch (Refusal) {
                 // A seeded job need not be a good one: this island has no solution.
                 continue;
@@ -70,7 +70,7 @@ final class SeededTest extends TestCase
             );
             if ($fault !== null && $found !== null) {
                 self::assertTrue(
-                    $found->named() === $fault->class() || $found->sure() < 0.9,
+                    $found->named() === $fault->class() || !$found->confident(),
                     "{$run->id}: {$fault->name()} of {$fault->size} was named {$found->named()} and believed",
                 );
             }

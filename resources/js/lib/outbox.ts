@@ -10,9 +10,9 @@ import { person } from './person';
  * A press on a step's tick, with the name by which the server knows it when it comes twice, and who pressed. Presses of
  * earlier versions of this page do not say who: whoever is signed in sends them.
  */
-/** What was read, seen, mended or remarked, as the log takes it. */
+/** A log entry: what was read, seen, mended, remarked or struck out. */
 export type Note = {
-    kind: 'reading' | 'colour' | 'count' | 'mend' | 'remark';
+    kind: 'reading' | 'colour' | 'count' | 'mend' | 'remark' | 'strike';
     place: string;
     command: string;
     value: number | null;

@@ -12,19 +12,31 @@ final readonly class Belief
 {
     public const NONE = 'none';
 
-    public const OTHER = 'other';
+    /** More than one fault, or one that is not in the list. */
+    public const SEVERAL = 'several';
 
-    /** Before anything is read: nothing wrong, something that is not modelled; faults share the rest by kind, then by place. */
-    private const PRIOR = [self::NONE => 0.25, self::OTHER => 0.02];
+    /** Before anything is read: nothing wrong, something that no single fault in the list explains; faults share the rest by kind, then by place. */
+    private const PRIOR = [self::NONE => 0.25, self::SEVERAL => 0.02];
 
-    /** What is not modelled may show anything near what it should: a share of the value, and so many volts or amps. */
-    private const ANYTHING = [0.3, 0.05];
+    /** What is not modelled mostly shows something near good wiring: within a share of the value, and so many volts or amps. */
+    private const NEARBY = [0.3, 0.05];
+
+    /** And as often anything at all: volts or amps over which that is spread. */
+    private const ANYTHING = 60.0;
+
+    /** Odds of two faults against the likeliest single one, where both explain the readings as well. */
+    private const TWO = 0.3;
+
+    /** Share of a class from which it is compared with pairs of faults: below it nothing is near to being concluded. */
+    private const LIKELY = 0.5;
 
     /**
-     * @param  list<Component>  $components
-     * @param  list<float>  $weights  of the components
+     * @param  list<Component>  $components  nothing wrong, single faults, then pairs of faults
+     * @param  list<float>  $weights  of the components; the last is of what is not modelled
      * @param  array<string, float>  $classes  most likely first
      * @param  array<string, list<Fault>>  $members  of a class
+     * @param  list<array{Fault, Fault}>  $pairs  that explain the readings too, likeliest first
+     * @param  list<string>  $open  classes that have to be covered before the likeliest is concluded, and are not: {@see Coverage}
      */
     private function __construct(
         public Predictions $predictions,
@@ -32,13 +44,16 @@ final readonly class Belief
         public array $weights,
         public array $classes,
         public array $members,
+        public array $pairs,
+        public array $open,
     ) {}
 
     /** @param  list<Reading>  $readings  those at places that are not there any more are left out before */
     public static function of(Predictions $of, array $readings): self
     {
         [$components, $members] = self::components($of);
-        $other = log(self::PRIOR[self::OTHER]);
+        $other = log(self::PRIOR[self::SEVERAL]);
+        $taken = [];
         foreach (self::telling($readings) as $reading) {
             $shares = self::keys($of, $reading);
             $meter = Multimeter::tolerance($reading->value);
@@ -46,25 +61,77 @@ final readonly class Belief
             foreach ($shares as $key => $share) {
                 $base += $share * ($of->base[$key] ?? 0.0);
             }
+            $taken[] = ['shares' => $shares, 'value' => $reading->value, 'meter' => $meter];
             foreach ($components as $component) {
                 $component->take($shares, $reading->value, $meter);
             }
-            $wide = self::ANYTHING[0] * abs($base) + self::ANYTHING[1];
-            $other -= 0.5 * (log(2 * M_PI * $wide ** 2) + (($reading->value - $base) / $wide) ** 2);
+            $wide = self::NEARBY[0] * abs($base) + self::NEARBY[1];
+            $nearby = exp(-0.5 * (($reading->value - $base) / $wide) ** 2) / (sqrt(2 * M_PI) * $wide);
+            $other += log(0.5 * $nearby + 0.5 / self::ANYTHING);
         }
+        $pairs = [];
+        $single = self::likeliestSingle($components);
+        if (count($taken) === 1) {
+            // One reading fits any number of faults.
+            $two = $single->log + log(self::TWO);
+            $other = max($other, $two) + log(1 + exp(-abs($other - $two)));
+        }
+        [$weights, $classes] = self::shares($components, $other);
+        // Good wiring is concluded by what was covered: two faults that hardly show would fit it too.
+        if (count($taken) > 1 && $single->class !== self::NONE && max($classes) >= self::LIKELY) {
+            $two = FaultPairs::of($of, $taken, $single->class, $single->misfit);
+            $pairs = $two->faults();
+            array_push($components, ...$two->components($taken, $single->log + log(self::TWO)));
+            [$weights, $classes] = self::shares($components, $other);
+        }
+
+        return new self(
+            predictions: $of,
+            components: $components,
+            weights: $weights,
+            classes: $classes,
+            members: $members,
+            pairs: $pairs,
+            open: Coverage::open($of, $taken, (string) array_key_first($classes)),
+        );
+    }
+
+    /**
+     * Shares that add up to one.
+     *
+     * @param  list<Component>  $components
+     * @param  float  $other  logarithm of the weight of what is not modelled
+     * @return array{list<float>, non-empty-array<string, float>} of each component, then of what is not modelled; of each class, most first
+     */
+    private static function shares(array $components, float $other): array
+    {
         $logs = [...array_map(static fn(Component $c): float => $c->log, $components), $other];
         $most = max($logs);
         $weights = array_map(static fn(float $l): float => exp($l - $most), $logs);
         $sum = array_sum($weights);
         $weights = array_map(static fn(float $w): float => $w / $sum, $weights);
-        $classes = [];
+        $classes = [self::SEVERAL => $weights[count($components)]];
         foreach ($components as $n => $component) {
             $classes[$component->class] = ($classes[$component->class] ?? 0.0) + $weights[$n];
         }
-        $classes[self::OTHER] = $weights[count($components)];
         arsort($classes);
 
-        return new self($of, $components, $weights, $classes, $members);
+        return [$weights, $classes];
+    }
+
+    /**
+     * Component with the most weight.
+     *
+     * @param  non-empty-list<Component>  $components
+     */
+    private static function likeliestSingle(array $components): Component
+    {
+        $best = $components[0];
+        foreach ($components as $c) {
+            $best = $c->log > $best->log ? $c : $best;
+        }
+
+        return $best;
     }
 
     /**
@@ -135,7 +202,7 @@ final readonly class Belief
         return $keys;
     }
 
-    /** @return array{list<Component>, array<string, list<Fault>>} */
+    /** @return array{non-empty-list<Component>, array<string, list<Fault>>} */
     private static function components(Predictions $of): array
     {
         $kinds = $members = [];

@@ -9,7 +9,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 
 /**
- * A fault put into an island and looked for with the meter that stands in: rails and supplies as far off as they may be, by seed. The
+ * Faults put into an island and looked for with the meter that stands in: rails and supplies as far off as they may be, by seed. The
  * finder sees readings only.
  */
 final readonly class BenchRun
@@ -19,22 +19,28 @@ final readonly class BenchRun
     /** One reading alone proves nothing. */
     public const LEAST = 2;
 
+    public const CONFIDENT = 0.9;
+
     /** Belief at which no more is read. */
     public const SURE = 0.985;
 
     /** @param  list<Reading>  $readings */
     private function __construct(public array $readings, public Belief $belief) {}
 
-    /** @throws \EmberDusk\Values\Refusal when the faulty circuit has no solution */
+    /**
+     * @param  list<Fault>  $faults  that are put in
+     *
+     * @throws \EmberDusk\Values\Refusal when the faulty circuit has no solution
+     */
     public static function of(
         Plan $plan,
         Island $island,
         Predictions $predictions,
-        ?Fault $fault,
+        array $faults,
         int $seed,
         Chooses $chooses = new NextReading(),
     ): self {
-        $meter = new StandInMeter($plan, $island, $fault === null ? [] : [$fault], $seed);
+        $meter = new StandInMeter($plan, $island, $faults, $seed);
         $readings = [];
         $belief = Belief::of($predictions, []);
         while (count($readings) < self::MOST && !self::enough($belief, $readings)) {
@@ -49,10 +55,18 @@ final readonly class BenchRun
         return new self($readings, $belief);
     }
 
+    /** Whether an installer would act on the answer: nine in ten, and for good wiring nothing that could hide behind it. */
+    public function confident(): bool
+    {
+        return $this->sure() >= self::CONFIDENT && ($this->named() !== Belief::NONE || $this->belief->open === []);
+    }
+
     /** @param  list<Reading>  $readings */
     public static function enough(Belief $belief, array $readings): bool
     {
-        return count($readings) >= self::LEAST && $belief->classes[$belief->top()] >= self::SURE;
+        return count($readings) >= self::LEAST &&
+            $belief->open === [] &&
+            $belief->classes[$belief->top()] >= self::SURE;
     }
 
     /** The class that is named; what is believed of it. */

@@ -21,6 +21,9 @@ final class Component
 
     public float $log;
 
+    /** Sum of squared deviations of the readings so far, each from what was expected before it. */
+    public float $misfit = 0.0;
+
     /**
      * @param  array<string, float>  $from  values at the smaller size
      * @param  array<string, float>|null  $to  at the larger one; null where there is nothing between
@@ -62,7 +65,7 @@ final class Component
             $g[1] += $share * ($this->supply[$key] ?? 0.0);
             $g[2] += $share * (($this->to[$key] ?? $at) - $at);
         }
-        $floor = self::FLOOR[0] + self::FLOOR[1] * abs($value);
+        $floor = self::floor($value);
         $value += $g[0] * $this->mean[0] + $g[1] * $this->mean[1] + $g[2] * $this->mean[2];
         [[$rr, $rs, $rt], [, $ss, $st], [, , $tt]] = $this->cov;
         [$r, $u, $t] = $g;
@@ -83,6 +86,7 @@ final class Component
         [$expected, $variance, $g] = $this->expects($shares, $meter);
         $off = $value - $expected;
         $this->log -= 0.5 * (log(2 * M_PI * $variance) + $off ** 2 / $variance);
+        $this->misfit += $off ** 2 / $variance;
         $gain = [];
         for ($i = 0; $i < 3; $i++) {
             $gain[$i] = ($this->cov[$i][0] * $g[0] + $this->cov[$i][1] * $g[1] + $this->cov[$i][2] * $g[2]) / $variance;
@@ -96,6 +100,12 @@ final class Component
                 $this->cov[$i][$j] -= $gain[$i] * ($g[0] * $old[0][$j] + $g[1] * $old[1][$j] + $g[2] * $old[2][$j]);
             }
         }
+    }
+
+    /** How far the right model may be off, in volts or amps. */
+    public static function floor(float $value): float
+    {
+        return self::FLOOR[0] + self::FLOOR[1] * abs($value);
     }
 
     /** How large the fault is, by where between its sizes the readings put it. */

@@ -4,21 +4,18 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
-use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Joining\Dice;
 
 /** Faults that are large enough to be met: each moves some reading at a terminal or a pad by three times what the meter may be off. */
 final readonly class FaultDraw
 {
-    private const TIMES = 3.0;
-
     /** @return array<string, list<float>> sizes that are large enough, by KIND@PLACE */
     public static function all(Predictions $of): array
     {
         $all = [];
-        foreach ($of->faults as ['fault' => $fault, 'sizes' => $sizes, 'values' => $values]) {
+        foreach ($of->faults as $row => ['fault' => $fault, 'sizes' => $sizes]) {
             foreach ($sizes as $n => $size) {
-                if (self::moves($of, $values[$n])) {
+                if ($of->matters($row, $n)) {
                     $all[$fault->name()][] = $size;
                 }
             }
@@ -72,19 +69,6 @@ final readonly class FaultDraw
     private static function beside(FaultKind $kind, float $a, float $b): bool
     {
         return $kind !== FaultKind::Strip || ($a - 1) * ($b - 1) > 0;
-    }
-
-    /** @param  array<string, float>  $values */
-    private static function moves(Predictions $of, array $values): bool
-    {
-        foreach ($values as $key => $value) {
-            $spot = $of->spots[explode(' ', $key)[1]];
-            if (!$spot->fine && abs($value - $of->base[$key]) > self::TIMES * Multimeter::tolerance($of->base[$key])) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /**

@@ -18,10 +18,17 @@ final readonly class FaultWords
         $fault = $belief->fault($class);
 
         return match (true) {
+            $class === Belief::NONE && $belief->open !== [] => 'no fault found so far',
             $class === Belief::NONE => 'nothing is wrong',
-            $fault === null => 'something that is not among what is looked for',
-            default => $this->said($fault, count($belief->members[$class] ?? []) > 1),
+            $fault === null => 'more than one fault, or a fault that is not in the list',
+            default => $this->fault($belief, $fault),
         };
+    }
+
+    /** One fault, or the faults that readings cannot tell from it. */
+    public function fault(Belief $belief, Fault $fault): string
+    {
+        return $this->said($fault, count($belief->members[$fault->class()] ?? []) > 1);
     }
 
     /** How large, where a size says something: “about 0.4 Ω”. */

@@ -30,6 +30,9 @@ final readonly class NextReading implements Chooses
     /** Bits below which a reading is not worth the walk: nothing tells apart what is left. */
     private const WORTH = 0.01;
 
+    /** Share of good wiring from which readings are chosen by what they rule out. */
+    private const MOSTLY = 0.6;
+
     /** Bits that lamps off costs: somebody has to command it, and again back. */
     private const TROUBLE = 0.05;
 
@@ -40,6 +43,20 @@ final readonly class NextReading implements Chooses
             $read["{$reading->command->key} {$reading->spot->id}"] = true;
         }
         $likely = self::likely($belief);
+        if ($likely === []) {
+            // No fault in the list explains the readings: no further reading can separate them.
+            return null;
+        }
+        $share = $belief->classes[$belief->top()];
+        if (
+            $belief->open !== [] &&
+            ($share >= BenchRun::SURE || ($belief->top() === Belief::NONE && $share > self::MOSTLY))
+        ) {
+            $covering = Coverage::next($belief, $readings);
+            if ($covering !== null) {
+                return $covering;
+            }
+        }
         $best = null;
         $most = self::WORTH;
         foreach (Predictions::COMMANDS as $command) {
@@ -55,7 +72,7 @@ final readonly class NextReading implements Chooses
             }
         }
 
-        return $best;
+        return $best ?? Coverage::next($belief, $readings);
     }
 
     /** @return array<int, float> shares by component */

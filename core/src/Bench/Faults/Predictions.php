@@ -7,6 +7,7 @@ namespace EmberDusk\Bench\Faults;
 use EmberDusk\Bench\Meter\BenchCircuit;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Near;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Bench\Meter\Spots;
@@ -26,6 +27,7 @@ use EmberDusk\Values\Refusal;
  *     values: list<array<string, float>>,
  *     rail: array<string, float>,
  *     supply: array<string, float>,
+ *     least: int|null,
  * }
  */
 final readonly class Predictions
@@ -33,12 +35,15 @@ final readonly class Predictions
     /** Commands under which faults are solved: what a meter is mostly held under. */
     public const COMMANDS = [Command::FULL, Command::DARK];
 
+    private const TIMES = 3.0;
+
     /**
      * @param  array<string, Spot>  $spots
      * @param  array<string, float>  $base  wired well
      * @param  array<string, float>  $rail  what rails that are off by their whole tolerance add
      * @param  array<string, float>  $supply  what supplies that are off by theirs add
-     * @param  list<Solved>  $faults  with what rails and supplies add at the fault's largest size
+     * @param  list<Solved>  $faults  with what rails and supplies add at the fault's largest size; `least` is the first of its sizes
+     *     that matters and that one reading shows, null where none is
      */
     private function __construct(
         public array $spots,
@@ -60,6 +65,7 @@ final readonly class Predictions
         $good = Expected::of($plan, $island, $spots, array_map(Command::read(...), self::COMMANDS));
         $lumped = BenchCircuit::lumped($plan, $island);
         $base = $good->base;
+        $by = array_column($spots, null, 'id');
         $like = self::read($lumped, $spots);
         $faults = [];
         foreach (FaultList::of($plan, $island) as $fault) {
@@ -86,11 +92,63 @@ final readonly class Predictions
                     'values' => $values,
                     'rail' => self::less(self::read($lumped, $spots, Conditions::rails(), [$largest]), $at),
                     'supply' => self::less(self::read($lumped, $spots, Conditions::charging(), [$largest]), $at),
+                    'least' => self::least($values, $good, $by),
                 ];
             }
         }
 
-        return new self(array_column($spots, null, 'id'), $base, $good->rail, $good->supply, $faults);
+        return new self($by, $base, $good->rail, $good->supply, $faults);
+    }
+
+    /** Whether two faults multiply what each does alone: drops along one conductor, and amps. */
+    public function multiplies(string $key): bool
+    {
+        $spot = $this->spots[explode(' ', $key)[1]];
+
+        return $spot->fine || $spot->unit === 'A';
+    }
+
+    /** Whether values are far enough from good wiring to matter: three times the meter's tolerance at some terminal or pad. */
+    public function matters(int $fault, int $size): bool
+    {
+        return self::clear($this->faults[$fault]['values'][$size], $this->base, $this->spots);
+    }
+
+    /**
+     * @param  list<array<string, float>>  $values  by size
+     * @param  array<string, Spot>  $spots
+     */
+    private static function least(array $values, Expected $good, array $spots): ?int
+    {
+        foreach ($values as $n => $of) {
+            if (!self::clear($of, $good->base, $spots)) {
+                continue;
+            }
+            foreach ($of as $key => $value) {
+                if (abs($value - $good->base[$key]) >= Coverage::CLEAR * $good->deviation($key)) {
+                    return $n;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<string, float>  $values
+     * @param  array<string, float>  $base
+     * @param  array<string, Spot>  $spots
+     */
+    private static function clear(array $values, array $base, array $spots): bool
+    {
+        foreach ($values as $key => $value) {
+            $spot = $spots[explode(' ', $key)[1]];
+            if (!$spot->fine && abs($value - $base[$key]) > self::TIMES * Multimeter::tolerance($base[$key])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -10,8 +10,25 @@ use EmberDusk\Circuit\Island;
 /** What the log says of a job's bench: a mend closes what was read and seen before it at what it mended. */
 final readonly class BenchFacts
 {
-    /** @param  list<LogEntry>  $entries  in the order of time */
-    public function __construct(public array $entries = []) {}
+    /** @var list<LogEntry> that count, in the order of time */
+    public array $entries;
+
+    /** @param  list<LogEntry>  $entries  in the order of time, with those that strike others out */
+    public function __construct(array $entries = [])
+    {
+        $struck = [];
+        foreach ($entries as $e) {
+            if ($e->kind === LogEntry::STRIKE) {
+                $struck[$e->command] = true;
+            }
+        }
+        $this->entries = array_values(
+            array_filter(
+                $entries,
+                static fn(LogEntry $e): bool => $e->kind !== LogEntry::STRIKE && !isset($struck[$e->uuid]),
+            ),
+        );
+    }
 
     /** @return array<int, int> colours that lit, by the colour (from 0) that was commanded alone; the last answer counts */
     public function colours(string $run): array

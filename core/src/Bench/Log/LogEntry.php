@@ -8,15 +8,24 @@ use EmberDusk\Bench\Channels\Pixels;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Values\InvalidInput;
 
-/** What was read, seen, mended or remarked, with its time and person: a fact that is never changed. */
+/**
+ * A log entry: what was read, seen, mended, remarked or struck out, with its time and person. It is never changed: a wrong entry is
+ * struck out by a later one.
+ */
 final readonly class LogEntry
 {
-    public const KINDS = ['reading', 'colour', 'count', 'mend', 'remark'];
+    public const KINDS = ['reading', 'colour', 'count', 'mend', 'remark', self::STRIKE];
+
+    /** Strikes out the entry whose uuid is its command. Its text is the reason. */
+    public const STRIKE = 'strike';
+
+    /** Largest reading, in volts or amps: far beyond any meter, and small enough to calculate with. */
+    private const LARGEST = 1e6;
 
     /**
      * @param  string  $kind  of KINDS
      * @param  string  $place  a spot, a run, a device, a place of the job
-     * @param  string  $command  what was commanded: of {@see Command}; of a count its number
+     * @param  string  $command  what was commanded: of {@see Command}; of a count its number; of a strike the uuid of the entry
      * @param  float|null  $value  volts, amps, a set of colours, the last pixel
      * @param  string  $by  what commanded it: of {@see \EmberDusk\Bench\Tests\Commander}
      * @param  bool  $sure  whether a value that looked wrong was said again
@@ -57,12 +66,21 @@ final readonly class LogEntry
         ) {
             throw new InvalidInput('Say what was read or seen: a number.', '/value');
         }
+        if ($this->kind === 'reading' && abs((float) $this->value) > self::LARGEST) {
+            throw new InvalidInput('A reading lies between -1,000,000 and 1,000,000.', '/value');
+        }
         $whole = $this->kind !== 'reading' && $this->value !== null;
         if ($whole && ((float) (int) $this->value !== $this->value || $this->value < Pixels::MANY)) {
             throw new InvalidInput('What was seen is told by a whole number.', '/value');
         }
         if ($this->kind === 'remark' && trim($this->text) === '') {
             throw new InvalidInput('A remark has words.', '/text');
+        }
+        if ($this->kind === self::STRIKE && preg_match('/^[0-9a-f-]{36}$/', $this->command) !== 1) {
+            throw new InvalidInput('Name the entry to strike out by its uuid.', '/command');
+        }
+        if ($this->kind === self::STRIKE && trim($this->text) === '') {
+            throw new InvalidInput('Give the reason for striking it out.', '/text');
         }
 
         return $this;

@@ -56,6 +56,23 @@ final readonly class Expected
         );
     }
 
+    /** Standard deviation of a reading of good wiring: meter, rails and supply, each alike anywhere within its tolerance. */
+    public function deviation(string $key): float
+    {
+        return self::spread($this->base[$key], $this->rail[$key], $this->supply[$key]);
+    }
+
+    /**
+     * Standard deviation of a reading.
+     *
+     * @param  float  $rail  what rails that are off by their whole tolerance add
+     * @param  float  $supply  what supplies that are off by theirs add
+     */
+    public static function spread(float $value, float $rail, float $supply): float
+    {
+        return sqrt((Multimeter::tolerance($value) ** 2 + $rail ** 2 + $supply ** 2) / 3);
+    }
+
     /** Where a reading of good wiring lies, before what the meter adds; null where nothing conducts there. */
     public function range(string $key): ?Range
     {

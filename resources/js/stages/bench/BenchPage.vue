@@ -48,8 +48,15 @@ watch(
 function step(by: number): void {
     chosen.value = tests.value[Math.min(Math.max(at.value + by, 0), tests.value.length - 1)]?.id ?? '';
 }
+/** The test whose open findings are shown before it is passed. */
+const asked = ref('');
 function tick(done: boolean): void {
     if (test.value) {
+        if (done && !practice.value && test.value.open.length && asked.value !== test.value.id) {
+            asked.value = test.value.id;
+            return;
+        }
+        asked.value = '';
         const { id, minutes } = test.value;
         // A practice is nobody's work: nothing of it is ticked.
         if (!practice.value) {
@@ -98,7 +105,7 @@ async function remarked(): Promise<void> {
 const shortcuts = [
     { key: '[', what: 'The test before', act: () => step(-1) },
     { key: ']', what: 'The next test', act: () => step(1) },
-    { key: 't', what: 'Tick: as it should', act: () => tick(true) },
+    { key: 't', what: 'Pass the test', act: () => tick(true) },
     { key: 'r', what: 'The reading that tells most', act: () => panel.value?.goNext() },
     { key: 'p', what: 'Practise on stand-ins', act: () => (practising.value = true) },
     { key: 'm', what: 'Measure a reel', act: () => (measuring.value = true) },
@@ -231,9 +238,23 @@ const things = computed(() =>
                         @ask="askCount"
                         @mended="mended(bench.count!.mends, bench.count!.says)"
                     />
-                    <div class="mt-3 flex flex-wrap items-center gap-3">
+                    <div
+                        v-if="asked === test.id && test.open.length"
+                        role="alert"
+                        class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2"
+                    >
+                        <b>Open findings at this test:</b>
+                        <ul class="list-disc pl-5">
+                            <li v-for="one in test.open" :key="one">{{ one }}</li>
+                        </ul>
+                        <p class="mt-2 flex gap-3">
+                            <button type="button" class="quiet" @click="tick(true)">Pass anyway</button>
+                            <button type="button" class="quiet" @click="asked = ''">Cancel</button>
+                        </p>
+                    </div>
+                    <div v-else class="mt-3 flex flex-wrap items-center gap-3">
                         <button type="button" class="press" @click="tick(true)">
-                            As it should <kbd class="max-sm:hidden">T</kbd>
+                            Pass <kbd class="max-sm:hidden">T</kbd>
                         </button>
                         <button v-if="isDone(test)" type="button" class="quiet" @click="tick(false)">
                             Not done after all
@@ -247,7 +268,7 @@ const things = computed(() =>
                                 aria-label="Remark for the log"
                                 maxlength="500"
                             />
-                            <button type="submit" class="quiet" :disabled="!remark.trim()">Note it</button>
+                            <button type="submit" class="quiet" :disabled="!remark.trim()">Add to log</button>
                         </form>
                     </div>
                     <div class="mt-3 flex justify-between sm:hidden">
@@ -269,6 +290,9 @@ const things = computed(() =>
                         "
                         @ask="askMeter"
                         @mended="(fault, words) => mended(fault, words)"
+                        @strike="
+                            (row, reason) => note({ kind: 'strike', place: row.spot, command: row.uuid, text: reason })
+                        "
                     />
                     <p v-if="busy" class="mt-2 text-[13px] text-ink2" role="status">Reckoning …</p>
                 </div>

@@ -19,6 +19,9 @@ watch(
     },
 );
 
+// Marks belong to the colour that is commanded.
+watch(now, () => (picked.value = new Set()));
+
 function toggle(colour: number): void {
     const next = new Set(picked.value);
     if (!next.delete(colour)) {

@@ -7,7 +7,8 @@ import { ask, inWords } from '@/lib/http';
 import { onlyNewest } from '@/lib/newest';
 import { useOutbox } from '@/lib/outbox';
 import { provideScreen } from '@/lib/screen';
-import type { Answer, LogPage, LogTaken } from '@/types/generated/responses';
+import type { Answer, LogLine, LogPage, LogTaken } from '@/types/generated/responses';
+import StrikeOut from './StrikeOut.vue';
 
 /** Everything that was done, read, seen and remarked, newest first, under its visits. */
 const props = defineProps<{ answer: Answer; log: LogPage }>();
@@ -55,6 +56,17 @@ watch([typed, kind, part], () => {
 });
 watch(page, () => void look());
 
+const strike = (line: LogLine, reason: string) =>
+    box.note({
+        kind: 'strike',
+        place: line.place,
+        command: line.uuid,
+        value: null,
+        text: reason,
+        by: '',
+        sure: false,
+        practice: null,
+    });
 async function note(): Promise<void> {
     if (remark.value.trim()) {
         await box.note({
@@ -90,6 +102,7 @@ async function take(): Promise<void> {
         picker.value.value = '';
     }
 }
+const waits = (uuid: string) => box.notes.value.some((p) => p.note!.command === uuid);
 const shortcuts = [
     { key: 'f', what: 'Search the log', act: () => field.value?.focus() },
     { key: 'b', what: 'Back to the bench', act: () => router.visit(url('bench')) },
@@ -143,7 +156,7 @@ const shortcuts = [
                 :placeholder="part ? `Remark about ${partName[part]}` : 'Remark'"
                 aria-label="Remark"
             />
-            <button type="submit" class="press" :disabled="!remark.trim()">Note it</button>
+            <button type="submit" class="press" :disabled="!remark.trim()">Add to log</button>
         </form>
         <p v-if="box.notes.value.length" class="mt-2 text-watch">
             {{ box.notes.value.length }} on this device not sent yet.
@@ -169,9 +182,17 @@ const shortcuts = [
                     <span class="fig text-ink2">{{ line.at }}</span>
                     <span class="text-[13px] text-ink2 max-sm:hidden">{{ line.kind }}</span>
                     <span class="min-w-0"
-                        >{{ line.words
-                        }}<a v-if="line.photo" class="act ml-2" :href="line.photo" target="_blank">Look</a></span
-                    >
+                        ><s v-if="line.struck">{{ line.words }}</s
+                        ><template v-else>{{ line.words }}</template
+                        ><a v-if="line.photo" class="act ml-2" :href="line.photo" target="_blank">Look</a>
+                        <span v-if="line.struck" class="block text-[13px] text-ink2">{{ line.struck }}</span>
+                        <StrikeOut
+                            v-else-if="line.uuid && !waits(line.uuid)"
+                            class="ml-2"
+                            :label="line.words"
+                            @strike="(reason) => strike(line, reason)"
+                        />
+                    </span>
                     <span class="text-[13px] text-ink2 max-sm:col-start-2">{{ line.who }}</span>
                 </li>
             </ol>

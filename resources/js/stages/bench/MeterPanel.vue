@@ -11,6 +11,7 @@ const emit = defineEmits<{
     read: [spot: string, command: string, value: number, sure: boolean];
     ask: [spot: string, command: string, take: (value: number) => void];
     mended: [fault: string, words: string];
+    strike: [row: BenchReading, reason: string];
 }>();
 const part = ref('');
 const metres = ref<number | null>(null);
@@ -136,6 +137,7 @@ const edge = computed(() => {
             :rows="meter.rows"
             @meant="again"
             @sure="(row) => again(row, row.value)"
+            @strike="(row, reason) => emit('strike', row, reason)"
         />
         <p v-if="meter.refused" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-2">
             {{ meter.refused }}
@@ -149,6 +151,20 @@ const edge = computed(() => {
                     }}
                 </li>
             </ol>
+            <p v-if="meter.open.length" class="mt-1 text-[14px] text-ink2">
+                Not ruled out by the readings so far: {{ meter.open.join('; ') }}.
+            </p>
+            <template v-if="meter.pairs.length">
+                <p class="mt-1">Two faults that explain the readings. Fix one, then read again.</p>
+                <ul v-for="(pair, n) in meter.pairs" :key="n" class="mt-1 border-t border-rule2 pt-1">
+                    <li v-for="fault in pair" :key="fault.class" class="mb-1">
+                        <b>{{ fault.words }}.</b> Supply off. {{ fault.mend }}
+                        <button type="button" class="act" @click="emit('mended', fault.class, fault.words)">
+                            Fixed: read again
+                        </button>
+                    </li>
+                </ul>
+            </template>
             <template v-if="(meter.sure || !meter.next) && meter.belief[0]!.mend">
                 <p v-if="!meter.sure" class="mt-1">
                     Nothing that can be read tells these apart any better: the likeliest first.
@@ -159,10 +175,10 @@ const edge = computed(() => {
                     class="press mt-2"
                     @click="emit('mended', meter.belief[0]!.class, meter.belief[0]!.words)"
                 >
-                    Mended: read anew
+                    Fixed: read again
                 </button>
             </template>
-            <p v-else-if="meter.next" class="mt-1">
+            <p v-if="!meter.sure && meter.next" class="mt-1">
                 Next, the reading that tells most:
                 <button type="button" class="act" @click="goNext()">{{ meter.next.words }}</button>
                 <kbd class="max-sm:hidden">R</kbd>

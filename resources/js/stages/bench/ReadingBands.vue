@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import type { BenchReading } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
+import StrikeOut from './StrikeOut.vue';
 
 /** Readings against the band that good wiring gives: where they lie, in words and shape too. */
 defineProps<{ rows: BenchReading[] }>();
-const emit = defineEmits<{ meant: [row: BenchReading, value: number]; sure: [row: BenchReading] }>();
+const emit = defineEmits<{
+    meant: [row: BenchReading, value: number];
+    sure: [row: BenchReading];
+    strike: [row: BenchReading, reason: string];
+}>();
 const SAID = { inside: 'inside', doubtful: 'doubtful', outside: 'outside', open: 'open' };
 const INK = { inside: 'text-lit', doubtful: 'text-watch', outside: 'text-stop', open: 'text-ink2' };
 
@@ -59,6 +64,11 @@ const short = (v: number | null) => {
                 <span v-if="row.against" class="mt-1 block border-l-4 border-watch pl-2 text-[14px]"
                     >It was {{ row.against }} before: more apart than a meter is off. Read it a third time.</span
                 >
+                <StrikeOut
+                    class="ml-1"
+                    :label="`${row.words}: ${row.text}`"
+                    @strike="(reason) => emit('strike', row, reason)"
+                />
             </span>
             <svg v-if="row.low !== null" viewBox="0 0 200 30" class="hidden h-8 w-52 md:block" aria-hidden="true">
                 <path d="M2 10H198" stroke="var(--rule)" />
