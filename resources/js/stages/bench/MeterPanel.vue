@@ -165,6 +165,15 @@ const edge = computed(() => {
                     </li>
                 </ul>
             </template>
+            <template v-else-if="meter.belief[0]!.class === 'several' && !meter.next">
+                <p class="mt-1">
+                    Work from the supply outwards. Fix the cause of the first reading that is outside, supply off, then
+                    read again.
+                </p>
+                <button type="button" class="press mt-2" @click="emit('mended', 'several', 'one of several faults')">
+                    Fixed: read again
+                </button>
+            </template>
             <template v-if="(meter.sure || !meter.next) && meter.belief[0]!.mend">
                 <p v-if="!meter.sure" class="mt-1">
                     Nothing that can be read tells these apart any better: the likeliest first.

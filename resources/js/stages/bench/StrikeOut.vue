@@ -33,7 +33,7 @@ async function strike(): Promise<void> {
         v-if="!open"
         ref="button"
         type="button"
-        class="act text-[13px]"
+        class="text-[13px] text-ink2 underline decoration-rule underline-offset-4"
         :aria-label="`Strike out ${label}`"
         @click="ask()"
     >
