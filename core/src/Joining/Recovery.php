@@ -68,16 +68,20 @@ final readonly class Recovery
         if ($this->roster->wants === []) {
             return [];
         }
-        $titles = [];
+        $words = new Instructions($this->roster);
+        $steps = [];
+        $last = '';
         foreach ($this->rehearsed()->trail as [, $step]) {
             // What a board holds already is not given to it again.
             $held = $this->what === self::ADDRESS && in_array($step->kind, self::HELD, true);
-            if (!$held && $step->look !== Step::TRY && !in_array($step->title, $titles, true)) {
-                $titles[] = $step->title;
+            if (!$held && $step->look !== Step::TRY) {
+                $text = $words->of($step);
+                $steps[] = $text === $last ? 'Repeat the last step once.' : $text;
+                $last = $text;
             }
         }
 
-        return [...$titles, 'Press every control of it: on, off, 10 %, 80 %.'];
+        return [...$steps, 'Press every control of it: on, off, 10 %, 80 %.'];
     }
 
     private static function phone(Roster $roster): self

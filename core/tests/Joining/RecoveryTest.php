@@ -13,6 +13,7 @@ use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -50,6 +51,40 @@ final class RecoveryTest extends TestCase
         self::assertTrue(isset($seen[Recovery::PHONE], $seen[Recovery::ROUTER], $seen[Recovery::CONTROLLER]));
         self::assertSame($roster->of(Unit::HUB) !== [], isset($seen[Recovery::HUB]));
         self::assertSame($roster->of(Unit::BOARD) !== [], isset($seen[Recovery::ADDRESS]));
+    }
+
+    /** The printed words alone, read by hands that know no guide: what they leave out would not be done. */
+    #[DataProvider('jobs')]
+    public function test_the_printed_steps_alone_end_with_every_control_working(Roster $roster): void
+    {
+        foreach (Recovery::all($roster) as $recovery) {
+            foreach (range(1, 3) as $seed) {
+                $hands = new PrintedHands($recovery, $seed);
+                foreach ($recovery->steps() as $step) {
+                    $hands->follow($step);
+                }
+                self::assertSame([], array_diff($hands->tried(), [Seen::YES]), "{$recovery->title}, seed {$seed}");
+            }
+        }
+    }
+
+    /** Each word that was missing once: a step that comes twice, the distance, the names, the seconds. */
+    public function test_printed_steps_repeat_what_is_done_twice_and_give_distances_names_and_seconds(): void
+    {
+        $steps = self::of(
+            Joinable::of(JobFile::read(Demo::shipped('observatory')), new School(proves: false))->roster,
+            Recovery::HUB,
+        )->steps();
+        $text = implode("\n", $steps);
+        self::assertSame(
+            2,
+            substr_count($text, 'on C1.') - substr_count($text, 'on C1. Expect'),
+            'C1 is opened once for each of its two remotes',
+        );
+        self::assertStringContainsString('Hold R1 within 0.04 m of C1.', $text);
+        self::assertStringContainsString('Name “Light 1” “Cove”, room “Lecture room”.', $text);
+        self::assertStringContainsString('It searches for 75 s', $text);
+        self::assertStringContainsString('Allow 24 s to get there in the app.', $text);
     }
 
     private static function of(Roster $roster, string $what, int $n = 0): Recovery

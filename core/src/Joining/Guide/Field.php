@@ -15,6 +15,9 @@ use EmberDusk\Joining\Unit;
 /** What stands ready on site as the log tells: who has power, which search runs, what each app lists and whose line that is. */
 final class Field
 {
+    /** Seconds of a search that the entry says nothing about. Common practice, no source. */
+    public const SEARCH = 60.0;
+
     /** @var array<string, bool> */
     private array $powered = [];
 
@@ -57,10 +60,10 @@ final class Field
     private function searchSeconds(string $device): float
     {
         if ($this->roster->has($device)) {
-            return $this->roster->unit($device)->leaflet->figure('search') ?? 60.0;
+            return $this->roster->unit($device)->leaflet->figure('search') ?? self::SEARCH;
         }
 
-        return 60.0;
+        return self::SEARCH;
     }
 
     /** @return array{float, float}|null */

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+/** Steps of a run as they are printed: whoever follows the words alone, with no screen, does all that the hands of the run did. */
+final readonly class Instructions
+{
+    public function __construct(private Roster $roster) {}
+
+    /** One step with its distance, its names, the seconds that it takes or leaves, and the sign to look for. */
+    public function of(Step $step): string
+    {
+        $sentences = [$this->distance($step), $this->action($step), $this->time($step), $this->sign($step)];
+
+        return implode(' ', array_filter($sentences));
+    }
+
+    private function distance(Step $step): string
+    {
+        foreach ($step->acts as $act) {
+            if ($act->kind === Act::NEAR) {
+                [$to, $metres] = explode(' ', $act->text);
+
+                return "Hold {$this->label($act->device)} within {$metres} m of {$this->label($to)}.";
+            }
+        }
+
+        return '';
+    }
+
+    private function action(Step $step): string
+    {
+        if ($step->look === Step::NAME) {
+            $unit = $this->roster->unit($step->device);
+
+            return rtrim($step->title, '.') .
+                " “{$unit->name}”" .
+                ($unit->room === '' ? '.' : ", room “{$unit->room}”.");
+        }
+        // Nothing is done: the sign says where to look.
+        if ($step->look === Step::LAMP && $step->acts === []) {
+            return '';
+        }
+        $title = $this->inApp($step);
+
+        return in_array(substr($title, -1), ['.', '?'], true) ? $title : "{$title}.";
+    }
+
+    /** The title with the device whose app is used: a job may have several hubs. */
+    private function inApp(Step $step): string
+    {
+        $title = $step->title;
+        foreach ($step->acts as $act) {
+            $of = $act->device === Roster::PHONE ? '' : $this->label($act->device);
+            if ($act->kind === Act::TAP && $of !== '' && !str_contains($title, $of)) {
+                $at = strpos($title, ':') ?: strlen($title);
+
+                return substr($title, 0, $at) . " ({$of})" . substr($title, $at);
+            }
+        }
+
+        return $title;
+    }
+
+    private function time(Step $step): string
+    {
+        $said = [];
+        if ($step->before > 0.0) {
+            $said[] = sprintf('Allow %g s to get there in the app.', $step->before);
+        }
+        foreach ($step->acts as $act) {
+            if ($act->kind === Act::TAP && explode(' ', $act->text)[0] === 'search' && $step->look === Step::HAND) {
+                $said[] = sprintf(
+                    'It searches for %g s: do the next steps meanwhile.',
+                    $this->roster->unit($act->device)->leaflet->figure('search') ?? Guide\Field::SEARCH,
+                );
+            }
+        }
+
+        return implode(' ', $said);
+    }
+
+    private function sign(Step $step): string
+    {
+        if (in_array($step->look, [Step::HAND, Step::NAME], true)) {
+            return '';
+        }
+        if ($step->expects === '') {
+            return $step->waits > 0.0 ? sprintf('Allow %g s.', $step->waits) : '';
+        }
+        $sign = $step->expects;
+        if ($step->look === Step::LAMP && $step->watches !== '') {
+            $sign = "{$this->label($step->watches)} shows {$sign}";
+        }
+
+        return "Expect: {$sign}" . ($step->waits > 0.0 ? sprintf(', within %g s.', $step->waits) : '.');
+    }
+
+    private function label(string $id): string
+    {
+        return $this->roster->unit($id)->label();
+    }
+}

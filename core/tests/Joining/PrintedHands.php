@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Joining;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Recovery;
+use EmberDusk\Joining\StandIn\Acceptance;
+use EmberDusk\Joining\StandIn\Site;
+use PHPUnit\Framework\Assert;
+
+/** Somebody with the printed steps and no screen: reads each sentence, does what it says to the simulated devices, and waits as it says. */
+final class PrintedHands
+{
+    /** Seconds from one step to the next, between two keys, and between two presses of one key. */
+    private const READS = 3.0;
+
+    private const BETWEEN = 0.5;
+
+    private const BEAT = 0.35;
+
+    /** Seconds after which a lamp under a held key lights: assumed by every entry that says nothing else. */
+    private const UNTIL_LIT = 2.0;
+
+    private float $now = 0.0;
+
+    private string $last = '';
+
+    public readonly Site $site;
+
+    public function __construct(private readonly Recovery $recovery, int $seed)
+    {
+        $this->site = Families::site($recovery->roster, $seed, $recovery->flaws, []);
+        if ($recovery->what === Recovery::ADDRESS) {
+            $this->holdNetwork();
+        }
+    }
+
+    /** A board whose address has changed holds its network since the day on which it was joined. */
+    private function holdNetwork(): void
+    {
+        foreach (array_keys($this->site->roster->of('board')) as $board) {
+            $this->do(Act::ON, $board);
+            $this->do(Act::TAP, $board, 'give');
+            $this->do(Act::OFF, $board);
+            $this->do(Act::ON, $board);
+        }
+    }
+
+    /** @return array<string, string> what each control does at the end, by control and light */
+    public function tried(): array
+    {
+        // Its settings too, but the simulated board takes them only on a page that opens: at its old address it would refuse.
+        foreach (
+            $this->recovery->what === Recovery::ADDRESS ? array_keys($this->site->roster->of('board')) : []
+            as $board
+        ) {
+            $this->do(Act::TAP, $board, 'set');
+        }
+        $this->site->advance($this->now);
+
+        return Acceptance::all($this->site);
+    }
+
+    public function follow(string $step): void
+    {
+        $this->now += self::READS;
+        $began = $this->now;
+        if ($step === 'Repeat the last step once.') {
+            $step = $this->last;
+        }
+        $this->last = $step;
+        $done = false;
+        foreach (preg_split('/(?<=[.?]) (?=[A-Z])/', $step) ?: [] as $sentence) {
+            $done = $this->sentence($sentence, $began) || $done;
+        }
+        Assert::assertTrue($done, "not understood: {$step}");
+    }
+
+    /** Whether a sentence was understood. */
+    private function sentence(string $text, float $began): bool
+    {
+        $app = '(?: \(([A-Z0-9]+)\))?';
+
+        return match (true) {
+            $this->reads('/^Hold (\w+) within ([\d.]+) m of (\w+)\.$/', $text, function (array $m): void {
+                $this->do(Act::NEAR, $m[1], strtolower($m[3]) . " {$m[2]}");
+            }),
+            $this->reads('/^Switch (\w+) off and on, then at once (.+) on (\w+)\.$/', $text, function (array $m): void {
+                $this->do(Act::OFF, $m[1]);
+                $this->do(Act::ON, $m[1]);
+                $this->keys($m[2], $m[3]);
+            }),
+            $this->reads('/^Switch (\w+) off and on, and wait ([\d.]+) s\.$/', $text, function (array $m): void {
+                $this->do(Act::OFF, $m[1]);
+                $this->do(Act::ON, $m[1]);
+                $this->now += (float) $m[2];
+            }),
+            $this->reads('/^Switch (\w+) on\.$/', $text, fn(array $m) => $this->do(Act::ON, $m[1])),
+            $this->reads(
+                '/^Supply off, lift (\w+)’s lead, supply on\.$/',
+                $text,
+                fn(array $m) => $this->do(Act::OFF, $m[1]),
+            ),
+            $this->reads('/^Take the lead away and switch (\w+) off and on\.$/', $text, function (array $m): void {
+                $this->do(Act::OFF, $m[1]);
+                $this->do(Act::ON, $m[1]);
+            }),
+            $this->reads('/^((?:Press|Hold) .+) on (\w+)\.$/', $text, fn(array $m) => $this->keys($m[1], $m[2])),
+            // The way through the app comes before the key at its end.
+            $this->reads("/^Press Search in the hub’s app{$app}\\.$/", $text, function (array $m) use ($began): void {
+                $this->now = $began + 24.0;
+                $this->do(Act::TAP, $m[1], 'search');
+            }),
+            $this->reads('/^Allow ([\d.]+) s to get there in the app\.$/', $text, function (array $m) use (
+                $began,
+            ): void {
+                $this->now = max($this->now, $began + (float) $m[1]);
+            }),
+            $this->reads(
+                "/^Switch “(.+)” in the app{$app}: does/",
+                $text,
+                fn(array $m) => $this->do(Act::TAP, $m[2], "toggle {$m[1]}"),
+            ),
+            $this->reads(
+                "/^Switch “(.+)”{$app}: is it the second line/",
+                $text,
+                fn(array $m) => $this->do(Act::TAP, $m[2], "toggle {$m[1]}"),
+            ),
+            $this->reads(
+                "/^Name “(.+?)”{$app} “(.+?)”/",
+                $text,
+                fn(array $m) => $this->do(Act::TAP, $m[2] ?: $this->hub(), "name {$m[1]}={$m[3]}"),
+            ),
+            $this->reads(
+                '/^Link the hub’s account to (\w+), or press the hub’s key\.$/',
+                $text,
+                fn(array $m) => $this->do(Act::TAP, $m[1], "link {$this->hub()}"),
+            ),
+            $this->reads('/^Let (\w+) search\.$/', $text, fn(array $m) => $this->do(Act::TAP, $m[1], 'search')),
+            $this->reads(
+                '/^Data lead to (\w+), and give it the network;/',
+                $text,
+                fn(array $m) => $this->do(Act::TAP, $m[1], 'give'),
+            ),
+            $this->reads('/^Open the page of (\w+)\.$/', $text, fn(array $m) => $this->do(Act::TAP, $m[1], 'open')),
+            $this->reads(
+                "/^Fourth channel, order, count and limit, then keep them{$app}\\.$/",
+                $text,
+                fn(array $m) => $this->do(Act::TAP, $m[1], 'set'),
+            ),
+            $this->reads(
+                '/^Look for (\w+) in the router’s list\.$/',
+                $text,
+                fn(array $m) => $this->do(Event::MENDED, $m[1], 'new-address|yes'),
+            ),
+            $this->reads(
+                '/^Expect: (\w+) shows .+, within ([\d.]+) s\.$/',
+                $text,
+                fn(array $m) => $this->watch($m[1], (float) $m[2], $began),
+            ),
+            $this->reads('/^(?:Expect: .+, within|Allow) ([\d.]+) s\.$/', $text, function (array $m): void {
+                $this->now += (float) $m[1];
+            })
+                => true,
+            default => $this->reads(
+                '/^(Expect: |It searches for|Another address: open|Then hide it|Read the network’s name|Another one, or none|Wait for a new line|Press every control)/',
+                $text,
+                static fn(): null => null,
+            ),
+        };
+    }
+
+    /** Presses and holds in words: “Hold DIM until its lamp lights, then press DIM 6 times”. */
+    private function keys(string $words, string $device): void
+    {
+        foreach (explode(', then ', $words) as $part) {
+            $part = (string) preg_replace_callback(
+                '/the key of zone (\d+),?/',
+                function (array $m) use ($device): string {
+                    $this->do(Act::SET, $device, "zone {$m[1]}");
+
+                    return 'zone';
+                },
+                $part,
+            );
+            if (preg_match('/^hold (\S+) (?:for ([\d.]+) s|until its lamp lights)$/i', $part, $m) === 1) {
+                $seconds = (float) ($m[2] ?? self::UNTIL_LIT);
+                $this->do(Act::HOLD, $device, "{$m[1]} {$seconds}");
+                $this->now += $seconds;
+
+                continue;
+            }
+            Assert::assertSame(
+                1,
+                preg_match('/^press (\S+)(?:,? (twice|(\d+) times))?(?: within ([\d.]+) s)?$/i', $part, $m),
+                $part,
+            );
+            $times = ($m[2] ?? '') === 'twice' ? 2 : max(1, (int) ($m[3] ?? 1));
+            $beat = isset($m[4]) ? min(self::BEAT, (float) $m[4] / $times) : self::BEAT;
+            foreach (range(1, $times) as $n) {
+                $this->do(Act::PRESS, $device, $m[1], $n === $times ? self::BETWEEN : $beat);
+            }
+        }
+    }
+
+    /** Waits until a lamp or load has shown something since the step began, at most the seconds that are printed. */
+    private function watch(string $device, float $most, float $began): void
+    {
+        $until = $this->now + $most;
+        do {
+            $this->site->advance($this->now);
+            $shown = $this->site->device(strtolower($device))->shown($began - self::READS, $this->now);
+            $this->now += 0.5;
+        } while ($shown === [] && $this->now <= $until);
+        Assert::assertNotSame([], $shown, "{$device} shows nothing within {$most} s");
+    }
+
+    private function do(string $kind, string $device, string $text = '', float $after = self::BETWEEN): void
+    {
+        $this->site->apply(new Event($this->now, $kind, strtolower($device), $text));
+        $this->now += $after;
+    }
+
+    private function hub(): string
+    {
+        return (string) array_key_first($this->site->roster->of('hub'));
+    }
+
+    /** @param  callable(array<int, string>): mixed  $act */
+    private function reads(string $pattern, string $text, callable $act): bool
+    {
+        if (preg_match($pattern, $text, $m) !== 1) {
+            return false;
+        }
+        $act($m);
+
+        return true;
+    }
+}
