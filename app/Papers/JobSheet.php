@@ -11,6 +11,7 @@ use App\Models\Job;
 use App\Results\JobLoader;
 use App\Time\Clock;
 use EmberDusk\Checks\Findings;
+use EmberDusk\Checks\Judged;
 use EmberDusk\Handover\Accepted;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Handover\Tested;
@@ -72,8 +73,7 @@ final readonly class JobSheet
             'joined' => $joined,
         ] +
             Sheet::of(
-                plan: $plan,
-                results: $state->results,
+                job: Judged::of($state),
                 joinLog: $log,
                 findings: Findings::of($state),
                 revision: $revision->number,

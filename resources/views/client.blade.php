@@ -31,8 +31,12 @@
         <h1>{{ $sheet['job'] }}</h1>
         <p class="small">{{ $sheet['client'] }} · as it stands on {{ $sheet['printed'] }}</p>
         @if ($sheet['day'] !== [])
-            <h2>For every day</h2>
-            @include('living.day')
+            <h2>Daily use</h2>
+            <ul>
+                @foreach ($sheet['day'] as $line)
+                    <li>{{ $line }}</li>
+                @endforeach
+            </ul>
         @endif
         @if ($sheet['scenes'] !== [])
             <h2>Scenes</h2>
@@ -43,7 +47,7 @@
             </ul>
         @endif
         @if ($sheet['plays'] !== [] || $sheet['power'] !== [])
-            <h2>What goes on by itself</h2>
+            <h2>Automation, and lights after a power cut</h2>
             <ul>
                 @foreach ([...$sheet['plays'], ...$sheet['power']] as $line)
                     <li>{{ $line }}</li>
@@ -51,11 +55,11 @@
             </ul>
         @endif
         @if ($sheet['recovery'] !== [])
-            <h2>If something is lost or replaced</h2>
+            <h2>After a loss</h2>
             @foreach ($sheet['recovery'] as $guide)
                 <details>
                     <summary>{{ $guide['title'] }}</summary>
-                    @include('living.back')
+                    @include('living.back', ['guide' => ['same' => ''] + $guide])
                 </details>
             @endforeach
         @endif

@@ -89,10 +89,10 @@ final class ScenesTest extends BrowserTestCase
         $this->see('Zigbee channels beside Wi-Fi');
         $this->assertAccessible('scenes, reach');
         $this->open("/jobs/{$job}/handover");
-        $this->see('As it was wired');
+        $this->see('Wiring as built');
         $this->js('document.querySelector("details").open = true');
         $this->click(fn() => $this->find('details input[type=checkbox]'));
-        $this->see('Shown, seen and kept');
+        $this->see('Shown to the client, versions and backups');
         $this->assertAccessible('hand over, written down');
     }
 }

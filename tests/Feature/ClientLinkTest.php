@@ -36,7 +36,7 @@ final class ClientLinkTest extends TestCase
         self::assertSame('2027-02-23', $link['until']);
         $this->app['auth']->guard()->logout();
         $page = $this->get($link['url'])->assertOk();
-        $page->assertSee('For every day')->assertSee('H1, hub: Cove.');
+        $page->assertSee('Daily use')->assertSee('H1, hub: Cove.');
         $page->assertSee('The phone is lost')->assertSee('is replaced')->assertSee('Press Search in the hub');
         $page->assertSee('does not say that the installation complies');
         // Read only: there is nothing to press, and nothing of the crew.

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\History\Revisions;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Inertia\Testing\AssertableInertia;
 use Tests\TestCase;
@@ -79,8 +83,39 @@ final class HandoverTest extends TestCase
         $html = (string) $this->get("/jobs/{$job->id}/sheet")->getContent();
         self::assertStringContainsString('revision 2', $html);
         self::assertStringContainsString('C1 to 18.00 m of Cove', $html);
-        self::assertStringContainsString('3.20 m (reckoned)', $html);
+        self::assertStringContainsString('3.20 m (calculated)', $html);
         self::assertMatchesRegularExpression('/Open when this was printed.*K3 is not measured yet/s', $html);
+    }
+
+    /** What the client reads stands on two pages; everything for the next installer follows in an annex. */
+    public function test_the_clients_part_of_a_demo_job_has_at_most_two_pages(): void
+    {
+        foreach (['observatory', 'narrowboat', 'hide'] as $name) {
+            $crew = $this->crew();
+            $job = (new Revisions())->begin($crew, null, JobFile::read(Demo::shipped($name)), 'Imported');
+            $html = (string) $this->actingAs($this->user($crew, "{$name}@firm.example"))
+                ->get("/jobs/{$job->id}/sheet")
+                ->getContent();
+            $annex = strpos($html, '<div class="annex head">') ?: self::fail('no annex');
+            self::assertLessThanOrEqual(2, self::pages(substr($html, 0, $annex) . '</body></html>'), $name);
+            self::assertLessThanOrEqual(10, self::pages($html), $name);
+            foreach (['Which control works which light', 'Daily use', 'After a loss'] as $part) {
+                self::assertStringContainsString($part, substr($html, 0, $annex), $name);
+            }
+            self::assertStringNotContainsString('<table></table>', (string) preg_replace('/\s+/', '', $html), $name);
+        }
+    }
+
+    private static function pages(string $html): int
+    {
+        $pdf = new Dompdf(
+            new Options(['defaultFont' => 'DejaVu Sans', 'fontCache' => storage_path('framework/cache')]),
+        );
+        $pdf->loadHtml($html);
+        $pdf->setPaper('A4');
+        $pdf->render();
+
+        return $pdf->getCanvas()->get_page_count();
     }
 
     public function test_the_netlist_downloads_under_the_jobs_name(): void

@@ -9,6 +9,7 @@ use App\Screens\Screen;
 use App\Screens\Stage;
 use App\Screens\Stages;
 use EmberDusk\Checks\Findings;
+use EmberDusk\Checks\Judged;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
@@ -220,8 +221,7 @@ final class ScreensTest extends TestCase
                     'kits' => [],
                 ] +
                 Sheet::of(
-                    plan: $plan,
-                    results: self::work($plan)->results,
+                    job: Judged::of(self::work($plan)),
                     joinLog: ['0:01  C1 switched on'],
                     findings: Findings::of(self::work($plan)),
                     revision: 7,
@@ -284,14 +284,7 @@ final class ScreensTest extends TestCase
         ]);
         $sheet = json_decode(
             Json::compact(
-                Sheet::of(
-                    plan: $plan,
-                    results: self::work($plan)->results,
-                    joinLog: [],
-                    findings: [],
-                    revision: 12,
-                    tested: [],
-                ),
+                Sheet::of(job: Judged::of(self::work($plan)), joinLog: [], findings: [], revision: 12, tested: []),
             ),
             true,
         );

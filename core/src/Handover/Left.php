@@ -13,6 +13,7 @@ use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Standing;
+use EmberDusk\Survey\TapeNotes;
 
 /** What is left behind beside the wiring: where each part hides, which light answers to what, what plays and starts by itself. */
 final readonly class Left
@@ -27,7 +28,7 @@ final readonly class Left
     ];
 
     /** @return list<array{label: string, name: string, where: string}> supplies, controllers, hubs, modules and what stands beside them */
-    public static function hiding(Plan $plan): array
+    public static function hiding(Plan $plan, Roster $roster): array
     {
         $rows = [];
         foreach ([$plan->supplies, $plan->controllers, $plan->hubs, $plan->modules] as $list) {
@@ -36,19 +37,51 @@ final readonly class Left
             }
         }
         foreach ($plan->items as $id => $item) {
-            $rows[] = self::row($plan, $id, $item->kit, $item->stands, $plan->places[$item->place]->name ?? '');
+            $rows[] = self::row(
+                $plan,
+                self::label($roster, $id),
+                $item->kit,
+                $item->stands,
+                $plan->places[$item->place]->name ?? '',
+            );
         }
 
         return $rows;
+    }
+
+    /** What an item is called where devices are joined: B1, R1, A1; else its own id. */
+    public static function label(Roster $roster, string $item): string
+    {
+        foreach ($roster->units as $unit) {
+            if ($unit->item === $item) {
+                return $unit->label();
+            }
+        }
+
+        return strtoupper($item);
+    }
+
+    /** Where a device stands; a box or an outlet is said to be one, since a device may have the same label. */
+    private static function spot(Plan $plan, Standing $stands): string
+    {
+        $site = TapeNotes::read($plan->places[$stands->place]->notes ?? '')->site;
+        $kind = match (true) {
+            $stands->wall !== null => '',
+            array_filter($site->boxes, static fn($b): bool => $b->spot->name === $stands->spot) !== [] => 'box ',
+            array_filter($site->outlets, static fn($o): bool => $o->spot->name === $stands->spot) !== [] => 'outlet ',
+            default => '',
+        };
+
+        return $kind . $stands->words($plan->terms->length);
     }
 
     /** @return array{label: string, name: string, where: string} */
     private static function row(Plan $plan, string $id, string $kit, ?Standing $stands, string $else): array
     {
         if ($stands === null) {
-            $where = $else === '' ? 'not written down' : "{$else}, carried or not measured";
+            $where = $else === '' ? 'not recorded' : "{$else}, no fixed place";
         } else {
-            $where = ($plan->places[$stands->place]->name ?? '') . ', ' . $stands->words($plan->terms->length);
+            $where = ($plan->places[$stands->place]->name ?? '') . ', ' . self::spot($plan, $stands);
         }
 
         return [

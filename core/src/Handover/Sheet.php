@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Handover;
 
 use EmberDusk\Checks\Checked;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Circuit\CableResult;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunFigures;
-use EmberDusk\Circuit\RunResult;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Recovery;
+use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\School;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
@@ -28,7 +30,6 @@ final readonly class Sheet
         'This sheet says what was checked; it does not say that the installation complies with local rules.';
 
     /**
-     * @param  array<string, RunResult|mixed>  $results  by run
      * @param  list<string>  $joinLog  the last join run in words, with its times
      * @param  list<Finding>  $findings  what was still wrong or undecided, worst first
      * @param  list<array<string, mixed>>  $tested  as {@see Tested}
@@ -37,8 +38,7 @@ final readonly class Sheet
      * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
     public static function of(
-        Plan $plan,
-        array $results,
+        Judged $job,
         array $joinLog,
         array $findings,
         int $revision,
@@ -46,7 +46,9 @@ final readonly class Sheet
         array $joined = [],
         array $worked = [],
     ): array {
+        $plan = $job->plan;
         $roster = Joinable::of($plan, new School(proves: false))->roster;
+        $recovery = self::recovery($roster);
 
         return [
             'job' => $plan->name,
@@ -54,15 +56,12 @@ final readonly class Sheet
             'revision' => $revision,
             'engine' => Engine::VERSION,
             'runs' => array_map(
-                static fn(Run $r): array => self::run(
-                    $plan,
-                    $r,
-                    ($results[$r->id] ?? null) instanceof RunResult ? $results[$r->id] : null,
-                ),
+                static fn(Run $r): array => self::run($job, $r, $roster),
                 array_values(array_filter($plan->runs, self::planned(...))),
             ),
+            'cables' => self::otherCables($job),
             'missing' => self::missing($plan),
-            'also' => self::also($plan),
+            'also' => self::also($plan, $roster),
             'hub' => $plan->hub(array_key_first($plan->hubs))?->name(),
             'join' => $joinLog,
             'tested' => $tested,
@@ -73,7 +72,7 @@ final readonly class Sheet
                 ),
             ),
             'day' => DayCard::lines($plan, $roster, $joined),
-            'hiding' => Left::hiding($plan),
+            'hiding' => Left::hiding($plan, $roster),
             'board' => Left::board($plan, $worked),
             'plays' => Left::plays($plan),
             'power' => Left::power($plan, $roster),
@@ -83,14 +82,74 @@ final readonly class Sheet
                 array_keys(Lesson::of($plan, $roster)),
                 array_values(Lesson::of($plan, $roster)),
             ),
-            'recovery' => array_map(
-                static fn(Recovery $r): array => ['title' => $r->title, 'says' => $r->says, 'steps' => $r->steps()],
-                $roster->wants === [] ? [] : Recovery::all($roster),
-            ),
+            'recovery' => $recovery,
+            'losses' => self::losses($recovery),
             'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
             'checked' => Checked::of($plan, $findings),
             'caution' => self::CAUTION,
         ];
+    }
+
+    /**
+     * Steps back, each under its mark in the annex; one that repeats an earlier one refers to it.
+     *
+     * @return list<array{mark: string, what: string, title: string, says: string, same: string, steps: list<string>}>
+     */
+    private static function recovery(Roster $roster): array
+    {
+        $guides = $marks = [];
+        foreach ($roster->wants === [] ? [] : Recovery::all($roster) as $n => $recovery) {
+            $mark = 'R' . ($n + 1);
+            $steps = $recovery->steps();
+            $key = implode("\n", $steps);
+            $same = $steps === [] ? '' : $marks[$key] ?? '';
+            $marks[$key] ??= $mark;
+            $guides[] = [
+                'mark' => $mark,
+                'what' => $recovery->what,
+                'title' => $recovery->title,
+                'says' => $recovery->says,
+                'same' => $same,
+                'steps' => $steps,
+            ];
+        }
+
+        return $guides;
+    }
+
+    /**
+     * The same for the client, a line for each kind of loss.
+     *
+     * @param  list<array{mark: string, what: string, title: string, says: string, same: string, steps: list<string>}>  $recovery
+     * @return list<array{title: string, says: string, steps: string}>
+     */
+    private static function losses(array $recovery): array
+    {
+        $losses = [];
+        foreach ($recovery as $guide) {
+            $many = in_array($guide['what'], [Recovery::CONTROLLER, Recovery::HUB], true);
+            $key = $many ? $guide['what'] : $guide['mark'];
+            $losses[$key] ??= [
+                'title' => $guide['what'] === Recovery::CONTROLLER ? 'A controller is replaced' : $guide['title'],
+                'says' => $guide['says'],
+                'marks' => [],
+            ];
+            if ($guide['steps'] !== []) {
+                $of = $guide['what'] === Recovery::CONTROLLER ? strtok($guide['title'], ' ,') . ': ' : '';
+                $losses[$key]['marks'][] = $of . ($guide['same'] === '' ? $guide['mark'] : $guide['same']);
+            }
+        }
+
+        return array_values(
+            array_map(
+                static fn(array $l): array => [
+                    'title' => $l['title'],
+                    'says' => $l['says'],
+                    'steps' => $l['marks'] === [] ? '' : 'Steps in the annex: ' . implode(', ', $l['marks']) . '.',
+                ],
+                $losses,
+            ),
+        );
     }
 
     /** Whether anything of a run is chosen: what is not there has no tables. */
@@ -115,8 +174,10 @@ final readonly class Sheet
     }
 
     /** @return array<string, mixed> */
-    private static function run(Plan $plan, Run $run, ?RunResult $result): array
+    private static function run(Judged $job, Run $run, Roster $roster): array
     {
+        $plan = $job->plan;
+        $result = $job->result($run->id);
         $strip = $plan->strip($run->strip);
         $controller = $plan->controller($run->controller);
         $light = $plan->lights[$run->controller ?? ''] ?? null;
@@ -174,11 +235,11 @@ final readonly class Sheet
             'strip' => $strip?->name(),
             'length' => Figure::print($plan->cutMarks($run)?->length() ?? $run->length(), 2) . ' m',
             'supply' => self::supply($plan, $run),
-            'controller' => self::named($run->controller, $controller?->name()) ?? self::board($plan, $run),
+            'controller' => self::named($run->controller, $controller?->name()) ?? self::board($plan, $run, $roster),
             'light' => $light?->name,
             'room' => $light?->room,
             'reset' => $profile?->resetCard(),
-            'cables' => self::cables($plan, $run, $result),
+            'cables' => self::cables($job, $run),
             'figures' => $figures,
         ];
     }
@@ -197,11 +258,11 @@ final readonly class Sheet
     }
 
     /** What drives the data of pixels. */
-    private static function board(Plan $plan, Run $run): ?string
+    private static function board(Plan $plan, Run $run, Roster $roster): ?string
     {
         foreach ($plan->items as $item) {
             if ($item->on === $run->id && $plan->kit[$item->kit]->kind() === 'board') {
-                return self::named($item->id, $plan->kit[$item->kit]->entry->name());
+                return self::named(Left::label($roster, $item->id), $plan->kit[$item->kit]->entry->name());
             }
         }
 
@@ -209,13 +270,17 @@ final readonly class Sheet
     }
 
     /** @return list<string> kit beside the chains of the runs */
-    private static function also(Plan $plan): array
+    private static function also(Plan $plan, Roster $roster): array
     {
         return array_values(
             array_map(
                 static fn(Item $i): string => "{$i->count} x {$plan->kit[$i->kit]->entry->name()}, " .
                     ($plan->places[$i->place]->name ?? ''),
-                $plan->items,
+                // What is joined is listed with its place.
+                array_filter(
+                    $plan->items,
+                    static fn(Item $i): bool => Left::label($roster, $i->id) === strtoupper($i->id),
+                ),
             ),
         );
     }
@@ -229,43 +294,66 @@ final readonly class Sheet
         return strtoupper((string) $id) . ' · ' . $name;
     }
 
-    /** @return list<array<string, string>> trunk first, then tails from the run's start */
-    private static function cables(Plan $plan, Run $run, ?RunResult $result): array
+    /** @return list<array<string, string>> from the bank or supply outwards, then the feeds from the run's start */
+    private static function cables(Judged $job, Run $run): array
     {
-        $rows = [];
-        // From a bank to its converter, then on to the controller.
-        foreach (array_filter([$plan->cableTo($run->supply ?? ''), $plan->cableTo($run->controller ?? '')]) as $trunk) {
-            $rows[] = self::cable(
-                plan: $plan,
-                cable: $trunk,
-                way: strtoupper($trunk->from) . ' to ' . strtoupper($trunk->to),
-                volts: '',
-                result: $result,
-            );
+        $plan = $job->plan;
+        $ways = [];
+        foreach ([...$plan->suppliesOf($run), $run->controller] as $unit) {
+            $ways += $unit === null ? [] : array_reverse($plan->wayTo($unit));
         }
         foreach ($plan->feedsOf($run) as $feed) {
-            $tail = $plan->cableTo($feed->id);
-            if ($tail !== null) {
-                $volts = $result->feeds[$feed->id] ?? null;
+            $ways += array_reverse($plan->wayTo($feed->id));
+        }
+        $result = $job->result($run->id);
+        $rows = [];
+        foreach ($ways as $cable) {
+            $to = strtoupper($cable->to);
+            $volts = '';
+            $feed = $plan->feeds[$cable->to] ?? null;
+            if ($feed !== null) {
                 $at = Figure::print($plan->cutMarks($run)?->position($feed->pad) ?? 0.0, 2);
-                $rows[] = self::cable(
-                    plan: $plan,
-                    cable: $tail,
-                    way: strtoupper($tail->from) . " to {$at} m of {$run->name()}",
-                    volts: $volts === null ? '' : Figure::print($volts->volts, 2) . ' V',
-                    result: $result,
-                );
+                $to = "{$at} m of {$run->name()}";
+                $of = $result->feeds[$cable->to] ?? null;
+                $volts = $of === null ? '' : Figure::print($of->volts, 2) . ' V';
             }
+            $rows[] = self::cable(
+                plan: $plan,
+                cable: $cable,
+                way: strtoupper($cable->from) . " to {$to}",
+                volts: $volts,
+                // What flows from a bank to its converter is no part of the run's circuit.
+                of: $result->cables[$cable->id] ?? ($job->cables()[$cable->id] ?? null),
+            );
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array<string, string>> cables that lead to no run: to fixtures, and those that are laid for later */
+    private static function otherCables(Judged $job): array
+    {
+        $listed = [];
+        foreach (array_filter($job->plan->runs, self::planned(...)) as $run) {
+            $listed += $job->plan->waysOf($run);
+        }
+        $rows = [];
+        foreach (array_diff_key($job->plan->cables, $listed) as $cable) {
+            $rows[] = self::cable(
+                plan: $job->plan,
+                cable: $cable,
+                way: strtoupper($cable->from) . ' to ' . strtoupper($cable->to),
+                volts: '',
+                of: $job->cables()[$cable->id] ?? null,
+            );
         }
 
         return $rows;
     }
 
     /** @return array<string, string> */
-    private static function cable(Plan $plan, LaidCable $cable, string $way, string $volts, ?RunResult $result): array
+    private static function cable(Plan $plan, LaidCable $cable, string $way, string $volts, ?CableResult $of): array
     {
-        $of = $result->cables[$cable->id] ?? null;
-
         $amps = '';
         $drop = '';
         if ($of !== null) {
@@ -277,7 +365,7 @@ final readonly class Sheet
             'id' => strtoupper($cable->id),
             'way' => $way,
             'kit' => $plan->cable($cable->kit)?->name() ?? '',
-            'length' => Figure::print($cable->length, 2) . ' m' . ($cable->reckoned ? ' (reckoned)' : ''),
+            'length' => Figure::print($cable->length, 2) . ' m' . ($cable->reckoned ? ' (calculated)' : ''),
             'volts' => $volts,
             'amps' => $amps,
             'drop' => $drop,

@@ -194,11 +194,9 @@ final class PrintedHands
 
                 continue;
             }
-            Assert::assertSame(
-                1,
-                preg_match('/^press (\S+)(?:,? (twice|(\d+) times))?(?: within ([\d.]+) s)?$/i', $part, $m),
-                $part,
-            );
+            if (preg_match('/^press (\S+)(?:,? (twice|(\d+) times))?(?: within ([\d.]+) s)?$/i', $part, $m) !== 1) {
+                Assert::fail("not understood: {$part}");
+            }
             $times = ($m[2] ?? '') === 'twice' ? 2 : max(1, (int) ($m[3] ?? 1));
             $beat = isset($m[4]) ? min(self::BEAT, (float) $m[4] / $times) : self::BEAT;
             foreach (range(1, $times) as $n) {

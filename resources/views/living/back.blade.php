@@ -1,6 +1,10 @@
 <div class="small">{{ $guide['says'] }}</div>
-<ol>
-    @foreach ($guide['steps'] as $step)
-        <li>{{ $step }}</li>
-    @endforeach
-</ol>
+@if ($guide['same'] !== '')
+    <div>The same steps as {{ $guide['same'] }}.</div>
+@else
+    <ol>
+        @foreach ($guide['steps'] as $step)
+            <li>{{ $step }}</li>
+        @endforeach
+    </ol>
+@endif

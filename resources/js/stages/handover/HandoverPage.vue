@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import FigureText from '@/ui/FigureText.vue';
 import { provideScreen } from '@/lib/screen';
+import CableTable from './CableTable.vue';
 import ClientBox from './ClientBox.vue';
 import LeftBox from './LeftBox.vue';
 import type { Answer, ClientLink, SheetPicture } from '@/types/generated/responses';
@@ -30,135 +31,11 @@ const shortcuts = [
             <header class="flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink pb-2">
                 <h2 class="text-2xl font-semibold">{{ sheet.job }}</h2>
                 <span class="text-ink2">{{ sheet.client }}</span>
-                <span class="fig ml-auto text-[12px] text-ink2"
-                    >revision {{ sheet.revision }} · engine {{ sheet.engine }} · {{ sheet.printed }}</span
-                >
+                <span class="fig ml-auto text-[12px] text-ink2">{{ sheet.printed }}</span>
             </header>
             <p v-if="sheet.runs.length === 0" class="mt-4 text-ink2">Nothing to hand over yet. Begin at Survey.</p>
-            <section v-for="run in sheet.runs" :key="run.name" class="mt-4">
-                <h3 class="font-head text-lg font-semibold">{{ run.name }}, {{ run.place }}</h3>
-                <dl class="facts">
-                    <div>
-                        <dt>Said as</dt>
-                        <dd>{{ run.light ? `“${run.light}” in ${run.room}` : 'not named yet' }}</dd>
-                    </div>
-                    <div>
-                        <dt>Strip</dt>
-                        <dd>{{ run.strip ?? 'not chosen' }}, {{ run.length }}</dd>
-                    </div>
-                    <div>
-                        <dt>Supply</dt>
-                        <dd>{{ run.supply ?? 'not chosen' }}</dd>
-                    </div>
-                    <div>
-                        <dt>Controller</dt>
-                        <dd>{{ run.controller ?? 'not chosen' }}</dd>
-                    </div>
-                </dl>
-                <h4 v-if="run.cables.length" class="mt-3 font-semibold">Feeds and cables</h4>
-                <table v-if="run.cables.length" class="mt-1 w-full text-left text-[13px]">
-                    <thead class="text-ink2">
-                        <tr class="border-b border-rule">
-                            <th class="font-normal">Cable</th>
-                            <th class="font-normal">Way</th>
-                            <th class="font-normal">Kind</th>
-                            <th class="text-right font-normal">Length</th>
-                            <th class="text-right font-normal">Core</th>
-                            <th class="text-right font-normal">Lost</th>
-                            <th class="text-right font-normal">At the strip</th>
-                        </tr>
-                    </thead>
-                    <tbody class="fig">
-                        <tr v-for="cable in run.cables" :key="cable.id" class="border-b border-rule2">
-                            <th scope="row">{{ cable.id }}</th>
-                            <td class="font-words">{{ cable.way }}</td>
-                            <td>{{ cable.kit }}</td>
-                            <td class="text-right">{{ cable.length }}</td>
-                            <td class="text-right">{{ cable.amps }}</td>
-                            <td class="text-right">{{ cable.drop }}</td>
-                            <td class="text-right">{{ cable.volts }}</td>
-                        </tr>
-                    </tbody>
-                </table>
-                <h4 v-if="run.figures.length" class="mt-3 font-semibold">Predicted, everything full</h4>
-                <ul v-if="run.figures.length" class="mt-1 flex flex-wrap gap-x-6 gap-y-1">
-                    <li v-for="figure in run.figures" :key="figure.label">
-                        <span class="text-[12px] text-ink2">{{ figure.label }}</span> <FigureText :figure="figure" />
-                    </li>
-                </ul>
-                <template v-if="run.wiring">
-                    <h4 class="mt-3 flex items-baseline gap-3 font-semibold">
-                        As it was wired
-                        <a
-                            class="act text-[13px] font-normal"
-                            :href="`/jobs/${answer.job}/wiring/${run.id}.svg`"
-                            :download="`wiring-${run.id}.svg`"
-                            >SVG</a
-                        >
-                    </h4>
-                    <!-- eslint-disable-next-line vue/no-v-html (made by the core, its words escaped there) -->
-                    <div class="wiring mt-1" v-html="run.wiring" />
-                </template>
-                <template v-if="run.reset">
-                    <h4 class="mt-3 font-semibold">To reset and join again</h4>
-                    <p class="text-[13px]">{{ run.reset }}</p>
-                </template>
-            </section>
-            <p v-if="sheet.missing" class="mt-4 text-[13px] text-ink2">{{ sheet.missing }}</p>
-            <p v-if="sheet.also.length" class="mt-4 text-[13px]">Also in the job: {{ sheet.also.join('; ') }}.</p>
-            <section class="mt-4">
-                <h3 class="font-semibold">Join record{{ sheet.joined ? `, ${sheet.joined}` : '' }}</h3>
-                <p class="text-[13px] text-ink2">
-                    {{ sheet.hub ? `Hub: ${sheet.hub}.` : 'No hub chosen.' }}
-                    {{ sheet.by ? `Joined by ${sheet.by}.` : '' }}
-                    {{
-                        sheet.rehearsed ? `Rehearsed against stand-ins on ${sheet.rehearsed}; that joins nothing.` : ''
-                    }}
-                </p>
-                <p v-if="sheet.join.length === 0" class="text-[13px]">Nothing has been joined on site yet.</p>
-                <ol class="fig mt-1 columns-2 gap-6 text-[12px] leading-[18px]">
-                    <li v-for="(line, n) in sheet.join" :key="n">{{ line }}</li>
-                </ol>
-            </section>
-            <section class="mt-4">
-                <h3 class="font-semibold">Tests and readings</h3>
-                <p v-if="sheet.tested.length === 0" class="text-[13px]">Nothing is wired yet that could be tested.</p>
-                <div v-for="run in sheet.tested" :key="run.name + run.place" class="mt-1 text-[13px]">
-                    <h4 class="font-semibold">{{ run.name }}, {{ run.place }}</h4>
-                    <p>{{ run.done.length ? `Tested: ${run.done.join('; ')}.` : 'Nothing was tested.' }}</p>
-                    <p v-if="run.done.length && run.untested.length">Not tested: {{ run.untested.join('; ') }}.</p>
-                    <p v-if="run.seen">Seen: {{ run.seen }}</p>
-                    <table v-if="run.readings.length" class="w-full text-[12.5px]">
-                        <thead>
-                            <tr class="text-left text-ink2">
-                                <th class="font-normal">Reading</th>
-                                <th class="text-right font-normal">Read</th>
-                                <th class="text-right font-normal">Predicted</th>
-                                <th class="pl-3 font-normal">Lies</th>
-                            </tr>
-                        </thead>
-                        <tbody>
-                            <tr v-for="(r, n) in run.readings" :key="n" class="border-t border-rule2">
-                                <td>{{ r.where }}</td>
-                                <td class="fig text-right">{{ r.read }}</td>
-                                <td class="fig text-right">{{ r.expected }}</td>
-                                <td class="pl-3">{{ r.verdict }}</td>
-                            </tr>
-                        </tbody>
-                    </table>
-                    <p v-else-if="run.done.length">No readings.</p>
-                </div>
-            </section>
-            <section v-if="sheet.hiding.length" class="mt-4">
-                <h3 class="font-semibold">Where each part is</h3>
-                <ul class="text-[13px]">
-                    <li v-for="row in sheet.hiding" :key="row.label">
-                        <b>{{ row.label }}</b> {{ row.name }}: {{ row.where }}
-                    </li>
-                </ul>
-            </section>
-            <section v-if="sheet.board.rows.length" class="mt-4">
-                <h3 class="font-semibold">Which light answers to what</h3>
+            <section v-if="sheet.board.rows.length && sheet.board.controls.length" class="mt-4">
+                <h3 class="font-semibold">Which control works which light</h3>
                 <table class="w-full text-left text-[12.5px]">
                     <thead>
                         <tr>
@@ -176,20 +53,128 @@ const shortcuts = [
                     </tbody>
                 </table>
                 <p class="text-[12px] text-ink2">
-                    Works: pressed on site, and it answered. A stroke: this kit cannot. Empty: it could, and is not
-                    wanted.
+                    Works: tested on site. Planned: not tested yet. -: not possible with this kit. Empty: possible, not
+                    planned.
                 </p>
             </section>
+            <section v-if="sheet.day.length || sheet.scenes.length" class="mt-4">
+                <h3 class="font-semibold">Daily use</h3>
+                <ul class="list-disc pl-5 text-[13px]">
+                    <li v-for="line in sheet.day" :key="line">{{ line }}</li>
+                    <li v-for="scene in sheet.scenes" :key="scene.name">
+                        Scene <b>{{ scene.name }}</b>: {{ scene.says }}
+                    </li>
+                </ul>
+            </section>
+            <section v-if="sheet.plays.length || sheet.power.length" class="mt-4">
+                <h3 class="font-semibold">Automation, and lights after a power cut</h3>
+                <ul class="list-disc pl-5 text-[13px]">
+                    <li v-for="line in [...sheet.plays, ...sheet.power]" :key="line">{{ line }}</li>
+                </ul>
+            </section>
+            <section v-if="sheet.losses.length" class="mt-4">
+                <h3 class="font-semibold">After a loss</h3>
+                <dl class="losses mt-1 text-[13px]">
+                    <template v-for="loss in sheet.losses" :key="loss.title">
+                        <dt>{{ loss.title }}</dt>
+                        <dd>{{ loss.says }} {{ loss.steps }}</dd>
+                    </template>
+                </dl>
+            </section>
+            <p class="mt-4 border-t border-rule pt-2 text-[12px] text-ink2">{{ sheet.caution }}</p>
+            <header class="mt-8 flex flex-wrap items-baseline gap-x-3 border-b-2 border-ink pb-2">
+                <h2 class="text-2xl font-semibold">Annex for the next installer</h2>
+                <span class="fig ml-auto text-[12px] text-ink2"
+                    >revision {{ sheet.revision }} · engine {{ sheet.engine }} · {{ sheet.printed }}</span
+                >
+            </header>
+            <section v-if="sheet.open.length" class="mt-4">
+                <h3 class="font-semibold">Open when this was printed</h3>
+                <ul class="list-disc pl-5 text-[13px]">
+                    <li v-for="title in sheet.open" :key="title">{{ title }}</li>
+                </ul>
+            </section>
+            <section v-for="run in sheet.runs" :key="run.name" class="mt-4">
+                <h3 class="font-head text-lg font-semibold">{{ run.name }}, {{ run.place }}</h3>
+                <dl class="facts">
+                    <div>
+                        <dt>Voice name</dt>
+                        <dd>{{ run.light ? `“${run.light}” in ${run.room}` : 'not named yet' }}</dd>
+                    </div>
+                    <div>
+                        <dt>Strip</dt>
+                        <dd>{{ run.strip ?? 'not chosen' }}, {{ run.length }}</dd>
+                    </div>
+                    <div>
+                        <dt>Supply</dt>
+                        <dd>{{ run.supply ?? 'not chosen' }}</dd>
+                    </div>
+                    <div>
+                        <dt>Controller</dt>
+                        <dd>{{ run.controller ?? 'not chosen' }}</dd>
+                    </div>
+                </dl>
+                <CableTable class="mt-3" :cables="run.cables" />
+                <h4 v-if="run.figures.length" class="mt-3 font-semibold">Predicted at full</h4>
+                <ul v-if="run.figures.length" class="mt-1 flex flex-wrap gap-x-6 gap-y-1">
+                    <li v-for="figure in run.figures" :key="figure.label">
+                        <span class="text-[12px] text-ink2">{{ figure.label }}</span> <FigureText :figure="figure" />
+                    </li>
+                </ul>
+                <template v-if="run.wiring">
+                    <h4 class="mt-3 flex items-baseline gap-3 font-semibold">
+                        Wiring as built
+                        <a
+                            class="act text-[13px] font-normal"
+                            :href="`/jobs/${answer.job}/wiring/${run.id}.svg`"
+                            :download="`wiring-${run.id}.svg`"
+                            >SVG</a
+                        >
+                    </h4>
+                    <!-- eslint-disable-next-line vue/no-v-html (made by the core, its words escaped there) -->
+                    <div class="wiring mt-1" v-html="run.wiring" />
+                </template>
+                <template v-if="run.reset">
+                    <h4 class="mt-3 font-semibold">Reset and join</h4>
+                    <p class="text-[13px]">{{ run.reset }}</p>
+                </template>
+            </section>
+            <section v-if="sheet.cables.length" class="mt-4">
+                <h3 class="font-head text-lg font-semibold">Other cables</h3>
+                <CableTable :cables="sheet.cables" />
+            </section>
+            <p v-if="sheet.missing" class="mt-4 text-[13px] text-ink2">{{ sheet.missing }}</p>
+            <p v-if="sheet.also.length" class="mt-4 text-[13px]">Other items: {{ sheet.also.join('; ') }}.</p>
+            <section v-if="sheet.hiding.length" class="mt-4">
+                <h3 class="font-semibold">Where each part is</h3>
+                <ul class="text-[13px]">
+                    <li v-for="row in sheet.hiding" :key="row.label">
+                        <b>{{ row.label }}</b> {{ row.name }}: {{ row.where }}
+                    </li>
+                </ul>
+            </section>
+            <section class="mt-4">
+                <h3 class="font-semibold">Join record{{ sheet.joined ? `, ${sheet.joined}` : '' }}</h3>
+                <p class="text-[13px] text-ink2">
+                    {{ sheet.hub ? `Hub: ${sheet.hub}.` : 'No hub chosen.' }}
+                    {{ sheet.by ? `Joined by ${sheet.by}.` : '' }}
+                    {{ sheet.rehearsed ? `Rehearsed on ${sheet.rehearsed}. A rehearsal joins nothing.` : '' }}
+                </p>
+                <p v-if="sheet.join.length === 0" class="text-[13px]">Nothing has been joined on site yet.</p>
+                <ol class="fig mt-1 columns-2 gap-6 text-[12px] leading-[18px]">
+                    <li v-for="(line, n) in sheet.join" :key="n">{{ line }}</li>
+                </ol>
+            </section>
             <section v-if="sheet.accepted.length" class="mt-4">
-                <h3 class="font-semibold">Accepted: on, off, 10 %, 80 %, colour or white</h3>
+                <h3 class="font-semibold">Acceptance: on, off, 10 %, 80 %, colour or white</h3>
                 <ul class="columns-2 gap-6 text-[12.5px]">
                     <li v-for="(a, n) in sheet.accepted" :key="n">
-                        {{ a.light }} by {{ a.control }}: {{ a.says }}, {{ a.at }}
+                        {{ a.light }}, {{ a.control }}: {{ a.says }}, {{ a.at }}
                     </li>
                 </ul>
             </section>
             <section v-if="sheet.facts.length" class="mt-4">
-                <h3 class="font-semibold">Shown, seen and kept</h3>
+                <h3 class="font-semibold">Shown to the client, versions and backups</h3>
                 <ul class="text-[13px]">
                     <li v-for="f in sheet.facts" :key="f.id">
                         <template v-if="f.kind === 'lesson'"
@@ -201,28 +186,36 @@ const shortcuts = [
                     </li>
                 </ul>
             </section>
-            <section v-if="sheet.day.length" class="mt-4">
-                <h3 class="font-semibold">For every day</h3>
-                <ul class="list-disc pl-5 text-[13px]">
-                    <li v-for="line in sheet.day" :key="line">{{ line }}</li>
-                </ul>
-            </section>
-            <section v-if="sheet.scenes.length" class="mt-4">
-                <h3 class="font-semibold">Scenes</h3>
-                <ul class="list-disc pl-5 text-[13px]">
-                    <li v-for="scene in sheet.scenes" :key="scene.name">
-                        <b>{{ scene.name }}</b>: {{ scene.says }}
-                    </li>
-                </ul>
-            </section>
-            <section v-if="sheet.plays.length || sheet.power.length" class="mt-4">
-                <h3 class="font-semibold">What plays and starts by itself, and what returns after the power</h3>
-                <ul class="list-disc pl-5 text-[13px]">
-                    <li v-for="line in [...sheet.plays, ...sheet.power]" :key="line">{{ line }}</li>
-                </ul>
+            <section v-if="sheet.tested.length" class="mt-4">
+                <h3 class="font-semibold">Tests and readings</h3>
+                <div v-for="run in sheet.tested" :key="run.name + run.place" class="mt-1 text-[13px]">
+                    <h4 class="font-semibold">{{ run.name }}, {{ run.place }}</h4>
+                    <p>{{ run.done.length ? `Tested: ${run.done.join('; ')}.` : 'Not tested.' }}</p>
+                    <p v-if="run.done.length && run.untested.length">Not tested: {{ run.untested.join('; ') }}.</p>
+                    <p v-if="run.seen">Seen: {{ run.seen }}</p>
+                    <table v-if="run.readings.length" class="w-full text-[12.5px]">
+                        <thead>
+                            <tr class="text-left text-ink2">
+                                <th class="font-normal">Reading</th>
+                                <th class="text-right font-normal">Read</th>
+                                <th class="text-right font-normal">Predicted</th>
+                                <th class="pl-3 font-normal">Result</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            <tr v-for="(r, n) in run.readings" :key="n" class="border-t border-rule2">
+                                <td>{{ r.where }}</td>
+                                <td class="fig text-right">{{ r.read }}</td>
+                                <td class="fig text-right">{{ r.expected }}</td>
+                                <td class="pl-3">{{ r.verdict }}</td>
+                            </tr>
+                        </tbody>
+                    </table>
+                    <p v-else-if="run.done.length">No readings.</p>
+                </div>
             </section>
             <section v-if="sheet.cards.length" class="mt-4">
-                <h3 class="font-semibold">To reset remotes, panels and bridges</h3>
+                <h3 class="font-semibold">Reset remotes, panels and bridges</h3>
                 <ul class="text-[13px]">
                     <li v-for="card in sheet.cards" :key="card.device">
                         <b>{{ card.device }}</b>: {{ card.says }}
@@ -230,45 +223,33 @@ const shortcuts = [
                 </ul>
             </section>
             <section v-if="sheet.recovery.length" class="mt-4">
-                <h3 class="font-semibold">If something is lost or replaced</h3>
+                <h3 class="font-semibold">Recovery steps</h3>
                 <details
-                    v-for="guide in sheet.recovery"
-                    :key="guide.title"
+                    v-for="guide in sheet.recovery.filter((g) => g.steps.length)"
+                    :key="guide.mark"
                     class="border-b border-rule2 py-1.5 text-[13px]"
                 >
-                    <summary class="cursor-pointer font-semibold">{{ guide.title }}</summary>
+                    <summary class="cursor-pointer font-semibold">{{ guide.mark }} · {{ guide.title }}</summary>
                     <p class="mt-1 text-ink2">{{ guide.says }}</p>
-                    <ol class="mt-1 list-decimal pl-5">
-                        <li v-for="step in guide.steps" :key="step">{{ step }}</li>
+                    <p v-if="guide.same">The same steps as {{ guide.same }}.</p>
+                    <ol v-else class="mt-1 list-decimal pl-5">
+                        <li v-for="(step, n) in guide.steps" :key="n">{{ step }}</li>
                     </ol>
                 </details>
             </section>
             <section class="mt-4">
-                <h3 class="font-semibold">Open when this was printed</h3>
-                <p v-if="sheet.open.length === 0" class="text-[13px]">Nothing.</p>
-                <ul class="list-disc pl-5 text-[13px]">
-                    <li v-for="title in sheet.open" :key="title">{{ title }}</li>
-                </ul>
-            </section>
-            <section class="mt-4">
                 <h3 class="font-semibold">What was checked</h3>
-                <template v-for="group in sheet.checked" :key="group.subject">
-                    <h4 class="mt-2 text-[13px] font-semibold">{{ group.subject }}</h4>
-                    <ul class="text-[12px] leading-[17px]">
-                        <li
-                            v-for="rule in group.rules"
-                            :key="rule.says"
-                            class="flex gap-3 border-b border-rule2 py-0.5"
-                        >
-                            <span class="flex-1">{{ rule.says }}</span>
-                            <span class="w-56 text-ink2">{{ rule.source }}</span>
-                            <span v-if="rule.found" class="w-16 text-right">{{ rule.found }} found</span>
-                            <span v-else class="w-16 text-right">{{ rule.open ? `${rule.open} open` : 'holds' }}</span>
-                        </li>
-                    </ul>
-                </template>
+                <p v-for="group in sheet.checked" :key="group.subject" class="text-[12px] leading-[17px] text-ink2">
+                    <b class="text-ink">{{ group.subject }}.</b>
+                    <template v-for="(rule, n) in group.rules" :key="rule.says"
+                        >{{ ` ${rule.says}`
+                        }}<b v-if="rule.found || rule.open" class="text-ink">{{
+                            rule.found ? ` (${rule.found} found)` : ` (${rule.open} open)`
+                        }}</b
+                        >{{ n + 1 < group.rules.length ? ';' : '.' }}</template
+                    >
+                </p>
             </section>
-            <p class="mt-4 border-t border-rule pt-2 text-[12px] text-ink2">{{ sheet.caution }}</p>
         </article>
     </JobFrame>
 </template>
@@ -293,6 +274,11 @@ const shortcuts = [
     grid-template-columns: repeat(2, minmax(0, 1fr));
     gap: 4px 24px;
     margin-top: 8px;
+}
+.losses {
+    display: grid;
+    grid-template-columns: minmax(0, 30%) minmax(0, 1fr);
+    gap: 4px 16px;
 }
 .facts dt {
     font-size: 12px;

@@ -1,5 +1,0 @@
-<ul>
-    @foreach ($sheet['day'] as $line)
-        <li>{{ $line }}</li>
-    @endforeach
-</ul>
