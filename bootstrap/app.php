@@ -7,6 +7,7 @@ use App\History\Conflict;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\OpenAccount;
 use App\Http\Middleware\PlainInput;
+use App\Http\Middleware\SentBy;
 use App\Http\Middleware\TellTime;
 use EmberDusk\Values\Refusal;
 use Illuminate\Foundation\Application;
@@ -21,7 +22,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__ . '/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([TellTime::class, PlainInput::class]);
-        $middleware->web(append: [OpenAccount::class, HandleInertiaRequests::class]);
+        $middleware->web(append: [OpenAccount::class, SentBy::class, HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([
             static fn(Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview'),

@@ -38,9 +38,10 @@ Route::middleware('guest')->group(static function (): void {
         ->name('sign-in.demo');
 });
 
-// Read by whoever has the signed address, without an account.
-Route::get('client/{clientLink}', [ClientController::class, 'show'])
+// Read by whoever has the address, without an account.
+Route::get('client/{clientLink}/{secret?}', [ClientController::class, 'show'])
     ->where('clientLink', '[0-9]{1,15}')
+    ->where('secret', '[A-Za-z0-9]{40}')
     ->middleware('throttle:60,1')
     ->name('client');
 

@@ -14,6 +14,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property Carbon $expires_at
  * @property Carbon|null $revoked_at
+ * @property string|null $secret that the address carries; null for links made before 2026-11-29, whose address is signed
  * @property-read Job $job
  */
 final class ClientLink extends Model
@@ -22,7 +23,7 @@ final class ClientLink extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['user_id', 'expires_at', 'revoked_at', 'created_at'];
+    protected $fillable = ['user_id', 'expires_at', 'revoked_at', 'created_at', 'secret'];
 
     protected $casts = ['expires_at' => 'datetime', 'revoked_at' => 'datetime'];
 

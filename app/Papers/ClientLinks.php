@@ -8,15 +8,20 @@ use App\Models\ClientLink;
 use App\Models\Job;
 use App\Models\User;
 use App\Time\Clock;
+use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\URL;
+use Illuminate\Support\Str;
 
-/** Signed links for clients: they run out by themselves, and can be taken back before. */
+/** Links for clients, each with a random secret of its own: they expire by themselves, and can be revoked before. */
 final readonly class ClientLinks
 {
     /** Days for which a link is good. */
     public const DAYS = 90;
+
+    /** Letters and digits of a secret: 238 bits. */
+    private const LETTERS = 40;
 
     public function make(Job $job, User $user): ClientLink
     {
@@ -27,6 +32,7 @@ final readonly class ClientLinks
                 'user_id' => $user->id,
                 'expires_at' => $now->copy()->addDays(self::DAYS),
                 'created_at' => $now,
+                'secret' => Str::random(self::LETTERS),
             ]),
         );
     }
@@ -42,6 +48,30 @@ final readonly class ClientLinks
         return $link->revoked_at === null && $link->expires_at->greaterThan(Carbon::instance(Clock::now()));
     }
 
+    /** The link that an address opens; null where its secret or, for one made before there were secrets, its signature is not right. */
+    public function find(Request $request, int $id, string $secret): ?ClientLink
+    {
+        $link = ClientLink::query()->find($id);
+        if ($link === null || !$this->good($link)) {
+            return null;
+        }
+        if ($link->secret !== null) {
+            return hash_equals($link->secret, $secret) ? $link : null;
+        }
+
+        return $secret === '' && $request->hasValidSignature(absolute: false) ? $link : null;
+    }
+
+    private static function url(ClientLink $link): string
+    {
+        $of = ['clientLink' => $link->id];
+        if ($link->secret === null) {
+            return URL::signedRoute('client', $of, absolute: false);
+        }
+
+        return route('client', [...$of, 'secret' => $link->secret], false);
+    }
+
     /** @return list<array{id: int, url: string, until: string}> those of a job that are good */
     public function of(Job $job): array
     {
@@ -49,7 +79,7 @@ final readonly class ClientLinks
             array_map(
                 static fn(ClientLink $link): array => [
                     'id' => $link->id,
-                    'url' => URL::signedRoute('client', ['clientLink' => $link->id], absolute: false),
+                    'url' => self::url($link),
                     'until' => Clock::local($link->expires_at)->format('Y-m-d'),
                 ],
                 array_filter($job->clientLinks()->orderBy('id')->get()->all(), $this->good(...)),

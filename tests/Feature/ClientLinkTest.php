@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Models\Job;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\URL;
 use Tests\TestCase;
 
 /** What a client reads behind a signed link: it runs out, can be taken back, and shows nothing of another job. */
@@ -61,6 +63,41 @@ final class ClientLinkTest extends TestCase
         $this->get($second['url'])->assertStatus(410);
     }
 
+    /** After a restore a new link may get the number of one that was lost: the old address must not open it. */
+    public function test_an_address_from_before_a_restore_opens_no_other_clients_sheet(): void
+    {
+        $lost = $this->link();
+        DB::table('client_links')->where('id', $lost['id'])->delete();
+        DB::table('sqlite_sequence')->where('name', 'client_links')->delete();
+        $other = $this->job($this->job->crew);
+        $new = $this->answer($this->postJson("/jobs/{$other->id}/client-links"), 'clientLinks')['links'][0];
+        self::assertSame($lost['id'], $new['id'], 'the number is given again');
+        $this->get($lost['url'])->assertStatus(410);
+        $this->get($new['url'])->assertOk();
+    }
+
+    /** The secret is in the database: a link works after a restore on a machine with another key. */
+    public function test_a_link_works_with_another_application_key(): void
+    {
+        $link = $this->link();
+        URL::setKeyResolver(static fn(): string => 'the key of another machine');
+        $this->get($link['url'])->assertOk();
+    }
+
+    /** Links made before there were secrets go by their signature, and only while they have no secret. */
+    public function test_a_signed_address_of_an_earlier_version_still_opens(): void
+    {
+        $link = $this->link();
+        DB::table('client_links')
+            ->where('id', $link['id'])
+            ->update(['secret' => null]);
+        $signed = URL::signedRoute('client', ['clientLink' => $link['id']], absolute: false);
+        $this->get($signed)->assertOk();
+        $this->get("/client/{$link['id']}")->assertStatus(410);
+        $second = $this->link();
+        $this->get(URL::signedRoute('client', ['clientLink' => $second['id'] + 1], absolute: false))->assertStatus(410);
+    }
+
     public function test_an_address_that_was_changed_opens_nothing(): void
     {
         $link = $this->link();
@@ -70,7 +107,8 @@ final class ClientLinkTest extends TestCase
             410,
         );
         $this->get("/client/{$link['id']}")->assertStatus(410);
-        $this->get($link['url'] . 'x')->assertStatus(410);
+        $this->get("/client/{$link['id']}/" . str_repeat('a', 40))->assertStatus(410);
+        $this->get($link['url'] . 'x')->assertNotFound();
         // Nor is it taken back by way of another job.
         $this->postJson("/jobs/{$other->id}/client-links/{$link['id']}/revoke")->assertNotFound();
         $this->get($link['url'])->assertOk();

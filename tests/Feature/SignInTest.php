@@ -8,6 +8,7 @@ use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia;
 use LogicException;
 use Tests\TestCase;
@@ -73,6 +74,58 @@ final class SignInTest extends TestCase
         $this->assertAuthenticatedAs($user);
         $this->post('/sign-out')->assertRedirect('/sign-in');
         $this->assertGuest();
+    }
+
+    /** A slow request that ends after signing out writes the session that it began with: nobody is signed in by it. */
+    public function test_a_session_written_back_after_signing_out_is_refused(): void
+    {
+        $user = $this->user($this->crew());
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertRedirect('/');
+        $this->get('/')->assertOk();
+        $before = session()->all();
+        $this->post('/sign-out')->assertRedirect('/sign-in');
+        $this->app->make('auth')->forgetGuards();
+        $this->flushSession();
+        $this->withSession($before)->getJson('/time')->assertUnauthorized();
+        $this->app->make('auth')->forgetGuards();
+        $this->withSession($before)->get('/')->assertRedirect('/sign-in');
+        $this->assertGuest();
+    }
+
+    public function test_signing_out_on_one_device_leaves_another_signed_in(): void
+    {
+        $user = $this->user($this->crew());
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word']);
+        $desk = session()->all();
+        $this->flushSession();
+        $this->app->make('auth')->forgetGuards();
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word']);
+        $this->post('/sign-out');
+        $this->flushSession();
+        $this->app->make('auth')->forgetGuards();
+        $this->withSession($desk)->get('/')->assertOk();
+    }
+
+    public function test_what_one_person_did_is_not_taken_from_another(): void
+    {
+        $job = $this->job($this->crew());
+        $one = $this->user($job->crew);
+        $two = $this->user($this->crew('Crew B'), 'two@firm.example');
+        $tick = [
+            'uuid' => (string) Str::uuid(),
+            'step' => 'x',
+            'done' => true,
+            'minutes' => 5,
+            'at' => '2026-11-28T09:30:00.000Z',
+        ];
+        // Of another crew the job would be 404, which is for good: that it is somebody else's is said first.
+        $this->actingAs($two)
+            ->postJson("/jobs/{$job->id}/build/tick", $tick, ['X-Ember-By' => (string) $one->id])
+            ->assertForbidden()
+            ->assertSee('when the person who did it signs in again');
+        $this->actingAs($one)
+            ->postJson("/jobs/{$job->id}/build/tick", $tick, ['X-Ember-By' => (string) $one->id])
+            ->assertStatus(422);
     }
 
     public function test_an_account_needs_a_fit_password_and_a_free_address(): void

@@ -14,18 +14,15 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** What a client reads behind a signed link, without an account: it changes nothing. */
+/** The page that a client reads through a link, without an account. It changes nothing. */
 final readonly class ClientController
 {
     public function __construct(private ClientLinks $links, private JobSheet $sheet) {}
 
-    public function show(Request $request, string $clientLink): Response
+    public function show(Request $request, string $clientLink, string $secret = ''): Response
     {
-        $link = null;
-        if ($request->hasValidSignature(absolute: false)) {
-            $link = ClientLink::query()->find((int) $clientLink);
-        }
-        if ($link === null || !$this->links->good($link)) {
+        $link = $this->links->find($request, (int) $clientLink, $secret);
+        if ($link === null) {
             return response()->view('client-gone', status: 410);
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\SignInRequest;
+use App\Http\SignIns;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
@@ -52,6 +53,10 @@ final class SessionController
 
     public function destroy(Request $request): RedirectResponse
     {
+        $user = $request->user();
+        if ($user instanceof User) {
+            SignIns::end($request, $user);
+        }
         DB::transaction(static fn() => Auth::logout());
         $request->session()->invalidate();
         $request->session()->regenerateToken();
@@ -69,6 +74,7 @@ final class SessionController
     {
         DB::transaction(static fn() => Auth::login($user, $remember));
         $request->session()->regenerate();
+        SignIns::begin($request);
 
         return redirect()->intended(route('home'));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\SignIns;
 use App\Models\User;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
@@ -11,17 +12,20 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Whoever has left is signed out at the next request. */
+/** Signs out at the next request whoever has left, and whoever has signed out while a request was still running. */
 final class OpenAccount
 {
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        if ($user instanceof User && $user->closed_at !== null) {
+        if ($user instanceof User && ($user->closed_at !== null || SignIns::ended($request))) {
             Auth::forgetUser();
             $request->session()->invalidate();
 
             throw new AuthenticationException(redirectTo: route('sign-in'));
+        }
+        if ($user instanceof User) {
+            SignIns::begin($request);
         }
         $response = $next($request);
         assert($response instanceof Response);
