@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Database\FullDisk;
 use App\History\Conflict;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\NoStore;
 use App\Http\Middleware\OpenAccount;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SentBy;
@@ -22,7 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__ . '/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([TellTime::class, PlainInput::class]);
-        $middleware->web(append: [OpenAccount::class, SentBy::class, HandleInertiaRequests::class]);
+        $middleware->web(append: [NoStore::class, OpenAccount::class, SentBy::class, HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([
             static fn(Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview'),

@@ -5,9 +5,11 @@ import { heardTime, liveIn } from '@/lib/clock';
 import { watchPages } from '@/lib/connection';
 import { applyFace } from '@/lib/face';
 import { startActs } from '@/lib/acts';
+import { forgetKeptPage, watchPast } from '@/lib/past';
 import { startOutbox } from '@/lib/outbox';
 
 applyFace();
+forgetKeptPage();
 
 createInertiaApp({
     title: (title) => (title ? `${title} · Ember Dusk` : 'Ember Dusk'),
@@ -32,6 +34,7 @@ createInertiaApp({
             .use(plugin)
             .mount(el);
         watchPages();
+        watchPast();
         startOutbox();
         startActs();
     },

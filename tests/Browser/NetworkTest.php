@@ -98,16 +98,16 @@ final class NetworkTest extends BrowserTestCase
         $this->browser()->driver->get('about:blank');
         $this->browser()->offline(false);
         $this->open('/sign-in');
-        $this->see('one tick of Demo installer waits');
+        $this->see('One entry of Demo installer on this device');
         $this->enter('second@firm.example', 'a long enough word');
         $this->see('Jobs of');
-        $this->see('one tick of Demo installer waits');
+        $this->see('One entry of Demo installer on this device');
         $this->assertAccessible('home with a tick that waits');
         $this->open('/jobs/1/build');
-        $this->see('one tick of Demo installer waits');
+        $this->see('One entry of Demo installer on this device');
         self::assertSame($done, $this->done());
         $this->open('/shelf');
-        $this->see('one tick of Demo installer waits');
+        $this->see('One entry of Demo installer on this device');
         $this->forget();
         $this->signIn();
         $this->eventually(
@@ -116,10 +116,36 @@ final class NetworkTest extends BrowserTestCase
             ) === ['Demo installer'] && count($this->server()->query('select id from ticks')) === $kept + 1,
             'the tick is not sent',
         );
-        $this->dontSee('waits to be sent');
+        $this->dontSee('on this device is not sent');
         $this->open('/jobs/1/build');
         $this->find('[data-step]');
         self::assertSame($done + 1, $this->done());
+    }
+
+    /** Going back shows what is so now; after signing out it shows the sign-in page and nothing of a job. */
+    public function test_back_shows_the_newest_state_and_nothing_after_signing_out(): void
+    {
+        $this->signIn();
+        $this->open('/jobs/1/build');
+        $this->find('[data-step]');
+        $done = $this->done();
+        $step = $this->undone();
+        $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
+        $this->eventually(fn(): bool => $this->done() === $done + 1, 'the step is not ticked');
+        $this->click(fn() => $this->find('a[aria-label="All jobs"]'));
+        $this->see('Jobs of');
+        $this->browser()->driver->navigate()->back();
+        $this->find('[data-step]');
+        $this->eventually(fn(): bool => $this->done() === $done + 1, 'the old state is shown');
+        $this->click(fn() => $this->find('a[aria-label="All jobs"]'));
+        $this->see('Jobs of');
+        $this->click(fn() => $this->button('Sign out'));
+        $this->eventually(fn(): bool => $this->path() === '/sign-in', 'not signed out');
+        foreach (range(1, 3) as $_) {
+            $this->browser()->driver->navigate()->back();
+            $this->eventually(fn(): bool => $this->path() === '/sign-in', 'a page from before is shown');
+            self::assertStringNotContainsString('Pebble Fen', $this->text());
+        }
     }
 
     public function test_a_device_that_is_an_hour_slow_does_not_lose_to_older_ticks(): void
@@ -163,7 +189,7 @@ final class NetworkTest extends BrowserTestCase
         return count(
             array_filter(
                 $this->browser()->driver->findElements(
-                    WebDriverBy::cssSelector('[aria-labelledby=done] input[type=checkbox]'),
+                    WebDriverBy::cssSelector('[data-step] input[type=checkbox]'),
                 ),
                 static fn($e): bool => $e->isSelected(),
             ),

@@ -51,7 +51,7 @@ final class SessionController
         return $this->welcome($request, self::demoUser() ?? abort(404), false);
     }
 
-    public function destroy(Request $request): RedirectResponse
+    public function destroy(Request $request): RedirectResponse|JsonResponse
     {
         $user = $request->user();
         if ($user instanceof User) {
@@ -61,7 +61,9 @@ final class SessionController
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
-        return redirect()->route('sign-in');
+        return $request->expectsJson()
+            ? new JsonResponse(['to' => route('sign-in', absolute: false)])
+            : redirect()->route('sign-in');
     }
 
     /** For a page that measures how far its clock is from this one. */

@@ -3,9 +3,13 @@ import { IDBFactory } from 'fake-indexeddb';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { createApp, defineComponent, h } from 'vue';
 
-vi.mock('@inertiajs/vue3', () => ({ usePage: () => ({ props: { user: { id: 5, name: 'One' } } }) }));
+let signedIn: { id: number; name: string } | null = { id: 5, name: 'One' };
+vi.mock('@inertiajs/vue3', () => ({
+    router: { on: () => () => undefined },
+    usePage: () => ({ props: { user: signedIn } }),
+}));
 
-type Sent = { url: string; acts: { client: string; kind: string; at: number }[] };
+type Sent = { url: string; by?: string; acts: { client: string; kind: string; at: number }[] };
 let sent: Sent[] = [];
 let server: (one: Sent) => Response | Promise<Response>;
 const ours = (status: number, body: object) =>
@@ -15,9 +19,11 @@ beforeEach(() => {
     vi.resetModules();
     vi.stubGlobal('indexedDB', new IDBFactory());
     sent = [];
+    signedIn = { id: 5, name: 'One' };
     server = () => ours(200, { refused: [] });
     vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
-        const one = { url, acts: (JSON.parse(String(init.body)) as { acts: Sent['acts'] }).acts };
+        const by = (init.headers as Record<string, string>)['X-Ember-By'];
+        const one = { url, by, acts: (JSON.parse(String(init.body)) as { acts: Sent['acts'] }).acts };
         sent.push(one);
         return server(one);
     });
@@ -88,4 +94,64 @@ test('what is refused is said, and never sent again', async () => {
     await box.give({ kind: 'saw', device: 'c1' });
     await vi.waitFor(() => expect(refused.length).toBe(2));
     expect(box.waiting.value).toBe(0);
+});
+
+test('what somebody else did waits for them, is sent in their name, and is told', async () => {
+    server = () => Promise.reject(new TypeError('down'));
+    const first = await page();
+    await first.box.give({ kind: 'tap', device: 'h1', text: 'secret words' });
+    await vi.waitFor(() => expect(first.box.reached.value).toBe(false));
+    vi.resetModules();
+    signedIn = { id: 6, name: 'Two' };
+    server = () => ours(200, { refused: [] });
+    sent = [];
+    const second = await page();
+    const { sendActs, useWaitingActs } = await import('./acts');
+    await vi.waitFor(() => expect(useWaitingActs().others.value.map((a) => a.who)).toEqual(['One']));
+    await sendActs();
+    expect(sent).toEqual([]);
+    expect(second.box.waiting.value).toBe(0);
+    signedIn = { id: 5, name: 'One' };
+    await sendActs();
+    expect(sent.map((s) => [s.by, s.acts[0]?.kind])).toEqual([['5', 'tap']]);
+});
+
+test('a batch that is refused whole goes one by one: only what the server will never take is refused', async () => {
+    server = () => Promise.reject(new TypeError('down'));
+    const first = await page();
+    for (const kind of ['power-on', 'nonsense', 'tap']) {
+        await first.box.give({ kind, device: 'c1' });
+    }
+    await vi.waitFor(() => expect(first.box.waiting.value).toBe(3));
+    sent = [];
+    const good: string[] = [];
+    server = (one) => {
+        if (one.acts.some((a) => a.kind === 'nonsense')) {
+            return ours(422, { message: 'no such act' });
+        }
+        good.push(...one.acts.map((a) => a.kind));
+        return ours(200, { refused: [] });
+    };
+    const { sendActs } = await import('./acts');
+    await vi.waitFor(async () => {
+        await sendActs();
+        expect(first.box.waiting.value).toBe(0);
+    });
+    expect(good).toEqual(['power-on', 'tap']);
+    expect(first.refused).toEqual(['no such act']);
+});
+
+test('what is refused while its page is closed is kept with the reason until it is discarded', async () => {
+    server = () => Promise.reject(new TypeError('down'));
+    const first = await page();
+    await first.box.give({ kind: 'tap', device: 'h1' });
+    await vi.waitFor(() => expect(first.box.reached.value).toBe(false));
+    vi.resetModules();
+    server = () => ours(404, { message: 'gone' });
+    await page('/runs/2');
+    const { useWaitingActs } = await import('./acts');
+    const waiting = useWaitingActs();
+    await vi.waitFor(() => expect(waiting.refused.value.map((a) => a.refused)).toHaveLength(1));
+    await waiting.discard(waiting.refused.value[0]!);
+    expect(waiting.refused.value).toEqual([]);
 });

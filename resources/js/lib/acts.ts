@@ -1,3 +1,4 @@
+import { router } from '@inertiajs/vue3';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { v4 as uuid } from 'uuid';
 import { stored } from './box';
@@ -19,6 +20,9 @@ export interface KeptAct extends Act {
     url: string;
     at: number;
     by?: number;
+    who?: string;
+    /** Why the server will never take it. */
+    refused?: string;
 }
 
 interface Answer {
@@ -40,6 +44,7 @@ let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 const own = (act: KeptAct) => act.by === undefined || act.by === person()?.id;
+const ready = (act: KeptAct) => !act.refused && person() !== null && own(act);
 
 async function load(): Promise<void> {
     try {
@@ -61,7 +66,20 @@ async function drop(acts: KeptAct[]): Promise<void> {
     }
 }
 
-/** Sends what whoever is signed in has done, in its order, run by run. */
+/** Keeps an act that the server will never take, with the reason, until the person who did it has seen that. */
+async function refuse(act: KeptAct, why: string, pointer: string): Promise<void> {
+    const page = pages.get(act.url);
+    if (page) {
+        await drop([act]);
+        page.refuse(why, pointer);
+        return;
+    }
+    const told = { ...act, refused: why };
+    kept.value = kept.value.map((a) => (a.client === act.client ? told : a));
+    await stored((store) => store.put('acts', told)).catch(() => undefined);
+}
+
+/** Sends what whoever is signed in has done, in its order, run by run. Each act is accepted or refused by itself. */
 export async function sendActs(): Promise<void> {
     if (sending) {
         return;
@@ -69,9 +87,11 @@ export async function sendActs(): Promise<void> {
     sending = true;
     clearTimeout(timer);
     try {
-        for (let first = kept.value.find(own); first; first = kept.value.find(own)) {
-            const { url } = first;
-            const acts = kept.value.filter((a) => a.url === url && own(a)).slice(0, MOST);
+        /** Acts that go together; one by one while the server refuses the whole. */
+        let most = MOST;
+        for (let first = kept.value.find(ready); first; first = kept.value.find(ready)) {
+            const { url, by } = first;
+            const acts = kept.value.filter((a) => a.url === url && a.by === by && ready(a)).slice(0, most);
             try {
                 const body = acts.map(({ kind, device, text, room, client, at }) => ({
                     kind,
@@ -81,16 +101,21 @@ export async function sendActs(): Promise<void> {
                     client,
                     at,
                 }));
-                const answer = await ask<Answer>('POST', url, { acts: body });
+                const answer = await ask<Answer>('POST', url, { acts: body }, { by });
                 reached.value = true;
-                await drop(acts);
-                const page = pages.get(url);
-                page?.take(answer);
-                answer.refused.forEach((r) => page?.refuse(r.message, r.pointer));
+                const told = new Map(answer.refused.map((r) => [r.client, r]));
+                await drop(acts.filter((a) => !told.has(a.client)));
+                pages.get(url)?.take(answer);
+                for (const act of acts.filter((a) => told.has(a.client))) {
+                    await refuse(act, told.get(act.client)!.message, told.get(act.client)!.pointer);
+                }
             } catch (error) {
                 if (error instanceof Refusal && FINAL.includes(error.status)) {
-                    await drop(acts);
-                    pages.get(url)?.refuse(inWords(error), error.pointer);
+                    if (acts.length > 1) {
+                        most = 1;
+                    } else {
+                        await refuse(first, inWords(error), error.pointer);
+                    }
                     continue;
                 }
                 reached.value = !(error instanceof Refusal) || error.status !== 0;
@@ -106,11 +131,22 @@ export async function sendActs(): Promise<void> {
     }
 }
 
+/** What waits on this device of other people, and what of one's own was refused while its page was closed. */
+export function useWaitingActs() {
+    return {
+        others: computed(() => kept.value.filter((a) => !a.refused && (!person() || !own(a)))),
+        refused: computed(() => kept.value.filter((a) => a.refused && person() && own(a))),
+        discard: (act: KeptAct) => drop([act]),
+    };
+}
+
 /** Begins to send what an earlier page has left: at once, when there is a signal again, and when the device wakes up. */
 export function startActs(): void {
     window.addEventListener('online', () => void sendActs());
     document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void sendActs());
     void load().then(sendActs);
+    // Whenever somebody else has signed in.
+    router.on('navigate', () => void sendActs());
 }
 
 /**
@@ -140,6 +176,7 @@ export function useActs(page: Page) {
             url: url.value,
             at: Math.max(Math.round(serverNow()), last + 1),
             by: person()?.id,
+            who: person()?.name,
         };
         kept.value = [...kept.value, one];
         try {
@@ -155,6 +192,6 @@ export function useActs(page: Page) {
         give,
         reached,
         /** How many have not arrived yet. */
-        waiting: computed(() => kept.value.filter((a) => a.url === url.value && own(a)).length),
+        waiting: computed(() => kept.value.filter((a) => a.url === url.value && ready(a)).length),
     };
 }

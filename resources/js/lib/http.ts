@@ -50,13 +50,19 @@ const OURS = 'X-Ember-Now';
 /** A page that goes is let finish no more than that, all it asks together. */
 const LAST_BYTES = 60_000;
 
+interface Asked {
+    /** The page is being left: what is asked goes on without it. */
+    leaving?: boolean;
+    /** Id of the person whose work is sent: the server refuses it while somebody else is signed in on this device. */
+    by?: number;
+}
+
 /** Asks the server for JSON and says in plain words what went wrong. An answer that is not the server’s own, or not whole, is none. */
 export async function ask<T>(
     method: 'GET' | 'POST' | 'DELETE',
     url: string,
     body?: object | FormData,
-    /** The page is being left: what is asked goes on without it. */
-    leaving = false,
+    { leaving = false, by }: Asked = {},
 ): Promise<T> {
     const form = body instanceof FormData;
     const text = body === undefined || form ? undefined : JSON.stringify(body);
@@ -70,6 +76,7 @@ export async function ask<T>(
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': token(),
+                ...(by === undefined ? {} : { 'X-Ember-By': String(by) }),
                 ...(form || body === undefined ? {} : { 'Content-Type': 'application/json' }),
             },
         });

@@ -11,7 +11,8 @@ vi.mock('@inertiajs/vue3', () => ({
 
 type Sent = {
     url: string;
-    body: { step: string; done: boolean; by: number; uuid: string; at: string; known?: string };
+    by?: string;
+    body: { step: string; done: boolean; uuid: string; at: string; known?: string };
 };
 let sent: Sent[] = [];
 let server: (one: Sent) => Response | Promise<Response>;
@@ -25,7 +26,8 @@ beforeEach(() => {
     signedIn = { id: 5, name: 'One' };
     server = () => ours(200, { revision: 1 });
     vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
-        const one = { url, body: JSON.parse(String(init.body)) as Sent['body'] };
+        const by = (init.headers as Record<string, string>)['X-Ember-By'];
+        const one = { url, by, body: JSON.parse(String(init.body)) as Sent['body'] };
         sent.push(one);
         return server(one);
     });
@@ -54,9 +56,9 @@ test('presses are sent in their order and each later than the one before, and th
     const { box, taken, waiting } = await page();
     await box.press('dry-cove', true, 30);
     await box.press('dry-cove', false, 30);
-    expect(sent.map((s) => [s.url, s.body.step, s.body.done, s.body.by, s.body.known])).toEqual([
-        ['/jobs/1/build/tick', 'dry-cove', true, 5, 'dry-cove:d1'],
-        ['/jobs/1/build/tick', 'dry-cove', false, 5, 'dry-cove:d1'],
+    expect(sent.map((s) => [s.url, s.body.step, s.body.done, s.by, s.body.known])).toEqual([
+        ['/jobs/1/build/tick', 'dry-cove', true, '5', 'dry-cove:d1'],
+        ['/jobs/1/build/tick', 'dry-cove', false, '5', 'dry-cove:d1'],
     ]);
     expect(Date.parse(sent[1]!.body.at)).toBeGreaterThan(Date.parse(sent[0]!.body.at));
     expect(taken).toHaveLength(2);

@@ -6,10 +6,6 @@ import { serverNow } from './clock';
 import { ask, FINAL, Refusal } from './http';
 import { person } from './person';
 
-/**
- * A press on a step's tick, with the name by which the server knows it when it comes twice, and who pressed. Presses of
- * earlier versions of this page do not say who: whoever is signed in sends them.
- */
 /** A log entry: what was read, seen, mended, remarked or struck out. */
 export type Note = {
     kind: 'reading' | 'colour' | 'count' | 'mend' | 'remark' | 'strike';
@@ -22,6 +18,10 @@ export type Note = {
     practice: number | null;
 };
 
+/**
+ * A press on a step's tick, with the name by which the server knows it when it comes twice, and who pressed. Presses of
+ * earlier versions of this page do not say who: whoever is signed in sends them.
+ */
 export type Press = {
     uuid: string;
     job: number;
@@ -99,20 +99,18 @@ export async function sendPresses(): Promise<void> {
                 const page = pages.get(next.job)?.();
                 const { uuid, step, done, minutes, at, by } = next;
                 const answer = next.note
-                    ? await ask('POST', `/jobs/${next.job}/bench/log`, { ...next.note, uuid, at, byUser: by })
-                    : await ask('POST', `/jobs/${next.job}/build/tick`, {
-                          uuid,
-                          step,
-                          done,
-                          minutes,
-                          at,
-                          by,
-                          known: page?.known,
-                      });
+                    ? await ask('POST', `/jobs/${next.job}/bench/log`, { ...next.note, uuid, at }, { by })
+                    : await ask(
+                          'POST',
+                          `/jobs/${next.job}/build/tick`,
+                          { uuid, step, done, minutes, at, known: page?.known },
+                          { by },
+                      );
                 reached.value = true;
                 trouble.value = '';
-                await drop(next);
+                // The page has it from the answer before it is gone from here: in between it would show as not done.
                 page?.take(answer as never);
+                await drop(next);
             } catch (error) {
                 if (!(error instanceof Refusal)) {
                     throw error;

@@ -17,6 +17,12 @@ import { ask, Refusal, type Over, inWords } from './http';
 export type Payload = { kind: string; [field: string]: unknown };
 
 /** The open job at one stage: what the server last said, and the way to change it. */
+/** Something done on the page that is no change of the plan, and that Undo takes back before the plan's last change. */
+export interface TakeBack {
+    words: string;
+    act(): void;
+}
+
 export interface ScreenStore {
     answer: ShallowRef<Answer>;
     /** What is shown: a preview while a hand still moves something, else the kept state. */
@@ -35,6 +41,7 @@ export interface ScreenStore {
     open: Ref<string>;
     change(payload: Payload, leaving?: boolean): Promise<boolean>;
     preview(payload: Payload): void;
+    takeBack: Ref<TakeBack | null>;
     undo(): Promise<void>;
     redo(): Promise<void>;
     reload(): Promise<void>;
@@ -70,6 +77,7 @@ export function provideScreen(first: Answer): ScreenStore {
     const status = ref<'kept' | 'keeping' | 'waiting'>('kept');
     const message = ref('');
     const over = ref<Over | null>(null);
+    const takeBack = ref<TakeBack | null>(null);
     const scene = ref('');
     const open = ref('');
     const url = (what: string) => `/jobs/${first.job}/${what}`;
@@ -92,7 +100,7 @@ export function provideScreen(first: Answer): ScreenStore {
             over.value = null;
             try {
                 const has = answer.value.desk;
-                const said = await ask<Answer>('POST', url(what), { ...asking(has), ...body }, leaving);
+                const said = await ask<Answer>('POST', url(what), { ...asking(has), ...body }, { leaving });
                 answer.value = { ...said, desk: whole(said.desk, has) };
                 previewed.value = null;
                 status.value = 'kept';
@@ -213,7 +221,9 @@ export function provideScreen(first: Answer): ScreenStore {
             scene.value = of;
             await inTurn(reload);
         },
+        takeBack,
         change(payload, leaving = false) {
+            takeBack.value = null;
             round++;
             wanted = null;
             return inTurn(() => send('change', { base: answer.value.revision, change: payload }, leaving));
@@ -225,6 +235,12 @@ export function provideScreen(first: Answer): ScreenStore {
             }
         },
         async undo() {
+            const own = takeBack.value;
+            if (own) {
+                takeBack.value = null;
+                own.act();
+                return;
+            }
             round++;
             await inTurn(() => send('undo', {}));
         },

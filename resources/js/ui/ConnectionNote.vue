@@ -3,23 +3,30 @@ import { Link } from '@inertiajs/vue3';
 import { computed } from 'vue';
 import { pageRefusal } from '@/lib/connection';
 import { IN_BETWEEN } from '@/lib/http';
+import { useWaitingActs } from '@/lib/acts';
 import { useWaiting } from '@/lib/outbox';
 
 /** What waits on this device to be sent, whose it is, and why a page did not come. On every page. */
 defineProps<{ job?: number }>();
 const { reached, trouble, mine, others, refused } = useWaiting();
+const acts = useWaitingActs();
 /** Ticks, and whatever else was written down. */
 const word = computed(() => (mine.value.some((p) => p.note) ? ['entry', 'entries'] : ['tick', 'ticks']));
 const ticks = (n: number) => (n === 1 ? `one ${word.value[0]}` : `${n} ${word.value[1]}`);
 const whose = computed(() => {
     const count = new Map<string, number>();
-    others.value.forEach((p) => count.set(p.who ?? 'somebody', (count.get(p.who ?? 'somebody') ?? 0) + 1));
+    [...others.value, ...acts.others.value].forEach(({ who = 'another person' }) =>
+        count.set(who, (count.get(who) ?? 0) + 1),
+    );
     return [...count].map(([who, n]) => ({ who, n }));
 });
 </script>
 
 <template>
-    <div v-if="pageRefusal || mine.length || others.length || refused.length" class="no-print">
+    <div
+        v-if="pageRefusal || mine.length || whose.length || refused.length || acts.refused.value.length"
+        class="no-print"
+    >
         <p v-if="pageRefusal" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
             {{ pageRefusal }} The page that is open stays as it is.
             <button type="button" class="act" @click="pageRefusal = ''">Understood</button>
@@ -35,8 +42,9 @@ const whose = computed(() => {
             {{ ticks(mine.length) }} not kept yet: {{ trouble }}
         </p>
         <p v-for="one in whose" :key="one.who" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
-            On this device {{ one.n === 1 ? 'one tick' : `${one.n} ticks` }} of {{ one.who }}
-            {{ one.n === 1 ? 'waits' : 'wait' }} to be sent. That happens when {{ one.who }} signs in here.
+            {{ one.n === 1 ? 'One entry' : `${one.n} entries` }} of {{ one.who }} on this device
+            {{ one.n === 1 ? 'is' : 'are' }} not sent yet. {{ one.n === 1 ? 'It is' : 'They are' }} sent when
+            {{ one.who }} signs in here.
         </p>
         <p
             v-for="one in refused.filter((p) => p.job !== job)"
@@ -48,6 +56,15 @@ const whose = computed(() => {
             <Link class="act" :href="`/jobs/${one.job}/${one.note ? 'bench' : 'build'}`"
                 >Go to its {{ one.note ? 'Bench' : 'Build' }}</Link
             >
+        </p>
+        <p
+            v-for="one in acts.refused.value"
+            :key="one.client"
+            role="alert"
+            class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1"
+        >
+            A step of a join run or lesson ({{ one.device || one.kind }}) was not accepted: {{ one.refused }}
+            <button type="button" class="act" @click="acts.discard(one)">Discard</button>
         </p>
     </div>
 </template>

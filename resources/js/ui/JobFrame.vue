@@ -21,10 +21,12 @@ const props = withDefaults(defineProps<{ shortcuts?: Shortcut[]; things?: Doable
     slate: true,
 });
 const emit = defineEmits<{ go: [place: string] }>();
-const { desk, answer, status, message, over, stepOver, change, undo, redo, fixesOf } = useScreen();
+const { desk, answer, status, message, over, stepOver, change, takeBack, undo, redo, fixesOf } = useScreen();
 const shown = ref<'' | 'find' | 'keys' | 'history'>('');
 const user = computed(person);
 const time = computed(() => said(answer.value.keptAt, { hour: '2-digit', minute: '2-digit' }));
+/** What Undo takes back now. */
+const undoes = computed(() => takeBack.value?.words ?? answer.value.undo);
 const kept = computed(
     () =>
         ({
@@ -68,7 +70,7 @@ const doable = computed<Doable[]>(() => [
         where: 'stage',
         act: () => router.visit(`/jobs/${answer.value.job}/${s.id}`),
     })),
-    ...(answer.value.undo ? [{ what: 'Undo', where: answer.value.undo, act: () => void undo() }] : []),
+    ...(undoes.value ? [{ what: 'Undo', where: undoes.value, act: () => void undo() }] : []),
     ...(answer.value.redo ? [{ what: 'Redo', where: answer.value.redo, act: () => void redo() }] : []),
     { what: 'History', where: 'job', act: () => (shown.value = 'history') },
     {
@@ -114,9 +116,9 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
                 }}</span>
                 <button
                     type="button"
-                    :disabled="!answer.undo"
-                    :title="answer.undo ?? 'Nothing to undo'"
-                    :class="{ 'opacity-50': !answer.undo }"
+                    :disabled="!undoes"
+                    :title="undoes ?? 'Nothing to undo'"
+                    :class="{ 'opacity-50': !undoes }"
                     @click="undo()"
                 >
                     Undo <kbd class="hidden sm:inline">Ctrl Z</kbd>

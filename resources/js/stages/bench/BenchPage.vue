@@ -2,6 +2,7 @@
 import { router } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
+import { pressedOnce } from '@/lib/once';
 import { provideScreen } from '@/lib/screen';
 import type { Answer, BenchAnswer } from '@/types/generated/responses';
 import { useBench } from './bench';
@@ -48,6 +49,7 @@ watch(
 function step(by: number): void {
     chosen.value = tests.value[Math.min(Math.max(at.value + by, 0), tests.value.length - 1)]?.id ?? '';
 }
+const once = pressedOnce();
 /** The test whose open findings are shown before it is passed. */
 const asked = ref('');
 function tick(done: boolean): void {
@@ -57,9 +59,16 @@ function tick(done: boolean): void {
             return;
         }
         asked.value = '';
+        // The next test takes the place of this one: a second press right after the first is not meant for it.
+        if (done && !once('pass')) {
+            return;
+        }
         const { id, minutes } = test.value;
         // A practice is nobody's work: nothing of it is ticked.
         if (!practice.value) {
+            store.takeBack.value = done
+                ? { words: `Tick: ${test.value.title}`, act: () => void box.press(id, false, minutes) }
+                : null;
             void box.press(id, done, minutes);
         }
         if (done) {

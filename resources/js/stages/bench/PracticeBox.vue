@@ -32,6 +32,7 @@ function begin(): void {
                 >Or put these in, one a line, for somebody else to find
                 <textarea
                     v-model="faults"
+                    maxlength="980"
                     class="field mt-1 h-24 w-full font-mono"
                     placeholder="joint@k2:to:1"
                     spellcheck="false"

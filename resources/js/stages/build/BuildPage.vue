@@ -7,6 +7,7 @@ import VisitsBox from './VisitsBox.vue';
 import { ask, inWords } from '@/lib/http';
 import { provideScreen } from '@/lib/screen';
 import { useMoving } from './moving';
+import { useTicked } from './ticked';
 import { useOutbox } from '@/lib/outbox';
 import DayLanes from './DayLanes.vue';
 import type { Answer, Visit } from '@/types/generated/responses';
@@ -26,14 +27,12 @@ const moving = useMoving(
     (message) => (refused.value = message),
 );
 const steps = computed(() => new Map((build.value?.steps ?? []).map((s) => [s.id, s])));
-const days = computed(
-    () =>
-        build.value?.days.map((day) => ({
-            ...day,
-            slots: build.value?.slots.filter((s) => s.day === day.day) ?? [],
-        })) ?? [],
+const { days, stayed, tick } = useTicked(
+    () => build.value ?? null,
+    (step, done, minutes) => box.press(step, done, minutes),
+    store.takeBack,
 );
-const finished = computed(() => (build.value?.steps ?? []).filter((s) => s.done));
+const finished = computed(() => (build.value?.steps ?? []).filter((s) => s.done && !stayed.value.has(s.id)));
 const clock = (minute: number) => hoursOf(build.value?.begins ?? 8, minute);
 const said = (day: string) =>
     new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
@@ -189,7 +188,8 @@ onMounted(() => {
                         :taken="took(slot.id)"
                         :waiting="box.last(slot.id) !== undefined"
                         @choose="chosen = chosen === slot.id ? '' : slot.id"
-                        @tick="(done, minutes) => box.press(slot.id, done, minutes)"
+                        @took="(minutes) => box.press(slot.id, true, minutes)"
+                        @tick="(done, minutes) => tick(slot.id, steps.get(slot.id)!.title, done, minutes)"
                         @wait="(after, on) => wait(slot.id, after, on)"
                         @move="(day, from) => moving.to({ step: slot.id, day, from, person: slot.people[0] ?? 0 })"
                         @back="send('move', { step: slot.id, back: true, keep: true })"
@@ -209,7 +209,8 @@ onMounted(() => {
                         :done="isDone(step.id)"
                         :taken="took(step.id)"
                         :waiting="box.last(step.id) !== undefined"
-                        @tick="(done, minutes) => box.press(step.id, done, minutes)"
+                        @took="(minutes) => box.press(step.id, true, minutes)"
+                        @tick="(done, minutes) => tick(step.id, step.title, done, minutes)"
                     />
                 </ol>
             </section>

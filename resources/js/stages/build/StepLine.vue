@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, nextTick } from 'vue';
 import type { BuildPicture, BuildSlot, BuildStep } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 import { hoursOf } from '@/lib/hours';
@@ -18,6 +18,7 @@ const props = defineProps<{
 const emit = defineEmits<{
     choose: [];
     tick: [done: boolean, minutes: number];
+    took: [minutes: number];
     wait: [after: string, on: boolean];
     move: [day: string, from: number];
     back: [];
@@ -29,6 +30,13 @@ const others = computed(() =>
     props.build.steps.filter((s) => s.id !== props.step.id && !s.done && !props.step.after.includes(s.id)),
 );
 const at = computed(() => hoursOf(props.build.begins, props.atTime?.from ?? 0));
+
+/** What the box shows follows what counts: a bounced press does not. */
+async function press(box: HTMLInputElement): Promise<void> {
+    emit('tick', box.checked, props.taken || props.step.minutes);
+    await nextTick();
+    box.checked = props.done;
+}
 
 function move(form: HTMLFormElement): void {
     const data = new FormData(form);
@@ -48,7 +56,7 @@ function move(form: HTMLFormElement): void {
             class="row-span-3 size-7 self-center accent-ember sm:row-span-1 sm:size-5"
             :checked="done"
             :aria-label="`${step.title} is done`"
-            @change="emit('tick', ($event.target as HTMLInputElement).checked, taken || step.minutes)"
+            @change="press($event.target as HTMLInputElement)"
         />
         <span class="fig text-ink2">{{ when }}</span>
         <span>
@@ -139,7 +147,7 @@ function move(form: HTMLFormElement): void {
                         inputmode="numeric"
                         :value="taken"
                         :aria-label="`Minutes that ${step.title} took`"
-                        @change="emit('tick', true, Number(($event.target as HTMLInputElement).value) || step.minutes)"
+                        @change="emit('took', Number(($event.target as HTMLInputElement).value) || step.minutes)"
                     />
                     min</label
                 ></template

@@ -5,8 +5,9 @@ import ConnectionNote from '@/ui/ConnectionNote.vue';
 import EmberMark from '@/ui/EmberMark.vue';
 import DialogBox from '@/ui/DialogBox.vue';
 import { face, turnFace } from '@/lib/face';
-import { ask, Refusal } from '@/lib/http';
+import { ask, inWords, Refusal } from '@/lib/http';
 import { useKeys } from '@/lib/keys';
+import { leaveFor } from '@/lib/past';
 import { person } from '@/lib/person';
 import JobLine from './JobLine.vue';
 import type { Home } from '@/types/generated/responses';
@@ -55,6 +56,13 @@ const picker = ref<HTMLInputElement>();
 const refusal = ref('');
 const importing = ref(false);
 
+async function signOut(): Promise<void> {
+    try {
+        leaveFor((await ask<{ to: string }>('POST', '/sign-out')).to);
+    } catch (error) {
+        refusal.value = inWords(error);
+    }
+}
 async function importFile(): Promise<void> {
     const file = picker.value?.files?.[0];
     if (!file) {
@@ -98,7 +106,7 @@ useKeys(() => [
             <button type="button" class="text-ink2" @click="turnFace()">
                 {{ face === 'day' ? 'Night' : 'Day' }} <kbd>D</kbd>
             </button>
-            <button type="button" class="text-ink2" @click="router.post('/sign-out')">Sign out</button>
+            <button type="button" class="text-ink2" @click="signOut()">Sign out</button>
         </header>
         <ConnectionNote />
         <main class="pt-6">
@@ -223,6 +231,7 @@ useKeys(() => [
                     <input
                         v-if="power === 'battery'"
                         v-model="form.battery"
+                        maxlength="60"
                         class="fig field !w-40"
                         aria-label="Its blocks"
                         placeholder="6 of 8 V"

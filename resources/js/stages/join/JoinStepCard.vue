@@ -158,7 +158,7 @@ function named(): void {
                 >
                     <label class="block"
                         >The app lists it as
-                        <input v-model="listedAs" class="field" name="listed" placeholder="Light 1" />
+                        <input v-model="listedAs" class="field" name="listed" maxlength="80" placeholder="Light 1" />
                     </label>
                     <button class="press big w-full" :disabled="!listedAs.trim()">It is in the list</button>
                 </form>
@@ -173,6 +173,7 @@ function named(): void {
                         ref="first"
                         v-model="given.name"
                         class="field"
+                        maxlength="80"
                         name="name"
                         :aria-invalid="refused?.at === 'name'"
                         aria-describedby="name-said"
@@ -183,6 +184,7 @@ function named(): void {
                     <input
                         v-model="given.room"
                         class="field"
+                        maxlength="80"
                         name="room"
                         :aria-invalid="refused?.at === 'room'"
                         aria-describedby="room-said"

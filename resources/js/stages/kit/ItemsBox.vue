@@ -108,7 +108,7 @@ const add = (kit: string, kind: string) =>
             </tbody>
         </table>
         <label class="mt-3 block"
-            >Find it on the shelf <input v-model="words" class="field" placeholder="remote, plug, set"
+            >Find it on the shelf <input v-model="words" maxlength="100" class="field" placeholder="remote, plug, set"
         /></label>
         <ul>
             <li v-for="entry in found" :key="entry.id" class="flex justify-between gap-3 border-b border-rule2 py-1">

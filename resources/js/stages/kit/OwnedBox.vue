@@ -42,7 +42,7 @@ const own = (kit: string, count: number) => change({ kind: 'SetOwned', kit, coun
             </li>
         </ul>
         <label class="mt-3 block"
-            >Find it on the shelf <input v-model="words" class="field" placeholder="12 V supply"
+            >Find it on the shelf <input v-model="words" maxlength="100" class="field" placeholder="12 V supply"
         /></label>
         <ul>
             <li v-for="entry in found" :key="entry.id" class="flex justify-between gap-3 border-b border-rule2 py-1">

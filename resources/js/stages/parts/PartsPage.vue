@@ -100,6 +100,7 @@ const shortcuts = [
                         >Filter
                         <input
                             v-model="words"
+                            maxlength="100"
                             class="w-32 border-b border-ink3 bg-transparent text-ink"
                             placeholder="part, run, K2 …"
                     /></label>

@@ -137,6 +137,7 @@ useKeys(() => [
                 <input
                     ref="field"
                     v-model="words"
+                    maxlength="100"
                     class="w-full bg-transparent py-1 text-ink outline-none"
                     placeholder="24 V tunable, 2 x 1.5, hub …"
                 /><kbd class="ml-1">/</kbd></label

@@ -31,6 +31,7 @@ const enter = useForm({});
                     >Address
                     <input
                         v-model="form.email"
+                        maxlength="200"
                         type="email"
                         class="field"
                         autocomplete="username"

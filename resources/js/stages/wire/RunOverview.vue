@@ -37,6 +37,7 @@ function toggle(id: string): void {
                 >Filter
                 <input
                     v-model="words"
+                    maxlength="100"
                     class="w-40 border-b border-ink3 bg-transparent text-ink"
                     placeholder="place, strip, S1 …"
             /></label>

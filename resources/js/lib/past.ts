@@ -1,0 +1,26 @@
+import { router } from '@inertiajs/vue3';
+
+/** Forgets what the browser kept of a page that is gone back to, before the page is made: the server's answer is newer. */
+export function forgetKeptPage(): void {
+    const [way] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
+    if (way?.type === 'back_forward') {
+        history.replaceState(null, '');
+    }
+}
+
+/** Going back or forward shows a page as it is now, not as it was when it was left. */
+export function watchPast(): void {
+    window.addEventListener('popstate', () => {
+        // After the router has shown what it kept. Signed out meanwhile, the answer is the sign-in page.
+        setTimeout(() =>
+            router.visit(window.location.href, { replace: true, preserveScroll: true, preserveState: false }),
+        );
+    });
+    // A whole page that the browser kept alive.
+    window.addEventListener('pageshow', (event) => event.persisted && window.location.reload());
+}
+
+/** Leaves for the sign-in page as a new document: nothing of the pages before it is kept. */
+export function leaveFor(url: string): void {
+    window.location.replace(url);
+}
