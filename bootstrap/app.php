@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Database\FullDisk;
+use App\Database\Trouble;
 use App\History\Conflict;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\NoStore;
@@ -43,17 +43,20 @@ return Application::configure(basePath: dirname(__DIR__))
                     422,
                 ),
         );
-        $exceptions->render(
-            static fn(Throwable $e, Request $request): ?Response => match (true) {
-                !FullDisk::caused($e) => null,
-                $request->expectsJson() => new JsonResponse(['message' => FullDisk::WORDS], 507),
-                default => response()->view(
+        $exceptions->render(static function (Throwable $e, Request $request): ?Response {
+            $trouble = Trouble::of($e);
+            if ($trouble === null) {
+                return null;
+            }
+
+            return $request->expectsJson()
+                ? new JsonResponse(['message' => $trouble->words()], $trouble->value)
+                : response()->view(
                     'errors.page',
-                    ['title' => 'The disk is full', 'what' => FullDisk::WORDS],
-                    507,
-                ),
-            },
-        );
+                    ['title' => $trouble->title(), 'what' => $trouble->words()],
+                    $trouble->value,
+                );
+        });
         $exceptions->render(
             static fn(Conflict $c): JsonResponse => new JsonResponse(
                 [

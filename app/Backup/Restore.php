@@ -6,6 +6,7 @@ namespace App\Backup;
 
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
+use ErrorException;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
@@ -31,7 +32,7 @@ final readonly class Restore
                 "“{$path}” is not there, damaged, or no backup of Ember Dusk. Nothing was restored.",
             );
         }
-        $manifest = Manifest::read((string) $zip->getFromName(Backup::MANIFEST), $this->known());
+        $manifest = Manifest::read(self::manifest($zip), $this->known());
         $copy = "{$target}.restored";
         try {
             self::unpack($zip, $copy, $manifest);
@@ -66,17 +67,41 @@ final readonly class Restore
         return array_keys($this->migrator->getMigrationFiles([database_path('migrations')]));
     }
 
+    /** A damaged archive is a warning, which the framework throws. */
+    private static function copied(ZipArchive $zip, string $copy): bool
+    {
+        try {
+            $from = $zip->getStream(Backup::DATABASE);
+            $to = fopen($copy, 'wb');
+            if ($from === false || $to === false) {
+                return false;
+            }
+            $copied = stream_copy_to_stream($from, $to) !== false;
+            fclose($from);
+            fclose($to);
+
+            return $copied;
+        } catch (ErrorException) {
+            return false;
+        }
+    }
+
+    private static function manifest(ZipArchive $zip): string
+    {
+        try {
+            return (string) $zip->getFromName(Backup::MANIFEST);
+        } catch (ErrorException) {
+            return '';
+        }
+    }
+
     private static function unpack(ZipArchive $zip, string $copy, Manifest $manifest): void
     {
-        $from = $zip->getStream(Backup::DATABASE);
-        $to = fopen($copy, 'wb');
-        if ($from === false || $to === false || stream_copy_to_stream($from, $to) === false) {
+        if (!self::copied($zip, $copy)) {
             throw new InvalidInput(
                 'The file is damaged: its database cannot be unpacked, or the disk is full. Nothing was restored.',
             );
         }
-        fclose($from);
-        fclose($to);
         if (hash_file('sha256', $copy) !== $manifest->sha256) {
             throw new InvalidInput(
                 'The file is damaged: its database is not as it was when the backup was made. Nothing was restored.',

@@ -5,36 +5,38 @@ declare(strict_types=1);
 namespace App\Database;
 
 use ErrorException;
-use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use PDOException;
 use Throwable;
+use UnexpectedValueException;
 
-/** Whether something failed because there is no room left, and how that is told. */
+/** Whether a file could not be written because there is no room left: a session, a log, a result, the database's own log. */
 final readonly class FullDisk
 {
-    public const WORDS = 'The disk of the server is full: this was not kept. What was kept before stands. Make room on it, then try again.';
-
-    /** SQLITE_FULL */
-    private const FULL = 13;
-
     /** Bytes under which a file that cannot be written means a full disk. */
     private const ROOM = 300_000;
 
-    public static function caused(Throwable $e): bool
+    /** SQLite's codes for a file that cannot be written or opened. */
+    private const FILES = [10, 14];
+
+    public static function stopped(Throwable $e): bool
     {
-        for ($of = $e; $of !== null; $of = $of->getPrevious()) {
-            if ($of instanceof QueryException && ($of->errorInfo[1] ?? 0) === self::FULL) {
+        if (str_contains($e->getMessage(), 'No space left on device')) {
+            return true;
+        }
+        $file =
+            $e instanceof ErrorException ||
+            $e instanceof UnexpectedValueException ||
+            ($e instanceof PDOException && in_array((int) ($e->errorInfo[1] ?? 0), self::FILES, true));
+        if (!$file) {
+            return false;
+        }
+        foreach (
+            [storage_path(), dirname((string) DB::connection()->getConfig('database')), sys_get_temp_dir()]
+            as $directory
+        ) {
+            if (is_dir($directory) && disk_free_space($directory) < self::ROOM) {
                 return true;
-            }
-            if ($of instanceof ErrorException) {
-                foreach (
-                    [storage_path(), dirname((string) DB::connection()->getConfig('database')), sys_get_temp_dir()]
-                    as $directory
-                ) {
-                    if (is_dir($directory) && disk_free_space($directory) < self::ROOM) {
-                        return true;
-                    }
-                }
             }
         }
 

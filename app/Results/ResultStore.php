@@ -10,8 +10,9 @@ use Illuminate\Contracts\Cache\Repository;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
+use Throwable;
 
-/** Results that can be worked out anew, kept by fingerprint. The store has a size: what was written longest ago goes first. */
+/** Results that can be calculated again, kept by fingerprint. The store has a size: what was written longest ago goes first. */
 final readonly class ResultStore
 {
     private const DAY = 86_400;
@@ -22,20 +23,39 @@ final readonly class ResultStore
     /** Share of the size that is left after a look. */
     private const LEFT = 0.75;
 
+    /** Letters of the hash before what is kept: a file that was cut off or damaged is told by it. */
+    private const HASH = 32;
+
     /** @param  int  $size  bytes */
     public function __construct(private Repository $cache, private int $size) {}
 
+    /** Null where nothing is kept, or what is kept is damaged: it is calculated again. */
     public function get(string $key): mixed
     {
-        return $this->cache->get($key);
+        try {
+            $kept = $this->cache->get($key);
+            if (!is_string($kept) || !str_starts_with($kept, self::hash(substr($kept, self::HASH)))) {
+                return null;
+            }
+
+            return unserialize(substr($kept, self::HASH));
+        } catch (Throwable) {
+            return null;
+        }
     }
 
     public function put(string $key, mixed $value): void
     {
-        $this->cache->put($key, $value, self::DAY);
+        $bytes = serialize($value);
+        $this->cache->put($key, self::hash($bytes) . $bytes, self::DAY);
         if (random_int(1, self::LOTTERY) === 1) {
             $this->prune();
         }
+    }
+
+    private static function hash(string $bytes): string
+    {
+        return hash('xxh128', $bytes);
     }
 
     /** @return int bytes that are kept afterwards */

@@ -188,9 +188,7 @@ final class NetworkTest extends BrowserTestCase
     {
         return count(
             array_filter(
-                $this->browser()->driver->findElements(
-                    WebDriverBy::cssSelector('[data-step] input[type=checkbox]'),
-                ),
+                $this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-step] input[type=checkbox]')),
                 static fn($e): bool => $e->isSelected(),
             ),
         );

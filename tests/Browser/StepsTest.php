@@ -153,8 +153,7 @@ final class StepsTest extends BrowserTestCase
             ->driver->getKeyboard()
             ->sendKeys([Key::CONTROL, 'z', Key::NULL]);
         $this->eventually(
-            fn(): bool => $this->server()->query('select done from ticks order by id desc limit 1') === ['0'] ||
-                $this->server()->query('select done from ticks order by id desc limit 1') === [0],
+            fn(): bool => $this->server()->query('select done from ticks order by id desc limit 1') === ['0'],
             'undo does not take the tick back',
         );
         $this->eventually(fn(): bool => $this->js("return {$box}.checked") === false, 'the row is still ticked');

@@ -108,6 +108,14 @@ final class BackupTest extends TestCase
                 static fn(string $file) => file_put_contents($file, substr((string) file_get_contents($file), 0, 4000)),
                 'damaged',
             ],
+            'bytes inside the packed database' => [
+                static function (string $file): void {
+                    $bytes = (string) file_get_contents($file);
+                    $at = intdiv(strlen($bytes), 2);
+                    file_put_contents($file, substr_replace($bytes, str_repeat("\x00", 200), $at, 200));
+                },
+                'damaged',
+            ],
             'no zip' => [static fn(string $file) => file_put_contents($file, 'hello'), 'no backup of Ember Dusk'],
             'another zip' => [$manifest(static fn(): array => ['hello' => 1]), 'its manifest cannot be read'],
             'a newer program' => [

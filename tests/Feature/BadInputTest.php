@@ -4,17 +4,30 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Database\FullDisk;
+use App\Database\Trouble;
 use App\Models\Job;
 use App\Photos\Shrink;
+use App\Results\ResultStore;
+use ArrayObject;
 use EmberDusk\Tests\Demo;
+use ErrorException;
+use FilesystemIterator;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PDO;
+use PDOException;
 use PHPUnit\Framework\Attributes\DataProvider;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use RuntimeException;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
+use UnexpectedValueException;
 
 /** What no well-meaning page sends: each is refused with words, none fails the server. */
 final class BadInputTest extends TestCase
@@ -121,11 +134,10 @@ final class BadInputTest extends TestCase
         }
     }
 
-    public function test_a_header_cell_of_megabytes_is_told_at_once(): void
+    public function test_refuses_a_header_cell_of_megabytes_by_its_length(): void
     {
         $this->begin();
         $huge = 'kind,id,name,' . str_repeat('x', 7_900_000) . "\nfuse,a,b,c\n";
-        $at = hrtime(true);
         $response = $this->postJson('/shelf/import', [
             'file' => UploadedFile::fake()->createWithContent('shelf.csv', $huge),
         ])->assertStatus(422);
@@ -136,8 +148,6 @@ final class BadInputTest extends TestCase
         ])
             ->assertStatus(422)
             ->assertJsonPath('message', 'Line 1 has 500001 columns; at most 400 are read.');
-        // A comparison of every known name with it took half a minute; a hundredth of that is still far from it.
-        self::assertLessThan(10e9, hrtime(true) - $at);
     }
 
     public function test_an_array_as_address_at_sign_in(): void
@@ -202,7 +212,7 @@ final class BadInputTest extends TestCase
             $said = $answer->getStatusCode() === 201 ? null : $answer;
         }
         self::assertNotNull($said);
-        $said->assertStatus(507)->assertJsonPath('message', FullDisk::WORDS);
+        $said->assertStatus(507)->assertJsonPath('message', Trouble::FullDisk->words());
         self::assertStringContainsString('database or disk is full', (string) file_get_contents($log));
         $this->post(
             '/jobs/import',
@@ -214,6 +224,151 @@ final class BadInputTest extends TestCase
         DB::statement('pragma max_page_count = 1000000');
         $this->job->photos()->create($photo);
         self::assertSame('ok', DB::scalar('pragma integrity_check'));
+    }
+
+    /** A begin or commit is no query: its failure carries no code of its own, and was a 500. */
+    public function test_a_write_outside_a_query_that_fails_is_explained_too(): void
+    {
+        $this->begin();
+        foreach (
+            [
+                [new PDOException('SQLSTATE[HY000]: General error: 5 database is locked'), 503, 'busy for too long'],
+                [
+                    new PDOException('SQLSTATE[HY000]: General error: 13 database or disk is full'),
+                    507,
+                    'disk of the server is full',
+                ],
+                [
+                    new ErrorException(
+                        'file_put_contents(): write of 90 bytes failed with errno=28 No space left on device',
+                    ),
+                    507,
+                    'disk of the server is full',
+                ],
+                [
+                    new UnexpectedValueException('The stream "x.log" could not be opened: No space left on device'),
+                    507,
+                    'disk of the server is full',
+                ],
+                [new RuntimeException('outer', 0, new PDOException('database is locked')), 503, 'busy for too long'],
+            ]
+            as [$thrown, $status, $words]
+        ) {
+            Route::middleware('web')->post('/thrown', static fn() => throw $thrown);
+            $this->postJson('/thrown')->assertStatus($status)->assertSee($words);
+            $this->post('/thrown', [], ['Accept' => 'text/html'])
+                ->assertStatus($status)
+                ->assertSee($words);
+        }
+        Route::middleware('web')->post('/thrown', static fn() => throw new RuntimeException('a bug'));
+        $this->postJson('/thrown')->assertStatus(500);
+    }
+
+    /** Another process holds the write lock for longer than a request waits: every kind of write says so. */
+    public function test_a_database_that_stays_locked_is_explained(): void
+    {
+        $this->begin();
+        DB::statement('pragma busy_timeout = 50');
+        $other = new PDO('sqlite:' . DB::connection()->getDatabaseName());
+        $other->exec('begin immediate');
+        foreach (
+            [
+                [
+                    "/jobs/{$this->job->id}/change",
+                    [
+                        'base' => 1,
+                        'stage' => 'wire',
+                        'change' => ['kind' => 'DescribeJob', 'name' => 'New', 'client' => ''],
+                    ],
+                ],
+                ['/jobs', ['name' => 'Another', 'client' => '', 'place' => 'Hall']],
+                ["/jobs/{$this->job->id}/client-links", []],
+                [
+                    "/jobs/{$this->job->id}/bench/log",
+                    [
+                        'uuid' => (string) Str::uuid(),
+                        'kind' => 'remark',
+                        'place' => '',
+                        'command' => '',
+                        'value' => null,
+                        'text' => 'x',
+                        'by' => '',
+                        'sure' => false,
+                        'at' => '2026-11-28T09:30:00.000Z',
+                    ],
+                ],
+            ]
+            as [$path, $body]
+        ) {
+            $this->postJson($path, $body)->assertStatus(503)->assertSee('busy for too long');
+        }
+        $other->exec('rollback');
+        $this->postJson("/jobs/{$this->job->id}/client-links")->assertCreated();
+    }
+
+    /** A job file with a bell in its name is refused where it stands; a stored one is read without it, and can be deleted. */
+    public function test_control_characters_in_job_files_are_refused_and_in_stored_jobs_left_out(): void
+    {
+        $this->begin();
+        $document = (array) json_decode($this->jobFile(), true);
+        $document['name'] = "Pebble\u{7} Fen";
+        $this->postJson('/jobs/import', [
+            'file' => UploadedFile::fake()->createWithContent('job.json', (string) json_encode($document)),
+        ])
+            ->assertStatus(422)
+            ->assertJsonPath('pointer', '/name')
+            ->assertSee('control characters');
+        $kept = $this->job->newest();
+        DB::connection()
+            ->getPdo()
+            ->prepare('update revisions set document = ? where id = ?')
+            ->execute([(string) gzcompress((string) json_encode($document)), $kept->id]);
+        DB::table('jobs')
+            ->where('id', $this->job->id)
+            ->update(['name' => $document['name']]);
+        $job = $this->job->refresh();
+        self::assertSame('Pebble Fen', $job->newest()->plan()->name);
+        $this->get("/jobs/{$job->id}/wire")->assertOk();
+        $this->postJson("/jobs/{$job->id}/archive")->assertOk();
+        $this->deleteJson("/jobs/{$job->id}", ['name' => 'Pebble Fen'])->assertOk();
+    }
+
+    /** Results can be calculated again: a file of them that was cut off or changed is as good as none. */
+    public function test_damaged_result_files_are_calculated_again(): void
+    {
+        $this->begin();
+        config(['cache.stores.results' => ['driver' => 'file', 'path' => "{$this->home}/results"]]);
+        $this->app->forgetInstance(ResultStore::class);
+        $this->app->forgetInstance('cache');
+        $this->app->make('cache')->forgetDriver('results');
+        $this->get("/jobs/{$this->job->id}/wire")->assertOk();
+        $files = [];
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator("{$this->home}/results", FilesystemIterator::SKIP_DOTS),
+            )
+            as $file
+        ) {
+            $files[] = (string) $file;
+        }
+        self::assertNotSame([], $files);
+        foreach (
+            [
+                static fn(string $b): string => substr($b, 0, intdiv(strlen($b), 2)),
+                static fn(string $b): string => substr_replace($b, "\xff\x00X", intdiv(strlen($b), 2), 3),
+                static fn(string $b): string => 'garbage',
+                static fn(string $b): string => '',
+                static fn(string $b): string => substr($b, 0, 10) . serialize(new ArrayObject([1])),
+            ]
+            as $damage
+        ) {
+            foreach ($files as $file) {
+                file_put_contents($file, $damage((string) @file_get_contents($file)));
+            }
+            $this->get("/jobs/{$this->job->id}/wire")->assertOk();
+            $this->get('/')->assertOk();
+        }
+        File::deleteDirectory("{$this->home}/results");
     }
 
     public function test_the_largest_photo_stays_under_200_megabytes(): void

@@ -38,6 +38,24 @@ final class ControlCommandsTest extends TestCase
         );
     }
 
+    public function test_prints_the_same_as_json(): void
+    {
+        config(['ember.timezone' => 'UTC']);
+        $json = static fn(string $command, array $more): array => (array) json_decode(
+            self::said($command, 'observatory', $more + ['--json' => true]),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
+        $say = $json('say', ['said' => 'all but the cove, 30 %']);
+        self::assertSame([true, 0.3], [$say['answers'][0]['answers'], $say['answers'][0]['level']]);
+        self::assertSame(['zigbee'], array_column(array_slice($json('reach', [])['reach'], 0, 1), 'way'));
+        self::assertSame(20, $json('reach', ['--wifi' => [11]])['wifi']['free'][0]);
+        $play = $json('play', ['--day' => '2026-06-21']);
+        self::assertSame('2026-06-21', $play['day']);
+        self::assertEqualsWithDelta(3 * 60 + 25, $play['sunrise'], 10);
+        self::assertContains(23 * 60 + 30, array_column($play['starts'], 'minutes'));
+    }
+
     public function test_a_day_and_what_wins(): void
     {
         config(['ember.timezone' => 'UTC']);

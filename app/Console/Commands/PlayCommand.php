@@ -9,7 +9,9 @@ use EmberDusk\Control\Agenda;
 use EmberDusk\Control\Priorities;
 use EmberDusk\Control\Running;
 use EmberDusk\Control\Sun;
+use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
@@ -18,7 +20,7 @@ final class PlayCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:play {file : a job file, - for standard input} {--day= : YYYY-MM-DD, today where it is not said}';
+    protected $signature = 'ember:play {file : a job file, - for standard input} {--day= : YYYY-MM-DD, today where it is not said} {--json : print them as JSON}';
 
     protected $description = 'Print what plays by itself: shows, the times of a day by clock and sun, and which of several wins';
 
@@ -30,11 +32,15 @@ final class PlayCommand extends Command
             if (preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) !== 1 || date_create($day) === false) {
                 throw new InvalidInput("“{$day}” is no day: write it as 2026-06-21.");
             }
-            foreach ($plan->shows as $show) {
-                $this->line("“{$show->name}” " . (new Running($plan, $show))->words());
+            if ($this->option('json')) {
+                $this->output->write(Json::pretty(self::told($plan, $day)));
+            } else {
+                foreach ($plan->shows as $show) {
+                    $this->line("“{$show->name}” " . (new Running($plan, $show))->words());
+                }
+                $this->day($plan, $day);
+                $this->wins($plan);
             }
-            $this->day($plan, $day);
-            $this->wins($plan);
             $fights = (new Priorities($plan))->fights();
 
             if ($fights === []) {
@@ -43,6 +49,50 @@ final class PlayCommand extends Command
 
             return self::FAILURE;
         });
+    }
+
+    /** @return array<string, mixed> shows, the day's times in minutes after midnight, and which trigger wins at each light */
+    private static function told(Plan $plan, string $day): array
+    {
+        $sun = $plan->position === null ? null : (new Sun($plan->position, Clock::zone()))->on($day);
+        $agenda = Agenda::of($plan, $day, Clock::zone());
+
+        return [
+            'day' => $day,
+            'sunrise' => $sun?->rise,
+            'sunset' => $sun?->set,
+            'shows' => array_values(
+                array_map(
+                    static fn(Show $s): array => ['name' => $s->name, 'words' => (new Running($plan, $s))->words()],
+                    $plan->shows,
+                ),
+            ),
+            'starts' => array_map(
+                static fn(array $e): array => [
+                    'minutes' => $e['minutes'],
+                    'trigger' => $e['trigger']->words(),
+                    'plays' => self::plays($plan, $e['trigger']),
+                ],
+                $agenda->entries,
+            ),
+            'not' => array_map(
+                static fn(array $n): array => ['trigger' => $n['trigger']->words(), 'why' => $n['why']],
+                $agenda->not,
+            ),
+            'wins' => array_map(
+                static fn(array $row): array => [
+                    'on' => array_map(static fn(Trigger $t): string => $t->words(), $row['on']),
+                    'lights' => array_map(
+                        static fn(array $by): array => array_map(
+                            static fn(Trigger $t): string => self::plays($plan, $t),
+                            $by,
+                        ),
+                        $row['wins'],
+                    ),
+                ],
+                (new Priorities($plan))->table(),
+            ),
+        ];
     }
 
     private function day(Plan $plan, string $day): void

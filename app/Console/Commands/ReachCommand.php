@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use EmberDusk\Control\RadioReach;
 use EmberDusk\Control\WifiAdvice;
+use EmberDusk\Formats\Json;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\School;
 use Illuminate\Console\Command;
@@ -14,7 +15,7 @@ final class ReachCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:reach {file : a job file, - for standard input} {--wifi=* : Wi-Fi channels in use there, beside those of the notes}';
+    protected $signature = 'ember:reach {file : a job file, - for standard input} {--wifi=* : Wi-Fi channels in use there, beside those of the notes} {--json : print them as JSON}';
 
     protected $description = 'Print which devices of a job hear each other: links, hops, nodes whose loss cuts others off, channels that are free';
 
@@ -23,15 +24,24 @@ final class ReachCommand extends Command
         return $this->answering(function (): int {
             $plan = $this->plan();
             $roster = RosterOfPlan::of($plan, new School());
-            $lost = 0;
-            foreach (RadioReach::of($roster) as $reach) {
-                array_map($this->line(...), $reach->lines($roster));
-                $lost += count($reach->lost);
-            }
+            $all = RadioReach::of($roster);
+            $lost = array_sum(array_map(static fn(RadioReach $r): int => count($r->lost), $all));
             $wifi = array_values(array_map(intval(...), (array) $this->option('wifi')));
-            $advice = WifiAdvice::of($plan, $wifi)->words();
-            if ($advice !== '') {
-                $this->line($advice);
+            $advice = WifiAdvice::of($plan, $wifi);
+            if ($this->option('json')) {
+                $this->output->write(
+                    Json::pretty([
+                        'reach' => array_map(static fn(RadioReach $r): array => get_object_vars($r), $all),
+                        'wifi' => get_object_vars($advice),
+                    ]),
+                );
+            } else {
+                foreach ($all as $reach) {
+                    array_map($this->line(...), $reach->lines($roster));
+                }
+                if ($advice->words() !== '') {
+                    $this->line($advice->words());
+                }
             }
 
             if ($lost === 0) {

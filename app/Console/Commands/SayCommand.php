@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use EmberDusk\Control\Assistants;
+use EmberDusk\Control\Spoken;
+use EmberDusk\Formats\Json;
 use Illuminate\Console\Command;
 
 final class SayCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:say {file : a job file, - for standard input} {said : what is said to the assistants}';
+    protected $signature = 'ember:say {file : a job file, - for standard input} {said : what is said to the assistants} {--json : print the answers as JSON}';
 
     protected $description = 'Say something to the assistants of a job: what is understood, and which lights answer on the stand-ins';
 
@@ -19,6 +21,18 @@ final class SayCommand extends Command
     {
         return $this->answering(function (): int {
             $spoken = Assistants::say($this->plan(), (string) $this->argument('said'));
+            if ($this->option('json')) {
+                $this->output->write(
+                    Json::pretty([
+                        'words' => $spoken->words,
+                        'answers' => $spoken->answers,
+                        'note' => $spoken->note,
+                        'trouble' => $spoken->trouble,
+                    ]),
+                );
+
+                return self::verdictOf($spoken);
+            }
             $this->line($spoken->words);
             foreach ($spoken->answers as $a) {
                 $this->line(
@@ -36,13 +50,19 @@ final class SayCommand extends Command
             if ($spoken->trouble !== '') {
                 $this->line($spoken->trouble);
             }
-            $answers = array_filter($spoken->answers, static fn(array $a): bool => $a['answers']);
 
-            if ($answers !== [] && count($answers) === count($spoken->answers)) {
-                return self::SUCCESS;
-            }
-
-            return self::FAILURE;
+            return self::verdictOf($spoken);
         });
+    }
+
+    private static function verdictOf(Spoken $spoken): int
+    {
+        $answers = array_filter($spoken->answers, static fn(array $a): bool => $a['answers']);
+
+        if ($answers !== [] && count($answers) === count($spoken->answers)) {
+            return self::SUCCESS;
+        }
+
+        return self::FAILURE;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Job;
+use EmberDusk\Formats\Json;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -16,7 +17,15 @@ final class DeleteJobRequest extends FormRequest
     {
         $job = $this->route('job');
 
-        return ['name' => ['bail', 'required', 'string', 'max:200', Rule::in([$job instanceof Job ? $job->name : ''])]];
+        return [
+            'name' => [
+                'bail',
+                'required',
+                'string',
+                'max:200',
+                Rule::in([$job instanceof Job ? Json::bare($job->name) : '']),
+            ],
+        ];
     }
 
     /** @return array<string, string> */

@@ -25,8 +25,49 @@ final readonly class Json
         "\x28\xB5\x2F\xFD" => 'zstd',
     ];
 
-    /** @throws Refusal when it is too large, too deep, not JSON or not an object */
+    /** Control characters but tabs and ends of lines: no text that people type has them. */
+    private const CONTROL = '/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/';
+
+    /**
+     * An object that this program wrote itself: control characters that an earlier version let through are left out.
+     *
+     * @throws Refusal when it is too large, too deep, not JSON or not an object
+     */
+    public static function own(string $text): stdClass
+    {
+        $value = self::decoded($text, self::LARGEST);
+        self::clean($value);
+
+        return $value;
+    }
+
+    /** @throws Refusal when it is too large, too deep, not JSON or not an object, or has numbers or letters that no file has */
     public static function object(string $text, int $largest = self::LARGEST): stdClass
+    {
+        $value = self::decoded($text, $largest);
+        self::plain($value, '');
+
+        return $value;
+    }
+
+    /** Text without control characters. */
+    public static function bare(string $text): string
+    {
+        return (string) preg_replace(self::CONTROL, '', $text);
+    }
+
+    private static function clean(mixed $value): void
+    {
+        foreach ((array) $value as $key => $inner) {
+            if (is_array($inner) || $inner instanceof stdClass) {
+                self::clean($inner);
+            } elseif (is_string($inner) && $value instanceof stdClass && preg_match(self::CONTROL, $inner) === 1) {
+                $value->{$key} = self::bare($inner);
+            }
+        }
+    }
+
+    private static function decoded(string $text, int $largest): stdClass
     {
         if (strlen($text) > $largest) {
             throw new InvalidInput(
@@ -56,22 +97,21 @@ final readonly class Json
             throw new InvalidInput('The file is JSON, but not an object: it should begin with {.');
         }
 
-        self::finite($value, '');
-
         return $value;
     }
 
     /** A number such as 1e999 arrives as infinite and would be none any more when it is written. */
-    private static function finite(mixed $value, string $pointer): void
+    private static function plain(mixed $value, string $pointer): void
     {
         if (is_float($value) && !is_finite($value)) {
             throw InvalidInput::at($pointer, 'The number is too large to be one.');
         }
+        if (is_string($value) && preg_match(self::CONTROL, $value) === 1) {
+            throw InvalidInput::at($pointer, 'The text has control characters in it. Remove them, then import again.');
+        }
         if (is_array($value) || $value instanceof stdClass) {
             foreach ((array) $value as $key => $inner) {
-                if (!is_string($inner)) {
-                    self::finite($inner, "{$pointer}/{$key}");
-                }
+                self::plain($inner, "{$pointer}/{$key}");
             }
         }
     }

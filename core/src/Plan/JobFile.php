@@ -48,6 +48,6 @@ final readonly class JobFile
     /** A plan from a document that this program wrote itself: no schema, the invariants hold. */
     public static function own(string $text): Plan
     {
-        return DocumentReader::read(new Fields(Upgrades::newest(Shelf::plain(Json::object($text)))));
+        return DocumentReader::read(new Fields(Upgrades::newest(Shelf::plain(Json::own($text)))));
     }
 }

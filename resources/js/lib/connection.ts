@@ -1,13 +1,15 @@
 import { router } from '@inertiajs/vue3';
 import { ref } from 'vue';
-import { IN_BETWEEN, NOT_REACHED } from './http';
+import { EXPIRED, IN_BETWEEN, NOT_REACHED, renewed } from './http';
 
 /** Why the last page that was asked for did not come; empty when it did. */
 export const pageRefusal = ref('');
 
+const RENEWED = 'The page had expired and is renewed. What you entered is still here: press again.';
 const REFUSALS: Record<number, string> = {
     404: 'This is not there any more, or belongs to another crew.',
-    419: 'The page is too old. Load it again, then sign in.',
+    503: 'The database was busy for too long: this was not saved. Try again in a moment.',
+    507: 'The disk of the server is full: this was not saved. Everything saved before is still there.',
 };
 
 /** A page that does not come leaves the one that is open as it is, and says so. */
@@ -17,6 +19,10 @@ export function watchPages(): void {
         event.preventDefault();
         if (!headers['x-ember-now']) {
             pageRefusal.value = IN_BETWEEN;
+            return;
+        }
+        if (status === EXPIRED) {
+            void renewed().then((ok) => (pageRefusal.value = ok ? RENEWED : NOT_REACHED));
             return;
         }
         pageRefusal.value = REFUSALS[status] ?? `The server answered ${status}. Try again; what is kept stays kept.`;

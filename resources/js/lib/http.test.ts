@@ -28,3 +28,18 @@ test('a refusal carries its words and its place', async () => {
     expect([inWords(refusal), pointerOf(refusal)]).toEqual(['The run ends at pad 360.', '/pad']);
     expect([inWords(new TypeError('odd')), pointerOf('odd')]).toEqual(['TypeError: odd', '']);
 });
+
+test('an expired page is renewed in place and what was entered is sent once more', async () => {
+    const asked: string[] = [];
+    const ours = (status: number, body: object) =>
+        new Response(JSON.stringify(body), { status, headers: { 'X-Ember-Now': '1800000000000' } });
+    vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
+        asked.push(`${url} ${String(init.body ?? '')}`.trim());
+        if (url === '/time') {
+            return ours(401, { message: 'signed out' });
+        }
+        return asked.length === 1 ? ours(419, { message: 'expired' }) : ours(200, { revision: 8 });
+    });
+    expect(await ask<{ revision: number }>('POST', '/jobs/1/change', { name: 'typed' })).toEqual({ revision: 8 });
+    expect(asked).toEqual(['/jobs/1/change {"name":"typed"}', '/time', '/jobs/1/change {"name":"typed"}']);
+});

@@ -33,7 +33,7 @@ function token(): string {
 const SAID: Record<number, string> = {
     401: 'You are signed out. Open the sign-in page in another tab, sign in, then try again here.',
     404: 'This job is not there, or belongs to another crew.',
-    419: 'The page is too old. Open the sign-in page in another tab, then try again here.',
+    419: 'The page has expired. Open the sign-in page in another tab, then try again here.',
     429: 'Too many tries. Wait a minute.',
 };
 
@@ -46,6 +46,17 @@ export const IN_BETWEEN =
 const CUT_OFF = 'The server’s answer did not arrive whole.';
 /** Every answer of ours carries the server’s time; what comes without is somebody else’s. */
 const OURS = 'X-Ember-Now';
+
+/** The page's token is not the session's any more: the session has ended, or another tab has begun one. */
+export const EXPIRED = 419;
+
+/** Fetches a new token for the open page. Whether the server was reached. */
+export async function renewed(): Promise<boolean> {
+    return fetch('/time', { headers: { Accept: 'application/json' } }).then(
+        (response) => response.headers.has(OURS),
+        () => false,
+    );
+}
 
 /** A page that goes is let finish no more than that, all it asks together. */
 const LAST_BYTES = 60_000;
@@ -67,9 +78,8 @@ export async function ask<T>(
     const form = body instanceof FormData;
     const text = body === undefined || form ? undefined : JSON.stringify(body);
     const sent = Date.now();
-    let response: Response;
-    try {
-        response = await fetch(url, {
+    const send = () =>
+        fetch(url, {
             method,
             body: form ? body : text,
             keepalive: leaving && new TextEncoder().encode(text).length < LAST_BYTES,
@@ -80,6 +90,13 @@ export async function ask<T>(
                 ...(form || body === undefined ? {} : { 'Content-Type': 'application/json' }),
             },
         });
+    let response: Response;
+    try {
+        response = await send();
+        // Renewed in place: what was entered is sent once more.
+        if (response.status === EXPIRED && (await renewed())) {
+            response = await send();
+        }
     } catch {
         throw new Refusal(NOT_REACHED, 0);
     }

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+use PDOException;
+use Throwable;
+
+/** Why a write failed through no fault of the request: the disk is full, or the database was locked for too long. */
+enum Trouble: int
+{
+    case FullDisk = 507;
+    case Busy = 503;
+
+    /** SQLite's result codes. */
+    private const FULL = 13;
+
+    private const LOCKED = [5, 6];
+
+    public static function of(Throwable $e): ?self
+    {
+        for ($of = $e; $of !== null; $of = $of->getPrevious()) {
+            $code = $of instanceof PDOException ? (int) ($of->errorInfo[1] ?? 0) : 0;
+            $says = $of->getMessage();
+            // A begin or commit outside a query carries the code in its message alone.
+            if ($code === self::FULL || str_contains($says, 'database or disk is full') || FullDisk::stopped($of)) {
+                return self::FullDisk;
+            }
+            if (in_array($code, self::LOCKED, true) || str_contains($says, 'database is locked')) {
+                return self::Busy;
+            }
+        }
+
+        return null;
+    }
+
+    public function title(): string
+    {
+        return match ($this) {
+            self::FullDisk => 'The disk is full',
+            self::Busy => 'The database is busy',
+        };
+    }
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::FullDisk
+                => 'The disk of the server is full: this was not saved. Everything saved before is still there. Make room on the disk, then try again.',
+            self::Busy => 'The database was busy for too long: this was not saved. Try again in a moment.',
+        };
+    }
+}
