@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Joining\Guide\Field;
+
 /** Steps of a run as they are printed: whoever follows the words alone, with no screen, does all that the hands of the run did. */
 final readonly class Instructions
 {
@@ -74,7 +76,7 @@ final readonly class Instructions
             if ($act->kind === Act::TAP && explode(' ', $act->text)[0] === 'search' && $step->look === Step::HAND) {
                 $said[] = sprintf(
                     'It searches for %g s: do the next steps meanwhile.',
-                    $this->roster->unit($act->device)->leaflet->figure('search') ?? Guide\Field::SEARCH,
+                    $this->roster->unit($act->device)->leaflet->figure('search') ?? Field::SEARCH,
                 );
             }
         }
