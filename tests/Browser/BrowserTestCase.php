@@ -228,6 +228,48 @@ abstract class BrowserTestCase extends TestCase
         return '';
     }
 
+    /**
+     * What the page's own session is answered, past the screens: for steps that prepare.
+     *
+     * @param  array<string, mixed>|null  $body
+     * @return array<string, mixed>
+     */
+    protected function request(string $method, string $path, ?array $body = null): array
+    {
+        $said = $this->browser()->driver->executeAsyncScript(
+            'const token = decodeURIComponent((document.cookie.match(/XSRF-TOKEN=([^;]+)/) ?? [])[1] ?? "");' .
+                'fetch(arguments[1], { method: arguments[0], headers: { Accept: "application/json", "X-XSRF-TOKEN": token, ' .
+                '...(arguments[2] ? { "Content-Type": "application/json" } : {}) }, body: arguments[2] ?? undefined })' .
+                '.then(async (r) => arguments[3](JSON.stringify({ status: r.status, body: await r.json() })))' .
+                '.catch((e) => arguments[3](JSON.stringify({ status: 0, body: { message: String(e) } })));',
+            [$method, $path, $body === null ? null : json_encode($body)],
+        );
+        $said = json_decode(is_string($said) ? $said : '', true);
+        self::assertIsArray($said);
+        self::assertContains($said['status'], [200, 201], "{$method} {$path}: " . json_encode($said['body']));
+
+        return $said['body'];
+    }
+
+    /**
+     * Changes of a job's plan.
+     *
+     * @param  array<string, mixed>  ...$changes
+     */
+    protected function change(int $job, array ...$changes): void
+    {
+        foreach ($changes as $change) {
+            $base = $this->request('GET', "/jobs/{$job}/state?stage=wire")['revision'];
+            $this->request('POST', "/jobs/{$job}/change", ['base' => $base, 'stage' => 'wire', 'change' => $change]);
+        }
+    }
+
+    /** Chooses the first of a run's options, as a press on “Choose A” at Kit does. */
+    protected function firstOption(int $job, string $run): void
+    {
+        $this->change($job, $this->request('GET', "/jobs/{$job}/options/{$run}")['options'][0]['take']);
+    }
+
     /** The revision that the page says is kept. */
     protected function revision(): int
     {

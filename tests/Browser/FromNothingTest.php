@@ -23,7 +23,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->assertAccessible('a job without a tape');
         $this->click(fn() => $this->button('Choose the kit'));
         $this->see('Converter 30-60 V to 12 V');
-        $this->click(fn() => $this->button('Take B over'));
+        $this->click(fn() => $this->button('Choose B'));
         $this->dontSee('Rail lacks');
         $this->click(fn() => $this->button('piece by piece'));
         $this->see('In-line switch');

@@ -140,7 +140,7 @@ final class NarrowboatTest extends BrowserTestCase
     {
         $this->click(fn() => $this->find('nav[aria-label=Stages] a:nth-child(2)'));
         $this->see('options side by side');
-        $this->see('Take A over');
+        $this->see('Choose A');
         $this->see('C1: set its switch to RGBW');
         $this->assertAccessible('kit, options of the cabin');
         // B is asked for at 24 V instead of 12, which its strip, supply and load follow.
@@ -149,7 +149,7 @@ final class NarrowboatTest extends BrowserTestCase
             fn(): bool => substr_count($this->text(), 'Single colour 24 V') === 2,
             'option B did not follow',
         );
-        $this->click(fn() => $this->button('Take A over'));
+        $this->click(fn() => $this->button('Choose A'));
         $this->dontSee('Port lacks a strip');
         $this->click(fn() => $this->button('piece by piece'));
         $this->see('In the plan');

@@ -7,12 +7,14 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
+use PHPUnit\Framework\Attributes\Group;
 
 /** Build's steps: moved, ticked, waited for, with and without a signal. */
 final class StepsTest extends BrowserTestCase
 {
     use WorkHands;
 
+    #[Group('clock')]
     public function test_a_step_is_moved_and_its_cost_seen(): void
     {
         $this->open('/jobs/1/build');
@@ -160,11 +162,11 @@ final class StepsTest extends BrowserTestCase
         $this->browser()->size(1280, 800);
     }
 
+    #[Group('clock')]
     public function test_ticks_without_a_signal_arrive_once_when_there_is_one(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];
-        $this->open('/jobs/2/kit');
-        $this->takeOver('Port');
+        $this->firstOption(2, 'port');
         $this->browser()->size(390, 844);
         $this->open('/jobs/2/build');
         $this->find('[data-step]');

@@ -60,7 +60,7 @@ final class WalkTest extends BrowserTestCase
     private function kit(): void
     {
         $this->see('Cove lacks a strip');
-        $this->see('Take C over');
+        $this->see('Choose C');
         $this->assertAccessible('kit, options side by side');
         $this->press('k');
         $this->see('What speaks against one here stands beside it');

@@ -22,12 +22,13 @@ trait WorkHands
         $this->js('document.activeElement.blur()');
     }
 
-    /** The cheapest kit for a run of the job that is open at Kit. */
-    private function takeOver(string $run): void
+    /** By hand at Kit: a run is chosen, then the first option of it once it is there. */
+    private function chooseFirstOption(string $run, string $id): void
     {
-        $this->see('Take A over');
         $this->click(fn() => $this->button($run));
-        $this->click(fn() => $this->button('Take A over'));
-        $this->dontSee("{$run} lacks a strip");
+        $this->find("[data-options=\"{$id}\"]");
+        $revision = $this->revision();
+        $this->click(fn() => $this->button('Choose A'));
+        $this->eventually(fn(): bool => $this->revision() > $revision, "the option for {$run} is not kept");
     }
 }

@@ -13,6 +13,7 @@ final class WorkTest extends BrowserTestCase
 {
     use WorkHands;
 
+    #[Group('clock')]
     public function test_the_observatory_goes_from_plan_to_packed_van(): void
     {
         $this->open('/jobs/1/parts');
@@ -98,8 +99,6 @@ final class WorkTest extends BrowserTestCase
         $this->see('tape measure');
     }
 
-    /** Lengths and offcuts go by no hour. */
-    #[Group('any-hour')]
     public function test_one_piece_offcuts_and_how_a_run_is_made_up(): void
     {
         $this->open('/jobs/1/parts');
@@ -129,10 +128,8 @@ final class WorkTest extends BrowserTestCase
     {
         $this->open('/jobs/2/kit');
         $this->see('options side by side');
-        $this->see('Take A over');
-        foreach (['Port', 'Star'] as $run) {
-            $this->takeOver($run);
-        }
+        $this->chooseFirstOption('Port', 'port');
+        $this->firstOption(2, 'star');
         $this->open('/jobs/2/parts');
         $this->see('no fewer lengths would do');
         $this->see('Clear silicone');

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\History\Revisions;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 final class BuildTest extends TestCase
@@ -105,6 +106,7 @@ final class BuildTest extends TestCase
         self::assertFalse($build['steps'][0]['done']);
     }
 
+    #[Group('clock')]
     public function test_the_crews_own_minutes_better_the_next_jobs_estimate(): void
     {
         $before = self::step(
@@ -237,6 +239,7 @@ final class BuildTest extends TestCase
         ])->assertStatus(422);
     }
 
+    #[Group('clock')]
     public function test_day_sheets_and_the_packing_list_are_given_out(): void
     {
         $days = (string) $this->get("/jobs/{$this->job->id}/day-sheets")

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Time\Clock;
 use FilesystemIterator;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
@@ -88,6 +89,7 @@ final class ClockTest extends TestCase
     }
 
     #[DataProvider('moments')]
+    #[Group('clock')]
     public function test_days_and_hours_are_those_of_the_crew(string $moment, string $day, string $hour): void
     {
         $this->travelTo($moment);
@@ -124,6 +126,7 @@ final class ClockTest extends TestCase
         self::assertLessThan(60_000, abs($one - $real));
     }
 
+    #[Group('clock')]
     public function test_every_answer_carries_the_time(): void
     {
         $this->travelTo('2026-12-01 09:00:00');

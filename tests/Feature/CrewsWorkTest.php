@@ -11,6 +11,7 @@ use App\Models\Crew;
 use App\Models\Job;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** What a crew has learnt and what lies in its van is its own, and two of a crew work on one job without losing a press. */
@@ -48,6 +49,7 @@ final class CrewsWorkTest extends TestCase
         self::assertEqualsWithDelta(1.5, Ticks::productivity($this->job)->kinds['dry']['factor'], 1e-9);
     }
 
+    #[Group('clock')]
     public function test_a_jobs_own_minutes_and_what_was_taken_back_do_not_count(): void
     {
         self::timed($this->job, 'dry', 30, [60, 60, 60, 60]);

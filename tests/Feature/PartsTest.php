@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Time\Clock;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 final class PartsTest extends TestCase
@@ -13,6 +14,7 @@ final class PartsTest extends TestCase
     use ObservatoryJob;
     use RefreshDatabase;
 
+    #[Group('clock')]
     public function test_a_part_is_ordered_comes_and_is_packed(): void
     {
         $this->get("/jobs/{$this->job->id}/parts")->assertOk();
@@ -44,6 +46,7 @@ final class PartsTest extends TestCase
         self::assertContains('part-late', array_column($answer['desk']['findings'], 'code'));
     }
 
+    #[Group('clock')]
     public function test_a_day_that_is_over_and_a_strange_state_are_refused(): void
     {
         $this->postJson("/jobs/{$this->job->id}/parts", [

@@ -1,6 +1,14 @@
 import { beforeEach, expect, test, vi } from 'vitest';
 import { createApp, defineComponent, h, nextTick } from 'vue';
 import type { Answer } from '@/types/generated/responses';
+let before: ((event: object) => boolean | void) | undefined;
+const visited: string[] = [];
+vi.mock('@inertiajs/vue3', () => ({
+    router: {
+        on: (_: string, hears: typeof before) => ((before = hears), () => undefined),
+        visit: (url: string) => visited.push(url),
+    },
+}));
 import { provideScreen, type ScreenStore } from './screen';
 
 type Asked = { url: string; body: { base?: number; change?: { kind: string; pad?: number } } };
@@ -141,4 +149,46 @@ test('fixes that have to be solved come behind the picture and leave it as it is
     behind({ revision: 1, fixes: [{ code: 'evenness', place: 'cove', title: 'Dull', fixes: both }] });
     await vi.waitFor(() => expect(store.fixesOf(dull as never)).toEqual(both));
     expect(store.desk.value).toBe(had);
+});
+
+const visit = (url: string) => ({ detail: { visit: { method: 'get', url: new URL(url, 'http://here') } } });
+
+test('a page that is left while an edit is being saved is left once it is saved', async () => {
+    let save: () => void = () => undefined;
+    server = () => new Promise((done) => (save = () => done(ours(answer(2)))));
+    const { store } = open();
+    const saved = store.change({ kind: 'MoveFeed', pad: 1 });
+    await vi.waitFor(() => expect(store.status.value).toBe('keeping'));
+    expect(before!(visit('/jobs/3/build'))).toBe(false);
+    expect(visited).toEqual([]);
+    save();
+    await saved;
+    await vi.waitFor(() => expect(visited).toEqual(['http://here/jobs/3/build']));
+    expect(before!(visit('/jobs/3/build'))).toBeUndefined();
+});
+
+test('an edit that the server has not got is said to be lost before the page is left', async () => {
+    vi.useFakeTimers();
+    server = () => Promise.reject(new TypeError('gone'));
+    const { store, close } = open();
+    void store.change({ kind: 'MoveFeed', pad: 1 });
+    await vi.waitFor(() => expect(store.status.value).toBe('waiting'));
+    expect(before!(visit('/'))).toBe(false);
+    expect(store.message.value).toContain('Leave once more to discard');
+    expect(before!(visit('/'))).toBeUndefined();
+    close();
+    vi.useRealTimers();
+});
+
+test('a busy database is tried again, and nothing is lost', async () => {
+    vi.useFakeTimers();
+    let tries = 0;
+    server = async () => (++tries === 1 ? ours({ message: 'busy' }, 503) : ours(answer(2)));
+    const { store } = open();
+    const saved = store.change({ kind: 'MoveFeed', pad: 1 });
+    await vi.waitFor(() => expect(store.status.value).toBe('waiting'));
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(await saved).toBe(true);
+    expect(store.answer.value.revision).toBe(2);
+    vi.useRealTimers();
 });

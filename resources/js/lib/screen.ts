@@ -11,6 +11,7 @@ import {
     type Ref,
     type ShallowRef,
 } from 'vue';
+import { router } from '@inertiajs/vue3';
 import type { Answer, Desk, Finding, Fix, SolvedFixes } from '@/types/generated/responses';
 import { ask, Refusal, type Over, inWords } from './http';
 
@@ -39,7 +40,7 @@ export interface ScreenStore {
     look(scene: string): Promise<void>;
     /** Ids of the runs that are shown large, parted by spaces: a large job sends curves of those only. */
     open: Ref<string>;
-    change(payload: Payload, leaving?: boolean): Promise<boolean>;
+    change(payload: Payload): Promise<boolean>;
     preview(payload: Payload): void;
     takeBack: Ref<TakeBack | null>;
     undo(): Promise<void>;
@@ -51,6 +52,8 @@ export interface ScreenStore {
 
 const KEY: InjectionKey<ScreenStore> = Symbol('desk');
 const RETRY = 3000;
+/** Not reached, or busy: tried again until it works. */
+const AGAIN = [0, 503];
 
 /** Rows in their order: those that were sent, else those that the page had. */
 function ordered<Row extends { id: string }>(order: string[], had: Row[] = [], sent: Row[]): Row[] {
@@ -94,13 +97,14 @@ export function provideScreen(first: Answer): ScreenStore {
     });
 
     /** One request at a time; a lost connection is tried again until it works, so that nothing typed is lost. */
-    async function send(what: string, body: object, leaving = false): Promise<boolean> {
+    async function send(what: string, body: object): Promise<boolean> {
         for (;;) {
             status.value = 'keeping';
             over.value = null;
             try {
                 const has = answer.value.desk;
-                const said = await ask<Answer>('POST', url(what), { ...asking(has), ...body }, { leaving });
+                // An edit that is under way when the page is left goes on without it.
+                const said = await ask<Answer>('POST', url(what), { ...asking(has), ...body }, { leaving: true });
                 answer.value = { ...said, desk: whole(said.desk, has) };
                 previewed.value = null;
                 status.value = 'kept';
@@ -110,9 +114,12 @@ export function provideScreen(first: Answer): ScreenStore {
                 if (!(error instanceof Refusal)) {
                     throw error;
                 }
-                if (error.status === 0 && !left) {
+                if (AGAIN.includes(error.status) && !left) {
                     status.value = 'waiting';
-                    message.value = 'Not kept yet: the server is not reached. It is tried again by itself.';
+                    message.value =
+                        error.status === 0
+                            ? 'Not saved yet: the server is not reached. It is tried again automatically.'
+                            : `Not saved yet: the database is busy. It is tried again automatically.`;
                     await new Promise((done) => setTimeout(done, RETRY));
                     continue;
                 }
@@ -222,11 +229,11 @@ export function provideScreen(first: Answer): ScreenStore {
             await inTurn(reload);
         },
         takeBack,
-        change(payload, leaving = false) {
+        change(payload) {
             takeBack.value = null;
             round++;
             wanted = null;
-            return inTurn(() => send('change', { base: answer.value.revision, change: payload }, leaving));
+            return inTurn(() => send('change', { base: answer.value.revision, change: payload }));
         },
         preview(payload) {
             wanted = payload;
@@ -258,7 +265,31 @@ export function provideScreen(first: Answer): ScreenStore {
             };
         },
     };
-    onBeforeUnmount(() => (left = true));
+    let warned = false;
+    // An edit that is being saved is waited for; one that the server has not got is said to be lost before it is.
+    const stopWatching = router.on('before', (event) => {
+        const { visit } = event.detail;
+        if (status.value === 'kept' || visit.method !== 'get' || visit.prefetch) {
+            return;
+        }
+        if (status.value === 'keeping') {
+            void queue.finally(() => router.visit(visit.url.href));
+            return false;
+        }
+        if (!warned) {
+            warned = true;
+            message.value = 'Not saved yet: the server is not reached. Leave once more to discard the last edit.';
+            return false;
+        }
+    });
+    const warn = (event: BeforeUnloadEvent) => status.value === 'waiting' && event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    watch(status, () => (warned = false));
+    onBeforeUnmount(() => {
+        left = true;
+        stopWatching();
+        window.removeEventListener('beforeunload', warn);
+    });
     provide(KEY, store);
     return store;
 }

@@ -27,7 +27,7 @@ const moving = useMoving(
     (message) => (refused.value = message),
 );
 const steps = computed(() => new Map((build.value?.steps ?? []).map((s) => [s.id, s])));
-const { days, stayed, tick } = useTicked(
+const { days, stayed, tick, thaw } = useTicked(
     () => build.value ?? null,
     (step, done, minutes) => box.press(step, done, minutes),
     store.takeBack,
@@ -53,6 +53,7 @@ async function send(what: string, body: object): Promise<boolean> {
     try {
         store.answer.value = await ask<Answer>('POST', url(`build/${what}`), body);
         moving.drop();
+        thaw();
         refused.value = '';
         return true;
     } catch (error) {

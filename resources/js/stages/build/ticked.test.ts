@@ -25,7 +25,8 @@ function list(ids: string[]) {
 test('a ticked row stays where it was pressed while the plan moves on', () => {
     const { build, ticked, shown } = list(['dry', 'cut', 'glue']);
     ticked.tick('dry', 'Dry run', true, 30);
-    build.value = picture(['cut', 'glue']);
+    // The plan puts what is left in another order.
+    build.value = picture(['glue', 'cut']);
     expect(shown()).toEqual(['dry', 'cut', 'glue']);
     ticked.tick('glue', 'Glue', true, 30);
     build.value = picture(['cut']);
@@ -33,6 +34,8 @@ test('a ticked row stays where it was pressed while the plan moves on', () => {
     ticked.tick('cut', 'Cut', true, 30);
     build.value = picture([], []);
     expect(shown()).toEqual(['dry', 'cut', 'glue']);
+    ticked.thaw();
+    expect(shown()).toEqual([]);
 });
 
 test('a row that is not done after all stands once, where the plan has it', () => {

@@ -14,6 +14,8 @@ const props = defineProps<{ run: string }>();
 const { answer, change } = useScreen();
 const cards = ref<OptionCard[]>([]);
 const name = ref('');
+/** The run that the cards are of. */
+const of = ref('');
 const asked = ref<OptionQuestion[]>([]);
 const busy = ref(false);
 const message = ref('');
@@ -21,6 +23,7 @@ const hear = onlyNewest<Options>(
     (found) => {
         cards.value = found.options;
         name.value = found.name;
+        of.value = found.run;
         asked.value = found.asked;
         message.value = '';
         busy.value = false;
@@ -95,7 +98,7 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
         </div>
         <p v-if="message" role="alert" class="mt-2 text-stop">{{ message }}</p>
         <div class="mt-2 overflow-x-auto" tabindex="0" aria-label="Options">
-            <table v-if="cards.length" class="options" :class="{ stale: busy }">
+            <table v-if="cards.length" class="options" :class="{ stale: busy }" :data-options="busy ? undefined : of">
                 <thead>
                     <tr>
                         <th><span class="sr-only">What is asked and found</span></th>
@@ -188,8 +191,8 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                     <tr>
                         <th><span class="sr-only">Action</span></th>
                         <td v-for="(card, n) in cards" :key="n">
-                            <button v-if="card.take" type="button" class="press" @click="take(card)">
-                                Take {{ String.fromCharCode(65 + n) }} over
+                            <button v-if="card.take && !busy" type="button" class="press" @click="take(card)">
+                                Choose {{ String.fromCharCode(65 + n) }}
                             </button>
                         </td>
                     </tr>

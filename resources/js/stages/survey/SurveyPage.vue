@@ -41,13 +41,13 @@ async function putMine(): Promise<void> {
 }
 
 /** Keeps what was typed after a rest of the hand; returns when it is kept. */
-async function keep(leaving = false): Promise<void> {
+async function keep(): Promise<void> {
     clearTimeout(timer);
     timer = undefined;
     if (place.value && notes.value !== typed) {
         const text = (typed = notes.value);
         const of = typedOf;
-        const kept = await change({ kind: 'ReviseNotes', place: of, text }, leaving);
+        const kept = await change({ kind: 'ReviseNotes', place: of, text });
         await nextTick();
         if (!kept && of === at.value && notes.value !== text) {
             mine.value = text;
@@ -81,7 +81,7 @@ watch(
 );
 onBeforeUnmount(() => void keep());
 // The tab is closed, or the phone put away: what was typed last is kept before the hand rests.
-useEventListener(document, 'visibilitychange', () => document.visibilityState === 'hidden' && void keep(true));
+useEventListener(document, 'visibilitychange', () => document.visibilityState === 'hidden' && void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
 const tabs = ref<InstanceType<typeof PlaceTabs>>();
