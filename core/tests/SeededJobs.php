@@ -183,7 +183,7 @@ final class SeededJobs
             $this->try([
                 'kind' => 'ChooseModule',
                 'fixture' => $fixture,
-                'kit' => $this->one(['phasecut-150', 'phasecut-250', 'analog-zigbee', 'dali-zigbee']),
+                'kit' => $this->one(['phasecut-150', 'phasecut-200', 'analog-zigbee', 'dali-zigbee']),
             ]);
             $this->try([
                 'kind' => 'HangFixture',

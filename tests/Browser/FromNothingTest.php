@@ -19,10 +19,10 @@ final class FromNothingTest extends BrowserTestCase
         $this->find('[placeholder=cove]')->sendKeys('rail');
         $this->find('[placeholder="5.20"]')->sendKeys('3,4');
         $this->click(fn() => $this->radio('battery'));
-        $this->find('[placeholder="6 of 8 V"]')->sendKeys('6 of 8 V');
+        $this->find('[placeholder="3 of 8 V"]')->sendKeys('3 of 8 V');
         $this->assertAccessible('a job without a tape');
         $this->click(fn() => $this->button('Choose the kit'));
-        $this->see('Converter 30-60 V to 12 V');
+        $this->see('Converter 18-32 V to 12 V');
         $this->click(fn() => $this->button('Choose B'));
         $this->dontSee('Rail lacks');
         $this->click(fn() => $this->button('piece by piece'));

@@ -46,11 +46,11 @@ final class NarrowboatTest extends BrowserTestCase
         $this->press('wifi 11');
         $this->see('Wi-Fi channel 11');
         $this->click(fn() => $this->button('profile'));
-        $this->click(fn() => $this->button('room light'));
+        $this->click(fn() => $this->button('main light'));
         $this->eventually(
             fn(): bool => str_contains(
                 (string) $this->find('textarea')->getAttribute('value'),
-                'run port, profile, room light',
+                'run port, profile, main light',
             ),
             'mounting is not in the notes',
         );
@@ -130,9 +130,9 @@ final class NarrowboatTest extends BrowserTestCase
         $this->click(fn() => $this->button('Add a place'));
         $this->find('[role=dialog] input')->sendKeys(['Engine space', Key::ENTER]);
         $this->see('Engine space is not measured yet');
-        $this->find('textarea')->sendKeys("damp\nbattery E1 port side, 6 of 8 V, 165 Ah, want 12 V");
+        $this->find('textarea')->sendKeys("damp\nbattery E1 port side, 3 of 8 V, 165 Ah, want 12 V");
         $this->see('E1 has no tap at 12 V');
-        $this->see('Converter 30-60 V to 12 V');
+        $this->see('Converter 18-32 V to 12 V');
         $this->assertAccessible('survey of a battery on a phone');
     }
 

@@ -37,16 +37,16 @@ final class PracticeTest extends BrowserTestCase
         $this->click(fn() => $this->named('On'));
         $this->see('Press Search in the hub’s app');
         $this->click(fn() => $this->named('Search'));
-        $this->see('Press SET 5 times within 3 s on C1');
+        $this->see('Press SET 7 times within 4 s on C1');
         $this->assertAccessible('a lesson');
         self::assertSame(390, $this->js('return document.documentElement.scrollWidth'));
-        // As a finger does it: down and up, five times.
+        // As a finger does it: down and up, seven times.
         $this->js(
             "const key = document.querySelector('button[aria-label=\"SET of C1\"]'); const finger = (kind) => " .
                 'key.dispatchEvent(new PointerEvent(kind, { bubbles: true, pointerId: 1 })); ' .
-                "for (let n = 0; n < 5; n++) { setTimeout(() => { finger('pointerdown'); finger('pointerup'); }, n * 200); }",
+                "for (let n = 0; n < 7; n++) { setTimeout(() => { finger('pointerdown'); finger('pointerup'); }, n * 200); }",
         );
-        $this->see('C1: SET pressed 5 times');
+        $this->see('C1: SET pressed 7 times');
         $this->eventually(
             fn(): bool => str_contains(
                 (string) $this->js("return document.querySelector('[aria-label^=\"App of H1\"]').innerText"),

@@ -62,7 +62,7 @@ final class NewJobRequest extends FormRequest
             'length.numeric' => 'The length is a number of metres, such as 5.20.',
             'length.min' => 'A run is at least 0.05 m long.',
             'length.max' => 'A run is at most 500 m long.',
-            'battery.max' => 'Say the blocks in a few words, such as “6 of 8 V”.',
+            'battery.max' => 'Say the blocks in a few words, such as “3 of 8 V”.',
             'name.max' => 'A job’s name has at most 80 letters.',
             'client.max' => 'A client’s name has at most 80 letters.',
             'place.max' => 'A place’s name has at most 60 letters.',

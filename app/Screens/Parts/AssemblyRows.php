@@ -21,7 +21,7 @@ final readonly class AssemblyRows
 
     private const SEALS = ['silicone' => 'silicone, a day to cure', 'glue' => 'hot glue and tape'];
 
-    private const CUTS = ['after' => 'after fixing, from the unfed end', 'before' => 'to measure, before'];
+    private const CUTS = ['after' => 'after fixing, at the end without a feed', 'before' => 'to measure, before'];
 
     /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/makingRow */
     public static function of(JobState $state): array

@@ -35,7 +35,10 @@ final readonly class SurveyScreen
             'units' => StandingRows::units($state->plan),
             'terms' => $state->plan->terms->write(),
             'mountings' => RunNote::MOUNTINGS,
-            'lights' => RunNote::LIGHTS,
+            'lights' => array_map(
+                static fn(string $l): array => ['key' => $l, 'words' => RunNote::CALLED[$l] . ' light'],
+                RunNote::LIGHTS,
+            ),
             'words' => Clause::WORDS,
         ];
     }

@@ -136,7 +136,7 @@ final readonly class SupplyRows
         return array_values(
             array_filter([
                 $supply->battery()
-                    ? 'Isolate the bank before any work; fuse at the tap; never solder to a cell.'
+                    ? 'Isolate the bank before any work; fuse at the tap; no soldering on a battery.'
                     : LimitedPower::words($supply),
                 $supply->inrushAmps === null
                     ? null

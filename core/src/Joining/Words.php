@@ -148,7 +148,7 @@ final readonly class Words
             'link' => "Read {$light}",
             'enter' => 'Join its network',
             'kind' => "Kind of {$light}",
-            'swipe' => "Swipe for {$light}",
+            'swipe' => "Bind {$light} in the app",
             'zone' => "Zone {$zone} takes {$light}",
             'connect' => 'Connect',
             'type' => 'Type, order, count',

@@ -31,12 +31,12 @@ use EmberDusk\Values\Refusal;
 /** The kit of the shelf that fulfils a requirement at least cost: what is asked of each follows from the strip and the run. */
 final readonly class Fulfilment
 {
-    /** W/m that are wanted for each kind of light (common practice, no source: room light about 10 W/m, mood light less). */
+    /** W/m that are wanted for each kind of light (common practice, no source: main light about 10 W/m, accent light less). */
     private const DENSITY = ['room' => 10.0, 'mood' => 5.0];
 
     private const MOST_PARTS = 4;
 
-    /** W/m from which light is room light. */
+    /** W/m from which light is main light. */
     private const ROOM = 7.0;
 
     /**

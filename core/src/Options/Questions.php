@@ -18,8 +18,8 @@ final readonly class Questions
     private const CONTROLLERS = 4;
 
     private const WORDS = [
-        'room' => 'room light',
-        'mood' => 'mood light',
+        'room' => 'main light',
+        'mood' => 'accent light',
         'shelf' => 'the shelf',
         'owned' => 'what is owned first',
         'set' => 'a ready-made set',

@@ -11,7 +11,7 @@ use EmberDusk\Plan\SurveyedBanks;
 /** Steps of runs on a bank and of what moves: rings on the posts, a clamp where weight hangs, a shake test, taking apart to charge. */
 final class BatterySteps
 {
-    public const CAUTION = 'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; never solder to a cell.';
+    public const CAUTION = 'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; no soldering on a battery.';
 
     /** @var array<string, string> by bank, the step that puts rings on its posts */
     private array $posts = [];

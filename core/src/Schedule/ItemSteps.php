@@ -139,7 +139,7 @@ final readonly class ItemSteps
             kind: 'stick',
             of: $of,
             place: $name,
-            title: "{$title}: clean and stick, a hand’s length at a time",
+            title: "{$title}: clean, then stick in short stretches",
             why: 'It holds on clean ground only; no creases.',
             units: $run?->length() ?? 1.0,
             people: 1,

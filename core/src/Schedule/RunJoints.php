@@ -63,7 +63,7 @@ final readonly class RunJoints
     public function tools(): array
     {
         if ($this->soldered()) {
-            return ['iron at 320 °C', 'flux'];
+            return ['iron at 300 to 350 °C', 'flux'];
         }
 
         return ['crimping or screw tool'];

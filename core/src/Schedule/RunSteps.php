@@ -120,7 +120,7 @@ final readonly class RunSteps
             $fixed = $this->list->of(
                 of: $run,
                 kind: 'stick',
-                title: 'clean and stick, a hand’s length at a time',
+                title: 'clean, then stick in short stretches',
                 why: 'It holds on clean ground only; no creases.',
                 units: $units['stick'],
                 people: 1,
@@ -133,7 +133,7 @@ final readonly class RunSteps
             $fixed = $this->list->of(
                 of: $run,
                 kind: 'cut',
-                title: 'cut back from the unfed end',
+                title: 'cut to length at the end without a feed',
                 why: 'At marks only; what is fixed already cannot come up short.',
                 units: $units['cut'],
                 people: 1,

@@ -22,7 +22,7 @@ final readonly class BenchJob
             'kind' => 'ReviseNotes',
             'place' => 'hall',
             'text' =>
-                "dry\nstart end\n7.20 bar\nright 0.72 star, gap 0.05 at 0.3615 lead\nright 6.00 cove\nright 8.00 rail\noutlet P1 corner",
+                "dry\nstart end\n7.20 bar\nright 0.853 star, gap 0.05 at 0.4345 lead\nright 6.00 cove\nright 8.00 rail\noutlet P1 corner",
         ]);
         foreach (
             [

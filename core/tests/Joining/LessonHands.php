@@ -18,14 +18,14 @@ final class LessonHands
     /** @return list<array{float, string, string, 3?: string}> the first controller into the hub */
     private static function joined(): array
     {
-        return [self::ON, [5.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 5, 8.0)];
+        return [self::ON, [5.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 7, 8.0)];
     }
 
     /** @return list<array{float, string, string, 3?: string}> a link of zone and light, its window opened by the key */
     private static function link(string $light, int $zone, float $at, float $away = 0.05): array
     {
         return [
-            ...Bench::presses($light, 'SET', 4, $at),
+            ...Bench::presses($light, 'SET', 6, $at),
             [$at + 3, 'near', 'r1', "{$light} {$away}"],
             [$at + 3, 'set', 'r1', "zone {$zone}"],
             [$at + 4, 'hold', 'r1', 'zone 3'],
@@ -64,9 +64,9 @@ final class LessonHands
             [0.0, 'power-on', 'c2'],
             [0.0, 'power-on', 'c3'],
             [15.0, 'tap', 'h1', 'search'],
-            ...Bench::presses('c3', 'SET', 5, 20.0),
-            ...Bench::presses('c1', 'SET', 5, 30.0),
-            ...Bench::presses('c2', 'SET', 5, 40.0),
+            ...Bench::presses('c3', 'SET', 7, 20.0),
+            ...Bench::presses('c1', 'SET', 7, 30.0),
+            ...Bench::presses('c2', 'SET', 7, 40.0),
         ];
     }
 
@@ -77,8 +77,8 @@ final class LessonHands
             self::ON,
             [0.0, 'power-on', 'c2'],
             [15.0, 'tap', 'h1', 'search'],
-            ...Bench::presses('c1', 'SET', 5, 20.0),
-            ...Bench::presses('c2', 'SET', 5, 32.0),
+            ...Bench::presses('c1', 'SET', 7, 20.0),
+            ...Bench::presses('c2', 'SET', 7, 32.0),
         ];
     }
 
@@ -111,9 +111,9 @@ final class LessonHands
             [0.0, 'power-on', 'c2'],
             [0.0, 'power-on', 'p1'],
             [15.0, 'tap', 'h1', 'search'],
-            ...Bench::presses('c1', 'SET', 5, 18.0),
-            ...Bench::presses('c2', 'SET', 5, 20.0),
-            ...$again ? Bench::presses('c2', 'SET', 5, 36.0) : [],
+            ...Bench::presses('c1', 'SET', 7, 18.0),
+            ...Bench::presses('c2', 'SET', 7, 20.0),
+            ...$again ? Bench::presses('c2', 'SET', 7, 36.0) : [],
             ...self::remote(45.0),
             [47.0, 'hold', 'p1', 'MAIN 5'],
             ...Bench::presses('p1', 'MAIN', 3, 52.5),
@@ -138,7 +138,7 @@ final class LessonHands
         yield 'first-join' => [
             'first-join',
             self::joined(),
-            [self::ON, ...Bench::presses('c1', 'SET', 5, 20.0), [37.0, 'tap', 'h1', 'search']],
+            [self::ON, ...Bench::presses('c1', 'SET', 7, 20.0), [37.0, 'tap', 'h1', 'search']],
             'did not meet the search',
             [37.0, 45.0],
         ];
@@ -158,8 +158,8 @@ final class LessonHands
         yield 'five-not-four' => [
             'five-not-four',
             self::joined(),
-            [self::ON, [5.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 4, 8.0)],
-            'was pressed 4 times: that is its link',
+            [self::ON, [5.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 6, 8.0)],
+            'was pressed 6 times: that is its link',
             [5.0, 20.0],
         ];
         $guessed = ['Lamp 1' => 'Door', 'Lamp 2' => 'Table', 'Lamp 3' => 'Window'];
@@ -191,7 +191,7 @@ final class LessonHands
             'had power, and took the link',
             [11.0, 36.0],
         ];
-        $power = [self::ON, [0.0, 'power-on', 'p1'], ...Bench::presses('c1', 'SET', 4, 5.0)];
+        $power = [self::ON, [0.0, 'power-on', 'p1'], ...Bench::presses('c1', 'SET', 6, 5.0)];
         yield 'beside-it' => [
             'beside-it',
             [...$power, ...self::panel('c1', 1, 9.0)],
@@ -271,7 +271,7 @@ final class LessonHands
         yield 'wrong-colours' => [
             'wrong-colours',
             [...self::joined(), [40.0, 'mended', 'c1', 'wrong-setting|yes']],
-            [...self::joined(), [40.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 5, 45.0)],
+            [...self::joined(), [40.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 7, 45.0)],
             'it was not looked at',
             [0.0, 100.0],
         ];

@@ -73,10 +73,10 @@ final class PracticeTest extends TestCase
         $lesson = Lessons::of('first-join');
         $hands = [
             LessonHands::ON,
-            ...Bench::presses('c1', 'SET', 5, 5.0),
+            ...Bench::presses('c1', 'SET', 7, 5.0),
             [30.0, 'tap', 'h1', 'search'],
-            ...Bench::presses('c1', 'SET', 5, 33.0),
-            ...Bench::presses('c1', 'SET', 5, 48.0),
+            ...Bench::presses('c1', 'SET', 7, 33.0),
+            ...Bench::presses('c1', 'SET', 7, 48.0),
         ];
         $score = Score::of(self::attempt($lesson, $hands));
         self::assertTrue($score->passed());

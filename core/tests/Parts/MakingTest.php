@@ -152,8 +152,8 @@ final class MakingTest extends TestCase
                 $step($chosen('connector-crimp', 'connector-solder'))->table,
             ],
         );
-        self::assertContains('iron at 320 °C', $step($chosen('connector-crimp', 'connector-solder'))->tools);
-        self::assertNotContains('iron at 320 °C', $step($chosen('connector-crimp', 'connector-crimp'))->tools);
+        self::assertContains('iron at 300 to 350 °C', $step($chosen('connector-crimp', 'connector-solder'))->tools);
+        self::assertNotContains('iron at 300 to 350 °C', $step($chosen('connector-crimp', 'connector-crimp'))->tools);
         self::assertArrayNotHasKey(
             'consumable-solder-wire',
             self::parts($chosen('connector-crimp', 'connector-lever')),

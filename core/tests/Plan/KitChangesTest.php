@@ -84,7 +84,7 @@ final class KitChangesTest extends TestCase
                 $say($plan, 'mood', false)->run('cove')->light,
             ],
         );
-        self::assertStringContainsString('run cove, profile, outdoors, mood light', $plan->places['lecture']->notes);
+        self::assertStringContainsString('run cove, profile, outdoors, accent light', $plan->places['lecture']->notes);
     }
 
     public function test_sections_are_cut_into_equal_parts_over_gaps(): void

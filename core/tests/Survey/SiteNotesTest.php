@@ -198,7 +198,7 @@ final class SiteNotesTest extends TestCase
         $text =
             "5 cove # keep\nrun  cove ,  bare , up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5";
         self::assertSame(
-            "5 cove # keep\nrun  cove , profile, mood light, up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5",
+            "5 cove # keep\nrun  cove , profile, accent light, up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5",
             str_replace('cove, ', 'cove , ', TapeText::run($text, 'cove', ['profile'], 'mood')) ?: '',
         );
         self::assertSame("{$text}\nrun shelf, bare", TapeText::run($text, 'shelf', ['bare'], ''));

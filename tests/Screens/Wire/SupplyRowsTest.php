@@ -29,7 +29,7 @@ final class SupplyRowsTest extends TestCase
         self::assertSame($row['average']['text'], $row['peak']['text'], 'at full both are one');
         // 105 Ah by what 2 m of 9.6 W/m draw.
         self::assertEqualsWithDelta(105 / $full->supplyAmps, $row['runTime']['value'], 1e-9);
-        self::assertStringContainsString('never solder to a cell', $row['notes'][0]);
+        self::assertStringContainsString('no soldering on a battery', $row['notes'][0]);
         [$mains] = SupplyRows::of(
             new JobState(
                 Demo::run(

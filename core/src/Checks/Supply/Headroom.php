@@ -19,7 +19,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Part of a supply's rating stays unused: rating x (1 - headroom) >= nominal load (common practice: 144 W asks for 180 W). */
+/** Part of a supply's rating stays unused: rating x (1 - headroom) >= nominal load (common practice: 100 W needs 125 W; 144 W asks for 180 W). */
 final readonly class Headroom implements Check
 {
     /** Below this a limit leaves too little light to be worth a strip. */
@@ -31,7 +31,7 @@ final readonly class Headroom implements Check
             new Rule(
                 'headroom',
                 'supply',
-                'a supply leaves the job’s share of its rating unused: 144 W asks for 180 W',
+                'a supply leaves the job’s share of its rating unused: 100 W needs 125 W',
                 Rule::PRACTICE,
                 binds: 'headroom',
             ),

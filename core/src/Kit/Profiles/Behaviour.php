@@ -70,6 +70,8 @@ final readonly class Behaviour
      * @param  array<string, Signal>  $signals
      * @param  array<string, float>  $figures
      * @param  list<string>  $lacks  what its app cannot do: colour, white, fade, scene, show, schedule, presence
+     * @param  string  $network  what it shows once the phone is on its own network; empty where the entry does not say
+     * @param  string  $bind  what is pressed in its app while a receiver learns; empty where the entry does not say
      */
     public function __construct(
         public array $gestures = [],
@@ -77,6 +79,8 @@ final readonly class Behaviour
         public array $figures = [],
         public string $numbering = '#',
         public array $lacks = [],
+        public string $network = '',
+        public string $bind = '',
     ) {}
 
     /** @throws Refusal where two gestures are one to the device, a window ends before it begins, or a value is out of bounds */
@@ -117,6 +121,8 @@ final readonly class Behaviour
             figures: $figures,
             numbering: $f->stringOrNull('numbering', 30) ?? '#',
             lacks: $f->stringsOr('lacks', []),
+            network: $f->stringOrNull('network', 80) ?? '',
+            bind: $f->stringOrNull('bind', 80) ?? '',
         );
         $behaviour->check($f);
 

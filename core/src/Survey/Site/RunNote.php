@@ -16,6 +16,9 @@ final readonly class RunNote
 
     public const LIGHTS = ['room', 'mood'];
 
+    /** What each kind of light is called in the notes; the words of earlier versions are still read. */
+    public const CALLED = ['room' => 'main', 'mood' => 'accent'];
+
     /**
      * @param  list<string>  $mounting  of MOUNTINGS, in their order
      * @param  string  $light  one of LIGHTS, or empty
@@ -33,7 +36,7 @@ final readonly class RunNote
     ) {}
 
     /**
-     * Reads `cove {, profile | bare | outdoors | moving | removable | room [light] | mood [light] | up LENGTH}`.
+     * Reads `cove {, profile | bare | outdoors | moving | removable | main [light] | accent [light] | up LENGTH}`.
      *
      * @throws SlipFound
      */
@@ -48,15 +51,15 @@ final readonly class RunNote
             $text = mb_strtolower($attribute->text);
             if (in_array($text, self::MOUNTINGS, true)) {
                 $mounting[$text] = true;
-            } elseif (in_array($text, self::LIGHTS, true)) {
-                $light = $text;
+            } elseif (in_array($text, [...self::CALLED, ...self::LIGHTS], true)) {
+                $light = array_search($text, self::CALLED, true) ?: $text;
                 if ($clause->peek()?->is('light')) {
                     $clause->take();
                 }
             } elseif ($text === 'up') {
                 $height = $lengths->take($clause, 'the height above the floor', nought: true)->metres;
             } else {
-                throw $clause->unknown($attribute, 'a run', [...self::MOUNTINGS, ...self::LIGHTS, 'up']);
+                throw $clause->unknown($attribute, 'a run', [...self::MOUNTINGS, ...array_values(self::CALLED), 'up']);
             }
         }
         if (isset($mounting['profile'], $mounting['bare'])) {
@@ -80,7 +83,7 @@ final readonly class RunNote
     }
 
     /**
-     * The clause's end for such a mounting and light: ", profile, room light".
+     * The clause's end for such a mounting and light: ", profile, main light".
      *
      * @param  list<string>  $mounting
      */
@@ -88,7 +91,7 @@ final readonly class RunNote
     {
         $words = [
             ...$mounting,
-            ...$light === '' ? [] : ["{$light} light"],
+            ...$light === '' ? [] : [self::CALLED[$light] . ' light'],
             ...$height === null ? [] : ["up {$height}"],
         ];
 

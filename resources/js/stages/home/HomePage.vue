@@ -234,7 +234,7 @@ useKeys(() => [
                         maxlength="60"
                         class="fig field !w-40"
                         aria-label="Its blocks"
-                        placeholder="6 of 8 V"
+                        placeholder="3 of 8 V"
                     />
                 </fieldset>
                 <p v-if="form.errors.battery" role="alert" class="text-stop">{{ form.errors.battery }}</p>

@@ -34,7 +34,7 @@ const WORDS: [string, string][] = [
         'a cable that is there: from, to (or ?), cores and size, length; conduit, ceiling, surface, ground, free; guessed; 3x14awg',
     ],
     [
-        'battery E1, 6 of 8 V, 2 rows, 165 Ah, want 12 V',
+        'battery E1, 3 of 8 V, 2 rows, 165 Ah, want 12 V',
         'blocks in series, rows side by side, what the light needs; charged elsewhere',
     ],
     ['now 4 tubes, take out', 'what lights the place now; or “, stay”'],
@@ -44,8 +44,8 @@ const WORDS: [string, string][] = [
     ['later 3 A over the desk', 'amps that are kept for a later feed'],
     ['wifi 6 office · hub 15 loft', 'networks that are there, by channel; ? while not known'],
     [
-        'run cove, profile, room light, up 2.55',
-        'profile or bare, outdoors, moving, removable; room or mood light; height',
+        'run cove, profile, main light, up 2.55',
+        'profile or bare, outdoors, moving, removable; main or accent light; height',
     ],
     ['# remark', 'kept, not read; a semicolon parts clauses on one line'],
 ];

@@ -3,7 +3,7 @@ import { useScreen } from '@/lib/screen';
 import type { SurveyRun } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 
-const props = defineProps<{ run: SurveyRun; mountings: string[]; lights: string[] }>();
+const props = defineProps<{ run: SurveyRun; mountings: string[]; lights: { key: string; words: string }[] }>();
 const { change } = useScreen();
 
 const say = (word: string, on: boolean) => void change({ kind: 'NoteRun', run: props.run.id, word, on });
@@ -30,13 +30,13 @@ const say = (word: string, on: boolean) => void change({ kind: 'NoteRun', run: p
             <span class="mx-1 border-l border-rule" />
             <button
                 v-for="kind in lights"
-                :key="kind"
+                :key="kind.key"
                 type="button"
                 class="chip"
-                :aria-pressed="run.light === kind"
-                @click="say(kind, run.light !== kind)"
+                :aria-pressed="run.light === kind.key"
+                @click="say(kind.key, run.light !== kind.key)"
             >
-                {{ kind }} light
+                {{ kind.words }}
             </button>
         </p>
     </div>

@@ -19,7 +19,7 @@ use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
-/** 2.4 GHz receivers, and the hub that binds them to one phone: the phone is on the unit’s own network first, then learn key and swipe. */
+/** 2.4 GHz receivers, and the hub that binds them to one phone: the phone is on the unit’s own network first, then the learn key and the app’s key. */
 final readonly class Receiver implements Family
 {
     public function key(): string
@@ -119,14 +119,15 @@ final readonly class Receiver implements Family
                 kind: 'swipe',
                 unit: $hub,
                 key: "swipe {$unit->id}",
-                title: "Swipe the key in the app while {$unit->label()} learns",
+                title: ($hub->leaflet->bind ?: 'Press the key that binds') .
+                    " in the app while {$unit->label()} learns",
                 why: 'The phone that binds it is the only one that works it: it must be the one that stays with the client.',
                 says: 'linked',
                 watch: $unit,
                 waits: 4.0,
                 retry: 'learn',
                 opened: 'learn',
-                ifNot: 'Nothing: the learn key again, then the swipe at once.',
+                ifNot: 'Nothing: the learn key again, then the app’s key at once.',
             ),
         ];
     }
@@ -139,9 +140,9 @@ final readonly class Receiver implements Family
             unit: $hub,
             key: 'enter',
             title: "Let the phone join {$hub->label()}’s own network, then open the app",
-            why: 'The phone is on the unit’s network, not on the site’s: its third lamp turns blue.',
+            why: 'The phone is on the unit’s network, not on the site’s.',
             says: 'entered',
-            expects: 'its third lamp is blue and the app opens',
+            expects: ($hub->leaflet->network === '' ? '' : "{$hub->leaflet->network}, and ") . 'the app opens',
             ifNot: 'The phone has gone back to another network, or another phone holds the unit.',
         );
     }
@@ -154,7 +155,7 @@ final readonly class Receiver implements Family
         }
         $suspects = LightSuspects::of($unit);
         if ($task->other !== '') {
-            $suspects = [...$suspects, self::style($unit), self::leaves('the swipe')];
+            $suspects = [...$suspects, self::style($unit), self::leaves('the app’s key')];
         }
 
         return $suspects;

@@ -62,7 +62,6 @@ final readonly class NoteRun implements Change
     {
         return $plan->run($this->run)->name() .
             ($this->on ? ': ' : ': not ') .
-            $this->word .
-            (in_array($this->word, RunNote::LIGHTS, true) ? ' light' : '');
+            (isset(RunNote::CALLED[$this->word]) ? RunNote::CALLED[$this->word] . ' light' : $this->word);
     }
 }
