@@ -46,19 +46,19 @@ final class BenchTest extends BrowserTestCase
         $this->test('White at full');
         $this->meter();
         $this->see('Star: limit still at its default');
-        $this->click(fn() => $this->button('Mended: read anew'));
+        $this->click(fn() => $this->button('Fixed: read again'));
         $this->choose('Cove');
         $this->test('White at full');
         $this->meter();
         $this->see('Bad joint of + of K5 at F3');
         $this->assertAccessible('readings of the bench on a phone');
-        $this->click(fn() => $this->button('Mended: read anew'));
+        $this->click(fn() => $this->button('Fixed: read again'));
         $this->click(fn() => $this->button('Rail'));
         $this->see('Rail, ');
         $this->test('Each feed lifted');
         $this->meter();
         $this->see('Feed F5 dead or loose');
-        $this->click(fn() => $this->button('Mended: read anew'));
+        $this->click(fn() => $this->button('Fixed: read again'));
         $this->see('Everything that was put in is found and mended.');
         $this->click(fn() => $this->button('Leave the practice'));
         $this->dontSee('Leave the practice');
@@ -211,11 +211,11 @@ final class BenchTest extends BrowserTestCase
                 'the reading is not there',
             );
             $this->eventually(
-                fn(): bool => $this->buttons('//button[contains(., "Mended: read anew")]') !== [] ||
+                fn(): bool => $this->buttons('//button[contains(., "Fixed: read again")]') !== [] ||
                     str_contains($this->text(), 'the reading that tells most'),
                 'nothing is believed',
             );
-            if ($this->buttons('//button[contains(., "Mended: read anew")]') !== []) {
+            if ($this->buttons('//button[contains(., "Fixed: read again")]') !== []) {
                 return;
             }
             $this->click(fn() => $this->find('section[aria-labelledby=meter] [role=status] button.act'));

@@ -266,7 +266,7 @@ final class WalkTest extends BrowserTestCase
         $this->see('“Cove” in Lecture room');
         $this->see('Press JOIN 6 times within 3.5 s.');
         $this->see('with client’s phone');
-        $this->see('Rehearsed against stand-ins on');
+        $this->see('A rehearsal joins nothing.');
         $this->assertAccessible('hand over');
         $this->press('h');
         $this->see('C1 named “Cove” in Lecture room');

@@ -66,7 +66,7 @@ final class BenchLogTest extends TestCase
         $sheet = fn(): string => html_entity_decode(
             strip_tags((string) $this->get("/jobs/{$this->job->id}/sheet")->getContent()),
         );
-        self::assertStringContainsString('Nothing was tested.', $sheet());
+        self::assertStringContainsString('Not tested.', $sheet());
         $this->note(self::entry('reading', 's1', 'full', 23.9));
         $this->postJson("/jobs/{$this->job->id}/build/tick", [
             'uuid' => (string) Str::uuid(),

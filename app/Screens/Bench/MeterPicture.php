@@ -54,7 +54,15 @@ final readonly class MeterPicture
         if ($evidence->expected !== null) {
             $calibration = Calibration::of($evidence->expected, $readings);
         }
-        $said = ['belief' => [], 'pairs' => [], 'open' => [], 'next' => null, 'sure' => false, 'refused' => ''];
+        $said = [
+            'belief' => [],
+            'pairs' => [],
+            'open' => [],
+            'next' => null,
+            'sure' => false,
+            'acts' => false,
+            'refused' => '',
+        ];
         if ($readings !== []) {
             try {
                 $said = self::belief($plan, $state->solver->predictions($plan, $island, $run), $readings);
@@ -100,6 +108,7 @@ final readonly class MeterPicture
      *     open: list<string>,
      *     next: array<string, mixed>|null,
      *     sure: bool,
+     *     acts: bool,
      *     refused: string,
      * }
      */
@@ -139,6 +148,8 @@ final readonly class MeterPicture
             'open' => self::open($belief, $words),
             'next' => $next === null ? null : self::next($belief, $words, $next[0], $next[1]),
             'sure' => $sure,
+            // Six readings without a conclusion: the likeliest may be tried while more is read.
+            'acts' => $sure || $next === null || count($told) >= BenchRun::MOST,
             'refused' => '',
         ];
     }

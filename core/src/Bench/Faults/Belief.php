@@ -27,6 +27,9 @@ final readonly class Belief
     /** Odds of two faults against the likeliest single one, where both explain the readings as well. */
     private const TWO = 0.3;
 
+    /** Readings up to which those odds stand. */
+    private const FEW = 5;
+
     /** Share of a class from which it is compared with pairs of faults: below it nothing is near to being concluded. */
     private const LIKELY = 0.5;
 
@@ -81,7 +84,7 @@ final readonly class Belief
         if (count($taken) > 1 && $single->class !== self::NONE && max($classes) >= self::LIKELY) {
             $two = FaultPairs::of($of, $taken, $single->class, $single->misfit);
             $pairs = $two->faults();
-            array_push($components, ...$two->components($taken, $single->log + log(self::TWO)));
+            array_push($components, ...$two->components($taken, $single->log + log(self::odds(count($taken)))));
             [$weights, $classes] = self::shares($components, $other);
         }
 
@@ -94,6 +97,12 @@ final readonly class Belief
             pairs: $pairs,
             open: Coverage::open($of, $taken, (string) array_key_first($classes)),
         );
+    }
+
+    /** Odds of two faults: the more readings one fault explains, the less likely it is that two only look like it. */
+    private static function odds(int $readings): float
+    {
+        return self::TWO * min(1.0, self::FEW / $readings) ** 3;
     }
 
     /**

@@ -159,7 +159,7 @@ const edge = computed(() => {
                 <ul v-for="(pair, n) in meter.pairs" :key="n" class="mt-1 border-t border-rule2 pt-1">
                     <li v-for="fault in pair" :key="fault.class" class="mb-1">
                         <b>{{ fault.words }}.</b> Supply off. {{ fault.mend }}
-                        <button type="button" class="act" @click="emit('mended', fault.class, fault.words)">
+                        <button type="button" class="quiet" @click="emit('mended', fault.class, fault.words)">
                             Fixed: read again
                         </button>
                     </li>
@@ -174,9 +174,13 @@ const edge = computed(() => {
                     Fixed: read again
                 </button>
             </template>
-            <template v-if="(meter.sure || !meter.next) && meter.belief[0]!.mend">
+            <template v-if="meter.acts && meter.belief[0]!.mend">
                 <p v-if="!meter.sure" class="mt-1">
-                    Nothing that can be read tells these apart any better: the likeliest first.
+                    {{
+                        meter.next
+                            ? 'Not certain yet. Fix the likeliest, or read on.'
+                            : 'No further reading tells these apart. Fix the likeliest first.'
+                    }}
                 </p>
                 <p class="mt-1">Supply off. {{ meter.belief[0]!.mend }}</p>
                 <button

@@ -6,7 +6,7 @@ defineProps<{ cables: SheetCable[] }>();
 </script>
 
 <template>
-    <div v-if="cables.length" class="overflow-x-auto">
+    <div v-if="cables.length" class="overflow-x-auto" tabindex="0" role="region" aria-label="Cables">
         <table class="w-full text-left text-[13px]">
             <thead class="text-ink2">
                 <tr class="border-b border-rule">
