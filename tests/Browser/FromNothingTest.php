@@ -10,7 +10,7 @@ use Facebook\WebDriver\WebDriverKeys as Key;
 /** A job that begins on the phone to the client: no tape, a battery, and a light curve a few actions later. */
 final class FromNothingTest extends BrowserTestCase
 {
-    public function test_a_cart_on_six_blocks_goes_from_a_name_to_its_light(): void
+    public function test_a_cart_on_batteries_goes_from_a_name_to_its_light(): void
     {
         $this->signIn();
         $this->press('n');
@@ -38,7 +38,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->find('[data-figure="Evenness"]');
         // Three volts of the bank side by side, the cable from it to its converter among the others.
         $this->see('on charge');
-        $this->see('57.6');
+        $this->see('28.8');
         $this->see('S2 to S1');
     }
 
