@@ -67,7 +67,8 @@
         @if ($run['figures'] !== [])
             <p class="small">Predicted at full:
                 @foreach ($run['figures'] as $figure)
-                    {{ lcfirst($figure['label']) }} <b>{{ $figure['text'] }}</b> {{ $figure['unit'] }}{{ $figure['range'] === null ? '' : ' ('.$figure['range'][0].' to '.$figure['range'][1].')' }}{{ $loop->last ? '.' : ';' }}
+                    {{ lcfirst($figure['label']) }} <b>{{ $figure['text'] }}</b>
+                    {{ $figure['unit'].($figure['range'] === null ? '' : " ({$figure['range'][0]} to {$figure['range'][1]})") }}{{ $loop->last ? '.' : ';' }}
                 @endforeach
             </p>
         @endif
@@ -160,7 +161,8 @@
     @foreach ($sheet['checked'] as $group)
         <p class="tight"><b>{{ $group['subject'] }}.</b>
             @foreach ($group['rules'] as $rule)
-                {{ $rule['says'] }}@if ($rule['found'] > 0 || $rule['open'] > 0) <b>({{ $rule['found'] > 0 ? $rule['found'].' found' : $rule['open'].' open' }})</b>@endif{{ $loop->last ? '.' : ';' }}
+                {{ $rule['says'] }}@if ($rule['found'] > 0 || $rule['open'] > 0)
+                    <b>({{ $rule['found'] > 0 ? $rule['found'].' found' : $rule['open'].' open' }})</b>@endif{{ $loop->last ? '.' : ';' }}
             @endforeach
         </p>
     @endforeach

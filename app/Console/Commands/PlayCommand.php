@@ -20,7 +20,9 @@ final class PlayCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:play {file : a job file, - for standard input} {--day= : YYYY-MM-DD, today where it is not said} {--json : print them as JSON}';
+    protected $signature =
+        'ember:play {file : a job file, - for standard input} {--day= : YYYY-MM-DD, today where it is not said} ' .
+        '{--json : print them as JSON}';
 
     protected $description = 'Print what plays by itself: shows, the times of a day by clock and sun, and which of several wins';
 

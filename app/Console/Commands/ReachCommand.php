@@ -15,7 +15,9 @@ final class ReachCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:reach {file : a job file, - for standard input} {--wifi=* : Wi-Fi channels in use there, beside those of the notes} {--json : print them as JSON}';
+    protected $signature =
+        'ember:reach {file : a job file, - for standard input} {--wifi=* : Wi-Fi channels in use there, beside those of the notes} ' .
+        '{--json : print them as JSON}';
 
     protected $description = 'Print which devices of a job hear each other: links, hops, nodes whose loss cuts others off, channels that are free';
 

@@ -167,7 +167,8 @@ final class PrintedHands
             })
                 => true,
             default => $this->reads(
-                '/^(Expect: |It searches for|Another address: open|Then hide it|Read the network’s name|Another one, or none|Wait for a new line|Press every control)/',
+                '/^(Expect: |It searches for|Another address: open|Then hide it|Read the network’s name|Another one, or none|' .
+                    'Wait for a new line|Press every control)/',
                 $text,
                 static fn(): null => null,
             ),
