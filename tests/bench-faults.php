@@ -112,7 +112,7 @@ printf(
 $answered = 0;
 foreach ($islands as [$plan, $island, $predictions]) {
     foreach ($predictions->spots as $spot) {
-        for ($value = -60.0; $value <= 60.0; $value += 4.0) {
+        for ($value = -60.0; $value <= 60.0; $value += 20.0) {
             $readings = [new Reading($spot, Command::full(), $value)];
             (new NextReading())->next(Belief::of($predictions, $readings), $readings);
             $answered++;
