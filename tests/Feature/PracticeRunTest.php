@@ -120,7 +120,7 @@ final class PracticeRunTest extends TestCase
 
     public function test_the_mistake_is_named_with_the_moment_at_which_it_turned(): void
     {
-        $this->hands([['power-on', 'c1'], ...self::presses(5)]);
+        $this->hands([['power-on', 'c1'], ...self::presses(7)]);
         $this->pass(20);
         $this->hands([['tap', 'h1', 'search']]);
         $this->pass(20);
