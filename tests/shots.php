@@ -176,9 +176,9 @@ try {
     };
     $named('On')->click();
     $named('Search')->click();
-    $key('SET of C1', 5);
+    $key('SET of C1', 7);
     sleep(9);
-    $key('SET of C1', 4);
+    $key('SET of C1', 6);
     (new WebDriverSelect(
         $driver->findElement(WebDriverBy::cssSelector('select[aria-label="R1 held to"]')),
     ))->selectByVisibleText('C1');
