@@ -16,6 +16,9 @@
         .small { font-size: 15px; color: #66505f; }
         details { border-bottom: 1px solid #dccdb9; padding: 4px 0; }
         summary { cursor: pointer; font-weight: 600; min-height: 44px; display: flex; align-items: center; }
+        table { border-collapse: collapse; font-size: 15px; }
+        td, th { text-align: left; padding: 4px 12px 4px 0; border-bottom: 1px solid #dccdb9; vertical-align: top; }
+        th { font-weight: 400; color: #66505f; }
         dl { margin: 0; }
         dt { font-weight: 600; margin-top: 10px; }
         dd { margin: 0; }
@@ -30,30 +33,7 @@
     <main>
         <h1>{{ $sheet['job'] }}</h1>
         <p class="small">{{ $sheet['client'] }} · as it stands on {{ $sheet['printed'] }}</p>
-        @if ($sheet['day'] !== [])
-            <h2>Daily use</h2>
-            <ul>
-                @foreach ($sheet['day'] as $line)
-                    <li>{{ $line }}</li>
-                @endforeach
-            </ul>
-        @endif
-        @if ($sheet['scenes'] !== [])
-            <h2>Scenes</h2>
-            <ul>
-                @foreach ($sheet['scenes'] as $scene)
-                    <li><b>{{ $scene['name'] }}</b>: {{ $scene['says'] }}</li>
-                @endforeach
-            </ul>
-        @endif
-        @if ($sheet['plays'] !== [] || $sheet['power'] !== [])
-            <h2>Automation, and lights after a power cut</h2>
-            <ul>
-                @foreach ([...$sheet['plays'], ...$sheet['power']] as $line)
-                    <li>{{ $line }}</li>
-                @endforeach
-            </ul>
-        @endif
+        @include('living.use')
         @if ($sheet['recovery'] !== [])
             <h2>After a loss</h2>
             @foreach ($sheet['recovery'] as $guide)

@@ -14,7 +14,6 @@ use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Circuit\Island;
-use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -23,6 +22,8 @@ use PHPUnit\Framework\TestCase;
 /** Faults put into the wiring of the demo jobs and looked for with the meter that stands in. */
 final class FinderTest extends TestCase
 {
+    use DemoIslands;
+
     /** Seeds by island: 160 cases altogether. EMBER_SEEDS takes more, bin/bench 38. */
     private const SEEDS = 20;
 
@@ -193,19 +194,5 @@ final class FinderTest extends TestCase
         self::assertEqualsWithDelta($true, $expected, 0.02);
         $belief = Belief::of($predictions, [new Reading($spot, Command::full(), $true - 4.0)]);
         self::assertNotSame(Belief::NONE, $belief->top());
-    }
-
-    /** @return array{Plan, Island, Predictions} */
-    private static function island(string $job, string $run): array
-    {
-        static $kept = [];
-        if (!isset($kept["{$job} {$run}"])) {
-            $plan = JobFile::read(Demo::shipped($job));
-            $island = Island::of($plan, $plan->run($run));
-            assert($island !== null);
-            $kept["{$job} {$run}"] = [$plan, $island, Predictions::of($plan, $island, $plan->run($run))];
-        }
-
-        return $kept["{$job} {$run}"];
     }
 }

@@ -19,15 +19,14 @@ use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Island;
-use EmberDusk\Plan\JobFile;
-use EmberDusk\Plan\Plan;
-use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Two faults at once, good wiring, and readings that no wiring gives: the finder concludes only what the readings prove. */
 final class SeveralFaultsTest extends TestCase
 {
+    use DemoIslands;
+
     /** @return iterable<string, array{string, string, list<array{string, float}>, int}> */
     public static function masked(): iterable
     {
@@ -178,19 +177,5 @@ final class SeveralFaultsTest extends TestCase
             }
         }
         self::fail("no {$name} here");
-    }
-
-    /** @return array{Plan, Island, Predictions} */
-    private static function island(string $job, string $run): array
-    {
-        static $kept = [];
-        if (!isset($kept["{$job} {$run}"])) {
-            $plan = JobFile::read(Demo::shipped($job));
-            $island = Island::of($plan, $plan->run($run));
-            assert($island !== null);
-            $kept["{$job} {$run}"] = [$plan, $island, Predictions::of($plan, $island, $plan->run($run))];
-        }
-
-        return $kept["{$job} {$run}"];
     }
 }
