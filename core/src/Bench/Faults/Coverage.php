@@ -47,7 +47,7 @@ final readonly class Coverage
                 $moved += $v * $v;
             }
             $terminals = $fault->kind !== FaultKind::Low || self::reads($read, $fault->place);
-            // A hair less than the reading for which the size was chosen: the model's own error is counted too.
+            // Slightly below the limit for a single reading, because the model's own error is counted here too.
             if ($moved < (0.8 * self::CLEAR) ** 2 || !$terminals) {
                 $open[$name] = true;
             }
