@@ -6,14 +6,12 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
-use PHPUnit\Framework\Attributes\Group;
 
 /** Parts and Build by hand: from the plan to quote, packed van, labels and day plan. */
 final class WorkTest extends BrowserTestCase
 {
     use WorkHands;
 
-    #[Group('clock')]
     public function test_the_observatory_goes_from_plan_to_packed_van(): void
     {
         $this->open('/jobs/1/parts');
