@@ -77,9 +77,10 @@ trait CircuitKit
     private static function written(string $kind, array $entry): array
     {
         $id = $kind . '-' . substr(hash('xxh64', (string) json_encode($entry)), 0, 8);
+        $entry += ['price' => 1.0];
 
         return ['kind' => $kind, 'id' => $id, 'name' => (string) ($entry['name'] ?? "a {$kind}")] +
-            $entry + ['price' => 1.0];
+            array_filter($entry, static fn(mixed $value): bool => $value !== null);
     }
 
     /**

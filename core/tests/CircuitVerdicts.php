@@ -24,7 +24,7 @@ trait CircuitVerdicts
         return self::solved($this->plan(), $planned);
     }
 
-    private static function solved(Plan $plan, bool $planned = false): JobState
+    public static function solved(Plan $plan, bool $planned = false): JobState
     {
         $results = [];
         foreach (Island::all($plan) as $island) {

@@ -108,6 +108,7 @@ final class Circuits
                     'family' => 'rf',
                     'modes' => ['single', 'tunable', 'rgb', 'rgbw'],
                     'setBy' => 'none',
+                    'dimHertz' => 1000.0,
                 ],
             ),
         );
@@ -213,6 +214,7 @@ final class Circuits
         string $laid = '',
         bool $reckoned = false,
         array $switch = [],
+        ?float $fuseVolts = null,
     ): self {
         $new = clone $this;
         $of = sscanf($size, '%dx%f%s');
@@ -229,7 +231,7 @@ final class Circuits
             'price' => 1.0,
         ]);
         if ($fuse !== null) {
-            $kept = $new->keep(self::written('fuse', ['amps' => $fuse, 'form' => 'blade']));
+            $kept = $new->keep(self::written('fuse', ['amps' => $fuse, 'form' => 'blade', 'volts' => $fuseVolts]));
         }
         if ($joint !== null) {
             $clip = $new->keep(self::written('connector', ['joint' => 'clip', 'ohms' => 0.01, 'amps' => $joint]));
@@ -247,6 +249,25 @@ final class Circuits
             laid: $laid,
             switch: $switch === [] ? null : $new->keep(self::written('switch', $switch)),
         );
+
+        return $new;
+    }
+
+    /** A unit stands at a spot of the place. */
+    public function standing(string $supply, string $spot): self
+    {
+        $of = $this->lists['supplies'][$supply];
+        assert($of instanceof Device);
+
+        return $this->put('supplies', $supply, $of->standing(new \EmberDusk\Plan\Standing('room', $spot)));
+    }
+
+    /** @param  Written  $entry */
+    public function profile(string $run, array $entry): self
+    {
+        $new = clone $this;
+        $kit = $new->keep(self::written('profile', $entry + ['heatWatts' => 30.0]));
+        $new->lists['makings'][$run] = new \EmberDusk\Plan\Assembly($run, profile: $kit);
 
         return $new;
     }

@@ -83,11 +83,16 @@ final class Demo implements ShelfSource
         $plan = JobFile::read((string) file_get_contents(__DIR__ . '/golden/job-v1.json'));
         $notes = $plan->places['lecture']->notes;
 
-        return self::with($plan, [
-            'kind' => 'ReviseNotes',
-            'place' => 'lecture',
-            'text' => $notes . "\ndry\noutlet P1 dais, circuit C2\nrun cove, profile, room light",
-        ]);
+        return self::with(
+            $plan,
+            [
+                'kind' => 'ReviseNotes',
+                'place' => 'lecture',
+                'text' => $notes . "\ndry\noutlet P1 dais, circuit C2\nrun cove, profile, room light",
+            ],
+            // The entry of that day had no dimming frequency.
+            ['kind' => 'RefreshKit', 'kit' => 'controller-zigbee-2'],
+        );
     }
 
     /** Jobs that ship as demo data. */

@@ -22,7 +22,7 @@
         td b { white-space: nowrap; }
         ul, ol { margin: 2pt 0; padding-left: 14pt; }
         .log { font-size: 8pt; margin: 2pt 0 0; padding: 0; list-style: none; }
-        .tight { font-size: 7.5pt; line-height: 1.25; color: #66505f; }
+        .tight { font-size: 7pt; line-height: 1.2; margin: 2pt 0; color: #66505f; }
         .tight b { color: #2c1a2f; }
         .caution { border-top: .5pt solid #2c1a2f; margin-top: 10pt; padding-top: 4pt; font-size: 8pt; }
     </style>
@@ -159,7 +159,7 @@
     @endif
     <h2>What was checked</h2>
     @foreach ($sheet['checked'] as $group)
-        <p class="tight"><b>{{ $group['subject'] }}.</b>
+        <p class="tight small"><b>{{ $group['subject'] }}.</b>
             @foreach ($group['rules'] as $rule)
                 {{ $rule['says'] }}@if ($rule['found'] > 0 || $rule['open'] > 0)
                     <b>({{ $rule['found'] > 0 ? $rule['found'].' found' : $rule['open'].' open' }})</b>@endif{{ $loop->last ? '.' : ';' }}

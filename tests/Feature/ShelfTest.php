@@ -25,7 +25,7 @@ final class ShelfTest extends TestCase
     public function test_it_is_searched_by_words_and_kind(): void
     {
         $all = $this->answer($this->getJson('/shelf/entries'), 'found');
-        self::assertSame([144, 3], [$all['total'], $all['pages']]);
+        self::assertSame([147, 3], [$all['total'], $all['pages']]);
         self::assertCount(60, $all['entries']);
         $found = $this->answer(
             $this->getJson('/shelf/entries?find=' . urlencode('24 V TUNABLE') . '&kind=strip'),
@@ -57,7 +57,7 @@ final class ShelfTest extends TestCase
         ];
         $kept = $this->answer($this->postJson('/shelf/entries', ['cells' => $cells]), 'entryAnswer');
         self::assertSame(['fuse-own-blade-fuse', '7.5'], [$kept['cells']['id'], $kept['cells']['amps']]);
-        self::assertSame(145, $this->crew->kitEntries()->count());
+        self::assertSame(148, $this->crew->kitEntries()->count());
         self::assertSame(
             'fuse-own-blade-fuse-2',
             $this->answer($this->postJson('/shelf/entries', ['cells' => $cells]), 'entryAnswer')['cells']['id'],
@@ -73,7 +73,7 @@ final class ShelfTest extends TestCase
             ->assertJson(['pointer' => '/kind']);
         $this->deleteJson('/shelf/entries/fuse-own-blade-fuse-2')->assertOk();
         $this->deleteJson('/shelf/entries/fuse-own-blade-fuse-2')->assertNotFound();
-        self::assertSame(145, $this->crew->kitEntries()->count());
+        self::assertSame(148, $this->crew->kitEntries()->count());
     }
 
     public function test_a_change_offers_an_update_and_shows_what_would_move(): void
@@ -123,16 +123,16 @@ final class ShelfTest extends TestCase
         $send = fn(string $text) => $this->postJson('/shelf/import', [
             'file' => UploadedFile::fake()->createWithContent('shelf.csv', $text),
         ]);
-        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 6], $this->answer($send($csv), 'taken'));
+        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 9], $this->answer($send($csv), 'taken'));
         self::assertSame(
-            ['new' => 1, 'changed' => 1, 'same' => 5],
+            ['new' => 1, 'changed' => 1, 'same' => 8],
             $this->answer(
-                $send(str_replace('Blade fuse 5 A', 'Fuse 5 A', $csv) . "fuse,own,Own,5,blade,,,,\r\n"),
+                $send(str_replace('Blade fuse 5 A', 'Fuse 5 A', $csv) . "fuse,own,Own,5,blade,,,,,\r\n"),
                 'taken',
             ),
         );
         $json = (string) $this->get('/shelf/export.json')->assertOk()->getContent();
-        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 145], $this->answer($send($json), 'taken'));
+        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 148], $this->answer($send($json), 'taken'));
         $count = $this->crew->kitEntries()->count();
         foreach (
             [

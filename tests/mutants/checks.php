@@ -5,6 +5,39 @@ declare(strict_types=1);
 /** Damages to checks: file, then what is searched, what takes its place, the test if it is not RegistryTest. */
 return [
     [
+        'Checks/Ratings/Ratings.php',
+        ['$most ? $range->high : $range->low', '$range->low'],
+        ['$most ? $number <= $limit : $number >= $limit', '$number <= 1.02 * $limit'],
+        ['        if ($limit === null) {', '        if ($stated === null) {', 'Checks/RatingsTest.php'],
+    ],
+    [
+        'Checks/Controller/PixelBoards.php',
+        ['} elseif ($pixels > $each) {', '} elseif ($pixels > 2 * $each) {'],
+        ['RATE = 20.0;', 'RATE = 25.0;'],
+        ['2 + $group->dataWires', '2'],
+    ],
+    [
+        'Checks/Supply/BankLoads.php',
+        ['round($bank->ratedAmps, 4)', 'round(1.02 * $bank->ratedAmps, 4)'],
+        ['$unit->series < 2', '$unit->series < 4'],
+    ],
+    [
+        'Checks/Supply/Inrush.php',
+        ['TRIPS = 80.0;', 'TRIPS = 81.0;'],
+        ['$outlet->circuit !== \'\'', '$outlet->circuit === \'\''],
+    ],
+    [
+        'Checks/Kit/OpenInDamp.php',
+        ['$box->air === \'sealed\'', '$box->air !== \'\''],
+        ['if ($outlet->damp &&', 'if (!$outlet->damp &&'],
+    ],
+    [
+        'Checks/Cable/Surroundings.php',
+        ['|| $laid->laid === \'ground\';', ';'],
+        ['$cable->conductor->make !== \'flexible\'', '$cable->conductor->make === \'solid\''],
+    ],
+    ['Control/Luminance.php', ['RED = 0.8;', 'RED = 1.1;'], ['$rgb[0] / $sum', '$rgb[2] / $sum']],
+    [
         'Checks/Bench/ReadingFindings.php',
         ['Verdict::of($row) === Verdict::Outside', 'Verdict::of($row) === Verdict::Doubtful'],
         ['if ($row->against !== null)', 'if ($row->against === $row->entry)'],
@@ -39,8 +72,8 @@ return [
     ],
     [
         'Checks/Supply/SupplyVolts.php',
-        ['< 0.5;', '< 0.7;'],
-        ['< 0.5;', '< 0.4;'],
+        ['WITHIN = 0.5;', 'WITHIN = 0.7;'],
+        ['WITHIN = 0.5;', 'WITHIN = 0.4;'],
         [
             '$case->plan->suppliesOf($case->run);',
             'array_slice($case->plan->suppliesOf($case->run), 0, 1);',
@@ -110,7 +143,7 @@ return [
         'Checks/Protection/CableCapacity.php',
         ['$amps > $rating->amps)', '$amps > 1.1 * $rating->amps)'],
         ['if ($rating->asks)', 'if (!$rating->fixed)'],
-        ['if ($rating->amps === null)', 'if ($rating->amps === -1.0)'],
+        ['if ($rating->amps === null || (', 'if ($rating->amps === -1.0 || ('],
     ],
     [
         'Checks/Protection/Fusing.php',
@@ -210,7 +243,11 @@ return [
         ['$result->evenness() < $limit', '$result->evenness() < 0.99 * $limit'],
         ['if ($result instanceof Refusal)', 'if ($result === null)'],
     ],
-    ['Checks/Kit/TrialBoards.php', ['?? false) === true', '?? false) === false'], ["code: 'trial'", "code: 'trials'"]],
+    [
+        'Checks/Kit/TrialBoards.php',
+        ['$kit !== null && ($kit->written', '$kit === null && ($kit->written'],
+        ["code: 'trial'", "code: 'trials'"],
+    ],
     ['Checks/Join/NotJoined.php', ['!in_array($id,', 'in_array($id,'], ['?->profile !== null', '?->profile === null']],
     ['Checks/Control/LimitFindings.php', ['LimitClash::PRESETS], true)', '], true)']],
     ['Checks/Control/NameFindings.php', ["code: 'name'", "code: 'names'"]],

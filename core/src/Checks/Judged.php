@@ -18,6 +18,7 @@ use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\Place;
 use EmberDusk\Values\Refusal;
 
 /**
@@ -40,6 +41,9 @@ final class Judged
 
     /** @var array<string, ControllerResult>|null */
     private ?array $controllers = null;
+
+    /** @var array<string, string>|null first run on each unit */
+    private ?array $firstRuns = null;
 
     /** @var list<JudgedRun>|null */
     private ?array $runs = null;
@@ -151,6 +155,36 @@ final class Judged
         }
 
         return $least;
+    }
+
+    /** Amps from a bank at its nominal volts: to what hangs straight on it, and to its converters. */
+    public function bankAmps(string $bank): float
+    {
+        $supply = $this->plan->supply($bank);
+        $amps = $this->supply($bank)->amps();
+        foreach ($this->plan->supplies as $id => $unit) {
+            if ($unit->bank === $bank && $supply !== null) {
+                $draw = BankDraw::of($this->plan, $id, $this->supply($id)->watts());
+                $amps += $draw === null ? 0.0 : $draw->result($supply->emf)->openAmps;
+            }
+        }
+
+        return $amps;
+    }
+
+    /** Where findings about a unit stand: at Kit, with the first run on it. */
+    public function placeOf(string $unit): Place
+    {
+        if ($this->firstRuns === null) {
+            $this->firstRuns = [];
+            foreach ($this->plan->runs as $id => $run) {
+                foreach ($this->plan->unitsOf($run) as $of) {
+                    $this->firstRuns[$of] ??= $id;
+                }
+            }
+        }
+
+        return new Place('kit', $this->firstRuns[$unit] ?? '');
     }
 
     /** @return array<string, CableResult> what flows from banks to their converters when they are empty */

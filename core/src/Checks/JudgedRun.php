@@ -90,6 +90,7 @@ final readonly class JudgedRun
             static fn(Controller $c): bool => ($volts === null || InputRange::takes($c, $volts)) &&
                 ($strip === null ||
                     ($c->channels >= count($strip->channels) &&
+                        $c->switches !== $strip->common &&
                         ($load === null || ControllerAmps::over($load->on($c)) <= 1.0))),
             static fn(Controller $c): float => $c->totalAmps,
         );

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Bench\ReadingFindings;
 use EmberDusk\Checks\Bench\SeenFindings;
 use EmberDusk\Checks\Cable\Drop;
 use EmberDusk\Checks\Cable\Lengths;
+use EmberDusk\Checks\Cable\Surroundings;
 use EmberDusk\Checks\Control\LimitFindings;
 use EmberDusk\Checks\Control\NameFindings;
 use EmberDusk\Checks\Control\PlayFindings;
@@ -15,6 +16,7 @@ use EmberDusk\Checks\Control\PowerOn;
 use EmberDusk\Checks\Control\TriggerFindings;
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Controller\InputRange;
+use EmberDusk\Checks\Controller\PixelBoards;
 use EmberDusk\Checks\Controller\Repeats;
 use EmberDusk\Checks\Controller\Setting;
 use EmberDusk\Checks\Controller\Switching;
@@ -26,6 +28,7 @@ use EmberDusk\Checks\Kit\Complete;
 use EmberDusk\Checks\Kit\Cooling;
 use EmberDusk\Checks\Kit\HubAsked;
 use EmberDusk\Checks\Kit\Items;
+use EmberDusk\Checks\Kit\OpenInDamp;
 use EmberDusk\Checks\Kit\Sealing;
 use EmberDusk\Checks\Kit\TrialBoards;
 use EmberDusk\Checks\Light\ColourShift;
@@ -40,6 +43,7 @@ use EmberDusk\Checks\Protection\JointCapacity;
 use EmberDusk\Checks\Protection\RailCapacity;
 use EmberDusk\Checks\Protection\SwitchRating;
 use EmberDusk\Checks\Protection\Touch;
+use EmberDusk\Checks\Ratings\Ratings;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Checks\Schedule\ScheduleFindings;
 use EmberDusk\Checks\Site\PresentFindings;
@@ -47,9 +51,11 @@ use EmberDusk\Checks\Site\SiteFindings;
 use EmberDusk\Checks\Site\StandingFindings;
 use EmberDusk\Checks\Site\SurveyFindings;
 use EmberDusk\Checks\Solver\Solved;
+use EmberDusk\Checks\Supply\BankLoads;
 use EmberDusk\Checks\Supply\Banks;
 use EmberDusk\Checks\Supply\Cap;
 use EmberDusk\Checks\Supply\Headroom;
+use EmberDusk\Checks\Supply\Inrush;
 use EmberDusk\Checks\Supply\NoMains;
 use EmberDusk\Checks\Supply\Peak;
 use EmberDusk\Checks\Supply\SupplyVolts;
@@ -97,6 +103,12 @@ final readonly class Registry
             new Lamps(),
             new Modules(),
             new Meets(),
+            new Ratings(),
+            new PixelBoards(),
+            new BankLoads(),
+            new Inrush(),
+            new OpenInDamp(),
+            new Surroundings(),
         ];
     }
 

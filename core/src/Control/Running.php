@@ -6,6 +6,7 @@ namespace EmberDusk\Control;
 
 use EmberDusk\Circuit\Colour;
 use EmberDusk\Joining\Dice;
+use EmberDusk\Kit\Channel;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\ShowStep;
@@ -16,6 +17,9 @@ use EmberDusk\Plan\ShowStep;
  */
 final readonly class Running
 {
+    /** Colours of a pixel's channels. */
+    private const PIXEL = ['#ff0000', '#00ff00', '#0000ff', '#ffffff'];
+
     /** A flash is a pair of opposing changes of a tenth of full light (WCAG 2.3.1). */
     private const CHANGE = 0.1;
 
@@ -88,8 +92,7 @@ final readonly class Running
         $now = 0.0;
         for ($lap = 0; $lap * $round < 1.0 + $round && count($changes) < 2000; $lap++) {
             foreach ($steps as $n => $step) {
-                $before = $this->brightness($steps[($n + count($steps) - 1) % count($steps)]->scene);
-                if (abs($this->brightness($step->scene) - $before) >= self::CHANGE) {
+                if ($this->changes($steps[($n + count($steps) - 1) % count($steps)]->scene, $step->scene)) {
                     $changes[] = $now;
                 }
                 $now += $step->fade + $step->hold;
@@ -166,15 +169,51 @@ final readonly class Running
         return array_values(array_unique($lights));
     }
 
+    /** Whether a change of scene is half a flash: relative luminance changes by a tenth, or saturated red comes or goes. */
+    private function changes(string $from, string $to): bool
+    {
+        if (abs($this->brightness($from) - $this->brightness($to)) >= self::CHANGE) {
+            return true;
+        }
+        foreach ($this->lights() as $light) {
+            $channels = $this->channels($light);
+            $before = Luminance::of($channels, $this->levels($from)[$light] ?? []);
+            $after = Luminance::of($channels, $this->levels($to)[$light] ?? []);
+            if (
+                abs($before->relative - $after->relative) >= self::CHANGE ||
+                ($before->saturatedRed !== $after->saturatedRed && $before->apart($after) >= self::CHANGE)
+            ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Mean share of full light of all lights in a scene. */
     private function brightness(string $scene): float
     {
         $levels = array_map(static fn(array $d): float => max([0.0, ...$d]), $this->levels($scene));
-
         if ($levels === []) {
             return 0.0;
         }
 
         return array_sum($levels) / max(1, count($this->lights()));
+    }
+
+    /** @return list<string> colours of a light's channels, #rrggbb */
+    private function channels(string $light): array
+    {
+        foreach ($this->plan->runs as $run) {
+            $strip = $this->plan->strip($run->strip);
+            if ($strip !== null && ($run->controller === $light || $run->id === $light)) {
+                return $strip->pixels === null
+                    ? array_map(static fn(Channel $c): string => $c->colour, $strip->channels)
+                    : array_slice(self::PIXEL, 0, $strip->pixels->colours);
+            }
+        }
+
+        return [];
     }
 
     /** @return array<string, list<float>> */

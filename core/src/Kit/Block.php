@@ -18,6 +18,14 @@ final readonly class Block implements Powers
     /** Hours of the current that a bank keeps up without harm (common practice, no source). */
     private const HOURS = 5.0;
 
+    /** Share of the ampere-hours that may be taken, where the entry gives none (common practice, no source). */
+    private const LEAD_USABLE = 0.5;
+
+    private const LITHIUM_USABLE = 0.8;
+
+    /** Share lost in a month by itself: 4 % of a lead-acid block (from memory), taken for all. */
+    private const MONTHLY = 0.04;
+
     /** Times that current before its volts give way. */
     private const SHORT = 20.0;
 
@@ -31,6 +39,9 @@ final readonly class Block implements Powers
         public float $rest,
         public float $charging,
         public bool $lead,
+        public bool $protected,
+        public float $usable,
+        public float $selfDischarge,
     ) {}
 
     public static function read(Fields $f): self
@@ -60,6 +71,9 @@ final readonly class Block implements Powers
             rest: $at['nominal'],
             charging: $at['charging'],
             lead: $lead,
+            protected: $f->has('protected') && $f->flag('protected'),
+            usable: $f->numberOr('usable', $lead ? self::LEAD_USABLE : self::LITHIUM_USABLE, 0.1, 1),
+            selfDischarge: $f->numberOr('selfDischarge', self::MONTHLY, 0, 0.5),
         );
     }
 

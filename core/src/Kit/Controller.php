@@ -25,6 +25,7 @@ final readonly class Controller implements Entry
      * @param  bool  $repeats  whether it copies the channels of a strip that it continues, from a supply of its own
      * @param  bool  $groundsApart  whether its input is parted from its supply
      * @param  bool  $sharesChannels  whether its duties add up to one at full
+     * @param  string  $switches  side of a channel that it switches: minus or plus
      * @param  float  $channelOhms  from a channel's output to the supply's minus, when on
      */
     public function __construct(
@@ -46,6 +47,7 @@ final readonly class Controller implements Entry
         public bool $repeats = false,
         public bool $groundsApart = true,
         public bool $sharesChannels = false,
+        public string $switches = 'minus',
     ) {}
 
     /** Ohm of a repeater's input, from + to each channel (docs/model.md 3). */
@@ -68,6 +70,7 @@ final readonly class Controller implements Entry
                 profile: null,
                 family: 'none',
                 repeats: true,
+                switches: $f->stringOrNull('switches') ?? 'minus',
                 groundsApart: !$f->has('groundsApart') || $f->flag('groundsApart'),
             );
         }
@@ -89,6 +92,7 @@ final readonly class Controller implements Entry
             setBy: $f->stringOrNull('setBy') ?? 'none',
             setting: $f->stringOrNull('setting') ?? '',
             sharesChannels: $f->has('sharesChannels') && $f->flag('sharesChannels'),
+            switches: $f->stringOrNull('switches') ?? 'minus',
         );
     }
 

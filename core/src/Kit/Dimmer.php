@@ -12,6 +12,7 @@ final readonly class Dimmer implements Entry
     /** What each kind of module is called, and how the fixtures on it are dimmed. */
     public const DIMS = ['phasecut' => 'phase-cut', 'analog' => '0-10 V', 'dali' => 'dali'];
 
+    /** @param  bool|null  $sinks  whether its control line takes the current of the fixtures; null where nobody says */
     private function __construct(
         private string $id,
         private string $name,
@@ -21,6 +22,7 @@ final readonly class Dimmer implements Entry
         public float $milliamps,
         public int $addresses,
         public ?float $relayAmps,
+        public ?bool $sinks = null,
     ) {}
 
     public static function read(Fields $f): self
@@ -34,6 +36,7 @@ final readonly class Dimmer implements Entry
             milliamps: $f->numberOr('milliamps', 0),
             addresses: (int) $f->numberOr('addresses', 0),
             relayAmps: $f->numberOrNull('relayAmps'),
+            sinks: $f->has('sinks') ? $f->flag('sinks') : null,
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class Fixture implements Entry
         public float $volts,
         public float $leastVolts,
         public ?float $leastShare,
+        public float $mostVolts,
     ) {}
 
     public static function read(Fields $f): self
@@ -34,6 +35,7 @@ final readonly class Fixture implements Entry
             volts: $volts,
             leastVolts: $f->numberOr('leastVolts', self::LEAST * $volts, 1, $volts),
             leastShare: $f->numberOrNull('leastShare', 0, 1),
+            mostVolts: Kinds::limit('fixture', 'mostVolts', $f) ?? $volts,
         );
     }
 

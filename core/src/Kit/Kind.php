@@ -9,6 +9,9 @@ use EmberDusk\Formats\Fields;
 /** A kind of kit: its words and its fields. */
 final readonly class Kind
 {
+    /** @var list<KindField> fields that Ratings judges: those without a check of their own */
+    public array $rated;
+
     /**
      * @param  string  $group  light, power, control, wire, mounting or hand
      * @param  non-empty-array<string, KindField>  $fields  by key
@@ -19,7 +22,9 @@ final readonly class Kind
         public string $plural,
         public string $group,
         public array $fields,
-    ) {}
+    ) {
+        $this->rated = array_values(array_filter($fields, static fn(KindField $f): bool => $f->rates?->code === ''));
+    }
 
     public static function read(Fields $f): self
     {

@@ -15,6 +15,8 @@ final readonly class KindField
      * @param  string  $key  with dots for what lies inside an object: profile.presses
      * @param  string  $type  text, number, whole, flag, choice, choices, numbers, signal (of a lamp), gesture or channels
      * @param  list<string>  $choices
+     * @param  Rating|null  $rates  how it is judged; null for what is no limit
+     * @param  bool  $fact  whether it is a figure that limits nothing
      */
     private function __construct(
         public string $key,
@@ -26,6 +28,8 @@ final readonly class KindField
         public bool $required,
         public array $choices,
         public string $hint,
+        public ?Rating $rates,
+        public bool $fact,
     ) {}
 
     public static function read(Fields $f): self
@@ -40,6 +44,8 @@ final readonly class KindField
             required: $f->has('required') && $f->flag('required'),
             choices: $f->stringsOr('choices', []),
             hint: $f->stringOrNull('hint') ?? '',
+            rates: $f->maybe('rates', Rating::read(...)),
+            fact: $f->has('fact') && $f->flag('fact'),
         );
     }
 

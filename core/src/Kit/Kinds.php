@@ -37,6 +37,12 @@ final class Kinds
         return $written;
     }
 
+    /** Limit of an entry: what it gives, else the safe figure of its kind; null where there is none. */
+    public static function limit(string $kind, string $key, Fields $entry): ?float
+    {
+        return $entry->numberOrNull($key) ?? self::of($kind)?->fields[$key]->rates?->safeFor($entry);
+    }
+
     /** @return array<string, Fields> by kind */
     private static function written(): array
     {

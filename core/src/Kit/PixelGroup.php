@@ -17,6 +17,7 @@ final readonly class PixelGroup
         public int $dataWires,
         public int $pixels,
         public int $colours,
+        public int $bits,
     ) {}
 
     /** @throws \EmberDusk\Values\Refusal */
@@ -31,6 +32,7 @@ final readonly class PixelGroup
             dataWires: $f->whole('dataWires', 1, 2),
             pixels: $f->whole('pixelsPerCut', 1, 60),
             colours: $colours,
+            bits: $f->whole('bits', 24, 32),
         );
         if ($group->full <= $group->turnOn) {
             throw $f->invalid('fullVolts', 'Full current comes at more volts than the turn-on.');

@@ -21,6 +21,7 @@ final readonly class Strip implements Entry
      * @param  float  $plusRail  ohm per metre
      * @param  float  $returnRail  ohm per metre, each channel
      * @param  non-empty-list<Channel>  $channels
+     * @param  string  $common  side that its channels share: plus or minus
      * @param  float|null  $railAmps  that its rails may carry away from one feed, where the leaflet says so
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Strip implements Entry
         public bool $copperRails = false,
         public ?PixelGroup $pixels = null,
         public ?float $railAmps = null,
+        public string $common = 'plus',
     ) {}
 
     /** A pixel strip, as its supply sees it: + and - only, one current for all colours. */
@@ -100,6 +102,7 @@ final readonly class Strip implements Entry
             channels: $channels,
             copperRails: $rails->copper,
             railAmps: $f->numberOrNull('railAmps', 0.1, 100),
+            common: $f->stringOrNull('common') ?? 'plus',
         );
         foreach ($channels as $n => $channel) {
             if ($strip->leds * ($channel->ledVolts ?? 0.0) >= $strip->volts) {

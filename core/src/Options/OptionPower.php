@@ -95,7 +95,7 @@ final readonly class OptionPower
                 ['kind' => 'battery', 'volts' => sprintf('%g', $battery->blockVolts)],
             );
         if ($bank->tap !== null) {
-            $fuse = self::fuse($shelf, $choice, (self::CHARGING * $watts) / $volts);
+            $fuse = self::fuse($shelf, $choice, (self::CHARGING * $watts) / $volts, $bank->volts($bank->tap)[2]);
 
             return new self($block, null, $fuse, self::amps($fuse));
         }
@@ -128,7 +128,7 @@ final readonly class OptionPower
         if ($entry instanceof Converter) {
             $efficiency = $entry->efficiency;
         }
-        $fuse = self::fuse($shelf, $choice, $watts / $efficiency / $lowest);
+        $fuse = self::fuse($shelf, $choice, $watts / $efficiency / $lowest, $charging);
 
         return new self(
             $converter,
@@ -138,19 +138,24 @@ final readonly class OptionPower
         );
     }
 
-    /** The smallest that carries so many amps for good. */
-    private static function fuse(ShelfSource $shelf, Choice $choice, float $amps): KitSnapshot
+    /** The smallest that carries so many amps for good and breaks so many volts. */
+    private static function fuse(ShelfSource $shelf, Choice $choice, float $amps, float $volts): KitSnapshot
     {
         return $choice->least(
             $shelf->ofKind('fuse'),
             Fuse::class,
-            static fn(Fuse $f): bool => $f->amps >= Guard::needs($amps),
+            static fn(Fuse $f): bool => $f->amps >= Guard::needs($amps) && $f->volts >= $volts,
             static fn(Fuse $f): array => [$f->amps],
         ) ??
-            throw new NoSolution(sprintf('No fuse on the shelf carries %.1f A for good.', $amps), '', [
-                'kind' => 'fuse',
-                'amps' => sprintf('%.1f', Guard::needs($amps)),
-            ]);
+            throw new NoSolution(
+                sprintf('No fuse on the shelf carries %.1f A for good and breaks %.1f V.', $amps, $volts),
+                '',
+                [
+                    'kind' => 'fuse',
+                    'amps' => sprintf('%.1f', Guard::needs($amps)),
+                    'volts' => sprintf('%.1f', ceil($volts)),
+                ],
+            );
     }
 
     private static function amps(KitSnapshot $fuse): float

@@ -13,14 +13,37 @@ use EmberDusk\Survey\TapeNotes;
  */
 final readonly class CableRating
 {
+    /** °C of air that the tables are for, where nobody has said another. */
+    public const AMBIENT = 30.0;
+
     /** Factors for air warmer than 30 °C, BS 7671 table 4B1 (from memory); between two the warmer one counts. */
     private const AIR = [30 => 1.0, 35 => 0.94, 40 => 0.87, 45 => 0.79, 50 => 0.71];
 
+    /** Factors for loaded cables in one bundle, BS 7671 table 4C1 (from memory). */
+    private const BUNDLED = [
+        1 => 1.0,
+        2 => 0.8,
+        3 => 0.7,
+        4 => 0.65,
+        5 => 0.6,
+        6 => 0.57,
+        7 => 0.54,
+        8 => 0.52,
+        9 => 0.5,
+    ];
+
     /**
      * @param  float|null  $amps  null where the tables do not hold it
+     * @param  bool  $hot  whether the air is warmer than table 4B1 goes; its last factor counts then
      * @param  bool  $asks  whether nobody has said how it is laid, though that decides
      */
-    private function __construct(public ?float $amps, public string $source, public bool $fixed, public bool $asks) {}
+    private function __construct(
+        public ?float $amps,
+        public string $source,
+        public bool $fixed,
+        public bool $asks,
+        public bool $hot = false,
+    ) {}
 
     /** @param  Cable|null  $other  in its place */
     public static function of(Plan $plan, LaidCable $laid, ?Cable $other = null): self
@@ -30,17 +53,21 @@ final readonly class CableRating
             return new self(null, '', false, false);
         }
         $fixed = self::fixed($cable, $laid);
-        $amps = $fixed ? $cable->conductor->fixedAmps($laid->laid) : $cable->conductor->capacity;
+        $amps = $fixed ? $cable->conductor->fixedAmps($laid->laid) : self::flexible($cable, $laid->laid);
         $air = self::air($plan, $laid);
-        $factor = self::factor($air);
+        $together = self::together($plan, $laid);
+        $factor = self::factor($air) * self::bundled($together);
 
         return new self(
-            $amps === null || $factor === null ? null : round($amps * $factor, 4),
+            $amps === null ? null : round($amps * $factor, 4),
             ($fixed && $cable->conductor->system === 'mm2'
                 ? $cable->conductor::FIXED_SOURCE
-                : $cable->conductor->capacitySource) . ($air > 30 ? sprintf('; air of %g °C, table 4B1', $air) : ''),
+                : $cable->conductor->capacitySource) .
+                ($air > self::AMBIENT ? sprintf('; air of %g °C, table 4B1', $air) : '') .
+                ($together > 1 ? "; {$together} cables in a bundle, table 4C1" : ''),
             $fixed,
             $fixed && $laid->laid === '' && $cable->conductor->system === 'mm2',
+            $air > array_key_last(self::AIR),
         );
     }
 
@@ -50,7 +77,7 @@ final readonly class CableRating
         $fixed = $leg !== null || self::rigid($cable);
         $amps = $fixed ? $cable->conductor->fixedAmps($leg ?? '') : $cable->conductor->capacity;
 
-        return round(($amps ?? 0.0) * (self::factor($air) ?? 0.0), 4);
+        return round(($amps ?? 0.0) * self::factor($air), 4);
     }
 
     /** Amps; 0 where the tables do not hold it. */
@@ -59,8 +86,8 @@ final readonly class CableRating
         return self::of($plan, $laid)->amps ?? 0.0;
     }
 
-    /** What the air of a place leaves of a rating; null above what the table holds. */
-    public static function factor(float $air): ?float
+    /** What the air of a place leaves of a rating; above the table its last factor. */
+    public static function factor(float $air): float
     {
         foreach (self::AIR as $celsius => $factor) {
             if ($air <= $celsius) {
@@ -68,7 +95,37 @@ final readonly class CableRating
             }
         }
 
-        return null;
+        return self::AIR[array_key_last(self::AIR)];
+    }
+
+    /** Flexible cable in an insulated wall: the lower of its own table and that of fixed cable in such a wall. */
+    private static function flexible(Cable $cable, string $laid): ?float
+    {
+        $amps = $cable->conductor->capacity;
+        if ($laid !== 'wall' || $amps === null) {
+            return $amps;
+        }
+
+        return min($amps, $cable->conductor->fixedAmps('wall') ?? $amps);
+    }
+
+    /** What is left of a rating where so many loaded cables lie in a bundle. */
+    private static function bundled(int $cables): float
+    {
+        $last = array_key_last(self::BUNDLED);
+
+        return self::BUNDLED[min($cables, $last)];
+    }
+
+    /** Cables in the largest bundle of the places that it leads to, as the survey says. */
+    private static function together(Plan $plan, LaidCable $laid): int
+    {
+        $most = 1;
+        foreach ($plan->placesOf($laid) as $place) {
+            $most = max($most, TapeNotes::read($plan->places[$place]->notes ?? '')->site->bundled);
+        }
+
+        return $most;
     }
 
     private static function fixed(Cable $cable, LaidCable $laid): bool
@@ -86,9 +143,9 @@ final readonly class CableRating
     /** Of the warmest place that it leads to. */
     private static function air(Plan $plan, LaidCable $laid): float
     {
-        $air = 30.0;
+        $air = self::AMBIENT;
         foreach ($plan->placesOf($laid) as $place) {
-            $air = max($air, TapeNotes::read($plan->places[$place]->notes ?? '')->site->air ?? 30.0);
+            $air = max($air, TapeNotes::read($plan->places[$place]->notes ?? '')->site->air ?? self::AMBIENT);
         }
 
         return $air;

@@ -38,6 +38,17 @@ trait WaysOfPlan
         return null;
     }
 
+    /** The supply that feeds what a cable begins at: through splices and a controller; null when there is none. */
+    public function supplyBehind(string $from): ?string
+    {
+        $root = $this->root($from) ?? '';
+        if (isset($this->controllers[$root])) {
+            $root = $this->root($this->cableTo($root)->from ?? '') ?? '';
+        }
+
+        return isset($this->supplies[$root]) ? $root : null;
+    }
+
     /**
      * The cables on the way to a feed, a controller or a splice, from its own back to the device that they hang on.
      *
@@ -147,8 +158,19 @@ trait WaysOfPlan
     /** The ready-made set that a run is made of. */
     public function setOn(Run $run): ?Item
     {
+        return $this->itemOn($run, 'set');
+    }
+
+    /** The board that sends data to a run of pixels. */
+    public function boardOn(Run $run): ?Item
+    {
+        return $this->itemOn($run, 'board');
+    }
+
+    private function itemOn(Run $run, string $kind): ?Item
+    {
         foreach ($this->items as $item) {
-            if ($item->on === $run->id && $this->kit[$item->kit]->kind() === 'set') {
+            if ($item->on === $run->id && $this->kit[$item->kit]->kind() === $kind) {
                 return $item;
             }
         }

@@ -20,6 +20,7 @@ final readonly class Conductor
             '0.5' => 39.0,
             '0.75' => 26.0,
             '1' => 19.5,
+            '1.25' => 15.6,
             '1.5' => 13.3,
             '2.5' => 7.98,
             '4' => 4.95,
@@ -76,7 +77,7 @@ final readonly class Conductor
 
     /**
      * @param  string  $system  mm2 or awg
-     * @param  string  $make  flexible (class 5) or stranded (class 2) for mm2; solid or stranded for awg
+     * @param  string  $make  flexible (class 5), stranded (class 2) or solid (class 1, the same resistances) for mm2; solid or stranded for awg
      *
      * @throws Refusal when the tables do not hold that size
      */
@@ -119,6 +120,14 @@ final readonly class Conductor
         return self::FIXED_AMPS[self::ROWS[$laid] ?? 'wall'][$this->size] ?? null;
     }
 
+    /** Cross-section in mm². */
+    public function area(): float
+    {
+        return $this->system === 'awg'
+            ? (M_PI / 4) * (1000 * self::awgDiameter((float) $this->size)) ** 2
+            : (float) $this->size;
+    }
+
     /** Diameter in metres, ASTM B258. */
     public static function awgDiameter(float $gauge): float
     {
@@ -129,11 +138,11 @@ final readonly class Conductor
     {
         $key = (string) $size;
         $ohms =
-            self::IEC60228[$make][$key] ??
+            self::IEC60228[$make === 'solid' ? 'stranded' : $make][$key] ??
             throw new InvalidInput(
                 "No resistance is known for {$key} mm², {$make}: take one of " .
                     implode(', ', array_keys(self::IEC60228['flexible'])) .
-                    ' mm², flexible or stranded.',
+                    ' mm², flexible, stranded or solid.',
             );
 
         return new self(

@@ -27,14 +27,22 @@ final class FlowsTest extends TestCase
             ->run('r1', 10.0, self::PIXELS, $one, zones: [62])
             ->feed('f1', 'r1', 0)
             ->feed('f2', 'r1', 125)
-            ->cable('k1', '2x2.5', $one, 'f1', metres: 0.2)
-            ->cable('k2', '2x2.5', $two, 'f2', metres: 0.2);
+            ->cable('k1', '3x2.5', $one, 'f1', metres: 0.2)
+            ->cable('k2', '2x2.5', $two, 'f2', metres: 0.2)
+            ->item(
+                'i1',
+                'board',
+                ['inputLeast' => 5.0, 'inputMost' => 24.0, 'outputs' => 1, 'pixelsPerOutput' => 500],
+                'r1',
+            );
     }
 
     /** Fixtures of 6 W and 12 V on a pair from a supply. */
     private static function lamps(Circuits $of, string $size, int $count = 2, ?float $fuse = null): Circuits
     {
-        return $of->fixture('x1', $count)->cable('k1', $size, 's1', 'x1', metres: 1.0, fuse: $fuse);
+        return $of
+            ->fixture('x1', $count, ['mostVolts' => 15.0])
+            ->cable('k1', $size, 's1', 'x1', metres: 1.0, fuse: $fuse);
     }
 
     /** Two runs of different strips under one controller: 5 A and 5.6 A of 24 V. */
@@ -61,7 +69,7 @@ final class FlowsTest extends TestCase
     {
         return Circuits::in($notes)
             ->supply('s1', ['ratedAmps' => 30.0, 'overloadAmps' => 45.0])
-            ->controller('c1')
+            ->controller('c1', ['terminal' => 6.0])
             ->run('r1', 4.0, [], 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
             ->cable('k1', $size, 's1', 'c1', metres: 2.0, fuse: $fuse, existing: true, laid: $laid)
@@ -77,7 +85,7 @@ final class FlowsTest extends TestCase
     {
         return Circuits::in()
             ->supply('s1', $supply)
-            ->controller('c1')
+            ->controller('c1', ['terminal' => 6.0])
             ->run('r1', 4.0, [], 's1', controller: 'c1')
             ->run('r2', 4.0, [], 's1', controller: 'c1')
             ->feed('f1', 'r1', 0)
@@ -160,7 +168,7 @@ final class FlowsTest extends TestCase
             yield "{$amps} A on a battery that charges" => [
                 Circuits::in()
                     ->bank('s1', ['sourceOhms' => 0.001])
-                    ->controller('c1')
+                    ->controller('c1', ['terminal' => 6.0])
                     ->run(
                         'r1',
                         3.0,
@@ -189,7 +197,7 @@ final class FlowsTest extends TestCase
         // 27 A on the surface in air of 45 °C are 21.3 A (tables 4D5 and 4B1, from memory).
         yield 'the same where it is warm' => [
             self::leg('surface', 25.0, notes: "dry\nair 45"),
-            ['stop fuse-large k1', 'stop fuse-large k2'],
+            ['stop fuse-large k1', 'stop fuse-large k2', 'watch supply-air r1'],
         ];
         yield '0.5 mm² on 30 A without a fuse' => [
             self::bare('2x0.5', ['ratedAmps' => 30.0, 'overloadAmps' => 45.0]),
@@ -199,7 +207,7 @@ final class FlowsTest extends TestCase
         yield 'a thin pair to little light on 30 A that nobody stated' => [
             Circuits::in()
                 ->supply('s1', ['ratedAmps' => 30.0])
-                ->controller('c1')
+                ->controller('c1', ['terminal' => 10.0])
                 ->run('r1', 1.0, [], 's1', controller: 'c1')
                 ->feed('f1', 'r1', 0)
                 ->cable('k1', '2x0.5', 's1', 'c1')

@@ -11,6 +11,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Tests\Checks\Cases\BenchCases;
 use EmberDusk\Tests\Checks\Cases\CircuitCases;
 use EmberDusk\Tests\Checks\Cases\JobCases;
+use EmberDusk\Tests\Checks\Cases\RatingCases;
 use EmberDusk\Values\Finding;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -24,6 +25,7 @@ final class RegistryTest extends TestCase
         yield from CircuitCases::all();
         yield from JobCases::all();
         yield from BenchCases::all();
+        yield from RatingCases::fired();
     }
 
     /** @param  callable(): array{JobState, JobState}  $jobs */

@@ -124,7 +124,7 @@ final class ConductorTest extends TestCase
     public function test_an_unknown_size_is_refused_with_what_there_is(): void
     {
         $this->expectException(Refusal::class);
-        $this->expectExceptionMessage('0.5, 0.75, 1, 1.5, 2.5, 4, 6, 10 mm²');
+        $this->expectExceptionMessage('0.5, 0.75, 1, 1.25, 1.5, 2.5, 4, 6, 10 mm²');
         Conductor::of('mm2', 3, 'flexible');
     }
 

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Supply;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
@@ -21,7 +22,7 @@ final readonly class InputRange implements Check
             new Rule(
                 'input-range',
                 'controller',
-                'the volts at a controller lie inside its input range',
+                'the volts at a controller lie inside its input range, of a bank also on charge and nearly empty',
                 Rule::LEAFLET,
             ),
         ];
@@ -39,12 +40,16 @@ final readonly class InputRange implements Check
             }
             $seen[$id] = true;
             $root = $job->plan->root($job->plan->cableTo($id)->from ?? '') ?? $case->run->supply;
-            $volts = $job->plan->supply($root)?->volts;
-            if ($volts !== null && !self::takes($controller, $volts)) {
+            $supply = $job->plan->supply($root);
+            if ($supply === null) {
+                continue;
+            }
+            [$volts, $when] = self::worst($controller, $supply);
+            if (!self::takes($controller, $volts)) {
                 $findings[] = new Finding(
                     code: 'input-range',
-                    severity: Severity::Stop,
-                    title: sprintf('%s does not take %g V', strtoupper($id), $volts),
+                    severity: $when === 'when its bank is nearly empty' ? Severity::Watch : Severity::Stop,
+                    title: rtrim(sprintf('%s does not take %g V %s', strtoupper($id), $volts, $when)),
                     detail: sprintf(
                         'Its input goes from %g V to %g V.',
                         $controller->inputLeast,
@@ -60,6 +65,22 @@ final readonly class InputRange implements Check
         }
 
         return $findings;
+    }
+
+    /** @return array{float, string} the volts that fit least: by name, of a bank also on charge and nearly empty; and when that is */
+    private static function worst(Controller $controller, Supply $supply): array
+    {
+        if (!self::takes($controller, $supply->volts)) {
+            return [$supply->volts, ''];
+        }
+        if (($supply->charging ?? 0.0) > $controller->inputMost) {
+            return [(float) $supply->charging, 'while its bank is charged'];
+        }
+        if (($supply->lowest ?? INF) < $controller->inputLeast) {
+            return [(float) $supply->lowest, 'when its bank is nearly empty'];
+        }
+
+        return [$supply->volts, ''];
     }
 
     public static function takes(Controller $controller, float $volts): bool

@@ -7,13 +7,15 @@ namespace EmberDusk\Checks\Controller;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A controller that switches channels cannot drive pixels: they take their colour from data and their + and - from the supply. */
+/** A controller that switches channels cannot drive pixels, nor a strip whose channels share the side that it switches. */
 final readonly class Switching extends RunCheck
 {
     public function rules(): array
@@ -25,11 +27,20 @@ final readonly class Switching extends RunCheck
                 'no controller that switches channels is chosen for pixels',
                 Rule::PRACTICE,
             ),
+            new Rule(
+                'switch-side',
+                'controller',
+                'a controller switches the side that the channels of its strip do not share',
+                Rule::LEAFLET,
+            ),
         ];
     }
 
     protected function run(JudgedRun $case): array
     {
+        if ($case->strip?->switched() === true && $case->controller?->switches === $case->strip->common) {
+            return [self::side($case, $case->strip, $case->controller)];
+        }
         if ($case->strip?->switched() !== false || $case->controller === null) {
             return [];
         }
@@ -50,5 +61,22 @@ final readonly class Switching extends RunCheck
                 ],
             ),
         ];
+    }
+
+    private static function side(JudgedRun $case, Strip $strip, Controller $controller): Finding
+    {
+        $other = $strip->common === 'plus' ? 'minus' : 'plus';
+
+        return new Finding(
+            code: 'switch-side',
+            severity: Severity::Stop,
+            title: "{$case->device(
+                $case->run->controller,
+            )} switches {$controller->switches}, {$case->run->name()} has a common {$strip->common}",
+            detail: "Its channels cannot be dimmed apart, or are always on. Choose a controller that switches {$other}.",
+            place: new Place('kit', $case->run->id),
+            source: Rule::LEAFLET,
+            fixes: $case->takeFittingController(),
+        );
     }
 }

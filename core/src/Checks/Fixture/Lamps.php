@@ -130,7 +130,11 @@ final readonly class Lamps implements Check
                 $cable = self::cable($plan, $supply, $shelf);
             }
             $volts = $supply->volts ?? 0.0;
-            if ($cable !== null && $volts >= $fixture->leastVolts && $volts <= 1.25 * $fixture->volts) {
+            if (
+                $cable !== null &&
+                $volts >= $fixture->leastVolts &&
+                ($supply->charging ?? $volts) <= $fixture->mostVolts
+            ) {
                 $fixes[] = new Fix(
                     'Hang them on ' . strtoupper($id),
                     HangFixture::payload(fixture: $fitting->id, on: $id, kit: $cable->id()),

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Dimmer;
+use EmberDusk\Kit\Fixture;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Kit\ChooseModule;
 use EmberDusk\Plan\Fitting;
@@ -49,6 +50,13 @@ final readonly class Modules implements Check
                 'the inputs of 0-10 V fixtures take no more than the line gives: 1 mA each',
                 Rule::PRACTICE,
             ),
+            new Rule('module-kind', 'module', 'a module dims fixtures that are dimmed its way', Rule::LEAFLET),
+            new Rule(
+                'analog-sinks',
+                'module',
+                'a 0-10 V module takes the current that its fixtures send',
+                'IEC 60929 annex E, from memory',
+            ),
             new Rule('analog-off', 'module', 'something switches 0-10 V fixtures off', Rule::PRACTICE),
             new Rule('dali-addresses', 'module', 'a DALI line has at most 64 addresses', 'IEC 62386, from memory'),
             new Rule(
@@ -71,6 +79,10 @@ final readonly class Modules implements Check
         $findings = [];
         foreach ($plan->fixtures as $id => $fitting) {
             $fixture = $plan->fixture($fitting->kit);
+            $dimmer = $plan->module($fitting->module);
+            if ($fixture !== null && $dimmer !== null && $dimmer->dims() !== $fixture->dim) {
+                $findings[] = self::otherKind($plan, $id, $fixture, $dimmer, $shelf);
+            }
             if ($fixture !== null && $fitting->module === null && in_array($fixture->dim, Dimmer::DIMS, true)) {
                 $findings[] = new Finding(
                     code: 'no-module',
@@ -159,6 +171,18 @@ final readonly class Modules implements Check
                     ),
                 ],
                 [
+                    $dimmer->sinks === false,
+                    new Finding(
+                        code: 'analog-sinks',
+                        severity: Severity::Stop,
+                        title: "{$name} sends current into its control line, and so do its fixtures",
+                        detail: 'The light does not follow. Choose a module that takes the current of the line (sinks).',
+                        place: $place,
+                        source: 'IEC 60929 annex E, from memory',
+                        fixes: $other,
+                    ),
+                ],
+                [
                     $dimmer->relayAmps === null,
                     new Finding(
                         code: 'analog-off',
@@ -209,6 +233,26 @@ final readonly class Modules implements Check
         };
 
         return array_column(array_filter($rules, static fn(array $rule): bool => $rule[0]), 1);
+    }
+
+    private static function otherKind(
+        Plan $plan,
+        string $id,
+        Fixture $fixture,
+        Dimmer $dimmer,
+        ?ShelfSource $shelf,
+    ): Finding {
+        $dimmed = $fixture->dim === 'none' ? 'cannot be dimmed' : "is dimmed by {$fixture->dim}";
+
+        return new Finding(
+            code: 'module-kind',
+            severity: Severity::Stop,
+            title: strtoupper($id) . " {$dimmed}, {$dimmer->name()} dims by {$dimmer->dims()}",
+            detail: 'It stays dark, flickers or is destroyed. ' . self::MAINS,
+            place: new Place('wire', $id),
+            source: Rule::LEAFLET,
+            fixes: self::take($plan, $id, $shelf),
+        );
     }
 
     /** @return list<Fix> modules of the shelf under which these fixtures alone break nothing, the smallest first */

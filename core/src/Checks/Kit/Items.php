@@ -13,6 +13,7 @@ use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Item;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -40,6 +41,8 @@ final readonly class Items implements Check
             ),
             new Rule('plug-amps', 'cable', 'a plug, and the stem of a fork, carries what flows there', Rule::LEAFLET),
             new Rule('plug-pins', 'cable', 'a plug or fork has a pin for each core that is joined', Rule::LEAFLET),
+            new Rule('fork-ways', 'cable', 'a lead that forks has an end for each cable', Rule::LEAFLET),
+            new Rule('plug-gender', 'cable', 'the halves of a plug fit each other', Rule::LEAFLET),
             new Rule('plug-open', 'cable', 'a plug is tight where water comes to it', Rule::LEAFLET),
             new Rule('set-short', 'run', 'a ready-made set is as long as its run', Rule::LEAFLET),
         ];
@@ -72,7 +75,7 @@ final readonly class Items implements Check
             );
         }
 
-        return $findings;
+        return [...$findings, ...self::genders($job)];
     }
 
     private static function lost(Judged $job, Item $item, string $kind): bool
@@ -183,6 +186,20 @@ final readonly class Items implements Check
                 source: Rule::LEAFLET,
             );
         }
+        $ends = count(array_filter($job->plan->cables, static fn(LaidCable $c): bool => $c->from === $cable->to));
+        $ways = $values->wholeOrNull('ways', 2, 20);
+        if ($ways !== null && isset($job->plan->splices[$cable->to]) && $ends > $ways) {
+            $findings[] = new Finding(
+                code: 'fork-ways',
+                severity: Severity::Stop,
+                title: "{$entry->name()} in {$name} has {$ways} ends, {$ends} cables go on from it",
+                detail: 'Choose a lead with more ends, or add another one to a branch that carries less.',
+                place: $place,
+                number: (float) $ends,
+                limit: (float) $ways,
+                source: Rule::LEAFLET,
+            );
+        }
         $damp = array_filter(
             $job->plan->placesOf($cable),
             static fn(string $p): bool => TapeNotes::read($job->plan->places[$p]->notes ?? '')->site->damp === true,
@@ -196,6 +213,40 @@ final readonly class Items implements Check
                 place: $place,
                 source: Rule::LEAFLET,
             );
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> where all halves in one cable are of one gender */
+    private static function genders(Judged $job): array
+    {
+        $halves = [];
+        foreach ($job->plan->items as $item) {
+            $kit = $job->plan->kit[$item->kit];
+            $gender = (new Fields($kit->written))->stringOrNull('gender') ?? 'both';
+            if ($kit->kind() === 'plug' && isset($job->plan->cables[$item->on ?? ''])) {
+                $halves[(string) $item->on] = [
+                    ...$halves[(string) $item->on] ?? [],
+                    ...array_fill(0, $item->count, $gender),
+                ];
+            }
+        }
+        $findings = [];
+        foreach ($halves as $cable => $genders) {
+            if (count($genders) > 1 && count(array_unique($genders)) === 1 && $genders[0] !== 'both') {
+                $findings[] = new Finding(
+                    code: 'plug-gender',
+                    severity: Severity::Stop,
+                    title: strtoupper($cable) .
+                        ': two ' .
+                        ($genders[0] === 'male' ? 'plugs' : 'sockets') .
+                        ' do not go together',
+                    detail: 'Choose a plug and a socket. The side that stays live gets the socket.',
+                    place: new Place('wire', $cable),
+                    source: Rule::LEAFLET,
+                );
+            }
         }
 
         return $findings;

@@ -8,13 +8,14 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Solderless trial boards that are counted on for permanent work. */
+/** Solderless trial boards in permanent work: in the plan, or among the client's own kit. */
 final readonly class TrialBoards implements Check
 {
     public function rules(): array
@@ -34,19 +35,36 @@ final readonly class TrialBoards implements Check
         foreach (array_keys($state->plan->owned) as $id) {
             $kit = $state->plan->kit[$id] ?? null;
             if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
-                $findings[] = new Finding(
-                    code: 'trial',
-                    severity: Severity::Watch,
-                    title: $kit->entry->name() . ' is for trying only',
-                    detail: 'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse ' .
-                        'protection, level shifter and capacitor.',
-                    place: new Place('kit', ''),
-                    source: 'common practice, no source',
-                    fixes: [new Fix('Do not count on it', SetOwned::payload(kit: $id, count: 0))],
-                );
+                $findings[] = self::finding($kit->entry->name(), new Place('kit'), [
+                    new Fix('Do not count on it', SetOwned::payload(kit: $id, count: 0)),
+                ]);
+            }
+        }
+
+        foreach ($state->plan->items as $id => $item) {
+            $kit = $state->plan->kit[$item->kit];
+            if (($kit->written['trial'] ?? false) === true) {
+                $findings[] = self::finding($kit->entry->name(), new Place('kit', $id), [
+                    new Fix('Remove it', SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $id)),
+                ]);
             }
         }
 
         return $findings;
+    }
+
+    /** @param  list<Fix>  $fixes */
+    private static function finding(string $name, Place $place, array $fixes): Finding
+    {
+        return new Finding(
+            code: 'trial',
+            severity: Severity::Watch,
+            title: "{$name} is for trying only",
+            detail: 'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse ' .
+                'protection, level shifter and capacitor.',
+            place: $place,
+            source: Rule::PRACTICE,
+            fixes: $fixes,
+        );
     }
 }

@@ -86,12 +86,19 @@ final readonly class CableCapacity implements Check
             );
         }
         $amps = round($result->openAmps, 4);
-        if ($rating->amps === null) {
+        if ($rating->amps === null || ($rating->hot && $amps <= $rating->amps)) {
             $findings[] = new Finding(
                 code: 'capacity-unknown',
                 severity: Severity::Open,
-                title: "{$name}: no capacity is known for {$cable->conductor->label()}",
-                detail: 'The tables do not hold this size, or air as warm as it is there; ask the cable’s maker.',
+                title: $rating->hot
+                    ? "{$name}: the air there is warmer than the tables go"
+                    : "{$name}: no capacity is known for {$cable->conductor->label()}",
+                detail: $rating->hot
+                    ? sprintf(
+                        'Judged as in air of 50 °C: %g A. Ask the cable’s maker, or lay it where it is cooler.',
+                        $rating->amps ?? 0.0,
+                    )
+                    : 'The tables do not hold this size; ask the cable’s maker.',
                 place: $place,
             );
         } elseif ($amps > $rating->amps) {

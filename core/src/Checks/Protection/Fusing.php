@@ -162,7 +162,7 @@ final readonly class Fusing implements Check
     /** @return list<Fix> the largest fuse that protects the cable and holds what flows */
     private static function take(Judged $job, LaidCable $laid, float $capacity, float $load): array
     {
-        $fuse = Guard::fuse($job, $capacity, $load);
+        $fuse = Guard::fuse($job, $laid, $capacity, $load);
         if ($fuse === null) {
             return [];
         }

@@ -63,11 +63,16 @@ final readonly class Guard
     }
 
     /** The largest fuse on the shelf that protects so many amps of cable and holds the load with its margin (docs/model.md 7). */
-    public static function fuse(Judged $job, float $capacity, float $load): ?Fuse
+    public static function fuse(Judged $job, LaidCable $laid, float $capacity, float $load): ?Fuse
     {
+        $supply = $job->plan->supply($job->plan->supplyBehind($laid->from));
+        $volts = $supply->charging ?? ($supply->emf ?? 0.0);
+
         return $job->smallest(
             Fuse::class,
-            static fn(Fuse $f): bool => $f->amps <= $capacity + 1e-9 && $f->amps >= self::needs($load) - 1e-9,
+            static fn(Fuse $f): bool => $f->amps <= $capacity + 1e-9 &&
+                $f->amps >= self::needs($load) - 1e-9 &&
+                $f->volts >= $volts,
             static fn(Fuse $f): float => -$f->amps,
         );
     }

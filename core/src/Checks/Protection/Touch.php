@@ -11,7 +11,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Touchable d.c.: 60 V where it is dry, 30 V where it is damp (IEC 60364-4-41, from memory). The highest volts count. */
+/** Touchable d.c.: 60 V where it is dry, 30 V where it is damp (IEC 60364-4-41, from memory), at the highest volts of a supply, its bank on charge included. */
 final readonly class Touch extends RunCheck
 {
     private const DRY = 60.0;
@@ -35,7 +35,7 @@ final readonly class Touch extends RunCheck
         $damp = $case->plan->damp($case->run);
         $limit = self::limit($damp);
         $volts = 0.0;
-        foreach ($case->plan->suppliesOf($case->run) as $id) {
+        foreach ($case->plan->unitsOf($case->run) as $id) {
             $supply = $case->plan->supply($id);
             $volts = max($volts, $supply->charging ?? ($supply->emf ?? 0.0));
         }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Supply;
 
+use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
+use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
@@ -18,6 +20,9 @@ use EmberDusk\Values\Severity;
 /** The supply's volts must be the strip's: most small controllers pass them straight through (common practice, no source). */
 final readonly class SupplyVolts extends RunCheck
 {
+    /** Volts by which supply and strip may differ by their names. */
+    private const WITHIN = 0.5;
+
     public function rules(): array
     {
         return [
@@ -34,6 +39,41 @@ final readonly class SupplyVolts extends RunCheck
                 Rule::PRACTICE,
             ),
         ];
+    }
+
+    public function check(Judged $job): array
+    {
+        return [...parent::check($job), ...self::modules($job)];
+    }
+
+    /** @return list<Finding> about modules that the client rearranges, on a supply of other volts */
+    private static function modules(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->items as $id => $item) {
+            $kit = $job->plan->kit[$item->kit];
+            $supply = $job->plan->supply($item->on);
+            if ($kit->kind() !== 'rearranged' || $supply === null) {
+                continue;
+            }
+            $volts = (new Fields($kit->written))->number('volts');
+            if (abs($supply->volts - $volts) >= self::WITHIN) {
+                $findings[] = new Finding(
+                    code: 'supply-volts',
+                    severity: Severity::Stop,
+                    title: sprintf('%s: %g V on %g V modules', $kit->entry->name(), $supply->volts, $volts),
+                    detail: $supply->volts > $volts
+                        ? 'They overheat and fail. Do not switch it on. Choose a supply of their volts.'
+                        : 'They stay dark or dim. Choose a supply of their volts.',
+                    place: new Place('kit', $id),
+                    number: $supply->volts,
+                    limit: $volts,
+                    source: Rule::PRACTICE,
+                );
+            }
+        }
+
+        return $findings;
     }
 
     protected function run(JudgedRun $case): array
@@ -55,7 +95,7 @@ final readonly class SupplyVolts extends RunCheck
     /** Within half a volt by their names. */
     public static function suits(Supply $supply, Strip $strip): bool
     {
-        return abs($strip->volts - $supply->volts) < 0.5;
+        return abs($strip->volts - $supply->volts) < self::WITHIN;
     }
 
     /** A battery below the strip's volts that still turns its pixels on when it is empty. */

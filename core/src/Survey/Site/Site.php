@@ -19,6 +19,7 @@ final readonly class Site
      * @param  list<Radio>  $radios
      * @param  array<string, RunNote>  $runs  by the run's word
      * @param  list<Present>  $present  what is there already
+     * @param  int  $bundled  loaded cables that lie together in its largest bundle
      * @param  bool  $said  whether lengths are as somebody said them: nobody has measured
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class Site
         public ?float $air = null,
         public array $present = [],
         public bool $said = false,
+        public int $bundled = 1,
     ) {}
 
     public function leg(string $name): ?CableLeg

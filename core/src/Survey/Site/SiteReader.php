@@ -20,6 +20,7 @@ final class SiteReader
         'damp',
         'dry',
         'air',
+        'bundle',
         'outlet',
         'spur',
         'box',
@@ -43,6 +44,8 @@ final class SiteReader
     private ?bool $damp = null;
 
     private ?float $air = null;
+
+    private int $bundled = 1;
 
     /** @var list<Outlet> */
     private array $outlets = [];
@@ -81,6 +84,7 @@ final class SiteReader
             'high' => ($this->height = $lengths->take($clause, 'the height from floor to ceiling')->metres),
             'damp', 'dry' => ($this->damp = $keyword?->is('damp')),
             'air' => ($this->air = $this->air($clause)),
+            'bundle' => ($this->bundled = $clause->count($clause->take(), 'how many cables lie in a bundle', 50)),
             'outlet' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, false), $clause)),
             'spur' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, true), $clause)),
             'box' => ($this->boxes[] = $this->named(Box::read($clause, $lengths, $legs), $clause)),
@@ -114,6 +118,7 @@ final class SiteReader
             air: $this->air,
             present: $this->present,
             said: $this->said,
+            bundled: $this->bundled,
         );
     }
 

@@ -70,6 +70,7 @@ final readonly class CircuitCases
         yield from FixtureCases::all();
         yield from BankCases::all();
         yield from ItemCases::all();
+        yield from DangerCases::all();
         yield from ControlCases::all();
     }
 

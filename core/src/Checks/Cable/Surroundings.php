@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Cable;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Place;
+use EmberDusk\Values\Severity;
+
+/** Cables where they lie: indoor cable outdoors or in the ground, rigid cable on something that moves. */
+final readonly class Surroundings implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule('cable-outdoors', 'cable', 'a cable outdoors or in the ground is made for it', Rule::LEAFLET),
+            new Rule('cable-moving', 'cable', 'a cable to something that moves is flexible', Rule::PRACTICE),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->cables as $id => $laid) {
+            $cable = $job->plan->cable($laid->kit);
+            if ($cable === null) {
+                continue;
+            }
+            $runs = self::runs($job->plan, $laid);
+            $place = new Place('wire', $id);
+            $name = strtoupper($id);
+            $outdoors = self::mounted($runs, 'outdoors') || $laid->laid === 'ground';
+            if ($outdoors && ($job->plan->kit[$laid->kit]->written['outdoors'] ?? false) !== true) {
+                $findings[] = new Finding(
+                    code: 'cable-outdoors',
+                    severity: Severity::Watch,
+                    title: "{$name}: indoor cable " . ($laid->laid === 'ground' ? 'in the ground' : 'outdoors'),
+                    detail: 'Sun and water break its sheath within a few years. Choose a cable for outdoors; in the ground also a duct or armour, as local codes ask.',
+                    place: $place,
+                    source: Rule::LEAFLET,
+                );
+            }
+            if (self::rigid($cable) && self::mounted($runs, 'moving')) {
+                $findings[] = new Finding(
+                    code: 'cable-moving',
+                    severity: Severity::Stop,
+                    title: "{$name}: rigid cable on something that moves",
+                    detail: 'Its cores break inside the sheath. Choose a flexible cable (class 5).',
+                    place: $place,
+                    source: Rule::PRACTICE,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    private static function rigid(Cable $cable): bool
+    {
+        return $cable->conductor->make === 'solid' ||
+            ($cable->conductor->system === 'mm2' && $cable->conductor->make !== 'flexible');
+    }
+
+    /** @param  list<Run>  $runs */
+    private static function mounted(array $runs, string $how): bool
+    {
+        return array_filter($runs, static fn(Run $r): bool => in_array($how, $r->mounting, true)) !== [];
+    }
+
+    /** @return list<Run> at whose feed the cable ends: what lies before a controller may be elsewhere */
+    private static function runs(Plan $plan, LaidCable $laid): array
+    {
+        $run = $plan->runs[$plan->feeds[$laid->to]->run ?? ''] ?? null;
+
+        return $run === null ? [] : [$run];
+    }
+}

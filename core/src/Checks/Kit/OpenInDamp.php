@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Kit;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Plan\Device;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
+
+/** Supplies, converters and controllers where water comes to them: tight, or in a closed box. */
+final readonly class OpenInDamp implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'open-damp',
+                'supply',
+                'supplies and controllers in a damp place, outdoors or at a damp outlet are tight or in a closed box',
+                Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ([...$job->plan->supplies, ...$job->plan->controllers] as $id => $unit) {
+            $kit = $job->plan->kit[$unit->kit];
+            $tight =
+                ($kit->written['sealed'] ?? false) === true ||
+                in_array($kit->written['seal'] ?? 'none', ['splash', 'jet'], true);
+            if (!$tight && $kit->kind() !== 'battery' && self::wet($job, $unit)) {
+                $findings[] = new Finding(
+                    code: 'open-damp',
+                    severity: Severity::Watch,
+                    title: strtoupper($id) . ', an open unit, is where water comes to it',
+                    detail: 'Water bridges its terminals' .
+                        ($kit->kind() === 'supply' ? '; near mains that can kill' : '') .
+                        '. Choose a tight one, put it into a closed box, or move it to a dry place.' .
+                        ($kit->kind() === 'supply' ? ' Mains work is for a licensed person; local codes decide.' : ''),
+                    place: $job->placeOf($id),
+                    source: Rule::PRACTICE,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    private static function wet(Judged $job, Device $unit): bool
+    {
+        $run = $job->plan->runs[$job->placeOf($unit->id)->id] ?? null;
+        $place = $unit->stands->place ?? ($run->place ?? '');
+        $site = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site;
+        foreach ($site->boxes as $box) {
+            if ($unit->stands?->spot === $box->spot->name && $box->air === 'sealed') {
+                return false;
+            }
+        }
+        foreach ($site->outlets as $outlet) {
+            if ($outlet->damp && $unit->stands?->spot === $outlet->spot->name) {
+                return true;
+            }
+        }
+        if ($unit->stands === null && $run !== null) {
+            return $job->plan->damp($run);
+        }
+
+        return $site->damp === true;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Ratings;
+
+use EmberDusk\Checks\Judged;
+use EmberDusk\Values\Range;
+
+/** Frequency that dimming needs where people or cameras work, in hertz (common practice, no source). */
+final readonly class DimmingFrequency implements Quantity
+{
+    private const WANTED = 200.0;
+
+    public function code(): string
+    {
+        return 'dimming-frequency';
+    }
+
+    public function subject(): string
+    {
+        return 'controller';
+    }
+
+    public function rule(): string
+    {
+        return 'a controller dims at 200 Hz or more where people or cameras work';
+    }
+
+    public function unit(): string
+    {
+        return 'Hz';
+    }
+
+    public function of(Judged $job, Fitted $part): ?Range
+    {
+        foreach ($job->plan->runs as $run) {
+            if ($run->controller === $part->id) {
+                return new Range(self::WANTED, self::WANTED);
+            }
+        }
+
+        return null;
+    }
+
+    public function assumes(Judged $job, Fitted $part): bool
+    {
+        return true;
+    }
+
+    public function words(float $number, float $limit, bool $most): string
+    {
+        return sprintf('dims at %g Hz, %g Hz or more wanted', $limit, $number);
+    }
+
+    public function advice(): string
+    {
+        return 'Slow dimming flickers to the eye at the edge of view and shows bands in a camera. Choose a controller with a higher frequency.';
+    }
+}

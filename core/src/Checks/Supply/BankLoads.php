@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Supply;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Kit\Block;
+use EmberDusk\Plan\Device;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
+
+/** Banks: the current taken from them, straight and through converters, and lithium cells in series. */
+final readonly class BankLoads implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'bank-amps',
+                'supply',
+                'a bank gives at most a fifth of its ampere-hours as amps; beyond its ampere-hours the job stops',
+                Rule::PRACTICE,
+            ),
+            new Rule('cells-series', 'supply', 'lithium cells in series have a protection board', Rule::PRACTICE),
+        ];
+    }
+
+    public function check(Judged $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->supplies as $id => $unit) {
+            $block = $job->plan->block($id);
+            if ($block !== null) {
+                array_push($findings, ...self::amps($job, $unit), ...self::cells($job, $unit, $block));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private static function amps(Judged $job, Device $unit): array
+    {
+        $bank = $job->plan->supply($unit->id);
+        $amps = round($job->bankAmps($unit->id), 4);
+        if ($bank === null || $amps <= round($bank->ratedAmps, 4)) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                code: 'bank-amps',
+                severity: $amps > ($bank->ampHours ?? INF) ? Severity::Stop : Severity::Watch,
+                title: sprintf('%s: %.1f A, gives %.1f A for long', strtoupper($unit->id), $amps, $bank->ratedAmps),
+                detail: sprintf(
+                    'Its %g Ah last under five hours at that current, and less than their sum: a bank gives less the faster it is emptied. Choose a larger bank, or less light.',
+                    $bank->ampHours ?? 0.0,
+                ),
+                place: $job->placeOf($unit->id),
+                number: $amps,
+                limit: $bank->ratedAmps,
+                source: Rule::PRACTICE,
+            ),
+        ];
+    }
+
+    /** @return list<Finding> */
+    private static function cells(Judged $job, Device $unit, Block $block): array
+    {
+        if ($block->lead || $unit->series < 2 || $block->protected) {
+            return [];
+        }
+
+        return [
+            new Finding(
+                code: 'cells-series',
+                severity: Severity::Stop,
+                title: sprintf(
+                    '%s: %d lithium cells in series without a protection board',
+                    strtoupper($unit->id),
+                    $unit->series,
+                ),
+                detail: 'The weakest cell is charged too far or emptied too deep; it can catch fire. Use a pack with a protection board that watches each cell.',
+                place: $job->placeOf($unit->id),
+                number: (float) $unit->series,
+                limit: 1.0,
+                source: Rule::PRACTICE,
+            ),
+        ];
+    }
+}
