@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks;
 
 use EmberDusk\Circuit\BankDraw;
+use EmberDusk\Circuit\BankStates;
 use EmberDusk\Circuit\CableResult;
 use EmberDusk\Circuit\ControllerLoad;
 use EmberDusk\Circuit\ControllerResult;
@@ -160,16 +161,7 @@ final class Judged
     /** Amps from a bank at its nominal volts: to what hangs straight on it, and to its converters. */
     public function bankAmps(string $bank): float
     {
-        $supply = $this->plan->supply($bank);
-        $amps = $this->supply($bank)->amps();
-        foreach ($this->plan->supplies as $id => $unit) {
-            if ($unit->bank === $bank && $supply !== null) {
-                $draw = BankDraw::of($this->plan, $id, $this->supply($id)->watts());
-                $amps += $draw === null ? 0.0 : $draw->result($supply->emf)->openAmps;
-            }
-        }
-
-        return $amps;
+        return BankStates::amps($this->plan, $bank, null) + $this->supply($bank)->amps();
     }
 
     /** Where findings about a unit stand: at Kit, with the first run on it. */

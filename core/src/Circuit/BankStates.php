@@ -20,6 +20,8 @@ final readonly class BankStates
 
     private const HOURS_A_DAY = 24;
 
+    private const DAYS_A_MONTH = 30;
+
     /**
      * @return list<array{state: string, volts: Figure, amps: Figure|null, darkest: Figure|null}>
      *
@@ -88,34 +90,40 @@ final readonly class BankStates
         return $rows;
     }
 
-    /** Hours from full to empty at what it gives at rest; null while nothing on it is solved. */
+    /** Hours until its usable ampere-hours are taken; null while nothing on it is solved. */
     public static function runTime(Plan $plan, string $bank, float $amps): ?Figure
     {
         $hold = $plan->supply($bank)->ampHours ?? null;
-        if ($hold === null || $amps <= 0) {
+        $block = $plan->block($bank);
+        if ($hold === null || $block === null || $amps <= 0) {
             return null;
         }
 
         return new Figure(
             label: 'Run time',
-            value: $hold / $amps,
+            value: ($hold * $block->usable) / $amps,
             unit: 'h',
             decimals: 1,
-            formula: 'C / I',
+            formula: 'C * u / I',
             inputs: [
-                new Input('C', 'what the bank holds', $hold, 'Ah', path: "shelf.{$bank}.ampHours"),
+                new Input('C', 'capacity of the bank', $hold, 'Ah', path: "shelf.{$bank}.ampHours"),
+                new Input('u', 'usable share', $block->usable, '', path: "shelf.{$bank}.usable"),
                 new Input('I', 'amps on average', $amps, 'A', path: "solver.supplies.{$bank}.amps"),
             ],
-            assumption: 'From full to empty at a steady load; lead blocks last longer when only half of it is taken.',
+            assumption: 'From full, at a steady load. Half of a lead-acid block and four fifths of a lithium one are used, unless the entry says otherwise.',
             source: 'common practice, no source',
         );
     }
 
-    /** Days until controllers that only stand by have emptied it; null where none do. */
+    /** Days until standby, idle converters and self-discharge have taken its usable ampere-hours. */
     public static function standby(Plan $plan, string $bank): ?Figure
     {
         $hold = $plan->supply($bank)->ampHours ?? null;
-        $inputs = [];
+        $block = $plan->block($bank);
+        if ($hold === null || $block === null) {
+            return null;
+        }
+        $inputs = self::idle($plan, $bank);
         foreach ($plan->controllers as $id => $unit) {
             $from = $plan->root($plan->cableTo($id)->from ?? '');
             $amps = $plan->controller($id)->standbyAmps ?? 0.0;
@@ -137,20 +145,48 @@ final readonly class BankStates
             }
         }
         $sum = array_sum(array_map(static fn(Input $i): float => $i->value, $inputs));
-        if ($hold === null || $sum <= 0) {
-            return null;
-        }
+        $inputs[] = new Input(
+            'Is',
+            sprintf('self-discharge of %g %% a month', 100 * $block->selfDischarge),
+            ($hold * $block->selfDischarge) / (self::DAYS_A_MONTH * self::HOURS_A_DAY),
+            'A',
+            path: "shelf.{$bank}.selfDischarge",
+        );
 
         return new Figure(
             label: 'Standing by',
-            value: $hold / $sum / self::HOURS_A_DAY,
+            value: ($hold * $block->usable) / ($sum + $inputs[array_key_last($inputs)]->value) / self::HOURS_A_DAY,
             unit: 'days',
             decimals: 0,
-            formula: 'C / (' . Input::sum($inputs) . ') / 24',
-            inputs: [new Input('C', 'what the bank holds', $hold, 'Ah', path: "shelf.{$bank}.ampHours"), ...$inputs],
+            formula: 'C * u / (' . Input::sum($inputs) . ') / 24',
+            inputs: [
+                new Input('C', 'capacity of the bank', $hold, 'Ah', path: "shelf.{$bank}.ampHours"),
+                new Input('u', 'usable share', $block->usable, '', path: "shelf.{$bank}.usable"),
+                ...$inputs,
+            ],
             assumption: 'Light off, switch on: an in-line switch saves it.',
             source: 'common practice, no source',
         );
+    }
+
+    /** @return list<Input> amps of idle converters on a bank, at its nominal volts */
+    private static function idle(Plan $plan, string $bank): array
+    {
+        $inputs = [];
+        foreach ($plan->supplies as $id => $unit) {
+            $amps = $plan->converter($id)->idleAmps ?? 0.0;
+            if ($unit->bank === $bank && $amps > 0) {
+                $inputs[] = new Input(
+                    'I' . (count($inputs) + 1),
+                    strtoupper($id) . ' idle',
+                    $amps,
+                    'A',
+                    path: "shelf.{$id}.idleAmps",
+                );
+            }
+        }
+
+        return $inputs;
     }
 
     /** Amps with everything full at rest: straight, and through converters. */

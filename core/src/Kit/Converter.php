@@ -21,6 +21,7 @@ final readonly class Converter implements Powers
         public float $ratedAmps,
         public float $leastAmps,
         public float $efficiency,
+        public float $idleAmps = 0.0,
     ) {}
 
     public static function read(Fields $f): self
@@ -34,6 +35,7 @@ final readonly class Converter implements Powers
             ratedAmps: $f->number('ratedAmps', 0.1, 200),
             leastAmps: $f->numberOr('leastAmps', 0, 0, 20),
             efficiency: $f->number('efficiency', 0.3, 1),
+            idleAmps: $f->numberOr('idleAmps', 0, 0, 2),
         );
         if ($converter->inputMost <= $converter->inputLeast) {
             throw $f->invalid('inputMost', 'The input range ends before it begins.');

@@ -314,30 +314,7 @@ final readonly class DangerCases
      */
     private static function flashes(): iterable
     {
-        $rgb = [
-            'channels' => array_map(
-                static fn(string $colour): array => ['name' => $colour, 'wattsPerMetre' => 3.0, 'colour' => $colour],
-                ['#ff0000', '#00ff00', '#0000ff'],
-            ),
-        ];
-        /**
-         * @param  list<float>  $one
-         * @param  list<float>  $other
-         */
-        $shows = static fn(array $one, array $other, float $hold = 0.125): JobState => new JobState(
-            self::show(
-                Circuits::in()
-                    ->supply('s1')
-                    ->controller('c1', ['channels' => 3])
-                    ->run('r1', 2.0, $rgb, 's1', controller: 'c1')
-                    ->scene('one', ['c1' => $one])
-                    ->scene('other', ['c1' => $other])
-                    ->plan(),
-                $hold,
-            ),
-            [],
-            \EmberDusk\Tests\Demo::shelf(),
-        );
+        $shows = self::colours(...);
         // Red to blue: luminance 0.21 to 0.07, and saturated red takes part. Blue to a blue that is a little weaker is none.
         yield 'red to blue' => [
             'show-flash',
@@ -352,6 +329,30 @@ final readonly class DangerCases
             'show-flash',
             static fn(): array => [$shows([1, 0, 0], [0, 0, 1]), $shows([1, 0, 0], [0, 0, 1], 0.17)],
         ];
+    }
+
+    /**
+     * A show that changes between two colours of one RGB light.
+     *
+     * @param  list<float>  $one  duties of red, green and blue
+     * @param  list<float>  $other
+     * @param  float  $hold  seconds of each
+     */
+    private static function colours(array $one, array $other, float $hold = 0.125): JobState
+    {
+        $channels = array_map(
+            static fn(string $colour): array => ['name' => $colour, 'wattsPerMetre' => 3.0, 'colour' => $colour],
+            ['#ff0000', '#00ff00', '#0000ff'],
+        );
+        $plan = Circuits::in()
+            ->supply('s1')
+            ->controller('c1', ['channels' => 3])
+            ->run('r1', 2.0, ['channels' => $channels], 's1', controller: 'c1')
+            ->scene('one', ['c1' => $one])
+            ->scene('other', ['c1' => $other])
+            ->plan();
+
+        return new JobState(self::show($plan, $hold), [], \EmberDusk\Tests\Demo::shelf());
     }
 
     private static function show(Plan $plan, float $hold): Plan

@@ -77,7 +77,7 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
                             >.
                         </p>
                         <p v-if="supply.standby">
-                            Light off, controllers standing by: empty after
+                            Light off, standby and self-discharge: lasts
                             <FigureText :figure="supply.standby" up right />.
                         </p>
                         <table v-if="supply.states.length" class="my-1">
