@@ -88,10 +88,7 @@ final readonly class NewRun
     {
         $joinable = Joinable::of($plan, $school);
         if (!$joinable->any()) {
-            throw IncompletePlan::at(
-                '/kit',
-                'Choose a controller and a hub at Kit first: their leaflets say how they join.',
-            );
+            throw IncompletePlan::at('/kit', $joinable->lacking());
         }
 
         return $joinable->roster;

@@ -254,12 +254,12 @@ final class Circuits
     }
 
     /** A unit stands at a spot of the place. */
-    public function standing(string $supply, string $spot): self
+    public function standing(string $supply, string $spot, string $place = 'room'): self
     {
         $of = $this->lists['supplies'][$supply];
         assert($of instanceof Device);
 
-        return $this->put('supplies', $supply, $of->standing(new \EmberDusk\Plan\Standing('room', $spot)));
+        return $this->put('supplies', $supply, $of->standing(new \EmberDusk\Plan\Standing($place, $spot)));
     }
 
     /** @param  Written  $entry */
@@ -343,7 +343,11 @@ final class Circuits
     {
         return (new Plan('A job', 'Somebody', $this->limits))->with(
             /** @phpstan-ignore argument.type (things are checked as they are put in) */
-            ...[...$this->lists, 'places' => ['room' => new Place('room', 'Room', $this->notes)], 'kit' => $this->kit],
+            ...[
+                ...$this->lists,
+                'places' => ['room' => new Place('room', 'Room', $this->notes)] + ($this->lists['places'] ?? []),
+                'kit' => $this->kit,
+            ],
         );
     }
 

@@ -65,10 +65,7 @@ final class HandoverTest extends TestCase
         );
         $this->postJson("/jobs/{$job->id}/join", ['speed' => 1])
             ->assertStatus(422)
-            ->assertJsonPath(
-                'message',
-                'Choose a controller and a hub at Kit first: their leaflets say how they join.',
-            );
+            ->assertJsonPath('message', 'Choose a controller, and a hub, remote or phone for it, at Kit first.');
     }
 
     public function test_the_sheet_carries_the_revision_that_it_was_made_from(): void

@@ -241,7 +241,7 @@ final class JoinRunTest extends TestCase
             $step = $this->look()['step'];
             if (str_contains($step['alert'], 'do not fit together')) {
                 self::assertStringContainsString(
-                    '“Press PROG 5 times within 3 s on C1” comes to nothing',
+                    '“Press JOIN 6 times within 3.5 s on C1” comes to nothing',
                     $step['alert'],
                 );
                 self::assertStringContainsString('once more, from its beginning', $step['alert']);

@@ -214,7 +214,11 @@ return [
         ['DAMP = 30.0', 'DAMP = 300.0'],
         ['DAMP = 30.0', 'DAMP = 29.0'],
     ],
-    ['Checks/Kit/Sealing.php', ['|| $sealed ||', '||'], ['!$case->plan->damp($run)', '$case->plan->damp($run)']],
+    [
+        'Checks/Kit/Sealing.php',
+        ['$case->plan->sealed($run)', 'false'],
+        ['!$case->plan->damp($run)', '$case->plan->damp($run)'],
+    ],
     ['Checks/Kit/Cooling.php', ['BARE = 15.0', 'BARE = 150.0'], ['BARE = 15.0', 'BARE = 14.9']],
     ['Checks/Kit/HubAsked.php', ["=== 'zigbee'", "!== 'zigbee'"], ["=== 'zigbee'", "=== 'rf'"]],
     ['Checks/Cable/Lengths.php', ['$laid->reckoned &&', '!$laid->reckoned &&'], ['$laid->reckoned &&', '']],
@@ -235,8 +239,9 @@ return [
     ],
     [
         'Checks/Light/Meets.php',
-        ['$at->to($to) <= Seam::NEAR', '$at->to($to) > Seam::NEAR'],
+        ['$apart > Seam::NEAR', '$apart > 0'],
         ['$plan->limits->seam)', '1.1 * $plan->limits->seam)'],
+        ['AHEAD = 0.5;', 'AHEAD = -1.0;', 'Checks/FalseAlarmsTest.php'],
     ],
     [
         'Checks/Scene/SceneFindings.php',

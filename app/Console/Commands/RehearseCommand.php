@@ -37,10 +37,7 @@ final class RehearseCommand extends Command
             }
             $joinable = Joinable::of($this->plan(), new School($timing, (bool) $this->option('trust-new')));
             if (!$joinable->any()) {
-                throw IncompletePlan::at(
-                    '/kit',
-                    'Choose a controller and a hub at Kit first: their leaflets say how they join.',
-                );
+                throw IncompletePlan::at('/kit', $joinable->lacking());
             }
             $faults = array_values(array_filter((array) $this->option('fault'), is_string(...)));
             if (in_array('list', $faults, true)) {

@@ -54,6 +54,7 @@ final readonly class SupplyRows
                 'parallel' => $unit->parallel,
                 'average' => $average,
                 'peak' => $peak,
+                'plate' => $supply->battery() ? null : LimitedPower::figure($id, $supply)->toArray(),
                 'runTime' => $runTime,
                 'standby' => $standby,
                 'states' => self::states($state, $id),
@@ -137,7 +138,7 @@ final readonly class SupplyRows
             array_filter([
                 $supply->battery()
                     ? 'Isolate the bank before any work; fuse at the tap; no soldering on a battery.'
-                    : LimitedPower::words($supply),
+                    : null,
                 $supply->inrushAmps === null
                     ? null
                     : sprintf(

@@ -46,6 +46,17 @@ final readonly class Joinable
         return $this->roster->wants !== [];
     }
 
+    /** What to do first where nothing can be joined. */
+    public function lacking(): string
+    {
+        $first = $this->blocked[0] ?? null;
+        if ($first === null) {
+            return 'Choose a controller, and a hub, remote or phone for it, at Kit first.';
+        }
+
+        return "{$first->title}. {$first->detail}";
+    }
+
     private static function reason(Unit $unit, Roster $roster): ?Blocked
     {
         if ($unit->role === Unit::PHONE) {

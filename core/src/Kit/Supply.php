@@ -53,10 +53,16 @@ final readonly class Supply implements Powers
             ratedAmps: $rated,
             sourceOhms: $f->number('sourceOhms', 0.001, 10),
             limitAmps: $f->numberOr('limitAmps', 1.1 * $rated, $rated, 4 * $rated),
-            overloadAmps: $f->numberOr('overloadAmps', 1.5 * $rated, $rated, 4 * $rated),
+            // It cannot keep up more than the limit that its entry gives.
+            overloadAmps: $f->numberOr(
+                'overloadAmps',
+                $f->numberOrNull('limitAmps') ?? 1.5 * $rated,
+                $rated,
+                4 * $rated,
+            ),
             inrushAmps: $f->numberOrNull('inrushAmps', 0, 1000),
             derateAbove: $f->numberOrNull('derateAbove', 0, 100),
-            overloadStated: $f->has('overloadAmps'),
+            overloadStated: $f->has('overloadAmps') || $f->has('limitAmps'),
             plateVa: $f->numberOrNull('plateVa', 0.1, 20_000),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
+use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Run;
@@ -55,7 +56,7 @@ final readonly class UnitParts
                     'rearranged' => 'Fixture',
                     default => 'Control',
                 },
-                count: (float) $item->count,
+                count: in_array($kit?->kind(), Item::CLIENTS_OWN, true) ? 0.0 : (float) $item->count,
                 unit: 'piece',
                 why: strtoupper((string) $id) .
                     ' at ' .

@@ -30,6 +30,9 @@ final readonly class Item
         'fork',
     ];
 
+    /** Kinds that the client has already: nobody buys them. */
+    public const CLIENTS_OWN = ['phone'];
+
     /**
      * @param  string|null  $on  what it goes with: a run for a set or a board, a supply for modules, a cable for a plug or a fork
      * @param  Standing|null  $stands  where; null while nobody has said, or where it is carried

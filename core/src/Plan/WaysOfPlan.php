@@ -144,6 +144,12 @@ trait WaysOfPlan
             TapeNotes::read($this->places[$run->place]->notes ?? '')->site->damp === true;
     }
 
+    /** Whether the strip of a run is splash-proof or better. */
+    public function sealed(Run $run): bool
+    {
+        return ($this->kit[(string) $run->strip]->written['sealed'] ?? 'none') !== 'none';
+    }
+
     /** Cores of a joint of a run's strip: the plus and a return for each channel, or both poles and the data wires. */
     public function cores(Run $run): int
     {

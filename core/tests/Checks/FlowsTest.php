@@ -182,10 +182,7 @@ final class FlowsTest extends TestCase
                 [...$said, 'stop fuse-large k1', 'watch swing r1'],
             ];
         }
-        yield '72 W of fixtures on 60 W' => [
-            self::lamps($sixty, '2x2.5', 12),
-            ['stop collapse x1', 'stop headroom x1'],
-        ];
+        yield '72 W of fixtures on 60 W' => [self::lamps($sixty, '2x2.5', 12), ['stop headroom x1']];
         foreach ([['r1', 'r2'], ['r2', 'r1']] as [$a, $b]) {
             yield "two strips on 8 A ({$a} is the first)" => [self::mixed($a, $b, 8.0), ['stop controller-amps r1']];
             yield "two strips on 12 A ({$a} is the first)" => [self::mixed($a, $b, 12.0), []];

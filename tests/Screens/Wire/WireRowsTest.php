@@ -66,8 +66,8 @@ final class WireRowsTest extends TestCase
             ($talk['average']['value'] - $standby) / ($talk['peak']['value'] - $standby),
             0.03,
         );
-        self::assertStringContainsString('outside', $full['notes'][0]);
-        self::assertStringContainsString('Local codes', $full['notes'][0]);
+        self::assertStringContainsString('outside', $full['plate']['assumption']);
+        self::assertStringContainsString('Local codes', $full['plate']['assumption']);
     }
 
     public function test_a_battery_tells_its_blocks_and_how_long_it_lasts(): void

@@ -7,6 +7,8 @@ namespace EmberDusk\Checks\Kit;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
+use EmberDusk\Kit\Control;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
@@ -28,7 +30,7 @@ final readonly class HubAsked implements Check
 
     public function check(Judged $job): array
     {
-        if ($job->plan->hubs !== []) {
+        if ($job->plan->hubs !== [] || self::radio($job->plan)) {
             return [];
         }
         foreach (array_keys($job->plan->controllers) as $id) {
@@ -47,5 +49,22 @@ final readonly class HubAsked implements Check
         }
 
         return [];
+    }
+
+    /** Whether an assistant or a server of the job has a Zigbee radio of its own: it is the hub then. */
+    private static function radio(Plan $plan): bool
+    {
+        foreach ($plan->items as $item) {
+            $control = $plan->kit[$item->kit]->entry;
+            if (
+                $control instanceof Control &&
+                in_array($control->kind, ['assistant', 'server'], true) &&
+                in_array('zigbee', $control->speaks, true)
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -115,11 +115,13 @@ final readonly class Items implements Check
         foreach (array_keys($job->plan->hubs) as $id) {
             $families += array_fill_keys($job->plan->hub($id)->speaks ?? [], true);
         }
+        $bridged = self::bridged($job, $control, $families);
         // What reads a hub needs no radio of its own.
         $reads = $control->readsHub && $job->plan->hubs !== [];
         if (
             $families !== [] &&
             !$reads &&
+            !$bridged &&
             $control->kind !== 'phone' &&
             array_intersect_key(array_fill_keys($control->speaks, true), $families) === []
         ) {
@@ -149,6 +151,28 @@ final readonly class Items implements Check
         }
 
         return $findings;
+    }
+
+    /**
+     * Whether a bridge of the job speaks the way of a control and a way of the job's lights.
+     *
+     * @param  array<string, true>  $families  ways of the job's lights
+     */
+    private static function bridged(Judged $job, Control $control, array $families): bool
+    {
+        foreach ($job->plan->items as $item) {
+            $bridge = $job->plan->kit[$item->kit]->entry;
+            if (
+                $bridge instanceof Control &&
+                $bridge->kind === 'bridge' &&
+                array_intersect($bridge->speaks, $control->speaks) !== [] &&
+                array_intersect($bridge->speaks, array_keys($families)) !== []
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Finding> */

@@ -29,8 +29,12 @@ final readonly class Sealing extends RunCheck
     protected function run(JudgedRun $case): array
     {
         $run = $case->run;
-        $sealed = ($case->plan->kit[(string) $run->strip]->written['sealed'] ?? 'none') !== 'none';
-        if ($case->strip === null || $sealed || !$case->plan->damp($run) || in_array('profile', $run->mounting, true)) {
+        if (
+            $case->strip === null ||
+            $case->plan->sealed($run) ||
+            !$case->plan->damp($run) ||
+            in_array('profile', $run->mounting, true)
+        ) {
             return [];
         }
 

@@ -16,6 +16,7 @@ use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Point;
+use EmberDusk\Survey\RunPath;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -26,6 +27,15 @@ use EmberDusk\Values\Severity;
 /** Where ends of two runs of the same strip lie within a metre, more than 5 % between them is seen (common practice, no source). */
 final readonly class Meets implements Check, Mends
 {
+    /** Metres by which two ends may lie apart and count as one place, however the runs lie (common practice, no source). */
+    private const CLOSE = 0.3;
+
+    /** Cosine from which an end counts as before the other: within 60° of its direction. */
+    private const AHEAD = 0.5;
+
+    /** Metres of a run that tell in which direction it ends. */
+    private const STEP = 0.02;
+
     public function rules(): array
     {
         return [
@@ -96,7 +106,7 @@ final readonly class Meets implements Check, Mends
                     if (
                         $a->id !== $b->id &&
                         $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam) &&
-                        $at->to($to) <= Seam::NEAR
+                        self::meet($at, $to)
                     ) {
                         $worst["{$a->id} {$b->id}"] = [
                             $apart,
@@ -165,7 +175,48 @@ final readonly class Meets implements Check, Mends
         return [];
     }
 
-    /** @return array<string, Point> start and end as they lie in the room; none for a run that the notes do not show */
+    /** @return array{Point, Point} an end, and a point of the run a little before it */
+    private static function end(RunPath $path, float $metres, float $step): array
+    {
+        return [$path->at($metres), $path->at($metres + $step)];
+    }
+
+    /**
+     * Whether two ends are seen beside each other: close together, or one before the other. Ends on opposite sides of a
+     * cupboard lie abeam of each other.
+     *
+     * @param  array{Point, Point}  $one
+     * @param  array{Point, Point}  $other
+     */
+    private static function meet(array $one, array $other): bool
+    {
+        $apart = $one[0]->to($other[0]);
+        if ($apart > Seam::NEAR) {
+            return false;
+        }
+
+        return $apart <= self::CLOSE ||
+            self::along($one, $other[0]) >= self::AHEAD ||
+            self::along($other, $one[0]) >= self::AHEAD;
+    }
+
+    /**
+     * Cosine of the angle between the direction in which a run ends and the way from there to a point.
+     *
+     * @param  array{Point, Point}  $end
+     */
+    private static function along(array $end, Point $to): float
+    {
+        [$at, $before] = $end;
+        $length = $at->to($before) * $at->to($to);
+        if ($length <= 0) {
+            return 0.0;
+        }
+
+        return (($at->x - $before->x) * ($to->x - $at->x) + ($at->y - $before->y) * ($to->y - $at->y)) / $length;
+    }
+
+    /** @return array<string, array{Point, Point}> start and end as they lie in the room; none for a run that the notes do not show */
     private static function ends(Plan $plan, Run $run): array
     {
         $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
@@ -174,8 +225,8 @@ final readonly class Meets implements Check, Mends
         }
 
         return [
-            'start' => $path->at(($path->length() * ($run->part - 1)) / $run->parts),
-            'end' => $path->at(($path->length() * $run->part) / $run->parts),
+            'start' => self::end($path, ($path->length() * ($run->part - 1)) / $run->parts, self::STEP),
+            'end' => self::end($path, ($path->length() * $run->part) / $run->parts, -self::STEP),
         ];
     }
 }

@@ -21,6 +21,9 @@ final readonly class Seam extends RunCheck
     /** Metres. */
     public const NEAR = 1.0;
 
+    /** Share of its length by which the ends of a run may lie apart and still meet: a straight run has none that do. */
+    private const CLOSED = 0.5;
+
     public function rules(): array
     {
         return [
@@ -80,6 +83,6 @@ final readonly class Seam extends RunCheck
     {
         $apart = $plan->endsApart($run);
 
-        return $apart !== null && $apart <= self::NEAR;
+        return $apart !== null && $apart <= self::NEAR && $apart <= self::CLOSED * $run->length();
     }
 }

@@ -10,6 +10,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Plan\Changes\Kit\SetSpare;
+use EmberDusk\Plan\Item;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
@@ -50,7 +51,12 @@ final readonly class PriceFindings implements Check
                         "rate for {$foreign} at the quote, or give the shelf a price in {$terms->currency}.",
                     place: new Place('parts', $id),
                 );
-            } elseif ($terms->price($kit) === null && isset($used[$id]) && !isset($state->plan->owned[$id])) {
+            } elseif (
+                $terms->price($kit) === null &&
+                isset($used[$id]) &&
+                !isset($state->plan->owned[$id]) &&
+                !in_array($kit->kind(), Item::CLIENTS_OWN, true)
+            ) {
                 $findings[] = new Finding(
                     code: 'no-price',
                     severity: Severity::Watch,

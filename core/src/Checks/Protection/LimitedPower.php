@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Kit\Supply;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Input;
 
 /**
  * Whether a supply's output lies inside the limited power of NEC chapter 9 table 11(B) (from memory): on its nameplate up
@@ -38,6 +40,28 @@ final readonly class LimitedPower
 
         return $plate <= self::plate($supply->volts) + 1e-9 &&
             $supply->overloadAmps <= self::overload($supply->volts) + 1e-9;
+    }
+
+    /** Volt-amperes of a supply's nameplate, with limited power in its working. */
+    public static function figure(string $id, Supply $supply): Figure
+    {
+        $stated = $supply->plateVa !== null;
+
+        return new Figure(
+            label: strtoupper($id) . ' nameplate',
+            value: $supply->plateVa ?? $supply->ratedWatts(),
+            unit: 'VA',
+            decimals: 0,
+            formula: $stated ? 'P' : 'V * I',
+            inputs: $stated
+                ? [new Input('P', 'on its nameplate', $supply->plateVa, 'VA', path: "shelf.{$id}.plateVa")]
+                : [
+                    new Input('V', 'volts by its name', $supply->volts, 'V', path: "shelf.{$id}.volts"),
+                    new Input('I', 'rated amps', $supply->ratedAmps, 'A', path: "shelf.{$id}.ratedAmps"),
+                ],
+            assumption: self::words($supply),
+            source: 'NEC chapter 9 table 11(B), from memory',
+        );
     }
 
     public static function words(Supply $supply): string

@@ -9,6 +9,7 @@ use EmberDusk\Kit\Bank;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Place as Room;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Figure;
@@ -34,7 +35,7 @@ final readonly class BankFindings
     }
 
     /** @return list<Finding> */
-    public static function of(Room $place, Site $site, ShelfSource $shelf): array
+    public static function of(Plan $plan, Room $place, Site $site, ShelfSource $shelf): array
     {
         $findings = [];
         foreach ($site->batteries as $battery) {
@@ -52,6 +53,9 @@ final readonly class BankFindings
                     place: $at,
                     source: Rule::PRACTICE,
                 );
+            }
+            if (self::converted($plan, $place, $name)) {
+                continue;
             }
             if ($battery->wants === null) {
                 $findings[] = new Finding(
@@ -78,6 +82,19 @@ final readonly class BankFindings
         }
 
         return $findings;
+    }
+
+    /** Whether the plan takes the light from the bank of that name through a converter. */
+    private static function converted(Plan $plan, Room $place, string $name): bool
+    {
+        foreach ($plan->supplies as $unit) {
+            $bank = $plan->supplies[$unit->bank ?? ''] ?? null;
+            if ($bank !== null && $bank->stands?->place === $place->id && $bank->stands->spot === $name) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Figure> the bank at its three volts, between the tap and the minus when there is a tap */

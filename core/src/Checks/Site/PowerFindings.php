@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Site;
 
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Place as Room;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Site;
@@ -39,10 +40,11 @@ final readonly class PowerFindings
      * @param  array<string, Run>  $runs
      * @return list<Finding>
      */
-    public static function power(Room $place, Site $site, array $runs): array
+    public static function power(Plan $plan, Room $place, Site $site, array $runs): array
     {
         $findings = [];
-        if ($runs !== [] && $site->outlets === [] && $site->batteries === [] && $site->legs === []) {
+        $here = array_filter($runs, static fn(Run $r): bool => !self::fedFromElsewhere($plan, $r));
+        if ($here !== [] && $site->outlets === [] && $site->batteries === [] && $site->legs === []) {
             $findings[] = new Finding(
                 code: 'no-power',
                 severity: Severity::Open,
@@ -76,6 +78,18 @@ final readonly class PowerFindings
         }
 
         return $findings;
+    }
+
+    /** Whether every supply of a run stands in another place. */
+    private static function fedFromElsewhere(Plan $plan, Run $run): bool
+    {
+        $supplies = array_map(
+            static fn(string $id): ?string => $plan->supplies[$id]->stands->place ?? null,
+            $plan->suppliesOf($run),
+        );
+
+        return $supplies !== [] &&
+            array_filter($supplies, static fn(?string $p): bool => $p === null || $p === $run->place) === [];
     }
 
     /** @return list<Finding> */

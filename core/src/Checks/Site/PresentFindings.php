@@ -7,7 +7,9 @@ namespace EmberDusk\Checks\Site;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
+use EmberDusk\Control\Sound;
 use EmberDusk\Plan\Place as Room;
+use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\Present;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
@@ -24,7 +26,7 @@ final readonly class PresentFindings implements Check
             new Rule(
                 'listed',
                 'place',
-                'what the client’s hub knows of a place is taken out of it where new units of its kind come',
+                'no new light has the name of one that the client’s hub knows in its place',
                 Rule::PRACTICE,
             ),
             new Rule(
@@ -73,13 +75,27 @@ final readonly class PresentFindings implements Check
         );
     }
 
+    /** Whether the light of a run has a name that is heard as the one that is listed. */
+    private static function taken(Judged $job, Run $run, string $listed): bool
+    {
+        foreach ([$run->name(), $job->plan->lightName((string) $run->controller)] as $name) {
+            if (Sound::same($name, $listed)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     private static function listed(Judged $job, Room $place, Present $present): ?Finding
     {
         $new = false;
         foreach ($job->plan->runs as $run) {
             $new =
                 $new ||
-                ($run->place === $place->id && $job->plan->controller($run->controller)?->family === $present->family);
+                ($run->place === $place->id &&
+                    $job->plan->controller($run->controller)?->family === $present->family &&
+                    self::taken($job, $run, $present->what));
         }
         if (!$new) {
             return null;

@@ -12,6 +12,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Changes\Runs\NoteRun;
 use EmberDusk\Plan\Place as Room;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Reach\Channels;
 use EmberDusk\Survey\Site\Box;
@@ -67,11 +68,11 @@ final readonly class SiteFindings implements Check
             array_push(
                 $findings,
                 ...self::damp($place, $site),
-                ...self::mounting($runs, $site),
-                ...PowerFindings::power($place, $site, $runs),
+                ...self::mounting($state->plan, $runs, $site),
+                ...PowerFindings::power($state->plan, $place, $site, $runs),
                 ...PowerFindings::legs($place, $site),
                 ...self::boxes($place, $site),
-                ...BankFindings::of($place, $site, $state->shelf),
+                ...BankFindings::of($state->plan, $place, $site, $state->shelf),
             );
             array_push($radios, ...array_map(static fn(Radio $r): array => [$id, $r], $site->radios));
         }
@@ -111,7 +112,7 @@ final readonly class SiteFindings implements Check
      * @param  array<string, Run>  $runs
      * @return list<Finding>
      */
-    private static function mounting(array $runs, Site $site): array
+    private static function mounting(Plan $plan, array $runs, Site $site): array
     {
         $findings = [];
         foreach ($runs as $id => $run) {
@@ -133,7 +134,8 @@ final readonly class SiteFindings implements Check
             if (
                 $site->damp === true &&
                 $note !== null &&
-                array_intersect($run->mounting, ['profile', 'outdoors']) === []
+                array_intersect($run->mounting, ['profile', 'outdoors']) === [] &&
+                !$plan->sealed($run)
             ) {
                 $findings[] = new Finding(
                     code: 'damp-run',

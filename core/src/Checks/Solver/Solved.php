@@ -12,7 +12,7 @@ use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Every island of the circuit has a solution; where one has none, that island is told, and the supply where that is why. */
+/** Every island of the circuit has a solution; an overloaded supply that gives out is left to its own finding. */
 final readonly class Solved implements Check
 {
     public function rules(): array
@@ -38,6 +38,12 @@ final readonly class Solved implements Check
             }
         }
 
+        // A supply that gives out is named by its own finding.
+        $islands = array_filter(
+            $islands,
+            static fn(array $of): bool => self::overloaded($job, array_column($of, 0)) === null,
+        );
+
         return array_values(array_map(static fn(array $of): Finding => self::finding($job, $of), $islands));
     }
 
@@ -48,18 +54,6 @@ final readonly class Solved implements Check
             array_filter(array_column($of, 0), static fn(string $id): bool => isset($job->plan->fixtures[$id])),
         );
         $id = $fixtures[0] ?? $of[0][0];
-        $over = self::overloaded($job, array_column($of, 0));
-        if ($over === null) {
-            $why = $of[0][1]->getMessage();
-        } else {
-            $why = sprintf(
-                '%s is asked for %.0f W and rated for %.0f W: it gives out. A larger supply, or less on it.',
-                strtoupper($over),
-                $job->supply($over)->watts(),
-                $job->supply($over)->supply?->ratedWatts() ?? 0.0,
-            );
-        }
-
         if ($fixtures === []) {
             $title = $job->plan->run($id)->name() . ' has no solution';
         } else {
@@ -70,7 +64,7 @@ final readonly class Solved implements Check
             code: $fixtures === [] ? 'unsolved' : 'collapse',
             severity: Severity::Stop,
             title: $title,
-            detail: $why,
+            detail: $of[0][1]->getMessage(),
             place: new Place('wire', $id),
         );
     }
@@ -85,7 +79,7 @@ final readonly class Solved implements Check
                 $supplies = [(string) $job->plan->root($job->plan->cableTo($id)->from ?? '')];
             }
             foreach ($supplies as $supply) {
-                if ($job->supply($supply)->share() > 1) {
+                if ($job->plan->supply($supply)?->battery() === false && $job->supply($supply)->share() > 1) {
                     return $supply;
                 }
             }

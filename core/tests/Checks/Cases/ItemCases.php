@@ -124,7 +124,7 @@ final readonly class ItemCases
         $present = static fn(string $line): JobState => $on('remote', $speaks('zigbee'), null, "{$walls}\n{$line}");
         yield 'listed' => [
             'listed',
-            static fn(): array => [$present('listed Hall zigbee'), $present('listed Hall rf')],
+            static fn(): array => [$present('listed R1 zigbee'), $present('listed Hall zigbee')],
         ];
         yield 'spare amps' => [
             'spare',

@@ -44,8 +44,8 @@ function begin(site: boolean, hidden = 0): void {
                 {{ start.steps }} steps, about {{ Math.ceil(start.minutes) }} min if all goes well: reset, join, link,
                 name, and every control tried at the end.
             </p>
-            <p v-else class="mt-3 border-l-4 border-watch bg-sheet px-3 py-2">
-                Choose a controller and a hub at Kit first: their leaflets say how they join.
+            <p v-else-if="!start.blocked.length" class="mt-3 border-l-4 border-watch bg-sheet px-3 py-2">
+                Choose a controller, and a hub, remote or phone for it, at Kit first.
             </p>
             <ul v-if="start.blocked.length" class="mt-3 space-y-2" aria-label="Cannot be joined">
                 <li v-for="b in start.blocked" :key="b.title" class="border-l-4 border-stop bg-sheet px-3 py-2">

@@ -116,6 +116,7 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
                                 </tr>
                             </tbody>
                         </table>
+                        <p v-if="supply.plate">Nameplate <FigureText :figure="supply.plate" up right />.</p>
                         <p v-for="note in supply.notes" :key="note">{{ note }}</p>
                     </td>
                 </tr>
