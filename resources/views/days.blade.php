@@ -40,7 +40,7 @@
                     @endforeach
                 </p>
             @endif
-            <p class="small">Work on mains is for a licensed person; local codes decide. Minutes written here go into Build.</p>
+            <p class="small">@if ($mains)Work on mains is for a licensed person; local codes decide. @endif{{ '' }}Minutes written here go into Build.</p>
         </div>
     @empty
         <div class="head"><h1>Nothing left to do</h1><b>{{ $job }}</b></div>

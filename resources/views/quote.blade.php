@@ -53,7 +53,7 @@
     @if ($quote['unpriced'] !== [])
         <p class="small">Not in the sum, no price yet: {{ implode(', ', $quote['unpriced']) }}.</p>
     @endif
-    <p class="caution">Work on mains is done by a licensed person and is not in this sum; local codes decide what it takes.
+    <p class="caution">@if ($mains)Work on mains is done by a licensed person and is not in this sum; local codes decide what it takes.@endif
         Times are estimates from lengths and joints, an hour at {{ sprintf('%.2f', $terms->hourRate) }} {{ $terms->currency }}.</p>
 </body>
 </html>

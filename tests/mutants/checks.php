@@ -239,7 +239,7 @@ return [
     ],
     [
         'Checks/Light/Meets.php',
-        ['$apart > Seam::NEAR', '$apart > 0'],
+        ['$apart > Seam::NEAR', '$apart > 0', 'Checks/FalseAlarmsTest.php'],
         ['$plan->limits->seam)', '1.1 * $plan->limits->seam)'],
         ['AHEAD = 0.5;', 'AHEAD = -1.0;', 'Checks/FalseAlarmsTest.php'],
     ],

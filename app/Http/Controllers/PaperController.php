@@ -21,7 +21,13 @@ final readonly class PaperController
 
     public function days(Job $job): View
     {
-        return view('days', ['job' => $job->name, 'days' => Papers::days($this->state($job))]);
+        $state = $this->state($job);
+
+        return view('days', [
+            'job' => $job->name,
+            'days' => Papers::days($state),
+            'mains' => $state->plan->onMains(),
+        ]);
     }
 
     public function daysPdf(Job $job): Response

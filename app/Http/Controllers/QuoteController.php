@@ -40,6 +40,7 @@ final readonly class QuoteController
             'client' => $plan->client,
             'revision' => $revision->number,
             'terms' => $plan->terms,
+            'mains' => $plan->onMains(),
             'printed' => Clock::day(),
         ]);
     }

@@ -80,7 +80,7 @@ final readonly class KitScreen
                 self::total(
                     state: $state,
                     runs: $runs,
-                    label: 'Load, all full',
+                    label: RunFigures::loads($state->plan),
                     unit: 'W',
                     of: static fn(Figure $load): float => $load->value,
                 ),
@@ -103,7 +103,7 @@ final readonly class KitScreen
             RunFigures::load(
                 $strip,
                 $state->plan->cutMarks($run)?->length() ?? 0.0,
-                RunFigures::LOAD[(int) ($run->cap < 1)],
+                $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($state->plan),
                 $run->cap,
             ),
             RunFigures::asks($strip, $state->plan, $run),

@@ -98,7 +98,7 @@ final readonly class WireScreen
             self::LOAD => RunFigures::load(
                 $strip,
                 $state->plan->cutMarks($run)?->length() ?? 0.0,
-                RunFigures::LOAD[(int) ($run->cap < 1)],
+                $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($state->plan),
                 $run->cap,
             ),
         ];
@@ -160,7 +160,7 @@ final readonly class WireScreen
                 ? []
                 : [
                     new Figure(
-                        label: 'Load, all full',
+                        label: RunFigures::loads($state->plan),
                         value: array_sum(array_map(static fn(Input $i): float => $i->value, $loads)),
                         unit: 'W',
                         decimals: 0,

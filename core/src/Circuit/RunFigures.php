@@ -17,6 +17,12 @@ final readonly class RunFigures
     /** What a load is called: with everything full, and under a limit that is set. */
     public const LOAD = ['Load, all full', 'Load, limit set'];
 
+    /** What the load of several runs is called: fixtures are not in it. */
+    public static function loads(Plan $plan): string
+    {
+        return $plan->fixtures === [] ? self::LOAD[0] : 'Load of the strips, all full';
+    }
+
     public const SOLVED = 'Volts and amps from the solved circuit: every channel that is commanded on, nominal rails and supply.';
 
     /**

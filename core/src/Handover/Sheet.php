@@ -25,9 +25,13 @@ use EmberDusk\Values\Finding;
 /** The sheet that is left with the client: what was laid, what it should read, what it is called, how to recover it. */
 final readonly class Sheet
 {
-    public const CAUTION =
-        'Predicted values, not an acceptance test. Isolate the mains before opening a box; mains work is for a licensed person. ' .
+    private const CAUTION =
+        'Predicted values, not an acceptance test. %s' .
         'This sheet says what was checked; it does not say that the installation complies with local rules.';
+
+    private const MAINS = 'Isolate the mains before opening a box; mains work is for a licensed person. ';
+
+    private const BATTERY = 'Isolate the battery before opening a box, and cover its posts. ';
 
     /**
      * @param  list<string>  $joinLog  the last join run in words, with its times
@@ -86,7 +90,7 @@ final readonly class Sheet
             'losses' => self::losses($recovery),
             'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
             'checked' => Checked::of($plan, $findings),
-            'caution' => self::CAUTION,
+            'caution' => sprintf(self::CAUTION, $plan->onMains() ? self::MAINS : self::BATTERY),
         ];
     }
 

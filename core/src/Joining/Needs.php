@@ -7,6 +7,7 @@ namespace EmberDusk\Joining;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Kit\Profiles\GesturePart;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Source;
 use EmberDusk\Survey\TapeNotes;
 
 /** What joining a job needs first: tools, power, phone and accounts, the network, old pairings. Asked before a window runs out over it. */
@@ -42,7 +43,10 @@ final readonly class Needs
         return new Need(
             'power',
             'Power at ' . self::labels($lights),
-            'Each must be switched alone, or its lead lifted with the supply off. Mains work is for a licensed person; local rules decide.',
+            'Each must be switched alone, or its lead lifted with the supply off.' .
+                (array_filter($lights, static fn(Unit $u): bool => $u->source === Source::Mains) === []
+                    ? ''
+                    : ' Mains work is for a licensed person; local rules decide.'),
         );
     }
 

@@ -11,6 +11,7 @@ use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Source;
 use EmberDusk\Survey\TapeNotes;
 use WeakMap;
 
@@ -71,6 +72,7 @@ final class RosterOfPlan
         $floor = $this->floors[$place];
         $this->units[$unit->id] = $unit
             ->onFloor($floor === self::UNKNOWN ? null : $floor)
+            ->poweredBy($unit->role === Unit::PHONE ? Source::Cell : $this->plan->sourceOf($unit->item))
             ->returning(($this->plan->tunings[$unit->item] ?? null)?->returns() ?? '');
     }
 

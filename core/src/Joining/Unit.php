@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining;
 
 use EmberDusk\Kit\Profiles\Behaviour;
+use EmberDusk\Plan\Source;
 use EmberDusk\Values\Copies;
 
 /** One device that takes part in joining: what it is, how it behaves, where it is and what it hangs on. */
@@ -52,6 +53,7 @@ final readonly class Unit
      * @param  string  $item  id that it has in the plan
      * @param  string  $member  the network in which it is already, and stays
      * @param  int|null  $floor  0 is the ground floor; null while nobody has said
+     * @param  Source  $source  where it takes its power from
      * @param  string  $returns  what it is meant to do when its power returns, in words
      */
     public function __construct(
@@ -76,6 +78,7 @@ final readonly class Unit
         public string $member = '',
         public ?int $floor = null,
         public string $returns = '',
+        public Source $source = Source::Mains,
     ) {}
 
     public function used(): self
@@ -92,6 +95,11 @@ final readonly class Unit
     public function returning(string $returns): self
     {
         return $this->withChanged(returns: $returns);
+    }
+
+    public function poweredBy(Source $source): self
+    {
+        return $this->withChanged(source: $source);
     }
 
     public function onFloor(?int $floor): self

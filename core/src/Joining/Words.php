@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Plan\Source;
+
 /** Tasks and lines of the log in words. */
 final readonly class Words
 {
@@ -27,7 +29,8 @@ final readonly class Words
             Task::JOIN => $task->other === Roster::PHONE ? "Joining {$device}" : "Joining {$device} to {$other}",
             Task::LINK => "Linking {$device}" . self::zone($task->zone) . " to {$other}",
             Task::READ => "Letting {$device} read {$other}",
-            Task::MAINS => "{$device} after mains off and on",
+            Task::MAINS => "{$device} " .
+                ($roster->has($task->device) ? $roster->unit($task->device)->source : Source::Mains)->cycled(),
             Task::CLOSED => "Working {$other} by {$device} with covers closed",
             default => "Working {$other} by {$device}" . self::zone($task->zone),
         };
@@ -170,7 +173,7 @@ final readonly class Words
         $tried = match ($words[0]) {
             Task::ACCEPT => "{$other} by {$device}",
             Task::CLOSED => "{$other} by {$device}, covers closed",
-            Task::MAINS => "{$other} after mains off and on",
+            Task::MAINS => "{$other} after power off and on",
             Task::OFFLINE => "{$other} by {$device}, without internet",
             Task::HUBLESS => "{$other} by {$device}, without the hub",
             default => "{$device}, " . self::fault($kind),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Kit\Connector;
+use EmberDusk\Kit\Control;
 use EmberDusk\Survey\TapeNotes;
 
 /** Which cables lead where, and what a run is made of. */
@@ -178,6 +179,73 @@ trait WaysOfPlan
         foreach ($this->items as $item) {
             if ($item->on === $run->id && $this->kit[$item->kit]->kind() === $kind) {
                 return $item;
+            }
+        }
+
+        return null;
+    }
+
+    /** Where a device of the plan takes its power from: a supply, what hangs on one, a fixture under a module, kit beside the runs. */
+    public function sourceOf(string $id): Source
+    {
+        $control = $this->kit[$this->items[$id]->kit ?? '']->entry ?? null;
+        if ($control instanceof Control) {
+            $cell = $control->kind === 'remote' || ($control->kind === 'panel' && !$control->mains);
+
+            return $cell ? Source::Cell : Source::Mains;
+        }
+        $supply = isset($this->supplies[$id]) ? $id : $this->feeding($id);
+        $unit = $this->supplies[$supply ?? ''] ?? null;
+        if ($unit === null) {
+            return Source::Mains;
+        }
+        if ($this->block($unit->id) !== null || $this->converter($unit->id) !== null) {
+            return Source::Battery;
+        }
+        foreach (TapeNotes::read($this->places[$unit->stands->place ?? '']->notes ?? '')->site->outlets as $outlet) {
+            if ($outlet->keyed && $outlet->spot->name === $unit->stands?->spot) {
+                return Source::Vehicle;
+            }
+        }
+
+        return Source::Mains;
+    }
+
+    /** @return list<Source> what the supplies, modules and panels of the job hang on, each once; mains of a job without any */
+    public function sources(): array
+    {
+        $sources = [];
+        foreach ([...array_keys($this->supplies), ...array_keys($this->modules), ...array_keys($this->items)] as $id) {
+            $source = $this->sourceOf((string) $id);
+            $stands = isset($this->items[$id]) && $this->kit[$this->items[$id]->kit]->kind() !== 'panel';
+            if ($source !== Source::Cell && !$stands) {
+                $sources[$source->value] = $source;
+            }
+        }
+
+        return $sources === [] ? [Source::Mains] : array_values($sources);
+    }
+
+    /** Whether anything of the job hangs on mains. */
+    public function onMains(): bool
+    {
+        return in_array(Source::Mains, $this->sources(), true);
+    }
+
+    /** The supply of a controller, a run, a board, modules or a fixture; null where there is none. */
+    private function feeding(string $id): ?string
+    {
+        $behind = $this->supplyBehind($this->cableTo($id)->from ?? '');
+        if ($behind !== null) {
+            return $behind;
+        }
+        $on = $this->items[$id]->on ?? $id;
+        if (isset($this->supplies[$on])) {
+            return $on;
+        }
+        foreach ($this->runs as $run) {
+            if ($run->id === $on || $run->controller === $on) {
+                return $run->supply;
             }
         }
 

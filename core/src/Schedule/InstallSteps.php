@@ -9,6 +9,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Source;
 
 /** Steps that fix supplies and controllers and lay cables. What runs and fixtures share, the first of them brings. */
 final class InstallSteps
@@ -140,19 +141,11 @@ final class InstallSteps
     /** @param  non-empty-list<string>  $new */
     private function caution(array $new): string
     {
-        $mains = array_filter(
-            $new,
-            fn(string $u): bool => isset($this->plan->supplies[$u]) &&
-                $this->plan->block($u) === null &&
-                $this->plan->converter($u) === null,
-        );
-        $supplies = array_filter($new, fn(string $u): bool => isset($this->plan->supplies[$u]));
+        $mains = array_filter($new, fn(string $u): bool => $this->plan->sourceOf($u) === Source::Mains);
 
-        return match (true) {
-            $mains !== [] || $supplies === []
-                => 'Leave air around a supply. Mains terminals are for a licensed person.',
-            default => 'Leave air around a converter. ' . BatterySteps::CAUTION,
-        };
+        return $mains === []
+            ? 'Leave air around it. ' . BatterySteps::CAUTION
+            : 'Leave air around a supply. Mains terminals are for a licensed person.';
     }
 
     /** @param  non-empty-list<string>  $new */

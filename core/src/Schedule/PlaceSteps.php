@@ -57,7 +57,8 @@ final class PlaceSteps
                 units: array_sum(array_map(static fn(Present $p): float => $p->count, $out)),
                 people: 1,
                 tools: ['screwdriver', 'voltage tester'],
-                caution: 'Dead ends go into terminals in a closed box; a licensed person does what is fixed to mains.',
+                caution: 'Dead ends go into terminals in a closed box' .
+                    ($this->plan->onMains() ? '; a licensed person does what is fixed to mains.' : '.'),
                 after: $after,
             );
         }

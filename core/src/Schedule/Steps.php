@@ -9,6 +9,7 @@ use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Source;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Survey\TapeNotes;
@@ -82,8 +83,8 @@ final class Steps
         $legs = TapeNotes::read($this->plan->places[$id]->notes)->site->legs;
         $battery =
             $runs !== [] &&
-            $fixtures === [] &&
-            array_filter($runs, fn(Run $r): bool => !$this->plan->onBattery($r)) === [];
+            array_filter($runs, fn(Run $r): bool => !$this->plan->onBattery($r)) === [] &&
+            array_filter($fixtures, fn(Fitting $f): bool => $this->plan->sourceOf($f->id) === Source::Mains) === [];
         if ($battery) {
             $isolate = $this->list->add(
                 kind: 'isolate',

@@ -6,6 +6,7 @@ namespace EmberDusk\Bench\Faults;
 
 use EmberDusk\Bench\Meter\CableSpots;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Source;
 
 /** A fault, and what mends it, in words. */
 final readonly class FaultWords
@@ -60,8 +61,11 @@ final readonly class FaultWords
             FaultKind::Size,
             FaultKind::Length
                 => 'Measure the cable and read its size on the sheath; put what is there into the plan, or lay what was planned.',
-            FaultKind::Low
-                => 'Set the supply to the strip’s volts at its own screw, with nothing on it. Mains terminals are for a licensed person.',
+            FaultKind::Low => match ($this->plan->sourceOf($fault->place)) {
+                Source::Mains
+                    => 'Set the supply to the strip’s volts at its own screw, with nothing on it. Mains terminals are for a licensed person.',
+                default => 'Charge the bank and read its volts with nothing on it; a converter is set or exchanged.',
+            },
             FaultKind::Overload
                 => 'Look for a supply smaller than planned or one that is too warm; less light, a limit, or a larger supply.',
             FaultKind::Rail

@@ -10,8 +10,6 @@ use EmberDusk\Joining\Unit;
 /** What can be wrong with anything that drives a load, whatever its family. */
 final readonly class LightSuspects
 {
-    private const OFF = 'Supply off before a lead is moved. Mains wiring is for a licensed person; local rules decide.';
-
     /** @return list<Suspect> */
     public static function of(Unit $unit): array
     {
@@ -31,7 +29,7 @@ final readonly class LightSuspects
                 check: "Read the volts at {$label}’s input. Right, and still nothing lights: put another unit in its place.",
                 seconds: 60.0,
                 again: Suspect::DEVICES,
-                caution: self::OFF,
+                caution: $unit->source->off(),
             ),
             new Suspect(
                 code: 'lead-loose',
@@ -41,7 +39,7 @@ final readonly class LightSuspects
                 check: "Pull gently at each lead of {$label}’s output. One that moves goes back in and is tightened.",
                 seconds: 30.0,
                 again: Suspect::STEP,
-                caution: self::OFF,
+                caution: $unit->source->off(),
             ),
             new Suspect(
                 code: 'supply-low',
@@ -51,7 +49,7 @@ final readonly class LightSuspects
                 check: "Read the volts at the terminals of {$label}’s supply, loaded. Too low: set them right.",
                 seconds: 45.0,
                 again: Suspect::STEP,
-                caution: self::OFF,
+                caution: $unit->source->off(),
             ),
             new Suspect(
                 code: 'brown-out',
@@ -72,7 +70,7 @@ final readonly class LightSuspects
                 check: "Ask {$label} for each single colour: where another lights, move those two leads.",
                 seconds: 40.0,
                 again: Suspect::STEP,
-                caution: self::OFF,
+                caution: $unit->source->off(),
             );
         }
 
@@ -90,7 +88,7 @@ final readonly class LightSuspects
             check: "Look at the switch of {$unit->label()}. It must stand for this strip’s kind; set it with the supply off.",
             seconds: 15.0,
             again: Suspect::STEP,
-            caution: self::OFF,
+            caution: $unit->source->off(),
         );
     }
 }

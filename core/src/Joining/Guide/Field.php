@@ -135,7 +135,7 @@ final class Field
             at: $unit->id,
             where: 'at ' . $unit->called(),
             acts: [new Act($on ? Act::ON : Act::OFF, $unit->id)],
-            caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.',
+            caution: $unit->source->isolate(),
             alert: $alert,
         );
     }

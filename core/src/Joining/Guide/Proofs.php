@@ -12,6 +12,7 @@ use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 use EmberDusk\Joining\Words;
+use EmberDusk\Plan\Source;
 
 /**
  * What is tried once more when every control works: with covers closed, after mains of the whole site off and on, without the internet,
@@ -98,14 +99,14 @@ final readonly class Proofs
             Task::MAINS => self::hand(
                 $task,
                 'mains',
-                'Switch the mains of the whole site off, wait ten seconds, switch it on',
+                implode('; ', array_map(static fn(Source $s): string => $s->cycle(), self::sources($roster))),
                 'Who returns, and how bright, is what the client will see after every power cut.',
                 [
                     ...array_map(static fn(string $u): Act => new Act(Act::OFF, $u), $lights),
                     ...array_map(static fn(string $u): Act => new Act(Act::ON, $u), $lights),
                 ],
                 self::OFF,
-                'Ask before you do: clocks, machines and other people hang on it. Work on mains wiring is for a licensed person.',
+                implode(' ', array_map(static fn(Source $s): string => $s->cycleCaution(), self::sources($roster))),
             ),
             Task::OFFLINE => self::hand(
                 $task,
@@ -122,6 +123,19 @@ final readonly class Proofs
                 array_map(static fn(Unit $u): Act => new Act(Act::OFF, $u->id), self::hubs($roster)),
             ),
         };
+    }
+
+    /** @return list<Source> what the lights hang on, each once */
+    private static function sources(Roster $roster): array
+    {
+        $sources = [];
+        foreach ($roster->units as $unit) {
+            if ($unit->lights()) {
+                $sources[$unit->source->value] = $unit->source;
+            }
+        }
+
+        return array_values($sources);
     }
 
     /** @return list<Step> */

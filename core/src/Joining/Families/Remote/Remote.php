@@ -15,6 +15,7 @@ use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Source;
 
 /** Zigbee remotes and wall panels as members of a hub's network: they sleep, and look for it only after their own gesture. */
 final readonly class Remote implements Family
@@ -85,8 +86,8 @@ final readonly class Remote implements Family
         $steps = [];
         if (!in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
             $caution = '';
-            if ($unit->role === Unit::PANEL) {
-                $caution = 'A panel stands on mains: a licensed person fixes it, local rules decide.';
+            if ($unit->role === Unit::PANEL && $unit->source === Source::Mains) {
+                $caution = 'A panel on mains: a licensed person fixes it, local rules decide.';
             }
             $steps[] = Guided::gesture(
                 task: $task,
@@ -95,7 +96,9 @@ final readonly class Remote implements Family
                 name: 'reset',
                 signal: 'resetDone',
                 why: "{$unit->label()} forgets what it was linked to.",
-                ifNot: 'Nothing lights: a new battery, then again.',
+                ifNot: $unit->source === Source::Cell
+                    ? 'Nothing lights: a new battery, then again.'
+                    : 'Nothing lights: it has no mains. A licensed person looks behind it.',
                 caution: $caution,
             );
         }
@@ -125,7 +128,7 @@ final readonly class Remote implements Family
     /** @return list<Suspect> */
     public static function flat(Unit $unit): array
     {
-        if ($unit->role === Unit::PANEL) {
+        if ($unit->source !== Source::Cell) {
             return [];
         }
 

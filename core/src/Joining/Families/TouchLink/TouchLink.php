@@ -19,6 +19,7 @@ use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Source;
 
 /** Links between a Zigbee remote or panel and single controllers, by touch: one controller with power, the remote against it. */
 final readonly class TouchLink implements Family
@@ -80,7 +81,8 @@ final readonly class TouchLink implements Family
         $caution = '';
         if ($remote->role === Unit::PANEL) {
             $caution =
-                'A panel is linked before it is fixed, or the controller is brought to it on a temporary supply. Mains is for a licensed person.';
+                'A panel is linked before it is fixed, or the controller is brought to it on a temporary supply.' .
+                ($remote->source === Source::Mains ? ' Mains is for a licensed person.' : '');
         }
         $steps[] = Guided::gesture(
             task: $task,
@@ -183,7 +185,7 @@ final readonly class TouchLink implements Family
                 check: "Is {$remote->label()} fixed? Then bring {$light->label()} to it on a temporary supply, or take it off its plate again.",
                 seconds: 20.0,
                 again: Suspect::STEP,
-                caution: 'Mains behind a panel is for a licensed person.',
+                caution: $remote->source === Source::Mains ? 'Mains behind a panel is for a licensed person.' : '',
             );
         }
         foreach (Guided::near($roster, $light->id, self::APART) as $other) {

@@ -95,7 +95,7 @@ final readonly class Zigbee implements Family
                 searchFor: $searchFor,
                 quiet: $quiet,
                 ifNot: "Nothing: the gesture did not count. Do it again, evenly; {$label} must have power.",
-                caution: 'Mains to the supply: isolate before you touch terminals. Mains wiring is for a licensed person; local rules decide.',
+                caution: $unit->source->isolate(),
             );
         }
         $early = !$first && $school->timing === School::EARLY;

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Handover;
+
+use EmberDusk\Bench\Tests\TestCards;
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Guide\Proofs;
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\Words;
+use EmberDusk\Parts\PartsList;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Source;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Steps;
+use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
+use PHPUnit\Framework\TestCase;
+
+/** What is said of power fits what feeds a device: mains only where there is mains, a cell only where there is one. */
+final class SourceWordsTest extends TestCase
+{
+    public function test_a_boat_on_batteries_never_says_mains(): void
+    {
+        $plan = JobFile::read(Demo::shipped('narrowboat'));
+        self::assertSame([Source::Battery], $plan->sources());
+        $said = self::texts($plan);
+        self::assertGreaterThan(100, count($said));
+        self::assertSame(
+            [],
+            array_values(
+                array_filter(
+                    $said,
+                    // What never touches mains is not in danger from it.
+                    static fn(string $t): bool => preg_match('/\bmains\b/i', $t) === 1 && !str_contains($t, 'no mains'),
+                ),
+            ),
+        );
+        self::assertNotSame([], preg_grep('/bank/', $said));
+    }
+
+    public function test_a_job_on_mains_says_who_may_touch_it(): void
+    {
+        $said = self::texts(JobFile::read(Demo::shipped('hide')));
+        self::assertNotSame([], preg_grep('/licensed person/', $said));
+    }
+
+    public function test_a_panel_on_mains_needs_no_battery_and_one_with_a_cell_no_licensed_person(): void
+    {
+        $panel = static fn(bool $mains): array => self::joins(
+            Circuits::in()
+                ->bank('s1')
+                ->controller('c1', [
+                    'family' => 'zigbee',
+                    'profile' => Demo::shelf()->find('controller-zigbee-2')->written['profile'] ?? [],
+                ])
+                ->run('r1', 2.0, ['volts' => 12.0], 's1', controller: 'c1')
+                ->item('i1', 'panel', ['mains' => $mains] + (Demo::shelf()->find('panel-zigbee')->written ?? []), null)
+                ->plan(),
+        );
+        self::assertSame([], preg_grep('/battery is flat|new battery/', $panel(true)));
+        self::assertNotSame([], preg_grep('/licensed person/', $panel(true)));
+        self::assertNotSame([], preg_grep('/new battery/', $panel(false)));
+        self::assertSame([], preg_grep('/licensed person/', $panel(false)));
+    }
+
+    /** @return list<string> every text of building, testing and joining a job */
+    private static function texts(Plan $plan): array
+    {
+        $texts = self::joins($plan);
+        foreach (Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([])) as $step) {
+            $texts = [...$texts, $step->title, $step->why, $step->caution];
+        }
+        foreach ($plan->runs as $run) {
+            foreach (['loose', 'wired'] as $when) {
+                foreach (TestCards::keys($plan, $run, $when) as $key) {
+                    array_push($texts, ...array_values(array_filter(TestCards::of($plan, $run, $key), is_string(...))));
+                }
+            }
+        }
+
+        return $texts;
+    }
+
+    /** @return list<string> */
+    private static function joins(Plan $plan): array
+    {
+        $roster = Joinable::of($plan)->roster;
+        $texts = [];
+        foreach ([...Order::of($roster), ...Proofs::tasks($roster)] as $task) {
+            $texts[] = Words::task($task, $roster);
+            $steps = $task->family === '' ? [] : Families::of($task->family)->steps($task, $roster);
+            if (in_array($task, Proofs::tasks($roster), false)) {
+                $steps = Proofs::steps($task, $roster);
+            }
+            foreach ($steps as $step) {
+                array_push($texts, $step->title, $step->why, $step->caution, $step->ifNot);
+            }
+            $suspects = $task->family === '' ? [] : Families::of($task->family)->suspects($task, $roster);
+            foreach ($suspects as $suspect) {
+                array_push($texts, $suspect->says, $suspect->check, $suspect->caution);
+            }
+        }
+
+        return $texts;
+    }
+}
