@@ -38,6 +38,7 @@ final readonly class BoardPicture
                     'zone' => $c->zone,
                     'why' => $c->why,
                     'decided' => $c->decided,
+                    'limited' => $c->limited,
                 ],
                 [...array_values($board->cells), ...$extras->cells],
             ),

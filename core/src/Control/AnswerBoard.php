@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
+use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
@@ -56,6 +57,9 @@ final readonly class AnswerBoard
                     zone: $want->zone ?? 0,
                     why: $cannot ?? self::clash($control, $want),
                     decided: $wanted->answer($control, $light) !== null,
+                    limited: $cannot === null
+                        ? Ability::missing($light->kind, $roster->abilities($control->id, $light->id))
+                        : '',
                 );
             }
         }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
+use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Rehearsal;
+use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\School;
 use EmberDusk\Joining\StandIn\Command;
@@ -45,7 +47,15 @@ final readonly class Assistants
         foreach ($heard->scene === '' ? $heard->lights : array_map(strval(...), array_keys($played)) as $id) {
             if (isset($vocabulary->lights[$id])) {
                 $level = $heard->scene === '' ? $heard->level : $played[$id];
-                $answers[] = self::answer($vocabulary, $site, array_keys($hearing), (string) $id, $heard, $level);
+                $answers[] = self::answer(
+                    $roster,
+                    $vocabulary,
+                    $site,
+                    array_keys($hearing),
+                    (string) $id,
+                    $heard,
+                    $level,
+                );
             }
         }
         $none = $answers !== [] && array_filter($answers, static fn(array $a): bool => $a['answers']) === [];
@@ -93,6 +103,7 @@ final readonly class Assistants
      * @return array{light: string, name: string, answers: bool, why: string, level: float}
      */
     private static function answer(
+        Roster $roster,
         Vocabulary $vocabulary,
         Site $site,
         array $hearing,
@@ -101,12 +112,23 @@ final readonly class Assistants
         ?float $level,
     ): array {
         $light = $site->devices()[$id] ?? null;
-        $reached =
-            $light instanceof Light &&
-            array_filter($hearing, static fn(string $a): bool => $site->device($a)->reaches($light, $id, 0)) !== [];
+        $reaching =
+            $light instanceof Light
+                ? array_filter($hearing, static fn(string $a): bool => $site->device($a)->reaches($light, $id, 0))
+                : [];
+        $reached = $light instanceof Light && $reaching !== [];
         $why = 'no assistant of the job works it';
         if ($reached) {
-            $why = self::cannot($heard, $vocabulary->kinds[$id]);
+            $able = array_merge(
+                ...array_map(
+                    static fn(string $a): array => $roster->has($a) ? $roster->abilities($a, $id) : [],
+                    array_values($reaching),
+                ),
+            );
+            $why = self::cannot($heard, $vocabulary->kinds[$id], $able);
+        }
+        if ($reached && $heard->step !== null) {
+            $level = max(0.0, min(1.0, $light->level() + $heard->step));
         }
         if ($reached && $level !== null) {
             $light->obey(new Command($level));
@@ -121,16 +143,28 @@ final readonly class Assistants
         ];
     }
 
-    /** Why a light cannot do what is asked, by its channels; empty where it can. */
-    private static function cannot(Heard $heard, string $kind): string
+    /**
+     * Why a light cannot do what is asked, by its channels or by what the assistants can set; empty where it can.
+     *
+     * @param  list<Ability>  $able  what the assistants that reach it can do to it
+     */
+    private static function cannot(Heard $heard, string $kind, array $able): string
     {
-        $coloured = in_array($kind, ['rgb', 'rgbw', 'rgbcct'], true);
+        $asked = array_values(
+            array_filter([
+                $heard->colour !== '' && $heard->colour !== 'white' ? Ability::Colour : null,
+                $heard->kelvin !== null || $heard->warmer !== null ? Ability::White : null,
+            ]),
+        );
+        foreach ($asked as $ability) {
+            if (!in_array($ability, Ability::ofKind($kind), true)) {
+                return $ability === Ability::Colour ? 'it has no colours' : 'its white is fixed';
+            }
+            if (!in_array($ability, $able, true)) {
+                return "the assistant cannot set its {$ability->words()}";
+            }
+        }
 
-        return match (true) {
-            $heard->colour !== '' && $heard->colour !== 'white' && !$coloured => 'it has no colours',
-            $heard->kelvin !== null && !in_array($kind, ['tunable', 'rgbcct', 'rgb', 'rgbw'], true)
-                => 'its white is fixed',
-            default => '',
-        };
+        return '';
     }
 }

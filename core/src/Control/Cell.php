@@ -24,6 +24,7 @@ final readonly class Cell
      * @param  string  $state  one of the above
      * @param  int  $zone  from 1; 0 where there are none
      * @param  string  $why  where it cannot or clashes
+     * @param  string  $limited  what the light could do and this control cannot; empty where nothing is lacking
      * @param  bool  $decided  by hand; else it follows from kit and place
      */
     public function __construct(
@@ -33,5 +34,6 @@ final readonly class Cell
         public int $zone = 0,
         public string $why = '',
         public bool $decided = false,
+        public string $limited = '',
     ) {}
 }

@@ -14,6 +14,8 @@ final readonly class Heard
      * @param  int|null  $kelvin  white temperature
      * @param  string  $scene  id; empty: none
      * @param  string  $trouble  why nothing can be done, and what to say instead; empty where it was understood
+     * @param  float|null  $step  share of full by which it gets brighter, negative: dimmer
+     * @param  int|null  $warmer  kelvin by which its white changes, negative: warmer
      */
     public function __construct(
         public array $lights = [],
@@ -22,6 +24,8 @@ final readonly class Heard
         public ?int $kelvin = null,
         public string $scene = '',
         public string $trouble = '',
+        public ?float $step = null,
+        public ?int $warmer = null,
     ) {}
 
     /** As an assistant would say it back. */
@@ -34,18 +38,34 @@ final readonly class Heard
             return "Scene “{$vocabulary->scenes[$this->scene]}”.";
         }
         $names = array_map(static fn(string $l): string => $vocabulary->lights[$l], $this->lights);
-        $does = array_filter([
-            $this->level === null
-                ? ''
-                : match (true) {
-                    $this->level <= 0.0 => 'off',
-                    $this->level >= 1.0 => 'on',
-                    default => round(100 * $this->level) . ' %',
-                },
-            $this->colour,
-            $this->kelvin === null ? '' : "{$this->kelvin} K",
-        ]);
 
-        return implode(', ', $names) . ': ' . implode(', ', $does) . '.';
+        return implode(', ', $names) . ': ' . implode(', ', $this->deeds()) . '.';
+    }
+
+    /** @return list<string> */
+    private function deeds(): array
+    {
+        $deeds = [];
+        if ($this->level !== null) {
+            $deeds[] = match (true) {
+                $this->level <= 0.0 => 'off',
+                $this->level >= 1.0 => 'on',
+                default => round(100 * $this->level, 1) . ' %',
+            };
+        }
+        if ($this->step !== null) {
+            $deeds[] = $this->step > 0 ? 'brighter' : 'dimmer';
+        }
+        if ($this->colour !== '') {
+            $deeds[] = $this->colour;
+        }
+        if ($this->kelvin !== null) {
+            $deeds[] = "{$this->kelvin} K";
+        }
+        if ($this->warmer !== null) {
+            $deeds[] = $this->warmer < 0 ? 'warmer' : 'cooler';
+        }
+
+        return $deeds;
     }
 }

@@ -7,6 +7,8 @@ namespace EmberDusk\Control;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\School;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Scene;
+use EmberDusk\Plan\Show;
 
 /** Names as they are typed into apps and spoken to assistants: what clashes, and what to call it instead. */
 final readonly class Names
@@ -91,7 +93,9 @@ final readonly class Names
             $letters = min($letters, (int) ($unit->leaflet->figure('letters') ?? self::LETTERS));
         }
 
-        return new self($lights, array_values(array_map(static fn($s): string => $s->name, $plan->scenes)), $letters);
+        $played = array_map(static fn(Scene|Show $s): string => $s->name, [...$plan->scenes, ...$plan->shows]);
+
+        return new self($lights, array_values($played), $letters);
     }
 
     /** @return list<NameClash> */
@@ -106,6 +110,34 @@ final readonly class Names
         }
 
         return $clashes;
+    }
+
+    /** @return list<NameClash> rooms, scenes and shows that sound alike */
+    public function groups(): array
+    {
+        $names = array_values(array_unique([...array_column($this->lights, 1), ...$this->scenes]));
+        $clashes = [];
+        foreach ($names as $n => $one) {
+            foreach (array_slice($names, $n + 1) as $other) {
+                if (trim($one) !== '' && trim($other) !== '' && Sound::same($one, $other)) {
+                    $clashes[] = new NameClash(
+                        '',
+                        NameClash::ALIKE,
+                        "The {$this->groupOf($one)} “{$one}” and the {$this->groupOf($other)} “{$other}” sound alike",
+                        'An assistant takes one for the other. Rename one of them.',
+                        '',
+                    );
+                }
+            }
+        }
+
+        return $clashes;
+    }
+
+    /** Room or scene, by its name. */
+    private function groupOf(string $name): string
+    {
+        return in_array($name, array_column($this->lights, 1), true) ? 'room' : 'scene';
     }
 
     private function alone(string $id, string $name, string $room): ?NameClash
@@ -134,12 +166,15 @@ final readonly class Names
         if ($says !== null) {
             return $this->clash($id, NameClash::HARD, "“{$name}” is hard to say", $says, $this->plain($name, $room));
         }
-        foreach ([$room, ...$this->scenes] as $other) {
+        $rooms = array_unique(array_column($this->lights, 1));
+        foreach ([...$rooms, ...$this->scenes] as $other) {
             if (Sound::same($name, $other)) {
                 return $this->clash(
                     $id,
                     NameClash::TAKEN,
-                    "“{$name}” is the name of a " . ($other === $room ? 'room' : 'scene') . ' as well',
+                    mb_strtolower($name) === mb_strtolower($other)
+                        ? "“{$name}” is the name of a {$this->groupOf($other)} as well"
+                        : "“{$name}” sounds like the {$this->groupOf($other)} “{$other}”",
                     'What is said would mean both.',
                     "{$name} " . self::APART[0],
                 );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
+use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\School;
@@ -80,6 +81,13 @@ final readonly class Presets
             $unit = self::unit($plan, $roster, (string) $light);
             // A controller keeps scenes of its own light, a remote those of all that it works.
             if ($unit === null || ($unit->id !== $control && !$roster->wants($control, $unit->id))) {
+                return false;
+            }
+            // A control that only dims cannot store a colour or a white.
+            if (
+                $unit->id !== $control &&
+                Ability::missing($unit->kind, $roster->abilities($control, $unit->id)) !== ''
+            ) {
                 return false;
             }
         }

@@ -14,8 +14,14 @@ final readonly class Sound
      * @param  string  $heard  small letters without accents, signs and double spaces; letters of other scripts as they are
      * @param  string  $key  Metaphone, word by word
      * @param  string  $numbers  that are in it
+     * @param  string  $spelt  letters with sounds that are mistaken for each other written alike
      */
-    private function __construct(private string $heard, private string $key, private string $numbers) {}
+    private function __construct(
+        private string $heard,
+        private string $key,
+        private string $numbers,
+        private string $spelt,
+    ) {}
 
     public static function of(string $name): self
     {
@@ -27,6 +33,30 @@ final readonly class Sound
             $heard,
             implode(' ', array_map(metaphone(...), explode(' ', $heard))),
             (string) preg_replace('/[^0-9]+/', ' ', $heard),
+            self::spelt($heard),
+        );
+    }
+
+    /** Silent letters and plurals left out; th as f, m as n, p as b: assistants mistake them for each other (common practice, no source). */
+    private static function spelt(string $heard): string
+    {
+        return (string) preg_replace(
+            [
+                '/\bwr/',
+                '/\bkn/',
+                '/\bps/',
+                '/igh(?=t)/',
+                '/ght/',
+                '/mb\b/',
+                '/th|ph/',
+                '/m/',
+                '/p/',
+                '/(?<=[a-z]{2})e?s\b/',
+                '/(?<=[a-z]{2})e\b/',
+                '/([a-z])\1+/',
+            ],
+            ['r', 'n', 's', 'i', 't', 'm', 'f', 'n', 'b', '', '', '$1'],
+            $heard,
         );
     }
 
@@ -44,6 +74,9 @@ final readonly class Sound
         // Numbers are heard as what they are.
         if ($this->heard === '' || $other->heard === '' || $this->numbers !== $other->numbers) {
             return false;
+        }
+        if ($this->spelt === $other->spelt && strlen($this->spelt) > 2) {
+            return true;
         }
         if ($this->key === $other->key && strlen($this->key) > 1) {
             return true;

@@ -136,7 +136,11 @@ final readonly class Left
 
     private static function mark(Cell $cell): string
     {
-        return self::MARKS[$cell->state] . ($cell->zone > 0 ? ", zone {$cell->zone}" : '');
+        $answers = in_array($cell->state, [Cell::WORKS, Cell::PLANNED], true);
+
+        return self::MARKS[$cell->state] .
+            ($cell->zone > 0 ? ", zone {$cell->zone}" : '') .
+            ($answers && $cell->limited !== '' ? ", {$cell->limited}" : '');
     }
 
     /** @return list<string> shows, and what starts by itself */

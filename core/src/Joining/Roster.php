@@ -46,6 +46,14 @@ final readonly class Roster
         );
     }
 
+    /** @return list<Ability> what a control can do to a light that it reaches */
+    public function abilities(string $control, string $light): array
+    {
+        $zigbee = array_filter($this->of(Unit::HUB), static fn(Unit $u): bool => $u->way === 'zigbee');
+
+        return Ability::between($this->unit($control), $this->unit($light), array_values($zigbee)[0] ?? null);
+    }
+
     /** @return list<Want> of one control */
     public function wantsOf(string $control): array
     {

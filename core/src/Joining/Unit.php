@@ -112,6 +112,28 @@ final readonly class Unit
         return $this->withChanged(member: $network);
     }
 
+    /** Whether this control can set whites or colours of a kind of light; a phone that works a light by itself can. */
+    public function can(Ability $ability, string $kind): bool
+    {
+        if ($this->role === self::PHONE) {
+            return true;
+        }
+        $sets = $kind === 'pixels' ? ['rgb', 'rgbw'] : [$kind];
+
+        return array_intersect($sets, $this->sets) !== [] && !in_array($ability->value, $this->leaflet->lacks, true);
+    }
+
+    /** Whether it can store scenes: an app that does not lack them, a remote or a panel with presets. */
+    public function keepsScenes(): bool
+    {
+        $presets = $this->leaflet->figure('presets');
+        if (in_array($this->role, [self::REMOTE, self::PANEL], true)) {
+            return $presets !== null && $presets > 0;
+        }
+
+        return !in_array(Ability::Scene->value, $this->leaflet->lacks, true);
+    }
+
     /** As it stands on the label: C1. */
     public function label(): string
     {

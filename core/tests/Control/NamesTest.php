@@ -34,7 +34,30 @@ final class NamesTest extends TestCase
         yield 'accents and capitals' => ['CAFÉ', 'cafe', true];
         yield 'one letter in a long name' => ['Shelves', 'Shelver', true];
         foreach (
-            [['cove', 'dome'], ['bench', 'porch'], ['door', 'table'], ['Star left', 'Star right'], ['bar', 'beam']]
+            [
+                ['bath', 'path'],
+                ['beam', 'bean'],
+                ['loft', 'lofts'],
+                ['write', 'right'],
+                ['Thin shelf', 'Fin shelf'],
+                ['knot', 'not'],
+                ['lamb', 'lam'],
+                ['benches', 'bench'],
+            ]
+            as [$one, $other]
+        ) {
+            yield "{$one} and {$other}" => [$one, $other, true];
+        }
+        foreach (
+            [
+                ['cove', 'dome'],
+                ['bench', 'porch'],
+                ['hall', 'wall'],
+                ['snug', 'rug'],
+                ['door', 'table'],
+                ['Star left', 'Star right'],
+                ['bar', 'beam'],
+            ]
             as [$one, $other]
         ) {
             yield "{$one} and {$other}" => [$one, $other, false];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Control;
 
 use EmberDusk\Control\Assistants;
+use EmberDusk\Control\Heard;
 use EmberDusk\Control\Speech;
 use EmberDusk\Control\Vocabulary;
 use EmberDusk\Plan\JobFile;
@@ -17,84 +18,80 @@ use PHPUnit\Framework\TestCase;
 /** What people say, in several phrasings, and what is meant by it: written down before it was tried. */
 final class SpeechTest extends TestCase
 {
-    private static function vocabulary(): Vocabulary
+    private static function hear(string $said): Heard
     {
-        return new Vocabulary(
-            ['c1' => 'Bar', 'c2' => 'Snug left', 'c3' => 'Red shelf', 'c4' => 'Beam'],
-            ['Lounge' => ['c1', 'c4'], 'Snug' => ['c2', 'c3']],
-            ['talk' => 'Talk', 'night' => 'Night sky'],
+        return (new Speech(new Vocabulary(Sentences::LIGHTS, Sentences::ROOMS, Sentences::SCENES)))->hear($said);
+    }
+
+    public function test_there_are_at_least_eighty_sentences(): void
+    {
+        self::assertGreaterThanOrEqual(
+            80,
+            count(Sentences::understood()) + count(Sentences::scenes()) + count(Sentences::refused()),
         );
     }
 
-    /** @return iterable<string, array{string, list<string>, float|null, 3?: string, 4?: int}> */
+    /** @return iterable<string, array{string, array<string, mixed>}> */
     public static function said(): iterable
     {
-        yield 'plain' => ['bar on', ['c1'], 1.0];
-        yield 'with manners' => ['Please turn the bar off, thank you', ['c1'], 0.0];
-        yield 'in words' => ['dim the bar to thirty', ['c1'], 0.3];
-        yield 'in two words' => ['set snug left to twenty five percent', ['c2'], 0.25];
-        yield 'in figures' => ['bar 5%', ['c1'], 0.05];
-        yield 'more than all' => ['beam 250 percent', ['c4'], 1.0];
-        yield 'half' => ['lounge lights to half', ['c1', 'c4'], 0.5];
-        yield 'a room' => ['switch the snug off', ['c2', 'c3'], 0.0];
-        yield 'two of them' => ['turn the bar and the beam on', ['c1', 'c4'], 1.0];
-        yield 'everything' => ['everything off', ['c1', 'c2', 'c3', 'c4'], 0.0];
-        yield 'all but one' => ['all but the bar, 30 %', ['c2', 'c3', 'c4'], 0.3];
-        yield 'all but a room' => ['everything except the lounge off', ['c2', 'c3'], 0.0];
-        yield 'a room but one' => ['lounge without the beam to 10 percent', ['c1'], 0.1];
-        yield 'a colour' => ['make the beam deep red', ['c4'], null, 'deep red'];
-        yield 'a light that is called by a colour' => ['red shelf on', ['c3'], 1.0];
-        yield 'that light in another colour' => ['red shelf blue', ['c3'], null, 'blue'];
-        yield 'a white' => ['warm white in the lounge', ['c1', 'c4'], null, '', 2700];
-        yield 'a white in kelvin' => ['beam to 4000 kelvin', ['c4'], null, '', 4000];
-        yield 'misheard' => ['snug lift on', ['c2'], 1.0];
+        foreach (Sentences::understood() as $said => $meant) {
+            yield $said => [$said, $meant];
+        }
     }
 
-    /** @param  list<string>  $lights */
+    /** @param  array<string, mixed>  $meant */
     #[DataProvider('said')]
-    public function test_what_is_said_is_understood(
-        string $said,
-        array $lights,
-        ?float $level,
-        string $colour = '',
-        ?int $kelvin = null,
-    ): void {
-        $heard = (new Speech(self::vocabulary()))->hear($said);
+    public function test_understands_a_sentence(string $said, array $meant): void
+    {
+        $heard = self::hear($said);
         self::assertSame('', $heard->trouble);
         $found = $heard->lights;
         sort($found);
-        self::assertSame($lights, $found);
-        self::assertSame([$level, $colour, $kelvin], [$heard->level, $heard->colour, $heard->kelvin]);
+        $none = ['level' => null, 'colour' => '', 'kelvin' => null, 'step' => null, 'warmer' => null];
+        self::assertEquals($meant + $none, [
+            'lights' => $found,
+            'level' => $heard->level,
+            'colour' => $heard->colour,
+            'kelvin' => $heard->kelvin,
+            'step' => $heard->step,
+            'warmer' => $heard->warmer,
+        ]);
     }
 
-    public function test_scenes_are_started_by_their_name(): void
+    public function test_scenes_and_shows_are_started_by_their_name(): void
     {
-        $speech = new Speech(self::vocabulary());
-        foreach (['Night sky', 'start the night sky scene please', 'set scene night sky'] as $said) {
-            self::assertSame('night', $speech->hear($said)->scene);
+        foreach (Sentences::scenes() as $said => $scene) {
+            self::assertSame($scene, self::hear($said)->scene, $said);
         }
     }
 
     /** @return iterable<string, array{string, string}> */
-    public static function nonsense(): iterable
+    public static function refused(): iterable
     {
-        yield 'nothing' => ['', 'Nothing was said'];
-        yield 'signs' => ['?!?', 'Nothing was said'];
-        yield 'no name' => ['cellar on', 'The nearest is'];
-        yield 'no deed' => ['bar', 'What shall Bar do?'];
-        // Left out by a name that nobody has: too many would answer.
-        yield 'all but nobody' => ['all but the cellar off', 'called “cellar”'];
-        yield 'another script' => ['月 on', 'called “月”'];
+        foreach (Sentences::refused() as $said => $reason) {
+            yield "“{$said}”" => [(string) $said, $reason];
+        }
         yield '300 letters' => [str_repeat('blah ', 100) . 'on', 'called'];
-        yield 'no name at all' => ['turn it on', 'called “it”'];
     }
 
-    #[DataProvider('nonsense')]
-    public function test_what_means_nothing_is_said_back(string $said, string $trouble): void
+    #[DataProvider('refused')]
+    public function test_refuses_what_it_does_not_understand_and_says_why(string $said, string $reason): void
     {
-        $heard = (new Speech(self::vocabulary()))->hear($said);
-        self::assertStringContainsString($trouble, $heard->trouble);
-        self::assertSame([], $heard->lights);
+        $heard = self::hear($said);
+        self::assertStringContainsString($reason, $heard->trouble);
+        self::assertSame([[], ''], [$heard->lights, $heard->scene]);
+    }
+
+    /** A light is called like a word that asks for something: its exact name is still its name. */
+    public function test_an_exact_name_goes_before_every_other_meaning(): void
+    {
+        $speech = new Speech(new Vocabulary(['c1' => 'Half moon', 'c2' => 'Never land', 'c3' => 'Dim corner']));
+        self::assertSame([['c1'], 1.0], [$speech->hear('half moon on')->lights, $speech->hear('half moon on')->level]);
+        self::assertSame(['c2'], $speech->hear('never land off')->lights);
+        self::assertSame(
+            [['c3'], 0.5],
+            [$speech->hear('dim corner to 50')->lights, $speech->hear('dim corner to 50')->level],
+        );
     }
 
     private static function observatory(): Plan

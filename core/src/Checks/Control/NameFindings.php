@@ -23,7 +23,7 @@ final readonly class NameFindings implements Check
             new Rule(
                 'name',
                 'controller',
-                'the name of a light fits into its app, is said well and sounds like no other',
+                'the name of a light fits into its app, is said well and sounds like no other light, room, scene or show',
                 Rule::PRACTICE,
             ),
         ];
@@ -32,8 +32,9 @@ final readonly class NameFindings implements Check
     public function check(Judged $job): array
     {
         $findings = [];
-        foreach (Names::of($job->plan)->clashes() as $clash) {
-            $room = $job->plan->lights[$clash->light]->room;
+        $names = Names::of($job->plan);
+        foreach ([...$names->clashes(), ...$names->groups()] as $clash) {
+            $room = $job->plan->lights[$clash->light]->room ?? '';
             $fixes = [];
             if ($clash->instead !== '') {
                 $fixes = [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Guide;
 
+use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Guided;
@@ -125,8 +126,7 @@ final class Steps
             kind: 'accept',
             look: Step::TRY,
             device: $light->id,
-            title: "Work {$light->called()} by {$by}: on, off, 10 %, 80 %" .
-                ($light->kind === 'single' ? '' : ', each colour'),
+            title: "Work {$light->called()} by {$by}: on, off, 10 %, 80 %" . $this->alsoTried($control, $light),
             why: 'What counts as joined is what answers, and nothing else with it.',
             at: $light->id,
             where: 'at ' . $light->called(),
@@ -143,5 +143,14 @@ final class Steps
                 ),
             ),
         );
+    }
+
+    /** Whites and colours that a control can set of a light, in words behind the levels. */
+    private function alsoTried(Unit $control, Unit $light): string
+    {
+        $able = $this->roster->abilities($control->id, $light->id);
+
+        return (in_array(Ability::White, $able, true) ? ', warm and cold white' : '') .
+            (in_array(Ability::Colour, $able, true) ? ', each colour' : '');
     }
 }

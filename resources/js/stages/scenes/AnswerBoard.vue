@@ -23,7 +23,12 @@ const key = (c: BoardCell) => `${c.control} ${c.light}`;
 
 /** A cell as it is read out. */
 const said = (light: string, control: string, c: BoardCell) =>
-    `${light} by ${control}: ${words[c.state]}${c.zone ? `, zone ${c.zone}` : ''}`;
+    `${light} by ${control}: ${words[c.state]}${c.zone ? `, zone ${c.zone}` : ''}${limits(c)}`;
+
+/** What the light could do and this control cannot, behind a comma; only where it answers. */
+function limits(c: BoardCell): string {
+    return c.limited && ['works', 'planned', 'clashes'].includes(c.state) ? `, ${c.limited}` : '';
+}
 
 function decide(c: BoardCell, wanted: boolean | null, zone = 0): void {
     const control = props.board.controls.find((one) => one.id === c.control)!;
@@ -98,13 +103,19 @@ function keys(event: KeyboardEvent): void {
                             type="button"
                             :tabindex="at[0] === row && at[1] === column ? 0 : -1"
                             :aria-label="said(light.name, control.label, cell(control.id, light.id))"
-                            :title="cell(control.id, light.id).why || words[cell(control.id, light.id).state]"
+                            :title="
+                                cell(control.id, light.id).why ||
+                                words[cell(control.id, light.id).state] + limits(cell(control.id, light.id))
+                            "
                             @focus="at = [row, column]"
                             @click="press(cell(control.id, light.id))"
                         >
                             <CellMark :state="cell(control.id, light.id).state" />
                             <span v-if="cell(control.id, light.id).zone" class="fig">{{
                                 cell(control.id, light.id).zone
+                            }}</span>
+                            <span v-if="limits(cell(control.id, light.id))" class="text-[12px] text-ink2">{{
+                                cell(control.id, light.id).limited
                             }}</span>
                         </button>
                         <span v-if="zoned === `${control.id} ${light.id}`" class="zones" role="group" aria-label="Zone">
