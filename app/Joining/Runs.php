@@ -18,6 +18,8 @@ use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\School;
 use EmberDusk\Joining\Task;
+use EmberDusk\Kit\NoShelf;
+use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Runs\NameLight;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
@@ -108,7 +110,7 @@ final readonly class Runs
         }
         $at = $run->clockAt($this->wallOf($act));
         $this->log->keep($run, $live->settle($at));
-        $this->log->keep($run, $this->done($job, $user, $live, $act, $at), $user, $act->client);
+        $this->log->keep($run, $this->done($job, $run, $user, $live, $act, $at), $user, $act->client);
     }
 
     /** When it was done; a device that is ahead of the server’s clock did it now. */
@@ -118,7 +120,7 @@ final readonly class Runs
     }
 
     /** @return list<Event> */
-    private function done(Job $job, User $user, LiveRun $live, GivenAct $act, float $at): array
+    private function done(Job $job, JoinRun $run, User $user, LiveRun $live, GivenAct $act, float $at): array
     {
         if ($act->kind === 'work') {
             return $live->work($act->text, $at);
@@ -127,13 +129,14 @@ final readonly class Runs
             return $live->act($act->kind, $act->device, $at, trim($act->text));
         }
         $new = $live->act($act->kind, $act->device, $at, trim($act->text) . ', ' . trim($act->room));
+        $change = NameLight::payload(controller: $act->device, name: $act->text, room: $act->room);
         // The name goes into the plan, where its rules are; refused there, it is no fact of the log either.
-        $this->revisions->change(
-            $job,
-            $user,
-            $job->newest()->number,
-            NameLight::payload(controller: $act->device, name: $act->text, room: $act->room)->toArray(),
-        );
+        if ($run->site) {
+            $this->revisions->change($job, $user, $job->newest()->number, $change->toArray());
+        } else {
+            // A rehearsal leaves nothing in the job.
+            Catalogue::make($change, new NoShelf())->apply($job->newest()->plan());
+        }
 
         return $new;
     }

@@ -8,6 +8,7 @@ use App\Joining\RunLog;
 use App\Joining\Runs;
 use App\Kit\KitNotes;
 use App\Models\Job;
+use App\Models\JoinEvent;
 use App\Results\JobLoader;
 use App\Time\Clock;
 use EmberDusk\Checks\Findings;
@@ -80,7 +81,21 @@ final readonly class JobSheet
                 tested: Tested::of($state),
                 joined: $run === null ? [] : $this->log->of($run),
                 worked: $state->worked,
+                tried: self::tried($job),
             );
+    }
+
+    /** @return array<string, string> day and person of the last trial that was answered, by control and light */
+    private static function tried(Job $job): array
+    {
+        $tried = [];
+        foreach (JoinEvent::answered($job)->with('user')->orderBy('id')->get() as $event) {
+            $by = $event->user?->name;
+            $tried[$event->pair()] =
+                Clock::local($event->created_at)->format('j M Y') . ($by === null ? '' : " by {$by}");
+        }
+
+        return $tried;
     }
 
     /** @return list<array{id: string, name: string}> kit that a note can be about */

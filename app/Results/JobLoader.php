@@ -20,9 +20,6 @@ use App\Screens\Screen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Job\JobState;
-use EmberDusk\Joining\Event;
-use EmberDusk\Joining\Seen;
-use EmberDusk\Joining\Task;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Arrangement;
@@ -107,16 +104,11 @@ final readonly class JobLoader
     /** @return list<string> what was pressed on site and answered, by control and light */
     private static function worked(Job $job): array
     {
-        $ends = '/' . Task::ACCEPT . '|' . Seen::YES;
-
         return array_values(
-            JoinEvent::query()
-                ->whereIn('join_run_id', $job->joinRuns()->where('site', true)->select('id'))
-                ->where('kind', Event::SAW)
-                ->where('text', 'like', Task::ACCEPT . " %{$ends}")
+            JoinEvent::answered($job)
                 ->distinct()
                 ->get('text')
-                ->map(static fn(JoinEvent $e): string => substr($e->text, strlen(Task::ACCEPT) + 1, -strlen($ends)))
+                ->map(static fn(JoinEvent $e): string => $e->pair())
                 ->all(),
         );
     }

@@ -50,10 +50,16 @@ final class AdviseCommand extends Command
     /** @param  array<string, mixed>  $answer */
     private function told(array $answer): void
     {
+        $keep = $answer['drawn']['keep'] ?? false;
+        if ($keep) {
+            $this->line(
+                "keep the drawing: {$answer['drawn']['cost']['text']} {$answer['drawn']['cost']['unit']}, it holds every limit",
+            );
+        }
         if ($answer['found'] !== null) {
             $this->line(
                 sprintf(
-                    'cheapest: %s %s, %d joints, evenness %s',
+                    ($keep ? 'proposal' : 'cheapest') . ': %s %s, %d joints, evenness %s',
                     $answer['found']['cost']['text'],
                     $answer['found']['cost']['unit'],
                     $answer['found']['joints'],
@@ -84,12 +90,12 @@ final class AdviseCommand extends Command
             $this->line("not {$cheaper['cost']['text']} {$cheaper['label']}: " . implode('; ', $cheaper['broken']));
         }
         $this->line(
-            sprintf(
-                '%d layouts solved; nothing below %s%s',
-                $answer['solved'],
-                $answer['bound']['text'],
-                $answer['gap'] === '' ? '' : ", gap {$answer['gap']}",
-            ),
+            "{$answer['solved']} layouts solved" .
+                // A bound of what was searched is none for a drawing that is cheaper.
+                ($keep
+                    ? ''
+                    : "; nothing below {$answer['bound']['text']}" .
+                        ($answer['gap'] === '' ? '' : ", gap {$answer['gap']}")),
         );
     }
 }

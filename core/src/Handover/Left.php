@@ -20,8 +20,6 @@ final readonly class Left
 {
     /** Marks of the answer board that a print without colour keeps apart. */
     public const MARKS = [
-        Cell::WORKS => 'works',
-        Cell::PLANNED => 'planned',
         Cell::OPEN => '',
         Cell::CANNOT => '-',
         Cell::CLASHES => 'no room',
@@ -93,15 +91,20 @@ final readonly class Left
 
     /**
      * @param  list<string>  $worked  what was pressed on site and answered
+     * @param  array<string, string>  $tried  on which day and by whom, by control and light
      * @return array{controls: list<string>, rows: list<array{light: string, cells: list<string>}>}
      */
-    public static function board(Plan $plan, array $worked): array
+    public static function board(Plan $plan, array $worked, array $tried = []): array
     {
         $board = AnswerBoard::of($plan, $worked);
         $extras = BoardExtras::of($plan, $board);
         $cells = [];
         foreach ([...array_values($board->cells), ...$extras->cells] as $cell) {
-            $cells["{$cell->control} {$cell->light}"] = self::mark($cell);
+            $cells["{$cell->control} {$cell->light}"] = self::mark(
+                $cell,
+                $board->roster->units[$cell->control]->role ?? '',
+                $tried["{$cell->control} {$cell->light}"] ?? '',
+            );
         }
         $controls = [];
         foreach ($board->controls as $unit) {
@@ -134,11 +137,26 @@ final readonly class Left
         ];
     }
 
-    private static function mark(Cell $cell): string
+    /**
+     * @param  string  $role  of the control, as in Unit; empty for what starts by itself
+     * @param  string  $when  on which day and by whom it was tried, in words
+     */
+    private static function mark(Cell $cell, string $role, string $when): string
     {
         $answers = in_array($cell->state, [Cell::WORKS, Cell::PLANNED], true);
+        $how = match ($role) {
+            Unit::ASSISTANT => 'spoken to',
+            Unit::HUB, Unit::BRIDGE, Unit::PHONE => 'tried in its app',
+            Unit::REMOTE, Unit::PANEL => 'pressed',
+            default => 'tried',
+        };
+        $mark = match ($cell->state) {
+            Cell::WORKS => rtrim("{$how} {$when}"),
+            Cell::PLANNED => 'not tried yet',
+            default => self::MARKS[$cell->state],
+        };
 
-        return self::MARKS[$cell->state] .
+        return $mark .
             ($cell->zone > 0 ? ", zone {$cell->zone}" : '') .
             ($answers && $cell->limited !== '' ? ", {$cell->limited}" : '');
     }

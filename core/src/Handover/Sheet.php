@@ -39,6 +39,7 @@ final readonly class Sheet
      * @param  list<array<string, mixed>>  $tested  as {@see Tested}
      * @param  list<Event>  $joined  the log of the run on site
      * @param  list<string>  $worked  what was pressed on site and answered, by control and light
+     * @param  array<string, string>  $tried  on which day and by whom that was, by control and light
      * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
     public static function of(
@@ -49,6 +50,7 @@ final readonly class Sheet
         array $tested,
         array $joined = [],
         array $worked = [],
+        array $tried = [],
     ): array {
         $plan = $job->plan;
         $roster = Joinable::of($plan, new School(proves: false))->roster;
@@ -77,7 +79,7 @@ final readonly class Sheet
             ),
             'day' => DayCard::lines($plan, $roster, $joined),
             'hiding' => Left::hiding($plan, $roster),
-            'board' => Left::board($plan, $worked),
+            'board' => Left::board($plan, $worked, $tried),
             'plays' => Left::plays($plan),
             'power' => Left::power($plan, $roster),
             'cards' => Left::cards($roster),

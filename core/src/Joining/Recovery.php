@@ -87,14 +87,18 @@ final readonly class Recovery
     private static function phone(Roster $roster): self
     {
         // What lives in one phone is lost with it; whatever any phone may work asks for its app and account only.
+        $gone = static fn(Want $w): bool => $w->control === Roster::PHONE ||
+            $roster->unit($w->control)->family === 'receiver';
+        $reset = array_column(array_filter($roster->wants, $gone), 'light');
+
         return new self(
             self::PHONE,
             'The phone is lost',
             'Hubs and bridges that work with any phone: install the app on the new one and sign in with the client’s account; nothing is joined again.',
             self::with(
                 $roster,
-                static fn(Want $w): bool => $w->control === Roster::PHONE ||
-                    $roster->unit($w->control)->family === 'receiver',
+                // A light that is reset has lost its remotes and panels as well.
+                static fn(Want $w): bool => $gone($w) || in_array($w->light, $reset, true),
                 self::lightsUsed($roster),
             ),
         );

@@ -85,6 +85,7 @@ final readonly class Drawn
             'cost' => MovingFigures::cost($this->plan, $this->now)->toArray(),
             'dearer' => Figure::print(($this->now->cost() - $this->then) / UnitCosts::COIN, 2),
             'lines' => $this->lines,
+            'keep' => $this->judge->holds() && $this->now->cost() <= $this->then,
             'broken' => $this->judge->words(),
             'evenness' => sprintf('%.2f', $this->judge->evenness),
             'repair' => $this->repair,

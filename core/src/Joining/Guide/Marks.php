@@ -22,6 +22,9 @@ final class Marks
     /** All answers to nothing or to something else. */
     public int $missed = 0;
 
+    /** @var array<string, true> tasks of which a step after the reset was seen to go as it should, by id */
+    public array $proven = [];
+
     /** @var array<string, true> tasks that were begun afresh as a last resort, by id */
     public array $afresh = [];
 

@@ -22,6 +22,9 @@ use EmberDusk\Joining\Words;
  */
 final class Progress
 {
+    /** Kinds of steps that prepare a join and prove none: whatever they show, nothing is joined yet. */
+    private const BEFORE = ['reset', 'stand', 'rise', 'open', 'quiet', 'search', 'press', 'boot', 'look'];
+
     private readonly Queue $queue;
 
     /** @var list<Suspect> what was found and put right */
@@ -134,6 +137,9 @@ final class Progress
                 $this->field->own($task);
             }
             $this->marks->misses[$key] = 0;
+            if (!in_array($step->kind, self::BEFORE, true)) {
+                $this->marks->proven[$task->id()] = true;
+            }
             $this->found = [...$this->found, ...$this->trying[$key] ?? []];
             unset($this->trying[$key]);
             $this->forward($step, $event->at);
@@ -156,6 +162,7 @@ final class Progress
     private function fail(Step $step, string $seen, float $at): void
     {
         $task = $this->queue->task($step);
+        unset($this->marks->proven[$task->id()]);
         $this->marks->missed++;
         $times = $this->marks->misses[$step->key()] = ($this->marks->misses[$step->key()] ?? 0) + 1;
         $this->field->again($task);
@@ -229,6 +236,7 @@ final class Progress
         } else {
             $unit = $suspect->device === Roster::PHONE && $task->tries() ? $task->device : $suspect->device;
             $over = $this->queue->over($task, $unit);
+            $this->unproven($over);
             $this->queue->anew($over);
         }
         foreach ($this->queue->steps() as $one) {
@@ -247,7 +255,9 @@ final class Progress
         if (!isset($this->marks->afresh[$task->id()])) {
             $this->marks->afresh[$task->id()] = true;
             $this->inquiry->close();
-            $this->queue->anew($this->queue->over($task, $task->tries() ? $task->other : $task->device));
+            $over = $this->queue->over($task, $task->tries() ? $task->other : $task->device);
+            $this->unproven($over);
+            $this->queue->anew($over);
             $this->marks->misses[$step->key()] = 0;
             $this->marks->alert = Words::unfitting($step);
 
@@ -260,6 +270,14 @@ final class Progress
         $this->queue->drop(
             fn(Step $s): bool => $s->task === $task->id() || ($unit !== '' && $this->queue->task($s)->concerns($unit)),
         );
+    }
+
+    /** @param  list<Task>  $tasks  that are done once more */
+    private function unproven(array $tasks): void
+    {
+        foreach ($tasks as $task) {
+            unset($this->marks->proven[$task->id()]);
+        }
     }
 
     /** @return list<Suspect> */
@@ -276,7 +294,9 @@ final class Progress
         return array_values(
             array_filter(
                 $this->tasks,
-                fn(Task $t): bool => !isset($left[$t->id()]) && !isset($this->marks->aside[$t->id()]),
+                fn(Task $t): bool => !isset($left[$t->id()]) &&
+                    !isset($this->marks->aside[$t->id()]) &&
+                    (isset($this->marks->proven[$t->id()]) || $t->brings($this->roster) === []),
             ),
         );
     }

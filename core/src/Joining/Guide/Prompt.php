@@ -7,6 +7,7 @@ namespace EmberDusk\Joining\Guide;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Rule;
 use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Task;
 
 /** The step that is put before the hands now: what has to come before it, its window, the line of the list that it is about. */
 final readonly class Prompt
@@ -131,13 +132,22 @@ final readonly class Prompt
             $why = implode(' ', $aside);
         }
 
-        return new Step(
-            task: '',
-            kind: 'end',
-            look: Step::END,
-            device: '',
-            title: $aside === [] ? 'Everything is joined, named and tried' : 'What could be joined is joined',
-            why: $why,
-        );
+        return new Step(task: '', kind: 'end', look: Step::END, device: '', title: $this->measured(), why: $why);
+    }
+
+    /** How many of the controls work, of all that were to be tried. */
+    private function measured(): string
+    {
+        $tried = array_filter($this->queue->tasks(), static fn(Task $t): bool => $t->what === Task::ACCEPT);
+        $work = array_filter($tried, fn(Task $t): bool => isset($this->marks->proven[$t->id()]));
+        $all = count($tried);
+
+        $does = count($work) === 1 ? 'works' : 'work';
+
+        return match (true) {
+            $all === 0 => 'Every step is done',
+            count($work) === $all => $all === 1 ? 'The control works' : "All {$all} controls work",
+            default => sprintf('%d of %d controls %s', count($work), $all, $does),
+        };
     }
 }

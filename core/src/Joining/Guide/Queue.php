@@ -32,6 +32,12 @@ final class Queue
         return $this->steps;
     }
 
+    /** @return list<Task> */
+    public function tasks(): array
+    {
+        return $this->tasks;
+    }
+
     public function first(): ?Step
     {
         return $this->steps[0] ?? null;

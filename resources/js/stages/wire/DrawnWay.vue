@@ -18,6 +18,10 @@ const emit = defineEmits<{ repair: [change: object] }>();
             <span v-else-if="Number(drawn.dearer) > 0"
                 >It holds every limit and costs <span class="fig">{{ drawn.dearer }}</span> more.</span
             >
+            <span v-else-if="drawn.keep && Number(drawn.dearer) < 0"
+                ><b class="font-semibold">Keep it:</b> it holds every limit and costs
+                <span class="fig">{{ drawn.dearer.replace('-', '') }}</span> less than the proposal.</span
+            >
             <span v-else>It holds every limit.</span>
         </p>
         <table v-if="drawn.lines.length" class="mt-1 w-full text-[13px]">

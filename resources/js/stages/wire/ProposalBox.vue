@@ -127,7 +127,7 @@ async function take(payload: object): Promise<void> {
                     <FigureText :figure="proposal.nearest.cost" />
                 </p>
                 <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
-                <section v-if="proposal.cheaper.length">
+                <section v-if="proposal.cheaper.length && !proposal.drawn?.keep">
                     <h3 class="font-semibold">Why nothing cheaper</h3>
                     <p v-for="way in proposal.cheaper" :key="way.label" class="border-b border-rule2 py-1 text-[13px]">
                         <FigureText :figure="way.cost" /> {{ way.label }}:
@@ -156,10 +156,13 @@ async function take(payload: object): Promise<void> {
                 </p>
                 <p class="text-[13px] text-ink2">
                     <span class="fig">{{ proposal.solved }}</span> layouts were solved.
-                    {{ proposal.gap ? 'It cannot be cheaper than' : 'Nothing that holds is cheaper than' }}
-                    <FigureText :figure="proposal.bound" />{{
-                        proposal.gap ? `: at most ${proposal.gap} too dear` : ''
-                    }}. Lengths that are reckoned should be measured.
+                    <template v-if="!proposal.drawn?.keep">
+                        {{ proposal.gap ? 'It cannot be cheaper than' : 'Nothing that holds is cheaper than' }}
+                        <FigureText :figure="proposal.bound" />{{
+                            proposal.gap ? `: at most ${proposal.gap} too dear` : ''
+                        }}.
+                    </template>
+                    Measure the lengths that are only calculated.
                 </p>
             </template>
         </div>

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Joining;
+
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\Recovery;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Want;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Nothing is called joined or working that was not seen to be. */
+final class ProofTest extends TestCase
+{
+    private static function roster(string $job): Roster
+    {
+        return Joinable::of(JobFile::read(Demo::shipped($job)))->roster;
+    }
+
+    /**
+     * Answers a run on site step by step until its end.
+     *
+     * @param  callable(Step): string  $sees  what is answered to a step that is looked at
+     * @return array{LiveRun, Step}
+     */
+    private static function answered(Roster $roster, callable $sees): array
+    {
+        $run = new LiveRun($roster, Order::of($roster), 1, onSite: true);
+        $now = 0.0;
+        for ($n = 0; $n < 4000; $n++) {
+            $now += 5.0;
+            $step = $run->next($now);
+            if ($step->look === Step::END) {
+                return [$run, $step];
+            }
+            match (true) {
+                $step->look === Step::MEND => $run->act(Event::MENDED, $step->device, $now, "{$step->kind}|no"),
+                $step->look === Step::NAME => $run->act(Event::NAMED, $step->device, $now, 'A light, A room'),
+                $step->look === Step::HAND => $run->work($step->key(), $now),
+                $step->look === Step::LIST && $sees($step) === Seen::YES => $run->act(
+                    Event::FOUND,
+                    $step->device,
+                    $now,
+                    "Light {$n}",
+                ),
+                default => $run->act(Event::SAW, $step->device, $now, "{$step->key()}|{$sees($step)}"),
+            };
+        }
+        self::fail('The run has no end.');
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function jobs(): iterable
+    {
+        foreach (['observatory', 'narrowboat', 'hide'] as $job) {
+            yield $job => [$job];
+        }
+    }
+
+    #[DataProvider('jobs')]
+    public function test_who_sees_nothing_anywhere_has_joined_nothing(string $job): void
+    {
+        $roster = self::roster($job);
+        [$run, $end] = self::answered($roster, static fn(): string => Seen::NOTHING);
+        self::assertSame([], array_filter($run->log(), static fn(Event $e): bool => $e->kind === Event::JOINED));
+        self::assertSame('0 of ' . count($roster->wants) . ' controls work', $end->title);
+    }
+
+    /** The lamp shows the reset and nothing after it: that proves no join. */
+    #[DataProvider('jobs')]
+    public function test_a_reset_alone_joins_nothing(string $job): void
+    {
+        [$run] = self::answered(
+            self::roster($job),
+            static fn(Step $s): string => $s->kind === 'reset' ? Seen::YES : Seen::NOTHING,
+        );
+        self::assertSame([], array_filter($run->log(), static fn(Event $e): bool => $e->kind === Event::JOINED));
+    }
+
+    public function test_the_last_headline_counts_what_was_seen_to_work(): void
+    {
+        $roster = self::roster('hide');
+        [, $end] = self::answered($roster, static fn(): string => Seen::YES);
+        $all = count($roster->wants);
+        self::assertSame($all === 1 ? 'The control works' : "All {$all} controls work", $end->title);
+    }
+
+    /** A receiver that is reset for a new phone has lost its remote too. */
+    public function test_a_lost_phone_links_the_remotes_of_reset_receivers_again(): void
+    {
+        $entry = static fn(string $id): array => Demo::shelf()->find($id)->written ?? [];
+        $hub = Demo::shelf()->find('hub-rf');
+        self::assertNotNull($hub);
+        $plan = Circuits::in()
+            ->supply('s1')
+            ->controller('c1', $entry('controller-rf-2'))
+            ->run('r1', 2.0, [], 's1', controller: 'c1')
+            ->item('i1', 'remote', $entry('remote-rf-8'), null)
+            ->plan();
+        $roster = Joinable::of(
+            $plan->with(hubs: ['h1' => new Device('h1', 'hub-rf')], kit: $plan->kit + ['hub-rf' => $hub]),
+        )->roster;
+        $phone = array_values(
+            array_filter(Recovery::all($roster), static fn(Recovery $r): bool => $r->what === Recovery::PHONE),
+        )[0];
+        $reset = array_map(static fn(Want $w): string => $w->light, $phone->roster->wants);
+        $lost = array_filter($roster->wants, static fn(Want $w): bool => in_array($w->light, $reset, true));
+        self::assertGreaterThan(
+            0,
+            count(array_filter($lost, static fn(Want $w): bool => $roster->unit($w->control)->linksByHand())),
+            'the job has a remote for a receiver',
+        );
+        self::assertEqualsCanonicalizing(
+            array_map(static fn(Want $w): string => $w->key(), $lost),
+            array_map(static fn(Want $w): string => $w->key(), $phone->roster->wants),
+        );
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Planner;
+
+use EmberDusk\Costing\Basis;
+use EmberDusk\Planner\Planner;
+use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
+use PHPUnit\Framework\TestCase;
+
+/** What a proposal may claim: never the cheapest beside a drawing that is cheaper and holds, never mains where there is none. */
+final class KeepTest extends TestCase
+{
+    private const WALL = "start\n4 r1\ndry\nrun r1, profile\noutlet P1 at 0.2";
+
+    public function test_a_drawing_that_holds_and_is_cheaper_is_to_be_kept(): void
+    {
+        // Kit of the job's own at a price of 1, which the shelf does not have.
+        $drawn = Circuits::simple(4.0, self::WALL)->standing('s1', 'P1')->plan();
+        $answer = Planner::of($drawn, ['r1'], new Basis(Demo::shelf()))->toArray();
+        self::assertNotNull($answer['drawn']);
+        self::assertSame([], $answer['drawn']['broken']);
+        self::assertLessThan(0.0, (float) $answer['drawn']['dearer']);
+        self::assertTrue($answer['drawn']['keep']);
+    }
+
+    public function test_a_drawing_that_breaks_a_limit_is_not_kept_however_cheap(): void
+    {
+        // 38 W on a supply of 24 W.
+        $drawn = Circuits::simple(4.0, self::WALL)
+            ->supply('s1', ['ratedAmps' => 1.0])
+            ->standing('s1', 'P1')
+            ->plan();
+        $answer = Planner::of($drawn, ['r1'], new Basis(Demo::shelf()))->toArray();
+        self::assertNotSame([], $answer['drawn']['broken'] ?? []);
+        self::assertFalse($answer['drawn']['keep'] ?? true);
+    }
+
+    public function test_no_mains_supply_is_proposed_where_there_is_only_a_battery(): void
+    {
+        $boat = Circuits::in("start\n4 r1\ndry\nrun r1, profile\nbattery E1 at 0.5, 2 of 12 V, want 24 V")
+            ->run('r1', 4.0)
+            ->plan();
+        $answer = Planner::of($boat, ['r1'], new Basis(Demo::shelf()))->toArray();
+        self::assertNull($answer['found']);
+        self::assertSame(
+            ['has no mains: choose its bank and converter at Kit first'],
+            array_column($answer['left'], 'why'),
+        );
+        $shore = Circuits::in(
+            "start\n4 r1\ndry\nrun r1, profile\noutlet P1 at 0.2\nbattery E1 at 0.5, 2 of 12 V, want 24 V",
+        )
+            ->run('r1', 4.0)
+            ->plan();
+        self::assertSame([], Planner::of($shore, ['r1'], new Basis(Demo::shelf()))->toArray()['left']);
+    }
+}
