@@ -75,7 +75,7 @@ final class AbilitiesTest extends TestCase
                 AnswerBoard::of($plan, [])->cell('a1', 'c1')?->limited,
             );
             self::assertStringContainsString(
-                $able ? 'planned' : 'planned, no white temperature',
+                $able ? 'not tried yet' : 'not tried yet, no white temperature',
                 implode('|', array_merge(...array_column(Left::board($plan, [])['rows'], 'cells'))),
             );
         }

@@ -18,7 +18,7 @@ const WORDS: [string, string][] = [
     ['up 0.85 rail', 'the run climbs; down likewise'],
     ['close', 'the walls are back at the start'],
     [
-        'floor 1 · high 2.70 · damp · air 45',
+        'floor 1 · high 2.70 · damp · air 45 · bundle 3',
         'the floor, the height, damp or dry, how warm the air gets (°C): a line each',
     ],
     [
