@@ -74,8 +74,8 @@ final class ShelfTest extends BrowserTestCase
         $input->sendKeys($file);
         $this->see('1 new, 0 changed, 0 as they were');
         unlink($file);
-        $this->eventually(fn(): bool => preg_match('/Fuses\s*7/', $this->text()) === 1, 'the new fuse is not counted');
-        self::assertMatchesRegularExpression('/Fuses\s*7/', $this->text());
+        $this->eventually(fn(): bool => preg_match('/Fuses\s*10/', $this->text()) === 1, 'the new fuse is not counted');
+        self::assertMatchesRegularExpression('/Fuses\s*10/', $this->text());
     }
 
     public function test_a_proposal_says_why_and_is_taken_and_undone(): void

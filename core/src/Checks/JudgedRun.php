@@ -79,7 +79,8 @@ final readonly class JudgedRun
     public function fittingController(): ?Controller
     {
         $strip = $this->strip;
-        $volts = $this->supply->volts ?? $strip?->volts;
+        $supply = $this->supply;
+        $volts = $strip?->volts;
         $load = null;
         if ($this->run->controller !== null) {
             $load = $this->job->controller($this->run->controller);
@@ -87,7 +88,9 @@ final readonly class JudgedRun
 
         return $this->smallest(
             Controller::class,
-            static fn(Controller $c): bool => ($volts === null || InputRange::takes($c, $volts)) &&
+            static fn(Controller $c): bool => ($supply === null
+                ? $volts === null || InputRange::takes($c, $volts)
+                : InputRange::suits($c, $supply)) &&
                 ($strip === null ||
                     ($c->channels >= count($strip->channels) &&
                         $c->switches !== $strip->common &&

@@ -114,7 +114,14 @@ final readonly class Fulfilment
         $cores = $of->pixels === null ? count($of->channels) + 1 : 2 + $of->pixels->dataWires;
         $controller = null;
         if ($of->pixels === null) {
-            $controller = self::controller($choice, $requirement, $shelf, $of, $metres);
+            $controller = self::controller(
+                choice: $choice,
+                requirement: $requirement,
+                shelf: $shelf,
+                strip: $of,
+                metres: $metres,
+                most: OptionPower::highest($plan, $run, $requirement->volts),
+            );
         }
         $power = OptionPower::of(
             plan: $plan,
@@ -218,6 +225,7 @@ final readonly class Fulfilment
         ShelfSource $shelf,
         Strip $strip,
         float $metres,
+        float $most,
     ): KitSnapshot {
         $channels = count($strip->channels);
 
@@ -228,7 +236,7 @@ final readonly class Fulfilment
                 in_array($requirement->colour, $c->modes, true) &&
                 $c->channels >= $channels &&
                 $c->inputLeast <= $requirement->volts &&
-                $requirement->volts <= $c->inputMost &&
+                $most <= $c->inputMost &&
                 ControllerAmps::metres($strip, $c) >= $metres - 1e-9,
         ) ??
             throw new NoSolution(

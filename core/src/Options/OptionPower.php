@@ -47,11 +47,7 @@ final readonly class OptionPower
         ShelfSource $shelf,
         Choice $choice,
     ): self {
-        $mains = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== [];
-        $bank = null;
-        if (!$mains) {
-            $bank = SurveyedBanks::of($plan, $run)[0][1] ?? null;
-        }
+        $bank = self::bank($plan, $run);
         if ($bank !== null) {
             return self::battery($plan, $bank, $volts, $watts, $shelf, $choice);
         }
@@ -72,6 +68,26 @@ final readonly class OptionPower
             );
 
         return new self($supply, null, null, $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0);
+    }
+
+    /** The battery that a run is fed from where it lies without mains. */
+    private static function bank(Plan $plan, Run $run): ?Battery
+    {
+        $mains = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== [];
+
+        return $mains ? null : SurveyedBanks::of($plan, $run)[0][1] ?? null;
+    }
+
+    /** Volts at which a run is fed at most: of a bank's tap those on charge. */
+    public static function highest(Plan $plan, Run $run, float $volts): float
+    {
+        $battery = self::bank($plan, $run);
+        if ($battery === null) {
+            return $volts;
+        }
+        $bank = new Bank($battery->wanting($volts));
+
+        return $bank->tap === null ? $volts : $bank->volts($bank->tap)[2];
     }
 
     private static function battery(

@@ -83,6 +83,12 @@ final readonly class InputRange implements Check
         return [$supply->volts, ''];
     }
 
+    /** Whether a controller takes the volts of a supply, of a bank also those on charge. */
+    public static function suits(Controller $controller, Supply $supply): bool
+    {
+        return self::takes($controller, $supply->volts) && ($supply->charging ?? 0.0) <= $controller->inputMost;
+    }
+
     public static function takes(Controller $controller, float $volts): bool
     {
         return $controller->inputLeast <= $volts && $volts <= $controller->inputMost;
