@@ -258,7 +258,7 @@ final class WalkTest extends BrowserTestCase
             $this->see($looks);
             $this->press('y');
         }
-        $this->see('controls work');
+        $this->see('The control works');
     }
 
     private function handOver(): void

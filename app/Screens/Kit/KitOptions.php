@@ -93,9 +93,11 @@ final readonly class KitOptions
             $said[$finding->code . $finding->title] = true;
         }
         $now = self::slot($plan, $run, $snapshot->entry);
+        // The run without its strip is what a strip is compared with; other kit that is there has no such plan.
+        $there = $now === $snapshot->entry->id() && !($snapshot->entry instanceof Strip);
         $new = array_filter(
             self::findings(ChooseKit::of($run->id, $snapshot)->apply($plan), $run),
-            static fn(Finding $f): bool => $now === $snapshot->entry->id() || !isset($said[$f->code . $f->title]),
+            static fn(Finding $f): bool => $there || !isset($said[$f->code . $f->title]),
         );
 
         return array_values($new)[0] ?? null;

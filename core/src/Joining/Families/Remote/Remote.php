@@ -86,7 +86,7 @@ final readonly class Remote implements Family
         $steps = [];
         if (!in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
             $caution = '';
-            if ($unit->role === Unit::PANEL && $unit->source === Source::Mains) {
+            if (self::wired($unit)) {
                 $caution = 'A panel on mains: a licensed person fixes it, local rules decide.';
             }
             $steps[] = Guided::gesture(
@@ -96,9 +96,9 @@ final readonly class Remote implements Family
                 name: 'reset',
                 signal: 'resetDone',
                 why: "{$unit->label()} forgets what it was linked to.",
-                ifNot: $unit->source === Source::Cell
-                    ? 'Nothing lights: a new battery, then again.'
-                    : 'Nothing lights: it has no mains. A licensed person looks behind it.',
+                ifNot: self::wired($unit)
+                    ? 'Nothing lights: it has no mains. A licensed person looks behind it.'
+                    : 'Nothing lights: a new battery, then again.',
                 caution: $caution,
             );
         }
@@ -125,10 +125,16 @@ final readonly class Remote implements Family
         return [...self::flat($roster->unit($task->device)), ...$this->joins($task, $roster)];
     }
 
+    /** Whether it is a panel on mains: it has no battery. */
+    private static function wired(Unit $unit): bool
+    {
+        return $unit->role === Unit::PANEL && $unit->source === Source::Mains;
+    }
+
     /** @return list<Suspect> */
     public static function flat(Unit $unit): array
     {
-        if ($unit->source !== Source::Cell) {
+        if (self::wired($unit)) {
             return [];
         }
 
