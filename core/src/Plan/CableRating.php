@@ -54,8 +54,7 @@ final readonly class CableRating
         }
         $fixed = self::fixed($cable, $laid);
         $amps = $fixed ? $cable->conductor->fixedAmps($laid->laid) : self::flexible($cable, $laid->laid);
-        $air = self::air($plan, $laid);
-        $together = self::together($plan, $laid);
+        [$air, $together] = self::surroundings($plan, $laid);
         $factor = self::factor($air) * self::bundled($together);
 
         return new self(
@@ -117,17 +116,6 @@ final readonly class CableRating
         return self::BUNDLED[min($cables, $last)];
     }
 
-    /** Cables in the largest bundle of the places that it leads to, as the survey says. */
-    private static function together(Plan $plan, LaidCable $laid): int
-    {
-        $most = 1;
-        foreach ($plan->placesOf($laid) as $place) {
-            $most = max($most, TapeNotes::read($plan->places[$place]->notes ?? '')->site->bundled);
-        }
-
-        return $most;
-    }
-
     private static function fixed(Cable $cable, LaidCable $laid): bool
     {
         return $laid->existing || self::rigid($cable);
@@ -140,14 +128,16 @@ final readonly class CableRating
             ($cable->conductor->make !== 'flexible' || $cable->conductor->capacity === null);
     }
 
-    /** Of the warmest place that it leads to. */
-    private static function air(Plan $plan, LaidCable $laid): float
+    /** @return array{float, int} °C of the warmest place that it leads to, and the loaded cables in the largest bundle there */
+    private static function surroundings(Plan $plan, LaidCable $laid): array
     {
-        $air = self::AMBIENT;
+        [$air, $together] = [self::AMBIENT, 1];
         foreach ($plan->placesOf($laid) as $place) {
-            $air = max($air, TapeNotes::read($plan->places[$place]->notes ?? '')->site->air ?? self::AMBIENT);
+            $site = TapeNotes::read($plan->places[$place]->notes ?? '')->site;
+            $air = max($air, $site->air ?? self::AMBIENT);
+            $together = max($together, $site->bundled);
         }
 
-        return $air;
+        return [$air, $together];
     }
 }

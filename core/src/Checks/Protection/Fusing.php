@@ -74,10 +74,17 @@ final readonly class Fusing implements Check
         $capacity = $rating->amps ?? 0.0;
         $name = strtoupper($laid->id);
         $place = new Place('wire', $laid->id);
+        $own = $job->plan->fuse($laid->fuse)?->amps;
+        $bare = $guard->battery && $laid->from === $guard->supply && $own === null;
+        $small = $own !== null && Guard::needs($load) > $own;
+        // A cable that carries too much for good is told as that; what protects it follows from the thicker one.
+        $told = $load > $capacity && $guard->fusedAt === null;
+        if (!$bare && ($told || (!$small && $guard->amps <= $capacity))) {
+            return [];
+        }
         $take = self::take($job, $laid, $capacity, $load);
         $none = $take === [] && $job->shelf !== null ? ' No fuse on the shelf holds both: take a thicker cable.' : '';
-        $own = $job->plan->fuse($laid->fuse)?->amps;
-        if ($guard->battery && $laid->from === $guard->supply && $own === null) {
+        if ($bare) {
             return [
                 new Finding(
                     code: 'tap-fuse',
@@ -91,11 +98,7 @@ final readonly class Fusing implements Check
                 ),
             ];
         }
-        // A cable that carries too much for good is told as that; what protects it follows from the thicker one.
-        if ($load > $capacity && $guard->fusedAt === null) {
-            return [];
-        }
-        if ($own !== null && Guard::needs($load) > $own) {
+        if ($small) {
             return [
                 new Finding(
                     code: 'fuse-small',
@@ -114,9 +117,6 @@ final readonly class Fusing implements Check
                     fixes: $take,
                 ),
             ];
-        }
-        if ($guard->amps <= $capacity) {
-            return [];
         }
         $thicker = CableCapacity::thicker($job, $laid, $cable, $guard->amps);
         if ($guard->fusedAt !== null) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Ratings;
 
 use EmberDusk\Checks\Judged;
+use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Place;
@@ -25,7 +26,7 @@ final readonly class Fitted
         public Place $place,
     ) {}
 
-    /** @return iterable<self> every place of a plan at which an entry stands */
+    /** @return iterable<self> every place of a plan at which an entry with ratings stands */
     public static function all(Judged $job): iterable
     {
         $plan = $job->plan;
@@ -68,7 +69,7 @@ final readonly class Fitted
         string $at,
     ): iterable {
         $snapshot = $plan->kit[$kit ?? ''] ?? null;
-        if ($snapshot !== null) {
+        if ($snapshot !== null && (Kinds::of($snapshot->kind())->rated ?? []) !== []) {
             yield new self($list, $id, $snapshot, $label, new Place($stage, $at));
         }
     }
