@@ -215,6 +215,7 @@ final class Circuits
         bool $reckoned = false,
         array $switch = [],
         ?float $fuseVolts = null,
+        string $leg = '',
     ): self {
         $new = clone $this;
         $of = sscanf($size, '%dx%f%s');
@@ -248,6 +249,7 @@ final class Circuits
             existing: $existing,
             laid: $laid,
             switch: $switch === [] ? null : $new->keep(self::written('switch', $switch)),
+            leg: $leg,
         );
 
         return $new;

@@ -36,6 +36,11 @@ return [
         ['|| $laid->laid === \'ground\';', ';'],
         ['$cable->conductor->make !== \'flexible\'', '$cable->conductor->make === \'solid\''],
     ],
+    [
+        'Checks/Protection/LegMains.php',
+        ['$cable->leg === \'\' ? null', '$cable->leg !== \'\' ? null'],
+        ['mb_strtolower($leg->to ?? \'\')', '\'\''],
+    ],
     ['Control/Luminance.php', ['RED = 0.8;', 'RED = 1.1;'], ['$rgb[0] / $sum', '$rgb[2] / $sum']],
     [
         'Checks/Bench/ReadingFindings.php',

@@ -40,6 +40,7 @@ use EmberDusk\Checks\Parts\PriceFindings;
 use EmberDusk\Checks\Protection\CableCapacity;
 use EmberDusk\Checks\Protection\Fusing;
 use EmberDusk\Checks\Protection\JointCapacity;
+use EmberDusk\Checks\Protection\LegMains;
 use EmberDusk\Checks\Protection\RailCapacity;
 use EmberDusk\Checks\Protection\SwitchRating;
 use EmberDusk\Checks\Protection\Touch;
@@ -107,6 +108,7 @@ final readonly class Registry
             new PixelBoards(),
             new BankLoads(),
             new Inrush(),
+            new LegMains(),
             new OpenInDamp(),
             new Surroundings(),
         ];

@@ -63,6 +63,7 @@ final readonly class Slate
         'board-fuse' => '%d boards have no fuse',
         'bank-amps' => '%d banks give too much',
         'cells-series' => '%d rows of lithium cells have no protection board',
+        'leg-mains' => '%d legs that feed strips are connected to mains',
         'inrush' => 'On %d circuits the inrush is too high',
         'open-damp' => '%d open units are where water comes to them',
         'cable-outdoors' => '%d indoor cables are outdoors',

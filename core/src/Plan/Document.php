@@ -13,7 +13,7 @@ final readonly class Document
 {
     public const FORMAT = 'ember-dusk-job';
 
-    public const VERSION = 7;
+    public const VERSION = 8;
 
     /** The lists of the plan whose items have ids, in the document's order. */
     public const LISTS = [

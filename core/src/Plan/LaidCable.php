@@ -22,6 +22,7 @@ final readonly class LaidCable
      * @param  string|null  $fuse  at its start, a shelf id
      * @param  string  $laid  of LAID
      * @param  string|null  $switch  in-line switch in it, a shelf id
+     * @param  string  $leg  name of the leg in the notes that it is part of; empty where it is none
      * @param  bool  $existing  it is part of a leg that lies there already: nobody buys it
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class LaidCable
         public bool $existing = false,
         public string $laid = '',
         public ?string $switch = null,
+        public string $leg = '',
     ) {}
 
     public static function read(Fields $f): self
@@ -52,6 +54,7 @@ final readonly class LaidCable
             existing: $f->flag('existing'),
             laid: $f->oneOf('laid', self::LAID),
             switch: $f->stringOrNull('switch'),
+            leg: $f->string('leg', 80),
         );
     }
 
@@ -70,6 +73,7 @@ final readonly class LaidCable
             'existing' => $this->existing,
             'laid' => $this->laid,
             'switch' => $this->switch,
+            'leg' => $this->leg,
         ];
     }
 

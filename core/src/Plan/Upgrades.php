@@ -21,6 +21,7 @@ final readonly class Upgrades
                 4 => self::travel(...),
                 5 => self::joining(...),
                 6 => self::playing(...),
+                7 => self::legs(...),
             ]
             as $version => $upgrade
         ) {
@@ -208,6 +209,28 @@ final readonly class Upgrades
             'shows' => [],
             'triggers' => [],
             'position' => null,
+        ] + $document;
+    }
+
+    /**
+     * 7 to 8: the leg that a cable is part of, which no cable said.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function legs(array $document): array
+    {
+        $splits = array_map(
+            static fn(mixed $split): mixed => is_array($split)
+                ? ['cables' => self::each($split['cables'] ?? null, ['leg' => ''])] + $split
+                : $split,
+            is_array($document['splits'] ?? null) ? array_values($document['splits']) : [],
+        );
+
+        return [
+            'version' => 8,
+            'cables' => self::each($document['cables'] ?? null, ['leg' => '']),
+            'splits' => $splits,
         ] + $document;
     }
 

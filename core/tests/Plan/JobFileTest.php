@@ -39,7 +39,7 @@ final class JobFileTest extends TestCase
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
         );
-        self::assertStringContainsString('"version": 7', JobFile::write($plan));
+        self::assertStringContainsString('"version": 8', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
@@ -185,10 +185,21 @@ final class JobFileTest extends TestCase
         );
     }
 
-    /** Written by version 7, something in every list; never changed. As long as 7 is the newest it is written the same again. */
+    /** Written by version 7; never changed: no cable said which leg it is part of. */
     public function test_version_seven_is_read(): void
     {
         $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v7.json');
+        $seven = JobFile::read($text);
+        $eight = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v8.json'));
+        self::assertEquals($seven, JobFile::own($text), 'a revision that was kept then opens as well');
+        self::assertSame(['', 'A'], [$seven->cables['k2']->leg, $eight->cables['k2']->leg]);
+        self::assertEquals($seven->with(cables: $eight->cables), $eight);
+    }
+
+    /** Written by version 8, something in every list; never changed. As long as 8 is the newest it is written the same again. */
+    public function test_version_eight_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v8.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::LISTS as $list) {
@@ -227,7 +238,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 8), '/version', 'reads up to 7'];
+        yield 'newer version' => [$set('version', 9), '/version', 'reads up to 8'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

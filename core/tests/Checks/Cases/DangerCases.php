@@ -234,6 +234,17 @@ final readonly class DangerCases
             'cable-outdoors',
             static fn(): array => [$outdoors('removable', 'ground'), $outdoors('removable', 'conduit')],
         ];
+        $leg = static fn(string $to): JobState => Circuits::in(
+            "start\n4 r1\ndry\nspur Q1 at 3\nleg A B1 to {$to} 2x1.5 3.0, traced",
+        )
+            ->supply('s1')
+            ->controller('c1')
+            ->run('r1', 2.0, [], 's1', controller: 'c1')
+            ->feed('f1', 'r1', 0)
+            ->cable('k1', '2x2.5', 's1', 'c1')
+            ->cable('k2', '2x1.5r', 'c1', 'f1', existing: true, leg: 'A')
+            ->state();
+        yield 'leg-mains' => ['leg-mains', static fn(): array => [$leg('Q1'), $leg('B2')]];
         $moving = static fn(string $size): JobState => Circuits::in()
             ->supply('s1')
             ->controller('c1')

@@ -157,6 +157,7 @@ final class CableLayer
         float $length,
         ?string $fuse,
         bool $existing = false,
+        string $leg = '',
         string $laid = '',
         bool $measured = false,
     ): void {
@@ -176,6 +177,7 @@ final class CableLayer
             reckoned: !$measured,
             fuse: $fuse,
             existing: $existing,
+            leg: $leg,
             laid: $laid !== '' || $old?->kit !== $kit ? $laid : $old->laid,
         );
     }

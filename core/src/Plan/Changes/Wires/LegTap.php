@@ -39,6 +39,7 @@ final class LegTap
             length: $leg->length,
             fuse: null,
             existing: true,
+            leg: $leg->name,
             laid: $leg->laid,
             measured: $leg->measured,
         );

@@ -86,6 +86,7 @@ final readonly class UseLeg implements Change
                 length: $metres,
                 reckoned: !$there || !$leg->measured,
                 existing: $there,
+                leg: $there ? $leg->name : '',
                 laid: $laid,
             );
         };
