@@ -27,6 +27,11 @@ final readonly class KitSlots
             return self::BATTERY;
         }
 
+        // Pixels take their colour from a board: a controller has no place there.
+        if ($plan->strip($run->strip)?->switched() === false && $run->controller === null) {
+            return array_values(array_diff(self::MAINS, ['controller']));
+        }
+
         return self::MAINS;
     }
 

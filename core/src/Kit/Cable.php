@@ -16,6 +16,7 @@ final readonly class Cable implements Entry
         private string $name,
         public int $cores,
         public Conductor $conductor,
+        public bool $outdoors = false,
     ) {}
 
     public static function read(Fields $f): self
@@ -26,7 +27,13 @@ final readonly class Cable implements Entry
             throw $t->pointer === '' ? $f->invalid('size', $t->getMessage()) : $t;
         }
 
-        return new self($f->string('id'), $f->string('name'), $f->whole('cores', 2, 7), $conductor);
+        return new self(
+            id: $f->string('id'),
+            name: $f->string('name'),
+            cores: $f->whole('cores', 2, 7),
+            conductor: $conductor,
+            outdoors: $f->has('outdoors') && $f->flag('outdoors'),
+        );
     }
 
     public function id(): string

@@ -8,10 +8,12 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Judged;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
@@ -38,7 +40,7 @@ final readonly class Surroundings implements Check
             $place = new Place('wire', $id);
             $name = strtoupper($id);
             $outdoors = self::mounted($runs, 'outdoors') || $laid->laid === 'ground';
-            if ($outdoors && ($job->plan->kit[$laid->kit]->written['outdoors'] ?? false) !== true) {
+            if ($outdoors && !$cable->outdoors) {
                 $findings[] = new Finding(
                     code: 'cable-outdoors',
                     severity: Severity::Watch,
@@ -46,6 +48,7 @@ final readonly class Surroundings implements Check
                     detail: 'Sun and water break its sheath within a few years. Choose a cable for outdoors; in the ground also a duct or armour, as local codes ask.',
                     place: $place,
                     source: Rule::LEAFLET,
+                    fixes: self::instead($job, $laid, $cable, static fn(Cable $c): bool => $c->outdoors),
                 );
             }
             if (self::rigid($cable) && self::mounted($runs, 'moving')) {
@@ -56,11 +59,40 @@ final readonly class Surroundings implements Check
                     detail: 'Its cores break inside the sheath. Choose a flexible cable (class 5).',
                     place: $place,
                     source: Rule::PRACTICE,
+                    fixes: self::instead($job, $laid, $cable, static fn(Cable $c): bool => !self::rigid($c)),
                 );
             }
         }
 
         return $findings;
+    }
+
+    /**
+     * The thinnest other cable with as many cores that carries as much.
+     *
+     * @param  callable(Cable): bool  $fits
+     * @return list<Fix>
+     */
+    private static function instead(Judged $job, LaidCable $laid, Cable $now, callable $fits): array
+    {
+        $other = $job->smallest(
+            Cable::class,
+            static fn(Cable $c): bool => $fits($c) &&
+                $c->cores >= $now->cores &&
+                $c->conductor->system === $now->conductor->system &&
+                $c->conductor->area() >= $now->conductor->area(),
+            static fn(Cable $c): float => $c->conductor->area() + $c->cores * 1e-3,
+        );
+        if ($other === null) {
+            return [];
+        }
+
+        return [
+            new Fix(
+                strtoupper($laid->id) . ' in ' . $other->name(),
+                SetCable::payload(cable: $laid->id, kit: $other->id()),
+            ),
+        ];
     }
 
     private static function rigid(Cable $cable): bool
