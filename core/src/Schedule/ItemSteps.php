@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Source;
 
 /** Steps of what stands beside the chains of the runs: sets are laid, panels fixed, bridges plugged in, plugs fitted. */
 final readonly class ItemSteps
@@ -17,7 +20,7 @@ final readonly class ItemSteps
             'fix it, once it is joined',
             'One that is fixed cannot be carried to its controller any more.',
             ['screwdriver'],
-            'One that needs mains is connected by a licensed person.',
+            'Its mains is connected by a licensed person; local codes decide.',
         ],
         'board' => [
             'screw it into its box, set its jumpers',
@@ -83,11 +86,11 @@ final readonly class ItemSteps
                     of: (string) $id,
                     place: $name,
                     title: ($item->count > 1 ? "{$item->count} x " : '') . $kit->entry->name() . ": {$title}",
-                    why: $why,
+                    why: $why . self::told($kit),
                     units: (float) $item->count,
                     people: 1,
                     tools: $tools,
-                    caution: $caution,
+                    caution: $kind === 'panel' && $this->plan->sourceOf((string) $id) !== Source::Mains ? '' : $caution,
                     after: $before,
                     wait: 0,
                     needs: [$item->kit],
@@ -96,6 +99,25 @@ final readonly class ItemSteps
         }
 
         return $last;
+    }
+
+    /** What its instructions say of jumpers and pins, behind the reason of its step. */
+    private static function told(KitSnapshot $kit): string
+    {
+        $entry = new Fields($kit->written);
+        $said = [
+            'Jumpers' => $entry->stringOrNull('jumpers'),
+            'Pins' => $entry->stringOrNull('order'),
+        ];
+
+        return implode(
+            '',
+            array_map(
+                static fn(string $what, ?string $text): string => ($text ?? '') === '' ? '' : " {$what}: {$text}.",
+                array_keys($said),
+                $said,
+            ),
+        );
     }
 
     /**

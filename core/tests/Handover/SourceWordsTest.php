@@ -67,6 +67,23 @@ final class SourceWordsTest extends TestCase
         self::assertSame([], preg_grep('/licensed person/', $panel(false)));
     }
 
+    /** Jumpers of a board and the pins of a plug are said where they are set. */
+    public function test_a_board_and_a_plug_say_what_their_instructions_say(): void
+    {
+        $plan = Circuits::simple()
+            ->item(
+                'i1',
+                'board',
+                ['jumpers' => 'volts: 5 V; data pin: 4'] + (Demo::shelf()->find('board-screw')->written ?? []),
+                'r1',
+            )
+            ->item('i2', 'plug', ['pins' => 2, 'amps' => 6.0, 'seal' => 'none', 'order' => '+ inside'], 'k1')
+            ->plan();
+        $said = self::texts($plan);
+        self::assertNotSame([], preg_grep('/Jumpers: volts: 5 V; data pin: 4\./', $said));
+        self::assertNotSame([], preg_grep('/Pins: \+ inside\./', $said));
+    }
+
     /** @return list<string> every text of building, testing and joining a job */
     private static function texts(Plan $plan): array
     {

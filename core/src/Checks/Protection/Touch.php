@@ -34,10 +34,13 @@ final readonly class Touch extends RunCheck
     {
         $damp = $case->plan->damp($case->run);
         $limit = self::limit($damp);
-        $volts = 0.0;
+        [$volts, $at] = [0.0, ''];
         foreach ($case->plan->unitsOf($case->run) as $id) {
             $supply = $case->plan->supply($id);
-            $volts = max($volts, $supply->charging ?? ($supply->emf ?? 0.0));
+            $now = $supply->charging ?? ($supply->emf ?? 0.0);
+            if ($now > $volts) {
+                [$volts, $at] = [$now, $id];
+            }
         }
         if ($volts <= $limit) {
             return [];
@@ -47,7 +50,12 @@ final readonly class Touch extends RunCheck
             new Finding(
                 code: 'touch',
                 severity: Severity::Stop,
-                title: sprintf('%s: %.1f V where people can touch it', $case->run->name(), $volts),
+                title: sprintf(
+                    '%s: %.1f V where people can touch it',
+                    // A bank before a converter is not what is on the strip.
+                    in_array($at, $case->plan->suppliesOf($case->run), true) ? $case->run->name() : strtoupper($at),
+                    $volts,
+                ),
                 detail: sprintf(
                     'In a %s place bare parts have at most %g V. Insulate every joint, or take lower volts; local codes decide.',
                     $damp ? 'damp' : 'dry',

@@ -11,6 +11,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Changes\Runs\NoteRun;
+use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -71,7 +72,7 @@ final readonly class SiteFindings implements Check
                 ...self::mounting($state->plan, $runs, $site),
                 ...PowerFindings::power($state->plan, $place, $site, $runs),
                 ...PowerFindings::legs($place, $site),
-                ...self::boxes($place, $site),
+                ...self::boxes($state->plan, $place, $site),
                 ...BankFindings::of($state->plan, $place, $site, $state->shelf),
             );
             array_push($radios, ...array_map(static fn(Radio $r): array => [$id, $r], $site->radios));
@@ -165,12 +166,18 @@ final readonly class SiteFindings implements Check
     }
 
     /** @return list<Finding> */
-    private static function boxes(Room $place, Site $site): array
+    private static function boxes(Plan $plan, Room $place, Site $site): array
     {
         $findings = [];
         foreach ($site->boxes as $box) {
             $at = new Place('survey', "{$place->id}:{$box->spot->word->line}");
-            if ($box->air === 'sealed') {
+            // A supply that stands in it is judged by its own figure.
+            $held = array_filter(
+                $plan->supplies,
+                static fn(Device $d): bool => $d->stands?->place === $place->id &&
+                    $d->stands->spot === $box->spot->name,
+            );
+            if ($box->air === 'sealed' && $held === []) {
                 $findings[] = new Finding(
                     code: 'sealed-box',
                     severity: Severity::Watch,
