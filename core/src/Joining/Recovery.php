@@ -94,7 +94,9 @@ final readonly class Recovery
         return new self(
             self::PHONE,
             'The phone is lost',
-            'Hubs and bridges that work with any phone: install the app on the new one and sign in with the client’s account; nothing is joined again.',
+            $roster->of(Unit::HUB) + $roster->of(Unit::BRIDGE) === []
+                ? 'Install the app of each light on the new phone; remotes and panels go on working.'
+                : 'Hubs and bridges that work with any phone: install the app on the new one and sign in with the client’s account; nothing is joined again.',
             self::with(
                 $roster,
                 // A light that is reset has lost its remotes and panels as well.
@@ -109,7 +111,8 @@ final readonly class Recovery
         return new self(
             self::ROUTER,
             'A new router, or a new network name or password',
-            'What is joined by Zigbee, Bluetooth or 2.4 GHz stays joined; a hub on a cable finds the new router by itself.',
+            'What is joined by Zigbee, Bluetooth or 2.4 GHz stays joined' .
+                ($roster->of(Unit::HUB) === [] ? '.' : '; a hub on a cable finds the new router by itself.'),
             self::with(
                 $roster,
                 static fn(Want $w): bool => in_array($roster->unit($w->light)->family, ['board', 'cloud'], true) ||
@@ -165,10 +168,17 @@ final readonly class Recovery
             }
         }
 
+        // Only an app has an entry to delete.
+        $app = array_filter(
+            $roster->wants,
+            static fn(Want $w): bool => $w->light === $light->id && !$roster->unit($w->control)->linksByHand(),
+        );
+
         return new self(
             self::CONTROLLER,
             "{$light->called()} is replaced",
-            'Delete its old entry in the app first. Remotes and panels keep their network and their other lights: they are not reset.',
+            ($app === [] ? '' : 'Delete its old entry in the app first. ') .
+                'Remotes and panels keep their network and their other lights: they are not reset.',
             self::with(
                 new Roster($units, $roster->wants, $roster->school),
                 static fn(Want $w): bool => $w->light === $light->id,

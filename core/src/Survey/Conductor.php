@@ -77,7 +77,7 @@ final readonly class Conductor
 
     /**
      * @param  string  $system  mm2 or awg
-     * @param  string  $make  flexible (class 5), stranded (class 2) or solid (class 1, the same resistances) for mm2; solid or stranded for awg
+     * @param  string  $make  flexible (class 5), stranded (class 2) or solid (class 1, the same resistances) for mm2; solid, or stranded or flexible, for awg
      *
      * @throws Refusal when the tables do not hold that size
      */
@@ -158,13 +158,13 @@ final readonly class Conductor
 
     private static function awg(float $gauge, string $make): self
     {
-        if (!in_array($make, ['solid', 'stranded'], true) || $gauge < 0 || $gauge > 40 || $gauge !== floor($gauge)) {
+        if (!in_array($make, ['solid', 'stranded', 'flexible'], true) || $gauge < 0 || $gauge > 40 || $gauge !== floor($gauge)) {
             throw new InvalidInput(
-                "No wire is {$gauge} AWG, {$make}: take a whole gauge from 0 to 40, solid or stranded.",
+                "No wire is {$gauge} AWG, {$make}: take a whole gauge from 0 to 40, solid, stranded or flexible.",
             );
         }
         $area = (M_PI / 4) * self::awgDiameter($gauge) ** 2;
-        $ohms = (Copper::RESISTIVITY / $area) * ($make === 'stranded' ? Copper::STRANDING : 1);
+        $ohms = (Copper::RESISTIVITY / $area) * ($make === 'solid' ? 1 : Copper::STRANDING);
         $amps = self::AWG_AMPS[(int) $gauge] ?? null;
 
         return new self(

@@ -29,6 +29,26 @@ final class KindsTest extends TestCase
         self::assertSame(KindSchema::text(), (string) file_get_contents(dirname(__DIR__, 2) . '/schema/shelf.json'));
     }
 
+    /** What a form offers, the reader takes: every choice of every field, beside whatever else an entry says. */
+    public function test_every_choice_that_a_form_offers_is_read(): void
+    {
+        $read = 0;
+        foreach (self::demo() as $entry) {
+            foreach (Kinds::of((string) $entry['kind'])->fields ?? [] as $key => $field) {
+                if ($field->type !== 'choice' || str_contains($key, '.')) {
+                    continue;
+                }
+                foreach ($field->choices as $choice) {
+                    // A size is one of its system: 2.5 mm² is no gauge.
+                    $size = $key === 'system' ? ['size' => $choice === 'awg' ? 14 : 1.5] : [];
+                    Shelf::entry(new Fields([$key => $choice, ...$size] + $entry));
+                    $read++;
+                }
+            }
+        }
+        self::assertGreaterThan(300, $read);
+    }
+
     public function test_the_demo_shelf_spans_every_kind(): void
     {
         $kinds = array_count_values(

@@ -48,7 +48,11 @@ final class ConductorTest extends TestCase
             as $size => $ohms
         ) {
             yield "class 2 {$size}" => [(float) $size, 'stranded', $ohms];
+            // Table 1: a solid core of class 1 has the same greatest resistance.
+            yield "class 1 {$size}" => [(float) $size, 'solid', $ohms];
         }
+        // A size that the standard does not have, by its area: 19.5 ohm/km of 1 mm².
+        yield 'class 5 1.25' => [1.25, 'flexible', 19.5 / 1.25];
     }
 
     #[DataProvider('iec60228')]
