@@ -45,7 +45,8 @@ final readonly class Surroundings implements Check
                     code: 'cable-outdoors',
                     severity: Severity::Watch,
                     title: "{$name}: indoor cable " . ($laid->laid === 'ground' ? 'in the ground' : 'outdoors'),
-                    detail: 'Sun and water break its sheath within a few years. Choose a cable for outdoors; in the ground also a duct or armour, as local codes ask.',
+                    detail: 'Sun and water break its sheath within a few years. Choose a cable for outdoors; ' .
+                        'in the ground also a duct or armour, as local codes ask.',
                     place: $place,
                     source: Rule::LEAFLET,
                     fixes: self::instead($job, $laid, $cable, static fn(Cable $c): bool => $c->outdoors),

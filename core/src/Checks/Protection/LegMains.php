@@ -42,7 +42,8 @@ final readonly class LegMains implements Check
                     code: 'leg-mains',
                     severity: Severity::Stop,
                     title: "{$name} is leg {$cable->leg}, which is connected to mains at {$outlet}",
-                    detail: 'Mains would be on the strip: it destroys it and can kill. Prove the leg dead, disconnect it at both ends, then correct the notes. Mains work is for a licensed person; local codes decide.',
+                    detail: 'Mains would be on the strip: it destroys it and can kill. ' .
+                        'Prove the leg dead, disconnect it at both ends, then correct the notes. Mains work is for a licensed person; local codes decide.',
                     place: new Place('wire', $id),
                     source: Rule::PRACTICE,
                 );

@@ -27,7 +27,8 @@ final readonly class AirTemperature implements Quantity
 
     public function rule(): string
     {
-        return 'the air around a supply is no warmer than it carries its full load in; without a figure 40 °C; 20 K warmer in a sealed box, 10 K in a vented one';
+        return 'the air around a supply is no warmer than it carries its full load in; without a figure 40 °C; ' .
+            '20 K warmer in a sealed box, 10 K in a vented one';
     }
 
     public function unit(): string

@@ -56,6 +56,7 @@ final readonly class RelayAmps implements Quantity
 
     public function advice(): string
     {
-        return 'Its contacts weld together. Divide the fixtures between two modules, or let the relay drive a contactor. Mains work is for a licensed person; local codes decide.';
+        return 'Its contacts weld together. Divide the fixtures between two modules, or let the relay drive a contactor. ' .
+            'Mains work is for a licensed person; local codes decide.';
     }
 }

@@ -56,7 +56,8 @@ final readonly class BankLoads implements Check
                 severity: $amps > ($bank->ampHours ?? INF) ? Severity::Stop : Severity::Watch,
                 title: sprintf('%s: %.1f A, gives %.1f A for long', strtoupper($unit->id), $amps, $bank->ratedAmps),
                 detail: sprintf(
-                    'Its %g Ah last under five hours at that current, and less than their sum: a bank gives less the faster it is emptied. Choose a larger bank, or less light.',
+                    'Its %g Ah last under five hours at that current, and less than their sum: a bank ' .
+                        'gives less the faster it is emptied. Choose a larger bank, or less light.',
                     $bank->ampHours ?? 0.0,
                 ),
                 place: $job->placeOf($unit->id),
@@ -83,7 +84,8 @@ final readonly class BankLoads implements Check
                     strtoupper($unit->id),
                     $unit->series,
                 ),
-                detail: 'The weakest cell is charged too far or emptied too deep; it can catch fire. Use a pack with a protection board that watches each cell.',
+                detail: 'The weakest cell is charged too far or emptied too deep; it can catch fire. ' .
+                    'Use a pack with a protection board that watches each cell.',
                 place: $job->placeOf($unit->id),
                 number: (float) $unit->series,
                 limit: 1.0,

@@ -53,7 +53,8 @@ final readonly class Inrush implements Check
                         $sum,
                         self::TRIPS,
                     ),
-                    detail: 'Counted for a 16 A breaker of type C. Divide the supplies between circuits or switch them on one after the other. A licensed person decides about the breaker.',
+                    detail: 'Counted for a 16 A breaker of type C. Divide the supplies between circuits or switch ' .
+                        'them on one after the other. A licensed person decides about the breaker.',
                     place: $job->placeOf((string) array_key_first($amps)),
                     number: $sum,
                     limit: self::TRIPS,

@@ -129,7 +129,11 @@ final readonly class RatingCases
         ];
     }
 
-    /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> the same as jobs that fire a code, one per cent outside, and their neighbours inside */
+    /**
+     * The same as jobs that fire a code, one per cent outside, and their neighbours inside.
+     *
+     * @return iterable<string, array{string, callable(): array{JobState, JobState}}>
+     */
     public static function fired(): iterable
     {
         foreach (self::all() as $name => [$number, $job]) {
