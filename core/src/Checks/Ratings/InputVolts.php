@@ -77,10 +77,7 @@ final readonly class InputVolts implements Quantity
         $supplies = array_filter(array_map($plan->supply(...), $ids));
         $strip = $part->list === 'runs' ? $plan->strip($plan->runs[$part->id]->strip) : null;
         if ($strip !== null) {
-            $supplies = array_filter(
-                $supplies,
-                static fn(Supply $s): bool => $s->battery() && SupplyVolts::suits($s, $strip),
-            );
+            $supplies = array_filter($supplies, static fn(Supply $s): bool => SupplyVolts::suits($s, $strip));
         }
 
         return array_values($supplies);

@@ -76,6 +76,7 @@ final readonly class Inrush implements Check
             }
         }
 
-        return "place {$place}";
+        // Where nobody has said where it stands it may be on any circuit.
+        return $place === '' ? "unit {$unit->id}" : "place {$place}";
     }
 }

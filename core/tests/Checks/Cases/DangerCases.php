@@ -58,6 +58,14 @@ final readonly class DangerCases
             ->cable('k2', '2x4', 'c1', 'f1', metres: 0.01)
             ->state();
         yield 'air above the table' => ['cable-amps', static fn(): array => [$hot(11.5), $hot(11.2)]];
+        $strip = static fn(float $most): JobState => Circuits::in()
+            ->supply('s1')
+            ->run('r1', 1.0, ['mostVolts' => $most], 's1')
+            ->state();
+        yield 'a strip on mains beyond its highest volts' => [
+            'input-volts',
+            static fn(): array => [$strip(23.9), $strip(24.0)],
+        ];
         // 1.1 times 12 V are 13.2 V: a controller for 12 to 14 V on a bank that is charged at 14.4 V.
         $input = static fn(float $most, float $least = 9.0): JobState => Circuits::in()
             ->bank('s1')
@@ -199,6 +207,21 @@ final readonly class DangerCases
             ->standing('s2', 'P2')
             ->state();
         yield 'inrush' => ['inrush', static fn(): array => [$two(40.5, 'C1'), $two(40.0, 'C1')]];
+        // Two supplies of lamps that nobody has placed may be on two circuits.
+        $lamps = static fn(string $more): JobState => Circuits::in("start\n4\ndry\noutlet P1 at 0.5, circuit C1{$more}")
+            ->supply('s1', ['volts' => 12.0, 'inrushAmps' => 50.0])
+            ->supply('s2', ['volts' => 12.0, 'inrushAmps' => 50.0])
+            ->fixture('x1', 2)
+            ->fixture('x2', 2)
+            ->cable('k1', '2x1.5', 's1', 'x1')
+            ->cable('k2', '2x1.5', 's2', 'x2')
+            ->standing('s1', 'P1')
+            ->standing('s2', $more === '' ? 'P1' : 'P2')
+            ->state();
+        yield 'inrush of lamps' => [
+            'inrush',
+            static fn(): array => [$lamps(''), $lamps("\noutlet P2 at 2, circuit C2")],
+        ];
         yield 'inrush on circuits of their own' => [
             'inrush',
             static fn(): array => [$two(60.0, 'C1'), $two(60.0, 'C2')],
