@@ -158,7 +158,12 @@ final readonly class Conductor
 
     private static function awg(float $gauge, string $make): self
     {
-        if (!in_array($make, ['solid', 'stranded', 'flexible'], true) || $gauge < 0 || $gauge > 40 || $gauge !== floor($gauge)) {
+        if (
+            !in_array($make, ['solid', 'stranded', 'flexible'], true) ||
+            $gauge < 0 ||
+            $gauge > 40 ||
+            $gauge !== floor($gauge)
+        ) {
             throw new InvalidInput(
                 "No wire is {$gauge} AWG, {$make}: take a whole gauge from 0 to 40, solid, stranded or flexible.",
             );
