@@ -65,7 +65,7 @@ final readonly class Slate
         'cells-series' => '%d rows of lithium cells have no protection board',
         'leg-mains' => '%d legs that feed strips are connected to mains',
         'inrush' => 'On %d circuits the inrush is too high',
-        'open-damp' => '%d open units are where water comes to them',
+        'open-damp' => '%d units in damp places are not splash-proof',
         'cable-outdoors' => '%d indoor cables are outdoors',
         'cable-moving' => '%d rigid cables are on something that moves',
         'module-kind' => '%d fixtures have a module of another kind',

@@ -16,15 +16,8 @@ final readonly class Speech
 
     /** What cannot be done, by the words that ask for it; the first that is said decides. */
     private const REFUSED = [
-        'It is not known what to do from what is not to do. Say what the light should do.' => [
-            'not',
-            'never',
-            'dont',
-            'no',
-            'doesnt',
-            'wont',
-        ],
-        'A condition is nothing to say: add it as an automation at Scenes.' => [
+        'Say what the light should do, not what it should not do.' => ['not', 'never', 'dont', 'no', 'doesnt', 'wont'],
+        'Conditions are not understood. Set it up at Scenes, under By itself.' => [
             'if',
             'unless',
             'when',
@@ -33,7 +26,7 @@ final readonly class Speech
             'until',
             'once',
         ],
-        'Nothing here can wait: say it when it should happen, or add a time of day at Scenes.' => [
+        'Delays are not understood. Say it when it should happen, or set a time at Scenes, under By itself.' => [
             'second',
             'seconds',
             'minute',
@@ -145,7 +138,7 @@ final readonly class Speech
     {
         $free = array_values(array_diff_key($words, $names->taken));
         if (in_array($words[0], self::QUESTIONS, true) && !isset($names->taken[0])) {
-            return 'That is a question: only what lights should do is understood here.';
+            return 'Questions are not understood. Say what a light should do.';
         }
         foreach (self::REFUSED as $reason => $of) {
             if (array_intersect($free, $of) !== []) {

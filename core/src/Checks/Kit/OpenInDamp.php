@@ -39,7 +39,7 @@ final readonly class OpenInDamp implements Check
                 $findings[] = new Finding(
                     code: 'open-damp',
                     severity: Severity::Watch,
-                    title: strtoupper($id) . ', an open unit, is where water comes to it',
+                    title: strtoupper($id) . ' is not splash-proof and stands in a damp place',
                     detail: 'Water bridges its terminals' .
                         ($kit->kind() === 'supply' ? '; near mains that can kill' : '') .
                         '. Choose a tight one, put it into a closed box, or move it to a dry place.' .

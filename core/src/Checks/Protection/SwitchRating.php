@@ -39,10 +39,7 @@ final readonly class SwitchRating implements Check
                 continue;
             }
             $amps = round($job->cables()[$id]->openAmps ?? 0.0, 4);
-            $root = $job->plan->root($cable->from) ?? '';
-            $supply = $job->plan->supply(
-                isset($job->plan->supplies[$root]) ? $root : $job->plan->root($job->plan->cableTo($root)->from ?? ''),
-            );
+            $supply = $job->plan->supply($job->plan->supplyBehind($cable->from));
             $volts = 0.0;
             if ($supply !== null) {
                 $volts = $supply->charging ?? $supply->volts;

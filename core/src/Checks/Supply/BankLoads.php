@@ -54,10 +54,15 @@ final readonly class BankLoads implements Check
             new Finding(
                 code: 'bank-amps',
                 severity: $amps > ($bank->ampHours ?? INF) ? Severity::Stop : Severity::Watch,
-                title: sprintf('%s: %.1f A, gives %.1f A for long', strtoupper($unit->id), $amps, $bank->ratedAmps),
+                title: sprintf(
+                    '%s: %.1f A drawn, rated %.1f A continuous',
+                    strtoupper($unit->id),
+                    $amps,
+                    $bank->ratedAmps,
+                ),
                 detail: sprintf(
-                    'Its %g Ah last under five hours at that current, and less than their sum: a bank ' .
-                        'gives less the faster it is emptied. Choose a larger bank, or less light.',
+                    'At that current its %g Ah last less than five hours: the faster a bank is emptied, the less it gives. ' .
+                        'Choose a larger bank, or less light.',
                     $bank->ampHours ?? 0.0,
                 ),
                 place: $job->placeOf($unit->id),
