@@ -177,6 +177,12 @@ final class Circuits
     }
 
     /** @param  Written  $entry */
+    public function hub(string $id, array $entry): self
+    {
+        return $this->device('hubs', $id, self::written('hub', $entry));
+    }
+
+    /** @param  Written  $entry */
     public function item(string $id, string $kind, array $entry, ?string $on, int $count = 1): self
     {
         $new = clone $this;
