@@ -12,6 +12,9 @@ final class Kinds
     /** @var array<string, Fields>|null */
     private static ?array $written = null;
 
+    /** @var array<string, array{float, float}>|null */
+    private static ?array $profileBounds = null;
+
     /** @var array<string, Kind> */
     private static array $kinds = [];
 
@@ -43,6 +46,36 @@ final class Kinds
         return $entry->numberOrNull($key) ?? self::of($kind)?->fields[$key]->rates?->safeFor($entry);
     }
 
+    /**
+     * Bounds of a profile's figures, in seconds, metres or counts: the widest that any kind allows.
+     *
+     * @return array<string, array{float, float}> by key, without "profile."
+     */
+    public static function profileBounds(): array
+    {
+        if (self::$profileBounds === null) {
+            self::$profileBounds = [];
+            foreach (self::written() as $kind) {
+                foreach ($kind->objects('fields') as $field) {
+                    $key = $field->string('key');
+                    if (
+                        str_starts_with($key, 'profile.') &&
+                        in_array($field->string('type'), ['number', 'whole'], true)
+                    ) {
+                        $key = substr($key, 8);
+                        [$least, $most] = self::$profileBounds[$key] ?? [INF, -INF];
+                        self::$profileBounds[$key] = [
+                            min($least, $field->number('least')),
+                            max($most, $field->number('most')),
+                        ];
+                    }
+                }
+            }
+        }
+
+        return self::$profileBounds;
+    }
+
     /** @return array<string, Fields> by kind */
     private static function written(): array
     {
@@ -54,8 +87,16 @@ final class Kinds
                 true,
                 flags: JSON_THROW_ON_ERROR,
             );
-            foreach ((new Fields((array) $document))->objects('kinds') as $kind) {
-                self::$written[$kind->string('kind')] = $kind;
+            $document = (array) $document;
+            $shared = (array) $document['fields'];
+            foreach ((array) $document['kinds'] as $kind) {
+                $kind = (array) $kind;
+                // A field that several kinds have is written once, among "fields", and named by them.
+                $kind['fields'] = array_map(
+                    static fn(mixed $field): mixed => is_string($field) ? $shared[$field] : $field,
+                    (array) $kind['fields'],
+                );
+                self::$written[(string) $kind['kind']] = new Fields($kind);
             }
         }
 

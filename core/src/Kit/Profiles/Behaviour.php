@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit\Profiles;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Kinds;
 use EmberDusk\Values\Copies;
 use EmberDusk\Values\Refusal;
 
@@ -28,38 +29,6 @@ final readonly class Behaviour
         'resetDone' => 'is reset',
         'joined' => 'has joined',
         'linked' => 'is linked',
-    ];
-
-    /** Bounds of the figures: seconds, metres or numbers of things. */
-    private const FIGURES = [
-        'listens' => [1, 900],
-        'takesLeast' => [0, 600],
-        'takesMost' => [0, 600],
-        'search' => [5, 600],
-        'open' => [5, 900],
-        'taps' => [0, 300],
-        'lagLeast' => [0, 120],
-        'lagMost' => [0, 120],
-        'letters' => [4, 80],
-        'linkFrom' => [0, 600],
-        'linkUntil' => [1, 900],
-        'linkListens' => [1, 900],
-        'near' => [0.01, 5],
-        'apart' => [0.1, 50],
-        'range' => [1, 200],
-        'soon' => [1, 60],
-        'countdown' => [5, 300],
-        'entries' => [1, 4],
-        'rooms' => [1, 200],
-        'presets' => [1, 200],
-        'phones' => [1, 50],
-        'effects' => [1, 500],
-        'patternColours' => [1, 64],
-        'showStep' => [0.1, 600],
-        'randomLeast' => [0.05, 600],
-        'randomMost' => [0.1, 3600],
-        'keeps' => [0.5, 600],
-        'inputs' => [1, 16],
     ];
 
     /** The shorter one first: the second must not be below it. */
@@ -110,7 +79,7 @@ final readonly class Behaviour
             }
         }
         $figures = [];
-        foreach (self::FIGURES as $name => [$least, $most]) {
+        foreach (Kinds::profileBounds() as $name => [$least, $most]) {
             if ($f->has($name)) {
                 $figures[$name] = $f->number($name, $least, $most);
             }
